@@ -1,0 +1,48 @@
+import { mm, near, stepOf, type Graduation } from '../length';
+import type { Ease } from './construction';
+
+/** Sizes this close count as equal when candidates are ranked, mm. */
+const EQUAL = 1e-6;
+
+/** A pair of positions a rounding search may choose. */
+export interface Candidate {
+  readonly first: number;
+  readonly second: number;
+  /** Ease the pair gives, mm. */
+  readonly ease: Ease;
+  /** Side of the sheet the pair needs, mm. */
+  readonly sheet: number;
+}
+
+/** Marks of the graduation round an ideal position, from three below to three above; `exact` has just the ideal. */
+export function marksRound(ideal: number, graduation: Graduation, shift = 0): number[] {
+  const step = stepOf(graduation);
+  if (step === 0) return [ideal];
+  const middle = Math.round((ideal - shift) / step);
+  return Array.from({ length: 7 }, (_, i) => (middle - 3 + i) * step + shift);
+}
+
+/**
+ * Of the pairs that keep the least ease both ways, the one whose larger departure from the aim is smallest; of
+ * equals, the smaller sheet. Null when none keeps the least ease.
+ */
+export function bestCandidate(candidates: Iterable<Candidate>, aim: Ease, least: Ease): Candidate | null {
+  let best: Candidate | null = null;
+  let bestOff = Infinity;
+  for (const candidate of candidates) {
+    const { ease } = candidate;
+    if (ease.width < least.width - EQUAL || ease.height < least.height - EQUAL) continue;
+    const off = Math.max(Math.abs(ease.width - aim.width), Math.abs(ease.height - aim.height));
+    if (off < bestOff - EQUAL || (near(off, bestOff, EQUAL) && best !== null && candidate.sheet < best.sheet - EQUAL)) {
+      best = candidate;
+      bestOff = Math.min(off, bestOff);
+    }
+  }
+  return best;
+}
+
+/** The larger of aim and least, either way: where an exact plan puts the ease. */
+export const wantedEase = (aim: Ease, least: Ease): Ease => ({
+  width: mm(Math.max(aim.width, least.width)),
+  height: mm(Math.max(aim.height, least.height)),
+});

@@ -1,0 +1,89 @@
+import { apply, applyAll, area, compose, intersection, reflection, sideOf, type Segment } from '../geometry';
+import { hingeLine, layerOf, type Layer, type Stack } from './stack';
+
+/** How far a hinge may lie off the fold line, or a panel across it, through rounding, mm. */
+const SLACK = 1e-3;
+/** Overlap too small to be in the way, mm². */
+const SPECK = 0.05;
+
+/** One turn of paper: the panels that move, about the line their hinges share. */
+export interface Fold {
+  readonly id: string;
+  readonly hinges: readonly string[];
+  /** Every panel that moves, those further out included. */
+  readonly moving: readonly string[];
+  /** Tuck: the panel the moving ones go under, instead of onto the stack. */
+  readonly under?: string;
+}
+
+/** Why a fold cannot be made as told. */
+export interface FoldProblem {
+  readonly code: 'joint_off_line' | 'straddles' | 'blocked';
+  readonly fold: string;
+  /** The panel that suffers, and what stands in its way. */
+  readonly panel: string;
+  readonly by: string;
+}
+
+/**
+ * Folds the moving panels flat over their line (180°). A valley goes on top when its still panel shows side A
+ * upward and underneath when not; a mountain the other way round. The fold is carried out even where it could
+ * not be made at the table, and the problems say why, so that everything can be reported at once.
+ */
+export function foldOver(stack: Stack, fold: Fold): { readonly stack: Stack; readonly problems: readonly FoldProblem[] } {
+  const problems: FoldProblem[] = [];
+  const moves = new Set(fold.moving);
+  const lead = stack.hinges.find((hinge) => hinge.id === fold.hinges[0]);
+  if (!lead) throw new Error(`fold ${fold.id} names no hinge of this stack`);
+  const line = hingeLine(stack, lead);
+  const still = stack.layers.filter((layer) => !moves.has(layer.panel));
+  const moving = stack.layers.filter((layer) => moves.has(layer.panel));
+
+  for (const [what, panel, offLine] of jointsAcross(stack, moves, line))
+    if (offLine > SLACK) problems.push({ code: 'joint_off_line', fold: fold.id, panel, by: what });
+
+  const sides = moving.map((layer) => layer.polygon.map((p) => sideOf(line, p)));
+  const weight = sides.flat().reduce((sum, side) => sum + side, 0);
+  moving.forEach((layer, i) => {
+    if (sides[i]!.some((side) => side * Math.sign(weight) < -SLACK))
+      problems.push({ code: 'straddles', fold: fold.id, panel: layer.panel, by: lead.id });
+  });
+
+  const onTop = (lead.fold === 'valley') === (layerOf(stack, lead.between[0]).up === 'A');
+  stack.layers.forEach((mover, level) => {
+    if (!moves.has(mover.panel)) return;
+    const inTheWay = onTop ? stack.layers.slice(level + 1) : stack.layers.slice(0, level);
+    for (const other of inTheWay)
+      if (!moves.has(other.panel) && intersection(mover.polygon, other.polygon).some((shared) => area(shared) > SPECK))
+        problems.push({ code: 'blocked', fold: fold.id, panel: mover.panel, by: other.panel });
+  });
+
+  const mirror = reflection(line);
+  const turned = [...moving].reverse().map(
+    (layer): Layer => ({
+      panel: layer.panel,
+      map: compose(mirror, layer.map),
+      up: layer.up === 'A' ? 'B' : 'A',
+      polygon: applyAll(mirror, layer.polygon),
+    }),
+  );
+  const at = fold.under === undefined ? (onTop ? still.length : 0) : still.findIndex((layer) => layer.panel === fold.under);
+  if (at < 0) throw new Error(`fold ${fold.id} goes under ${fold.under}, which is not in this stack`);
+  return { stack: { ...stack, layers: [...still.slice(0, at), ...turned, ...still.slice(at)] }, problems };
+}
+
+/** Every hinge and glued joint between a moving and a still panel, with how far it lies off the line (mm). */
+function* jointsAcross(stack: Stack, moves: ReadonlySet<string>, line: Segment<'folded'>): Generator<[string, string, number]> {
+  const off = (points: readonly { x: number; y: number }[]): number => Math.max(...points.map((p) => Math.abs(sideOf(line, p))));
+  for (const hinge of stack.hinges) {
+    const [a, b] = hinge.between;
+    if (moves.has(a) === moves.has(b)) continue;
+    const ends = [a, b].flatMap((panel) => Object.values(hingeLine(stack, hinge, panel)));
+    yield [hinge.id, moves.has(a) ? a : b, off(ends)];
+  }
+  for (const joint of stack.joints) {
+    if (moves.has(joint.panel) === moves.has(joint.onto)) continue;
+    const { map } = layerOf(stack, joint.panel);
+    yield [joint.id, joint.panel, off(joint.polygons.flat().map((p) => apply(map, p)))];
+  }
+}

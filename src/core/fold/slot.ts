@@ -1,0 +1,148 @@
+import { apply, area, difference, extent, intersection, regionArea, type Point, type Polygon, type Segment } from '../geometry';
+import { mm, type Mm } from '../length';
+import { hingeLine, isFolded, layerOf, levelOf, type Layer, type Stack } from './stack';
+import { inView, viewAlong, type View } from './measure';
+
+/** A place contents go, as its construction declares it. */
+export interface Cavity {
+  readonly id: string;
+  readonly kind: 'closed' | 'pocket' | 'tube' | 'box' | 'wrap';
+  /** The panel the contents lie on. */
+  readonly floor: string;
+  /** The panels that lie over them once they are in, before the holder is closed. */
+  readonly roof: readonly string[];
+  /** The edge of the floor they pass, on the flat sheet. */
+  readonly mouth: Segment<'sheet'>;
+  /** The fold after which they go in. */
+  readonly insertAfter: string;
+  /** Share of the contents that floor and roof must each cover at the end. */
+  readonly share: number;
+}
+
+/** Room in a cavity, mm, measured in the flat: across the mouth and into the pocket. */
+export interface Room {
+  readonly width: Mm;
+  readonly height: Mm;
+}
+
+/** Touching is not meeting, mm. */
+const TOUCH = 1e-4;
+
+/**
+ * Everything that ties paper below the slot to paper above it, as points in the mouth's view. The slot splits
+ * the stack: the roof, and whatever lies over it, is above; all else is below. Contents can slide over a flap
+ * that merely lies there; they cannot pass a folded hinge or a glued joint from one side to the other.
+ */
+function ties(stack: Stack, cavity: Cavity, view: View): Point<'folded'>[][] {
+  const above = new Set<string>(cavity.roof);
+  for (const layer of stack.layers)
+    if (!above.has(layer.panel) && layer.panel !== cavity.floor && levelOf(stack, layer.panel) > levelOf(stack, cavity.floor))
+      for (const other of above)
+        if (levelOf(stack, other) < levelOf(stack, layer.panel) && intersection(layer.polygon, layerOf(stack, other).polygon).length > 0) {
+          above.add(layer.panel);
+          break;
+        }
+  const found: Point<'folded'>[][] = [];
+  for (const hinge of stack.hinges) {
+    const [a, b] = hinge.between;
+    if (above.has(a) === above.has(b) || !isFolded(stack, hinge)) continue;
+    const { from, to } = hingeLine(stack, hinge);
+    found.push([inView(view, from), inView(view, to)]);
+  }
+  for (const joint of stack.joints) {
+    if (above.has(joint.panel) === above.has(joint.onto)) continue;
+    const { map } = layerOf(stack, joint.panel);
+    for (const polygon of joint.polygons) found.push(polygon.map((p) => inView(view, apply(map, p))));
+  }
+  return found;
+}
+
+/** The mouth seen from outside: x along it, y into the pocket. */
+export function mouthView(stack: Stack, cavity: Cavity): View {
+  const floor = layerOf(stack, cavity.floor);
+  const centre = floor.polygon.reduce((sum, p) => ({ x: sum.x + p.x / floor.polygon.length, y: sum.y + p.y / floor.polygon.length }), { x: 0, y: 0 });
+  return viewAlong(apply(floor.map, cavity.mouth.from), apply(floor.map, cavity.mouth.to), centre);
+}
+
+/** The part of a tie between two depths, as its spread across the mouth; null when it lies outside them. */
+function spread(tie: readonly Point[], from: number, to: number): readonly [number, number] | null {
+  const xs: number[] = [];
+  tie.forEach((p, i) => {
+    const q = tie[(i + 1) % tie.length]!;
+    if (p.y > from + TOUCH && p.y < to - TOUCH) xs.push(p.x);
+    for (const level of [from + TOUCH, to - TOUCH])
+      if (Number.isFinite(level) && p.y < level !== q.y < level) xs.push(p.x + ((q.x - p.x) * (level - p.y)) / (q.y - p.y));
+  });
+  return xs.length === 0 ? null : [Math.min(...xs), Math.max(...xs)];
+}
+
+/** Widest free run across the mouth between two depths, mm: [left end, width]. */
+function widestGap(found: readonly (readonly Point[])[], span: readonly [number, number], from: number, to: number): readonly [number, number] {
+  const blocked = found.map((tie) => spread(tie, from, to)).filter((s) => s !== null);
+  blocked.sort((a, b) => a[0] - b[0]);
+  let best: readonly [number, number] = [span[0], 0];
+  let free = span[0];
+  for (const [low, high] of [...blocked, [span[1], span[1]] as const]) {
+    const width = Math.min(low, span[1]) - free;
+    if (width > best[1]) best = [free, width];
+    free = Math.max(free, high);
+  }
+  return best;
+}
+
+/** What the slot test measures in: the mouth's view, and the free run across it down to any depth. */
+function slotOf(stack: Stack, cavity: Cavity, closed: boolean) {
+  const view = mouthView(stack, cavity);
+  const found = ties(stack, cavity, view);
+  const floor = layerOf(stack, cavity.floor).polygon.map((p) => inView(view, p));
+  const span = extent(floor, { x: 1, y: 0 });
+  const deepest = extent(floor, { x: 0, y: 1 })[1];
+  const depths = [...new Set([...found.flat().map((p) => p.y), deepest])].filter((y) => y > TOUCH && y <= deepest + TOUCH).sort((a, b) => a - b);
+  const gap = (depth: number): readonly [left: number, width: number] => widestGap(found, span, closed ? 0 : -Infinity, depth);
+  return { view, deepest, depths, gap };
+}
+
+/**
+ * Room for a flat thing, read off the folded stack. While inserting, the thing is swept in through the mouth
+ * (`closed` false); when closed it must lie inside. The height is the deepest at the wanted width, the width the
+ * widest at the wanted height, so contents that fit report exactly what is left either way.
+ * @param want size that must go in, mm, thickness already added; `null` asks for the largest rectangle
+ */
+export function roomIn(stack: Stack, cavity: Cavity, want: { readonly width: number; readonly height: number } | null, closed: boolean): Room {
+  const { deepest, depths, gap } = slotOf(stack, cavity, closed);
+  const deepestFor = (width: number): number => depths.filter((_, i) => depths.slice(0, i + 1).every((depth) => gap(depth)[1] >= width - TOUCH)).at(-1) ?? 0;
+  if (want) {
+    const width = gap(Math.min(Math.max(want.height, 4 * TOUCH), deepest))[1];
+    return { width: mm(width), height: mm(deepestFor(want.width) || deepestFor(0)) };
+  }
+  const rooms = depths.map((depth) => ({ width: mm(gap(depth)[1]), height: mm(depth) }));
+  return rooms.reduce((best, room) => (room.width * room.height > best.width * best.height ? room : best), { width: mm(0), height: mm(0) });
+}
+
+/** Why contents cannot go in or lie in a cavity; null when they can. */
+export type SlotRefusal = 'too_wide' | 'too_high' | 'uncovered' | null;
+
+/**
+ * The slot test: a flat thing of `width × height` (thickness and ease already added) goes in through the mouth,
+ * or lies in when closed, without meeting anything that ties below to above, and is covered as far as declared.
+ */
+export function slotTest(stack: Stack, cavity: Cavity, size: { readonly width: number; readonly height: number }, closed: boolean): SlotRefusal {
+  const room = roomIn(stack, cavity, size, closed);
+  if (room.height < size.height - TOUCH) return 'too_high';
+  if (room.width < size.width - TOUCH) return 'too_wide';
+  if (!closed) return null;
+  const { view, gap } = slotOf(stack, cavity, closed);
+  const [left, width] = gap(size.height);
+  const [from, to] = [left + (width - size.width) / 2, left + (width + size.width) / 2];
+  const seat: Polygon<'folded'> = [
+    { x: from, y: 0 },
+    { x: to, y: 0 },
+    { x: to, y: size.height },
+    { x: from, y: size.height },
+  ];
+  const covered = (layers: readonly Layer[]): number =>
+    1 - regionArea(difference([seat], layers.map((layer) => layer.polygon.map((p) => inView(view, p))))) / area(seat);
+  const floor = levelOf(stack, cavity.floor);
+  const least = Math.min(covered(stack.layers.slice(0, floor + 1)), covered(stack.layers.slice(floor + 1)));
+  return least < cavity.share - 1e-6 ? 'uncovered' : null;
+}

@@ -1,0 +1,57 @@
+import { apply, applyAll, IDENTITY, sameMap, type Affine, type Polygon, type Segment } from '../geometry';
+import type { Hinge, Piece } from '../pattern';
+
+/** Which face of the sheet: A is the inside face, up while the sheet lies flat; B is the outside. */
+export type Side = 'A' | 'B';
+
+/** One panel where the folding has brought it. */
+export interface Layer {
+  readonly panel: string;
+  /** From the flat sheet to the folded plane; a reflection when the panel shows side B upward. */
+  readonly map: Affine;
+  readonly up: Side;
+  readonly polygon: Polygon<'folded'>;
+}
+
+/** Paper held to paper: `panel` glued onto `onto` over the polygons, given on the flat sheet of `panel`. */
+export interface Joint {
+  readonly id: string;
+  readonly panel: string;
+  readonly onto: string;
+  readonly polygons: readonly Polygon<'sheet'>[];
+}
+
+/** A piece part-way through folding: its layers from the table upwards, and what has been glued. */
+export interface Stack {
+  readonly layers: readonly Layer[];
+  readonly hinges: readonly Hinge[];
+  readonly joints: readonly Joint[];
+}
+
+/** The piece as it lies flat, side A up. */
+export const flatStack = (piece: Piece): Stack => ({
+  layers: piece.panels.map(({ id, polygon }) => ({ panel: id, map: IDENTITY, up: 'A', polygon: applyAll<'folded'>(IDENTITY, polygon) })),
+  hinges: piece.hinges,
+  joints: [],
+});
+
+/** Height of a panel in the stack, 0 at the table. Throws when the stack has no such panel. */
+export function levelOf(stack: Stack, panel: string): number {
+  const level = stack.layers.findIndex((layer) => layer.panel === panel);
+  if (level < 0) throw new Error(`the stack has no panel ${panel}`);
+  return level;
+}
+
+export const layerOf = (stack: Stack, panel: string): Layer => stack.layers[levelOf(stack, panel)]!;
+
+/** A hinge's line in the folded plane, as the given panel carries it. */
+export function hingeLine(stack: Stack, hinge: Hinge, panel: string = hinge.between[0]): Segment<'folded'> {
+  const { map } = layerOf(stack, panel);
+  return { from: apply(map, hinge.line.from), to: apply(map, hinge.line.to) };
+}
+
+/** True once the two panels of a hinge no longer lie in one sheet. */
+export function isFolded(stack: Stack, hinge: Hinge): boolean {
+  const [a, b] = [layerOf(stack, hinge.between[0]), layerOf(stack, hinge.between[1])];
+  return a.up !== b.up || !sameMap(a.map, b.map);
+}

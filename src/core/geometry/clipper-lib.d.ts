@@ -1,0 +1,17 @@
+declare module 'clipper-lib' {
+  interface IntPoint {
+    X: number;
+    Y: number;
+  }
+  class Clipper {
+    AddPaths(paths: IntPoint[][], type: number, closed: boolean): boolean;
+    Execute(operation: number, solution: IntPoint[][], subjectFill: number, clipFill: number): boolean;
+  }
+  const ClipperLib: {
+    Clipper: typeof Clipper;
+    ClipType: { ctIntersection: number; ctUnion: number; ctDifference: number; ctXor: number };
+    PolyType: { ptSubject: number; ptClip: number };
+    PolyFillType: { pftEvenOdd: number; pftNonZero: number };
+  };
+  export default ClipperLib;
+}

@@ -1,0 +1,110 @@
+import { apply, type Affine } from './affine';
+import { cross, direction, distance, dot, minus, type Frame, type Point } from './point';
+
+/** A simple polygon in millimetres, without a repeated last point. Anticlockwise unless a fold reflected it. */
+export type Polygon<F extends Frame = Frame> = readonly Point<F>[];
+
+export interface Box {
+  readonly minX: number;
+  readonly minY: number;
+  readonly maxX: number;
+  readonly maxY: number;
+}
+
+/** Signed area, mm²: positive when anticlockwise (shoelace formula). */
+export function signedArea(polygon: Polygon): number {
+  let sum = 0;
+  for (let i = 0; i < polygon.length; i++) sum += cross(polygon[i]!, polygon[(i + 1) % polygon.length]!);
+  return sum / 2;
+}
+
+export const area = (polygon: Polygon): number => Math.abs(signedArea(polygon));
+
+/** The same polygon, anticlockwise. */
+export const anticlockwise = <F extends Frame>(polygon: Polygon<F>): Polygon<F> =>
+  signedArea(polygon) < 0 ? [...polygon].reverse() : polygon;
+
+export function boxOf(points: readonly Point[]): Box {
+  const box = { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Infinity };
+  for (const { x, y } of points) {
+    if (x < box.minX) box.minX = x;
+    if (x > box.maxX) box.maxX = x;
+    if (y < box.minY) box.minY = y;
+    if (y > box.maxY) box.maxY = y;
+  }
+  return box;
+}
+
+/** True when two boxes share more than a hair's breadth (mm). */
+export const boxesMeet = (a: Box, b: Box, hair = 1e-6): boolean =>
+  a.minX < b.maxX - hair && b.minX < a.maxX - hair && a.minY < b.maxY - hair && b.minY < a.maxY - hair;
+
+/** The polygon carried through a map; a reflection turns its winding round. */
+export const applyAll = <T extends Frame>(map: Affine, polygon: Polygon): Polygon<T> => polygon.map((p) => apply<T>(map, p));
+
+/** Least and most of `p · axis` over the points, mm for a unit axis. */
+export function extent(points: readonly Point[], axis: Point): readonly [number, number] {
+  const along = points.map((p) => dot(p, axis));
+  return [Math.min(...along), Math.max(...along)];
+}
+
+/** True when the point lies in the polygon (crossing number); points on the rim may go either way. */
+export function contains<F extends Frame>(polygon: Polygon<F>, p: Point<F>): boolean {
+  let inside = false;
+  for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i++) {
+    const [a, b] = [polygon[i]!, polygon[j]!];
+    if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x) inside = !inside;
+  }
+  return inside;
+}
+
+/** True when no corner turns inwards; `hair` (mm) forgives rounding. */
+export function isConvex(polygon: Polygon, hair = 1e-7): boolean {
+  const ring = anticlockwise(polygon);
+  return ring.every((p, i) => {
+    const [before, after] = [ring[(i + ring.length - 1) % ring.length]!, ring[(i + 1) % ring.length]!];
+    const reach = distance(p, before) + distance(p, after);
+    return cross(minus(p, before), minus(after, p)) >= -hair * reach;
+  });
+}
+
+/**
+ * Least width of a convex polygon over all directions, mm: the smallest gap between two parallel lines
+ * that hold it. A lap that is a band measures its breadth so. (The least width stands square to an edge.)
+ */
+export function leastWidth(polygon: Polygon): number {
+  let least = Infinity;
+  polygon.forEach((p, i) => {
+    const next = polygon[(i + 1) % polygon.length]!;
+    if (distance(p, next) < 1e-9) return;
+    const along = direction(p, next);
+    const [low, high] = extent(polygon, { x: -along.y, y: along.x });
+    least = Math.min(least, high - low);
+  });
+  return Number.isFinite(least) ? least : 0;
+}
+
+/** Rounds one corner of a polygon by an arc of `radius` mm, drawn in chords that leave it by under `chord` mm. */
+export function roundCorner<F extends Frame>(polygon: Polygon<F>, index: number, radius: number, chord = 0.01): Polygon<F> {
+  const corner = polygon[index]!;
+  const [before, after] = [polygon[(index + polygon.length - 1) % polygon.length]!, polygon[(index + 1) % polygon.length]!];
+  const [a, b] = [direction(corner, before), direction(corner, after)];
+  const half = Math.acos(Math.max(-1, Math.min(1, dot(a, b)))) / 2;
+  const back = radius / Math.tan(half);
+  if (radius <= 0) return polygon;
+  if (back > distance(corner, before) || back > distance(corner, after))
+    throw new Error(`a radius of ${radius} mm does not fit this corner`);
+  const toCentre = radius / Math.sin(half);
+  const spine = direction({ x: 0, y: 0 }, { x: a.x + b.x, y: a.y + b.y });
+  const centre = { x: corner.x + spine.x * toCentre, y: corner.y + spine.y * toCentre };
+  const start = { x: corner.x + a.x * back, y: corner.y + a.y * back };
+  const sweep = Math.PI - 2 * half;
+  const turn = cross(minus(start, centre), minus({ x: corner.x + b.x * back, y: corner.y + b.y * back }, centre)) < 0 ? -1 : 1;
+  const chords = Math.max(2, Math.ceil(sweep / (2 * Math.acos(Math.max(0, 1 - chord / radius)))));
+  const first = Math.atan2(start.y - centre.y, start.x - centre.x);
+  const arc = Array.from({ length: chords + 1 }, (_, i) => {
+    const angle = first + (turn * sweep * i) / chords;
+    return { x: centre.x + radius * Math.cos(angle), y: centre.y + radius * Math.sin(angle) };
+  });
+  return [...polygon.slice(0, index), ...arc, ...polygon.slice(index + 1)];
+}

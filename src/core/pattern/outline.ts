@@ -1,0 +1,28 @@
+import { anticlockwise, area, union, type Polygon } from '../geometry';
+import { notchTriangle, type Piece } from './piece';
+
+/** A corner is dropped when it stands this little off the line between its neighbours, mm. */
+const STRAIGHT = 1e-4;
+
+function withoutStraightCorners(polygon: Polygon<'sheet'>): Polygon<'sheet'> {
+  return polygon.filter((p, i) => {
+    const a = polygon[(i + polygon.length - 1) % polygon.length]!;
+    const b = polygon[(i + 1) % polygon.length]!;
+    const length = Math.hypot(b.x - a.x, b.y - a.y);
+    return length === 0 || Math.abs((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / length > STRAIGHT;
+  });
+}
+
+/** The piece after cutting: its panels as one region, anticlockwise. Holes, if any, follow clockwise. */
+export function outlineOf(piece: Piece): readonly Polygon<'sheet'>[] {
+  const rings = union(piece.panels.map((panel) => panel.polygon));
+  const [outer, ...holes] = [...rings].sort((a, b) => area(b) - area(a));
+  if (!outer) throw new Error(`${piece.name} has no panels`);
+  return [anticlockwise(outer), ...holes].map(withoutStraightCorners);
+}
+
+/** Everything that falls away: notches and trims. */
+export const wasteOf = (piece: Piece): readonly Polygon<'sheet'>[] => [
+  ...piece.notches.map((notch) => notchTriangle(piece.blank, notch)),
+  ...piece.trims.map((trim) => trim.polygon),
+];

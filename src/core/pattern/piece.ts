@@ -1,0 +1,110 @@
+import type { Mm } from '../length';
+import type { Point, Polygon, Segment } from '../geometry';
+
+/** The rectangle cut first, before notches and corners come off. */
+export interface Blank {
+  readonly width: Mm;
+  readonly height: Mm;
+}
+
+/** A face between folds. Side A is the inside face, which lies up on the sheet. */
+export interface Panel {
+  readonly id: string;
+  /** What a maker calls it: `left flap`. */
+  readonly name: string;
+  readonly polygon: Polygon<'sheet'>;
+}
+
+/** A score: the line where one panel turns against another. */
+export interface Hinge {
+  readonly id: string;
+  /** The panel that stays and the panel that moves. */
+  readonly between: readonly [still: string, moving: string];
+  readonly line: Segment<'sheet'>;
+  /** A valley folds towards the inside face (side A), a mountain away from it. */
+  readonly fold: 'valley' | 'mountain';
+  /** Turn from flat, degrees: 180 folded over, 90 a wall. */
+  readonly angle: number;
+  /** Place in the order of folding; hinges folded together share it. */
+  readonly order: number;
+}
+
+/** Edges of a blank: near, right, far, left as the sheet first lies. */
+export type Edge = 1 | 2 | 3 | 4;
+
+/** A right-angled notch cut into an edge, as an envelope board punches it. */
+export interface Notch {
+  readonly id: string;
+  readonly edge: Edge;
+  /** Middle of the notch from the left end of its edge once that edge is near, mm. */
+  readonly at: Mm;
+  /** Length along the edge, mm; the depth is half of it. */
+  readonly length: Mm;
+}
+
+/** Paper cut away besides the notches. */
+export interface Trim {
+  readonly id: string;
+  /** What comes off, in a maker's words: `tip of the closing flap`. */
+  readonly name: string;
+  readonly polygon: Polygon<'sheet'>;
+  /** How it comes off: cut straight along a line, or rounded. */
+  readonly cut: { readonly kind: 'straight'; readonly line: Segment<'sheet'> } | { readonly kind: 'rounded'; readonly radius: Mm };
+}
+
+/** A flat piece of paper: its blank, the panels on it, the hinges between them and what is cut away. */
+export interface Piece {
+  readonly name: string;
+  readonly quantity: number;
+  readonly blank: Blank;
+  readonly panels: readonly Panel[];
+  readonly hinges: readonly Hinge[];
+  readonly notches: readonly Notch[];
+  readonly trims: readonly Trim[];
+}
+
+const rectangle = ({ width, height }: Blank): Polygon<'sheet'> => [
+  { x: 0, y: 0 },
+  { x: width, y: 0 },
+  { x: width, y: height },
+  { x: 0, y: height },
+];
+
+/** The blank as a polygon, origin at its lower left. */
+export const blankPolygon = rectangle;
+
+/** The panel of that id. Throws when the piece has none: a construction named a panel it never made. */
+export function panelOf(piece: Piece, id: string): Panel {
+  const panel = piece.panels.find((p) => p.id === id);
+  if (!panel) throw new Error(`${piece.name} has no panel ${id}`);
+  return panel;
+}
+
+/** The hinge of that id. Throws when the piece has none. */
+export function hingeOf(piece: Piece, id: string): Hinge {
+  const hinge = piece.hinges.find((h) => h.id === id);
+  if (!hinge) throw new Error(`${piece.name} has no hinge ${id}`);
+  return hinge;
+}
+
+/** How long an edge of the blank is, mm. */
+export const edgeLength = (blank: Blank, edge: Edge): Mm => (edge % 2 === 1 ? blank.width : blank.height);
+
+/** The point `at` mm along an edge from its left end once that edge is near (so: anticlockwise round the blank). */
+export function onEdge(blank: Blank, edge: Edge, at: number): Point<'sheet'> {
+  const { width, height } = blank;
+  if (edge === 1) return { x: at, y: 0 };
+  if (edge === 2) return { x: width, y: at };
+  if (edge === 3) return { x: width - at, y: height };
+  return { x: 0, y: height - at };
+}
+
+/** The triangle a notch takes out of its edge: start, tip, end, going along the edge. */
+export function notchTriangle(blank: Blank, notch: Notch): readonly [Point<'sheet'>, Point<'sheet'>, Point<'sheet'>] {
+  const { edge, at, length } = notch;
+  const start = onEdge(blank, edge, at - length / 2);
+  const end = onEdge(blank, edge, at + length / 2);
+  const foot = onEdge(blank, edge, at);
+  const inward = { x: -(end.y - start.y) / length, y: (end.x - start.x) / length };
+  return [start, { x: foot.x + (inward.x * length) / 2, y: foot.y + (inward.y * length) / 2 }, end];
+}

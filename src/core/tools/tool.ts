@@ -1,0 +1,46 @@
+import { z } from 'zod';
+import { inches, lengthSchema, mm, roundTo, type Graduation, type Mm } from '../length';
+import type { Making } from '../constructions';
+
+const envelopeBoard = z.strictObject({
+  kind: z.literal('envelope-board'),
+  notch: lengthSchema({ over: 0, most: 100 })
+    .default(inches(3 / 4))
+    .describe('Length of the notch the board cuts, along the sheet’s edge.'),
+  offset: lengthSchema({ least: -50, most: 50 })
+    .default(mm(0))
+    .describe('True setting less the reading of the board’s ruler.'),
+  rulerEnd: lengthSchema({ over: 0 }).default(inches(5)).describe('Largest setting the board’s ruler shows.'),
+  grooveEnd: lengthSchema({ over: 0 }).default(inches(7)).describe('Longest score the board’s groove guides.'),
+});
+const scoringBoard = z.strictObject({
+  kind: z.literal('scoring-board'),
+  length: lengthSchema({ over: 0 }).default(inches(12)).describe('Length of the board.'),
+  notch: lengthSchema({ over: 0, most: 100 })
+    .default(inches(3 / 4))
+    .describe('Notch to cut by hand, along the sheet’s edge.'),
+});
+const ruler = z.strictObject({
+  kind: z.literal('ruler'),
+  notch: lengthSchema({ over: 0, most: 100 })
+    .default(inches(3 / 4))
+    .describe('Notch to cut by hand, along the sheet’s edge. 3/4 in matches a common board; 1 in is easier to mark.'),
+});
+
+/** What the maker works with. */
+export const toolSchema = z.discriminatedUnion('kind', [envelopeBoard, scoringBoard, ruler], {
+  error: 'The tool is one of "envelope-board", "scoring-board" or "ruler", named by its kind.',
+});
+export type Tool = z.output<typeof toolSchema>;
+export type EnvelopeBoard = z.output<typeof envelopeBoard>;
+
+/** An envelope board as most are: notch 3/4 in, no offset, ruler to 5 in, groove to 7 in. */
+export const COMMON_BOARD: EnvelopeBoard = envelopeBoard.parse({ kind: 'envelope-board' });
+
+/** What a construction needs to know of a tool. By hand the notch is measured, so it stands on the graduation. */
+export function makingWith(tool: Tool, graduation: Graduation): Making {
+  if (tool.kind === 'envelope-board') return { graduation, notch: tool.notch, offset: tool.offset, rulerEnd: tool.rulerEnd };
+  const measured = roundTo(tool.notch, graduation, 'nearest');
+  const notch: Mm = measured > 0 ? measured : tool.notch;
+  return { graduation, notch, offset: mm(0), rulerEnd: null };
+}
