@@ -1,5 +1,5 @@
 import type { Built, Contents, Ease } from '../constructions';
-import { roomIn, slotTest, stageAfter, type Cavity, type Folded, type Room, type SlotRefusal } from '../fold';
+import { slotOf, stageAfter, type Cavity, type Folded, type Slot, type SlotRefusal } from '../fold';
 import { mm, type Mm } from '../length';
 
 /** Share of the thickness that a cavity's height loses: closed at both ends, or open at one. */
@@ -7,8 +7,6 @@ const bulge = (cavity: Cavity): number => (cavity.kind === 'closed' ? 1 : 0.5);
 
 /** How contents sit in a folded holder; width and height along the contents' own. */
 export interface Fit {
-  /** Inside size in the flat. */
-  readonly inside: Ease;
   /** Room left beside these contents, thickness taken off; negative when they do not fit. */
   readonly ease: Ease;
   /** Why the contents cannot go in, or cannot lie inside once closed. */
@@ -20,24 +18,33 @@ export interface Fit {
 const turned = <T>(built: Built, { width, height }: { width: T; height: T }): { width: T; height: T } =>
   built.acrossMouth === 'width' ? { width, height } : { width: height, height: width };
 
-/** The largest flat thing that both goes in and lies inside, read off the folded shape; mm along the contents' own axes. */
-export function insideOf(built: Built, folded: Folded): Ease {
-  const [cavity] = built.cavities;
-  const going = roomIn(stageAfter(folded, cavity.insertAfter).stack, cavity, null, false);
-  const lying = roomIn(folded.finished, cavity, null, cavity.kind === 'closed');
-  return turned(built, { width: mm(Math.min(going.width, lying.width)), height: mm(Math.min(going.height, lying.height)) });
+/** The first cavity as it is when the contents go in, and as it is at the end. */
+export interface Slots {
+  readonly going: Slot;
+  readonly lying: Slot;
 }
 
-/** How the given contents fit, asked of the folded shape at insertion and when closed. */
-export function fitOf(built: Built, folded: Folded, contents: Contents): Fit {
+/** Opens the first cavity of a folded holder at both moments. */
+export function slotsOf(built: Built, folded: Folded): Slots {
   const [cavity] = built.cavities;
-  const swollen = turned(built, { width: contents.width + contents.thickness, height: contents.height + contents.thickness });
-  const want = cavity.kind === 'closed' ? swollen : { width: swollen.width, height: swollen.height - contents.thickness * (1 - bulge(cavity)) };
-  const { stack } = stageAfter(folded, cavity.insertAfter);
-  const closed = cavity.kind === 'closed';
-  const rooms: Room[] = [roomIn(stack, cavity, want, false), roomIn(folded.finished, cavity, want, closed)];
-  const left = { width: mm(Math.min(...rooms.map((r) => r.width)) - want.width), height: mm(Math.min(...rooms.map((r) => r.height)) - want.height) };
-  return { inside: insideOf(built, folded), ease: turned(built, left), insert: slotTest(stack, cavity, want, false), seat: slotTest(folded.finished, cavity, want, closed) };
+  return { going: slotOf(stageAfter(folded, cavity.insertAfter).stack, cavity, false), lying: slotOf(folded.finished, cavity, cavity.kind === 'closed') };
+}
+
+/** The largest flat thing that both goes in and lies inside; mm along the contents' own axes. */
+export const insideOf = (built: Built, { going, lying }: Slots): Ease => turned(built, smaller(going.largest, lying.largest));
+
+const smaller = (a: Ease, b: Ease): Ease => ({ width: mm(Math.min(a.width, b.width)), height: mm(Math.min(a.height, b.height)) });
+
+/** How the given contents fit, asked of the folded shape at insertion and when closed. */
+export function fitOf(built: Built, { going, lying }: Slots, contents: Contents): Fit {
+  const flat = turned(built, contents);
+  const want = { width: flat.width + contents.thickness, height: flat.height + bulge(built.cavities[0]) * contents.thickness };
+  const room = smaller(going.roomFor(want), lying.roomFor(want));
+  return {
+    ease: turned(built, { width: mm(room.width - want.width), height: mm(room.height - want.height) }),
+    insert: going.test(want),
+    seat: lying.test(want),
+  };
 }
 
 /** Most width and height that keep the least ease at a thickness; 0 where nothing fits. */

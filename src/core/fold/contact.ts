@@ -1,4 +1,4 @@
-import { applyAll, difference, invert, plainRings, sharedRegion, union, type Polygon } from '../geometry';
+import { anticlockwise, applyAll, difference, invert, plainRings, sharedRegion, type Polygon } from '../geometry';
 import { layerOf, levelOf, type Stack } from './stack';
 
 /** Where one panel lies face to face on another: on the flat sheet of the upper panel. */
@@ -17,17 +17,16 @@ export function contactsUnder(stack: Stack, panel: string): readonly Contact[] {
   const level = levelOf(stack, panel);
   const { map, polygon } = layerOf(stack, panel);
   const back = invert(map);
-  const onSheet = (region: readonly Polygon<'folded'>[]): Polygon<'sheet'>[] =>
-    union(region.map((ring) => applyAll<'sheet'>(back, ring))).flatMap((ring) => [ring]);
+  const onSheet = (region: readonly Polygon<'folded'>[]): Polygon<'sheet'>[] => plainRings(region).map((ring) => anticlockwise(applyAll<'sheet'>(back, ring)));
   const contacts: Contact[] = [];
   let rest: readonly Polygon<'folded'>[] = [polygon];
   for (const below of stack.layers.slice(0, level).reverse()) {
     const shared = sharedRegion(rest, [below.polygon]);
     if (shared.length === 0) continue;
-    contacts.push({ panel, onto: below.panel, polygons: onSheet(plainRings(shared)) });
+    contacts.push({ panel, onto: below.panel, polygons: onSheet(shared) });
     rest = difference(rest, [below.polygon]);
     if (rest.length === 0) break;
   }
-  if (rest.length > 0) contacts.push({ panel, onto: null, polygons: onSheet(plainRings(rest)) });
+  if (rest.length > 0) contacts.push({ panel, onto: null, polygons: onSheet(rest) });
   return contacts;
 }

@@ -7,4 +7,4 @@ export { foldOver, type Fold, type FoldProblem } from './foldOver';
 export { assemble, stageAfter, type AssemblyFold, type Folded, type Stage } from './assemble';
 export { contactsUnder, type Contact } from './contact';
 export * from './measure';
-export { mouthView, roomIn, slotTest, type Cavity, type Room, type SlotRefusal } from './slot';
+export { mouthView, slotOf, type Cavity, type Room, type Slot, type SlotRefusal } from './slot';

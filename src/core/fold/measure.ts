@@ -66,18 +66,18 @@ export function mostLayers(stack: Stack): number {
   stack.layers.forEach((a, i) =>
     stack.layers.slice(i + 1).forEach((b) => {
       for (const shared of intersection(a.polygon, b.polygon))
-        for (const p of [centroid(shared), ...shared.map((q) => between(q, centroid(shared)))]) most = Math.max(most, layersAt(stack, p).length);
+        for (const p of probes(shared)) most = Math.max(most, layersAt(stack, p).length);
     }),
   );
   return most;
 }
 
-const centroid = (polygon: Polygon<'folded'>): Point<'folded'> => ({
-  x: polygon.reduce((sum, p) => sum + p.x, 0) / polygon.length,
-  y: polygon.reduce((sum, p) => sum + p.y, 0) / polygon.length,
-});
-/** A point close to `p` but safely inside, towards `inner`. */
-const between = (p: Point<'folded'>, inner: Point<'folded'>): Point<'folded'> => ({ x: p.x + (inner.x - p.x) * 0.01, y: p.y + (inner.y - p.y) * 0.01 });
+/** The middle of a convex polygon and points just inside its corners. */
+function probes(polygon: Polygon<'folded'>): Point<'folded'>[] {
+  const sum = polygon.reduce((a, p) => ({ x: a.x + p.x, y: a.y + p.y }), { x: 0, y: 0 });
+  const centre = { x: sum.x / polygon.length, y: sum.y / polygon.length };
+  return [centre, ...polygon.map((p) => ({ x: p.x + (centre.x - p.x) * 0.01, y: p.y + (centre.y - p.y) * 0.01 }))];
+}
 
 /** A piece of paper as it shows on one face of the folded thing. */
 export interface Visible {

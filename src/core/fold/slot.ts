@@ -90,59 +90,75 @@ function widestGap(found: readonly (readonly Point[])[], span: readonly [number,
   return best;
 }
 
-/** What the slot test measures in: the mouth's view, and the free run across it down to any depth. */
-function slotOf(stack: Stack, cavity: Cavity, closed: boolean) {
+/** Why contents cannot go in or lie in a cavity; null when they can. */
+export type SlotRefusal = 'too_wide' | 'too_high' | 'uncovered' | null;
+
+/** A cavity of a folded stack, ready to be asked. Sizes are mm with thickness and ease already added. */
+export interface Slot {
+  /** The largest rectangle that goes in. */
+  readonly largest: Room;
+  /** For a thing of this size: the width free at its height, and the depth free at its width. */
+  readonly roomFor: (size: FlatSize) => Room;
+  /**
+   * The slot test: the thing goes in through the mouth, or lies in when closed, without meeting anything that
+   * ties below to above, and is covered as far as declared.
+   */
+  readonly test: (size: FlatSize) => SlotRefusal;
+}
+
+interface FlatSize {
+  readonly width: number;
+  readonly height: number;
+}
+
+/**
+ * Opens a cavity for questions, read off the folded stack. While inserting, things are swept in through the
+ * mouth (`closed` false); when closed they must lie inside.
+ */
+export function slotOf(stack: Stack, cavity: Cavity, closed: boolean): Slot {
   const view = mouthView(stack, cavity);
   const found = ties(stack, cavity, view);
   const floor = layerOf(stack, cavity.floor).polygon.map((p) => inView(view, p));
   const span = extent(floor, { x: 1, y: 0 });
   const deepest = extent(floor, { x: 0, y: 1 })[1];
-  const depths = [...new Set([...found.flat().map((p) => p.y), deepest])].filter((y) => y > TOUCH && y <= deepest + TOUCH).sort((a, b) => a - b);
   const gap = (depth: number): readonly [left: number, width: number] => widestGap(found, span, closed ? 0 : -Infinity, depth);
-  return { view, deepest, depths, gap };
-}
+  // Between two ties' ends the free width does not change, so only these depths matter.
+  const steps = [...new Set([...found.flat().map((p) => p.y), deepest])]
+    .filter((y) => y > TOUCH && y <= deepest + TOUCH)
+    .sort((a, b) => a - b)
+    .map((depth) => ({ depth, width: gap(depth)[1] }));
 
-/**
- * Room for a flat thing, read off the folded stack. While inserting, the thing is swept in through the mouth
- * (`closed` false); when closed it must lie inside. The height is the deepest at the wanted width, the width the
- * widest at the wanted height, so contents that fit report exactly what is left either way.
- * @param want size that must go in, mm, thickness already added; `null` asks for the largest rectangle
- */
-export function roomIn(stack: Stack, cavity: Cavity, want: { readonly width: number; readonly height: number } | null, closed: boolean): Room {
-  const { deepest, depths, gap } = slotOf(stack, cavity, closed);
-  const deepestFor = (width: number): number => depths.filter((_, i) => depths.slice(0, i + 1).every((depth) => gap(depth)[1] >= width - TOUCH)).at(-1) ?? 0;
-  if (want) {
-    const width = gap(Math.min(Math.max(want.height, 4 * TOUCH), deepest))[1];
-    return { width: mm(width), height: mm(deepestFor(want.width) || deepestFor(0)) };
-  }
-  const rooms = depths.map((depth) => ({ width: mm(gap(depth)[1]), height: mm(depth) }));
-  return rooms.reduce((best, room) => (room.width * room.height > best.width * best.height ? room : best), { width: mm(0), height: mm(0) });
-}
-
-/** Why contents cannot go in or lie in a cavity; null when they can. */
-export type SlotRefusal = 'too_wide' | 'too_high' | 'uncovered' | null;
-
-/**
- * The slot test: a flat thing of `width × height` (thickness and ease already added) goes in through the mouth,
- * or lies in when closed, without meeting anything that ties below to above, and is covered as far as declared.
- */
-export function slotTest(stack: Stack, cavity: Cavity, size: { readonly width: number; readonly height: number }, closed: boolean): SlotRefusal {
-  const room = roomIn(stack, cavity, size, closed);
-  if (room.height < size.height - TOUCH) return 'too_high';
-  if (room.width < size.width - TOUCH) return 'too_wide';
-  if (!closed) return null;
-  const { view, gap } = slotOf(stack, cavity, closed);
-  const [left, width] = gap(size.height);
-  const [from, to] = [left + (width - size.width) / 2, left + (width + size.width) / 2];
-  const seat: Polygon<'folded'> = [
-    { x: from, y: 0 },
-    { x: to, y: 0 },
-    { x: to, y: size.height },
-    { x: from, y: size.height },
-  ];
-  const covered = (layers: readonly Layer[]): number =>
-    1 - regionArea(difference([seat], layers.map((layer) => layer.polygon.map((p) => inView(view, p))))) / area(seat);
-  const floor = levelOf(stack, cavity.floor);
-  const least = Math.min(covered(stack.layers.slice(0, floor + 1)), covered(stack.layers.slice(floor + 1)));
-  return least < cavity.share - 1e-6 ? 'uncovered' : null;
+  const deepestFor = (width: number): number => {
+    const stop = steps.findIndex((step) => step.width < width - TOUCH);
+    return (stop < 0 ? steps.at(-1) : steps[stop - 1])?.depth ?? 0;
+  };
+  const roomFor = (size: FlatSize): Room => ({
+    width: mm(gap(Math.min(Math.max(size.height, 4 * TOUCH), deepest))[1]),
+    height: mm(deepestFor(size.width) || deepestFor(0)),
+  });
+  const isCovered = (size: FlatSize): boolean => {
+    const [left, width] = gap(size.height);
+    const [from, to] = [left + (width - size.width) / 2, left + (width + size.width) / 2];
+    const seat: Polygon<'folded'> = [
+      { x: from, y: 0 },
+      { x: to, y: 0 },
+      { x: to, y: size.height },
+      { x: from, y: size.height },
+    ];
+    const covered = (layers: readonly Layer[]): number =>
+      1 - regionArea(difference([seat], layers.map((layer) => layer.polygon.map((p) => inView(view, p))))) / area(seat);
+    const level = levelOf(stack, cavity.floor);
+    return [stack.layers.slice(0, level + 1), stack.layers.slice(level + 1)].every((layers) => covered(layers) >= cavity.share - 1e-6);
+  };
+  const best = steps.reduce((a, b) => (b.width * b.depth > a.width * a.depth ? b : a), { width: 0, depth: 0 });
+  return {
+    largest: { width: mm(best.width), height: mm(best.depth) },
+    roomFor,
+    test: (size) => {
+      const room = roomFor(size);
+      if (room.height < size.height - TOUCH) return 'too_high';
+      if (room.width < size.width - TOUCH) return 'too_wide';
+      return closed && !isCovered(size) ? 'uncovered' : null;
+    },
+  };
 }

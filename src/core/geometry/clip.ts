@@ -1,6 +1,6 @@
 import ClipperLib from 'clipper-lib';
 import { anticlockwise, area, boxOf, boxesMeet, isConvex, type Polygon } from './polygon';
-import { sideOf, type Frame, type Point } from './point';
+import { distance, type Frame, type Point } from './point';
 
 /** Clipper counts in whole numbers; one unit is 1e-5 mm. */
 const UNITS_PER_MM = 1e5;
@@ -32,31 +32,60 @@ export const union = <F extends Frame>(polygons: readonly Polygon<F>[]): Polygon
 
 /** What is left of `subject` outside every polygon of `clip`. Holes come back clockwise. */
 export function difference<F extends Frame>(subject: readonly Polygon<F>[], clip: readonly Polygon<F>[]): Polygon<F>[] {
+  if (subject.length === 0) return [];
   const box = boxOf(subject.flat());
   const near = clip.filter((polygon) => boxesMeet(boxOf(polygon), box));
-  if (subject.length === 0) return [];
-  return near.length === 0 ? [...subject] : run(ClipperLib.ClipType.ctDifference, subject, near);
+  if (near.length === 0) return [...subject];
+  return isHidden(subject, near) ? [] : run(ClipperLib.ClipType.ctDifference, subject, near);
 }
 
-/** Cuts a convex polygon back to the left of each edge of another (Sutherland and Hodgman's half-planes). */
+/** Quick answer to the commonest question, whether convex polygons cover the subject wholly; false when unsure. */
+function isHidden(subject: readonly Polygon[], covers: readonly Polygon[]): boolean {
+  if (![...subject, ...covers].every((polygon) => isConvex(polygon))) return false;
+  let rest = subject.map((polygon) => [...anticlockwise(polygon)]);
+  for (const cover of covers) {
+    const ring = anticlockwise(cover);
+    rest = rest.flatMap((piece) => {
+      const outside: Point[][] = [];
+      let inside = piece;
+      for (let i = 0; i < ring.length && inside.length > 0; i++) {
+        const [from, to] = [ring[i]!, ring[(i + 1) % ring.length]!];
+        if (distance(from, to) < 1e-9) continue;
+        const off = leftOf(inside, to, from);
+        if (off.length > 2 && area(off) > SLIVER) outside.push(off);
+        inside = leftOf(inside, from, to);
+      }
+      return outside;
+    });
+    if (rest.length === 0) return true;
+  }
+  return false;
+}
+
+/** The part of a convex polygon on the left of a line (Sutherland and Hodgman's step). */
+function leftOf<F extends Frame>(polygon: readonly Point<F>[], from: Point, to: Point): Point<F>[] {
+  const length = distance(from, to);
+  const [dx, dy] = [(to.x - from.x) / length, (to.y - from.y) / length];
+  const side = (p: Point): number => dx * (p.y - from.y) - dy * (p.x - from.x);
+  const kept: Point<F>[] = [];
+  for (let j = 0; j < polygon.length; j++) {
+    const [p, q] = [polygon[j]!, polygon[(j + 1) % polygon.length]!];
+    const [here, there] = [side(p), side(q)];
+    if (here >= 0) kept.push(p);
+    if (here >= 0 !== there >= 0) {
+      const t = here / (here - there);
+      kept.push({ x: p.x + (q.x - p.x) * t, y: p.y + (q.y - p.y) * t });
+    }
+  }
+  return kept;
+}
+
 function convexIntersection<F extends Frame>(a: Polygon<F>, b: Polygon<F>): Polygon<F> {
   let kept: Point<F>[] = [...anticlockwise(a)];
   const ring = anticlockwise(b);
   for (let i = 0; i < ring.length && kept.length > 0; i++) {
-    const line = { from: ring[i]!, to: ring[(i + 1) % ring.length]! };
-    if (Math.hypot(line.to.x - line.from.x, line.to.y - line.from.y) < 1e-9) continue;
-    const sides = kept.map((p) => sideOf(line, p));
-    const next: Point<F>[] = [];
-    kept.forEach((p, j) => {
-      const k = (j + 1) % kept.length;
-      const [here, there, q] = [sides[j]!, sides[k]!, kept[k]!];
-      if (here >= 0) next.push(p);
-      if (here >= 0 !== there >= 0) {
-        const t = here / (here - there);
-        next.push({ x: p.x + (q.x - p.x) * t, y: p.y + (q.y - p.y) * t });
-      }
-    });
-    kept = next;
+    const [from, to] = [ring[i]!, ring[(i + 1) % ring.length]!];
+    if (distance(from, to) > 1e-9) kept = leftOf(kept, from, to);
   }
   return kept;
 }
@@ -70,36 +99,8 @@ export function intersection<F extends Frame>(a: Polygon<F>, b: Polygon<F>): Pol
 }
 
 /** What two regions (rings with holes) share. */
-export const sharedRegion = <F extends Frame>(a: readonly Polygon<F>[], b: readonly Polygon<F>[]): Polygon<F>[] =>
-  a.length === 0 || b.length === 0 ? [] : run(ClipperLib.ClipType.ctIntersection, a, b);
-
-/** The part of a segment that runs strictly inside a region, as pieces in order along it. */
-export function clipSegment<F extends Frame>(from: Point<F>, to: Point<F>, region: readonly Polygon<F>[], inside: (p: Point<F>) => boolean): [Point<F>, Point<F>][] {
-  const cuts = [0, 1];
-  const [dx, dy] = [to.x - from.x, to.y - from.y];
-  for (const ring of region)
-    ring.forEach((p, i) => {
-      const q = ring[(i + 1) % ring.length]!;
-      const [ex, ey] = [q.x - p.x, q.y - p.y];
-      const turn = dx * ey - dy * ex;
-      if (Math.abs(turn) < 1e-12) {
-        const length = dx * dx + dy * dy;
-        for (const r of [p, q]) cuts.push(((r.x - from.x) * dx + (r.y - from.y) * dy) / length);
-        return;
-      }
-      const t = ((p.x - from.x) * ey - (p.y - from.y) * ex) / turn;
-      const s = ((p.x - from.x) * dy - (p.y - from.y) * dx) / turn;
-      if (s >= -1e-9 && s <= 1 + 1e-9) cuts.push(t);
-    });
-  const at = (t: number): Point<F> => ({ x: from.x + dx * t, y: from.y + dy * t });
-  const stops = [...new Set(cuts.filter((t) => t >= 0 && t <= 1))].sort((x, y) => x - y);
-  const pieces: [number, number][] = [];
-  for (let i = 0; i + 1 < stops.length; i++) {
-    const [a, b] = [stops[i]!, stops[i + 1]!];
-    if (b - a < 1e-9 || !inside(at((a + b) / 2))) continue;
-    const last = pieces.at(-1);
-    if (last && a - last[1] < 1e-9) last[1] = b;
-    else pieces.push([a, b]);
-  }
-  return pieces.map(([a, b]) => [at(a), at(b)]);
+export function sharedRegion<F extends Frame>(a: readonly Polygon<F>[], b: readonly Polygon<F>[]): Polygon<F>[] {
+  const [first, second] = [a[0], b[0]];
+  if (!first || !second) return [];
+  return a.length === 1 && b.length === 1 ? intersection(first, second) : run(ClipperLib.ClipType.ctIntersection, a, b);
 }

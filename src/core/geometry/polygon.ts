@@ -85,7 +85,7 @@ export function leastWidth(polygon: Polygon): number {
 }
 
 /** Rounds one corner of a polygon by an arc of `radius` mm, drawn in chords that leave it by under `chord` mm. */
-export function roundCorner<F extends Frame>(polygon: Polygon<F>, index: number, radius: number, chord = 0.01): Polygon<F> {
+export function roundCorner<F extends Frame>(polygon: Polygon<F>, index: number, radius: number, chord = 0.03): Polygon<F> {
   const corner = polygon[index]!;
   const [before, after] = [polygon[(index + polygon.length - 1) % polygon.length]!, polygon[(index + 1) % polygon.length]!];
   const [a, b] = [direction(corner, before), direction(corner, after)];

@@ -1,5 +1,5 @@
 import { inView, layerOf, lapBetween, mouthView, reachAcross, uncovered, visibleFrom, type Stack, type View } from '../fold';
-import { extent, regionArea } from '../geometry';
+import { distance, extent, regionArea } from '../geometry';
 import { inches, mm, onGraduation, type Mm } from '../length';
 import type { DesignInput } from './design';
 import { liesOn, smallestPaperFor } from './papers';
@@ -134,7 +134,7 @@ function pastFloor(stack: Stack, floor: string): { panel: string; by: number }[]
   const sign = base.reduce((sum, p, i) => sum + p.x * base[(i + 1) % base.length]!.y - p.y * base[(i + 1) % base.length]!.x, 0) > 0 ? 1 : -1;
   return base.flatMap((p, i) => {
     const q = base[(i + 1) % base.length]!;
-    const length = Math.hypot(q.x - p.x, q.y - p.y);
+    const length = distance(p, q);
     const outward = { x: (sign * (q.y - p.y)) / length, y: (-sign * (q.x - p.x)) / length };
     const rim = p.x * outward.x + p.y * outward.y;
     return stack.layers.map((layer) => ({ panel: layer.panel, by: extent(layer.polygon, outward)[1] - rim })).filter(({ by }) => by > HAIR);

@@ -1,6 +1,6 @@
 import type { Built, Contents, Ease, Refusal } from '../constructions';
 import { assemble, foldedBox, mostLayers, mouthView, type Folded } from '../fold';
-import { fitOf, insideOf, largestContents, thickest, type Fit } from '../fit';
+import { fitOf, insideOf, largestContents, slotsOf, thickest, type Fit } from '../fit';
 import { mm, type Mm } from '../length';
 import { differences, programmeFor, simulate, type Programme } from '../tools';
 import { briefOf, type Design } from './design';
@@ -35,7 +35,8 @@ export function planFor(design: Design): Plan {
   const folded = assemble(built.piece, built.folds);
   const programme = programmeFor(built, design.tool);
   const toolFaults = differences(simulate(built.piece.blank, design.tool, programme.moves), built.piece);
-  const inside = insideOf(built, folded);
+  const slots = slotsOf(built, folded);
+  const inside = insideOf(built, slots);
   const largest = largestContents(built, inside, design.least, design.thickness);
   const contents = design.contents ?? largest;
   const box = foldedBox(folded.finished, mouthView(folded.finished, built.cavities[0]));
@@ -50,7 +51,7 @@ export function planFor(design: Design): Plan {
       programme,
       toolFaults,
       inside,
-      fit: design.contents ? fitOf(built, folded, design.contents) : null,
+      fit: design.contents ? fitOf(built, slots, design.contents) : null,
       largest,
       thickest: thickest(built, inside, design.least, contents),
       finished: { width, height, thickness: mm(mostLayers(folded.finished) * design.paper.caliper + design.thickness) },
