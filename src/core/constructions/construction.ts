@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { AssemblyFold, Cavity, Folded } from '../fold';
+import type { AssemblyFold, Cavity } from '../fold';
 import type { Graduation, Mm } from '../length';
 import type { Blank, Edge, Piece } from '../pattern';
 
@@ -96,9 +96,21 @@ export interface Construction<Options = unknown> {
   readonly build: (brief: Brief<Options>) => BuildResult;
   readonly schools: readonly School[];
   readonly advice: readonly Advice[];
-  /** The setting that stands at a fold dragged to a new place, for designs made on a board; null elsewhere. */
-  readonly settingAt?: (built: Built, folded: Folded, hinge: string) => Mm;
+  /** What a fold dragged on the sheet means for the design. */
+  readonly dragFold: (drag: FoldDrag<Options>) => FoldDecision;
 }
+
+/** A fold pulled away from the middle of the sheet by `outward` mm (negative: towards it). */
+export interface FoldDrag<Options = unknown> {
+  readonly hinge: string;
+  readonly outward: number;
+  readonly built: Built;
+  readonly inside: Ease;
+  readonly brief: Brief<Options>;
+}
+
+/** Contents first, a dragged fold decides the room aimed for; paper first, it decides options. */
+export type FoldDecision = { readonly aim: Ease } | { readonly options: Readonly<Record<string, unknown>> };
 
 /** Erases the option type where constructions of all kinds stand in one list. */
 export const anyConstruction = <Options>(construction: Construction<Options>): Construction => construction as unknown as Construction;

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { area, difference, direction, distance, roundCorner, sideOf, type Point, type Polygon, type Segment } from '../geometry';
-import { inches, mm, roundTo, type Mm } from '../length';
-import { onEdge, notchTriangle, type Edge, type Hinge, type Notch, type Panel, type Piece, type Trim } from '../pattern';
+import { inches, mm, roundTo, stepOf, type Mm } from '../length';
+import { hingeOf, notchTriangle, onEdge, type Edge, type Hinge, type Notch, type Panel, type Piece, type Trim } from '../pattern';
 import type { AssemblyFold } from '../fold';
-import type { Brief, BuildResult, Construction, Ease, Refusal, Start } from './construction';
+import type { Brief, BuildResult, Construction, Ease, FoldDecision, FoldDrag, Refusal, Start } from './construction';
 import { choiceOption, lengthOption, openLengthOption } from './options';
 import { bestCandidate, marksRound, wantedEase, type Candidate } from './rounding';
 
@@ -263,6 +263,26 @@ function roundFree(shape: Polygon<'sheet'>, fold: Segment<'sheet'>, radius: Mm):
   return { polygon };
 }
 
+/**
+ * A pair of folds stands `W/2` from the middle, so a fold pulled out by `outward` widens the inside by twice that;
+ * on a given sheet it moves the setting by `√2·outward`, towards the far end for the folds that bound the width.
+ */
+function dragFold({ hinge, outward, built, inside, brief }: FoldDrag<Options>): FoldDecision {
+  const line = hingeOf(built.piece, hinge).line;
+  const bounds = (line.to.x - line.from.x) * (line.to.y - line.from.y) > 0 ? 'width' : 'height';
+  if (brief.contents) {
+    const need = { width: brief.contents.width + brief.contents.thickness, height: brief.contents.height + brief.contents.thickness };
+    const room = (side: 'width' | 'height'): Mm => mm(Math.max(0, inside[side] + (side === bounds ? 2 * outward : 0) - need[side]));
+    return { aim: { width: room('width'), height: room('height') } };
+  }
+  const { graduation, offset, notch } = brief.making;
+  const now = built.piece.notches[0]!.at;
+  const asked = now + (bounds === 'width' ? 1 : -1) * Math.SQRT2 * outward;
+  const step = stepOf(graduation) || 1;
+  const [least, most] = [notch / 2 + step, built.piece.blank.width - notch / 2 - step];
+  return { options: { setting: roundTo(mm(Math.min(Math.max(asked, least), most) - offset), graduation, 'nearest') } };
+}
+
 export const diagonalEnvelope: Construction<Options> = {
   name: 'diagonal-envelope',
   title: 'Envelope from a square',
@@ -271,6 +291,7 @@ export const diagonalEnvelope: Construction<Options> = {
   ease: { aim: { width: inches(1 / 4), height: inches(1 / 4) }, least: { width: inches(1 / 16), height: inches(1 / 16) } },
   square: true,
   build,
+  dragFold,
   schools: [
     { option: 'opening', value: 'long', title: 'Opens on the long side', why: 'The usual envelope: the card slides in sideways past a wide flap.' },
     { option: 'opening', value: 'short', title: 'Opens on the short side', why: 'Holds a card that is pulled out often; the deep pocket keeps it.' },

@@ -101,7 +101,7 @@ const defined = <T extends object>(some: T | undefined): { [K in keyof T]?: NonN
   Object.fromEntries(Object.entries(some ?? {}).filter(([, value]) => value !== undefined)) as never;
 
 /** What a construction is asked, from a design. */
-export const briefOf = ({ contents, thickness, blank, aim, least, tool, graduation, options }: Design): Brief => ({
+export const briefFor = ({ contents, thickness, blank, aim, least, tool, graduation, options }: Design): Brief => ({
   contents,
   thickness,
   blank,

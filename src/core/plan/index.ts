@@ -1,5 +1,5 @@
 /** Plans: `planFor(design)` draws, folds and proves; `planDocument(plan)` writes the answer down. */
-export { designSchema, issuesOf, readDesign, type Design, type DesignInput, type Issue } from './design';
+export { briefFor, designSchema, issuesOf, readDesign, type Design, type DesignInput, type Issue } from './design';
 export { planFor, type Made, type Plan } from './plan';
 export { checksOf, type Check, type DesignChange, type Level, type Remedy } from './checks';
 export { checkSentence, remedyLabel, sayer, type Say } from './words';

@@ -3,7 +3,7 @@ import { assemble, foldedBox, mostLayers, mouthView, type Folded } from '../fold
 import { fitOf, insideOf, largestContents, slotsOf, thickest, type Fit } from '../fit';
 import { mm, type Mm } from '../length';
 import { differences, programmeFor, simulate, type Programme } from '../tools';
-import { briefOf, type Design } from './design';
+import { briefFor, type Design } from './design';
 
 /** A design carried out: the pattern, the folding of it, the moves to make it, and what was measured. */
 export interface Made {
@@ -29,7 +29,7 @@ export type Plan = { readonly design: Design; readonly made: Made; readonly refu
  * simulated tool. What is reported is read off the folded shape.
  */
 export function planFor(design: Design): Plan {
-  const result = design.construction.build(briefOf(design));
+  const result = design.construction.build(briefFor(design));
   if (!result.ok) return { design, made: null, refusal: result.refusal };
   const { built } = result;
   const folded = assemble(built.piece, built.folds);

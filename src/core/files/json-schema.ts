@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import { designSchema, planSchema } from '../plan';
+import { projectSchema } from './project';
+
+/** The JSON Schema of every document, generated from the schemas that read and write them (JSON Schema 2020-12). */
+export function jsonSchema(): object {
+  const of = (schema: z.ZodType, io: 'input' | 'output'): object => {
+    const { $schema: _, ...rest } = z.toJSONSchema(schema, { io, unrepresentable: 'any' });
+    return rest;
+  };
+  const project = of(projectSchema, 'input') as { properties: Record<string, object> };
+  // A project keeps its design as the person wrote it, so its schema is the design's own.
+  project.properties.design = { $ref: '#/$defs/design' };
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: 'Tuck Fold documents',
+    $defs: { design: of(designSchema, 'input'), plan: of(planSchema, 'output'), project },
+    anyOf: [{ $ref: '#/$defs/design' }, { $ref: '#/$defs/plan' }, { $ref: '#/$defs/project' }],
+  };
+}

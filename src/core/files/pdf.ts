@@ -1,0 +1,119 @@
+import { clip, closePath, endPath, lineTo, moveTo, PDFDocument, popGraphicsState, pushGraphicsState, rectangle, rgb, setDashPattern, setLineWidth, setStrokingRgbColor, StandardFonts, stroke, type PDFFont, type PDFOperator, type PDFPage } from 'pdf-lib';
+import type { Point } from '../geometry';
+import { FOOT, OVERLAP, RIM, tilesFor, type Page, type Tile } from './tiles';
+import type { SheetDrawing } from './sheet-drawing';
+
+/** PDF counts in points: 72 to the inch. */
+const POINT = 72 / 25.4;
+
+/** The words a printed pattern carries. */
+export interface PrintWords {
+  readonly title: string;
+  /** One line of key numbers: what to cut and where to set. */
+  readonly numbers: string;
+  /** The check bar: its length in mm and what it says. */
+  readonly bar: { readonly length: number; readonly label: string };
+}
+
+/**
+ * The flat piece as a PDF at true size. A piece larger than the page is tiled: neighbouring pages repeat 10 mm
+ * and carry the same join marks. Every page has a check bar to hold a ruler to.
+ */
+export async function sheetPdf(drawing: SheetDrawing, page: Page, words: PrintWords): Promise<Uint8Array> {
+  const pdf = await PDFDocument.create({ updateMetadata: false });
+  pdf.setTitle(words.title);
+  const font = await pdf.embedFont(StandardFonts.Helvetica);
+  const { across, tiles } = tilesFor(drawing.blank, page);
+  tiles.forEach((tile, i) => {
+    const [width, height] = across ? [page.height, page.width] : [page.width, page.height];
+    const sheet = pdf.addPage([width * POINT, height * POINT]);
+    drawTile(sheet, drawing, tile);
+    drawJoins(sheet, font, tile, tiles);
+    drawFoot(sheet, font, words, `page ${i + 1} of ${tiles.length}${tiles.length > 1 ? `, row ${tile.row + 1}, column ${tile.column + 1}` : ''}`);
+  });
+  return pdf.save();
+}
+
+/** From the sheet's millimetres to the page's points. */
+const onPage = (tile: Tile) => (p: Point): readonly [number, number] => [(p.x - tile.x + RIM) * POINT, (p.y - tile.y + RIM + FOOT) * POINT];
+
+function drawTile(page: PDFPage, { outline, scores, glue, noGlue }: SheetDrawing, tile: Tile): void {
+  const at = onPage(tile);
+  const ring = (points: readonly Point[]): PDFOperator[] => [moveTo(...at(points[0]!)), ...points.slice(1).map((p) => lineTo(...at(p))), closePath(), stroke()];
+  const look = (width: number, grey: number, dash: readonly number[]): PDFOperator[] => [
+    setLineWidth(width * POINT),
+    setStrokingRgbColor(grey, grey, grey),
+    setDashPattern(dash.map((d) => d * POINT), 0),
+  ]; // prettier-ignore
+  page.pushOperators(
+    pushGraphicsState(),
+    rectangle(RIM * POINT, (RIM + FOOT) * POINT, tile.width * POINT, tile.height * POINT),
+    clip(),
+    endPath(),
+    ...look(0.15, 0.45, [0.4, 0.8]),
+    ...noGlue.flatMap(ring),
+    ...look(0.2, 0.45, []),
+    ...glue.flatMap((polygon) => [...ring(polygon), ...hatch(polygon, at)]),
+    ...look(0.25, 0, []),
+    ...outline.flatMap(ring),
+    ...scores.flatMap((score) => [...look(0.25, 0, score.fold === 'valley' ? [4, 2] : [6, 1.5, 1, 1.5]), moveTo(...at(score.from)), lineTo(...at(score.to)), stroke()]),
+    popGraphicsState(),
+  );
+}
+
+/** Upright hatching for a glue area, 3 mm apart: the stretches of each line that lie inside. */
+function hatch(polygon: readonly Point[], at: (p: Point) => readonly [number, number]): PDFOperator[] {
+  const xs = polygon.map((p) => p.x);
+  const lines: PDFOperator[] = [];
+  for (let x = Math.ceil(Math.min(...xs) / 3) * 3 + 1e-4; x < Math.max(...xs); x += 3) {
+    const ys = polygon
+      .flatMap((p, i) => {
+        const q = polygon[(i + 1) % polygon.length]!;
+        return p.x < x !== q.x < x ? [p.y + ((q.y - p.y) * (x - p.x)) / (q.x - p.x)] : [];
+      })
+      .sort((a, b) => a - b);
+    for (let i = 0; i + 1 < ys.length; i += 2) lines.push(moveTo(...at({ x, y: ys[i]! })), lineTo(...at({ x, y: ys[i + 1]! })), stroke());
+  }
+  return lines;
+}
+
+/** Crosses in the overlap with each neighbour, lettered so that the right pages meet. */
+function drawJoins(page: PDFPage, font: PDFFont, tile: Tile, tiles: readonly Tile[]): void {
+  const at = onPage(tile);
+  const cross = (p: Point, letter: string): void => {
+    const [x, y] = at(p);
+    for (const [dx, dy] of [[3, 0], [0, 3]] as const) // prettier-ignore
+      page.drawLine({ start: { x: x - dx * POINT, y: y - dy * POINT }, end: { x: x + dx * POINT, y: y + dy * POINT }, thickness: 0.5 });
+    page.drawText(letter, { x: x + 1.2 * POINT, y: y + 1.2 * POINT, size: 7, font });
+  };
+  for (const other of tiles) {
+    const beside = other.row === tile.row && Math.abs(other.column - tile.column) === 1;
+    const below = other.column === tile.column && Math.abs(other.row - tile.row) === 1;
+    if (!beside && !below) continue;
+    const [first, second] = [tile, other].sort((a, b) => a.row - b.row || a.column - b.column) as [Tile, Tile];
+    const letter = `${first.row + 1}.${first.column + 1}-${second.row + 1}.${second.column + 1}`;
+    for (const share of [0.15, 0.85])
+      cross(
+        beside ? { x: second.x + OVERLAP / 2, y: first.y + first.height * share } : { x: first.x + first.width * share, y: first.y + OVERLAP / 2 },
+        letter,
+      );
+  }
+}
+
+/** Title, numbers, and the bar that shows whether the printer kept the size. */
+function drawFoot(page: PDFPage, font: PDFFont, words: PrintWords, place: string): void {
+  const ink = rgb(0, 0, 0);
+  const y = (RIM + 4) * POINT;
+  const [from, to] = [RIM * POINT, (RIM + words.bar.length) * POINT];
+  page.drawLine({ start: { x: from, y }, end: { x: to, y }, thickness: 0.8, color: ink });
+  for (const x of [from, to]) page.drawLine({ start: { x, y: y - 2 * POINT }, end: { x, y: y + 2 * POINT }, thickness: 0.8, color: ink });
+  page.drawText(printable(font, words.bar.label), { x: from, y: y - 4.5 * POINT, size: 7, font });
+  page.drawText(printable(font, `${words.title}: ${words.numbers}`).slice(0, 110), { x: from, y: y + 4 * POINT, size: 9, font });
+  page.drawText(place, { x: page.getWidth() - RIM * POINT - font.widthOfTextAtSize(place, 7), y: y - 4.5 * POINT, size: 7, font });
+}
+
+/** Text the built-in font can print: other letters become a middle dot rather than stopping the file. */
+function printable(font: PDFFont, text: string): string {
+  const known = new Set(font.getCharacterSet());
+  return [...text].map((c) => (known.has(c.codePointAt(0)!) ? c : '·')).join('');
+}

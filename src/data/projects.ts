@@ -1,0 +1,51 @@
+import type { ProjectFile } from '@/core/files';
+import { db, type Project } from './db';
+import { DEMO_SHELF } from './demo';
+
+/** Names this open page among others that may hold the same project. */
+export const THIS_PAGE = typeof crypto === 'undefined' ? 'server' : crypto.randomUUID();
+
+const fresh = (file: Pick<ProjectFile, 'name' | 'units' | 'design'>): Project => {
+  const now = Date.now();
+  return { ...file, id: crypto.randomUUID(), createdAt: now, updatedAt: now, deletedAt: 0, writtenBy: THIS_PAGE };
+};
+
+/** Adds a project to the shelf and gives back its id. */
+export async function addProject(file: Pick<ProjectFile, 'name' | 'units' | 'design'>): Promise<string> {
+  return db.projects.add(fresh(file));
+}
+
+/** Writes what the person decided; the project must exist. Fails, loudly, when the browser has no room. */
+export async function saveProject(id: string, change: Partial<Pick<Project, 'name' | 'units' | 'design'>>): Promise<void> {
+  const changed = await db.projects.update(id, { ...change, updatedAt: Date.now(), writtenBy: THIS_PAGE });
+  if (changed === 0 && !(await db.projects.get(id))) throw new Error('this project is no longer in the browser');
+}
+
+/** A copy beside the original, named so that both can be told apart. */
+export async function duplicateProject(id: string): Promise<string | null> {
+  const original = await db.projects.get(id);
+  if (!original) return null;
+  const { name, units, design } = original;
+  return addProject({ name: `${name} (copy)`.slice(0, 120), units, design: structuredClone(design) });
+}
+
+/** Takes a project off the shelf; it stays in the bin until it is put back. */
+export const binProject = (id: string): Promise<number> => db.projects.update(id, { deletedAt: Date.now() });
+export const putBackProject = (id: string): Promise<number> => db.projects.update(id, { deletedAt: 0 });
+
+/** Everything, newest change first; the shelf and the bin. */
+export async function allProjects(): Promise<{ shelf: Project[]; bin: Project[] }> {
+  const all = await db.projects.orderBy('updatedAt').reverse().toArray();
+  return { shelf: all.filter((p) => p.deletedAt === 0), bin: all.filter((p) => p.deletedAt > 0) };
+}
+
+/** Fills the shelf with the demo projects once, in the first run of a browser. */
+export async function seedDemoShelf(): Promise<void> {
+  await db.transaction('rw', db.projects, db.settings, async () => {
+    if (await db.settings.get('demo-shelf')) return;
+    const now = Date.now();
+    await db.projects.bulkAdd(DEMO_SHELF.map((file, i) => ({ ...fresh(file), id: `demo-${i + 1}`, updatedAt: now - i * 60_000 })));
+    await db.settings.put({ key: 'demo-shelf', value: now });
+  });
+}
+

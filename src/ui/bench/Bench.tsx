@@ -1,0 +1,157 @@
+'use client';
+
+import { ArrowLeftOutlined, RedoOutlined, UndoOutlined } from '@ant-design/icons';
+import { Alert, Button, Input, Segmented, Select, Tooltip } from 'antd';
+import Link from 'next/link';
+import { useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { GRADUATIONS, mm, roundTo, unitsOf, type Graduation, type Units } from '@/core/length';
+import { briefFor, type DesignChange } from '@/core/plan';
+import { Brief } from './Brief';
+import { Checks } from './Checks';
+import { FileMenu } from './FileMenu';
+import { FoldedView } from './FoldedView';
+import { KeysDialog } from './KeysDialog';
+import { Numbers } from './Numbers';
+import { SheetView, type DragPhase } from './SheetView';
+import { Steps } from './Steps';
+import { changedDesign, type BenchStore } from './store';
+import { planned, usePlan } from './usePlan';
+import { useSaving } from './useSaving';
+import styles from './Bench.module.css';
+
+const VIEWS = [
+  { value: 'sheet', label: 'Sheet' },
+  { value: 'folded', label: 'Folded' },
+  { value: 'steps', label: 'Steps' },
+] as const;
+type ViewName = (typeof VIEWS)[number]['value'];
+
+/** One project on the table: what goes in, the sheet, the numbers, the checks. */
+export function Bench({ store }: { store: BenchStore }) {
+  useSaving(store);
+  const { name, units, design, past, future, trouble, change, undo, redo } = store();
+  const [view, setView] = useState<ViewName>('sheet');
+  const [keysOpen, setKeysOpen] = useState(false);
+  const result = usePlan(design);
+  const dragFrom = useRef({ design, result });
+
+  useHotkeys('mod+z', () => undo(), { preventDefault: true });
+  useHotkeys(['mod+shift+z', 'mod+y'], () => redo(), { preventDefault: true });
+  useHotkeys('1', () => setView('sheet'));
+  useHotkeys('2', () => setView('folded'));
+  useHotkeys('3', () => setView('steps'));
+  useHotkeys('?', () => setKeysOpen(true), { useKey: true });
+
+  const graduation = design.graduation ?? '1/8 in';
+  const apply = (patch: DesignChange, key: string): void => change({ design: changedDesign(design, patch) }, key);
+
+  /** A dragged fold decides the room aimed for, or the setting; the plan's own rounding makes it snap. */
+  const dragFold = (hinge: string, outward: number, phase: DragPhase): void => {
+    if (phase === 'start') {
+      const now = store.getState().design;
+      dragFrom.current = { design: now, result: planned(now) };
+      return;
+    }
+    const from = dragFrom.current;
+    if (!('plan' in from.result) || !from.result.plan.made) return;
+    const { made } = from.result.plan;
+    const decision = from.result.design.construction.dragFold({ hinge, outward, built: made.built, inside: made.inside, brief: briefFor(from.result.design) });
+    if ('options' in decision) return change({ design: changedDesign(from.design, { options: decision.options }) }, 'drag-fold');
+    const aimed = changedDesign(from.design, { ease: decision.aim });
+    const landed = planned(aimed);
+    const real = 'plan' in landed ? landed.plan.made?.fit?.ease : null;
+    change({ design: real ? changedDesign(aimed, { ease: real }) : aimed }, 'drag-fold');
+  };
+
+  const dragContents = (wider: number, higher: number, phase: DragPhase): void => {
+    if (phase === 'start') return dragFold('', 0, 'start');
+    const from = dragFrom.current.design;
+    if (from.contents?.width === undefined || from.contents.height === undefined) return;
+    const grow = (size: unknown, by: number): number => Math.max(5, roundTo(mm(Math.max(0, Number(size) + by)), graduation, 'nearest'));
+    change(
+      {
+        design: changedDesign(from, {
+          contents: {
+            ...from.contents,
+            width: wider === 0 ? from.contents.width : grow(from.contents.width, wider),
+            height: higher === 0 ? from.contents.height : grow(from.contents.height, higher),
+          },
+        }),
+      },
+      'drag-contents',
+    );
+  };
+
+  const made = 'plan' in result ? result.plan.made : null;
+  return (
+    <main className={styles.bench}>
+      <div className={styles.toolbar}>
+        <Link href="/" className={styles.back}>
+          <ArrowLeftOutlined /> Shelf
+        </Link>
+        <h1 className="sr-only">{name}</h1>
+        <Input className={styles.name} variant="borderless" aria-label="Name of the project" value={name} maxLength={120} onChange={(event) => change({ name: event.target.value }, 'name')} />
+        <div className={styles.tools}>
+          <Tooltip title="Undo (Ctrl Z)">
+            <Button icon={<UndoOutlined />} aria-label="Undo" disabled={past.length === 0} onClick={undo} />
+          </Tooltip>
+          <Tooltip title="Redo (Ctrl Shift Z)">
+            <Button icon={<RedoOutlined />} aria-label="Redo" disabled={future.length === 0} onClick={redo} />
+          </Tooltip>
+          <Segmented<Units>
+            aria-label="Units"
+            value={units}
+            options={[
+              { value: 'in', label: 'in' },
+              { value: 'mm', label: 'mm' },
+            ]}
+            onChange={(next) => change({ units: next }, 'units')}
+          />
+          <Select<Graduation>
+            aria-label="Marks on your ruler"
+            className={styles.marks}
+            value={graduation}
+            options={GRADUATIONS.map((value) => ({ value, label: value === 'exact' ? 'no rounding' : `marks ${value}` }))}
+            onChange={(next) => change({ units: next === 'exact' ? units : unitsOf(next), design: changedDesign(design, { graduation: next }) }, 'graduation')}
+          />
+          <FileMenu name={name} units={units} design={design} made={made} />
+        </div>
+      </div>
+      {trouble && <Alert type="error" banner showIcon title={`The last change is not saved: ${trouble}. Save the project as a file to keep it.`} />}
+      <div className={styles.table}>
+        <section className={styles.brief} aria-label="What you have">
+          <Brief design={design} units={units} graduation={graduation} onChange={apply} />
+        </section>
+        <section className={styles.stage} aria-label="The plan">
+          <Segmented<ViewName> className={styles.views} aria-label="View" value={view} options={[...VIEWS]} onChange={setView} />
+          <div className={styles.view}>
+            {made && 'design' in result ? (
+              <>
+                {view === 'sheet' && <SheetView made={made} design={result.design} units={units} graduation={graduation} onFold={dragFold} onContents={dragContents} />}
+                {view === 'folded' && <FoldedView made={made} design={result.design} units={units} graduation={graduation} />}
+                {view === 'steps' && <Steps plan={result.plan} units={units} graduation={graduation} />}
+              </>
+            ) : (
+              <p className={styles.nothing}>There is no pattern for this yet. The check beside says why.</p>
+            )}
+          </div>
+        </section>
+        <section className={styles.answer} aria-label="The answer">
+          {'plan' in result ? (
+            <>
+              {made && <Numbers made={made} design={result.design} units={units} graduation={graduation} />}
+              <Checks checks={result.checks} units={units} graduation={graduation} onRemedy={(patch) => apply(patch, 'remedy')} />
+            </>
+          ) : (
+            <Alert type="error" title="This design cannot be read" description={result.issues.map((issue) => `${issue.path}: ${issue.message}`).join(' ')} />
+          )}
+          <Button type="link" className={styles.keys} onClick={() => setKeysOpen(true)}>
+            Keys <kbd>?</kbd>
+          </Button>
+        </section>
+      </div>
+      <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} />
+    </main>
+  );
+}

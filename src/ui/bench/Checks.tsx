@@ -1,0 +1,56 @@
+import { CheckCircleFilled, CloseCircleFilled, InfoCircleFilled, WarningFilled } from '@ant-design/icons';
+import { Button } from 'antd';
+import { useState, type ReactNode } from 'react';
+import type { Graduation, Units } from '@/core/length';
+import { checkSentence, remedyLabel, sayer, type Check, type DesignChange, type Level } from '@/core/plan';
+import styles from './Checks.module.css';
+
+const ICON: Record<Level, ReactNode> = { fail: <CloseCircleFilled />, warn: <WarningFilled />, note: <InfoCircleFilled />, pass: <CheckCircleFilled /> };
+const WORD: Record<Level, string> = { fail: 'Will not do', warn: 'Take care', note: 'Worth knowing', pass: 'Proved' };
+const ORDER: readonly Level[] = ['fail', 'warn', 'note', 'pass'];
+
+interface ChecksProps {
+  readonly checks: readonly Check[];
+  readonly units: Units;
+  readonly graduation: Graduation;
+  readonly onRemedy: (change: DesignChange) => void;
+}
+
+/** What the folding proved and what it did not, worst first, each with the button that cures it. */
+export function Checks({ checks, units, graduation, onRemedy }: ChecksProps) {
+  const [all, setAll] = useState(false);
+  const say = sayer(units, graduation);
+  const passed = checks.filter((check) => check.level === 'pass');
+  const open = [...checks].filter((check) => check.level !== 'pass').sort((a, b) => ORDER.indexOf(a.level) - ORDER.indexOf(b.level));
+  const line = (check: Check) => (
+    <li key={check.id} className={styles[check.level]} data-check={check.id} data-level={check.level}>
+      <span className={styles.icon} aria-hidden="true">
+        {ICON[check.level]}
+      </span>
+      <span>
+        <span className="sr-only">{WORD[check.level]}: </span>
+        {checkSentence(check, say)}
+        {check.remedies.map((remedy) => (
+          <Button key={remedy.code} size="small" className={styles.remedy} onClick={() => onRemedy(remedy.change)}>
+            {remedyLabel(remedy, say)}
+          </Button>
+        ))}
+      </span>
+    </li>
+  );
+  const failed = checks.some((check) => check.level === 'fail');
+  return (
+    <div className={styles.checks} aria-live="polite">
+      <h2 className={failed ? styles.bad : undefined}>{failed ? 'Not ready to cut' : 'Folded and proved'}</h2>
+      <ul>{open.map(line)}</ul>
+      {passed.length > 0 && (
+        <>
+          <Button type="text" size="small" className={styles.passed} aria-expanded={all} onClick={() => setAll(!all)}>
+            <CheckCircleFilled className={styles.tick} /> {passed.length} things hold. {all ? 'Hide them' : 'Show them'}
+          </Button>
+          {all && <ul>{passed.map(line)}</ul>}
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,72 @@
+'use client';
+
+import { DownloadOutlined } from '@ant-design/icons';
+import { App, Button, Dropdown } from 'antd';
+import { useState } from 'react';
+import { PAGES, sheetDrawing, sheetSvg, writeProject } from '@/core/files';
+import { inches, type Units } from '@/core/length';
+import { planFor, readDesign, sayer, stepsOf, type DesignInput, type Made } from '@/core/plan';
+import type { PdfWorker } from '@/workers/pdf.worker';
+import { download, fileName } from '../parts/download';
+
+interface FileMenuProps {
+  readonly name: string;
+  readonly units: Units;
+  readonly design: DesignInput;
+  readonly made: Made | null;
+}
+
+/** Prints off the main thread; the PDF library loads only now. */
+async function printPdf(design: DesignInput, page: string, name: string, units: Units): Promise<Uint8Array> {
+  const { wrap } = await import('comlink');
+  const worker = new Worker(new URL('../../workers/pdf.worker.ts', import.meta.url), { type: 'module' });
+  try {
+    const read = readDesign(design);
+    const say = sayer(units, design.graduation ?? '1/8 in');
+    const numbers = read.ok ? stepsOf(planFor(read.design), say).slice(0, 2).map((step) => step.text).join(' ') : ''; // prettier-ignore
+    const bar = units === 'in' ? { length: inches(4), label: 'This bar must measure 4 in. If not, print again at 100 %.' } : { length: 100, label: 'This bar must measure 100 mm. If not, print again at 100 %.' };
+    const answer = await wrap<PdfWorker>(worker).print(design, page, { title: name, numbers, bar });
+    if (!answer.ok) throw new Error(answer.message);
+    return answer.bytes;
+  } finally {
+    worker.terminate();
+  }
+}
+
+/** Files to keep, cut or print. */
+export function FileMenu({ name, units, design, made }: FileMenuProps) {
+  const { message } = App.useApp();
+  const [busy, setBusy] = useState(false);
+  const pdf = async (page: string): Promise<void> => {
+    setBusy(true);
+    try {
+      download(fileName(name, 'pdf'), 'application/pdf', await printPdf(design, page, name, units));
+    } catch (error) {
+      message.error(`The PDF could not be made: ${(error as Error).message}`);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const run: Record<string, () => void> = {
+    project: () => download(fileName(name, 'json'), 'application/json', writeProject({ format: 'tuck-fold-project', version: 1, name: name.trim() || 'Untitled', units, design })),
+    svg: () => made && download(fileName(name, 'svg'), 'image/svg+xml', sheetSvg(sheetDrawing(made), name)),
+    ...Object.fromEntries(PAGES.map((page) => [`pdf-${page.id}`, () => void pdf(page.id)])),
+  };
+  return (
+    <Dropdown
+      trigger={['click']}
+      menu={{
+        items: [
+          { key: 'project', label: 'Save as file (JSON)' },
+          { key: 'svg', label: 'Cutting drawing (SVG)', disabled: !made },
+          ...PAGES.map((page) => ({ key: `pdf-${page.id}`, label: `Print at true size on ${page.title} (PDF)`, disabled: !made })),
+        ],
+        onClick: ({ key }) => run[key]?.(),
+      }}
+    >
+      <Button icon={<DownloadOutlined />} loading={busy}>
+        Take it along
+      </Button>
+    </Dropdown>
+  );
+}

@@ -1,0 +1,50 @@
+'use client';
+
+import { useRef } from 'react';
+import { mouthView } from '@/core/fold';
+import { formatLength, mm, type Graduation, type Units } from '@/core/length';
+import type { Design, Made } from '@/core/plan';
+import { faceBox, FoldedFace } from '../draw/FoldedFace';
+import { useSize } from '../draw/useSize';
+import styles from './FoldedView.module.css';
+
+interface FoldedViewProps {
+  readonly made: Made;
+  readonly design: Design;
+  readonly units: Units;
+  readonly graduation: Graduation;
+}
+
+/** The finished thing from both sides, true to scale with each other, its contents seen through the paper. */
+export function FoldedView({ made, design, units, graduation }: FoldedViewProps) {
+  const frame = useRef<HTMLDivElement>(null);
+  const size = useSize(frame);
+  const stack = made.folded.finished;
+  const view = mouthView(stack, made.built.cavities[0]);
+  const box = faceBox(stack, view);
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const contents = design.contents ?? made.largest;
+  const [across, deep] = made.built.acrossMouth === 'width' ? [contents.width, contents.height] : [contents.height, contents.width];
+  const inside = made.built.acrossMouth === 'width' ? made.inside : { width: made.inside.height, height: made.inside.width };
+  const seat = { x: (inside.width - across) / 2, y: (inside.height - deep) / 2, width: across, height: deep };
+  const side = size && size.width > size.height * 1.15;
+  const room = size ? { width: (side ? size.width / 2 : size.width) - 48, height: (side ? size.height : size.height / 2) - 76 } : null;
+  const scale = room ? Math.max(0.3, Math.min(room.width / width, room.height / height, 4)) : 1;
+  const say = (value: number): string => formatLength(mm(value), units, graduation, true);
+  return (
+    <div ref={frame} className={`${styles.frame} ${side ? styles.sideBySide : ''}`}>
+      {room &&
+        (['front', 'back'] as const).map((face) => (
+          <figure key={face} className={styles.face}>
+            <svg width={width * scale + 4} height={height * scale + 4} role="img" aria-label={`${face === 'front' ? 'Front' : 'Back'} of the finished envelope, ${say(made.finished.width)} by ${say(made.finished.height)}`}>
+              <FoldedFace stack={stack} view={view} face={face} scale={scale} x={2} y={2} contents={seat} arrows={design.paper.directional} />
+            </svg>
+            <figcaption>
+              {face === 'front' ? 'Front' : 'Back'}, opening at the top
+              {face === 'back' && <span>dashed: {design.contents ? 'what goes in' : 'the largest that fits'}</span>}
+            </figcaption>
+          </figure>
+        ))}
+    </div>
+  );
+}

@@ -1,0 +1,24 @@
+import type { Graduation, Units } from '@/core/length';
+import { sayer, stepsOf, type Action, type Plan } from '@/core/plan';
+import styles from './Steps.module.css';
+
+const TITLE: Record<Action, string> = { cut: 'Cut', mark: 'Mark', punch: 'Set and punch', score: 'Score', turn: 'Turn', trim: 'Trim', fold: 'Fold', glue: 'Glue', insert: 'Put in', close: 'Close' };
+
+/** The whole make in order for the chosen tool, with cautions at the steps that need them. */
+export function Steps({ plan, units, graduation }: { plan: Plan; units: Units; graduation: Graduation }) {
+  const steps = stepsOf(plan, sayer(units, graduation));
+  return (
+    <ol className={styles.steps} tabIndex={0} aria-label="Steps in order">
+      {steps.map((step) => (
+        <li key={step.id} className={step.action === 'turn' ? styles.turn : undefined}>
+          <span className={styles.number}>{step.id}</span>
+          <div>
+            <strong>{TITLE[step.action]}</strong>
+            <p>{step.text}</p>
+            {step.caution && <p className={styles.caution}>{step.caution}</p>}
+          </div>
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,47 @@
+import { range } from 'd3';
+import { INCH, stepOf, type Graduation, type Units } from '@/core/length';
+import styles from './draw.module.css';
+
+interface RulerProps {
+  /** Length of the edge, mm, and how many pixels a millimetre takes. */
+  readonly length: number;
+  readonly scale: number;
+  readonly units: Units;
+  readonly graduation: Graduation;
+}
+
+/** Marks closer than this run together, px. */
+const CLOSEST = 3.4;
+
+/** Ruler marks along +x, growing to +y: drawn outside an edge, counted from the edge's left end. */
+export function Ruler({ length, scale, units, graduation }: RulerProps) {
+  const own = units === 'in' ? [1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2].map((part) => part * INCH) : [0.5, 1, 5];
+  const whole = units === 'in' ? INCH : 10;
+  const finest = [...own, whole].find((step) => step * scale >= CLOSEST && step >= (stepOf(graduation) || 0) - 1e-6) ?? whole;
+  const every = whole * scale < 22 ? Math.ceil(22 / (whole * scale)) : 1;
+  const marks = range(0, Math.floor(length / finest + 1e-6) + 1);
+  const rank = (at: number): number => {
+    const levels = units === 'in' ? [INCH, INCH / 2, INCH / 4] : [10, 5];
+    const level = levels.findIndex((step) => Math.abs(at / step - Math.round(at / step)) < 1e-6);
+    return level < 0 ? 4 : [13, 9, 7][level]!;
+  };
+  return (
+    <g className={styles.ruler} aria-hidden="true">
+      {marks.map((i) => {
+        const at = i * finest;
+        const tall = rank(at);
+        const count = Math.round(at / whole);
+        return (
+          <g key={i}>
+            <line x1={at * scale} x2={at * scale} y1={0} y2={tall} />
+            {tall === 13 && i > 0 && count % every === 0 && at < length - 1e-6 && (
+              <text x={at * scale} y={24} textAnchor="middle">
+                {units === 'in' ? count : count * 10}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+}

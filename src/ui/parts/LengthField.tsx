@@ -1,0 +1,88 @@
+'use client';
+
+import { Input } from 'antd';
+import { useId, useState, type KeyboardEvent } from 'react';
+import { formatLength, mm, parseLength, stepOf, type Graduation, type Units } from '@/core/length';
+import styles from './LengthField.module.css';
+
+interface LengthFieldProps {
+  readonly label: string;
+  readonly value: number | undefined;
+  readonly onChange: (value: number) => void;
+  readonly units: Units;
+  readonly graduation: Graduation;
+  /** Least and most that make sense, mm, with the sentence for anything else. */
+  readonly least?: number;
+  readonly most?: number;
+  readonly hint?: string;
+  readonly placeholder?: string;
+}
+
+/** A length as people type it: fractions, decimals, inches or millimetres. Arrow keys step by a mark. */
+export function LengthField({ label, value, onChange, units, graduation, least = 0.1, most = 10_000, hint, placeholder }: LengthFieldProps) {
+  const id = useId();
+  const [draft, setDraft] = useState<string | null>(null);
+  const shown = value === undefined ? '' : formatLength(mm(value), units, exactEnough(value, units, graduation));
+  const read = draft === null ? null : check(draft);
+
+  function check(text: string): { value: number } | { message: string } {
+    const parsed = parseLength(text, units);
+    if (!parsed.ok) return { message: parsed.message };
+    if (parsed.value < least) return { message: `${label}: at least ${formatLength(mm(least), units, 'exact')}.` };
+    if (parsed.value > most) return { message: `${label}: at most ${formatLength(mm(most), units, 'exact')}.` };
+    return { value: parsed.value };
+  }
+  const type = (text: string): void => {
+    setDraft(text);
+    const result = check(text);
+    if ('value' in result && Math.abs(result.value - (value ?? NaN)) > 1e-9) onChange(result.value);
+    else if ('value' in result && value === undefined) onChange(result.value);
+  };
+  const step = (event: KeyboardEvent): void => {
+    if (event.key === 'Enter') setDraft(null);
+    if ((event.key !== 'ArrowUp' && event.key !== 'ArrowDown') || value === undefined) return;
+    event.preventDefault();
+    const by = stepOf(graduation) || 1;
+    const next = value + (event.key === 'ArrowUp' ? by : -by);
+    if (next < least || next > most) return;
+    setDraft(null);
+    onChange(Math.round(next * 1e6) / 1e6);
+  };
+  const wrong = read && 'message' in read ? read.message : null;
+  return (
+    <div className={styles.field}>
+      <label htmlFor={id}>{label}</label>
+      <Input
+        id={id}
+        value={draft ?? shown}
+        placeholder={placeholder}
+        status={wrong ? 'error' : ''}
+        aria-invalid={wrong !== null}
+        aria-describedby={wrong || hint ? `${id}-note` : undefined}
+        autoComplete="off"
+        spellCheck={false}
+        onChange={(event) => type(event.target.value)}
+        onBlur={() => {
+          if (!wrong) setDraft(null);
+        }}
+        onFocus={(event) => event.target.select()}
+        onKeyDown={step}
+      />
+      {(wrong ?? hint) && (
+        <p id={`${id}-note`} className={wrong ? styles.wrong : styles.hint} role={wrong ? 'alert' : undefined}>
+          {wrong ?? hint}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** The person's own marks where the value stands on them, decimals where it does not: a field must not round. */
+function exactEnough(value: number, units: Units, graduation: Graduation): Graduation {
+  const candidates: readonly Graduation[] = units === 'in' ? [graduation, '1/32 in'] : ['0.5 mm'];
+  const read = (marks: Graduation): boolean => {
+    const back = parseLength(formatLength(mm(value), units, marks), units);
+    return back.ok && Math.abs(back.value - value) < 0.005;
+  };
+  return candidates.find(read) ?? 'exact';
+}

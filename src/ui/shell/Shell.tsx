@@ -1,0 +1,78 @@
+'use client';
+
+import { BulbOutlined, MoonOutlined, SunOutlined } from '@ant-design/icons';
+import { AntdRegistry } from '@ant-design/nextjs-registry';
+import { App, Button, ConfigProvider, theme as antTheme, Tooltip } from 'antd';
+import Link from 'next/link';
+import { useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { loadTheme, saveTheme, type Theme } from '@/data/settings';
+import styles from './Shell.module.css';
+
+const DARK = '(prefers-color-scheme: dark)';
+const STILL = '(prefers-reduced-motion: reduce)';
+
+/** True while the device matches a media query; false on the server. */
+export function useMedia(query: string): boolean {
+  return useSyncExternalStore(
+    (changed) => {
+      const media = window.matchMedia(query);
+      media.addEventListener('change', changed);
+      return () => media.removeEventListener('change', changed);
+    },
+    () => window.matchMedia(query).matches,
+    () => false,
+  );
+}
+
+const LIGHT_TOKENS = { colorPrimary: '#1f5563', colorLink: '#1f5563', colorText: '#27211b', colorTextSecondary: '#62574a', colorTextPlaceholder: '#6f6456', colorBgContainer: '#fffdf8', colorBgElevated: '#fffdf8', colorBorder: '#b3a58f', colorError: '#a02c18', colorErrorText: '#a02c18' }; // prettier-ignore
+const DARK_TOKENS = { colorPrimary: '#4f97a5', colorLink: '#8cc7d1', colorText: '#f2eadc', colorTextSecondary: '#b9ad9b', colorTextPlaceholder: '#a99d8b', colorBgContainer: '#2b2723', colorBgElevated: '#302b27', colorBorder: '#6d6355', colorError: '#ff9480', colorErrorText: '#ff9480', colorTextLightSolid: '#06181c' }; // prettier-ignore
+
+const NEXT: Record<Theme, Theme> = { auto: 'light', light: 'dark', dark: 'auto' };
+const THEME_WORD: Record<Theme, string> = { auto: 'as the device says', light: 'day', dark: 'evening' };
+const THEME_ICON: Record<Theme, ReactNode> = { auto: <BulbOutlined />, light: <SunOutlined />, dark: <MoonOutlined /> };
+
+/** The frame round every screen: component theme, wordmark, light. */
+export function Shell({ children }: { children: ReactNode }) {
+  const [theme, setTheme] = useState<Theme>('auto');
+  const deviceDark = useMedia(DARK);
+  const still = useMedia(STILL);
+  const dark = theme === 'dark' || (theme === 'auto' && deviceDark);
+  useEffect(() => {
+    void loadTheme().then(setTheme);
+  }, []);
+  useEffect(() => {
+    document.documentElement.dataset.theme = dark ? 'dark' : 'light';
+  }, [dark]);
+  const choose = (next: Theme): void => {
+    setTheme(next);
+    void saveTheme(next);
+  };
+  return (
+    <AntdRegistry>
+      <ConfigProvider
+        theme={{
+          algorithm: dark ? antTheme.darkAlgorithm : antTheme.defaultAlgorithm,
+          token: { fontFamily: 'var(--body)', fontSize: 15, borderRadius: 6, controlHeight: 38, motion: !still, ...(dark ? DARK_TOKENS : LIGHT_TOKENS) },
+        }}
+      >
+        <App>
+          <header className={styles.bar}>
+            <Link href="/" className={styles.mark} aria-label="Tuck Fold, to the shelf">
+              <svg viewBox="0 0 34 24" width="34" height="24" aria-hidden="true">
+                <path d="M2 4h30v18H2z" className={styles.markPaper} />
+                <path d="M2 22 12.500 12 17 15.500 21.500 12 32 22" className={styles.markLine} />
+                <path d="M2 4 17 16 32 4" className={styles.markFlap} />
+              </svg>
+              <span>Tuck Fold</span>
+            </Link>
+            <span className={styles.saying}>measured, folded, proved before you cut</span>
+            <Tooltip title={`Light: ${THEME_WORD[theme]}`}>
+              <Button type="text" icon={THEME_ICON[theme]} aria-label={`Light: ${THEME_WORD[theme]}. Change.`} onClick={() => choose(NEXT[theme])} />
+            </Tooltip>
+          </header>
+          {children}
+        </App>
+      </ConfigProvider>
+    </AntdRegistry>
+  );
+}
