@@ -9,15 +9,16 @@ const SLIVER = 1e-3;
 
 type Paths = { X: number; Y: number }[][];
 
-const toPaths = (polygons: readonly Polygon[]): Paths =>
-  polygons.map((polygon) =>
-    anticlockwise(polygon).map((p) => ({ X: Math.round(p.x * UNITS_PER_MM), Y: Math.round(p.y * UNITS_PER_MM) })),
-  );
+const toPath = (polygon: Polygon): Paths[number] => polygon.map((p) => ({ X: Math.round(p.x * UNITS_PER_MM) + 0, Y: Math.round(p.y * UNITS_PER_MM) + 0 }));
+/** Polygons, each solid: a fold may have turned them clockwise. */
+const solids = (polygons: readonly Polygon[]): Paths => polygons.map((polygon) => toPath(anticlockwise(polygon)));
+/** A region: one solid, or several rings of which the clockwise ones are holes. */
+const regionPaths = (rings: readonly Polygon[]): Paths => (rings.length === 1 ? solids(rings) : rings.map(toPath));
 
-function run<F extends Frame>(operation: number, subject: readonly Polygon<F>[], clip: readonly Polygon<F>[]): Polygon<F>[] {
+function run<F extends Frame>(operation: number, subject: Paths, clip: Paths): Polygon<F>[] {
   const clipper = new ClipperLib.Clipper();
-  clipper.AddPaths(toPaths(subject), ClipperLib.PolyType.ptSubject, true);
-  if (clip.length > 0) clipper.AddPaths(toPaths(clip), ClipperLib.PolyType.ptClip, true);
+  clipper.AddPaths(subject, ClipperLib.PolyType.ptSubject, true);
+  if (clip.length > 0) clipper.AddPaths(clip, ClipperLib.PolyType.ptClip, true);
   const solution: Paths = [];
   const nonZero = ClipperLib.PolyFillType.pftNonZero;
   if (!clipper.Execute(operation, solution, nonZero, nonZero)) throw new Error('the clipping library gave up on these polygons');
@@ -28,15 +29,15 @@ function run<F extends Frame>(operation: number, subject: readonly Polygon<F>[],
 
 /** The polygons as one region. Holes come back clockwise. */
 export const union = <F extends Frame>(polygons: readonly Polygon<F>[]): Polygon<F>[] =>
-  polygons.length === 0 ? [] : run(ClipperLib.ClipType.ctUnion, polygons, []);
+  polygons.length === 0 ? [] : run(ClipperLib.ClipType.ctUnion, solids(polygons), []);
 
-/** What is left of `subject` outside every polygon of `clip`. Holes come back clockwise. */
+/** What is left of a region outside every solid polygon of `clip`. Holes are clockwise, going in and coming back. */
 export function difference<F extends Frame>(subject: readonly Polygon<F>[], clip: readonly Polygon<F>[]): Polygon<F>[] {
   if (subject.length === 0) return [];
   const box = boxOf(subject.flat());
   const near = clip.filter((polygon) => boxesMeet(boxOf(polygon), box));
   if (near.length === 0) return [...subject];
-  return isHidden(subject, near) ? [] : run(ClipperLib.ClipType.ctDifference, subject, near);
+  return isHidden(subject, near) ? [] : run(ClipperLib.ClipType.ctDifference, regionPaths(subject), solids(near));
 }
 
 /** Quick answer to the commonest question, whether convex polygons cover the subject wholly; false when unsure. */
@@ -93,7 +94,7 @@ function convexIntersection<F extends Frame>(a: Polygon<F>, b: Polygon<F>): Poly
 /** What two polygons share; convex pairs by half-planes, the rest by the clipping library. */
 export function intersection<F extends Frame>(a: Polygon<F>, b: Polygon<F>): Polygon<F>[] {
   if (!boxesMeet(boxOf(a), boxOf(b))) return [];
-  if (!isConvex(a) || !isConvex(b)) return run(ClipperLib.ClipType.ctIntersection, [a], [b]);
+  if (!isConvex(a) || !isConvex(b)) return run(ClipperLib.ClipType.ctIntersection, solids([a]), solids([b]));
   const shared = convexIntersection(a, b);
   return area(shared) > SLIVER ? [shared] : [];
 }
@@ -102,5 +103,5 @@ export function intersection<F extends Frame>(a: Polygon<F>, b: Polygon<F>): Pol
 export function sharedRegion<F extends Frame>(a: readonly Polygon<F>[], b: readonly Polygon<F>[]): Polygon<F>[] {
   const [first, second] = [a[0], b[0]];
   if (!first || !second) return [];
-  return a.length === 1 && b.length === 1 ? intersection(first, second) : run(ClipperLib.ClipType.ctIntersection, a, b);
+  return a.length === 1 && b.length === 1 ? intersection(first, second) : run(ClipperLib.ClipType.ctIntersection, regionPaths(a), regionPaths(b));
 }

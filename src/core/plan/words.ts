@@ -16,6 +16,11 @@ const marksFor = (units: Units, graduation: Graduation): Graduation =>
 
 /** The sentence for a check: what will happen at the table and what to do. */
 export function checkSentence(check: Check, say: Say): string {
+  const sentence = sentenceOf(check, say);
+  return sentence[0]!.toUpperCase() + sentence.slice(1);
+}
+
+function sentenceOf(check: Check, say: Say): string {
   const { value, limit, about } = check;
   const way = check.id.endsWith('width') ? 'width' : 'height';
   const text = (key: string): string => String(about[key] ?? '');

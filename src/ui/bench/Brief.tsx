@@ -111,7 +111,7 @@ function ToolChoice({ design, units, graduation, onChange }: BriefProps) {
         aria-label="Tool"
         value={tool.kind === 'envelope-board' ? 'board' : 'hand'}
         options={[
-          { value: 'board', label: 'Envelope board' },
+          { value: 'board', label: 'Board' },
           { value: 'hand', label: 'By hand' },
         ]}
         onChange={async (kind) => onChange({ tool: kind === 'board' ? { kind: 'envelope-board', ...(await loadMyBoard()) } : { kind: 'ruler' } }, 'tool')}

@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
 import type { Graduation, Units } from '@/core/length';
 import { checkSentence, remedyLabel, sayer, type Check, type DesignChange, type Level } from '@/core/plan';
+import { useMedia } from '../shell/useMedia';
 import styles from './Checks.module.css';
 
 const ICON: Record<Level, ReactNode> = { fail: <CloseCircleFilled />, warn: <WarningFilled />, note: <InfoCircleFilled />, pass: <CheckCircleFilled /> };
@@ -18,7 +19,9 @@ interface ChecksProps {
 
 /** What the folding proved and what it did not, worst first, each with the button that cures it. */
 export function Checks({ checks, units, graduation, onRemedy }: ChecksProps) {
-  const [all, setAll] = useState(false);
+  const wide = useMedia('(min-width: 721px)');
+  const [chosen, setAll] = useState<boolean | null>(null);
+  const all = chosen ?? wide;
   const say = sayer(units, graduation);
   const passed = checks.filter((check) => check.level === 'pass');
   const open = [...checks].filter((check) => check.level !== 'pass').sort((a, b) => ORDER.indexOf(a.level) - ORDER.indexOf(b.level));

@@ -19,7 +19,12 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
   const byBoard = design.tool.kind === 'envelope-board';
   const marks = [1, 2].map((edge) => programme.marks.filter((mark) => mark.edge === edge && mark.for === 'score').slice(0, 2));
   const lap = Math.min(...built.holds.map(([a, b]) => lapBetween(folded.finished, a, b).breadth));
-  const figure = (value: number, size: 'text' | 'large' | 'hero' = 'large') => <Figure value={value} units={units} graduation={graduation} size={size} />;
+  const figure = (value: number, size: 'large' | 'hero' = 'large') => <Figure value={value} units={units} graduation={graduation} size={size} />;
+  const pair = (width: number, height: number) => (
+    <>
+      <Figure value={width} units={units} graduation={graduation} size="large" unit={false} /> × {figure(height)}
+    </>
+  );
   const square = Math.abs(blank.width - blank.height) < 1e-6;
   return (
     <dl className={styles.numbers}>
@@ -57,21 +62,13 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
       <div>
         <dt>{design.contents ? 'Room left' : 'Holds up to'}</dt>
         <dd className={styles.two}>
-          {design.contents && fit ? (
-            <>
-              {figure(fit.ease.width)} × {figure(fit.ease.height)}
-            </>
-          ) : (
-            <>
-              {figure(largest.width)} × {figure(largest.height)}
-            </>
-          )}
+          {design.contents && fit ? pair(fit.ease.width, fit.ease.height) : pair(largest.width, largest.height)}
         </dd>
       </div>
       <div>
         <dt>Finished</dt>
         <dd className={styles.two}>
-          {figure(finished.width)} × {figure(finished.height)}
+          {pair(finished.width, finished.height)}
         </dd>
       </div>
       <div>

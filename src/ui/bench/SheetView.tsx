@@ -4,7 +4,7 @@ import { drag, select } from 'd3';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { sheetDrawing } from '@/core/files';
 import { mouthView } from '@/core/fold';
-import { middle, type Point } from '@/core/geometry';
+import { area, middle, type Point } from '@/core/geometry';
 import { formatLength, mm, stepOf, type Graduation, type Units } from '@/core/length';
 import { edgeLength, onEdge, type Edge } from '@/core/pattern';
 import type { Design, Made } from '@/core/plan';
@@ -91,7 +91,7 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
             );
           })}
           {made.built.piece.panels.map((panel) => {
-            if (panel.id === body.id) return null;
+            if (panel.id === body.id || Math.sqrt(area(panel.polygon)) * scale < panel.name.length * 5.2) return null;
             const [x, y] = at({ x: mean(panel.polygon.map((p) => p.x)), y: mean(panel.polygon.map((p) => p.y)) });
             return (
               <text key={panel.id} x={x} y={y} textAnchor="middle" className={styles.flapName}>

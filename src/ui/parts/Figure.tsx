@@ -7,10 +7,12 @@ interface FigureProps {
   readonly graduation: Graduation;
   /** Heroes are read from an arm's length away. */
   readonly size?: 'text' | 'large' | 'hero';
+  /** False where a neighbour says the unit for both. */
+  readonly unit?: boolean;
 }
 
 /** A length set in type: tabular whole number, true diagonal fraction, unit always shown; ≈ when it lies between marks. */
-export function Figure({ value, units, graduation, size = 'text' }: FigureProps) {
+export function Figure({ value, units, graduation, size = 'text', unit = true }: FigureProps) {
   const parts = lengthParts(mm(value), units, graduation);
   return (
     <span className={`${styles.figure} ${styles[size]}`}>
@@ -23,7 +25,7 @@ export function Figure({ value, units, graduation, size = 'text' }: FigureProps)
           <span className={styles.fraction}>{parts.fraction.join('/')}</span>
         </>
       )}
-      <span className={styles.unit}> {parts.unit}</span>
+      {unit && <span className={styles.unit}> {parts.unit}</span>}
     </span>
   );
 }

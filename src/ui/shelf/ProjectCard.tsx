@@ -6,10 +6,10 @@ import dayjs from 'dayjs';
 import relativeTime from 'dayjs/plugin/relativeTime';
 import Link from 'next/link';
 import { mouthView } from '@/core/fold';
-import { formatLength, mm } from '@/core/length';
 import type { Made } from '@/core/plan';
 import type { Project } from '@/data/db';
 import { usePlan } from '../bench/usePlan';
+import { Figure } from '../parts/Figure';
 import { faceBox, FoldedFace } from '../draw/FoldedFace';
 import styles from './Shelf.module.css';
 
@@ -25,13 +25,14 @@ interface ProjectCardProps {
 /** One scale for the whole shelf, so that a ticket looks smaller than a postcard; px to a millimetre. */
 const SHELF_SCALE = 1;
 /** Room for a drawing on its card, px; only what is larger is drawn smaller. */
-const ROOM = { width: 230, height: 172 };
+const ROOM = { width: 230, height: 136 };
 
 /** A project on the shelf: the folded thing drawn to scale, its name and what it is. */
 export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCardProps) {
   const planned = usePlan(project.design);
   const made = 'plan' in planned ? planned.plan.made : null;
-  const say = (value: number): string => formatLength(mm(value), project.units, project.design.graduation ?? '1/8 in', true);
+  const contents = made && 'design' in planned ? (planned.design.contents ?? made.largest) : null;
+  const figure = (value: number, unit = true) => <Figure value={value} units={project.units} graduation={project.design.graduation ?? '1/8 in'} unit={unit} />;
   const failing = !('checks' in planned) || planned.checks.some((check) => check.level === 'fail');
   return (
     <li className={styles.project}>
@@ -41,8 +42,8 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
         <span className={styles.what}>
           {made && (
             <>
-              {made.fit ? `Cut ${say(made.built.piece.blank.width)} square` : `Holds up to ${say(made.largest.width)} × ${say(made.largest.height)}`}
-              {', '}finished {say(made.finished.width)} × {say(made.finished.height)}
+              {made.fit ? 'Holds ' : 'Holds up to '}
+              {figure(contents!.width, false)} × {figure(contents!.height)}, from a {figure(made.built.piece.blank.width)} square
             </>
           )}
           {failing && <em> Not ready to cut.</em>}

@@ -4,25 +4,13 @@ import { BulbOutlined, MoonOutlined, SunOutlined } from '@ant-design/icons';
 import { AntdRegistry } from '@ant-design/nextjs-registry';
 import { App, Button, ConfigProvider, theme as antTheme, Tooltip } from 'antd';
 import Link from 'next/link';
-import { useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { loadTheme, saveTheme, type Theme } from '@/data/settings';
+import { useMedia } from './useMedia';
 import styles from './Shell.module.css';
 
 const DARK = '(prefers-color-scheme: dark)';
 const STILL = '(prefers-reduced-motion: reduce)';
-
-/** True while the device matches a media query; false on the server. */
-export function useMedia(query: string): boolean {
-  return useSyncExternalStore(
-    (changed) => {
-      const media = window.matchMedia(query);
-      media.addEventListener('change', changed);
-      return () => media.removeEventListener('change', changed);
-    },
-    () => window.matchMedia(query).matches,
-    () => false,
-  );
-}
 
 const LIGHT_TOKENS = { colorPrimary: '#1f5563', colorLink: '#1f5563', colorText: '#27211b', colorTextSecondary: '#62574a', colorTextPlaceholder: '#6f6456', colorBgContainer: '#fffdf8', colorBgElevated: '#fffdf8', colorBorder: '#b3a58f', colorError: '#a02c18', colorErrorText: '#a02c18' }; // prettier-ignore
 const DARK_TOKENS = { colorPrimary: '#4f97a5', colorLink: '#8cc7d1', colorText: '#f2eadc', colorTextSecondary: '#b9ad9b', colorTextPlaceholder: '#a99d8b', colorBgContainer: '#2b2723', colorBgElevated: '#302b27', colorBorder: '#6d6355', colorError: '#ff9480', colorErrorText: '#ff9480', colorTextLightSolid: '#06181c' }; // prettier-ignore

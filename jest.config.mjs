@@ -1,0 +1,15 @@
+import nextJest from 'next/jest.js';
+
+const createConfig = nextJest({ dir: './' });
+/** Packages published as ES modules only; Jest must transform them. */
+const esm = ["clipper2-ts", 'd3(-[a-z-]+)?', 'internmap', 'delaunator', 'robust-predicates', 'jsts'];
+
+export default async () => {
+  const config = await createConfig({
+    testEnvironment: 'node',
+    testMatch: ['<rootDir>/src/**/*.test.ts'],
+    moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  })();
+  config.transformIgnorePatterns = [`/node_modules/(?!(${esm.join('|')})/)`, '^.+\\.module\\.(css|sass|scss)$'];
+  return config;
+};

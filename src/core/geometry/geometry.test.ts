@@ -1,0 +1,73 @@
+import fc from 'fast-check';
+import { polygonArea } from 'd3';
+import { secondArea, secondDifference, secondIntersection } from '../../../tests/helpers/second-geometry';
+import { apply, applyAll, area, boxOf, compose, contains, difference, intersection, invert, isConvex, leastWidth, plainRings, reflection, regionArea, rotation, roundCorner, sharedRegion, signedArea, translation, union, type Point, type Polygon } from '.';
+
+/** A random convex polygon: points round an ellipse, in order. */
+const convex = fc
+  .record({ x: fc.double({ min: -40, max: 40, noNaN: true }), y: fc.double({ min: -40, max: 40, noNaN: true }), r: fc.double({ min: 5, max: 50, noNaN: true }), squash: fc.double({ min: 0.3, max: 1, noNaN: true }), turns: fc.uniqueArray(fc.integer({ min: 0, max: 71 }), { minLength: 4, maxLength: 12 }) })
+  .map(({ x, y, r, squash, turns }): Polygon => turns.sort((a, b) => a - b).map((t) => ({ x: x + r * Math.cos((t * Math.PI) / 36), y: y + r * squash * Math.sin((t * Math.PI) / 36) }))); // prettier-ignore
+
+const square = (x: number, y: number, side: number): Polygon => [{ x, y }, { x: x + side, y }, { x: x + side, y: y + side }, { x, y: y + side }]; // prettier-ignore
+
+test('area agrees with a second and a third library (Clipper2, d3-polygon)', () => {
+  fc.assert(
+    fc.property(convex, (polygon) => {
+      expect(area(polygon)).toBeCloseTo(secondArea([polygon]), 2);
+      expect(area(polygon)).toBeCloseTo(Math.abs(polygonArea(polygon.map((p) => [p.x, p.y]))), 6);
+    }),
+  );
+});
+
+test('intersection, union and difference agree with a second library (Clipper2), reflected polygons included', () => {
+  fc.assert(
+    fc.property(convex, convex, fc.boolean(), (a, other, mirrored) => {
+      const b = mirrored ? applyAll<'sheet'>(reflection({ from: { x: 0, y: 0 }, to: { x: 1, y: 2 } }), other) : other;
+      expect(Math.abs(regionArea(intersection(a, b)) - secondIntersection([a], [b]))).toBeLessThan(0.02);
+      expect(Math.abs(regionArea(difference([a], [b])) - secondDifference([a], [b]))).toBeLessThan(0.02);
+      expect(Math.abs(regionArea(union([a, b])) - secondArea([a, b]))).toBeLessThan(0.02);
+    }),
+  );
+});
+
+test('what lies wholly under covers leaves nothing, and a gap between covers is found', () => {
+  expect(difference([square(1, 1, 4)], [square(0, 0, 3), square(2, 0, 6), square(0, 2, 6)])).toEqual([]);
+  expect(regionArea(difference([square(0, 0, 10)], [square(0, 0, 4), square(6, 6, 4)]))).toBeCloseTo(68, 6);
+  expect(difference([], [square(0, 0, 1)])).toEqual([]);
+});
+
+test('a ring round a hole becomes plain rings of the same area', () => {
+  const ring = difference([square(0, 0, 10)], [square(3, 3, 2)]);
+  expect(ring).toHaveLength(2);
+  const plain = plainRings(ring);
+  expect(plain.every((p) => signedArea(p) > 0)).toBe(true);
+  expect(regionArea(plain)).toBeCloseTo(96, 6);
+  expect(regionArea(sharedRegion(plain, [square(3, 3, 2)]))).toBe(0);
+});
+
+test('maps compose, undo themselves, and a reflection turns winding round', () => {
+  const map = compose(translation(3, 4), compose(rotation(0.7), reflection({ from: { x: 1, y: 1 }, to: { x: 5, y: 2 } })));
+  const p: Point = { x: 2.5, y: -7 };
+  const back = apply(invert(map), apply(map, p));
+  expect([back.x, back.y]).toEqual([expect.closeTo(2.5, 9), expect.closeTo(-7, 9)]);
+  expect(signedArea(applyAll(map, square(0, 0, 2)))).toBeCloseTo(-4, 9);
+  expect(() => invert([1, 0, 2, 0, 0, 0])).toThrow('cannot be undone');
+});
+
+test('least width of a band is its breadth, however it lies', () => {
+  const band = applyAll(rotation(0.6), [{ x: 0, y: 0 }, { x: 30, y: 0 }, { x: 30, y: 4 }, { x: 0, y: 4 }]); // prettier-ignore
+  expect(leastWidth(band)).toBeCloseTo(4, 9);
+});
+
+test('a rounded corner loses (1 − π/4) r² and stays convex; one that does not fit is refused', () => {
+  const rounded = roundCorner(square(0, 0, 10), 0, 3, 0.001);
+  expect(100 - area(rounded)).toBeCloseTo((1 - Math.PI / 4) * 9, 2);
+  expect(isConvex(rounded)).toBe(true);
+  expect(boxOf(rounded)).toEqual({ minX: expect.closeTo(0, 9), minY: expect.closeTo(0, 9), maxX: 10, maxY: 10 });
+  expect(() => roundCorner(square(0, 0, 10), 0, 11)).toThrow('does not fit');
+});
+
+test('a point is inside or not', () => {
+  expect(contains(square(0, 0, 2), { x: 1, y: 1 })).toBe(true);
+  expect(contains(square(0, 0, 2), { x: 3, y: 1 })).toBe(false);
+});
