@@ -1,0 +1,78 @@
+import { planOf } from '../../../tests/helpers/designs';
+import { inches, mm } from '../length';
+import { calibrate, COMMON_BOARD, differences, simulate, type Move } from '.';
+
+const card = (fields: object = {}) => planOf({ version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' }, ...fields }).made!;
+
+test('the board’s moves go round the sheet: place, punch, score, turn', () => {
+  const { programme } = card();
+  expect(programme.moves.map((m) => m.do).slice(0, 8)).toEqual(['place', 'punch', 'score', 'turn', 'place', 'punch', 'score', 'turn']);
+  expect(programme.moves.filter((m) => m.do === 'place').map((m) => m.by)).toEqual(['ruler', 'pointer', 'pointer', 'pointer']);
+  expect(programme.marks.map((m) => [m.edge, m.at, m.for, m.reference])).toEqual([2.625, 3.375, 2.625, 3.375].map((at, i) => [i + 1, expect.closeTo(inches(at), 6), 'notch', 'board']));
+});
+
+test('by hand each edge’s first mark is joined to the next edge’s second mark', () => {
+  const { programme, built } = card({ tool: { kind: 'ruler' } });
+  const marks = [1, 2, 3, 4].map((edge) => programme.marks.filter((m) => m.edge === edge).map((m) => m.at / 25.4));
+  expect(marks).toEqual([[2.25, 3], [3, 3.75], [2.25, 3], [3, 3.75]].map((pair) => pair.map((at) => expect.closeTo(at, 6)))); // prettier-ignore
+  for (const join of programme.moves.filter((m) => m.do === 'join')) {
+    const next = (join.from.edge % 4) + 1;
+    const [first, second] = join.to.edge === next ? [join.from, join.to] : [join.to, join.from];
+    expect(first.at).toBeLessThan(built.piece.blank.width / 2);
+    expect(second.edge).toBe((first.edge % 4) + 1);
+  }
+});
+
+describe('the simulators know their tool, not the pattern', () => {
+  const { built, programme } = card();
+  const { blank } = built.piece;
+  const run = (moves: readonly Move[], tool = COMMON_BOARD) => differences(simulate(blank, tool, moves), built.piece);
+
+  test('the programme gives the pattern; on a board with another notch or offset it does not', () => {
+    expect(run(programme.moves)).toEqual([]);
+    expect(run(programme.moves, { ...COMMON_BOARD, notch: inches(0.8) })).not.toEqual([]);
+    expect(run(programme.moves, { ...COMMON_BOARD, offset: mm(1) })).not.toEqual([]);
+  });
+
+  test('a forgotten turn, a setting past the ruler and a missing mark are faults', () => {
+    expect(run(programme.moves.filter((m, i) => m.do !== 'turn' || i > 5))[0]).toContain('is not near');
+    expect(run([{ do: 'place', edge: 1, by: 'ruler', at: inches(5.5) }])[0]).toContain('ruler ends before');
+    expect(run([{ do: 'place', edge: 1, by: 'mark', at: inches(2) }])[0]).toContain('has no mark');
+    expect(run([{ do: 'punch' }])[0]).toContain('does not lie in the board');
+    expect(run([{ do: 'place', edge: 1, by: 'pointer', at: mm(1) }])[0]).toContain('nothing to meet');
+  });
+
+  test('a groove that ends short leaves the pointer nothing to meet, unless the score is carried on', () => {
+    const short = { ...COMMON_BOARD, grooveEnd: inches(3) };
+    expect(run(programme.moves, short).join()).toContain('does not reach the near edge');
+    expect(run(card({ tool: short }).programme.moves, short)).toEqual([]);
+  });
+
+  test('by hand: lines need their marks, notches need their lines', () => {
+    const hand = card({ tool: { kind: 'ruler' } });
+    const tool = { kind: 'ruler', notch: inches(0.75) } as const;
+    const without = (kind: Move['do']) => simulate(blank, tool, hand.programme.moves.filter((m) => m.do !== kind)).faults; // prettier-ignore
+    expect(without('mark')[0]).toContain('lacks a mark');
+    expect(without('join')[0]).toContain('no two scores meet');
+    expect(simulate(blank, tool, [{ do: 'place', edge: 1, by: 'ruler', at: mm(10) }]).faults[0]).toContain('no board');
+  });
+});
+
+describe('calibration from one trial fold', () => {
+  test.each([[0.75, 0], [0.8, -0.0625], [0.7, 0.1]])('a board with notch %d and offset %d is found from what it folds', (n, d) => {
+    // What that board makes of a 6 in square set at 2 5/8 (the envelope's own formulas).
+    const [a, b] = [2.625 + d - n / 2, 6 - 2.625 - d - n / 2];
+    const found = calibrate({ sheet: inches(6), setting: inches(2.625), width: inches(Math.SQRT2 * a), height: inches(Math.SQRT2 * b) });
+    expect(found).toEqual({ ok: true, board: { notch: expect.closeTo(inches(n), 6), offset: expect.closeTo(inches(d), 6) } });
+  });
+
+  test('the two lengths the other way round are still understood', () => {
+    const found = calibrate({ sheet: inches(6), setting: inches(2), width: inches(Math.SQRT2 * 3.625), height: inches(Math.SQRT2 * 1.625) });
+    expect(found).toMatchObject({ ok: true, board: { offset: expect.closeTo(0, 6) } });
+  });
+
+  test('figures no board can have are refused with a sentence', () => {
+    expect(calibrate({ sheet: inches(6), setting: inches(2.625), width: inches(5), height: inches(5) })).toMatchObject({ ok: false, message: expect.stringContaining('which no board has') });
+    expect(calibrate({ sheet: inches(6), setting: inches(4.5), width: inches(3.2), height: inches(4.2) })).toMatchObject({ ok: false, message: expect.stringContaining('Check the setting') });
+  });
+});
