@@ -2,9 +2,9 @@ import nextJest from 'next/jest.js';
 
 const createConfig = nextJest({ dir: './' });
 /** Packages published as ES modules only; Jest must transform them. */
-const esm = ["clipper2-ts", 'd3(-[a-z-]+)?', 'internmap', 'delaunator', 'robust-predicates', 'jsts'];
+const esm = ['clipper2-ts', 'd3(-[a-z-]+)?', 'internmap', 'delaunator', 'robust-predicates', 'jsts'];
 
-export default async () => {
+const jestConfig = async () => {
   const config = await createConfig({
     testEnvironment: 'node',
     testMatch: ['<rootDir>/src/**/*.test.ts'],
@@ -13,3 +13,4 @@ export default async () => {
   config.transformIgnorePatterns = [`/node_modules/(?!(${esm.join('|')})/)`, '^.+\\.module\\.(css|sass|scss)$'];
   return config;
 };
+export default jestConfig;

@@ -2,7 +2,12 @@
 import { Bench } from 'tinybench';
 import { checksOf, planDocument, planFor, readDesign } from '../src/core/plan';
 
-const read = readDesign({ version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in', thickness: '1/16 in' }, paper: { width: '12 in', height: '12 in' } });
+const read = readDesign({
+  version: 1,
+  construction: 'diagonal-envelope',
+  contents: { width: '3 in', height: '4 in', thickness: '1/16 in' },
+  paper: { width: '12 in', height: '12 in' },
+});
 if (!read.ok) throw new Error('the bench design must be sound');
 const { design } = read;
 
@@ -16,6 +21,8 @@ void bench.run().then(() => {
   for (const task of bench.tasks) {
     if (task.result.state !== 'completed') throw new Error(`${task.name} did not run`);
     const { p50, p99 } = task.result.latency;
-    console.log(`${task.name}: median ${p50.toFixed(2)} ms (${(p50 / BOUND).toFixed(2)} of the ${BOUND} ms bound), 99th percentile ${p99.toFixed(2)} ms`);
+    console.log(
+      `${task.name}: median ${p50.toFixed(2)} ms (${(p50 / BOUND).toFixed(2)} of the ${BOUND} ms bound), 99th percentile ${p99.toFixed(2)} ms`,
+    );
   }
 });

@@ -26,10 +26,16 @@ const many = args.includes('--many');
 const unknown = args.find((arg) => arg !== '--many');
 if (unknown) refuse(`“${unknown}” is not an option here. Only --many is.`, []);
 const input = readFileSync(0, 'utf8').replace(/^\uFEFF/, '');
-if (input.trim() === '') refuse('Nothing came in. Give a design document on standard input.', [{ path: '', message: 'The document is empty.' }]);
+if (input.trim() === '')
+  refuse('Nothing came in. Give a design document on standard input.', [
+    { path: '', message: 'The document is empty.' },
+  ]);
 
-const texts = many ? input.split(/\r?\n/).flatMap((text, i) => (text.trim() === '' ? [] : [{ text, where: `line ${i + 1}` }])) : [{ text: input, where: '' }];
+const texts = many
+  ? input.split(/\r?\n/).flatMap((text, i) => (text.trim() === '' ? [] : [{ text, where: `line ${i + 1}` }]))
+  : [{ text: input, where: '' }];
 const results = texts.map(({ text, where }) => planText(text, where));
 const issues = results.flatMap((result) => (result.ok ? [] : result.issues));
-if (issues.length > 0) refuse(issues.length === 1 ? 'The design has a problem.' : `The design has ${issues.length} problems.`, issues);
+if (issues.length > 0)
+  refuse(issues.length === 1 ? 'The design has a problem.' : `The design has ${issues.length} problems.`, issues);
 process.stdout.write(results.map((result) => (result.ok ? `${result.plan}\n` : '')).join(''));

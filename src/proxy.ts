@@ -27,7 +27,10 @@ export function proxy(request: NextRequest): NextResponse {
   const response = NextResponse.next();
   if (process.env.NODE_ENV === 'development') return response;
   hashes ??= existsSync(HASHES) ? (JSON.parse(readFileSync(HASHES, 'utf8')) as Record<string, string[]>) : {};
-  response.headers.set('Content-Security-Policy', policy(hashes[request.nextUrl.pathname] ?? hashes['/_not-found'] ?? []));
+  response.headers.set(
+    'Content-Security-Policy',
+    policy(hashes[request.nextUrl.pathname] ?? hashes['/_not-found'] ?? []),
+  );
   response.headers.set('X-Content-Type-Options', 'nosniff');
   response.headers.set('Referrer-Policy', 'no-referrer');
   return response;

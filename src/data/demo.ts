@@ -4,8 +4,18 @@ import type { DesignInput } from '@/core/plan';
 
 type Demo = Pick<ProjectFile, 'name' | 'units' | 'design'>;
 
-const envelope = (design: Omit<DesignInput, 'version' | 'construction'>): DesignInput => ({ version: 1, construction: 'diagonal-envelope', ...design });
-const board: DesignInput['tool'] = { kind: 'envelope-board', notch: inches(3 / 4), offset: 0, rulerEnd: inches(5), grooveEnd: inches(7) };
+const envelope = (design: Omit<DesignInput, 'version' | 'construction'>): DesignInput => ({
+  version: 1,
+  construction: 'diagonal-envelope',
+  ...design,
+});
+const board: DesignInput['tool'] = {
+  kind: 'envelope-board',
+  notch: inches(3 / 4),
+  offset: 0,
+  rulerEnd: inches(5),
+  grooveEnd: inches(7),
+};
 
 /**
  * The shelf of a first run: the open night of an invented hilltop observatory, Quillmere Dome, whose helpers fold
@@ -15,26 +25,55 @@ export const DEMO_SHELF: readonly Demo[] = [
   {
     name: 'Star cards, Quillmere open night',
     units: 'in',
-    design: envelope({ contents: { width: inches(3), height: inches(4), thickness: 0 }, paper: { width: inches(12), height: inches(12), caliper: 0.25, sided: 2, directional: false }, tool: board, graduation: '1/8 in' }),
+    design: envelope({
+      contents: { width: inches(3), height: inches(4), thickness: 0 },
+      paper: { width: inches(12), height: inches(12), caliper: 0.25, sided: 2, directional: false },
+      tool: board,
+      graduation: '1/8 in',
+    }),
   },
   {
     name: 'Dome postcards',
     units: 'in',
-    design: envelope({ contents: { width: 105, height: 148, thickness: inches(1 / 16) }, paper: { width: inches(12), height: inches(12), caliper: 0.2, sided: 1, directional: false }, tool: board, graduation: '1/8 in', options: { tip: 'blunt' } }),
+    design: envelope({
+      contents: { width: 105, height: 148, thickness: inches(1 / 16) },
+      paper: { width: inches(12), height: inches(12), caliper: 0.2, sided: 1, directional: false },
+      tool: board,
+      graduation: '1/8 in',
+      options: { tip: 'blunt' },
+    }),
   },
   {
     name: 'Lens-cloth samples',
     units: 'mm',
-    design: envelope({ contents: { width: 90, height: 90, thickness: 2 }, paper: { width: 210, height: 297, caliper: 0.16, sided: 2, directional: false }, tool: { kind: 'ruler', notch: 20 }, graduation: '1 mm', options: { tip: 'folded' } }),
+    design: envelope({
+      contents: { width: 90, height: 90, thickness: 2 },
+      paper: { width: 210, height: 297, caliper: 0.16, sided: 2, directional: false },
+      tool: { kind: 'ruler', notch: 20 },
+      graduation: '1 mm',
+      options: { tip: 'folded' },
+    }),
   },
   {
     name: 'Door tickets',
     units: 'in',
-    design: envelope({ contents: { width: inches(2), height: inches(5), thickness: 0 }, paper: { width: inches(8.5), height: inches(11), caliper: 0.2, sided: 2, directional: false }, tool: board, graduation: '1/8 in', options: { flaps: 'trimmed' } }),
+    design: envelope({
+      contents: { width: inches(2), height: inches(5), thickness: 0 },
+      paper: { width: inches(8.5), height: inches(11), caliper: 0.2, sided: 2, directional: false },
+      tool: board,
+      graduation: '1/8 in',
+      options: { flaps: 'trimmed' },
+    }),
   },
   {
     name: 'What the leftover squares hold',
     units: 'in',
-    design: envelope({ blank: { width: inches(6), height: inches(6) }, paper: { width: inches(6), height: inches(6), caliper: 0.25, sided: 2, directional: false }, tool: board, graduation: '1/8 in', options: { setting: inches(2.25), opening: 'short' } }),
+    design: envelope({
+      blank: { width: inches(6), height: inches(6) },
+      paper: { width: inches(6), height: inches(6), caliper: 0.25, sided: 2, directional: false },
+      tool: board,
+      graduation: '1/8 in',
+      options: { setting: inches(2.25), opening: 'short' },
+    }),
   },
 ];

@@ -16,7 +16,10 @@ export async function addProject(file: Pick<ProjectFile, 'name' | 'units' | 'des
 }
 
 /** Writes what the person decided; the project must exist. Fails, loudly, when the browser has no room. */
-export async function saveProject(id: string, change: Partial<Pick<Project, 'name' | 'units' | 'design'>>): Promise<void> {
+export async function saveProject(
+  id: string,
+  change: Partial<Pick<Project, 'name' | 'units' | 'design'>>,
+): Promise<void> {
   const changed = await db.projects.update(id, { ...change, updatedAt: Date.now(), writtenBy: THIS_PAGE });
   if (changed === 0 && !(await db.projects.get(id))) throw new Error('this project is no longer in the browser');
 }
@@ -44,8 +47,9 @@ export async function seedDemoShelf(): Promise<void> {
   await db.transaction('rw', db.projects, db.settings, async () => {
     if (await db.settings.get('demo-shelf')) return;
     const now = Date.now();
-    await db.projects.bulkAdd(DEMO_SHELF.map((file, i) => ({ ...fresh(file), id: `demo-${i + 1}`, updatedAt: now - i * 60_000 })));
+    await db.projects.bulkAdd(
+      DEMO_SHELF.map((file, i) => ({ ...fresh(file), id: `demo-${i + 1}`, updatedAt: now - i * 60_000 })),
+    );
     await db.settings.put({ key: 'demo-shelf', value: now });
   });
 }
-

@@ -11,7 +11,8 @@ const pdfWorker = {
   async print(design: DesignInput, page: string, words: PrintWords): Promise<PdfAnswer> {
     const read = readDesign(design);
     const paper = PAGES.find((p) => p.id === page);
-    if (!read.ok || !paper) return { ok: false, message: read.ok ? `“${page}” is not a page size here.` : read.issues[0]!.message };
+    if (!read.ok || !paper)
+      return { ok: false, message: read.ok ? `“${page}” is not a page size here.` : read.issues[0]!.message };
     const { made } = planFor(read.design);
     if (!made) return { ok: false, message: 'There is no pattern to print yet. See the first check.' };
     return { ok: true, bytes: await sheetPdf(sheetDrawing(made), paper, words) };

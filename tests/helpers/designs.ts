@@ -6,37 +6,81 @@ import { GRADUATIONS, INCH } from '../../src/core/length';
 import { planFor, readDesign, type DesignInput, type Plan } from '../../src/core/plan';
 
 const tool = fc.oneof(
-  fc.record({ kind: fc.constant('envelope-board'), notch: fc.double({ min: 14, max: 26, noNaN: true }), offset: fc.double({ min: -2, max: 2, noNaN: true }), rulerEnd: fc.double({ min: 60, max: 200, noNaN: true }), grooveEnd: fc.double({ min: 80, max: 300, noNaN: true }) }),
+  fc.record({
+    kind: fc.constant('envelope-board'),
+    notch: fc.double({ min: 14, max: 26, noNaN: true }),
+    offset: fc.double({ min: -2, max: 2, noNaN: true }),
+    rulerEnd: fc.double({ min: 60, max: 200, noNaN: true }),
+    grooveEnd: fc.double({ min: 80, max: 300, noNaN: true }),
+  }),
   fc.constant({ kind: 'envelope-board' }),
   fc.record({ kind: fc.constant('ruler'), notch: fc.double({ min: 14, max: 30, noNaN: true }) }),
   fc.constant({ kind: 'scoring-board' }),
-); // prettier-ignore
+);
 
 /** Values worth trying for every option that has a default, read off the construction's own schema. */
 function optionsOf(construction: Construction): fc.Arbitrary<Record<string, unknown>> {
-  const { properties = {} } = z.toJSONSchema(construction.options, { io: 'input', unrepresentable: 'any' }) as { properties?: Record<string, { enum?: unknown[]; default?: unknown }> };
+  const { properties = {} } = z.toJSONSchema(construction.options, { io: 'input', unrepresentable: 'any' }) as {
+    properties?: Record<string, { enum?: unknown[]; default?: unknown }>;
+  };
   const each = Object.entries(properties).flatMap(([name, property]) => {
     if (property.enum) return [[name, fc.constantFrom(...property.enum)] as const];
-    return typeof property.default === 'number' ? [[name, fc.constantFrom(property.default * 0.5, property.default, property.default * 1.25)] as const] : [];
+    return typeof property.default === 'number'
+      ? [[name, fc.constantFrom(property.default * 0.5, property.default, property.default * 1.25)] as const]
+      : [];
   });
   return fc.record(Object.fromEntries(each), { requiredKeys: [] });
 }
 
-const size = fc.oneof(fc.double({ min: 30, max: 260, noNaN: true }), fc.integer({ min: 10, max: 80 }).map((eighths) => (eighths * INCH) / 8));
+const size = fc.oneof(
+  fc.double({ min: 30, max: 260, noNaN: true }),
+  fc.integer({ min: 10, max: 80 }).map((eighths) => (eighths * INCH) / 8),
+);
 
 /** Contents-first designs. Proportions stay where a square sheet has a chance; the long ones are tested by name. */
 export const contentsFirst = (construction: Construction): fc.Arbitrary<DesignInput> =>
-  fc.record({ long: size, ratio: fc.double({ min: 0.55, max: 1, noNaN: true }), upright: fc.boolean(), thickness: fc.constantFrom(0, 0, 1, 3.175), tool, graduation: fc.constantFrom(...GRADUATIONS), options: optionsOf(construction) }).map(
-    ({ long, ratio, upright, thickness, ...rest }) =>
-      ({ version: 1, construction: construction.name, contents: { width: upright ? long * ratio : long, height: upright ? long : long * ratio, thickness }, ...rest }) as DesignInput,
-  ); // prettier-ignore
+  fc
+    .record({
+      long: size,
+      ratio: fc.double({ min: 0.55, max: 1, noNaN: true }),
+      upright: fc.boolean(),
+      thickness: fc.constantFrom(0, 0, 1, 3.175),
+      tool,
+      graduation: fc.constantFrom(...GRADUATIONS),
+      options: optionsOf(construction),
+    })
+    .map(
+      ({ long, ratio, upright, thickness, ...rest }) =>
+        ({
+          version: 1,
+          construction: construction.name,
+          contents: { width: upright ? long * ratio : long, height: upright ? long : long * ratio, thickness },
+          ...rest,
+        }) as DesignInput,
+    );
 
 /** Paper-first designs: a sheet and, now and then, a setting. */
 export const paperFirst = (construction: Construction): fc.Arbitrary<DesignInput> =>
-  fc.record({ side: fc.double({ min: 90, max: 320, noNaN: true }), at: fc.option(fc.double({ min: 0.38, max: 0.62, noNaN: true }), { nil: undefined }), thickness: fc.constantFrom(0, 2), tool, options: optionsOf(construction) }).map(
-    ({ side, at, thickness, tool: t, options }) =>
-      ({ version: 1, construction: construction.name, blank: { width: side, height: side }, contents: { thickness }, tool: t, graduation: 'exact', options: { ...options, ...(at === undefined ? {} : { setting: side * at }) } }) as DesignInput,
-  ); // prettier-ignore
+  fc
+    .record({
+      side: fc.double({ min: 90, max: 320, noNaN: true }),
+      at: fc.option(fc.double({ min: 0.38, max: 0.62, noNaN: true }), { nil: undefined }),
+      thickness: fc.constantFrom(0, 2),
+      tool,
+      options: optionsOf(construction),
+    })
+    .map(
+      ({ side, at, thickness, tool: t, options }) =>
+        ({
+          version: 1,
+          construction: construction.name,
+          blank: { width: side, height: side },
+          contents: { thickness },
+          tool: t,
+          graduation: 'exact',
+          options: { ...options, ...(at === undefined ? {} : { setting: side * at }) },
+        }) as DesignInput,
+    );
 
 /** Plans a document that must be sound; the error says which was not. */
 export function planOf(input: unknown): Plan {

@@ -14,7 +14,7 @@ for (let n = 1; n <= pdf.numPages; n++) {
     // pdf.js packs a path as [painting operator, [numbers], bounds]; in the numbers 0 moves, 1 draws, 4 closes.
     const numbers = Object.values(argsArray[i][1][0] ?? {});
     let [start, at] = [null, null];
-    for (let j = 0; j < numbers.length; ) {
+    for (let j = 0; j < numbers.length;) {
       const op = numbers[j++];
       if (op === 4) {
         if (start && at) lines.push([...at, ...start]);

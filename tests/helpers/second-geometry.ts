@@ -27,17 +27,28 @@ const DECIMALS = 5;
 const paths = (rings: Rings): PathsD => rings.map((ring) => anticlockwise(ring).map(({ x, y }) => ({ x, y })));
 
 export const secondArea = (rings: Rings): number => areaPathsD(unionD(paths(rings), [], FillRule.NonZero, DECIMALS));
-export const secondIntersection = (a: Rings, b: Rings): number => areaPathsD(intersectD(paths(a), paths(b), FillRule.NonZero, DECIMALS));
-export const secondDifference = (a: Rings, b: Rings): number => areaPathsD(differenceD(paths(a), paths(b), FillRule.NonZero, DECIMALS));
+export const secondIntersection = (a: Rings, b: Rings): number =>
+  areaPathsD(intersectD(paths(a), paths(b), FillRule.NonZero, DECIMALS));
+export const secondDifference = (a: Rings, b: Rings): number =>
+  areaPathsD(differenceD(paths(a), paths(b), FillRule.NonZero, DECIMALS));
 
 /** The areas of all faces that a set of lines divides the plane into, smallest first; lines meet to 1e-4 mm, as files write them. */
 export function facesBetween(lines: readonly Segment[]): number[] {
   const [reader, writer] = [new GeoJSONReader(), new GeoJSONWriter()];
   const all = new ArrayList();
-  for (const { from, to } of lines) all.add(reader.read({ type: 'LineString', coordinates: [[from.x, from.y], [to.x, to.y]] })); // prettier-ignore
+  for (const { from, to } of lines)
+    all.add(
+      reader.read({
+        type: 'LineString',
+        coordinates: [
+          [from.x, from.y],
+          [to.x, to.y],
+        ],
+      }),
+    );
   const polygonizer = new Polygonizer();
   const added = new Set<string>();
-  for (let i = new GeometryNoder(new PrecisionModel(10_000)).node(all).iterator(); i.hasNext(); ) {
+  for (let i = new GeometryNoder(new PrecisionModel(10_000)).node(all).iterator(); i.hasNext();) {
     const { coordinates } = writer.write(i.next()) as { coordinates: number[][] };
     for (const [j, from] of coordinates.slice(0, -1).entries()) {
       // Lines drawn twice (a cut along the blank's edge) count once, or they would bound faces of no area.
@@ -48,6 +59,6 @@ export function facesBetween(lines: readonly Segment[]): number[] {
     }
   }
   const areas: number[] = [];
-  for (let i = polygonizer.getPolygons().iterator(); i.hasNext(); ) areas.push(i.next().getArea());
+  for (let i = polygonizer.getPolygons().iterator(); i.hasNext();) areas.push(i.next().getArea());
   return areas.sort((a, b) => a - b);
 }

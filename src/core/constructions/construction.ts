@@ -66,7 +66,8 @@ export interface Refusal {
   readonly limit: Mm;
 }
 
-export type BuildResult = { readonly ok: true; readonly built: Built } | { readonly ok: false; readonly refusal: Refusal };
+export type BuildResult =
+  { readonly ok: true; readonly built: Built } | { readonly ok: false; readonly refusal: Refusal };
 
 /** A choice makers disagree on. */
 export interface School {
@@ -113,4 +114,5 @@ export interface FoldDrag<Options = unknown> {
 export type FoldDecision = { readonly aim: Ease } | { readonly options: Readonly<Record<string, unknown>> };
 
 /** Erases the option type where constructions of all kinds stand in one list. */
-export const anyConstruction = <Options>(construction: Construction<Options>): Construction => construction as unknown as Construction;
+export const anyConstruction = <Options>(construction: Construction<Options>): Construction =>
+  construction as unknown as Construction;

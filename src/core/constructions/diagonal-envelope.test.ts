@@ -17,21 +17,36 @@ const setting = (m: Made): number => m.built.piece.notches[0]!.at / INCH;
 const level = (fields: object, id: string) => checksOf(envelope(fields)).find((check) => check.id === id);
 
 describe('common practice (no published source)', () => {
-  test.each(practice.envelopeBoard)('a $card card: a $blank in square set at $setting', ({ card, blank, setting: set, notch }) => {
-    const m = made({ contents: { width: inches(card[0]!), height: inches(card[1]!) }, tool: { kind: 'envelope-board', notch: inches(notch) } });
-    expect(Math.abs(side(m) - blank)).toBeLessThanOrEqual(practice.tolerance);
-    expect(Math.abs(setting(m) - set)).toBeLessThanOrEqual(practice.tolerance);
-    // The narrow flaps' tips then just meet.
-    const tips = checksOf(envelope({ contents: { width: inches(3), height: inches(4) } })).find((c) => c.id === 'tips-height')!;
-    expect([tips.level, Math.abs(tips.value) < 1e-3]).toEqual(['pass', true]);
-  });
+  test.each(practice.envelopeBoard)(
+    'a $card card: a $blank in square set at $setting',
+    ({ card, blank, setting: set, notch }) => {
+      const m = made({
+        contents: { width: inches(card[0]!), height: inches(card[1]!) },
+        tool: { kind: 'envelope-board', notch: inches(notch) },
+      });
+      expect(Math.abs(side(m) - blank)).toBeLessThanOrEqual(practice.tolerance);
+      expect(Math.abs(setting(m) - set)).toBeLessThanOrEqual(practice.tolerance);
+      // The narrow flaps' tips then just meet.
+      const tips = checksOf(envelope({ contents: { width: inches(3), height: inches(4) } })).find(
+        (c) => c.id === 'tips-height',
+      )!;
+      expect([tips.level, Math.abs(tips.value) < 1e-3]).toEqual(['pass', true]);
+    },
+  );
 });
 
 describe('the folded shape agrees with the derivation (geometry of the fold lines, worked by hand)', () => {
   test.each([
-    [6, 2.625, 0.75], [8.25, 3.5, 0.75], [7, 3.5, 1], [5.5, 2.5, 0.6],
+    [6, 2.625, 0.75],
+    [8.25, 3.5, 0.75],
+    [7, 3.5, 1],
+    [5.5, 2.5, 0.6],
   ])('a %d in square set at %d with a notch of %d', (L, p, n) => {
-    const m = made({ blank: { width: inches(L), height: inches(L) }, options: { setting: inches(p), corner: 0 }, tool: { kind: 'envelope-board', notch: inches(n) } });
+    const m = made({
+      blank: { width: inches(L), height: inches(L) },
+      options: { setting: inches(p), corner: 0 },
+      tool: { kind: 'envelope-board', notch: inches(n) },
+    });
     const [a, b] = [p - n / 2, L - p - n / 2];
     expect(m.inside.width / INCH).toBeCloseTo(Math.SQRT2 * a, 6);
     expect(m.inside.height / INCH).toBeCloseTo(Math.SQRT2 * b, 6);
@@ -39,38 +54,60 @@ describe('the folded shape agrees with the derivation (geometry of the fold line
     const view = mouthView(finished, m.built.cavities[0]);
     // Narrow flaps stand on the shorter side and face each other along the longer one.
     const [short, long] = a <= b ? [a, b] : [b, a];
-    expect(reachAcross(finished, 'side-1', 'side-2', view.across) / INCH).toBeCloseTo(Math.min(Math.SQRT2 * (short + n - long), Math.SQRT2 * long), 6);
+    expect(reachAcross(finished, 'side-1', 'side-2', view.across) / INCH).toBeCloseTo(
+      Math.min(Math.SQRT2 * (short + n - long), Math.SQRT2 * long),
+      6,
+    );
     // Neighbouring flaps overlap by a band exactly n wide.
     for (const [x, y] of m.built.holds) expect(lapBetween(finished, x, y).breadth / INCH).toBeCloseTo(n, 5);
-  }); // prettier-ignore
+  });
 
   test('p and L − p give the same envelope', () => {
-    const [one, other] = [2.5, 3.5].map((p) => made({ blank: { width: inches(6), height: inches(6) }, options: { setting: inches(p) } }));
-    expect([one!.inside.width, one!.inside.height]).toEqual([expect.closeTo(other!.inside.height, 6), expect.closeTo(other!.inside.width, 6)]);
+    const [one, other] = [2.5, 3.5].map((p) =>
+      made({ blank: { width: inches(6), height: inches(6) }, options: { setting: inches(p) } }),
+    );
+    expect([one!.inside.width, one!.inside.height]).toEqual([
+      expect.closeTo(other!.inside.height, 6),
+      expect.closeTo(other!.inside.width, 6),
+    ]);
   });
 });
 
 describe('openings', () => {
   test.each([
-    [3, 4, 'long', 'height'], [4, 3, 'long', 'width'], [3, 4, 'short', 'width'], [4, 3, 'short', 'height'],
-  ] as const)('%d × %d opening on the %s side has its mouth along the contents’ %s', (width, height, opening, across) => {
-    const m = made({ contents: { width: inches(width), height: inches(height) }, options: { opening } });
-    expect(m.built.acrossMouth).toBe(across);
-    expect(m.fit).toMatchObject({ insert: null, seat: null });
-    expect(layerOf(m.folded.finished, 'closing').up).toBe('B');
-    // The last fold lies on top of everything.
-    expect(m.folded.finished.layers.at(-1)!.panel).toBe('closing');
-  }); // prettier-ignore
+    [3, 4, 'long', 'height'],
+    [4, 3, 'long', 'width'],
+    [3, 4, 'short', 'width'],
+    [4, 3, 'short', 'height'],
+  ] as const)(
+    '%d × %d opening on the %s side has its mouth along the contents’ %s',
+    (width, height, opening, across) => {
+      const m = made({ contents: { width: inches(width), height: inches(height) }, options: { opening } });
+      expect(m.built.acrossMouth).toBe(across);
+      expect(m.fit).toMatchObject({ insert: null, seat: null });
+      expect(layerOf(m.folded.finished, 'closing').up).toBe('B');
+      // The last fold lies on top of everything.
+      expect(m.folded.finished.layers.at(-1)!.panel).toBe('closing');
+    },
+  );
 
-  test('either order of the contents’ lengths takes the same square', () => expect(side(made({ contents: { width: '3 in', height: '4 in' } }))).toBe(side(made({ contents: { width: '4 in', height: '3 in' } }))));
+  test('either order of the contents’ lengths takes the same square', () =>
+    expect(side(made({ contents: { width: '3 in', height: '4 in' } }))).toBe(
+      side(made({ contents: { width: '4 in', height: '3 in' } })),
+    ));
 });
 
 describe('overhang', () => {
   // H > 2W − √2·n overhangs: the ratio is 1.3 for a 1 1/2 in wide envelope, 1.7 for 4 in (n = 3/4 in).
-  test.each([[1.5, 1.25, 'pass'], [1.5, 1.4, 'fail'], [4, 1.65, 'pass'], [4, 1.8, 'fail']] as const)('an inside %d in wide and %d times as high: %s', (width, ratio, expected) => {
+  test.each([
+    [1.5, 1.25, 'pass'],
+    [1.5, 1.4, 'fail'],
+    [4, 1.65, 'pass'],
+    [4, 1.8, 'fail'],
+  ] as const)('an inside %d in wide and %d times as high: %s', (width, ratio, expected) => {
     const contents = { width: inches(width), height: inches(width * ratio) };
     expect(level({ contents, ease: { width: 0, height: 0 }, graduation: 'exact' }, 'overhang')!.level).toBe(expected);
-  }); // prettier-ignore
+  });
 
   test('says by how much, and trimming cures it and every fold can be made', () => {
     const fields = { contents: { width: '2 in', height: '5 in' } };
@@ -88,26 +125,54 @@ describe('rounding', () => {
     const ease = (width: number, height: number) => ({ width: mm(width), height: mm(height) });
     const aim = ease(6, 6);
     const pick = (list: { e: [number, number]; sheet: number }[], least = ease(1, 1)) =>
-      bestCandidate(list.map(({ e, sheet }, i) => ({ first: i, second: 0, ease: ease(...e), sheet })), aim, least)?.first; // prettier-ignore
-    expect(pick([{ e: [5, 9], sheet: 10 }, { e: [4, 5], sheet: 11 }])).toBe(1); // prettier-ignore
-    expect(pick([{ e: [8, 8], sheet: 12 }, { e: [4, 4], sheet: 10 }])).toBe(1); // prettier-ignore
-    expect(pick([{ e: [0.5, 6], sheet: 10 }, { e: [12, 6], sheet: 12 }])).toBe(1); // prettier-ignore
+      bestCandidate(
+        list.map(({ e, sheet }, i) => ({ first: i, second: 0, ease: ease(...e), sheet })),
+        aim,
+        least,
+      )?.first;
+    expect(
+      pick([
+        { e: [5, 9], sheet: 10 },
+        { e: [4, 5], sheet: 11 },
+      ]),
+    ).toBe(1);
+    expect(
+      pick([
+        { e: [8, 8], sheet: 12 },
+        { e: [4, 4], sheet: 10 },
+      ]),
+    ).toBe(1);
+    expect(
+      pick([
+        { e: [0.5, 6], sheet: 10 },
+        { e: [12, 6], sheet: 12 },
+      ]),
+    ).toBe(1);
     expect(pick([{ e: [0, 0], sheet: 1 }])).toBeUndefined();
     expect(marksRound(10.2, '1 mm')).toEqual([7, 8, 9, 10, 11, 12, 13]);
   });
 
   test('no pair on the marks comes nearer the aim (every pair within an inch tried)', () => {
-    for (const [w, h, t] of [[3, 4, 0], [4.25, 5.5, 0.0625], [5, 7, 0.125]] as const) {
+    for (const [w, h, t] of [
+      [3, 4, 0],
+      [4.25, 5.5, 0.0625],
+      [5, 7, 0.125],
+    ] as const) {
       const m = made({ contents: { width: inches(w), height: inches(h), thickness: inches(t) } });
-      const off = (L: number, p: number) => Math.max(Math.abs(Math.SQRT2 * (p - 0.375) - w - t - 0.25), Math.abs(Math.SQRT2 * (L - p - 0.375) - h - t - 0.25));
-      const least = (L: number, p: number) => Math.min(Math.SQRT2 * (p - 0.375) - w - t, Math.SQRT2 * (L - p - 0.375) - h - t) >= 0.0625 - 1e-9;
+      const off = (L: number, p: number) =>
+        Math.max(
+          Math.abs(Math.SQRT2 * (p - 0.375) - w - t - 0.25),
+          Math.abs(Math.SQRT2 * (L - p - 0.375) - h - t - 0.25),
+        );
+      const least = (L: number, p: number) =>
+        Math.min(Math.SQRT2 * (p - 0.375) - w - t, Math.SQRT2 * (L - p - 0.375) - h - t) >= 0.0625 - 1e-9;
       const chosen = off(side(m), setting(m));
       for (let i = -8; i <= 8; i++)
         for (let j = -8; j <= 8; j++) {
           const [L, p] = [side(m) + i / 8, setting(m) + j / 8];
           if (least(L, p)) expect(off(L, p)).toBeGreaterThanOrEqual(chosen - 1e-9);
         }
-    } // prettier-ignore
+    }
   });
 
   test('by hand a, b and n stand on the marks', () => {
@@ -151,9 +216,22 @@ describe('what cannot be made', () => {
   });
 
   test('the offered remedies cure', () => {
-    for (const fields of [{ blank: { width: '8 1/2 in', height: '11 in' } }, { blank: { width: '6 in', height: '6 in' }, options: { setting: '7 in' } }]) {
+    for (const fields of [
+      { blank: { width: '8 1/2 in', height: '11 in' } },
+      { blank: { width: '6 in', height: '6 in' }, options: { setting: '7 in' } },
+    ]) {
       const remedy = checksOf(envelope(fields))[0]!.remedies[0]!.change;
-      expect(envelope({ ...fields, ...remedy, options: Object.fromEntries(Object.entries({ ...(fields as { options?: object }).options, ...remedy.options }).filter(([, v]) => v !== undefined)) }).made).not.toBeNull();
+      expect(
+        envelope({
+          ...fields,
+          ...remedy,
+          options: Object.fromEntries(
+            Object.entries({ ...(fields as { options?: object }).options, ...remedy.options }).filter(
+              ([, v]) => v !== undefined,
+            ),
+          ),
+        }).made,
+      ).not.toBeNull();
     }
   });
 });
@@ -162,18 +240,31 @@ test('a dragged fold decides the room aimed for, or the setting on a given sheet
   const construction = constructionNamed('diagonal-envelope')!;
   const contents = { width: mm(80), height: mm(100), thickness: mm(2) };
   const m = made({ contents, graduation: 'exact' });
-  const brief = { contents, thickness: mm(2), blank: null, aim: m.inside, least: m.inside, making: { graduation: '1/8 in', notch: inches(0.75), offset: mm(0), rulerEnd: inches(5) }, options: {} } as const;
+  const brief = {
+    contents,
+    thickness: mm(2),
+    blank: null,
+    aim: m.inside,
+    least: m.inside,
+    making: { graduation: '1/8 in', notch: inches(0.75), offset: mm(0), rulerEnd: inches(5) },
+    options: {},
+  } as const;
   const width = m.built.piece.hinges.find((h) => h.id === 's-bottom')!.id;
-  const drag = (hinge: string, outward: number, over = {}) => construction.dragFold({ hinge, outward, built: m.built, inside: m.inside, brief: { ...brief, ...over } });
+  const drag = (hinge: string, outward: number, over = {}) =>
+    construction.dragFold({ hinge, outward, built: m.built, inside: m.inside, brief: { ...brief, ...over } });
   expect(drag(width, 3)).toEqual({ aim: { width: expect.closeTo(6.35 + 6, 6), height: expect.closeTo(6.35, 6) } });
   expect(drag('s-side-1', -10)).toEqual({ aim: { width: expect.closeTo(6.35, 6), height: 0 } });
   const moved = drag(width, 5, { contents: null }) as { options: { setting: number } };
-  expect(moved.options.setting).toBeCloseTo(Math.round((m.built.piece.notches[0]!.at + 5 * Math.SQRT2) / 3.175) * 3.175, 6);
+  expect(moved.options.setting).toBeCloseTo(
+    Math.round((m.built.piece.notches[0]!.at + 5 * Math.SQRT2) / 3.175) * 3.175,
+    6,
+  );
 });
 
 test('the registry names each construction once, with schools that are real options', () => {
   expect(new Set(CONSTRUCTIONS.map((c) => c.name)).size).toBe(CONSTRUCTIONS.length);
   for (const construction of CONSTRUCTIONS)
-    for (const school of construction.schools) expect(construction.options.safeParse({ [school.option]: school.value }).success).toBe(true);
+    for (const school of construction.schools)
+      expect(construction.options.safeParse({ [school.option]: school.value }).success).toBe(true);
   expect(constructionNamed('hat')).toBeNull();
 });

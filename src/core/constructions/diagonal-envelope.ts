@@ -1,19 +1,60 @@
 import { z } from 'zod';
-import { area, difference, direction, distance, roundCorner, sideOf, type Point, type Polygon, type Segment } from '../geometry';
+import {
+  area,
+  difference,
+  direction,
+  distance,
+  roundCorner,
+  sideOf,
+  type Point,
+  type Polygon,
+  type Segment,
+} from '../geometry';
 import { inches, mm, roundTo, stepOf, type Mm } from '../length';
-import { hingeOf, notchTriangle, onEdge, type Edge, type Hinge, type Notch, type Panel, type Piece, type Trim } from '../pattern';
+import {
+  hingeOf,
+  notchTriangle,
+  onEdge,
+  type Edge,
+  type Hinge,
+  type Notch,
+  type Panel,
+  type Piece,
+  type Trim,
+} from '../pattern';
 import type { AssemblyFold } from '../fold';
 import type { Brief, BuildResult, Construction, Ease, FoldDecision, FoldDrag, Refusal, Start } from './construction';
 import { choiceOption, lengthOption, openLengthOption } from './options';
 import { bestCandidate, marksRound, wantedEase, type Candidate } from './rounding';
 
 const options = z.strictObject({
-  setting: openLengthOption('Setting', 'Where the sheet’s edge stands on the board, when the paper is given; half the sheet otherwise.', { over: 0 }),
-  opening: choiceOption('Opening', 'Which side the contents go in by. The long side is the usual envelope.', ['long', 'short']),
-  tip: choiceOption('Tip of the closing flap', 'Left as it comes, cut off blunt, or folded back and glued.', ['point', 'blunt', 'folded']),
-  tipDepth: lengthOption('Depth of the tip', 'How much of the tip is cut off or folded back.', inches(1 / 2), { over: 0 }),
-  corner: lengthOption('Corner radius', 'A rounded closing flap does not catch or fray; 0 leaves it sharp.', inches(1 / 4), { least: 0 }),
-  flaps: choiceOption('Long flaps', 'Trimmed flaps stop inside the far fold where whole ones would stick out.', ['whole', 'trimmed']),
+  setting: openLengthOption(
+    'Setting',
+    'Where the sheet’s edge stands on the board, when the paper is given; half the sheet otherwise.',
+    { over: 0 },
+  ),
+  opening: choiceOption('Opening', 'Which side the contents go in by. The long side is the usual envelope.', [
+    'long',
+    'short',
+  ]),
+  tip: choiceOption('Tip of the closing flap', 'Left as it comes, cut off blunt, or folded back and glued.', [
+    'point',
+    'blunt',
+    'folded',
+  ]),
+  tipDepth: lengthOption('Depth of the tip', 'How much of the tip is cut off or folded back.', inches(1 / 2), {
+    over: 0,
+  }),
+  corner: lengthOption(
+    'Corner radius',
+    'A rounded closing flap does not catch or fray; 0 leaves it sharp.',
+    inches(1 / 4),
+    { least: 0 },
+  ),
+  flaps: choiceOption('Long flaps', 'Trimmed flaps stop inside the far fold where whole ones would stick out.', [
+    'whole',
+    'trimmed',
+  ]),
 });
 type Options = z.output<typeof options>;
 
@@ -45,18 +86,24 @@ const tidy = (length: Mm): Mm => mm(Math.round(length * 1e6) / 1e6);
 /** Paper first: the sheet as given, set where told or in the middle. */
 function fromPaper({ blank, making, options }: Brief<Options>): Layout | Refusal {
   const { width, height } = blank!;
-  if (Math.abs(width - height) > 1e-6) return { code: 'blank_not_square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
+  if (Math.abs(width - height) > 1e-6)
+    return { code: 'blank_not_square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
   const { notch } = making;
   if (width <= 2 * notch) return { code: 'notch_off_sheet', value: width, limit: mm(2 * notch) };
   const setting = options.setting === undefined ? mm(width / 2) : mm(options.setting + making.offset);
   if (setting <= notch / 2 || setting >= width - notch / 2)
-    return { code: 'setting_off_sheet', value: options.setting ?? setting, limit: setting <= notch / 2 ? mm(notch / 2 - making.offset) : mm(width - notch / 2 - making.offset) };
+    return {
+      code: 'setting_off_sheet',
+      value: options.setting ?? setting,
+      limit: setting <= notch / 2 ? mm(notch / 2 - making.offset) : mm(width - notch / 2 - making.offset),
+    };
   return { side: width, setting, notch, start: reading(making, setting, mm(width - setting)) };
 }
 
 /** Which edge's setting the board's ruler can show; measured on the sheet when it shows neither. */
 function reading({ rulerEnd, offset }: Brief['making'], p: Mm, q: Mm): Start {
-  const shows = (position: number): boolean => rulerEnd !== null && position - offset <= rulerEnd + 1e-6 && position - offset > 0;
+  const shows = (position: number): boolean =>
+    rulerEnd !== null && position - offset <= rulerEnd + 1e-6 && position - offset > 0;
   if (shows(p)) return { edge: 1, reference: 'board' };
   if (shows(q)) return { edge: 2, reference: 'board' };
   return { edge: p <= q ? 1 : 2, reference: 'ruler' };
@@ -66,14 +113,29 @@ function reading({ rulerEnd, offset }: Brief['making'], p: Mm, q: Mm): Start {
 function fromContents({ contents, aim, least, making }: Brief<Options>): Layout | Refusal {
   const { graduation, notch, offset } = making;
   const need = { width: contents!.width + contents!.thickness, height: contents!.height + contents!.thickness };
-  const easeOf = (a: number, b: number): Ease => ({ width: mm(Math.SQRT2 * a - need.width), height: mm(Math.SQRT2 * b - need.height) });
+  const easeOf = (a: number, b: number): Ease => ({
+    width: mm(Math.SQRT2 * a - need.width),
+    height: mm(Math.SQRT2 * b - need.height),
+  });
   const wanted = wantedEase(aim, least);
   const [a, b] = [(need.width + wanted.width) / Math.SQRT2, (need.height + wanted.height) / Math.SQRT2];
   const [p, q] = [a + notch / 2, b + notch / 2];
 
   if (making.rulerEnd === null) {
-    const pick = bestCandidate(pairs(marksRound(a, graduation), marksRound(b, graduation), (first, second) => ({ ease: easeOf(first, second), sheet: first + second + notch })), aim, least)!;
-    return { side: mm(pick.sheet), setting: mm(pick.first + notch / 2), notch, start: { edge: pick.first <= pick.second ? 1 : 2, reference: 'ruler' } };
+    const pick = bestCandidate(
+      pairs(marksRound(a, graduation), marksRound(b, graduation), (first, second) => ({
+        ease: easeOf(first, second),
+        sheet: first + second + notch,
+      })),
+      aim,
+      least,
+    )!;
+    return {
+      side: mm(pick.sheet),
+      setting: mm(pick.first + notch / 2),
+      notch,
+      start: { edge: pick.first <= pick.second ? 1 : 2, reference: 'ruler' },
+    };
   }
   const onBoard = (edge: 1 | 2, shift: number): Layout => {
     const [ideal, other] = edge === 1 ? [p, q] : [q, p];
@@ -97,19 +159,34 @@ function fromContents({ contents, aim, least, making }: Brief<Options>): Layout 
   return { ...measured, start: { ...measured.start, reference: 'ruler' } };
 }
 
-function* pairs(firsts: readonly number[], seconds: readonly number[], of: (first: number, second: number) => Pick<Candidate, 'ease' | 'sheet'>): Generator<Candidate> {
+function* pairs(
+  firsts: readonly number[],
+  seconds: readonly number[],
+  of: (first: number, second: number) => Pick<Candidate, 'ease' | 'sheet'>,
+): Generator<Candidate> {
   for (const first of firsts) for (const second of seconds) yield { first, second, ...of(first, second) };
 }
 
 /** Draws panels, notches and hinges for a layout, and says how it is folded. */
 function draw({ side, setting, notch, start }: Layout, { options, making }: Brief<Options>): BuildResult {
   const blank = { width: side, height: side };
-  const notches = ([1, 2, 3, 4] as const).map((edge): Notch => ({ id: `n${edge}`, edge, at: edge % 2 === 1 ? setting : mm(side - setting), length: notch }));
+  const notches = ([1, 2, 3, 4] as const).map((edge): Notch => ({
+    id: `n${edge}`,
+    edge,
+    at: edge % 2 === 1 ? setting : mm(side - setting),
+    length: notch,
+  }));
   const cut = notches.map((n) => notchTriangle(blank, n));
   const tips = cut.map(([, tip]) => tip);
   // Flap k stands on the fold between the tips of notches k and k + 1, round the sheet's corner between them.
   const corner = ([1, 2, 3, 4] as Edge[]).map((edge) => onEdge(blank, edge, side));
-  const house = (k: number): Polygon<'sheet'> => [tips[k]!, cut[k]![2], corner[k]!, cut[(k + 1) % 4]![0], tips[(k + 1) % 4]!];
+  const house = (k: number): Polygon<'sheet'> => [
+    tips[k]!,
+    cut[k]![2],
+    corner[k]!,
+    cut[(k + 1) % 4]![0],
+    tips[(k + 1) % 4]!,
+  ];
   const foldLength = (k: number): number => distance(tips[k]!, tips[(k + 1) % 4]!);
 
   // Flaps 0 and 2 stand on the sides that run along the contents' height, 1 and 3 on those along its width.
@@ -118,8 +195,19 @@ function draw({ side, setting, notch, start }: Layout, { options, making }: Brie
   const [bottom, closing, side1, side2] = closesEven ? [0, 2, 1, 3] : [1, 3, 0, 2];
   const long = evenAreLong ? [0, 2] : [1, 3];
 
-  const role = new Map([[bottom, 'bottom'], [closing, 'closing'], [side1, 'side-1'], [side2, 'side-2']] as const); // prettier-ignore
-  const title: Record<string, string> = { bottom: 'bottom flap', closing: 'closing flap', 'side-1': 'first side flap', 'side-2': 'second side flap', tip: 'tip' };
+  const role = new Map([
+    [bottom, 'bottom'],
+    [closing, 'closing'],
+    [side1, 'side-1'],
+    [side2, 'side-2'],
+  ] as const);
+  const title: Record<string, string> = {
+    bottom: 'bottom flap',
+    closing: 'closing flap',
+    'side-1': 'first side flap',
+    'side-2': 'second side flap',
+    tip: 'tip',
+  };
 
   const flaps: Panel[] = [];
   const trims: Trim[] = [];
@@ -131,32 +219,51 @@ function draw({ side, setting, notch, start }: Layout, { options, making }: Brie
     const straighten = (shape: Polygon<'sheet'>, line: Segment<'sheet'>, name: string): Polygon<'sheet'> => {
       const left = cutBack(shape, line);
       const off = cutBack(shape, reversed(line));
-      if (off.length > 2 && area(off) > 1e-6) trims.push({ id: `trim-${id}`, name, polygon: off, cut: { kind: 'straight', line: onRim(off, line) } });
+      if (off.length > 2 && area(off) > 1e-6)
+        trims.push({ id: `trim-${id}`, name, polygon: off, cut: { kind: 'straight', line: onRim(off, line) } });
       return left;
     };
     const cornerDepth = -sideOf(fold, corner[k]!);
     let shape = house(k);
     if (options.flaps === 'trimmed' && long.includes(k)) {
       const reach = foldLength((k + 1) % 4) - TRIM_CLEARANCE;
-      shape = straighten(shape, parallel(fold, cornerDepth - measurable(cornerDepth - reach, 'up', making)), `end of the ${title[id]}`);
+      shape = straighten(
+        shape,
+        parallel(fold, cornerDepth - measurable(cornerDepth - reach, 'up', making)),
+        `end of the ${title[id]}`,
+      );
     }
     const pointed = shape.length === 5;
     if (k === closing && options.tip !== 'point' && pointed) {
       const most = foldLength(k) / 2;
       const depth = measurable(options.tipDepth, 'nearest', making);
-      if (depth > most - 1e-6 || depth <= 0) return { ok: false, refusal: { code: 'tip_too_deep', value: options.tipDepth, limit: mm(most) } };
+      if (depth > most - 1e-6 || depth <= 0)
+        return { ok: false, refusal: { code: 'tip_too_deep', value: options.tipDepth, limit: mm(most) } };
       const line = parallel(fold, cornerDepth - depth);
       if (options.tip === 'folded') {
         tip = { id: 'tip', name: title.tip!, polygon: cutBack(shape, reversed(line)) };
         shape = cutBack(shape, line);
-        hinges.push({ id: 's-tip', between: ['closing', 'tip'], line: onRim(shape, line), fold: 'valley', angle: 180, order: 0 });
+        hinges.push({
+          id: 's-tip',
+          between: ['closing', 'tip'],
+          line: onRim(shape, line),
+          fold: 'valley',
+          angle: 180,
+          order: 0,
+        });
       } else shape = straighten(shape, line, 'tip of the closing flap');
     }
     if (k === closing && options.corner > 0 && !tip) {
       const rounded = roundFree(shape, fold, options.corner);
-      if ('limit' in rounded) return { ok: false, refusal: { code: 'corner_too_round', value: options.corner, limit: rounded.limit } };
+      if ('limit' in rounded)
+        return { ok: false, refusal: { code: 'corner_too_round', value: options.corner, limit: rounded.limit } };
       difference([shape], [rounded.polygon]).forEach((polygon, i) =>
-        trims.push({ id: `round-${i + 1}`, name: 'corner of the closing flap', polygon, cut: { kind: 'rounded', radius: options.corner } }),
+        trims.push({
+          id: `round-${i + 1}`,
+          name: 'corner of the closing flap',
+          polygon,
+          cut: { kind: 'rounded', radius: options.corner },
+        }),
       );
       shape = rounded.polygon;
     }
@@ -165,14 +272,47 @@ function draw({ side, setting, notch, start }: Layout, { options, making }: Brie
   }
   const body: Panel = { id: 'body', name: 'body', polygon: tips };
   const folded = tip !== null;
-  const ordered = [...hinges].sort((x, y) => foldOrder(x.id) - foldOrder(y.id)).map((hinge, i): Hinge => ({ ...hinge, order: i + 1 }));
-  const piece: Piece = { name: 'envelope', quantity: 1, blank, panels: [body, ...flaps, ...(tip ? [tip] : [])], hinges: ordered, notches, trims };
+  const ordered = [...hinges]
+    .sort((x, y) => foldOrder(x.id) - foldOrder(y.id))
+    .map((hinge, i): Hinge => ({ ...hinge, order: i + 1 }));
+  const piece: Piece = {
+    name: 'envelope',
+    quantity: 1,
+    blank,
+    panels: [body, ...flaps, ...(tip ? [tip] : [])],
+    hinges: ordered,
+    notches,
+    trims,
+  };
   const folds: AssemblyFold[] = [
-    ...(folded ? [{ id: 'fold-tip', name: 'Fold the tip of the closing flap back', hinges: ['s-tip'], moving: ['tip'], gluedTo: ['closing'] }] : []),
+    ...(folded
+      ? [
+          {
+            id: 'fold-tip',
+            name: 'Fold the tip of the closing flap back',
+            hinges: ['s-tip'],
+            moving: ['tip'],
+            gluedTo: ['closing'],
+          },
+        ]
+      : []),
     { id: 'fold-side-1', name: 'Fold the first side flap over', hinges: ['s-side-1'], moving: ['side-1'] },
     { id: 'fold-side-2', name: 'Fold the second side flap over', hinges: ['s-side-2'], moving: ['side-2'] },
-    { id: 'fold-bottom', name: 'Fold the bottom flap up onto the side flaps', hinges: ['s-bottom'], moving: ['bottom'], gluedTo: ['side-1', 'side-2'] },
-    { id: 'close', name: 'Fold the closing flap down', hinges: ['s-closing'], moving: folded ? ['closing', 'tip'] : ['closing'], gluedTo: ['side-1', 'side-2', 'bottom'], closes: true },
+    {
+      id: 'fold-bottom',
+      name: 'Fold the bottom flap up onto the side flaps',
+      hinges: ['s-bottom'],
+      moving: ['bottom'],
+      gluedTo: ['side-1', 'side-2'],
+    },
+    {
+      id: 'close',
+      name: 'Fold the closing flap down',
+      hinges: ['s-closing'],
+      moving: folded ? ['closing', 'tip'] : ['closing'],
+      gluedTo: ['side-1', 'side-2', 'bottom'],
+      closes: true,
+    },
   ];
   return {
     ok: true,
@@ -244,7 +384,11 @@ function onRim(polygon: Polygon<'sheet'>, line: Segment<'sheet'>): Segment<'shee
 }
 
 /** Rounds the corners at the outer end of a flap: those that stand away from the fold's own square ends. */
-function roundFree(shape: Polygon<'sheet'>, fold: Segment<'sheet'>, radius: Mm): { polygon: Polygon<'sheet'> } | { limit: Mm } {
+function roundFree(
+  shape: Polygon<'sheet'>,
+  fold: Segment<'sheet'>,
+  radius: Mm,
+): { polygon: Polygon<'sheet'> } | { limit: Mm } {
   const depth = shape.map((p) => -sideOf(fold, p));
   const most = Math.max(...depth);
   const outer = shape.map((_, i) => i).filter((i) => depth[i]! > most - 1e-6);
@@ -271,8 +415,12 @@ function dragFold({ hinge, outward, built, inside, brief }: FoldDrag<Options>): 
   const line = hingeOf(built.piece, hinge).line;
   const bounds = (line.to.x - line.from.x) * (line.to.y - line.from.y) > 0 ? 'width' : 'height';
   if (brief.contents) {
-    const need = { width: brief.contents.width + brief.contents.thickness, height: brief.contents.height + brief.contents.thickness };
-    const room = (side: 'width' | 'height'): Mm => mm(Math.max(0, inside[side] + (side === bounds ? 2 * outward : 0) - need[side]));
+    const need = {
+      width: brief.contents.width + brief.contents.thickness,
+      height: brief.contents.height + brief.contents.thickness,
+    };
+    const room = (side: 'width' | 'height'): Mm =>
+      mm(Math.max(0, inside[side] + (side === bounds ? 2 * outward : 0) - need[side]));
     return { aim: { width: room('width'), height: room('height') } };
   }
   const { graduation, offset, notch } = brief.making;
@@ -288,22 +436,51 @@ export const diagonalEnvelope: Construction<Options> = {
   title: 'Envelope from a square',
   purpose: 'Any flat card, from one square sheet folded corner to corner on an envelope board or by hand.',
   options,
-  ease: { aim: { width: inches(1 / 4), height: inches(1 / 4) }, least: { width: inches(1 / 16), height: inches(1 / 16) } },
+  ease: {
+    aim: { width: inches(1 / 4), height: inches(1 / 4) },
+    least: { width: inches(1 / 16), height: inches(1 / 16) },
+  },
   square: true,
   build,
   dragFold,
   schools: [
-    { option: 'opening', value: 'long', title: 'Opens on the long side', why: 'The usual envelope: the card slides in sideways past a wide flap.' },
-    { option: 'opening', value: 'short', title: 'Opens on the short side', why: 'Holds a card that is pulled out often; the deep pocket keeps it.' },
+    {
+      option: 'opening',
+      value: 'long',
+      title: 'Opens on the long side',
+      why: 'The usual envelope: the card slides in sideways past a wide flap.',
+    },
+    {
+      option: 'opening',
+      value: 'short',
+      title: 'Opens on the short side',
+      why: 'Holds a card that is pulled out often; the deep pocket keeps it.',
+    },
     { option: 'tip', value: 'point', title: 'Pointed flap', why: 'Nothing to cut; a rounded tip does not catch.' },
     { option: 'tip', value: 'blunt', title: 'Blunt flap', why: 'Leaves more of the back plain for a seal or a label.' },
-    { option: 'tip', value: 'folded', title: 'Tip folded back', why: 'A stiff straight edge that shows the inside of two-sided paper.' },
+    {
+      option: 'tip',
+      value: 'folded',
+      title: 'Tip folded back',
+      why: 'A stiff straight edge that shows the inside of two-sided paper.',
+    },
   ],
   advice: [
-    { mistake: 'Gluing the bottom flap all over.', instead: 'Glue only where it lies on the side flaps, or the pocket is sealed.' },
-    { mistake: 'Turning the sheet the other way half-way round.', instead: 'Always a quarter turn clockwise; the score just made meets the pointer.' },
-    { mistake: 'Measuring the card and forgetting what is stuck on it.', instead: 'Measure at the thickest place; thickness takes room both ways.' },
-    { mistake: 'A long thin card in a square sheet.', instead: 'The long flaps reach past the far fold: trim them there, or use a rectangular blank.' },
+    {
+      mistake: 'Gluing the bottom flap all over.',
+      instead: 'Glue only where it lies on the side flaps, or the pocket is sealed.',
+    },
+    {
+      mistake: 'Turning the sheet the other way half-way round.',
+      instead: 'Always a quarter turn clockwise; the score just made meets the pointer.',
+    },
+    {
+      mistake: 'Measuring the card and forgetting what is stuck on it.',
+      instead: 'Measure at the thickest place; thickness takes room both ways.',
+    },
+    {
+      mistake: 'A long thin card in a square sheet.',
+      instead: 'The long flaps reach past the far fold: trim them there, or use a rectangular blank.',
+    },
   ],
 };
-

@@ -10,15 +10,25 @@ export interface OptionMeta {
 
 /** A length option: `fallback` in mm when left out. */
 export const lengthOption = (title: string, reason: string, fallback: Mm, limits: LengthLimits) =>
-  lengthSchema(limits).default(fallback).meta({ title, description: reason, unit: 'mm' } satisfies OptionMeta);
+  lengthSchema(limits)
+    .default(fallback)
+    .meta({ title, description: reason, unit: 'mm' } satisfies OptionMeta);
 
 /** A length option with no value of its own until the person gives one. */
 export const openLengthOption = (title: string, reason: string, limits: LengthLimits) =>
-  lengthSchema(limits).optional().meta({ title, description: reason, unit: 'mm' } satisfies OptionMeta);
+  lengthSchema(limits)
+    .optional()
+    .meta({ title, description: reason, unit: 'mm' } satisfies OptionMeta);
 
 /** A choice among names; the first is the default. */
-export const choiceOption = <const Names extends readonly [string, ...string[]]>(title: string, reason: string, names: Names) =>
+export const choiceOption = <const Names extends readonly [string, ...string[]]>(
+  title: string,
+  reason: string,
+  names: Names,
+) =>
   z
-    .enum(names, { error: ({ input }) => `${JSON.stringify(input)} is not a choice here. Choose ${names.join(' or ')}.` })
+    .enum(names, {
+      error: ({ input }) => `${JSON.stringify(input)} is not a choice here. Choose ${names.join(' or ')}.`,
+    })
     .default(names[0] as never)
     .meta({ title, description: reason, unit: 'choice' } satisfies OptionMeta);

@@ -5,4 +5,5 @@ import { diagonalEnvelope } from './diagonal-envelope';
 export const CONSTRUCTIONS: readonly Construction[] = [anyConstruction(diagonalEnvelope)];
 
 /** The construction of that name, or null. */
-export const constructionNamed = (name: string): Construction | null => CONSTRUCTIONS.find((c) => c.name === name) ?? null;
+export const constructionNamed = (name: string): Construction | null =>
+  CONSTRUCTIONS.find((c) => c.name === name) ?? null;

@@ -20,7 +20,11 @@ const CLOSE = 0.01;
 const failed = (plan: Plan): string[] => checksOf(plan).flatMap((check) => (check.level === 'fail' ? [check.id] : []));
 
 /** Runs a law on every random design that yields a pattern, and makes sure enough of them do. */
-function holds(construction: (typeof CONSTRUCTIONS)[number], law: (made: Made, plan: Plan, input: DesignInput) => void, only: (plan: Plan) => boolean = () => true): void {
+function holds(
+  construction: (typeof CONSTRUCTIONS)[number],
+  law: (made: Made, plan: Plan, input: DesignInput) => void,
+  only: (plan: Plan) => boolean = () => true,
+): void {
   let held = 0;
   const body = (input: DesignInput): void => {
     const plan = planOf(input);
@@ -28,21 +32,39 @@ function holds(construction: (typeof CONSTRUCTIONS)[number], law: (made: Made, p
     held++;
     law(plan.made, plan, input);
   };
-  fc.assert(fc.property(fc.oneof({ weight: 3, arbitrary: contentsFirst(construction) }, { weight: 1, arbitrary: paperFirst(construction) }), body), RUNS);
+  fc.assert(
+    fc.property(
+      fc.oneof(
+        { weight: 3, arbitrary: contentsFirst(construction) },
+        { weight: 1, arbitrary: paperFirst(construction) },
+      ),
+      body,
+    ),
+    RUNS,
+  );
   expect(held).toBeGreaterThan(RUNS.numRuns / 3);
 }
 
 const sound = (plan: Plan): boolean => failed(plan).length === 0;
 
 describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construction) => {
-  test('1: panels and waste make up the blank without overlapping', () => holds(construction, (made) => expect(patternFaults(made.built.piece)).toEqual([])));
+  test('1: panels and waste make up the blank without overlapping', () =>
+    holds(construction, (made) => expect(patternFaults(made.built.piece)).toEqual([])));
 
   test('1: the lines of the cutting drawing, read back, divide the blank into exactly the panels and the waste', () =>
     holds(construction, (made) => {
       const { piece } = made.built;
       // Everything from the file: its size, too, is written to a ten-thousandth.
-      const [width, height] = [piece.blank.width, piece.blank.height].map((v) => Number(v.toFixed(4))) as [number, number];
-      const corners: Point[] = [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }]; // prettier-ignore
+      const [width, height] = [piece.blank.width, piece.blank.height].map((v) => Number(v.toFixed(4))) as [
+        number,
+        number,
+      ];
+      const corners: Point[] = [
+        { x: 0, y: 0 },
+        { x: width, y: 0 },
+        { x: width, y: height },
+        { x: 0, y: height },
+      ];
       const rim = corners.map((from, i): Segment => ({ from, to: corners[(i + 1) % 4]! }));
       const read = linesOf(sheetSvg(sheetDrawing(made), 'x'), height);
       const faces = facesBetween([...rim, ...read.map((line) => meeting(line, read))]).filter((a) => a > 0.05);
@@ -111,13 +133,17 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
         const floor = layerOf(made.folded.finished, cavity.floor).polygon;
         const others = made.folded.finished.layers.filter((l) => l.panel !== cavity.floor).map((l) => l.polygon);
         expect(secondDifference([floor], others)).toBeLessThan(0.05);
-        for (const [a, b] of made.built.holds) expect(secondIntersection([layerOf(made.folded.finished, a).polygon], [layerOf(made.folded.finished, b).polygon])).toBeGreaterThan(0);
+        for (const [a, b] of made.built.holds)
+          expect(
+            secondIntersection([layerOf(made.folded.finished, a).polygon], [layerOf(made.folded.finished, b).polygon]),
+          ).toBeGreaterThan(0);
         expect(checksOf(plan).find((c) => c.id === 'flap-overlap')?.value).toBeGreaterThan(6.35 - CLOSE);
       },
       (plan) => sound(plan) && !checksOf(plan).some((c) => c.id === 'flap-overlap' && c.level === 'warn'),
     ));
 
-  test('7: the programme, carried out on the simulated tool, gives the same scores, notches and cuts', () => holds(construction, (made) => expect(made.toolFaults).toEqual([])));
+  test('7: the programme, carried out on the simulated tool, gives the same scores, notches and cuts', () =>
+    holds(construction, (made) => expect(made.toolFaults).toEqual([])));
 
   test('8: the largest contents, planned with the least ease, give the same blank; 0.1 mm more does not go in', () =>
     fc.assert(
@@ -130,7 +156,10 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
         expect(again.made?.built.piece.blank.width).toBeCloseTo(made.built.piece.blank.width, 5);
         expect(again.made?.built.piece.blank.height).toBeCloseTo(made.built.piece.blank.height, 5);
         const [cavity] = made.built.cavities;
-        const slots = [slotOf(stageAfter(made.folded, cavity.insertAfter).stack, cavity, false), slotOf(made.folded.finished, cavity, true)];
+        const slots = [
+          slotOf(stageAfter(made.folded, cavity.insertAfter).stack, cavity, false),
+          slotOf(made.folded.finished, cavity, true),
+        ];
         const { width, height } = slots[0]!.largest;
         for (const slot of slots) {
           expect(slot.test({ width, height })).toBeNull();
@@ -143,11 +172,22 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
 
   test('9: project files survive unchanged, and units change words but no length', () =>
     holds(construction, (_made, plan, input) => {
-      const project = { format: 'tuck-fold-project' as const, version: 1 as const, name: 'Trial', units: 'in' as const, design: input };
+      const project = {
+        format: 'tuck-fold-project' as const,
+        version: 1 as const,
+        name: 'Trial',
+        units: 'in' as const,
+        design: input,
+      };
       const read = readProject(writeProject(project));
       expect(read).toEqual({ ok: true, project: JSON.parse(JSON.stringify(project)) });
       const [inInches, inMm] = [planDocument(plan, sayer('in', '1/8 in')), planDocument(plan, sayer('mm', '1 mm'))];
-      const lengths = (document: typeof inMm) => JSON.stringify({ ...document, steps: document.steps.map(({ text: _text, ...step }) => step), checks: document.checks.map(({ message: _message, ...check }) => check) });
+      const lengths = (document: typeof inMm) =>
+        JSON.stringify({
+          ...document,
+          steps: document.steps.map(({ text: _text, ...step }) => step),
+          checks: document.checks.map(({ message: _message, ...check }) => check),
+        });
       expect(lengths(inInches)).toBe(lengths(inMm));
       expect(planSchema.parse(JSON.parse(JSON.stringify(inMm)))).toEqual(inMm);
     }));
@@ -156,11 +196,15 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
     holds(construction, (made) => {
       const drawing = sheetDrawing(made);
       const svg = parseSync(sheetSvg(drawing, 'Star & card <b>'));
-      expect([svg.attributes.width, svg.attributes.height]).toEqual([drawing.blank.width, drawing.blank.height].map((v) => `${Number(v.toFixed(4))}mm`));
+      expect([svg.attributes.width, svg.attributes.height]).toEqual(
+        [drawing.blank.width, drawing.blank.height].map((v) => `${Number(v.toFixed(4))}mm`),
+      );
       const cut = group(svg, 'cut').children.map((path) => ringOf(path.attributes.d!, drawing.blank.height));
       expect(secondArea(cut)).toBeCloseTo(secondArea(drawing.outline), 1);
       const scores = group(svg, 'score').children.map((line) => segmentOf(line, drawing.blank.height));
-      drawing.scores.forEach((score, i) => expect(distance(score.from, scores[i]!.from) + distance(score.to, scores[i]!.to)).toBeLessThan(CLOSE));
+      drawing.scores.forEach((score, i) =>
+        expect(distance(score.from, scores[i]!.from) + distance(score.to, scores[i]!.to)).toBeLessThan(CLOSE),
+      );
       expect(group(svg, 'glue').children).toHaveLength(drawing.glue.length);
     }));
 });
@@ -173,7 +217,10 @@ const ringOf = (d: string, height: number): Polygon =>
     .split('L')
     .map((pair) => pair.split(' ').map(Number))
     .map(([x, y]) => ({ x: x!, y: height - y! }));
-const segmentOf = ({ attributes: a }: INode, height: number): Segment => ({ from: { x: Number(a.x1), y: height - Number(a.y1) }, to: { x: Number(a.x2), y: height - Number(a.y2) } });
+const segmentOf = ({ attributes: a }: INode, height: number): Segment => ({
+  from: { x: Number(a.x1), y: height - Number(a.y1) },
+  to: { x: Number(a.x2), y: height - Number(a.y2) },
+});
 
 /** Cut and score lines of a drawing, read back by an independent SVG reader (svgson). */
 function linesOf(text: string, height: number): Segment[] {
@@ -189,6 +236,9 @@ function linesOf(text: string, height: number): Segment[] {
 function meeting({ from, to }: Segment, lines: readonly Segment[]): Segment {
   const share = 0.002 / Math.max(distance(from, to), 0.002);
   const end = (p: Point, other: Point): Point =>
-    lines.map((line) => line.from).find((q) => distance(p, q) < 0.0015) ?? { x: p.x + (p.x - other.x) * share, y: p.y + (p.y - other.y) * share };
+    lines.map((line) => line.from).find((q) => distance(p, q) < 0.0015) ?? {
+      x: p.x + (p.x - other.x) * share,
+      y: p.y + (p.y - other.y) * share,
+    };
   return { from: end(from, to), to: end(to, from) };
 }

@@ -1,4 +1,23 @@
-import { clip, closePath, endPath, lineTo, moveTo, PDFDocument, popGraphicsState, pushGraphicsState, rectangle, rgb, setDashPattern, setLineWidth, setStrokingRgbColor, StandardFonts, stroke, type PDFFont, type PDFOperator, type PDFPage } from 'pdf-lib';
+import {
+  clip,
+  closePath,
+  endPath,
+  lineTo,
+  moveTo,
+  PDFDocument,
+  popGraphicsState,
+  pushGraphicsState,
+  rectangle,
+  rgb,
+  setDashPattern,
+  setLineWidth,
+  setStrokingRgbColor,
+  StandardFonts,
+  stroke,
+  type PDFFont,
+  type PDFOperator,
+  type PDFPage,
+} from 'pdf-lib';
 import type { Point } from '../geometry';
 import { FOOT, OVERLAP, RIM, tilesFor, type Page, type Tile } from './tiles';
 import type { SheetDrawing } from './sheet-drawing';
@@ -29,22 +48,37 @@ export async function sheetPdf(drawing: SheetDrawing, page: Page, words: PrintWo
     const sheet = pdf.addPage([width * POINT, height * POINT]);
     drawTile(sheet, drawing, tile);
     drawJoins(sheet, font, tile, tiles);
-    drawFoot(sheet, font, words, `page ${i + 1} of ${tiles.length}${tiles.length > 1 ? `, row ${tile.row + 1}, column ${tile.column + 1}` : ''}`);
+    drawFoot(
+      sheet,
+      font,
+      words,
+      `page ${i + 1} of ${tiles.length}${tiles.length > 1 ? `, row ${tile.row + 1}, column ${tile.column + 1}` : ''}`,
+    );
   });
   return pdf.save();
 }
 
 /** From the sheet's millimetres to the page's points. */
-const onPage = (tile: Tile) => (p: Point): readonly [number, number] => [(p.x - tile.x + RIM) * POINT, (p.y - tile.y + RIM + FOOT) * POINT];
+const onPage =
+  (tile: Tile) =>
+  (p: Point): readonly [number, number] => [(p.x - tile.x + RIM) * POINT, (p.y - tile.y + RIM + FOOT) * POINT];
 
 function drawTile(page: PDFPage, { outline, scores, glue, noGlue }: SheetDrawing, tile: Tile): void {
   const at = onPage(tile);
-  const ring = (points: readonly Point[]): PDFOperator[] => [moveTo(...at(points[0]!)), ...points.slice(1).map((p) => lineTo(...at(p))), closePath(), stroke()];
+  const ring = (points: readonly Point[]): PDFOperator[] => [
+    moveTo(...at(points[0]!)),
+    ...points.slice(1).map((p) => lineTo(...at(p))),
+    closePath(),
+    stroke(),
+  ];
   const look = (width: number, grey: number, dash: readonly number[]): PDFOperator[] => [
     setLineWidth(width * POINT),
     setStrokingRgbColor(grey, grey, grey),
-    setDashPattern(dash.map((d) => d * POINT), 0),
-  ]; // prettier-ignore
+    setDashPattern(
+      dash.map((d) => d * POINT),
+      0,
+    ),
+  ];
   page.pushOperators(
     pushGraphicsState(),
     rectangle(RIM * POINT, (RIM + FOOT) * POINT, tile.width * POINT, tile.height * POINT),
@@ -56,7 +90,12 @@ function drawTile(page: PDFPage, { outline, scores, glue, noGlue }: SheetDrawing
     ...glue.flatMap((polygon) => [...ring(polygon), ...hatch(polygon, at)]),
     ...look(0.25, 0, []),
     ...outline.flatMap(ring),
-    ...scores.flatMap((score) => [...look(0.25, 0, score.fold === 'valley' ? [4, 2] : [6, 1.5, 1, 1.5]), moveTo(...at(score.from)), lineTo(...at(score.to)), stroke()]),
+    ...scores.flatMap((score) => [
+      ...look(0.25, 0, score.fold === 'valley' ? [4, 2] : [6, 1.5, 1, 1.5]),
+      moveTo(...at(score.from)),
+      lineTo(...at(score.to)),
+      stroke(),
+    ]),
     popGraphicsState(),
   );
 }
@@ -72,7 +111,8 @@ function hatch(polygon: readonly Point[], at: (p: Point) => readonly [number, nu
         return p.x < x !== q.x < x ? [p.y + ((q.y - p.y) * (x - p.x)) / (q.x - p.x)] : [];
       })
       .sort((a, b) => a - b);
-    for (let i = 0; i + 1 < ys.length; i += 2) lines.push(moveTo(...at({ x, y: ys[i]! })), lineTo(...at({ x, y: ys[i + 1]! })), stroke());
+    for (let i = 0; i + 1 < ys.length; i += 2)
+      lines.push(moveTo(...at({ x, y: ys[i]! })), lineTo(...at({ x, y: ys[i + 1]! })), stroke());
   }
   return lines;
 }
@@ -82,8 +122,15 @@ function drawJoins(page: PDFPage, font: PDFFont, tile: Tile, tiles: readonly Til
   const at = onPage(tile);
   const cross = (p: Point, letter: string): void => {
     const [x, y] = at(p);
-    for (const [dx, dy] of [[3, 0], [0, 3]] as const) // prettier-ignore
-      page.drawLine({ start: { x: x - dx * POINT, y: y - dy * POINT }, end: { x: x + dx * POINT, y: y + dy * POINT }, thickness: 0.5 });
+    for (const [dx, dy] of [
+      [3, 0],
+      [0, 3],
+    ] as const)
+      page.drawLine({
+        start: { x: x - dx * POINT, y: y - dy * POINT },
+        end: { x: x + dx * POINT, y: y + dy * POINT },
+        thickness: 0.5,
+      });
     page.drawText(letter, { x: x + 1.2 * POINT, y: y + 1.2 * POINT, size: 7, font });
   };
   for (const other of tiles) {
@@ -94,7 +141,9 @@ function drawJoins(page: PDFPage, font: PDFFont, tile: Tile, tiles: readonly Til
     const letter = `${first.row + 1}.${first.column + 1}-${second.row + 1}.${second.column + 1}`;
     for (const share of [0.15, 0.85])
       cross(
-        beside ? { x: second.x + OVERLAP / 2, y: first.y + first.height * share } : { x: first.x + first.width * share, y: first.y + OVERLAP / 2 },
+        beside
+          ? { x: second.x + OVERLAP / 2, y: first.y + first.height * share }
+          : { x: first.x + first.width * share, y: first.y + OVERLAP / 2 },
         letter,
       );
   }
@@ -106,10 +155,21 @@ function drawFoot(page: PDFPage, font: PDFFont, words: PrintWords, place: string
   const y = (RIM + 4) * POINT;
   const [from, to] = [RIM * POINT, (RIM + words.bar.length) * POINT];
   page.drawLine({ start: { x: from, y }, end: { x: to, y }, thickness: 0.8, color: ink });
-  for (const x of [from, to]) page.drawLine({ start: { x, y: y - 2 * POINT }, end: { x, y: y + 2 * POINT }, thickness: 0.8, color: ink });
+  for (const x of [from, to])
+    page.drawLine({ start: { x, y: y - 2 * POINT }, end: { x, y: y + 2 * POINT }, thickness: 0.8, color: ink });
   page.drawText(printable(font, words.bar.label), { x: from, y: y - 4.5 * POINT, size: 7, font });
-  page.drawText(printable(font, `${words.title}: ${words.numbers}`).slice(0, 110), { x: from, y: y + 4 * POINT, size: 9, font });
-  page.drawText(place, { x: page.getWidth() - RIM * POINT - font.widthOfTextAtSize(place, 7), y: y - 4.5 * POINT, size: 7, font });
+  page.drawText(printable(font, `${words.title}: ${words.numbers}`).slice(0, 110), {
+    x: from,
+    y: y + 4 * POINT,
+    size: 9,
+    font,
+  });
+  page.drawText(place, {
+    x: page.getWidth() - RIM * POINT - font.widthOfTextAtSize(place, 7),
+    y: y - 4.5 * POINT,
+    size: 7,
+    font,
+  });
 }
 
 /** Text the built-in font can print: other letters become a middle dot rather than stopping the file. */

@@ -26,7 +26,9 @@ export function sheetDrawing(made: Made): SheetDrawing {
   return {
     blank: piece.blank,
     outline: outlineOf(piece),
-    scores: piece.hinges.map(({ id, line, fold }) => ({ ...line, id, fold, number: numbers.get(id) ?? 0 })).sort((a, b) => a.number - b.number),
+    scores: piece.hinges
+      .map(({ id, line, fold }) => ({ ...line, id, fold, number: numbers.get(id) ?? 0 }))
+      .sort((a, b) => a.number - b.number),
     glue: glueAreas(made).flatMap(({ contact }) => contact.polygons),
     noGlue: keepDry(made).flatMap((contact) => contact.polygons),
   };

@@ -38,13 +38,18 @@ function starts(length: number, window: number): number[] {
 }
 
 /** Divides a sheet over pages, upright or across, whichever takes fewer. Rows run from the top. */
-export function tilesFor(size: { readonly width: number; readonly height: number }, page: Page): { readonly across: boolean; readonly tiles: readonly Tile[] } {
+export function tilesFor(
+  size: { readonly width: number; readonly height: number },
+  page: Page,
+): { readonly across: boolean; readonly tiles: readonly Tile[] } {
   const lay = (across: boolean): Tile[] => {
     const [w, h] = across ? [page.height, page.width] : [page.width, page.height];
     const window = { width: w - 2 * RIM, height: h - 2 * RIM - FOOT };
     const columns = starts(size.width, window.width);
     const rows = starts(size.height, window.height);
-    return rows.flatMap((top, row) => columns.map((x, column) => ({ row, column, x, y: size.height - top - window.height, ...window })));
+    return rows.flatMap((top, row) =>
+      columns.map((x, column) => ({ row, column, x, y: size.height - top - window.height, ...window })),
+    );
   };
   const [upright, across] = [lay(false), lay(true)];
   return across.length < upright.length ? { across: true, tiles: across } : { across: false, tiles: upright };

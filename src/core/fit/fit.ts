@@ -27,18 +27,28 @@ export interface Slots {
 /** Opens the first cavity of a folded holder at both moments. */
 export function slotsOf(built: Built, folded: Folded): Slots {
   const [cavity] = built.cavities;
-  return { going: slotOf(stageAfter(folded, cavity.insertAfter).stack, cavity, false), lying: slotOf(folded.finished, cavity, cavity.kind === 'closed') };
+  return {
+    going: slotOf(stageAfter(folded, cavity.insertAfter).stack, cavity, false),
+    lying: slotOf(folded.finished, cavity, cavity.kind === 'closed'),
+  };
 }
 
 /** The largest flat thing that both goes in and lies inside; mm along the contents' own axes. */
-export const insideOf = (built: Built, { going, lying }: Slots): Ease => turned(built, smaller(going.largest, lying.largest));
+export const insideOf = (built: Built, { going, lying }: Slots): Ease =>
+  turned(built, smaller(going.largest, lying.largest));
 
-const smaller = (a: Ease, b: Ease): Ease => ({ width: mm(Math.min(a.width, b.width)), height: mm(Math.min(a.height, b.height)) });
+const smaller = (a: Ease, b: Ease): Ease => ({
+  width: mm(Math.min(a.width, b.width)),
+  height: mm(Math.min(a.height, b.height)),
+});
 
 /** How the given contents fit, asked of the folded shape at insertion and when closed. */
 export function fitOf(built: Built, { going, lying }: Slots, contents: Contents): Fit {
   const flat = turned(built, contents);
-  const want = { width: flat.width + contents.thickness, height: flat.height + bulge(built.cavities[0]) * contents.thickness };
+  const want = {
+    width: flat.width + contents.thickness,
+    height: flat.height + bulge(built.cavities[0]) * contents.thickness,
+  };
   const room = smaller(going.roomFor(want), lying.roomFor(want));
   return {
     ease: turned(built, { width: mm(room.width - want.width), height: mm(room.height - want.height) }),
@@ -52,7 +62,10 @@ export function largestContents(built: Built, inside: Ease, least: Ease, thickne
   const [cavity] = built.cavities;
   const { width, height } = turned(built, inside);
   const limit = turned(built, least);
-  const most = turned(built, { width: mm(Math.max(0, width - thickness - limit.width)), height: mm(Math.max(0, height - bulge(cavity) * thickness - limit.height)) });
+  const most = turned(built, {
+    width: mm(Math.max(0, width - thickness - limit.width)),
+    height: mm(Math.max(0, height - bulge(cavity) * thickness - limit.height)),
+  });
   return { ...most, thickness };
 }
 
@@ -60,6 +73,9 @@ export function largestContents(built: Built, inside: Ease, least: Ease, thickne
 export function thickest(built: Built, inside: Ease, least: Ease, contents: Contents): Mm {
   const [cavity] = built.cavities;
   const [room, flat, limit] = [turned(built, inside), turned(built, contents), turned(built, least)];
-  const most = Math.min(room.width - flat.width - limit.width, (room.height - flat.height - limit.height) / bulge(cavity));
+  const most = Math.min(
+    room.width - flat.width - limit.width,
+    (room.height - flat.height - limit.height) / bulge(cavity),
+  );
   return mm(most < 1e-9 ? 0 : most);
 }

@@ -38,10 +38,17 @@ export function assemble(piece: Piece, folds: readonly AssemblyFold[]): Folded {
     const folded = foldOver(stack, fold);
     problems.push(...folded.problems);
     const { gluedTo } = fold;
-    const contacts = gluedTo ? fold.moving.flatMap((panel) => contactsUnder(folded.stack, panel)).filter((contact) => !isOwn(fold, contact)) : [];
+    const contacts = gluedTo
+      ? fold.moving.flatMap((panel) => contactsUnder(folded.stack, panel)).filter((contact) => !isOwn(fold, contact))
+      : [];
     const joints = contacts
       .filter((contact) => contact.onto !== null && gluedTo?.includes(contact.onto))
-      .map((contact): Joint => ({ id: `glue-${contact.panel}-${contact.onto}`, panel: contact.panel, onto: contact.onto!, polygons: contact.polygons }));
+      .map((contact): Joint => ({
+        id: `glue-${contact.panel}-${contact.onto}`,
+        panel: contact.panel,
+        onto: contact.onto!,
+        polygons: contact.polygons,
+      }));
     stack = { ...folded.stack, joints: [...folded.stack.joints, ...joints] };
     stages.push({ fold, stack, contacts });
   }
@@ -49,7 +56,8 @@ export function assemble(piece: Piece, folds: readonly AssemblyFold[]): Folded {
 }
 
 /** Paper that moved together does not meet itself anew. */
-const isOwn = (fold: AssemblyFold, contact: Contact): boolean => contact.onto !== null && fold.moving.includes(contact.onto);
+const isOwn = (fold: AssemblyFold, contact: Contact): boolean =>
+  contact.onto !== null && fold.moving.includes(contact.onto);
 
 /** The stage after the fold of that id. Throws when no fold has it. */
 export function stageAfter(folded: Folded, fold: string): Stage {

@@ -17,7 +17,8 @@ export function contactsUnder(stack: Stack, panel: string): readonly Contact[] {
   const level = levelOf(stack, panel);
   const { map, polygon } = layerOf(stack, panel);
   const back = invert(map);
-  const onSheet = (region: readonly Polygon<'folded'>[]): Polygon<'sheet'>[] => plainRings(region).map((ring) => anticlockwise(applyAll<'sheet'>(back, ring)));
+  const onSheet = (region: readonly Polygon<'folded'>[]): Polygon<'sheet'>[] =>
+    plainRings(region).map((ring) => anticlockwise(applyAll<'sheet'>(back, ring)));
   const contacts: Contact[] = [];
   let rest: readonly Polygon<'folded'>[] = [polygon];
   for (const below of stack.layers.slice(0, level).reverse()) {

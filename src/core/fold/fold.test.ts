@@ -2,13 +2,59 @@ import { secondDifference, secondIntersection } from '../../../tests/helpers/sec
 import { area, type Polygon } from '../geometry';
 import { mm } from '../length';
 import type { Hinge, Panel, Piece } from '../pattern';
-import { assemble, contactsUnder, flatStack, foldOver, lapBetween, layerOf, layersAt, levelOf, mostLayers, mouthView, reachAcross, slotOf, stageAfter, uncovered, visibleFrom, type AssemblyFold, type Cavity } from '.';
+import {
+  assemble,
+  contactsUnder,
+  flatStack,
+  foldOver,
+  lapBetween,
+  layerOf,
+  layersAt,
+  levelOf,
+  mostLayers,
+  mouthView,
+  reachAcross,
+  slotOf,
+  stageAfter,
+  uncovered,
+  visibleFrom,
+  type AssemblyFold,
+  type Cavity,
+} from '.';
 
-const rect = (x: number, y: number, w: number, h: number): Polygon<'sheet'> => [{ x, y }, { x: x + w, y }, { x: x + w, y: y + h }, { x, y: y + h }]; // prettier-ignore
+const rect = (x: number, y: number, w: number, h: number): Polygon<'sheet'> => [
+  { x, y },
+  { x: x + w, y },
+  { x: x + w, y: y + h },
+  { x, y: y + h },
+];
 const panel = (id: string, polygon: Polygon<'sheet'>): Panel => ({ id, name: id, polygon });
-const hinge = (id: string, still: string, moving: string, x1: number, y1: number, x2: number, y2: number, fold: Hinge['fold'] = 'valley'): Hinge => ({
-  id, between: [still, moving], line: { from: { x: x1, y: y1 }, to: { x: x2, y: y2 } }, fold, angle: 180, order: 1 }); // prettier-ignore
-const piece = (panels: Panel[], hinges: Hinge[]): Piece => ({ name: 'strip', quantity: 1, blank: { width: mm(300), height: mm(100) }, panels, hinges, notches: [], trims: [] });
+const hinge = (
+  id: string,
+  still: string,
+  moving: string,
+  x1: number,
+  y1: number,
+  x2: number,
+  y2: number,
+  fold: Hinge['fold'] = 'valley',
+): Hinge => ({
+  id,
+  between: [still, moving],
+  line: { from: { x: x1, y: y1 }, to: { x: x2, y: y2 } },
+  fold,
+  angle: 180,
+  order: 1,
+});
+const piece = (panels: Panel[], hinges: Hinge[]): Piece => ({
+  name: 'strip',
+  quantity: 1,
+  blank: { width: mm(300), height: mm(100) },
+  panels,
+  hinges,
+  notches: [],
+  trims: [],
+});
 
 /** A strip of three panels side by side: left 40, middle 100, right 90 wide, 60 high. */
 const strip = piece(
@@ -20,7 +66,15 @@ const folds: AssemblyFold[] = [
   { id: 'right', name: 'right', hinges: ['h-right'], moving: ['right'], gluedTo: ['left'] },
 ];
 /** A tube open at top and bottom, asked from the top. */
-const tube: Cavity = { id: 'tube', kind: 'tube', floor: 'middle', roof: ['left', 'right'], mouth: { from: { x: 40, y: 60 }, to: { x: 140, y: 60 } }, insertAfter: 'right', share: 1 };
+const tube: Cavity = {
+  id: 'tube',
+  kind: 'tube',
+  floor: 'middle',
+  roof: ['left', 'right'],
+  mouth: { from: { x: 40, y: 60 }, to: { x: 140, y: 60 } },
+  insertAfter: 'right',
+  share: 1,
+};
 
 describe('folding', () => {
   test('a valley turns the panel over, onto the stack, mirrored in its line', () => {
@@ -47,7 +101,11 @@ describe('folding', () => {
     expect(folded.finished.joints).toHaveLength(1);
     expect(area(folded.finished.joints[0]!.polygons[0]!)).toBeCloseTo(30 * 60, 3);
     expect(mostLayers(folded.finished)).toBe(3);
-    expect(layersAt(folded.finished, { x: 60, y: 30 }).map((layer) => layer.panel)).toEqual(['middle', 'left', 'right']);
+    expect(layersAt(folded.finished, { x: 60, y: 30 }).map((layer) => layer.panel)).toEqual([
+      'middle',
+      'left',
+      'right',
+    ]);
   });
 
   test('contacts under a panel are its whole face, told apart by what lies there', () => {
@@ -60,7 +118,10 @@ describe('folding', () => {
   });
 
   test('a fold under a panel that lies over it is blocked, and says by what', () => {
-    const long = piece([panel('left', rect(0, 0, 120, 60)), panel('middle', rect(120, 0, 50, 60)), panel('right', rect(170, 0, 90, 60))], [hinge('h-left', 'middle', 'left', 120, 0, 120, 60), hinge('h-right', 'middle', 'right', 170, 0, 170, 60)]);
+    const long = piece(
+      [panel('left', rect(0, 0, 120, 60)), panel('middle', rect(120, 0, 50, 60)), panel('right', rect(170, 0, 90, 60))],
+      [hinge('h-left', 'middle', 'left', 120, 0, 120, 60), hinge('h-right', 'middle', 'right', 170, 0, 170, 60)],
+    );
     const { problems } = assemble(long, folds);
     expect(problems).toContainEqual({ code: 'blocked', fold: 'right', panel: 'right', by: 'left' });
   });
@@ -69,7 +130,9 @@ describe('folding', () => {
     const straddling = foldOver(flatStack(strip), { id: 'x', hinges: ['h-left'], moving: ['left', 'right'] });
     expect(straddling.problems.map((p) => p.code)).toEqual(expect.arrayContaining(['joint_off_line', 'straddles']));
     const glued = assemble(strip, folds).finished;
-    expect(foldOver(glued, { id: 'x', hinges: ['h-left'], moving: ['left'] }).problems.map((p) => p.code)).toContain('joint_off_line');
+    expect(foldOver(glued, { id: 'x', hinges: ['h-left'], moving: ['left'] }).problems.map((p) => p.code)).toContain(
+      'joint_off_line',
+    );
   });
 
   test('a tuck goes under the panel it names', () => {
@@ -95,7 +158,10 @@ describe('the slot', () => {
   });
 
   test('glue onto the floor narrows the slot and glue across the way in bars it', () => {
-    const joint = (x: number, y: number, w: number, h: number) => ({ ...finished, joints: [...finished.joints, { id: 'g', panel: 'middle', onto: 'right', polygons: [rect(x, y, w, h)] }] });
+    const joint = (x: number, y: number, w: number, h: number) => ({
+      ...finished,
+      joints: [...finished.joints, { id: 'g', panel: 'middle', onto: 'right', polygons: [rect(x, y, w, h)] }],
+    });
     expect(slotOf(joint(40, 0, 10, 60), tube, false).largest.width).toBeCloseTo(90, 6);
     expect(slotOf(joint(40, 50, 100, 10), tube, false).test({ width: 50, height: 20 })).not.toBeNull();
     const pocket = slotOf(joint(40, 0, 100, 10), tube, false);
@@ -104,7 +170,13 @@ describe('the slot', () => {
   });
 
   test('closed, what the roof does not cover is seen', () => {
-    const narrow = assemble(piece([panel('left', rect(0, 0, 40, 60)), strip.panels[1]!, panel('right', rect(140, 0, 40, 60))], [...strip.hinges]), [folds[0]!, { ...folds[1]!, gluedTo: [] }]).finished;
+    const narrow = assemble(
+      piece(
+        [panel('left', rect(0, 0, 40, 60)), strip.panels[1]!, panel('right', rect(140, 0, 40, 60))],
+        [...strip.hinges],
+      ),
+      [folds[0]!, { ...folds[1]!, gluedTo: [] }],
+    ).finished;
     expect(slotOf(narrow, tube, true).test({ width: 90, height: 50 })).toBe('uncovered');
     expect(uncovered(narrow, 'middle', ['left', 'right']).reduce((sum, p) => sum + area(p), 0)).toBeCloseTo(20 * 60, 3);
   });
@@ -116,7 +188,10 @@ test('what shows: outside faces on both sides, with the sheet’s up turned as t
   const front = visibleFrom(finished, 'below', view);
   expect(front.map((v) => [v.panel, v.side])).toEqual([['middle', 'B']]);
   const back = visibleFrom(finished, 'above', view);
-  expect(back.map((v) => [v.panel, v.side])).toEqual([['right', 'B'], ['left', 'B']]); // prettier-ignore
+  expect(back.map((v) => [v.panel, v.side])).toEqual([
+    ['right', 'B'],
+    ['left', 'B'],
+  ]);
   // The mouth is at the sheet's top and the view looks into the pocket, so the sheet's up points away: half a turn.
   expect(Math.abs(front[0]!.turn)).toBeCloseTo(180, 6);
 });

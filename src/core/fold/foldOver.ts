@@ -30,7 +30,10 @@ export interface FoldProblem {
  * upward and underneath when not; a mountain the other way round. The fold is carried out even where it could
  * not be made at the table, and the problems say why, so that everything can be reported at once.
  */
-export function foldOver(stack: Stack, fold: Fold): { readonly stack: Stack; readonly problems: readonly FoldProblem[] } {
+export function foldOver(
+  stack: Stack,
+  fold: Fold,
+): { readonly stack: Stack; readonly problems: readonly FoldProblem[] } {
   const problems: FoldProblem[] = [];
   const moves = new Set(fold.moving);
   const lead = stack.hinges.find((hinge) => hinge.id === fold.hinges[0]);
@@ -59,22 +62,26 @@ export function foldOver(stack: Stack, fold: Fold): { readonly stack: Stack; rea
   });
 
   const mirror = reflection(line);
-  const turned = [...moving].reverse().map(
-    (layer): Layer => ({
-      panel: layer.panel,
-      map: compose(mirror, layer.map),
-      up: layer.up === 'A' ? 'B' : 'A',
-      polygon: applyAll(mirror, layer.polygon),
-    }),
-  );
-  const at = fold.under === undefined ? (onTop ? still.length : 0) : still.findIndex((layer) => layer.panel === fold.under);
+  const turned = [...moving].reverse().map((layer): Layer => ({
+    panel: layer.panel,
+    map: compose(mirror, layer.map),
+    up: layer.up === 'A' ? 'B' : 'A',
+    polygon: applyAll(mirror, layer.polygon),
+  }));
+  const at =
+    fold.under === undefined ? (onTop ? still.length : 0) : still.findIndex((layer) => layer.panel === fold.under);
   if (at < 0) throw new Error(`fold ${fold.id} goes under ${fold.under}, which is not in this stack`);
   return { stack: { ...stack, layers: [...still.slice(0, at), ...turned, ...still.slice(at)] }, problems };
 }
 
 /** Every hinge and glued joint between a moving and a still panel, with how far it lies off the line (mm). */
-function* jointsAcross(stack: Stack, moves: ReadonlySet<string>, line: Segment<'folded'>): Generator<[string, string, number]> {
-  const off = (points: readonly { x: number; y: number }[]): number => Math.max(...points.map((p) => Math.abs(sideOf(line, p))));
+function* jointsAcross(
+  stack: Stack,
+  moves: ReadonlySet<string>,
+  line: Segment<'folded'>,
+): Generator<[string, string, number]> {
+  const off = (points: readonly { x: number; y: number }[]): number =>
+    Math.max(...points.map((p) => Math.abs(sideOf(line, p))));
   for (const hinge of stack.hinges) {
     const [a, b] = hinge.between;
     if (moves.has(a) === moves.has(b)) continue;

@@ -1,4 +1,19 @@
-import { apply, boxOf, contains, difference, direction, extent, intersection, leastWidth, minus, dot, union, type Box, type Point, type Polygon } from '../geometry';
+import {
+  apply,
+  boxOf,
+  contains,
+  difference,
+  direction,
+  extent,
+  intersection,
+  leastWidth,
+  minus,
+  dot,
+  union,
+  type Box,
+  type Point,
+  type Polygon,
+} from '../geometry';
 import { layerOf, type Layer, type Side, type Stack } from './stack';
 
 /** How one panel laps another in the folded plane. */
@@ -27,7 +42,10 @@ export function reachAcross(stack: Stack, a: string, b: string, axis: Point<'fol
 
 /** The part of a panel that nothing above it covers, as regions in the folded plane. */
 export const uncovered = (stack: Stack, panel: string, covers: readonly string[]): Polygon<'folded'>[] =>
-  difference([layerOf(stack, panel).polygon], covers.map((id) => layerOf(stack, id).polygon));
+  difference(
+    [layerOf(stack, panel).polygon],
+    covers.map((id) => layerOf(stack, id).polygon),
+  );
 
 /** Everything the folded thing covers on the table. */
 export const foldedOutline = (stack: Stack): Polygon<'folded'>[] => union(stack.layers.map((layer) => layer.polygon));
@@ -58,7 +76,8 @@ export function foldedBox(stack: Stack, view: View): Box {
 }
 
 /** Layers over a point of the folded plane, from the table upwards. */
-export const layersAt = (stack: Stack, p: Point<'folded'>): readonly Layer[] => stack.layers.filter((layer) => contains(layer.polygon, p));
+export const layersAt = (stack: Stack, p: Point<'folded'>): readonly Layer[] =>
+  stack.layers.filter((layer) => contains(layer.polygon, p));
 
 /** Most layers anywhere, counted at the middles of every pair's overlap: where paper is thickest a pair overlaps. */
 export function mostLayers(stack: Stack): number {
@@ -96,7 +115,10 @@ export function visibleFrom(stack: Stack, from: 'above' | 'below', view: View): 
   const order = from === 'above' ? [...stack.layers].reverse() : stack.layers;
   const seen: Visible[] = [];
   order.forEach((layer, i) => {
-    const region = difference([layer.polygon], order.slice(0, i).map((above) => above.polygon));
+    const region = difference(
+      [layer.polygon],
+      order.slice(0, i).map((above) => above.polygon),
+    );
     if (region.length === 0) return;
     const origin = apply<'folded'>(layer.map, { x: 0, y: 0 });
     const tip = apply<'folded'>(layer.map, { x: 0, y: 1 });

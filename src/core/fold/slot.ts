@@ -1,4 +1,14 @@
-import { apply, area, difference, extent, intersection, regionArea, type Point, type Polygon, type Segment } from '../geometry';
+import {
+  apply,
+  area,
+  difference,
+  extent,
+  intersection,
+  regionArea,
+  type Point,
+  type Polygon,
+  type Segment,
+} from '../geometry';
 import { mm, type Mm } from '../length';
 import { hingeLine, isFolded, layerOf, levelOf, type Layer, type Stack } from './stack';
 import { inView, viewAlong, type View } from './measure';
@@ -36,9 +46,16 @@ const TOUCH = 1e-4;
 function ties(stack: Stack, cavity: Cavity, view: View): Point<'folded'>[][] {
   const above = new Set<string>(cavity.roof);
   for (const layer of stack.layers)
-    if (!above.has(layer.panel) && layer.panel !== cavity.floor && levelOf(stack, layer.panel) > levelOf(stack, cavity.floor))
+    if (
+      !above.has(layer.panel) &&
+      layer.panel !== cavity.floor &&
+      levelOf(stack, layer.panel) > levelOf(stack, cavity.floor)
+    )
       for (const other of above)
-        if (levelOf(stack, other) < levelOf(stack, layer.panel) && intersection(layer.polygon, layerOf(stack, other).polygon).length > 0) {
+        if (
+          levelOf(stack, other) < levelOf(stack, layer.panel) &&
+          intersection(layer.polygon, layerOf(stack, other).polygon).length > 0
+        ) {
           above.add(layer.panel);
           break;
         }
@@ -60,7 +77,10 @@ function ties(stack: Stack, cavity: Cavity, view: View): Point<'folded'>[][] {
 /** The mouth seen from outside: x along it, y into the pocket. */
 export function mouthView(stack: Stack, cavity: Cavity): View {
   const floor = layerOf(stack, cavity.floor);
-  const centre = floor.polygon.reduce((sum, p) => ({ x: sum.x + p.x / floor.polygon.length, y: sum.y + p.y / floor.polygon.length }), { x: 0, y: 0 });
+  const centre = floor.polygon.reduce(
+    (sum, p) => ({ x: sum.x + p.x / floor.polygon.length, y: sum.y + p.y / floor.polygon.length }),
+    { x: 0, y: 0 },
+  );
   return viewAlong(apply(floor.map, cavity.mouth.from), apply(floor.map, cavity.mouth.to), centre);
 }
 
@@ -71,13 +91,19 @@ function spread(tie: readonly Point[], from: number, to: number): readonly [numb
     const q = tie[(i + 1) % tie.length]!;
     if (p.y > from + TOUCH && p.y < to - TOUCH) xs.push(p.x);
     for (const level of [from + TOUCH, to - TOUCH])
-      if (Number.isFinite(level) && p.y < level !== q.y < level) xs.push(p.x + ((q.x - p.x) * (level - p.y)) / (q.y - p.y));
+      if (Number.isFinite(level) && p.y < level !== q.y < level)
+        xs.push(p.x + ((q.x - p.x) * (level - p.y)) / (q.y - p.y));
   });
   return xs.length === 0 ? null : [Math.min(...xs), Math.max(...xs)];
 }
 
 /** Widest free run across the mouth between two depths, mm: [left end, width]. */
-function widestGap(found: readonly (readonly Point[])[], span: readonly [number, number], from: number, to: number): readonly [number, number] {
+function widestGap(
+  found: readonly (readonly Point[])[],
+  span: readonly [number, number],
+  from: number,
+  to: number,
+): readonly [number, number] {
   const blocked = found.map((tie) => spread(tie, from, to)).filter((s) => s !== null);
   blocked.sort((a, b) => a[0] - b[0]);
   let best: readonly [number, number] = [span[0], 0];
@@ -121,7 +147,8 @@ export function slotOf(stack: Stack, cavity: Cavity, closed: boolean): Slot {
   const floor = layerOf(stack, cavity.floor).polygon.map((p) => inView(view, p));
   const span = extent(floor, { x: 1, y: 0 });
   const deepest = extent(floor, { x: 0, y: 1 })[1];
-  const gap = (depth: number): readonly [left: number, width: number] => widestGap(found, span, closed ? 0 : -Infinity, depth);
+  const gap = (depth: number): readonly [left: number, width: number] =>
+    widestGap(found, span, closed ? 0 : -Infinity, depth);
   // Between two ties' ends the free width does not change, so only these depths matter.
   const steps = [...new Set([...found.flat().map((p) => p.y), deepest])]
     .filter((y) => y > TOUCH && y <= deepest + TOUCH)
@@ -146,9 +173,18 @@ export function slotOf(stack: Stack, cavity: Cavity, closed: boolean): Slot {
       { x: from, y: size.height },
     ];
     const covered = (layers: readonly Layer[]): number =>
-      1 - regionArea(difference([seat], layers.map((layer) => layer.polygon.map((p) => inView(view, p))))) / area(seat);
+      1 -
+      regionArea(
+        difference(
+          [seat],
+          layers.map((layer) => layer.polygon.map((p) => inView(view, p))),
+        ),
+      ) /
+        area(seat);
     const level = levelOf(stack, cavity.floor);
-    return [stack.layers.slice(0, level + 1), stack.layers.slice(level + 1)].every((layers) => covered(layers) >= cavity.share - 1e-6);
+    return [stack.layers.slice(0, level + 1), stack.layers.slice(level + 1)].every(
+      (layers) => covered(layers) >= cavity.share - 1e-6,
+    );
   };
   const best = steps.reduce((a, b) => (b.width * b.depth > a.width * a.depth ? b : a), { width: 0, depth: 0 });
   return {

@@ -30,7 +30,12 @@ export interface Stack {
 
 /** The piece as it lies flat, side A up. */
 export const flatStack = (piece: Piece): Stack => ({
-  layers: piece.panels.map(({ id, polygon }) => ({ panel: id, map: IDENTITY, up: 'A', polygon: applyAll<'folded'>(IDENTITY, polygon) })),
+  layers: piece.panels.map(({ id, polygon }) => ({
+    panel: id,
+    map: IDENTITY,
+    up: 'A',
+    polygon: applyAll<'folded'>(IDENTITY, polygon),
+  })),
   hinges: piece.hinges,
   joints: [],
 });

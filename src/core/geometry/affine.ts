@@ -37,7 +37,14 @@ export function reflection(line: Segment): Affine {
 }
 
 /** Turns anticlockwise by an angle in radians about the origin. */
-export const rotation = (angle: number): Affine => [Math.cos(angle), Math.sin(angle), -Math.sin(angle), Math.cos(angle), 0, 0];
+export const rotation = (angle: number): Affine => [
+  Math.cos(angle),
+  Math.sin(angle),
+  -Math.sin(angle),
+  Math.cos(angle),
+  0,
+  0,
+];
 export const translation = (x: number, y: number): Affine => [1, 0, 0, 1, x, y];
 
 /** True when two maps are the same but for rounding (1e-6 in every number). */

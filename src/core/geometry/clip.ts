@@ -9,7 +9,8 @@ const SLIVER = 1e-3;
 
 type Paths = { X: number; Y: number }[][];
 
-const toPath = (polygon: Polygon): Paths[number] => polygon.map((p) => ({ X: Math.round(p.x * UNITS_PER_MM) + 0, Y: Math.round(p.y * UNITS_PER_MM) + 0 }));
+const toPath = (polygon: Polygon): Paths[number] =>
+  polygon.map((p) => ({ X: Math.round(p.x * UNITS_PER_MM) + 0, Y: Math.round(p.y * UNITS_PER_MM) + 0 }));
 /** Polygons, each solid: a fold may have turned them clockwise. */
 const solids = (polygons: readonly Polygon[]): Paths => polygons.map((polygon) => toPath(anticlockwise(polygon)));
 /** A region: one solid, or several rings of which the clockwise ones are holes. */
@@ -21,7 +22,8 @@ function run<F extends Frame>(operation: number, subject: Paths, clip: Paths): P
   if (clip.length > 0) clipper.AddPaths(clip, ClipperLib.PolyType.ptClip, true);
   const solution: Paths = [];
   const nonZero = ClipperLib.PolyFillType.pftNonZero;
-  if (!clipper.Execute(operation, solution, nonZero, nonZero)) throw new Error('the clipping library gave up on these polygons');
+  if (!clipper.Execute(operation, solution, nonZero, nonZero))
+    throw new Error('the clipping library gave up on these polygons');
   return solution
     .map((path) => path.map(({ X, Y }): Point<F> => ({ x: X / UNITS_PER_MM, y: Y / UNITS_PER_MM })))
     .filter((polygon) => area(polygon) > SLIVER);
@@ -103,5 +105,7 @@ export function intersection<F extends Frame>(a: Polygon<F>, b: Polygon<F>): Pol
 export function sharedRegion<F extends Frame>(a: readonly Polygon<F>[], b: readonly Polygon<F>[]): Polygon<F>[] {
   const [first, second] = [a[0], b[0]];
   if (!first || !second) return [];
-  return a.length === 1 && b.length === 1 ? intersection(first, second) : run(ClipperLib.ClipType.ctIntersection, regionPaths(a), regionPaths(b));
+  return a.length === 1 && b.length === 1
+    ? intersection(first, second)
+    : run(ClipperLib.ClipType.ctIntersection, regionPaths(a), regionPaths(b));
 }

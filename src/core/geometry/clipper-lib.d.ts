@@ -3,12 +3,12 @@ declare module 'clipper-lib' {
     X: number;
     Y: number;
   }
-  class Clipper {
+  interface Clipper {
     AddPaths(paths: IntPoint[][], type: number, closed: boolean): boolean;
     Execute(operation: number, solution: IntPoint[][], subjectFill: number, clipFill: number): boolean;
   }
   const ClipperLib: {
-    Clipper: typeof Clipper;
+    Clipper: new () => Clipper;
     ClipType: { ctIntersection: number; ctUnion: number; ctDifference: number; ctXor: number };
     PolyType: { ptSubject: number; ptClip: number };
     PolyFillType: { pftEvenOdd: number; pftNonZero: number };

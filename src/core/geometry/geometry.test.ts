@@ -1,14 +1,52 @@
 import fc from 'fast-check';
 import { polygonArea } from 'd3';
 import { secondArea, secondDifference, secondIntersection } from '../../../tests/helpers/second-geometry';
-import { apply, applyAll, area, boxOf, compose, contains, difference, intersection, invert, isConvex, leastWidth, plainRings, reflection, regionArea, rotation, roundCorner, sharedRegion, signedArea, translation, union, type Point, type Polygon } from '.';
+import {
+  apply,
+  applyAll,
+  area,
+  boxOf,
+  compose,
+  contains,
+  difference,
+  intersection,
+  invert,
+  isConvex,
+  leastWidth,
+  plainRings,
+  reflection,
+  regionArea,
+  rotation,
+  roundCorner,
+  sharedRegion,
+  signedArea,
+  translation,
+  union,
+  type Point,
+  type Polygon,
+} from '.';
 
 /** A random convex polygon: points round an ellipse, in order. */
 const convex = fc
-  .record({ x: fc.double({ min: -40, max: 40, noNaN: true }), y: fc.double({ min: -40, max: 40, noNaN: true }), r: fc.double({ min: 5, max: 50, noNaN: true }), squash: fc.double({ min: 0.3, max: 1, noNaN: true }), turns: fc.uniqueArray(fc.integer({ min: 0, max: 71 }), { minLength: 4, maxLength: 12 }) })
-  .map(({ x, y, r, squash, turns }): Polygon => turns.sort((a, b) => a - b).map((t) => ({ x: x + r * Math.cos((t * Math.PI) / 36), y: y + r * squash * Math.sin((t * Math.PI) / 36) }))); // prettier-ignore
+  .record({
+    x: fc.double({ min: -40, max: 40, noNaN: true }),
+    y: fc.double({ min: -40, max: 40, noNaN: true }),
+    r: fc.double({ min: 5, max: 50, noNaN: true }),
+    squash: fc.double({ min: 0.3, max: 1, noNaN: true }),
+    turns: fc.uniqueArray(fc.integer({ min: 0, max: 71 }), { minLength: 4, maxLength: 12 }),
+  })
+  .map(({ x, y, r, squash, turns }): Polygon =>
+    turns
+      .sort((a, b) => a - b)
+      .map((t) => ({ x: x + r * Math.cos((t * Math.PI) / 36), y: y + r * squash * Math.sin((t * Math.PI) / 36) })),
+  );
 
-const square = (x: number, y: number, side: number): Polygon => [{ x, y }, { x: x + side, y }, { x: x + side, y: y + side }, { x, y: y + side }]; // prettier-ignore
+const square = (x: number, y: number, side: number): Polygon => [
+  { x, y },
+  { x: x + side, y },
+  { x: x + side, y: y + side },
+  { x, y: y + side },
+];
 
 test('area agrees with a second and a third library (Clipper2, d3-polygon)', () => {
   fc.assert(
@@ -46,7 +84,10 @@ test('a ring round a hole becomes plain rings of the same area', () => {
 });
 
 test('maps compose, undo themselves, and a reflection turns winding round', () => {
-  const map = compose(translation(3, 4), compose(rotation(0.7), reflection({ from: { x: 1, y: 1 }, to: { x: 5, y: 2 } })));
+  const map = compose(
+    translation(3, 4),
+    compose(rotation(0.7), reflection({ from: { x: 1, y: 1 }, to: { x: 5, y: 2 } })),
+  );
   const p: Point = { x: 2.5, y: -7 };
   const back = apply(invert(map), apply(map, p));
   expect([back.x, back.y]).toEqual([expect.closeTo(2.5, 9), expect.closeTo(-7, 9)]);
@@ -55,7 +96,12 @@ test('maps compose, undo themselves, and a reflection turns winding round', () =
 });
 
 test('least width of a band is its breadth, however it lies', () => {
-  const band = applyAll(rotation(0.6), [{ x: 0, y: 0 }, { x: 30, y: 0 }, { x: 30, y: 4 }, { x: 0, y: 4 }]); // prettier-ignore
+  const band = applyAll(rotation(0.6), [
+    { x: 0, y: 0 },
+    { x: 30, y: 0 },
+    { x: 30, y: 4 },
+    { x: 0, y: 4 },
+  ]);
   expect(leastWidth(band)).toBeCloseTo(4, 9);
 });
 

@@ -19,8 +19,12 @@ export const minus = <F extends Frame>(a: Point<F>, b: Point<F>): Point<F> => ({
 export const dot = (a: Point, b: Point): number => a.x * b.x + a.y * b.y;
 export const cross = (a: Point, b: Point): number => a.x * b.y - a.y * b.x;
 /** Distance between two points, mm. (`Math.hypot` guards against overflow no sheet can cause, and is far slower.) */
-export const distance = (a: Point, b: Point): number => Math.sqrt((a.x - b.x) * (a.x - b.x) + (a.y - b.y) * (a.y - b.y));
-export const middle = <F extends Frame>(a: Point<F>, b: Point<F>): Point<F> => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
+export const distance = (a: Point, b: Point): number =>
+  Math.sqrt((a.x - b.x) * (a.x - b.x) + (a.y - b.y) * (a.y - b.y));
+export const middle = <F extends Frame>(a: Point<F>, b: Point<F>): Point<F> => ({
+  x: (a.x + b.x) / 2,
+  y: (a.y + b.y) / 2,
+});
 
 /** The unit vector from `a` towards `b`. Throws when the two coincide: such a line has no direction. */
 export function direction<F extends Frame>(a: Point<F>, b: Point<F>): Point<F> {

@@ -40,7 +40,8 @@ export const boxesMeet = (a: Box, b: Box, hair = 1e-6): boolean =>
   a.minX < b.maxX - hair && b.minX < a.maxX - hair && a.minY < b.maxY - hair && b.minY < a.maxY - hair;
 
 /** The polygon carried through a map; a reflection turns its winding round. */
-export const applyAll = <T extends Frame>(map: Affine, polygon: Polygon): Polygon<T> => polygon.map((p) => apply<T>(map, p));
+export const applyAll = <T extends Frame>(map: Affine, polygon: Polygon): Polygon<T> =>
+  polygon.map((p) => apply<T>(map, p));
 
 /** Least and most of `p · axis` over the points, mm for a unit axis. */
 export function extent(points: readonly Point[], axis: Point): readonly [number, number] {
@@ -85,9 +86,17 @@ export function leastWidth(polygon: Polygon): number {
 }
 
 /** Rounds one corner of a polygon by an arc of `radius` mm, drawn in chords that leave it by under `chord` mm. */
-export function roundCorner<F extends Frame>(polygon: Polygon<F>, index: number, radius: number, chord = 0.03): Polygon<F> {
+export function roundCorner<F extends Frame>(
+  polygon: Polygon<F>,
+  index: number,
+  radius: number,
+  chord = 0.03,
+): Polygon<F> {
   const corner = polygon[index]!;
-  const [before, after] = [polygon[(index + polygon.length - 1) % polygon.length]!, polygon[(index + 1) % polygon.length]!];
+  const [before, after] = [
+    polygon[(index + polygon.length - 1) % polygon.length]!,
+    polygon[(index + 1) % polygon.length]!,
+  ];
   const [a, b] = [direction(corner, before), direction(corner, after)];
   const half = Math.acos(Math.max(-1, Math.min(1, dot(a, b)))) / 2;
   const back = radius / Math.tan(half);
@@ -99,7 +108,8 @@ export function roundCorner<F extends Frame>(polygon: Polygon<F>, index: number,
   const centre = { x: corner.x + spine.x * toCentre, y: corner.y + spine.y * toCentre };
   const start = { x: corner.x + a.x * back, y: corner.y + a.y * back };
   const sweep = Math.PI - 2 * half;
-  const turn = cross(minus(start, centre), minus({ x: corner.x + b.x * back, y: corner.y + b.y * back }, centre)) < 0 ? -1 : 1;
+  const turn =
+    cross(minus(start, centre), minus({ x: corner.x + b.x * back, y: corner.y + b.y * back }, centre)) < 0 ? -1 : 1;
   const chords = Math.max(2, Math.ceil(sweep / (2 * Math.acos(Math.max(0, 1 - chord / radius)))));
   const first = Math.atan2(start.y - centre.y, start.x - centre.x);
   const arc = Array.from({ length: chords + 1 }, (_, i) => {

@@ -5,7 +5,6 @@ import { distance, type Frame } from './point';
 /** Corners this close are one corner, mm. */
 const TOUCHING = 1e-4;
 
-
 /**
  * The same region in rings without holes: a ring round a hole is split through the hole's middle, upright.
  * Files and glue areas want plain polygons.
@@ -29,7 +28,9 @@ function splitWhereTouching<F extends Frame>(ring: Polygon<F>): Polygon<F>[] {
   for (let i = 0; i < ring.length; i++)
     for (let j = i + 1; j < ring.length; j++)
       if (distance(ring[i]!, ring[j]!) < TOUCHING)
-        return [ring.slice(i, j), [...ring.slice(0, i), ...ring.slice(j)]].filter((part) => part.length > 2).flatMap(splitWhereTouching);
+        return [ring.slice(i, j), [...ring.slice(0, i), ...ring.slice(j)]]
+          .filter((part) => part.length > 2)
+          .flatMap(splitWhereTouching);
   return [ring];
 }
 

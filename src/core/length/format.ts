@@ -31,7 +31,13 @@ export function lengthParts(value: Mm, units: Units, graduation: Graduation): Le
     const unit = units === 'mm' ? 1 : INCH;
     const places = graduation !== 'exact' ? 1 : units === 'mm' ? 2 : 3;
     const whole = decimals(size / unit, places);
-    return { negative: value < 0 && Number(whole) !== 0, whole, fraction: null, unit: units, about: Math.abs(Number(whole) * unit - size) > EXACT };
+    return {
+      negative: value < 0 && Number(whole) !== 0,
+      whole,
+      fraction: null,
+      unit: units,
+      about: Math.abs(Number(whole) * unit - size) > EXACT,
+    };
   }
   const denominator = denominatorOf(graduation);
   const marks = Math.round((size / INCH) * denominator);
@@ -54,4 +60,3 @@ export function formatLength(value: Mm, units: Units, graduation: Graduation, ab
   const amount = [parts.whole, parts.fraction?.join('/')].filter(Boolean).join(' ');
   return `${about && parts.about ? 'about ' : ''}${parts.negative ? '−' : ''}${amount} ${parts.unit}`;
 }
-

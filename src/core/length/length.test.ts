@@ -1,5 +1,18 @@
 import fc from 'fast-check';
-import { formatLength, GRADUATIONS, inches, lengthParts, lengthSchema, mm, near, onGraduation, parseLength, roundTo, stepOf, unitsOf } from '.';
+import {
+  formatLength,
+  GRADUATIONS,
+  inches,
+  lengthParts,
+  lengthSchema,
+  mm,
+  near,
+  onGraduation,
+  parseLength,
+  roundTo,
+  stepOf,
+  unitsOf,
+} from '.';
 
 const value = (text: string, unitless?: 'in' | 'mm'): number => {
   const parsed = parseLength(text, unitless);
@@ -10,9 +23,28 @@ const value = (text: string, unitless?: 'in' | 'mm'): number => {
 describe('parseLength', () => {
   // Fraction arithmetic: 1 in is 25.4 mm exactly (ISO 80000-3).
   test.each([
-    ['3 3/4 in', 95.25], ['3-3/4"', 95.25], ['3¾"', 95.25], ['3 ¾ in', 95.25], ['3.75in', 95.25], ['3 3⁄4 in', 95.25], ['3–3/4 in', 95.25], ['3 3/4 inches', 95.25], ['3 3/4 in.', 95.25], ['3 3/4”', 95.25], ["3 3/4''", 95.25],
-    ['¾ in', 19.05], ['3/4in', 19.05], ['.5 in', 12.7], ['95 mm', 95], ['9,5 cm', 95], ['0.3 m', 300], ["1'", 304.8], ['-1/16 in', -1.5875], ['−0.5 mm', -0.5], ['0 mm', 0],
-  ])('reads %s', (text, expected) => expect(value(text)).toBeCloseTo(expected, 9)); // prettier-ignore
+    ['3 3/4 in', 95.25],
+    ['3-3/4"', 95.25],
+    ['3¾"', 95.25],
+    ['3 ¾ in', 95.25],
+    ['3.75in', 95.25],
+    ['3 3⁄4 in', 95.25],
+    ['3–3/4 in', 95.25],
+    ['3 3/4 inches', 95.25],
+    ['3 3/4 in.', 95.25],
+    ['3 3/4”', 95.25],
+    ["3 3/4''", 95.25],
+    ['¾ in', 19.05],
+    ['3/4in', 19.05],
+    ['.5 in', 12.7],
+    ['95 mm', 95],
+    ['9,5 cm', 95],
+    ['0.3 m', 300],
+    ["1'", 304.8],
+    ['-1/16 in', -1.5875],
+    ['−0.5 mm', -0.5],
+    ['0 mm', 0],
+  ])('reads %s', (text, expected) => expect(value(text)).toBeCloseTo(expected, 9));
 
   test('a bare figure takes the unit it is told, and is refused without one', () => {
     expect(value('3 3/4', 'in')).toBeCloseTo(95.25, 9);
@@ -20,14 +52,28 @@ describe('parseLength', () => {
     expect(parseLength('95')).toEqual({ ok: false, message: '“95” has no unit. Write 95 in or 95 mm.' });
   });
 
-  test.each(['', '   ', 'three inches', '3 1/0 in', '1/2/3 in', '3 parsecs', '1e3 mm', '1,250.5 mm', 'NaN mm', 'Infinity in', '3 3/4 in in', '--3 in', '9'.repeat(60), '500 m', 'constructor', '5 constructor'])(
-    'refuses %p with a sentence',
-    (text) => {
-      const parsed = parseLength(text);
-      expect(parsed.ok).toBe(false);
-      if (!parsed.ok) expect(parsed.message).toMatch(/^.{20,}\.$/u);
-    },
-  );
+  test.each([
+    '',
+    '   ',
+    'three inches',
+    '3 1/0 in',
+    '1/2/3 in',
+    '3 parsecs',
+    '1e3 mm',
+    '1,250.5 mm',
+    'NaN mm',
+    'Infinity in',
+    '3 3/4 in in',
+    '--3 in',
+    '9'.repeat(60),
+    '500 m',
+    'constructor',
+    '5 constructor',
+  ])('refuses %p with a sentence', (text) => {
+    const parsed = parseLength(text);
+    expect(parsed.ok).toBe(false);
+    if (!parsed.ok) expect(parsed.message).toMatch(/^.{20,}\.$/u);
+  });
 });
 
 describe('graduations', () => {
@@ -41,13 +87,17 @@ describe('graduations', () => {
 
   test('every rounding lands on a mark within one step, in the direction asked', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 1000, noNaN: true }), fc.constantFrom(...GRADUATIONS), (length, graduation) => {
-        const [down, up] = [roundTo(mm(length), graduation, 'down'), roundTo(mm(length), graduation, 'up')];
-        expect(onGraduation(down, graduation) && onGraduation(up, graduation)).toBe(true);
-        expect(down).toBeLessThanOrEqual(length + 1e-6);
-        expect(up).toBeGreaterThanOrEqual(length - 1e-6);
-        expect(up - down).toBeLessThanOrEqual(stepOf(graduation) + 1e-6);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 1000, noNaN: true }),
+        fc.constantFrom(...GRADUATIONS),
+        (length, graduation) => {
+          const [down, up] = [roundTo(mm(length), graduation, 'down'), roundTo(mm(length), graduation, 'up')];
+          expect(onGraduation(down, graduation) && onGraduation(up, graduation)).toBe(true);
+          expect(down).toBeLessThanOrEqual(length + 1e-6);
+          expect(up).toBeGreaterThanOrEqual(length - 1e-6);
+          expect(up - down).toBeLessThanOrEqual(stepOf(graduation) + 1e-6);
+        },
+      ),
     );
   });
 
@@ -59,20 +109,41 @@ describe('graduations', () => {
 
 describe('formatLength', () => {
   test.each([
-    [95.25, 'in', '1/8 in', '3 3/4 in'], [19.05, 'in', '1/8 in', '3/4 in'], [152.4, 'in', '1/8 in', '6 in'], [0, 'in', '1/8 in', '0 in'], [-1.5875, 'in', '1/16 in', '−1/16 in'],
-    [80.822, 'in', '1/8 in', 'about 3 3/16 in'], [95.25, 'mm', '1 mm', 'about 95.3 mm'], [95, 'mm', '1 mm', '95 mm'], [95.256, 'mm', 'exact', '95.26 mm'], [95.25, 'in', 'exact', '3.75 in'],
-  ] as const)('prints %d as %s at %s: %s', (length, units, graduation, text) => expect(formatLength(mm(length), units, graduation, true)).toBe(text)); // prettier-ignore
+    [95.25, 'in', '1/8 in', '3 3/4 in'],
+    [19.05, 'in', '1/8 in', '3/4 in'],
+    [152.4, 'in', '1/8 in', '6 in'],
+    [0, 'in', '1/8 in', '0 in'],
+    [-1.5875, 'in', '1/16 in', '−1/16 in'],
+    [80.822, 'in', '1/8 in', 'about 3 3/16 in'],
+    [95.25, 'mm', '1 mm', 'about 95.3 mm'],
+    [95, 'mm', '1 mm', '95 mm'],
+    [95.256, 'mm', 'exact', '95.26 mm'],
+    [95.25, 'in', 'exact', '3.75 in'],
+  ] as const)('prints %d as %s at %s: %s', (length, units, graduation, text) =>
+    expect(formatLength(mm(length), units, graduation, true)).toBe(text),
+  );
 
   test('whatever stands on a mark reads back as itself', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 2000 }), fc.constantFrom(...GRADUATIONS.filter((g) => g !== 'exact')), (steps, graduation) => {
-        const length = mm(steps * stepOf(graduation));
-        expect(value(formatLength(length, unitsOf(graduation), graduation))).toBeCloseTo(length, 9);
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 2000 }),
+        fc.constantFrom(...GRADUATIONS.filter((g) => g !== 'exact')),
+        (steps, graduation) => {
+          const length = mm(steps * stepOf(graduation));
+          expect(value(formatLength(length, unitsOf(graduation), graduation))).toBeCloseTo(length, 9);
+        },
+      ),
     );
   });
 
-  test('parts carry the fraction for setting in type', () => expect(lengthParts(inches(2.625), 'in', '1/8 in')).toEqual({ negative: false, whole: '2', fraction: [5, 8], unit: 'in', about: false }));
+  test('parts carry the fraction for setting in type', () =>
+    expect(lengthParts(inches(2.625), 'in', '1/8 in')).toEqual({
+      negative: false,
+      whole: '2',
+      fraction: [5, 8],
+      unit: 'in',
+      about: false,
+    }));
 });
 
 test('NaN is near nothing, and is not a length', () => {

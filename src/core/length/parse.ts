@@ -5,12 +5,30 @@ import type { Units } from './graduation';
 export type ParsedLength = { ok: true; value: Mm } | { ok: false; message: string };
 
 const UNIT: Record<string, number> = {
-  mm: 1, millimetre: 1, millimetres: 1, millimeter: 1, millimeters: 1,
-  cm: 10, centimetre: 10, centimetres: 10, centimeter: 10, centimeters: 10,
-  m: 1000, metre: 1000, metres: 1000, meter: 1000, meters: 1000,
-  in: INCH, inch: INCH, inches: INCH, '"': INCH,
-  ft: 12 * INCH, foot: 12 * INCH, feet: 12 * INCH, "'": 12 * INCH,
-}; // prettier-ignore
+  mm: 1,
+  millimetre: 1,
+  millimetres: 1,
+  millimeter: 1,
+  millimeters: 1,
+  cm: 10,
+  centimetre: 10,
+  centimetres: 10,
+  centimeter: 10,
+  centimeters: 10,
+  m: 1000,
+  metre: 1000,
+  metres: 1000,
+  meter: 1000,
+  meters: 1000,
+  in: INCH,
+  inch: INCH,
+  inches: INCH,
+  '"': INCH,
+  ft: 12 * INCH,
+  foot: 12 * INCH,
+  feet: 12 * INCH,
+  "'": 12 * INCH,
+};
 
 /** Longest text worth reading as one length, characters. */
 const LONGEST_TEXT = 40;

@@ -19,21 +19,31 @@ export interface PatternFault {
  */
 export function patternFaults(piece: Piece): PatternFault[] {
   const faults: PatternFault[] = [];
-  const parts = [...piece.panels.map((p) => ({ name: p.id, polygon: p.polygon })), ...wasteOf(piece).map((polygon, i) => ({ name: `waste ${i + 1}`, polygon }))];
+  const parts = [
+    ...piece.panels.map((p) => ({ name: p.id, polygon: p.polygon })),
+    ...wasteOf(piece).map((polygon, i) => ({ name: `waste ${i + 1}`, polygon })),
+  ];
   parts.forEach((a, i) =>
     parts.slice(i + 1).forEach((b) => {
       const shared = intersection(a.polygon, b.polygon).reduce((sum, p) => sum + area(p), 0);
-      if (shared > AREA_SLACK) faults.push({ code: 'panels_overlap', detail: `${a.name} and ${b.name} share ${shared} mm²` });
+      if (shared > AREA_SLACK)
+        faults.push({ code: 'panels_overlap', detail: `${a.name} and ${b.name} share ${shared} mm²` });
     }),
   );
   const rings = outlineOf(piece);
   if (rings.length !== 1) faults.push({ code: 'not_one_piece', detail: `${rings.length} rings` });
   const box = boxOf(rings.flat());
-  if (box.minX < -SLACK || box.minY < -SLACK || box.maxX > piece.blank.width + SLACK || box.maxY > piece.blank.height + SLACK)
+  if (
+    box.minX < -SLACK ||
+    box.minY < -SLACK ||
+    box.maxX > piece.blank.width + SLACK ||
+    box.maxY > piece.blank.height + SLACK
+  )
     faults.push({ code: 'outside_blank', detail: JSON.stringify(box) });
   const covered = parts.reduce((sum, part) => sum + area(part.polygon), 0);
   const missing = piece.blank.width * piece.blank.height - covered;
-  if (Math.abs(missing) > AREA_SLACK) faults.push({ code: 'area_missing', detail: `${missing} mm² of the blank is neither panel nor waste` });
+  if (Math.abs(missing) > AREA_SLACK)
+    faults.push({ code: 'area_missing', detail: `${missing} mm² of the blank is neither panel nor waste` });
   for (const hinge of piece.hinges)
     for (const id of hinge.between) {
       const { polygon } = panelOf(piece, id);
@@ -43,7 +53,11 @@ export function patternFaults(piece: Piece): PatternFault[] {
         return [hinge.line.from, hinge.line.to].every((end) => {
           const along = (end.x - rim.from.x) * (rim.to.x - rim.from.x) + (end.y - rim.from.y) * (rim.to.y - rim.from.y);
           const length2 = (rim.to.x - rim.from.x) ** 2 + (rim.to.y - rim.from.y) ** 2;
-          return Math.abs(sideOf(rim, end)) < SLACK && along > -SLACK * Math.sqrt(length2) && along < length2 + SLACK * Math.sqrt(length2);
+          return (
+            Math.abs(sideOf(rim, end)) < SLACK &&
+            along > -SLACK * Math.sqrt(length2) &&
+            along < length2 + SLACK * Math.sqrt(length2)
+          );
         });
       });
       if (!onRim) faults.push({ code: 'score_off_panel', detail: `${hinge.id} does not lie on the rim of ${id}` });

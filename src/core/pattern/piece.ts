@@ -49,7 +49,8 @@ export interface Trim {
   readonly name: string;
   readonly polygon: Polygon<'sheet'>;
   /** How it comes off: cut straight along a line, or rounded. */
-  readonly cut: { readonly kind: 'straight'; readonly line: Segment<'sheet'> } | { readonly kind: 'rounded'; readonly radius: Mm };
+  readonly cut:
+    { readonly kind: 'straight'; readonly line: Segment<'sheet'> } | { readonly kind: 'rounded'; readonly radius: Mm };
 }
 
 /** A flat piece of paper: its blank, the panels on it, the hinges between them and what is cut away. */

@@ -1,4 +1,14 @@
-import { inView, layerOf, lapBetween, mouthView, reachAcross, uncovered, visibleFrom, type Stack, type View } from '../fold';
+import {
+  inView,
+  layerOf,
+  lapBetween,
+  mouthView,
+  reachAcross,
+  uncovered,
+  visibleFrom,
+  type Stack,
+  type View,
+} from '../fold';
 import { distance, extent, regionArea } from '../geometry';
 import { inches, mm, onGraduation, type Mm } from '../length';
 import type { DesignInput } from './design';
@@ -9,13 +19,23 @@ export type Level = 'pass' | 'note' | 'warn' | 'fail';
 
 /** A change to the design that would cure a problem. */
 export interface Remedy {
-  readonly code: 'trim_flaps' | 'other_paper' | 'more_ease' | 'square_blank' | 'centre_setting' | 'less_corner' | 'shallower_tip' | 'whole_flaps';
+  readonly code:
+    | 'trim_flaps'
+    | 'other_paper'
+    | 'more_ease'
+    | 'square_blank'
+    | 'centre_setting'
+    | 'less_corner'
+    | 'shallower_tip'
+    | 'whole_flaps';
   readonly value?: Mm;
   readonly name?: string;
   readonly change: DesignChange;
 }
 /** Parts of a design document to lay over it; `options` are laid over one by one, undefined takes a value out. */
-export type DesignChange = Partial<Omit<DesignInput, 'options' | 'construction' | 'version'>> & { readonly options?: Record<string, unknown> };
+export type DesignChange = Partial<Omit<DesignInput, 'options' | 'construction' | 'version'>> & {
+  readonly options?: Record<string, unknown>;
+};
 
 /** One thing asked of the folded shape, as data; its sentence is made in words.ts. */
 export interface Check {
@@ -49,13 +69,29 @@ export function checksOf(plan: Plan): Check[] {
   return [...fitChecks(plan, made), ...foldChecks(plan, made), ...paperChecks(plan, made), ...toolChecks(plan, made)];
 }
 
-const check = (id: string, level: Level, value: number, limit: number, about: Check['about'] = {}, remedies: readonly Remedy[] = []): Check => ({ id, level, value, limit, about, remedies });
+const check = (
+  id: string,
+  level: Level,
+  value: number,
+  limit: number,
+  about: Check['about'] = {},
+  remedies: readonly Remedy[] = [],
+): Check => ({ id, level, value, limit, about, remedies });
 
 /** The one check of a design without a pattern: what stands in the way, and what would do. */
 function refused({ refusal, design }: Plan): Check {
   const { code, value, limit } = refusal!;
   const remedies: Record<typeof code, readonly Remedy[]> = {
-    blank_not_square: [{ code: 'square_blank', value: limit, change: { blank: { width: limit, height: limit }, ...(design.blank ? { paper: { width: design.blank.width, height: design.blank.height } } : {}) } }],
+    blank_not_square: [
+      {
+        code: 'square_blank',
+        value: limit,
+        change: {
+          blank: { width: limit, height: limit },
+          ...(design.blank ? { paper: { width: design.blank.width, height: design.blank.height } } : {}),
+        },
+      },
+    ],
     notch_off_sheet: [],
     setting_off_sheet: [{ code: 'centre_setting', change: { options: { setting: undefined } } }],
     corner_too_round: [{ code: 'less_corner', value: limit, change: { options: { corner: Math.floor(limit) } } }],
@@ -75,7 +111,10 @@ function fitChecks({ design }: Plan, made: Made): Check[] {
     const [value, limit] = [ease[side], design.least[side]];
     const level: Level = value < -HAIR ? 'fail' : value <= HAIR || value < limit - HAIR ? 'warn' : 'pass';
     // The sheet was given with its contents: only a larger sheet helps, which is the contents-first question.
-    const remedies: Remedy[] = level === 'pass' || !design.blank ? [] : [{ code: 'more_ease', change: { blank: undefined, options: { setting: undefined } } }];
+    const remedies: Remedy[] =
+      level === 'pass' || !design.blank
+        ? []
+        : [{ code: 'more_ease', change: { blank: undefined, options: { setting: undefined } } }];
     return check(`room-${side}`, level, value, limit, {}, remedies);
   });
   const stuck = insert ?? seat;
@@ -91,32 +130,74 @@ function foldChecks({ design }: Plan, { built, folded }: Made): Check[] {
   const past = pastFloor(finished, cavity.floor);
   const furthest = past.reduce((most, p) => (p.by > most.by ? p : most), { panel: '', by: 0 });
   checks.push(
-    check('overhang', furthest.by > HAIR ? 'fail' : 'pass', furthest.by, 0, { panel: name(furthest.panel) }, furthest.by > HAIR ? [{ code: 'trim_flaps', change: { options: { flaps: 'trimmed' } } }] : []),
+    check(
+      'overhang',
+      furthest.by > HAIR ? 'fail' : 'pass',
+      furthest.by,
+      0,
+      { panel: name(furthest.panel) },
+      furthest.by > HAIR ? [{ code: 'trim_flaps', change: { options: { flaps: 'trimmed' } } }] : [],
+    ),
   );
 
   if (cavity.kind === 'closed') {
     const others = finished.layers.map((layer) => layer.panel).filter((id) => id !== cavity.floor);
     const hole = regionArea(uncovered(finished, cavity.floor, others));
-    checks.push(check('hole', hole > SPECK ? 'fail' : 'pass', hole, 0, {}, hole > SPECK ? [{ code: 'whole_flaps', change: { options: { flaps: 'whole', tip: 'point' } } }] : []));
+    checks.push(
+      check(
+        'hole',
+        hole > SPECK ? 'fail' : 'pass',
+        hole,
+        0,
+        {},
+        hole > SPECK ? [{ code: 'whole_flaps', change: { options: { flaps: 'whole', tip: 'point' } } }] : [],
+      ),
+    );
   }
 
   const laps = built.holds.map(([a, b]) => ({ a, b, breadth: lapBetween(finished, a, b).breadth }));
-  const least = laps.reduce((low, lap) => (lap.breadth < low.breadth ? lap : low), laps[0] ?? { a: '', b: '', breadth: Infinity });
+  const least = laps.reduce(
+    (low, lap) => (lap.breadth < low.breadth ? lap : low),
+    laps[0] ?? { a: '', b: '', breadth: Infinity },
+  );
   if (laps.length > 0)
-    checks.push(check('flap-overlap', least.breadth <= HAIR ? 'fail' : least.breadth < LEAST_LAP - HAIR ? 'warn' : 'pass', least.breadth, LEAST_LAP, { a: name(least.a), b: name(least.b) }));
+    checks.push(
+      check(
+        'flap-overlap',
+        least.breadth <= HAIR ? 'fail' : least.breadth < LEAST_LAP - HAIR ? 'warn' : 'pass',
+        least.breadth,
+        LEAST_LAP,
+        { a: name(least.a), b: name(least.b) },
+      ),
+    );
 
   const view = mouthView(finished, cavity);
   for (const [a, b] of built.facing) {
     const axis = facingAxis(finished, view, a);
     const value = reachAcross(finished, a, b, axis);
     const along = (axis === view.across) === (built.acrossMouth === 'width') ? 'width' : 'height';
-    checks.push(check(`tips-${along}`, value < -HAIR ? 'note' : 'pass', value, 0, { a: name(a), b: name(b), meet: Math.abs(value) <= HAIR ? 1 : 0 }));
+    checks.push(
+      check(`tips-${along}`, value < -HAIR ? 'note' : 'pass', value, 0, {
+        a: name(a),
+        b: name(b),
+        meet: Math.abs(value) <= HAIR ? 1 : 0,
+      }),
+    );
   }
 
   const problem = folded.problems[0];
-  checks.push(check('folding', problem ? 'fail' : 'pass', folded.problems.length, 0, problem ? { code: problem.code, panel: name(problem.panel), by: name(problem.by) } : {}));
+  checks.push(
+    check(
+      'folding',
+      problem ? 'fail' : 'pass',
+      folded.problems.length,
+      0,
+      problem ? { code: problem.code, panel: name(problem.panel), by: name(problem.by) } : {},
+    ),
+  );
 
-  if (design.thickness > THICK) checks.push(check('thick-contents', design.thickness > 2 * THICK ? 'warn' : 'note', design.thickness, THICK));
+  if (design.thickness > THICK)
+    checks.push(check('thick-contents', design.thickness > 2 * THICK ? 'warn' : 'note', design.thickness, THICK));
   return checks;
 }
 
@@ -124,20 +205,27 @@ function foldChecks({ design }: Plan, { built, folded }: Made): Check[] {
 function facingAxis(stack: Stack, view: View, panel: string): View['across'] {
   const hinge = stack.hinges.find((h) => h.between[1] === panel)!;
   const { map } = layerOf(stack, panel);
-  const [from, to] = [hinge.line.from, hinge.line.to].map((p) => inView(view, { x: map[0] * p.x + map[2] * p.y + map[4], y: map[1] * p.x + map[3] * p.y + map[5] }));
+  const [from, to] = [hinge.line.from, hinge.line.to].map((p) =>
+    inView(view, { x: map[0] * p.x + map[2] * p.y + map[4], y: map[1] * p.x + map[3] * p.y + map[5] }),
+  );
   return Math.abs(to!.x - from!.x) > Math.abs(to!.y - from!.y) ? view.up : view.across;
 }
 
 /** How far each panel reaches past each straight edge of the floor panel, mm; only those that do. */
 function pastFloor(stack: Stack, floor: string): { panel: string; by: number }[] {
   const base = layerOf(stack, floor).polygon;
-  const sign = base.reduce((sum, p, i) => sum + p.x * base[(i + 1) % base.length]!.y - p.y * base[(i + 1) % base.length]!.x, 0) > 0 ? 1 : -1;
+  const sign =
+    base.reduce((sum, p, i) => sum + p.x * base[(i + 1) % base.length]!.y - p.y * base[(i + 1) % base.length]!.x, 0) > 0
+      ? 1
+      : -1;
   return base.flatMap((p, i) => {
     const q = base[(i + 1) % base.length]!;
     const length = distance(p, q);
     const outward = { x: (sign * (q.y - p.y)) / length, y: (-sign * (q.x - p.x)) / length };
     const rim = p.x * outward.x + p.y * outward.y;
-    return stack.layers.map((layer) => ({ panel: layer.panel, by: extent(layer.polygon, outward)[1] - rim })).filter(({ by }) => by > HAIR);
+    return stack.layers
+      .map((layer) => ({ panel: layer.panel, by: extent(layer.polygon, outward)[1] - rim }))
+      .filter(({ by }) => by > HAIR);
   });
 }
 
@@ -150,26 +238,50 @@ function paperChecks({ design }: Plan, { built, folded, finished }: Made): Check
     const fits = liesOn(blank, sheet);
     const other = fits ? null : smallestPaperFor(blank);
     checks.push(
-      check('paper', fits ? 'pass' : 'fail', Math.max(blank.width, blank.height), Math.min(sheet.width, sheet.height), { width: sheet.width, height: sheet.height, other: other?.title ?? '' },
-        other ? [{ code: 'other_paper', name: other.title, change: { paper: { ...paper, width: other.width, height: other.height } } }] : []),
-    ); // prettier-ignore
+      check(
+        'paper',
+        fits ? 'pass' : 'fail',
+        Math.max(blank.width, blank.height),
+        Math.min(sheet.width, sheet.height),
+        { width: sheet.width, height: sheet.height, other: other?.title ?? '' },
+        other
+          ? [
+              {
+                code: 'other_paper',
+                name: other.title,
+                change: { paper: { ...paper, width: other.width, height: other.height } },
+              },
+            ]
+          : [],
+      ),
+    );
   }
   if (paper.caliper < THIN) checks.push(check('thin-paper', 'note', paper.caliper, THIN));
-  if (paper.caliper > STIFF) checks.push(check('stiff-paper', 'note', paper.caliper, STIFF, { thickness: finished.thickness }));
+  if (paper.caliper > STIFF)
+    checks.push(check('stiff-paper', 'note', paper.caliper, STIFF, { thickness: finished.thickness }));
   const view = mouthView(folded.finished, built.cavities[0]);
   if (paper.sided === 1 || paper.directional) {
     const seen = (['below', 'above'] as const).flatMap((from) => visibleFrom(folded.finished, from, view));
     const plain = seen.filter((v) => v.side === 'A');
-    if (paper.sided === 1) checks.push(check('print-side', 'note', plain.length, 0, { panels: [...new Set(plain.map((v) => v.panel))].join(', ') }));
+    if (paper.sided === 1)
+      checks.push(
+        check('print-side', 'note', plain.length, 0, { panels: [...new Set(plain.map((v) => v.panel))].join(', ') }),
+      );
     const front = seen[0];
-    if (paper.directional && front) checks.push(check('print-direction', Math.abs(front.turn % 90) > 0.01 ? 'warn' : 'note', front.turn, 0));
+    if (paper.directional && front)
+      checks.push(check('print-direction', Math.abs(front.turn % 90) > 0.01 ? 'warn' : 'note', front.turn, 0));
   }
   return checks;
 }
 
 function toolChecks({ design }: Plan, { built, programme, toolFaults }: Made): Check[] {
   const { tool, graduation } = design;
-  const checks: Check[] = [check('tool-proof', toolFaults.length > 0 ? 'fail' : 'pass', toolFaults.length, 0, { fault: toolFaults[0] ?? '', tool: tool.kind })];
+  const checks: Check[] = [
+    check('tool-proof', toolFaults.length > 0 ? 'fail' : 'pass', toolFaults.length, 0, {
+      fault: toolFaults[0] ?? '',
+      tool: tool.kind,
+    }),
+  ];
   const first = programme.marks.find((mark) => mark.edge === built.start.edge);
   if (tool.kind === 'envelope-board') {
     if (built.start.reference === 'ruler') checks.push(check('ruler-end', 'note', first?.at ?? 0, tool.rulerEnd));
@@ -178,7 +290,9 @@ function toolChecks({ design }: Plan, { built, programme, toolFaults }: Made): C
   }
   if (tool.kind === 'scoring-board') checks.push(check('slanted-scores', 'note', 0, 0));
   const set = tool.kind === 'envelope-board' ? [first] : programme.marks;
-  const off = [...set.map((mark) => mark?.at), built.piece.blank.width, built.piece.blank.height].find((at) => at !== undefined && !onGraduation(at, graduation));
+  const off = [...set.map((mark) => mark?.at), built.piece.blank.width, built.piece.blank.height].find(
+    (at) => at !== undefined && !onGraduation(at, graduation),
+  );
   if (off !== undefined) checks.push(check('between-marks', 'note', off, 0));
   return checks;
 }

@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { CONSTRUCTIONS, constructionNamed, type Brief, type Construction, type Contents, type Ease } from '../constructions';
+import {
+  CONSTRUCTIONS,
+  constructionNamed,
+  type Brief,
+  type Construction,
+  type Contents,
+  type Ease,
+} from '../constructions';
 import { GRADUATIONS, lengthSchema, mm, type Graduation, type Mm } from '../length';
 import type { Blank } from '../pattern';
 import { COMMON_BOARD, makingWith, toolSchema, type Tool } from '../tools';
@@ -14,10 +21,17 @@ const both = <T extends z.ZodType>(of: T) => z.strictObject({ width: of.optional
 const common = {
   version: z.literal(1, { error: 'This reads documents of version 1: write "version": 1.' }),
   contents: z
-    .strictObject({ width: size.optional(), height: size.optional(), thickness: lengthSchema({ least: 0, most: 200 }).default(mm(0)) })
+    .strictObject({
+      width: size.optional(),
+      height: size.optional(),
+      thickness: lengthSchema({ least: 0, most: 200 }).default(mm(0)),
+    })
     .optional()
     .describe('What goes in. A stack counts with its whole thickness, a card at its thickest place.'),
-  blank: z.strictObject({ width: size, height: size }).optional().describe('The paper at hand, when the question is what fits it.'),
+  blank: z
+    .strictObject({ width: size, height: size })
+    .optional()
+    .describe('The paper at hand, when the question is what fits it.'),
   ease: both(room).optional().describe('Room aimed for, both sides together; the construction’s own when left out.'),
   leastEase: both(room).optional().describe('Room that rounding may not go under.'),
   paper: z
@@ -26,7 +40,9 @@ const common = {
       height: size.optional(),
       caliper: lengthSchema({ over: 0, most: 5 }).default(mm(USUAL_CALIPER)),
       sided: z.union([z.literal(1), z.literal(2)], { error: 'Paper is printed on 1 or 2 sides.' }).default(2),
-      directional: z.boolean({ error: 'Say true for a print that has a right way up, false for one that has not.' }).default(false),
+      directional: z
+        .boolean({ error: 'Say true for a print that has a right way up, false for one that has not.' })
+        .default(false),
     })
     .prefault({})
     .describe('The sheet the blank is cut from, and what it is like.'),
@@ -35,14 +51,20 @@ const common = {
 };
 
 const names = CONSTRUCTIONS.map((c) => c.name);
-const variants = CONSTRUCTIONS.map((c) => z.strictObject({ ...common, construction: z.literal(c.name), options: c.options.prefault({}) }).meta({ title: c.title, description: c.purpose }));
+const variants = CONSTRUCTIONS.map((c) =>
+  z
+    .strictObject({ ...common, construction: z.literal(c.name), options: c.options.prefault({}) })
+    .meta({ title: c.title, description: c.purpose }),
+);
 
 /** The design document (docs/contract: the plan's question). Every construction's options are part of it. */
 export const designSchema = z
   .discriminatedUnion('construction', variants as [(typeof variants)[number], ...typeof variants], {
     error: ({ input }) => {
       const name = (input as { construction?: unknown } | null)?.construction;
-      return name === undefined ? `Name the construction. Known are: ${names.join(', ')}.` : `${JSON.stringify(name)} is not a construction known here. Known are: ${names.join(', ')}.`;
+      return name === undefined
+        ? `Name the construction. Known are: ${names.join(', ')}.`
+        : `${JSON.stringify(name)} is not a construction known here. Known are: ${names.join(', ')}.`;
     },
   })
   .superRefine((design, context) => {
@@ -51,11 +73,19 @@ export const designSchema = z
     if (!blank && !contents) miss(['contents'], 'Say what goes in (contents) or what paper there is (blank).');
     if (contents)
       for (const side of ['width', 'height'] as const)
-        if (contents[side] === undefined && (!blank || contents.width !== undefined || contents.height !== undefined)) miss(['contents', side], `The contents’ ${side} is missing. Write for example "3 1/2 in".`);
+        if (contents[side] === undefined && (!blank || contents.width !== undefined || contents.height !== undefined))
+          miss(['contents', side], `The contents’ ${side} is missing. Write for example "3 1/2 in".`);
     if ((paper.width === undefined) !== (paper.height === undefined))
-      miss(['paper', paper.width === undefined ? 'width' : 'height'], 'Give the paper’s width and height both, or neither.');
+      miss(
+        ['paper', paper.width === undefined ? 'width' : 'height'],
+        'Give the paper’s width and height both, or neither.',
+      );
     const options = design.options as { setting?: unknown };
-    if (!blank && options.setting !== undefined) miss(['options', 'setting'], 'A setting goes with the paper at hand (blank). With contents it is worked out: leave it out.');
+    if (!blank && options.setting !== undefined)
+      miss(
+        ['options', 'setting'],
+        'A setting goes with the paper at hand (blank). With contents it is worked out: leave it out.',
+      );
   });
 
 /** A design as written: lengths as numbers of millimetres or as text, anything optional left out. */
@@ -69,7 +99,13 @@ export interface Design {
   readonly blank: Blank | null;
   readonly aim: Ease;
   readonly least: Ease;
-  readonly paper: { readonly width?: Mm; readonly height?: Mm; readonly caliper: Mm; readonly sided: 1 | 2; readonly directional: boolean };
+  readonly paper: {
+    readonly width?: Mm;
+    readonly height?: Mm;
+    readonly caliper: Mm;
+    readonly sided: 1 | 2;
+    readonly directional: boolean;
+  };
   readonly tool: Tool;
   readonly graduation: Graduation;
   readonly options: unknown;
@@ -81,11 +117,17 @@ function complete(document: z.output<typeof designSchema>): Design {
   if (!construction) throw new Error(`${document.construction} passed the schema but is not registered`);
   const { contents, blank = null, paper, tool, graduation, options } = document;
   const aim = { ...construction.ease.aim, ...defined(document.ease) };
-  const ownLeast = { width: mm(Math.min(construction.ease.least.width, aim.width)), height: mm(Math.min(construction.ease.least.height, aim.height)) };
+  const ownLeast = {
+    width: mm(Math.min(construction.ease.least.width, aim.width)),
+    height: mm(Math.min(construction.ease.least.height, aim.height)),
+  };
   const thickness = contents?.thickness ?? mm(0);
   return {
     construction,
-    contents: contents?.width !== undefined && contents.height !== undefined ? { width: contents.width, height: contents.height, thickness } : null,
+    contents:
+      contents?.width !== undefined && contents.height !== undefined
+        ? { width: contents.width, height: contents.height, thickness }
+        : null,
     thickness,
     blank,
     aim,
@@ -116,7 +158,8 @@ export interface Issue {
   readonly path: string;
   readonly message: string;
 }
-export type DesignResult = { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly issues: readonly Issue[] };
+export type DesignResult =
+  { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly issues: readonly Issue[] };
 
 /** Checks a design document and fills in what it leaves open; every problem is gathered. */
 export function readDesign(input: unknown): DesignResult {
@@ -129,9 +172,22 @@ export function issuesOf(error: z.ZodError): Issue[] {
   return error.issues.flatMap((issue): Issue[] => {
     const path = issue.path.map(String).join('.');
     const at = (key: string): string => (path ? `${path}.${key}` : key);
-    if (issue.code === 'unrecognized_keys') return issue.keys.map((key) => ({ path: at(key), message: `“${key}” is not known here. Check the spelling, or leave it out.` }));
-    if (issue.code === 'invalid_type' && issue.input === undefined) return [{ path, message: path ? `“${path}” is missing.` : 'The document is empty.' }];
-    if (issue.code === 'invalid_type') return [{ path, message: path ? `“${path}” should be ${article(issue.expected)}.` : `A document is a JSON object, not ${article(typeof issue.input)}.` }];
+    if (issue.code === 'unrecognized_keys')
+      return issue.keys.map((key) => ({
+        path: at(key),
+        message: `“${key}” is not known here. Check the spelling, or leave it out.`,
+      }));
+    if (issue.code === 'invalid_type' && issue.input === undefined)
+      return [{ path, message: path ? `“${path}” is missing.` : 'The document is empty.' }];
+    if (issue.code === 'invalid_type')
+      return [
+        {
+          path,
+          message: path
+            ? `“${path}” should be ${article(issue.expected)}.`
+            : `A document is a JSON object, not ${article(typeof issue.input)}.`,
+        },
+      ];
     return [{ path, message: issue.message }];
   });
 }

@@ -24,16 +24,41 @@ export const planSchema = z.strictObject({
       quantity: number,
       blank: z.strictObject({ width: number, height: number }).describe('As cut, before notches and corners come off.'),
       outline: polygon.describe('After cutting, anticlockwise, origin at the blank’s lower left, inside face up.'),
-      scores: z.array(z.strictObject({ id: z.string(), from: pair, to: pair, fold: z.enum(['valley', 'mountain']), angle: number, order: number })),
+      scores: z.array(
+        z.strictObject({
+          id: z.string(),
+          from: pair,
+          to: pair,
+          fold: z.enum(['valley', 'mountain']),
+          angle: number,
+          order: number,
+        }),
+      ),
       cuts: z.array(z.strictObject({ from: pair, to: pair })).describe('Slits inside the outline.'),
       marks: z
-        .array(z.strictObject({ edge, at: number, for: z.enum(['notch', 'score', 'slit', 'slant', 'hole']), reference: z.enum(['board', 'fence', 'ruler']) }))
+        .array(
+          z.strictObject({
+            edge,
+            at: number,
+            for: z.enum(['notch', 'score', 'slit', 'slant', 'hole']),
+            reference: z.enum(['board', 'fence', 'ruler']),
+          }),
+        )
         .describe('What the maker sets or measures along an edge from its left end once that edge is near.'),
       glue: z.array(z.strictObject({ id: z.string(), polygon, side })),
       noGlue: z.array(z.strictObject({ polygon, side })),
     }),
   ),
-  assembly: z.array(z.strictObject({ piece: z.string(), onto: z.string(), panel: z.string(), transform: z.array(number).length(6), side, step: number })),
+  assembly: z.array(
+    z.strictObject({
+      piece: z.string(),
+      onto: z.string(),
+      panel: z.string(),
+      transform: z.array(number).length(6),
+      side,
+      step: number,
+    }),
+  ),
   joins: z.array(z.strictObject({ a: z.string(), b: z.string(), polygon })),
   inside: z.strictObject({ width: number, height: number, depth: number }),
   finished: z.strictObject({ width: number, height: number, depth: number, thickness: number }),
@@ -53,33 +78,79 @@ export const planSchema = z.strictObject({
       text: z.string(),
     }),
   ),
-  checks: z.array(z.strictObject({ id: z.string(), level: z.enum(['pass', 'note', 'warn', 'fail']), value: number, limit: number, message: z.string() })),
+  checks: z.array(
+    z.strictObject({
+      id: z.string(),
+      level: z.enum(['pass', 'note', 'warn', 'fail']),
+      value: number,
+      limit: number,
+      message: z.string(),
+    }),
+  ),
 });
 export type PlanDocument = z.infer<typeof planSchema>;
 
 const NOTHING = { width: 0, height: 0, depth: 0 };
 
 /** Writes a plan as the document others read; sentences in the units of the design's own marks unless told. */
-export function planDocument(plan: Plan, say: Say = sayer(unitsOf(plan.design.graduation), plan.design.graduation)): PlanDocument {
+export function planDocument(
+  plan: Plan,
+  say: Say = sayer(unitsOf(plan.design.graduation), plan.design.graduation),
+): PlanDocument {
   const { design, made } = plan;
-  const checks = checksOf(plan).map((check) => ({ id: check.id, level: check.level, value: check.value, limit: check.limit, message: checkSentence(check, say) }));
+  const checks = checksOf(plan).map((check) => ({
+    id: check.id,
+    level: check.level,
+    value: check.value,
+    limit: check.limit,
+    message: checkSentence(check, say),
+  }));
   const head = { version: 1 as const, construction: design.construction.name };
   if (!made)
-    return { ...head, pieces: [], assembly: [], joins: [], inside: NOTHING, finished: { ...NOTHING, thickness: 0 }, ease: NOTHING, largestContents: { width: 0, height: 0, thickness: 0 }, thickest: 0, steps: [], checks };
+    return {
+      ...head,
+      pieces: [],
+      assembly: [],
+      joins: [],
+      inside: NOTHING,
+      finished: { ...NOTHING, thickness: 0 },
+      ease: NOTHING,
+      largestContents: { width: 0, height: 0, thickness: 0 },
+      thickest: 0,
+      steps: [],
+      checks,
+    };
   const { built } = made;
   // Without contents of its own, a plan answers for the largest that fit: they leave exactly the least ease.
-  const ease = made.fit?.ease ?? { width: Math.min(design.least.width, made.inside.width), height: Math.min(design.least.height, made.inside.height) };
+  const ease = made.fit?.ease ?? {
+    width: Math.min(design.least.width, made.inside.width),
+    height: Math.min(design.least.height, made.inside.height),
+  };
   return {
     ...head,
     pieces: [pieceDocument(made)],
     assembly: [],
-    joins: made.folded.finished.joints.flatMap((joint) => joint.polygons.map((ring) => ({ a: `${built.piece.name}/${joint.panel}`, b: `${built.piece.name}/${joint.onto}`, polygon: ring.map(xy) }))),
+    joins: made.folded.finished.joints.flatMap((joint) =>
+      joint.polygons.map((ring) => ({
+        a: `${built.piece.name}/${joint.panel}`,
+        b: `${built.piece.name}/${joint.onto}`,
+        polygon: ring.map(xy),
+      })),
+    ),
     inside: { width: made.inside.width, height: made.inside.height, depth: 0 },
-    finished: { width: made.finished.width, height: made.finished.height, depth: 0, thickness: made.finished.thickness },
+    finished: {
+      width: made.finished.width,
+      height: made.finished.height,
+      depth: 0,
+      thickness: made.finished.thickness,
+    },
     ease: { width: ease.width, height: ease.height, depth: 0 },
     largestContents: { ...made.largest },
     thickest: made.thickest,
-    steps: stepsOf(plan, say).map(({ caution, text, ...step }) => ({ ...step, text: caution ? `${text} ${caution}` : text })),
+    steps: stepsOf(plan, say).map(({ caution, text, ...step }) => ({
+      ...step,
+      text: caution ? `${text} ${caution}` : text,
+    })),
     checks,
   };
 }
@@ -97,23 +168,40 @@ function pieceDocument(made: Made): PlanDocument['pieces'][number] {
       .sort((a, b) => a.order - b.order)
       .map(({ id, line, fold, angle, order }) => ({ id, from: xy(line.from), to: xy(line.to), fold, angle, order })),
     cuts: [],
-    marks: made.programme.marks.map((mark) => ({ edge: mark.edge, at: mark.at, for: mark.for, reference: mark.reference })),
-    glue: glueAreas(made).map(({ id, contact }) => contact.polygons.map((ring) => ({ id, polygon: ring.map(xy), side: faceDown(made, contact) }))).flat(),
-    noGlue: keepDry(made).flatMap((contact) => contact.polygons.map((ring) => ({ polygon: ring.map(xy), side: faceDown(made, contact) }))),
+    marks: made.programme.marks.map((mark) => ({
+      edge: mark.edge,
+      at: mark.at,
+      for: mark.for,
+      reference: mark.reference,
+    })),
+    glue: glueAreas(made)
+      .map(({ id, contact }) =>
+        contact.polygons.map((ring) => ({ id, polygon: ring.map(xy), side: faceDown(made, contact) })),
+      )
+      .flat(),
+    noGlue: keepDry(made).flatMap((contact) =>
+      contact.polygons.map((ring) => ({ polygon: ring.map(xy), side: faceDown(made, contact) })),
+    ),
   };
 }
 
 /** Where glue goes, on the flat sheet, by the fold that brings it down. */
-export function glueAreas({ folded }: Made): readonly { readonly id: string; readonly fold: string; readonly contact: Contact }[] {
+export function glueAreas({
+  folded,
+}: Made): readonly { readonly id: string; readonly fold: string; readonly contact: Contact }[] {
   const ids = glueIds(folded.stages.flatMap((s) => (s.fold.gluedTo ? [s.fold.id] : [])));
   return folded.stages.flatMap(({ fold, contacts }) =>
-    contacts.filter((contact) => contact.onto !== null && fold.gluedTo?.includes(contact.onto)).map((contact) => ({ id: ids.get(fold.id)!, fold: fold.id, contact })),
+    contacts
+      .filter((contact) => contact.onto !== null && fold.gluedTo?.includes(contact.onto))
+      .map((contact) => ({ id: ids.get(fold.id)!, fold: fold.id, contact })),
   );
 }
 
 /** Where a glued flap lies on paper it must not stick to, on the flat sheet. */
 export const keepDry = ({ folded }: Made): readonly Contact[] =>
-  folded.stages.flatMap(({ fold, contacts }) => contacts.filter((contact) => contact.onto !== null && !fold.gluedTo?.includes(contact.onto)));
+  folded.stages.flatMap(({ fold, contacts }) =>
+    contacts.filter((contact) => contact.onto !== null && !fold.gluedTo?.includes(contact.onto)),
+  );
 
 /** The face of a panel that looks down once it has been folded: the one that takes the glue. */
 function faceDown({ folded }: Made, contact: Contact): 'inside' | 'outside' {

@@ -10,7 +10,13 @@ export interface PaperSize {
   readonly source: string;
 }
 
-const size = (id: string, title: string, width: Mm, height: Mm, source: string): PaperSize => ({ id, title, width, height, source });
+const size = (id: string, title: string, width: Mm, height: Mm, source: string): PaperSize => ({
+  id,
+  title,
+  width,
+  height,
+  source,
+});
 
 /** Sheets people buy, smallest first. */
 export const PAPERS: readonly PaperSize[] = [
@@ -28,7 +34,13 @@ export const CARDS: readonly PaperSize[] = [
   size('id1', 'ID-1 card (bank, gift)', mm(85.6), mm(53.98), 'ISO/IEC 7810'),
   size('3x4', '3 × 4 in card', inches(3), inches(4), 'common practice, no source'),
   size('a7', 'A7', mm(74), mm(105), 'ISO 216'),
-  size('a2card', '4 1/4 × 5 1/2 in card', inches(4.25), inches(5.5), 'a quarter of a letter sheet (ANSI/ASME Y14.1 size A)'),
+  size(
+    'a2card',
+    '4 1/4 × 5 1/2 in card',
+    inches(4.25),
+    inches(5.5),
+    'a quarter of a letter sheet (ANSI/ASME Y14.1 size A)',
+  ),
   size('a6', 'A6 postcard', mm(105), mm(148), 'ISO 216'),
   size('4x6', '4 × 6 in photo', inches(4), inches(6), 'common practice, no source'),
   size('5x7', '5 × 7 in card', inches(5), inches(7), 'common practice, no source'),
@@ -37,8 +49,14 @@ export const CARDS: readonly PaperSize[] = [
 ];
 
 /** True when a rectangle lies on a sheet, either way round; `slack` mm forgives rounding. */
-export const liesOn = (piece: { width: number; height: number }, sheet: { width: number; height: number }, slack = 1e-6): boolean =>
-  (piece.width <= sheet.width + slack && piece.height <= sheet.height + slack) || (piece.height <= sheet.width + slack && piece.width <= sheet.height + slack);
+export const liesOn = (
+  piece: { width: number; height: number },
+  sheet: { width: number; height: number },
+  slack = 1e-6,
+): boolean =>
+  (piece.width <= sheet.width + slack && piece.height <= sheet.height + slack) ||
+  (piece.height <= sheet.width + slack && piece.width <= sheet.height + slack);
 
 /** The smallest paper sold that a piece can be cut from, or null. */
-export const smallestPaperFor = (piece: { width: number; height: number }): PaperSize | null => PAPERS.find((paper) => liesOn(piece, paper)) ?? null;
+export const smallestPaperFor = (piece: { width: number; height: number }): PaperSize | null =>
+  PAPERS.find((paper) => liesOn(piece, paper)) ?? null;

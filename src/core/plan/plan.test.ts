@@ -3,7 +3,18 @@ import fc from 'fast-check';
 import { PageSizes } from 'pdf-lib';
 import { CONSTRUCTIONS } from '../constructions';
 import { INCH, inches, mm } from '../length';
-import { CARDS, checkSentence, checksOf, PAPERS, planDocument, readDesign, remedyLabel, sayer, smallestPaperFor, stepsOf } from '.';
+import {
+  CARDS,
+  checkSentence,
+  checksOf,
+  PAPERS,
+  planDocument,
+  readDesign,
+  remedyLabel,
+  sayer,
+  smallestPaperFor,
+  stepsOf,
+} from '.';
 
 const envelope = (fields: object) => ({ version: 1, construction: 'diagonal-envelope', ...fields });
 const card = { contents: { width: '3 in', height: '4 in' } };
@@ -32,26 +43,41 @@ describe('a bad document', () => {
     [envelope({ ...card, tool: { kind: 'laser' } }), 'tool'],
     [envelope({ ...card, tool: { kind: 'envelope-board', notch: 0 } }), 'tool.notch'],
     [envelope({ ...card, options: { radus: 9 } }), 'options.radus: “radus” is not known here'],
-    [envelope({ ...card, options: { opening: 'top' } }), 'options.opening: "top" is not a choice here. Choose long or short'],
+    [
+      envelope({ ...card, options: { opening: 'top' } }),
+      'options.opening: "top" is not a choice here. Choose long or short',
+    ],
     [envelope({ ...card, options: { setting: '2 in' } }), 'options.setting: A setting goes with the paper at hand'],
     [envelope({ ...card, paper: { width: '12 in' } }), 'paper.height: Give the paper’s width and height both'],
     [envelope({ ...card, paper: { sided: 3 } }), 'paper.sided: Paper is printed on 1 or 2 sides'],
     [envelope({ ...card, ease: { width: '-1/8 in' } }), 'ease.width'],
-    [JSON.parse('{"version":1,"construction":"diagonal-envelope","contents":{"width":"3 in","height":"4 in","__proto__":{"x":1}}}'), 'contents.__proto__'],
-  ])('%j is refused: %s', (input, sentence) => expect(issues(input).join('\n')).toContain(sentence)); // prettier-ignore
+    [
+      JSON.parse(
+        '{"version":1,"construction":"diagonal-envelope","contents":{"width":"3 in","height":"4 in","__proto__":{"x":1}}}',
+      ),
+      'contents.__proto__',
+    ],
+  ])('%j is refused: %s', (input, sentence) => expect(issues(input).join('\n')).toContain(sentence));
 
-  test('every problem is gathered, not the first', () => expect(issues(envelope({ contents: { width: 'x', height: 'y' }, graduation: 'z' }))).toHaveLength(3));
-  test('anything at all is answered without throwing', () => fc.assert(fc.property(fc.anything(), (input) => void readDesign(input))));
+  test('every problem is gathered, not the first', () =>
+    expect(issues(envelope({ contents: { width: 'x', height: 'y' }, graduation: 'z' }))).toHaveLength(3));
+  test('anything at all is answered without throwing', () =>
+    fc.assert(fc.property(fc.anything(), (input) => void readDesign(input))));
 });
 
 describe('defaults', () => {
   test('least ease is never asked beyond the aim by itself', () => {
     const read = readDesign(envelope({ ...card, ease: { width: 1 } }));
-    expect(read).toMatchObject({ ok: true, design: { aim: { width: 1, height: inches(0.25) }, least: { width: 1, height: inches(0.0625) } } });
+    expect(read).toMatchObject({
+      ok: true,
+      design: { aim: { width: 1, height: inches(0.25) }, least: { width: 1, height: inches(0.0625) } },
+    });
   });
 
   test('paper first with no setting stands in the middle; contents beside it are tried in it', () => {
-    const { made } = planOf(envelope({ blank: { width: '6 in', height: '6 in' }, contents: { width: '3 in', height: '3 in' } }));
+    const { made } = planOf(
+      envelope({ blank: { width: '6 in', height: '6 in' }, contents: { width: '3 in', height: '3 in' } }),
+    );
     expect(made!.built.piece.notches.map((n) => n.at)).toEqual([3, 3, 3, 3].map((at) => expect.closeTo(inches(at), 6)));
     expect(made!.fit!.ease.width).toBeCloseTo(inches(Math.SQRT2 * (3 - 0.375) - 3), 6);
   });
@@ -61,27 +87,36 @@ describe('checks', () => {
   test('too large contents fail by how much, tight ones warn, none left is a warning', () => {
     const sheet = { blank: { width: '6 in', height: '6 in' }, graduation: 'exact' };
     const inside = Math.SQRT2 * (3 - 0.375);
-    const width = (by: number) => find({ ...sheet, contents: { width: inches(inside + by), height: '2 in' } }, 'room-width')!;
+    const width = (by: number) =>
+      find({ ...sheet, contents: { width: inches(inside + by), height: '2 in' } }, 'room-width')!;
     expect([width(0.1).level, width(0.1).value / INCH]).toEqual(['fail', expect.closeTo(-0.1, 5)]);
     expect(width(0).level).toBe('warn');
     expect(width(-0.03).level).toBe('warn');
     expect(width(-0.1).level).toBe('pass');
-    expect(find({ ...sheet, contents: { width: inches(inside + 0.1), height: '2 in' } }, 'goes-in')!.level).toBe('fail');
+    expect(find({ ...sheet, contents: { width: inches(inside + 0.1), height: '2 in' } }, 'goes-in')!.level).toBe(
+      'fail',
+    );
   });
 
   test('thickness takes its room both ways', () => {
-    const { made } = planOf(envelope({ contents: { width: '3 in', height: '4 in', thickness: '1/8 in' }, graduation: 'exact' }));
+    const { made } = planOf(
+      envelope({ contents: { width: '3 in', height: '4 in', thickness: '1/8 in' }, graduation: 'exact' }),
+    );
     expect(made!.inside.width / INCH).toBeCloseTo(3 + 1 / 8 + 1 / 4, 6);
     expect(made!.inside.height / INCH).toBeCloseTo(4 + 1 / 8 + 1 / 4, 6);
     expect(made!.thickest / INCH).toBeCloseTo(1 / 8 + 1 / 4 - 1 / 16, 6);
-    expect(find({ contents: { width: '3 in', height: '4 in', thickness: '1/2 in' } }, 'thick-contents')!.level).toBe('warn');
+    expect(find({ contents: { width: '3 in', height: '4 in', thickness: '1/2 in' } }, 'thick-contents')!.level).toBe(
+      'warn',
+    );
   });
 
   test('a blank larger than the paper fails and offers the smallest sheet that does', () => {
     const check = find({ ...card, paper: { width: '5 in', height: '5 in' } }, 'paper')!;
     expect([check.level, remedyLabel(check.remedies[0]!, sayer('in', '1/8 in'))]).toEqual(['fail', 'Use 6 in square']);
     expect(find({ ...card, paper: { ...(check.remedies[0]!.change.paper as object) } }, 'paper')!.level).toBe('pass');
-    expect(find({ contents: { width: 5000, height: 5000 }, paper: { width: '5 in', height: '5 in' } }, 'paper')!.remedies).toEqual([]);
+    expect(
+      find({ contents: { width: 5000, height: 5000 }, paper: { width: '5 in', height: '5 in' } }, 'paper')!.remedies,
+    ).toEqual([]);
   });
 
   test('thin and stiff paper, one-sided and directional paper are spoken of', () => {
@@ -95,7 +130,10 @@ describe('checks', () => {
   test('every check of many designs has its sentence, in inches and in millimetres', () =>
     fc.assert(
       fc.property(contentsFirst(CONSTRUCTIONS[0]!), fc.boolean(), (input, oneSided) => {
-        const plan = planOf({ ...input, paper: { width: 150, height: 150, caliper: 0.1, sided: oneSided ? 1 : 2, directional: true } });
+        const plan = planOf({
+          ...input,
+          paper: { width: 150, height: 150, caliper: 0.1, sided: oneSided ? 1 : 2, directional: true },
+        });
         for (const check of checksOf(plan))
           for (const say of [sayer('in', '1/16 in'), sayer('mm', '1 mm')]) {
             expect(checkSentence(check, say)).toMatch(/^[A-Z0-9−≈].*\.$/u);
@@ -107,7 +145,10 @@ describe('checks', () => {
 
   test('what fits is never said larger than it is', () => {
     const { made } = planOf(envelope({ blank: { width: '6 in', height: '6 in' }, options: { setting: '2 5/8 in' } }));
-    const sentence = checkSentence(find({ blank: { width: '6 in', height: '6 in' }, options: { setting: '2 5/8 in' } }, 'what-fits')!, sayer('in', '1/8 in'));
+    const sentence = checkSentence(
+      find({ blank: { width: '6 in', height: '6 in' }, options: { setting: '2 5/8 in' } }, 'what-fits')!,
+      sayer('in', '1/8 in'),
+    );
     expect(sentence).toBe('Holds up to 3 in × 4 1/8 in.');
     expect(made!.largest.width).toBeGreaterThanOrEqual(inches(3));
   });
@@ -116,34 +157,69 @@ describe('checks', () => {
 describe('steps', () => {
   test('tell the whole make in order, and warn at blade, punch and scissors', () => {
     const steps = stepsOf(planOf(envelope(card)), sayer('in', '1/8 in'));
-    expect(steps.map((s) => s.action)).toEqual(['cut', 'punch', 'score', 'turn', 'punch', 'score', 'turn', 'punch', 'score', 'turn', 'punch', 'score', 'trim', 'fold', 'fold', 'glue', 'fold', 'insert', 'close']);
+    expect(steps.map((s) => s.action)).toEqual([
+      'cut',
+      'punch',
+      'score',
+      'turn',
+      'punch',
+      'score',
+      'turn',
+      'punch',
+      'score',
+      'turn',
+      'punch',
+      'score',
+      'trim',
+      'fold',
+      'fold',
+      'glue',
+      'fold',
+      'insert',
+      'close',
+    ]);
     expect(steps.filter((s) => ['cut', 'punch', 'trim'].includes(s.action)).every((s) => s.caution)).toBe(true);
     expect(steps[1]!.text).toContain('left end at 2 5/8 in');
     expect(steps.map((s) => s.id)).toEqual(steps.map((_, i) => i + 1));
   });
 
   test('by hand the marks of an edge are one step, and a turn is a turn', () => {
-    const texts = stepsOf(planOf(envelope({ ...card, tool: { kind: 'ruler' } })), sayer('in', '1/8 in')).map((s) => s.text);
+    const texts = stepsOf(planOf(envelope({ ...card, tool: { kind: 'ruler' } })), sayer('in', '1/8 in')).map(
+      (s) => s.text,
+    );
     expect(texts[1]).toBe('With the first edge near you, mark 2 1/4 in and 3 in from its left end.');
     expect(texts[2]).toContain('quarter clockwise');
   });
 
   test('past the groove’s end the step says what to do instead', () => {
-    const texts = stepsOf(planOf(envelope({ contents: { width: '5 in', height: '7 in' } })), sayer('in', '1/8 in')).map((s) => s.text);
+    const texts = stepsOf(planOf(envelope({ contents: { width: '5 in', height: '7 in' } })), sayer('in', '1/8 in')).map(
+      (s) => s.text,
+    );
     expect(texts.some((text) => text.includes('carry the line on with a ruler'))).toBe(true);
   });
 });
 
 test('sizes are the published ones (ISO 216 through a PDF library’s table; ISO/IEC 7810 ID-1 85.60 × 53.98 mm)', () => {
   const size = (list: typeof CARDS, id: string) => list.find((s) => s.id === id)!;
-  for (const [list, id, points] of [[CARDS, 'a7', PageSizes.A7], [CARDS, 'a6', PageSizes.A6], [CARDS, 'a5', PageSizes.A5], [PAPERS, 'a4', PageSizes.A4], [PAPERS, 'a3', PageSizes.A3], [PAPERS, 'letter', PageSizes.Letter]] as const)
-    expect([size(list, id).width, size(list, id).height]).toEqual(points.map((p) => expect.closeTo((p / 72) * INCH, 0)));
+  for (const [list, id, points] of [
+    [CARDS, 'a7', PageSizes.A7],
+    [CARDS, 'a6', PageSizes.A6],
+    [CARDS, 'a5', PageSizes.A5],
+    [PAPERS, 'a4', PageSizes.A4],
+    [PAPERS, 'a3', PageSizes.A3],
+    [PAPERS, 'letter', PageSizes.Letter],
+  ] as const)
+    expect([size(list, id).width, size(list, id).height]).toEqual(
+      points.map((p) => expect.closeTo((p / 72) * INCH, 0)),
+    );
   expect(size(CARDS, 'id1')).toMatchObject({ width: 85.6, height: 53.98 });
   expect(smallestPaperFor({ width: mm(205), height: mm(205) })?.id).toBe('a4');
-}); // prettier-ignore
+});
 
 test('the document answers for paper alone with the largest contents at the least ease', () => {
-  const document = planDocument(planOf(envelope({ blank: { width: '6 in', height: '6 in' }, contents: { thickness: '1/8 in' } })));
+  const document = planDocument(
+    planOf(envelope({ blank: { width: '6 in', height: '6 in' }, contents: { thickness: '1/8 in' } })),
+  );
   expect(document.ease).toEqual({ width: inches(1 / 16), height: inches(1 / 16), depth: 0 });
   expect(document.largestContents.width).toBeCloseTo(document.inside.width - inches(1 / 8) - inches(1 / 16), 6);
 });

@@ -22,7 +22,9 @@ export interface Made {
 }
 
 /** The answer to a design: made, or the reason why no pattern exists. */
-export type Plan = { readonly design: Design; readonly made: Made; readonly refusal: null } | { readonly design: Design; readonly made: null; readonly refusal: Refusal };
+export type Plan =
+  | { readonly design: Design; readonly made: Made; readonly refusal: null }
+  | { readonly design: Design; readonly made: null; readonly refusal: Refusal };
 
 /**
  * Plans a design: draws the pattern, folds it, pushes the contents in, and carries the programme out on the

@@ -32,14 +32,21 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
   const { piece } = made.built;
   const { width, height } = piece.blank;
   const steps: Omit<Step, 'id' | 'piece'>[] = [
-    { action: 'cut', text: Math.abs(width - height) < 1e-6 ? `Cut a square, ${say(width)} each way.` : `Cut a piece ${say(width)} × ${say(height)}.`, caution: CAUTION.blade },
+    {
+      action: 'cut',
+      text:
+        Math.abs(width - height) < 1e-6
+          ? `Cut a square, ${say(width)} each way.`
+          : `Cut a piece ${say(width)} × ${say(height)}.`,
+      caution: CAUTION.blade,
+    },
     ...toolSteps(made, say),
     ...made.built.folds.flatMap((fold) => foldSteps(fold, made)),
   ];
   return steps.map((step, i) => ({ id: i + 1, piece: piece.name, ...step }));
 }
 
-function toolSteps({ built, programme }: Made, say: Say): Omit<Step, 'id' | 'piece'>[] {
+function toolSteps({ programme }: Made, say: Say): Omit<Step, 'id' | 'piece'>[] {
   const steps: Omit<Step, 'id' | 'piece'>[] = [];
   const numbers = scoreNumbers(programme);
   const number = (score: string): number => numbers.get(score) ?? 0;
@@ -64,7 +71,12 @@ function toolSteps({ built, programme }: Made, say: Say): Omit<Step, 'id' | 'pie
           ? `Score ${number(move.score)}: run the groove as far as it goes, then carry the line on with a ruler to the sheet’s edge (${say(move.length)} in all).`
           : `Score ${number(move.score)}: run the groove two or three times, lightly.`,
       });
-    else if (move.do === 'turn') steps.push({ action: 'turn', turn: 'cw', text: 'Turn the sheet a quarter clockwise: the right edge comes near.' });
+    else if (move.do === 'turn')
+      steps.push({
+        action: 'turn',
+        turn: 'cw',
+        text: 'Turn the sheet a quarter clockwise: the right edge comes near.',
+      });
     else if (move.do === 'mark') {
       const last = steps.at(-1);
       // Two marks on one edge for the same purpose are one thing to do.
@@ -82,10 +94,23 @@ function toolSteps({ built, programme }: Made, say: Say): Omit<Step, 'id' | 'pie
         text: `Score ${number(move.score)}: ruler from ${say(move.from.at)} on the ${EDGE_NAME[move.from.edge]} to ${say(move.to.at)} on the ${EDGE_NAME[move.to.edge]}; score between the notches.`,
       });
     else if (move.do === 'snip')
-      steps.push({ action: 'trim', edge: move.edge, at: move.from, text: `Cut out the small corner between the marks at ${say(move.from)} and ${say(move.to)} on the ${EDGE_NAME[move.edge]}, in to where the scores cross.`, caution: CAUTION.scissors });
+      steps.push({
+        action: 'trim',
+        edge: move.edge,
+        at: move.from,
+        text: `Cut out the small corner between the marks at ${say(move.from)} and ${say(move.to)} on the ${EDGE_NAME[move.edge]}, in to where the scores cross.`,
+        caution: CAUTION.scissors,
+      });
     else if (move.do === 'slant')
-      steps.push({ action: 'trim', edge: move.from.edge, at: move.from.at, text: `Cut straight from mark to mark: the ${move.what} comes off.`, caution: CAUTION.blade });
-    else if (move.do === 'round') steps.push({ action: 'trim', text: `Round the ${move.what} to ${say(move.radius)}.`, caution: CAUTION.scissors });
+      steps.push({
+        action: 'trim',
+        edge: move.from.edge,
+        at: move.from.at,
+        text: `Cut straight from mark to mark: the ${move.what} comes off.`,
+        caution: CAUTION.blade,
+      });
+    else if (move.do === 'round')
+      steps.push({ action: 'trim', text: `Round the ${move.what} to ${say(move.radius)}.`, caution: CAUTION.scissors });
   }
   return steps;
 }
@@ -112,15 +137,22 @@ function foldSteps(fold: AssemblyFold, { built, folded, programme }: Made): Omit
       ? `${fold.name} on score ${order}. To seal it, gum only where it lies on the flaps.`
       : `${fold.name} on score ${order}, crease with a folder${fold.gluedTo ? ' and hold until the glue grips' : ''}.`,
   });
-  if (built.cavities.some((cavity) => cavity.insertAfter === fold.id)) steps.push({ action: 'insert', text: 'Slide the contents in.' });
+  if (built.cavities.some((cavity) => cavity.insertAfter === fold.id))
+    steps.push({ action: 'insert', text: 'Slide the contents in.' });
   return steps;
 }
 
-const listed = (names: readonly string[]): string => (names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', the ')} and the ${names.at(-1)}`);
+const listed = (names: readonly string[]): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', the ')} and the ${names.at(-1)}`;
 
 /** Scores numbered in the order they are made; the sheet and the steps both use these numbers. */
 export const scoreNumbers = (programme: Programme): Map<string, number> =>
-  new Map(programme.moves.flatMap((move) => (move.do === 'score' || move.do === 'join' ? [move.score] : [])).map((score, i) => [score, i + 1]));
+  new Map(
+    programme.moves
+      .flatMap((move) => (move.do === 'score' || move.do === 'join' ? [move.score] : []))
+      .map((score, i) => [score, i + 1]),
+  );
 
 /** Glue areas are numbered by the fold that brings them together: `g1`, `g2`. */
-export const glueIds = (foldIds: readonly string[]): Map<string, string> => new Map(foldIds.map((id, i) => [id, `g${i + 1}`]));
+export const glueIds = (foldIds: readonly string[]): Map<string, string> =>
+  new Map(foldIds.map((id, i) => [id, `g${i + 1}`]));

@@ -8,7 +8,12 @@ export type Say = (value: number, way?: 'down') => string;
 export const sayer =
   (units: Units, graduation: Graduation): Say =>
   (value, way) =>
-    formatLength(way === 'down' ? roundTo(mm(value), marksFor(units, graduation), 'down') : mm(value), units, graduation, true);
+    formatLength(
+      way === 'down' ? roundTo(mm(value), marksFor(units, graduation), 'down') : mm(value),
+      units,
+      graduation,
+      true,
+    );
 
 /** Marks to round a said figure to: the design's own where they suit the units, else sixteenths or half millimetres. */
 const marksFor = (units: Units, graduation: Graduation): Graduation =>
@@ -38,21 +43,29 @@ function sentenceOf(check: Check, say: Say): string {
       return `The tip is only ${say(limit, 'down')} deep before the flap’s straight part begins; ${say(value)} is too much to cut or fold back.`;
     case 'room-width':
     case 'room-height':
-      if (check.level === 'fail') return `The contents are ${say(-value)} too large for the inside ${way}. They will not go in.`;
-      if (value <= 0.001) return `No room is left in the ${way}: the contents go in only if every cut and fold is exact.`;
+      if (check.level === 'fail')
+        return `The contents are ${say(-value)} too large for the inside ${way}. They will not go in.`;
+      if (value <= 0.001)
+        return `No room is left in the ${way}: the contents go in only if every cut and fold is exact.`;
       if (check.level === 'warn') return `Only ${say(value)} of room in the ${way}; under ${say(limit)} it sits tight.`;
       return `${say(value)} of room in the ${way}.`;
     case 'what-fits':
-      return check.level === 'fail' ? 'Nothing fits in this once its thickness and the least room are taken off. Use a larger sheet or a thinner card.' : `Holds up to ${say(Number(about.width), 'down')} × ${say(Number(about.height), 'down')}.`;
+      return check.level === 'fail'
+        ? 'Nothing fits in this once its thickness and the least room are taken off. Use a larger sheet or a thinner card.'
+        : `Holds up to ${say(Number(about.width), 'down')} × ${say(Number(about.height), 'down')}.`;
     case 'goes-in': {
       if (check.level === 'pass') return 'The contents slide in past the folds and lie flat once it is closed.';
       if (about.why === 'uncovered') return 'The contents would show: the flaps do not cover them when closed.';
       return `The contents meet a fold on the way in: they are too ${about.why === 'too_wide' ? 'wide for the opening' : 'deep for the pocket'}.`;
     }
     case 'overhang':
-      return check.level === 'pass' ? 'Every flap stops inside the far fold.' : `The ${text('panel')} reaches ${say(value)} past the far fold and would stick out. Trim it there, or use a rectangular sheet.`;
+      return check.level === 'pass'
+        ? 'Every flap stops inside the far fold.'
+        : `The ${text('panel')} reaches ${say(value)} past the far fold and would stick out. Trim it there, or use a rectangular sheet.`;
     case 'hole':
-      return check.level === 'pass' ? 'The flaps cover the back completely.' : `The flaps leave ${Math.round(value)} mm² of the back open. Leave them whole.`;
+      return check.level === 'pass'
+        ? 'The flaps cover the back completely.'
+        : `The flaps leave ${Math.round(value)} mm² of the back open. Leave them whole.`;
     case 'flap-overlap':
       if (check.level === 'pass') return `Flaps lap by ${say(value)} where they are glued.`;
       return value <= 0.001
@@ -61,14 +74,18 @@ function sentenceOf(check: Check, say: Say): string {
     case 'tips-width':
     case 'tips-height':
       if (about.meet === 1) return `The tips of the ${text('a')} and the ${text('b')} just meet.`;
-      if (check.level === 'note') return `The tips of the ${text('a')} and the ${text('b')} stop ${say(-value)} apart; the other flaps cover the gap.`;
+      if (check.level === 'note')
+        return `The tips of the ${text('a')} and the ${text('b')} stop ${say(-value)} apart; the other flaps cover the gap.`;
       return `The ${text('a')} and the ${text('b')} lap by ${say(value)}.`;
     case 'folding':
       if (check.level === 'pass') return 'Folded step by step in the computer: every fold lies down freely.';
-      if (about.code === 'blocked') return `The ${text('panel')} cannot be folded: the ${text('by')} lies over it. Trim the flap that is in the way.`;
+      if (about.code === 'blocked')
+        return `The ${text('panel')} cannot be folded: the ${text('by')} lies over it. Trim the flap that is in the way.`;
       return `The ${text('panel')} cannot turn on this fold: ${text('by')} holds it.`;
     case 'thick-contents':
-      return check.level === 'warn' ? `${say(value)} is thick for a flat envelope: the corners will stand open. A box or a gusset suits it better.` : `${say(value)} thick: the thickness takes that much room both ways, and the folds stay round.`;
+      return check.level === 'warn'
+        ? `${say(value)} is thick for a flat envelope: the corners will stand open. A box or a gusset suits it better.`
+        : `${say(value)} thick: the thickness takes that much room both ways, and the folds stay round.`;
     case 'paper':
       if (check.level === 'pass') return 'Your paper is large enough.';
       return `The sheet to cut measures ${say(value)}; your paper is ${size('width', 'height')}.${about.other ? ` Cut it from ${text('other')}, or put in something smaller.` : ' No common paper is that large.'}`;
@@ -77,9 +94,13 @@ function sentenceOf(check: Check, say: Say): string {
     case 'stiff-paper':
       return `Stiff paper (${formatLength(mm(value), 'mm', 'exact')}): score each line two or three times lightly and fold slowly, or it cracks. It stacks to ${say(Number(about.thickness))}.`;
     case 'print-side':
-      return value === 0 ? 'One-sided paper: lay the printed side down. Only that side will show.' : `One-sided paper: the plain side will show at the ${text('panels')}.`;
+      return value === 0
+        ? 'One-sided paper: lay the printed side down. Only that side will show.'
+        : `One-sided paper: the plain side will show at the ${text('panels')}.`;
     case 'print-direction':
-      return check.level === 'warn' ? `The print will run at a slant: ${Math.round(Math.abs(value) % 90)}° on the finished front, because the folds cross the sheet corner to corner.` : 'The print runs straight on the finished front.';
+      return check.level === 'warn'
+        ? `The print will run at a slant: ${Math.round(Math.abs(value) % 90)}° on the finished front, because the folds cross the sheet corner to corner.`
+        : 'The print runs straight on the finished front.';
     case 'tool-proof':
       return check.level === 'pass'
         ? about.tool === 'envelope-board'

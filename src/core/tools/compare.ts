@@ -6,8 +6,10 @@ import type { Made } from './simulate';
 const CLOSE = 0.01;
 
 const sameSegment = (a: Segment, b: Segment): boolean =>
-  (distance(a.from, b.from) < CLOSE && distance(a.to, b.to) < CLOSE) || (distance(a.from, b.to) < CLOSE && distance(a.to, b.from) < CLOSE);
-const sameTriangle = (a: readonly Point[], b: readonly Point[]): boolean => a.length === b.length && a.every((p) => b.some((q) => distance(p, q) < CLOSE));
+  (distance(a.from, b.from) < CLOSE && distance(a.to, b.to) < CLOSE) ||
+  (distance(a.from, b.to) < CLOSE && distance(a.to, b.from) < CLOSE);
+const sameTriangle = (a: readonly Point[], b: readonly Point[]): boolean =>
+  a.length === b.length && a.every((p) => b.some((q) => distance(p, q) < CLOSE));
 
 /** Where what the tool made differs from the pattern, as plain sentences; empty when scores, notches and slants agree. */
 export function differences(made: Made, piece: Piece): string[] {
@@ -21,7 +23,9 @@ export function differences(made: Made, piece: Piece): string[] {
     });
   };
   match('score', piece.hinges, made.scores, (hinge, run) => sameSegment(hinge.line, run));
-  match('notch', piece.notches, made.notches, (notch, triangle) => sameTriangle(notchTriangle(piece.blank, notch), triangle));
+  match('notch', piece.notches, made.notches, (notch, triangle) =>
+    sameTriangle(notchTriangle(piece.blank, notch), triangle),
+  );
   const straight = piece.trims.flatMap((trim) => (trim.cut.kind === 'straight' ? [trim.cut.line] : []));
   match('cut', straight, made.slants, sameSegment);
   return found;

@@ -48,7 +48,8 @@ export function programmeFor(built: Built, tool: Tool): Programme {
   const base = tool.kind === 'envelope-board' ? onBoard(built, tool) : byHand(built.piece, rims);
   const extra = [...rims.filter((line) => !line.notched).flatMap(joinMoves), ...trimMoves(built.piece)];
   const marks: Mark[] = [...base.marks];
-  for (const move of extra) if (move.do === 'mark') marks.push({ edge: move.edge, at: move.at, for: move.for, reference: 'ruler' });
+  for (const move of extra)
+    if (move.do === 'mark') marks.push({ edge: move.edge, at: move.at, for: move.for, reference: 'ruler' });
   return { moves: [...base.moves, ...extra], marks };
 }
 
@@ -80,9 +81,14 @@ function rimEnds(blank: Blank, line: Segment<'sheet'>): [RimMark, RimMark] {
     const side = { from: onEdge(blank, edge, 0), to: onEdge(blank, edge, length) };
     const p = crossing(line, side);
     if (!p) continue;
-    const at = (p.x - side.from.x) * ((side.to.x - side.from.x) / length) + (p.y - side.from.y) * ((side.to.y - side.from.y) / length);
+    const at =
+      (p.x - side.from.x) * ((side.to.x - side.from.x) / length) +
+      (p.y - side.from.y) * ((side.to.y - side.from.y) / length);
     if (at < -HAIR || at > length + HAIR) continue;
-    hits.push({ mark: { edge, at: mm(Math.min(Math.max(at, 0), length)) }, t: (p.x - line.from.x) * along.x + (p.y - line.from.y) * along.y });
+    hits.push({
+      mark: { edge, at: mm(Math.min(Math.max(at, 0), length)) },
+      t: (p.x - line.from.x) * along.x + (p.y - line.from.y) * along.y,
+    });
   }
   hits.sort((a, b) => a.t - b.t);
   return [hits[0]!.mark, hits.at(-1)!.mark];
@@ -103,11 +109,18 @@ function onBoard({ piece, start }: Built, board: EnvelopeBoard): Programme {
     else if (start.reference === 'board') moves.push({ do: 'place', edge, by: 'ruler', at: reading });
     else moves.push({ do: 'mark', edge, at: notch.at, for: 'notch' }, { do: 'place', edge, by: 'mark', at: notch.at });
     const byRuler = i === 0 ? start.reference === 'board' : onRuler;
-    marks.push(byRuler ? { edge, at: reading, for: 'notch', reference: 'board' } : { edge, at: notch.at, for: 'notch', reference: 'ruler' });
+    marks.push(
+      byRuler
+        ? { edge, at: reading, for: 'notch', reference: 'board' }
+        : { edge, at: notch.at, for: 'notch', reference: 'ruler' },
+    );
     const length = mm(Math.SQRT2 * (edgeLength(piece.blank, edge) - notch.at));
     const tip = notchTriangle(piece.blank, notch)[1];
     const score = piece.hinges.find((hinge) => distance(hinge.line.from, tip) < 1e-6);
-    moves.push({ do: 'punch' }, { do: 'score', score: score?.id ?? '', length, onward: length > board.grooveEnd + HAIR });
+    moves.push(
+      { do: 'punch' },
+      { do: 'score', score: score?.id ?? '', length, onward: length > board.grooveEnd + HAIR },
+    );
     if (i < 3) moves.push({ do: 'turn' });
   });
   return { moves, marks: marks.sort((a, b) => a.edge - b.edge) };
@@ -126,7 +139,13 @@ function byHand(piece: Piece, rims: readonly RimLine[]): Programme {
     for (const mark of marks) if (mark.edge === edge) moves.push({ do: 'mark', edge, at: mark.at, for: 'score' });
   }
   for (const line of lines) moves.push({ do: 'join', score: line.id, from: line.from, to: line.to });
-  for (const notch of piece.notches) moves.push({ do: 'snip', edge: notch.edge, from: mm(notch.at - notch.length / 2), to: mm(notch.at + notch.length / 2) });
+  for (const notch of piece.notches)
+    moves.push({
+      do: 'snip',
+      edge: notch.edge,
+      from: mm(notch.at - notch.length / 2),
+      to: mm(notch.at + notch.length / 2),
+    });
   return { moves, marks };
 }
 

@@ -29,7 +29,8 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
   const marks: RimMark[] = [];
   let near: Edge = 1;
   let standing: number | null = null;
-  const isMarked = ({ edge, at }: RimMark): boolean => marks.some((mark) => mark.edge === edge && Math.abs(mark.at - at) < EYE);
+  const isMarked = ({ edge, at }: RimMark): boolean =>
+    marks.some((mark) => mark.edge === edge && Math.abs(mark.at - at) < EYE);
   const board = tool.kind === 'envelope-board' ? tool : null;
   /** A point over the sheet while `near` is at the maker: `along` from its left end, `deep` away from it. */
   const over = (along: number, deep: number): Point<'sheet'> => {
@@ -56,12 +57,18 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
       } else {
         const [left, right] = [over(0, 0), over(edgeLength(blank, near), 0)];
         const meets = runs.at(-1)?.to;
-        if (!meets || Math.abs(sideOf({ from: left, to: right }, meets)) > EYE) faults.push('the last score does not reach the near edge, so the pointer has nothing to meet');
+        if (!meets || Math.abs(sideOf({ from: left, to: right }, meets)) > EYE)
+          faults.push('the last score does not reach the near edge, so the pointer has nothing to meet');
         else standing = dot(minus(meets, left), direction(left, right)) - board.notch / 2;
       }
     } else if (move.do === 'punch') {
       if (standing === null || !board) faults.push('the sheet does not lie in the board');
-      else notches.push([over(standing - board.notch / 2, 0), over(standing, board.notch / 2), over(standing + board.notch / 2, 0)]);
+      else
+        notches.push([
+          over(standing - board.notch / 2, 0),
+          over(standing, board.notch / 2),
+          over(standing + board.notch / 2, 0),
+        ]);
     } else if (move.do === 'score') {
       if (standing === null || !board) faults.push('the sheet does not lie in the board');
       else {
@@ -71,38 +78,54 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
         runs.push({ from: over(standing, board.notch / 2), to: over(standing + reach, board.notch / 2 + reach) });
       }
     } else if (move.do === 'join') {
-      if (!isMarked(move.from) || !isMarked(move.to)) faults.push(`score ${move.score} lacks a mark to start or end at`);
-      else runs.push({ from: onEdge(blank, move.from.edge, move.from.at), to: onEdge(blank, move.to.edge, move.to.at) });
+      if (!isMarked(move.from) || !isMarked(move.to))
+        faults.push(`score ${move.score} lacks a mark to start or end at`);
+      else
+        runs.push({ from: onEdge(blank, move.from.edge, move.from.at), to: onEdge(blank, move.to.edge, move.to.at) });
     } else if (move.do === 'snip') {
       const [from, to] = [onEdge(blank, move.edge, move.from), onEdge(blank, move.edge, move.to)];
-      const through = (p: Point<'sheet'>) => runs.find((run) => distance(run.from, p) < EYE || distance(run.to, p) < EYE);
+      const through = (p: Point<'sheet'>) =>
+        runs.find((run) => distance(run.from, p) < EYE || distance(run.to, p) < EYE);
       const [a, b] = [through(from), through(to)];
       const tip = a && b ? crossing(a, b) : null;
       if (tip) notches.push([from, tip, to]);
       else faults.push(`no two scores meet over edge ${move.edge} to cut a notch by`);
     } else if (move.do === 'slant') {
       if (!isMarked(move.from) || !isMarked(move.to)) faults.push(`the cut at the ${move.what} lacks a mark`);
-      else slants.push({ from: onEdge(blank, move.from.edge, move.from.at), to: onEdge(blank, move.to.edge, move.to.at) });
+      else
+        slants.push({ from: onEdge(blank, move.from.edge, move.from.at), to: onEdge(blank, move.to.edge, move.to.at) });
     }
   }
   return { scores: runs.flatMap((run) => remaining(run, blank, notches, slants)), notches, slants, faults };
 }
 
 /** What is left of a scored line once notches and corners are off. */
-function remaining(run: Segment<'sheet'>, blank: Blank, notches: readonly Polygon<'sheet'>[], slants: readonly Segment<'sheet'>[]): Segment<'sheet'>[] {
+function remaining(
+  run: Segment<'sheet'>,
+  blank: Blank,
+  notches: readonly Polygon<'sheet'>[],
+  slants: readonly Segment<'sheet'>[],
+): Segment<'sheet'>[] {
   const centre = { x: blank.width / 2, y: blank.height / 2 };
   const stops = [0, 1];
   const length = distance(run.from, run.to);
   const along = direction(run.from, run.to);
-  const edges = [...notches.flatMap((ring) => ring.map((p, i) => ({ from: p, to: ring[(i + 1) % ring.length]! }))), ...slants];
+  const edges = [
+    ...notches.flatMap((ring) => ring.map((p, i) => ({ from: p, to: ring[(i + 1) % ring.length]! }))),
+    ...slants,
+  ];
   for (const edge of edges) {
     const p = crossing(run, edge);
     if (p) stops.push(dot(minus(p, run.from), along) / length);
   }
   const kept = (p: Point<'sheet'>): boolean =>
-    !notches.some((ring) => inOrOn(ring, p)) && slants.every((slant) => sideOf(slant, p) * Math.sign(sideOf(slant, centre)) > EYE);
+    !notches.some((ring) => inOrOn(ring, p)) &&
+    slants.every((slant) => sideOf(slant, p) * Math.sign(sideOf(slant, centre)) > EYE);
   const sorted = stops.filter((t) => t >= 0 && t <= 1).sort((a, b) => a - b);
-  const at = (t: number): Point<'sheet'> => ({ x: run.from.x + along.x * length * t, y: run.from.y + along.y * length * t });
+  const at = (t: number): Point<'sheet'> => ({
+    x: run.from.x + along.x * length * t,
+    y: run.from.y + along.y * length * t,
+  });
   const pieces: [number, number][] = [];
   for (let i = 0; i + 1 < sorted.length; i++) {
     const [a, b] = [sorted[i]!, sorted[i + 1]!];

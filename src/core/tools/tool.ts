@@ -39,7 +39,8 @@ export const COMMON_BOARD: EnvelopeBoard = envelopeBoard.parse({ kind: 'envelope
 
 /** What a construction needs to know of a tool. By hand the notch is measured, so it stands on the graduation. */
 export function makingWith(tool: Tool, graduation: Graduation): Making {
-  if (tool.kind === 'envelope-board') return { graduation, notch: tool.notch, offset: tool.offset, rulerEnd: tool.rulerEnd };
+  if (tool.kind === 'envelope-board')
+    return { graduation, notch: tool.notch, offset: tool.offset, rulerEnd: tool.rulerEnd };
   const measured = roundTo(tool.notch, graduation, 'nearest');
   const notch: Mm = measured > 0 ? measured : tool.notch;
   return { graduation, notch, offset: mm(0), rulerEnd: null };

@@ -2,19 +2,44 @@ import { planOf } from '../../../tests/helpers/designs';
 import { inches, mm } from '../length';
 import { calibrate, COMMON_BOARD, differences, simulate, type Move } from '.';
 
-const card = (fields: object = {}) => planOf({ version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' }, ...fields }).made!;
+const card = (fields: object = {}) =>
+  planOf({ version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' }, ...fields })
+    .made!;
 
 test('the board’s moves go round the sheet: place, punch, score, turn', () => {
   const { programme } = card();
-  expect(programme.moves.map((m) => m.do).slice(0, 8)).toEqual(['place', 'punch', 'score', 'turn', 'place', 'punch', 'score', 'turn']);
-  expect(programme.moves.filter((m) => m.do === 'place').map((m) => m.by)).toEqual(['ruler', 'pointer', 'pointer', 'pointer']);
-  expect(programme.marks.map((m) => [m.edge, m.at, m.for, m.reference])).toEqual([2.625, 3.375, 2.625, 3.375].map((at, i) => [i + 1, expect.closeTo(inches(at), 6), 'notch', 'board']));
+  expect(programme.moves.map((m) => m.do).slice(0, 8)).toEqual([
+    'place',
+    'punch',
+    'score',
+    'turn',
+    'place',
+    'punch',
+    'score',
+    'turn',
+  ]);
+  expect(programme.moves.filter((m) => m.do === 'place').map((m) => m.by)).toEqual([
+    'ruler',
+    'pointer',
+    'pointer',
+    'pointer',
+  ]);
+  expect(programme.marks.map((m) => [m.edge, m.at, m.for, m.reference])).toEqual(
+    [2.625, 3.375, 2.625, 3.375].map((at, i) => [i + 1, expect.closeTo(inches(at), 6), 'notch', 'board']),
+  );
 });
 
 test('by hand each edge’s first mark is joined to the next edge’s second mark', () => {
   const { programme, built } = card({ tool: { kind: 'ruler' } });
   const marks = [1, 2, 3, 4].map((edge) => programme.marks.filter((m) => m.edge === edge).map((m) => m.at / 25.4));
-  expect(marks).toEqual([[2.25, 3], [3, 3.75], [2.25, 3], [3, 3.75]].map((pair) => pair.map((at) => expect.closeTo(at, 6)))); // prettier-ignore
+  expect(marks).toEqual(
+    [
+      [2.25, 3],
+      [3, 3.75],
+      [2.25, 3],
+      [3, 3.75],
+    ].map((pair) => pair.map((at) => expect.closeTo(at, 6))),
+  );
   for (const join of programme.moves.filter((m) => m.do === 'join')) {
     const next = (join.from.edge % 4) + 1;
     const [first, second] = join.to.edge === next ? [join.from, join.to] : [join.to, join.from];
@@ -51,7 +76,12 @@ describe('the simulators know their tool, not the pattern', () => {
   test('by hand: lines need their marks, notches need their lines', () => {
     const hand = card({ tool: { kind: 'ruler' } });
     const tool = { kind: 'ruler', notch: inches(0.75) } as const;
-    const without = (kind: Move['do']) => simulate(blank, tool, hand.programme.moves.filter((m) => m.do !== kind)).faults; // prettier-ignore
+    const without = (kind: Move['do']) =>
+      simulate(
+        blank,
+        tool,
+        hand.programme.moves.filter((m) => m.do !== kind),
+      ).faults;
     expect(without('mark')[0]).toContain('lacks a mark');
     expect(without('join')[0]).toContain('no two scores meet');
     expect(simulate(blank, tool, [{ do: 'place', edge: 1, by: 'ruler', at: mm(10) }]).faults[0]).toContain('no board');
@@ -59,20 +89,42 @@ describe('the simulators know their tool, not the pattern', () => {
 });
 
 describe('calibration from one trial fold', () => {
-  test.each([[0.75, 0], [0.8, -0.0625], [0.7, 0.1]])('a board with notch %d and offset %d is found from what it folds', (n, d) => {
+  test.each([
+    [0.75, 0],
+    [0.8, -0.0625],
+    [0.7, 0.1],
+  ])('a board with notch %d and offset %d is found from what it folds', (n, d) => {
     // What that board makes of a 6 in square set at 2 5/8 (the envelope's own formulas).
     const [a, b] = [2.625 + d - n / 2, 6 - 2.625 - d - n / 2];
-    const found = calibrate({ sheet: inches(6), setting: inches(2.625), width: inches(Math.SQRT2 * a), height: inches(Math.SQRT2 * b) });
-    expect(found).toEqual({ ok: true, board: { notch: expect.closeTo(inches(n), 6), offset: expect.closeTo(inches(d), 6) } });
+    const found = calibrate({
+      sheet: inches(6),
+      setting: inches(2.625),
+      width: inches(Math.SQRT2 * a),
+      height: inches(Math.SQRT2 * b),
+    });
+    expect(found).toEqual({
+      ok: true,
+      board: { notch: expect.closeTo(inches(n), 6), offset: expect.closeTo(inches(d), 6) },
+    });
   });
 
   test('the two lengths the other way round are still understood', () => {
-    const found = calibrate({ sheet: inches(6), setting: inches(2), width: inches(Math.SQRT2 * 3.625), height: inches(Math.SQRT2 * 1.625) });
+    const found = calibrate({
+      sheet: inches(6),
+      setting: inches(2),
+      width: inches(Math.SQRT2 * 3.625),
+      height: inches(Math.SQRT2 * 1.625),
+    });
     expect(found).toMatchObject({ ok: true, board: { offset: expect.closeTo(0, 6) } });
   });
 
   test('figures no board can have are refused with a sentence', () => {
-    expect(calibrate({ sheet: inches(6), setting: inches(2.625), width: inches(5), height: inches(5) })).toMatchObject({ ok: false, message: expect.stringContaining('which no board has') });
-    expect(calibrate({ sheet: inches(6), setting: inches(4.5), width: inches(3.2), height: inches(4.2) })).toMatchObject({ ok: false, message: expect.stringContaining('Check the setting') });
+    expect(calibrate({ sheet: inches(6), setting: inches(2.625), width: inches(5), height: inches(5) })).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('which no board has'),
+    });
+    expect(
+      calibrate({ sheet: inches(6), setting: inches(4.5), width: inches(3.2), height: inches(4.2) }),
+    ).toMatchObject({ ok: false, message: expect.stringContaining('Check the setting') });
   });
 });

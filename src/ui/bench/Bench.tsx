@@ -56,8 +56,15 @@ export function Bench({ store }: { store: BenchStore }) {
     const from = dragFrom.current;
     if (!('plan' in from.result) || !from.result.plan.made) return;
     const { made } = from.result.plan;
-    const decision = from.result.design.construction.dragFold({ hinge, outward, built: made.built, inside: made.inside, brief: briefFor(from.result.design) });
-    if ('options' in decision) return change({ design: changedDesign(from.design, { options: decision.options }) }, 'drag-fold');
+    const decision = from.result.design.construction.dragFold({
+      hinge,
+      outward,
+      built: made.built,
+      inside: made.inside,
+      brief: briefFor(from.result.design),
+    });
+    if ('options' in decision)
+      return change({ design: changedDesign(from.design, { options: decision.options }) }, 'drag-fold');
     const aimed = changedDesign(from.design, { ease: decision.aim });
     const landed = planned(aimed);
     const real = 'plan' in landed ? landed.plan.made?.fit?.ease : null;
@@ -68,7 +75,8 @@ export function Bench({ store }: { store: BenchStore }) {
     if (phase === 'start') return dragFold('', 0, 'start');
     const from = dragFrom.current.design;
     if (from.contents?.width === undefined || from.contents.height === undefined) return;
-    const grow = (size: unknown, by: number): number => Math.max(5, roundTo(mm(Math.max(0, Number(size) + by)), graduation, 'nearest'));
+    const grow = (size: unknown, by: number): number =>
+      Math.max(5, roundTo(mm(Math.max(0, Number(size) + by)), graduation, 'nearest'));
     change(
       {
         design: changedDesign(from, {
@@ -91,7 +99,14 @@ export function Bench({ store }: { store: BenchStore }) {
           <ArrowLeftOutlined /> Shelf
         </Link>
         <h1 className="sr-only">{name}</h1>
-        <Input className={styles.name} variant="borderless" aria-label="Name of the project" value={name} maxLength={120} onChange={(event) => change({ name: event.target.value }, 'name')} />
+        <Input
+          className={styles.name}
+          variant="borderless"
+          aria-label="Name of the project"
+          value={name}
+          maxLength={120}
+          onChange={(event) => change({ name: event.target.value }, 'name')}
+        />
         <div className={styles.tools}>
           <Tooltip title="Undo (Ctrl Z)">
             <Button icon={<UndoOutlined />} aria-label="Undo" disabled={past.length === 0} onClick={undo} />
@@ -112,24 +127,59 @@ export function Bench({ store }: { store: BenchStore }) {
             aria-label="Marks on your ruler"
             className={styles.marks}
             value={graduation}
-            options={GRADUATIONS.map((value) => ({ value, label: value === 'exact' ? 'no rounding' : `marks ${value}` }))}
-            onChange={(next) => change({ units: next === 'exact' ? units : unitsOf(next), design: changedDesign(design, { graduation: next }) }, 'graduation')}
+            options={GRADUATIONS.map((value) => ({
+              value,
+              label: value === 'exact' ? 'no rounding' : `marks ${value}`,
+            }))}
+            onChange={(next) =>
+              change(
+                {
+                  units: next === 'exact' ? units : unitsOf(next),
+                  design: changedDesign(design, { graduation: next }),
+                },
+                'graduation',
+              )
+            }
           />
           <FileMenu name={name} units={units} design={design} made={made} />
         </div>
       </div>
-      {trouble && <Alert type="error" banner showIcon title={`The last change is not saved: ${trouble}. Save the project as a file to keep it.`} />}
+      {trouble && (
+        <Alert
+          type="error"
+          banner
+          showIcon
+          title={`The last change is not saved: ${trouble}. Save the project as a file to keep it.`}
+        />
+      )}
       <div className={styles.table}>
         <section className={styles.brief} aria-label="What you have">
           <Brief design={design} units={units} graduation={graduation} onChange={apply} />
         </section>
         <section className={styles.stage} aria-label="The plan">
-          <Segmented<ViewName> className={styles.views} aria-label="View" value={view} options={[...VIEWS]} onChange={setView} />
+          <Segmented<ViewName>
+            className={styles.views}
+            aria-label="View"
+            value={view}
+            options={[...VIEWS]}
+            onChange={setView}
+          />
           <div className={styles.view}>
             {made && 'design' in result ? (
               <>
-                {view === 'sheet' && <SheetView made={made} design={result.design} units={units} graduation={graduation} onFold={dragFold} onContents={dragContents} />}
-                {view === 'folded' && <FoldedView made={made} design={result.design} units={units} graduation={graduation} />}
+                {view === 'sheet' && (
+                  <SheetView
+                    made={made}
+                    design={result.design}
+                    units={units}
+                    graduation={graduation}
+                    onFold={dragFold}
+                    onContents={dragContents}
+                  />
+                )}
+                {view === 'folded' && (
+                  <FoldedView made={made} design={result.design} units={units} graduation={graduation} />
+                )}
                 {view === 'steps' && <Steps plan={result.plan} units={units} graduation={graduation} />}
               </>
             ) : (
@@ -141,10 +191,19 @@ export function Bench({ store }: { store: BenchStore }) {
           {'plan' in result ? (
             <>
               {made && <Numbers made={made} design={result.design} units={units} graduation={graduation} />}
-              <Checks checks={result.checks} units={units} graduation={graduation} onRemedy={(patch) => apply(patch, 'remedy')} />
+              <Checks
+                checks={result.checks}
+                units={units}
+                graduation={graduation}
+                onRemedy={(patch) => apply(patch, 'remedy')}
+              />
             </>
           ) : (
-            <Alert type="error" title="This design cannot be read" description={result.issues.map((issue) => `${issue.path}: ${issue.message}`).join(' ')} />
+            <Alert
+              type="error"
+              title="This design cannot be read"
+              description={result.issues.map((issue) => `${issue.path}: ${issue.message}`).join(' ')}
+            />
           )}
           <Button type="link" className={styles.keys} onClick={() => setKeysOpen(true)}>
             Keys <kbd>?</kbd>

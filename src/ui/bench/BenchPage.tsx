@@ -18,14 +18,16 @@ export function BenchPage() {
     seedDemoShelf()
       .then(() => db.projects.get(id))
       .then(
-        (project) => !gone && setOpened({ id, store: project && project.deletedAt === 0 ? createBenchStore(project) : null }),
+        (project) =>
+          !gone && setOpened({ id, store: project && project.deletedAt === 0 ? createBenchStore(project) : null }),
         (error: Error) => !gone && setOpened({ id, store: null, trouble: error.message }),
       );
     return () => {
       gone = true;
     };
   }, [id]);
-  if (!opened || opened.id !== id) return <Spin style={{ display: 'block', margin: '20vh auto' }} aria-label="Opening the project" />;
+  if (!opened || opened.id !== id)
+    return <Spin style={{ display: 'block', margin: '20vh auto' }} aria-label="Opening the project" />;
   if (!opened.store)
     return (
       <main>

@@ -29,22 +29,42 @@ export function Brief({ design, units, graduation, onChange }: BriefProps) {
   const read = readDesign(design);
   const { contents = {}, blank, paper = {} } = design;
   const field = { units, graduation };
-  const sizeLabel = (size: PaperSize): string => (/\d ×|\d in/.test(size.title) ? size.title : `${size.title}, ${formatLength(size.width, units, '1/32 in')} × ${formatLength(size.height, units, '1/32 in')}`);
+  const sizeLabel = (size: PaperSize): string =>
+    /\d ×|\d in/.test(size.title)
+      ? size.title
+      : `${size.title}, ${formatLength(size.width, units, '1/32 in')} × ${formatLength(size.height, units, '1/32 in')}`;
   return (
     <div className={styles.brief}>
       {paperFirst ? (
         <>
           <h2>The paper I have</h2>
           <div className={styles.pair}>
-            <LengthField {...field} label="Square, each way" value={Number(blank?.width)} least={10} onChange={(side) => onChange({ blank: { width: side, height: side } }, 'blank')} />
+            <LengthField
+              {...field}
+              label="Square, each way"
+              value={Number(blank?.width)}
+              least={10}
+              onChange={(side) => onChange({ blank: { width: side, height: side } }, 'blank')}
+            />
             <LengthField
               {...field}
               label="Set at"
-              value={read.ok ? ((read.design.options as { setting?: number }).setting ?? Number(blank?.width) / 2) : undefined}
+              value={
+                read.ok
+                  ? ((read.design.options as { setting?: number }).setting ?? Number(blank?.width) / 2)
+                  : undefined
+              }
               onChange={(setting) => onChange({ options: { setting } }, 'setting')}
             />
           </div>
-          <LengthField {...field} label="Thickness to make room for" value={Number(contents.thickness ?? 0)} least={0} most={60} onChange={(thickness) => onChange({ contents: { thickness } }, 'thickness')} />
+          <LengthField
+            {...field}
+            label="Thickness to make room for"
+            value={Number(contents.thickness ?? 0)}
+            least={0}
+            most={60}
+            onChange={(thickness) => onChange({ contents: { thickness } }, 'thickness')}
+          />
         </>
       ) : (
         <>
@@ -53,43 +73,94 @@ export function Brief({ design, units, graduation, onChange }: BriefProps) {
             aria-label="Usual sizes of contents"
             className={styles.wide}
             value={CARDS.find((card) => EITHER(card, contents.width, contents.height))?.id ?? 'free'}
-            options={[{ value: 'free', label: 'My own size' }, ...CARDS.map((card) => ({ value: card.id, label: sizeLabel(card), title: card.source }))]}
+            options={[
+              { value: 'free', label: 'My own size' },
+              ...CARDS.map((card) => ({ value: card.id, label: sizeLabel(card), title: card.source })),
+            ]}
             onChange={(id) => {
               const card = CARDS.find((c) => c.id === id);
               if (card) onChange({ contents: { ...contents, width: card.width, height: card.height } }, 'preset');
             }}
           />
           <div className={styles.pair}>
-            <LengthField {...field} label="Width" value={Number(contents.width)} least={5} onChange={(width) => onChange({ contents: { ...contents, width } }, 'width')} />
-            <LengthField {...field} label="Height" value={Number(contents.height)} least={5} onChange={(height) => onChange({ contents: { ...contents, height } }, 'height')} />
+            <LengthField
+              {...field}
+              label="Width"
+              value={Number(contents.width)}
+              least={5}
+              onChange={(width) => onChange({ contents: { ...contents, width } }, 'width')}
+            />
+            <LengthField
+              {...field}
+              label="Height"
+              value={Number(contents.height)}
+              least={5}
+              onChange={(height) => onChange({ contents: { ...contents, height } }, 'height')}
+            />
           </div>
-          <LengthField {...field} label="Thickness" hint="At its thickest place" value={Number(contents.thickness ?? 0)} least={0} most={60} onChange={(thickness) => onChange({ contents: { ...contents, thickness } }, 'thickness')} />
+          <LengthField
+            {...field}
+            label="Thickness"
+            hint="At its thickest place"
+            value={Number(contents.thickness ?? 0)}
+            least={0}
+            most={60}
+            onChange={(thickness) => onChange({ contents: { ...contents, thickness } }, 'thickness')}
+          />
         </>
       )}
       <h2>Paper</h2>
       <Select
         aria-label="Paper sizes"
         className={styles.wide}
-        value={paper.width === undefined ? 'any' : (PAPERS.find((p) => EITHER(p, paper.width, paper.height))?.id ?? 'free')}
-        options={[{ value: 'any', label: 'Any that is large enough' }, { value: 'free', label: 'My own size' }, ...PAPERS.map((p) => ({ value: p.id, label: sizeLabel(p), title: p.source }))]}
+        value={
+          paper.width === undefined ? 'any' : (PAPERS.find((p) => EITHER(p, paper.width, paper.height))?.id ?? 'free')
+        }
+        options={[
+          { value: 'any', label: 'Any that is large enough' },
+          { value: 'free', label: 'My own size' },
+          ...PAPERS.map((p) => ({ value: p.id, label: sizeLabel(p), title: p.source })),
+        ]}
         onChange={(id) => {
           const sheet = PAPERS.find((p) => p.id === id);
           if (sheet) onChange({ paper: { ...paper, width: sheet.width, height: sheet.height } }, 'paper');
           else if (id === 'any') onChange({ paper: { ...paper, width: undefined, height: undefined } }, 'paper');
-          else onChange({ paper: { ...paper, width: paper.width ?? inches(10), height: paper.height ?? inches(10) } }, 'paper');
+          else
+            onChange(
+              { paper: { ...paper, width: paper.width ?? inches(10), height: paper.height ?? inches(10) } },
+              'paper',
+            );
         }}
       />
       {paper.width !== undefined && !PAPERS.some((p) => EITHER(p, paper.width, paper.height)) && (
         <div className={styles.pair}>
-          <LengthField {...field} label="Paper width" value={Number(paper.width)} least={10} onChange={(width) => onChange({ paper: { ...paper, width } }, 'paper-width')} />
-          <LengthField {...field} label="Paper height" value={Number(paper.height)} least={10} onChange={(height) => onChange({ paper: { ...paper, height } }, 'paper-height')} />
+          <LengthField
+            {...field}
+            label="Paper width"
+            value={Number(paper.width)}
+            least={10}
+            onChange={(width) => onChange({ paper: { ...paper, width } }, 'paper-width')}
+          />
+          <LengthField
+            {...field}
+            label="Paper height"
+            value={Number(paper.height)}
+            least={10}
+            onChange={(height) => onChange({ paper: { ...paper, height } }, 'paper-height')}
+          />
         </div>
       )}
       <div className={styles.ticks}>
-        <Checkbox checked={paper.sided === 1} onChange={(event) => onChange({ paper: { ...paper, sided: event.target.checked ? 1 : 2 } }, 'sided')}>
+        <Checkbox
+          checked={paper.sided === 1}
+          onChange={(event) => onChange({ paper: { ...paper, sided: event.target.checked ? 1 : 2 } }, 'sided')}
+        >
           Printed on one side
         </Checkbox>
-        <Checkbox checked={paper.directional === true} onChange={(event) => onChange({ paper: { ...paper, directional: event.target.checked } }, 'directional')}>
+        <Checkbox
+          checked={paper.directional === true}
+          onChange={(event) => onChange({ paper: { ...paper, directional: event.target.checked } }, 'directional')}
+        >
           Print has a right way up
         </Checkbox>
       </div>
@@ -102,7 +173,8 @@ export function Brief({ design, units, graduation, onChange }: BriefProps) {
 function ToolChoice({ design, units, graduation, onChange }: BriefProps) {
   const [open, setOpen] = useState(false);
   const tool = design.tool ?? COMMON_BOARD;
-  const say = (value: unknown): string => formatLength(mm(Number(value)), units, units === 'in' ? '1/32 in' : '0.5 mm', true);
+  const say = (value: unknown): string =>
+    formatLength(mm(Number(value)), units, units === 'in' ? '1/32 in' : '0.5 mm', true);
   return (
     <>
       <h2>Tool</h2>
@@ -114,21 +186,44 @@ function ToolChoice({ design, units, graduation, onChange }: BriefProps) {
           { value: 'board', label: 'Board' },
           { value: 'hand', label: 'By hand' },
         ]}
-        onChange={async (kind) => onChange({ tool: kind === 'board' ? { kind: 'envelope-board', ...(await loadMyBoard()) } : { kind: 'ruler' } }, 'tool')}
+        onChange={async (kind) =>
+          onChange(
+            { tool: kind === 'board' ? { kind: 'envelope-board', ...(await loadMyBoard()) } : { kind: 'ruler' } },
+            'tool',
+          )
+        }
       />
       {tool.kind === 'envelope-board' ? (
         <>
           <p className={styles.board}>
             Notch {say(tool.notch)}
-            {Number(tool.offset) !== 0 && `, guide off by ${say(tool.offset)}`}, ruler to {say(tool.rulerEnd)}, groove to {say(tool.grooveEnd)}.
+            {Number(tool.offset) !== 0 && `, guide off by ${say(tool.offset)}`}, ruler to {say(tool.rulerEnd)}, groove
+            to {say(tool.grooveEnd)}.
           </p>
           <Button icon={<SettingOutlined />} onClick={() => setOpen(true)}>
             My board
           </Button>
-          {open && <BoardDialog board={tool} units={units} graduation={graduation} onClose={() => setOpen(false)} onUse={(board) => onChange({ tool: { kind: 'envelope-board', ...board } }, 'board')} />}
+          {open && (
+            <BoardDialog
+              board={tool}
+              units={units}
+              graduation={graduation}
+              onClose={() => setOpen(false)}
+              onUse={(board) => onChange({ tool: { kind: 'envelope-board', ...board } }, 'board')}
+            />
+          )}
         </>
       ) : (
-        <LengthField units={units} graduation={graduation} label="Notch to cut" hint="Any size works; 1 in is easy to mark." value={Number(tool.notch ?? COMMON_BOARD.notch)} least={5} most={60} onChange={(notch) => onChange({ tool: { kind: 'ruler', notch } }, 'notch')} />
+        <LengthField
+          units={units}
+          graduation={graduation}
+          label="Notch to cut"
+          hint="Any size works; 1 in is easy to mark."
+          value={Number(tool.notch ?? COMMON_BOARD.notch)}
+          least={5}
+          most={60}
+          onChange={(notch) => onChange({ tool: { kind: 'ruler', notch } }, 'notch')}
+        />
       )}
     </>
   );
@@ -142,7 +237,11 @@ function Choices({ design, units, graduation, onChange }: BriefProps) {
   const choice = (option: string, title: string) => (
     <div className={styles.choice}>
       <span id={`choice-${option}`}>{title}</span>
-      <Radio.Group aria-labelledby={`choice-${option}`} value={options[option]} onChange={(event) => onChange({ options: { [option]: event.target.value as string } }, option)}>
+      <Radio.Group
+        aria-labelledby={`choice-${option}`}
+        value={options[option]}
+        onChange={(event) => onChange({ options: { [option]: event.target.value as string } }, option)}
+      >
         {construction.schools
           .filter((school) => school.option === option)
           .map((school) => (
@@ -168,14 +267,46 @@ function Choices({ design, units, graduation, onChange }: BriefProps) {
               {choice('opening', 'Opening')}
               {choice('tip', 'Closing flap')}
               {options.tip !== 'point' && (
-                <LengthField units={units} graduation={graduation} label="Tip taken off" value={Number(options.tipDepth)} least={1} most={200} onChange={(tipDepth) => onChange({ options: { tipDepth } }, 'tipDepth')} />
+                <LengthField
+                  units={units}
+                  graduation={graduation}
+                  label="Tip taken off"
+                  value={Number(options.tipDepth)}
+                  least={1}
+                  most={200}
+                  onChange={(tipDepth) => onChange({ options: { tipDepth } }, 'tipDepth')}
+                />
               )}
-              <LengthField units={units} graduation={graduation} label="Corner radius" value={Number(options.corner)} least={0} most={60} onChange={(corner) => onChange({ options: { corner } }, 'corner')} />
+              <LengthField
+                units={units}
+                graduation={graduation}
+                label="Corner radius"
+                value={Number(options.corner)}
+                least={0}
+                most={60}
+                onChange={(corner) => onChange({ options: { corner } }, 'corner')}
+              />
               {choice('flaps', 'Long flaps')}
               {!design.blank && (
                 <div className={styles.pair}>
-                  <LengthField units={units} graduation={graduation} label="Room, width" value={ease.width} least={0} most={100} onChange={(width) => onChange({ ease: { ...ease, width } }, 'ease-width')} />
-                  <LengthField units={units} graduation={graduation} label="Room, height" value={ease.height} least={0} most={100} onChange={(height) => onChange({ ease: { ...ease, height } }, 'ease-height')} />
+                  <LengthField
+                    units={units}
+                    graduation={graduation}
+                    label="Room, width"
+                    value={ease.width}
+                    least={0}
+                    most={100}
+                    onChange={(width) => onChange({ ease: { ...ease, width } }, 'ease-width')}
+                  />
+                  <LengthField
+                    units={units}
+                    graduation={graduation}
+                    label="Room, height"
+                    value={ease.height}
+                    least={0}
+                    most={100}
+                    onChange={(height) => onChange({ ease: { ...ease, height } }, 'ease-height')}
+                  />
                 </div>
               )}
             </>

@@ -6,7 +6,12 @@ import { checkSentence, remedyLabel, sayer, type Check, type DesignChange, type 
 import { useMedia } from '../shell/useMedia';
 import styles from './Checks.module.css';
 
-const ICON: Record<Level, ReactNode> = { fail: <CloseCircleFilled />, warn: <WarningFilled />, note: <InfoCircleFilled />, pass: <CheckCircleFilled /> };
+const ICON: Record<Level, ReactNode> = {
+  fail: <CloseCircleFilled />,
+  warn: <WarningFilled />,
+  note: <InfoCircleFilled />,
+  pass: <CheckCircleFilled />,
+};
 const WORD: Record<Level, string> = { fail: 'Will not do', warn: 'Take care', note: 'Worth knowing', pass: 'Proved' };
 const ORDER: readonly Level[] = ['fail', 'warn', 'note', 'pass'];
 
@@ -24,7 +29,9 @@ export function Checks({ checks, units, graduation, onRemedy }: ChecksProps) {
   const all = chosen ?? wide;
   const say = sayer(units, graduation);
   const passed = checks.filter((check) => check.level === 'pass');
-  const open = [...checks].filter((check) => check.level !== 'pass').sort((a, b) => ORDER.indexOf(a.level) - ORDER.indexOf(b.level));
+  const open = [...checks]
+    .filter((check) => check.level !== 'pass')
+    .sort((a, b) => ORDER.indexOf(a.level) - ORDER.indexOf(b.level));
   const line = (check: Check) => (
     <li key={check.id} className={styles[check.level]} data-check={check.id} data-level={check.level}>
       <span className={styles.icon} aria-hidden="true">

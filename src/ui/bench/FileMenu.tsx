@@ -23,8 +23,16 @@ async function printPdf(design: DesignInput, page: string, name: string, units: 
   try {
     const read = readDesign(design);
     const say = sayer(units, design.graduation ?? '1/8 in');
-    const numbers = read.ok ? stepsOf(planFor(read.design), say).slice(0, 2).map((step) => step.text).join(' ') : ''; // prettier-ignore
-    const bar = units === 'in' ? { length: inches(4), label: 'This bar must measure 4 in. If not, print again at 100 %.' } : { length: 100, label: 'This bar must measure 100 mm. If not, print again at 100 %.' };
+    const numbers = read.ok
+      ? stepsOf(planFor(read.design), say)
+          .slice(0, 2)
+          .map((step) => step.text)
+          .join(' ')
+      : '';
+    const bar =
+      units === 'in'
+        ? { length: inches(4), label: 'This bar must measure 4 in. If not, print again at 100 %.' }
+        : { length: 100, label: 'This bar must measure 100 mm. If not, print again at 100 %.' };
     const answer = await wrap<PdfWorker>(worker).print(design, page, { title: name, numbers, bar });
     if (!answer.ok) throw new Error(answer.message);
     return answer.bytes;
@@ -48,7 +56,12 @@ export function FileMenu({ name, units, design, made }: FileMenuProps) {
     }
   };
   const run: Record<string, () => void> = {
-    project: () => download(fileName(name, 'json'), 'application/json', writeProject({ format: 'tuck-fold-project', version: 1, name: name.trim() || 'Untitled', units, design })),
+    project: () =>
+      download(
+        fileName(name, 'json'),
+        'application/json',
+        writeProject({ format: 'tuck-fold-project', version: 1, name: name.trim() || 'Untitled', units, design }),
+      ),
     svg: () => made && download(fileName(name, 'svg'), 'image/svg+xml', sheetSvg(sheetDrawing(made), name)),
     ...Object.fromEntries(PAGES.map((page) => [`pdf-${page.id}`, () => void pdf(page.id)])),
   };
@@ -59,7 +72,11 @@ export function FileMenu({ name, units, design, made }: FileMenuProps) {
         items: [
           { key: 'project', label: 'Save as file (JSON)' },
           { key: 'svg', label: 'Cutting drawing (SVG)', disabled: !made },
-          ...PAGES.map((page) => ({ key: `pdf-${page.id}`, label: `Print at true size on ${page.title} (PDF)`, disabled: !made })),
+          ...PAGES.map((page) => ({
+            key: `pdf-${page.id}`,
+            label: `Print at true size on ${page.title} (PDF)`,
+            disabled: !made,
+          })),
         ],
         onClick: ({ key }) => run[key]?.(),
       }}

@@ -24,11 +24,15 @@ export function FoldedView({ made, design, units, graduation }: FoldedViewProps)
   const box = faceBox(stack, view);
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
   const contents = design.contents ?? made.largest;
-  const [across, deep] = made.built.acrossMouth === 'width' ? [contents.width, contents.height] : [contents.height, contents.width];
-  const inside = made.built.acrossMouth === 'width' ? made.inside : { width: made.inside.height, height: made.inside.width };
+  const [across, deep] =
+    made.built.acrossMouth === 'width' ? [contents.width, contents.height] : [contents.height, contents.width];
+  const inside =
+    made.built.acrossMouth === 'width' ? made.inside : { width: made.inside.height, height: made.inside.width };
   const seat = { x: (inside.width - across) / 2, y: (inside.height - deep) / 2, width: across, height: deep };
   const side = size && size.width > size.height * 1.15;
-  const room = size ? { width: (side ? size.width / 2 : size.width) - 48, height: (side ? size.height : size.height / 2) - 76 } : null;
+  const room = size
+    ? { width: (side ? size.width / 2 : size.width) - 48, height: (side ? size.height : size.height / 2) - 76 }
+    : null;
   const scale = room ? Math.max(0.3, Math.min(room.width / width, room.height / height, 4)) : 1;
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   return (
@@ -36,8 +40,22 @@ export function FoldedView({ made, design, units, graduation }: FoldedViewProps)
       {room &&
         (['front', 'back'] as const).map((face) => (
           <figure key={face} className={styles.face}>
-            <svg width={width * scale + 4} height={height * scale + 4} role="img" aria-label={`${face === 'front' ? 'Front' : 'Back'} of the finished envelope, ${say(made.finished.width)} by ${say(made.finished.height)}`}>
-              <FoldedFace stack={stack} view={view} face={face} scale={scale} x={2} y={2} contents={seat} arrows={design.paper.directional} />
+            <svg
+              width={width * scale + 4}
+              height={height * scale + 4}
+              role="img"
+              aria-label={`${face === 'front' ? 'Front' : 'Back'} of the finished envelope, ${say(made.finished.width)} by ${say(made.finished.height)}`}
+            >
+              <FoldedFace
+                stack={stack}
+                view={view}
+                face={face}
+                scale={scale}
+                x={2}
+                y={2}
+                contents={seat}
+                arrows={design.paper.directional}
+              />
             </svg>
             <figcaption>
               {face === 'front' ? 'Front' : 'Back'}, opening at the top

@@ -17,9 +17,13 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
   const { blank } = built.piece;
   const first = programme.marks.find((mark) => mark.edge === built.start.edge);
   const byBoard = design.tool.kind === 'envelope-board';
-  const marks = [1, 2].map((edge) => programme.marks.filter((mark) => mark.edge === edge && mark.for === 'score').slice(0, 2));
+  const marks = [1, 2].map((edge) =>
+    programme.marks.filter((mark) => mark.edge === edge && mark.for === 'score').slice(0, 2),
+  );
   const lap = Math.min(...built.holds.map(([a, b]) => lapBetween(folded.finished, a, b).breadth));
-  const figure = (value: number, size: 'large' | 'hero' = 'large') => <Figure value={value} units={units} graduation={graduation} size={size} />;
+  const figure = (value: number, size: 'large' | 'hero' = 'large') => (
+    <Figure value={value} units={units} graduation={graduation} size={size} />
+  );
   const pair = (width: number, height: number) => (
     <>
       <Figure value={width} units={units} graduation={graduation} size="large" unit={false} /> × {figure(height)}
@@ -67,9 +71,7 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
       </div>
       <div>
         <dt>Finished</dt>
-        <dd className={styles.two}>
-          {pair(finished.width, finished.height)}
-        </dd>
+        <dd className={styles.two}>{pair(finished.width, finished.height)}</dd>
       </div>
       <div>
         <dt>Flaps lap</dt>

@@ -40,7 +40,10 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
   const free = Math.max(120, Math.min(box.width, box.height) - 2 * MARGIN);
   const scale = heldScale ?? free / Math.max(blank.width, blank.height);
   // The middle of the sheet stands still while it grows, so a drag never runs away from the finger.
-  const at = (p: Point): readonly [number, number] => [box.width / 2 + (p.x - blank.width / 2) * scale, box.height / 2 - (p.y - blank.height / 2) * scale];
+  const at = (p: Point): readonly [number, number] => [
+    box.width / 2 + (p.x - blank.width / 2) * scale,
+    box.height / 2 - (p.y - blank.height / 2) * scale,
+  ];
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   const hold = (held: boolean): void => setHeldScale(held ? scale : null);
   const step = stepOf(graduation) || 1;
@@ -50,22 +53,37 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
   const [across, deep] = made.built.acrossMouth === 'width' ? [view.across, view.up] : [view.up, view.across];
   const body = made.built.piece.panels.find((panel) => panel.id === made.built.cavities[0].floor)!;
   const heart = { x: mean(body.polygon.map((p) => p.x)), y: mean(body.polygon.map((p) => p.y)) };
-  const card = ([[-1, -1], [1, -1], [1, 1], [-1, 1]] as const).map(([u, v]) => ({
+  const card = (
+    [
+      [-1, -1],
+      [1, -1],
+      [1, 1],
+      [-1, 1],
+    ] as const
+  ).map(([u, v]) => ({
     x: heart.x + (across.x * u * contents.width) / 2 + (deep.x * v * contents.height) / 2,
     y: heart.y + (across.y * u * contents.width) / 2 + (deep.y * v * contents.height) / 2,
-  })); // prettier-ignore
+  }));
   const topCorner = card.reduce((a, b) => (b.y > a.y + 1e-6 ? b : a));
   const outwardOf = (hinge: { from: Point; to: Point }): Point => {
     const m = middle(hinge.from, hinge.to);
     const length = Math.hypot(m.x - heart.x, m.y - heart.y);
     return { x: (m.x - heart.x) / length, y: (m.y - heart.y) / length };
   };
-  const draggable = drawing.scores.filter((score) => made.built.piece.hinges.some((hinge) => hinge.id === score.id && hinge.between[0] === body.id));
+  const draggable = drawing.scores.filter((score) =>
+    made.built.piece.hinges.some((hinge) => hinge.id === score.id && hinge.between[0] === body.id),
+  );
 
   return (
     <div ref={frame} className={styles.frame}>
       {size && (
-        <svg width={box.width} height={box.height} className={styles.sheet} role="group" aria-label={`The sheet, ${say(blank.width)} by ${say(blank.height)}, inside face up`}>
+        <svg
+          width={box.width}
+          height={box.height}
+          className={styles.sheet}
+          role="group"
+          aria-label={`The sheet, ${say(blank.width)} by ${say(blank.height)}, inside face up`}
+        >
           <defs>
             <pattern id="glue-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(30)">
               <rect width="7" height="7" className={styles.glueGround} />
@@ -75,7 +93,13 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
               <path d="M2 2l3 3M5 2l-3 3" className={styles.dryMark} />
             </pattern>
           </defs>
-          <rect x={at({ x: 0, y: blank.height })[0]} y={at({ x: 0, y: blank.height })[1]} width={blank.width * scale} height={blank.height * scale} className={styles.blank} />
+          <rect
+            x={at({ x: 0, y: blank.height })[0]}
+            y={at({ x: 0, y: blank.height })[1]}
+            width={blank.width * scale}
+            height={blank.height * scale}
+            className={styles.blank}
+          />
           <path d={ringsPath(drawing.outline, at)} className={styles.paper} />
           <path d={ringsPath(drawing.noGlue, at)} fill="url(#dry-dots)" />
           <path d={ringsPath(drawing.glue, at)} fill="url(#glue-hatch)" />
@@ -99,14 +123,27 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
               </text>
             );
           })}
-          <CardLabel at={at(heart)} width={contents.width} height={contents.height} units={units} graduation={graduation} known={design.contents !== null} />
+          <CardLabel
+            at={at(heart)}
+            width={contents.width}
+            height={contents.height}
+            units={units}
+            graduation={graduation}
+            known={design.contents !== null}
+          />
           {drawing.scores.map((score) => {
             const [x1, y1] = at(score.from);
             const [x2, y2] = at(score.to);
             const [bx, by] = [x1 + (x2 - x1) * 0.24, y1 + (y2 - y1) * 0.24];
             return (
               <g key={score.id}>
-                <line x1={x1} y1={y1} x2={x2} y2={y2} className={score.fold === 'valley' ? styles.valley : styles.mountain} />
+                <line
+                  x1={x1}
+                  y1={y1}
+                  x2={x2}
+                  y2={y2}
+                  className={score.fold === 'valley' ? styles.valley : styles.mountain}
+                />
                 <circle cx={bx} cy={by} r={11} className={styles.badge} />
                 <text x={bx} y={by + 4.5} textAnchor="middle" className={styles.badgeText}>
                   {score.number}
@@ -143,8 +180,13 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
               onHold={hold}
               onDrag={(dx, dy, phase) => {
                 const pull = { x: dx / scale, y: -dy / scale };
-                const sign = (axis: Point): number => Math.sign((topCorner.x - heart.x) * axis.x + (topCorner.y - heart.y) * axis.y);
-                onContents(2 * sign(across) * (pull.x * across.x + pull.y * across.y), 2 * sign(deep) * (pull.x * deep.x + pull.y * deep.y), phase);
+                const sign = (axis: Point): number =>
+                  Math.sign((topCorner.x - heart.x) * axis.x + (topCorner.y - heart.y) * axis.y);
+                onContents(
+                  2 * sign(across) * (pull.x * across.x + pull.y * across.y),
+                  2 * sign(deep) * (pull.x * deep.x + pull.y * deep.y),
+                  phase,
+                );
               }}
               onStep={(steps, sideways) => {
                 onContents(0, 0, 'start');
@@ -165,9 +207,23 @@ const distanceOf = (line: { from: Point; to: Point }, p: Point): number => {
 };
 
 /** What to set or measure along an edge: flags that point at the place, each with its figure. */
-function EdgeMarks({ made, edge, scale, units, graduation }: { made: Made; edge: Edge; scale: number; units: Units; graduation: Graduation }) {
+function EdgeMarks({
+  made,
+  edge,
+  scale,
+  units,
+  graduation,
+}: {
+  made: Made;
+  edge: Edge;
+  scale: number;
+  units: Units;
+  graduation: Graduation;
+}) {
   const onBoard = made.programme.moves.some((move) => move.do === 'punch');
-  const marks = made.programme.marks.filter((mark) => mark.edge === edge && mark.for !== 'slant' && (!onBoard || mark.for === 'notch'));
+  const marks = made.programme.marks.filter(
+    (mark) => mark.edge === edge && mark.for !== 'slant' && (!onBoard || mark.for === 'notch'),
+  );
   const slants = made.programme.marks.filter((mark) => mark.edge === edge && mark.for === 'slant');
   const first = onBoard && made.built.start.edge === edge;
   return (
@@ -179,21 +235,51 @@ function EdgeMarks({ made, edge, scale, units, graduation }: { made: Made; edge:
         return (
           <g key={i}>
             <path d={`M${x} 2l-4.500 9h9z`} className={first || !onBoard ? styles.flag : styles.flagQuiet} />
-            <FigureText x={x + (anchor === 'end' ? 6 : anchor === 'start' ? -6 : 0)} y={42} value={mark.at} units={units} graduation={graduation} before={first ? 'set ' : ''} anchor={anchor} className={first || !onBoard ? styles.setting : styles.settingQuiet} />
+            <FigureText
+              x={x + (anchor === 'end' ? 6 : anchor === 'start' ? -6 : 0)}
+              y={42}
+              value={mark.at}
+              units={units}
+              graduation={graduation}
+              before={first ? 'set ' : ''}
+              anchor={anchor}
+              className={first || !onBoard ? styles.setting : styles.settingQuiet}
+            />
           </g>
         );
       })}
       {slants.map((mark, i) => (
         <g key={`slant-${i}`}>
           <path d={`M${mark.at * scale} 2l-4.500 9h9z`} className={styles.flagQuiet} />
-          <FigureText x={mark.at * scale} y={42} value={mark.at} units={units} graduation={graduation} className={styles.settingQuiet} />
+          <FigureText
+            x={mark.at * scale}
+            y={42}
+            value={mark.at}
+            units={units}
+            graduation={graduation}
+            className={styles.settingQuiet}
+          />
         </g>
       ))}
     </g>
   );
 }
 
-function CardLabel({ at: [x, y], width, height, units, graduation, known }: { at: readonly [number, number]; width: number; height: number; units: Units; graduation: Graduation; known: boolean }) {
+function CardLabel({
+  at: [x, y],
+  width,
+  height,
+  units,
+  graduation,
+  known,
+}: {
+  at: readonly [number, number];
+  width: number;
+  height: number;
+  units: Units;
+  graduation: Graduation;
+  known: boolean;
+}) {
   const say = (value: number): string => formatLength(mm(value), units, graduation);
   return (
     <text textAnchor="middle" className={styles.cardLabel}>
@@ -249,9 +335,23 @@ function Handle({ at: [x, y], label, text, value, shape, onHold, onDrag, onStep 
     onStep(step, event.key === 'ArrowLeft' || event.key === 'ArrowRight');
   };
   return (
-    <g ref={grip} className={styles.handle} role="slider" tabIndex={0} aria-label={label} aria-valuetext={text} aria-valuenow={Math.round(value * 100) / 100} transform={`translate(${x} ${y})`} onKeyDown={keys}>
+    <g
+      ref={grip}
+      className={styles.handle}
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      aria-valuetext={text}
+      aria-valuenow={Math.round(value * 100) / 100}
+      transform={`translate(${x} ${y})`}
+      onKeyDown={keys}
+    >
       <circle r={22} className={styles.reach} />
-      {shape === 'fold' ? <circle r={7.5} className={styles.knob} /> : <rect x={-7} y={-7} width={14} height={14} rx={2} transform="rotate(45)" className={styles.knob} />}
+      {shape === 'fold' ? (
+        <circle r={7.5} className={styles.knob} />
+      ) : (
+        <rect x={-7} y={-7} width={14} height={14} rx={2} transform="rotate(45)" className={styles.knob} />
+      )}
     </g>
   );
 }

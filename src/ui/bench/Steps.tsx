@@ -2,7 +2,18 @@ import type { Graduation, Units } from '@/core/length';
 import { sayer, stepsOf, type Action, type Plan } from '@/core/plan';
 import styles from './Steps.module.css';
 
-const TITLE: Record<Action, string> = { cut: 'Cut', mark: 'Mark', punch: 'Set and punch', score: 'Score', turn: 'Turn', trim: 'Trim', fold: 'Fold', glue: 'Glue', insert: 'Put in', close: 'Close' };
+const TITLE: Record<Action, string> = {
+  cut: 'Cut',
+  mark: 'Mark',
+  punch: 'Set and punch',
+  score: 'Score',
+  turn: 'Turn',
+  trim: 'Trim',
+  fold: 'Fold',
+  glue: 'Glue',
+  insert: 'Put in',
+  close: 'Close',
+};
 
 /** The whole make in order for the chosen tool, with cautions at the steps that need them. */
 export function Steps({ plan, units, graduation }: { plan: Plan; units: Units; graduation: Graduation }) {

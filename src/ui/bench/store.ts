@@ -64,14 +64,20 @@ export function createBenchStore(project: Project): BenchStore {
         lastKey = '';
         return next ? { ...next, past: [...state.past, decided(state)], future } : state;
       }),
-    adopt: (other) => set((state) => ({ ...decided(other), past: [...state.past, decided(state)].slice(-KEPT), future: [] })),
+    adopt: (other) =>
+      set((state) => ({ ...decided(other), past: [...state.past, decided(state)].slice(-KEPT), future: [] })),
     setTrouble: (trouble) => set({ trouble }),
   }));
 }
 
 /** Lays a change over a design: fields are replaced, options one by one, `undefined` takes a field out. */
 export function changedDesign(design: DesignInput, { options, ...fields }: DesignChange): DesignInput {
-  const merged = { ...design, ...fields, options: { ...(design.options as Record<string, unknown> | undefined), ...options } };
-  for (const part of [merged, merged.options] as Record<string, unknown>[]) for (const key of Object.keys(part)) if (part[key] === undefined) delete part[key];
+  const merged = {
+    ...design,
+    ...fields,
+    options: { ...(design.options as Record<string, unknown> | undefined), ...options },
+  };
+  for (const part of [merged, merged.options] as Record<string, unknown>[])
+    for (const key of Object.keys(part)) if (part[key] === undefined) delete part[key];
   return merged as DesignInput;
 }

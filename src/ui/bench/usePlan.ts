@@ -1,7 +1,18 @@
 import { useMemo } from 'react';
-import { checksOf, planFor, readDesign, type Check, type Design, type DesignInput, type Issue, type Plan } from '@/core/plan';
+import {
+  checksOf,
+  planFor,
+  readDesign,
+  type Check,
+  type Design,
+  type DesignInput,
+  type Issue,
+  type Plan,
+} from '@/core/plan';
 
-export type Planned = { readonly plan: Plan; readonly checks: readonly Check[]; readonly design: Design } | { readonly issues: readonly Issue[] };
+export type Planned =
+  | { readonly plan: Plan; readonly checks: readonly Check[]; readonly design: Design }
+  | { readonly issues: readonly Issue[] };
 
 /** Plans a design. It takes about two milliseconds, so it runs where the drag is and everything follows live. */
 export function planned(design: DesignInput): Planned {

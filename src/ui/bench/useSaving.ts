@@ -21,7 +21,8 @@ export function useSaving(store: BenchStore | null): void {
         () => {
           if (trouble) setTrouble(null);
         },
-        (error: Error) => setTrouble(error.name === 'QuotaExceededError' ? 'the browser has no room left' : error.message),
+        (error: Error) =>
+          setTrouble(error.name === 'QuotaExceededError' ? 'the browser has no room left' : error.message),
       );
     };
     const stop = store.subscribe((state) => {
@@ -37,7 +38,8 @@ export function useSaving(store: BenchStore | null): void {
     const others = liveQuery(() => db.projects.get(store.getState().id)).subscribe((stored) => {
       if (!stored || stored.writtenBy === THIS_PAGE || timer) return;
       const { design, name, units, adopt } = store.getState();
-      if (stored.name === name && stored.units === units && JSON.stringify(stored.design) === JSON.stringify(design)) return;
+      if (stored.name === name && stored.units === units && JSON.stringify(stored.design) === JSON.stringify(design))
+        return;
       written = { ...store.getState(), ...stored };
       adopt(stored);
     });

@@ -13,7 +13,16 @@ interface FigureTextProps {
 }
 
 /** A length inside a drawing, with a true diagonal fraction. */
-export function FigureText({ x, y, value, units, graduation, before = '', className, anchor = 'middle' }: FigureTextProps) {
+export function FigureText({
+  x,
+  y,
+  value,
+  units,
+  graduation,
+  before = '',
+  className,
+  anchor = 'middle',
+}: FigureTextProps) {
   const parts = lengthParts(mm(value), units, graduation);
   return (
     <text x={x} y={y} textAnchor={anchor} className={className}>

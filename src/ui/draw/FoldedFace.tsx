@@ -12,37 +12,63 @@ interface FoldedFaceProps {
   readonly x?: number;
   readonly y?: number;
   /** Contents as a rectangle in the view, mm, drawn through the paper. */
-  readonly contents?: { readonly x: number; readonly y: number; readonly width: number; readonly height: number } | null;
+  readonly contents?: {
+    readonly x: number;
+    readonly y: number;
+    readonly width: number;
+    readonly height: number;
+  } | null;
   readonly arrows?: boolean;
 }
 
 /** Size of the folded thing in a view, mm. */
-export const faceBox = (stack: Stack, view: View) => boxOf(stack.layers.flatMap((layer) => layer.polygon.map((p) => inView(view, p))));
+export const faceBox = (stack: Stack, view: View) =>
+  boxOf(stack.layers.flatMap((layer) => layer.polygon.map((p) => inView(view, p))));
 
 /** One face of the folded thing, mouth at the top: the front is the side that lay on the table, the back shows the flaps. */
 export function FoldedFace({ stack, view, face, scale, x = 0, y = 0, contents, arrows }: FoldedFaceProps) {
   const box = faceBox(stack, view);
   const at = (p: Point): readonly [number, number] => place(inView(view, p as Point<'folded'>));
-  const place = (v: Point): readonly [number, number] => [x + (face === 'back' ? box.maxX - v.x : v.x - box.minX) * scale, y + (v.y - box.minY) * scale];
+  const place = (v: Point): readonly [number, number] => [
+    x + (face === 'back' ? box.maxX - v.x : v.x - box.minX) * scale,
+    y + (v.y - box.minY) * scale,
+  ];
   const seen = visibleFrom(stack, face === 'back' ? 'above' : 'below', view);
-  const [cx, cy] = contents ? place({ x: face === 'back' ? contents.x + contents.width : contents.x, y: contents.y }) : [0, 0];
+  const [cx, cy] = contents
+    ? place({ x: face === 'back' ? contents.x + contents.width : contents.x, y: contents.y })
+    : [0, 0];
   return (
     <g>
       {[...seen].reverse().map((visible) => {
         const points = visible.region.flat().map(at);
-        const middle = [points.reduce((s, p) => s + p[0], 0) / points.length, points.reduce((s, p) => s + p[1], 0) / points.length] as const;
+        const middle = [
+          points.reduce((s, p) => s + p[0], 0) / points.length,
+          points.reduce((s, p) => s + p[1], 0) / points.length,
+        ] as const;
         return (
           <g key={visible.panel}>
             <path d={ringsPath(visible.region, at)} className={visible.side === 'A' ? styles.sideA : styles.sideB} />
             {arrows && (
-              <g transform={`translate(${middle[0]} ${middle[1]}) rotate(${visible.turn + 180})`} className={styles.arrow}>
+              <g
+                transform={`translate(${middle[0]} ${middle[1]}) rotate(${visible.turn + 180})`}
+                className={styles.arrow}
+              >
                 <path d="M0 14V-12M-6 -5 0 -13 6 -5" />
               </g>
             )}
           </g>
         );
       })}
-      {contents && <rect x={cx} y={cy} width={contents.width * scale} height={contents.height * scale} rx={2} className={styles.contents} />}
+      {contents && (
+        <rect
+          x={cx}
+          y={cy}
+          width={contents.width * scale}
+          height={contents.height * scale}
+          rx={2}
+          className={styles.contents}
+        />
+      )}
     </g>
   );
 }

@@ -17,7 +17,8 @@ const CLOSEST = 3.4;
 export function Ruler({ length, scale, units, graduation }: RulerProps) {
   const own = units === 'in' ? [1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2].map((part) => part * INCH) : [0.5, 1, 5];
   const whole = units === 'in' ? INCH : 10;
-  const finest = [...own, whole].find((step) => step * scale >= CLOSEST && step >= (stepOf(graduation) || 0) - 1e-6) ?? whole;
+  const finest =
+    [...own, whole].find((step) => step * scale >= CLOSEST && step >= (stepOf(graduation) || 0) - 1e-6) ?? whole;
   const every = whole * scale < 22 ? Math.ceil(22 / (whole * scale)) : 1;
   const marks = range(0, Math.floor(length / finest + 1e-6) + 1);
   const rank = (at: number): number => {

@@ -19,7 +19,17 @@ interface LengthFieldProps {
 }
 
 /** A length as people type it: fractions, decimals, inches or millimetres. Arrow keys step by a mark. */
-export function LengthField({ label, value, onChange, units, graduation, least = 0.1, most = 10_000, hint, placeholder }: LengthFieldProps) {
+export function LengthField({
+  label,
+  value,
+  onChange,
+  units,
+  graduation,
+  least = 0.1,
+  most = 10_000,
+  hint,
+  placeholder,
+}: LengthFieldProps) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const shown = value === undefined ? '' : formatLength(mm(value), units, exactEnough(value, units, graduation));

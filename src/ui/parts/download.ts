@@ -10,8 +10,10 @@ export function download(name: string, type: string, content: string | Uint8Arra
 
 /** A project's name as a file name: letters, digits and dashes of any script. */
 export const fileName = (name: string, ending: string): string =>
-  `${name
-    .normalize('NFC')
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 60) || 'project'}.${ending}`;
+  `${
+    name
+      .normalize('NFC')
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 60) || 'project'
+  }.${ending}`;

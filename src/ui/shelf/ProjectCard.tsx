@@ -32,7 +32,9 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
   const planned = usePlan(project.design);
   const made = 'plan' in planned ? planned.plan.made : null;
   const contents = made && 'design' in planned ? (planned.design.contents ?? made.largest) : null;
-  const figure = (value: number, unit = true) => <Figure value={value} units={project.units} graduation={project.design.graduation ?? '1/8 in'} unit={unit} />;
+  const figure = (value: number, unit = true) => (
+    <Figure value={value} units={project.units} graduation={project.design.graduation ?? '1/8 in'} unit={unit} />
+  );
   const failing = !('checks' in planned) || planned.checks.some((check) => check.level === 'fail');
   return (
     <li className={styles.project}>
@@ -43,7 +45,8 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
           {made && (
             <>
               {made.fit ? 'Holds ' : 'Holds up to '}
-              {figure(contents!.width, false)} × {figure(contents!.height)}, from a {figure(made.built.piece.blank.width)} square
+              {figure(contents!.width, false)} × {figure(contents!.height)}, from a{' '}
+              {figure(made.built.piece.blank.width)} square
             </>
           )}
           {failing && <em> Not ready to cut.</em>}
@@ -62,7 +65,12 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
           ],
         }}
       >
-        <Button type="text" className={styles.menu} icon={<EllipsisOutlined />} aria-label={`More for ${project.name}`} />
+        <Button
+          type="text"
+          className={styles.menu}
+          icon={<EllipsisOutlined />}
+          aria-label={`More for ${project.name}`}
+        />
       </Dropdown>
     </li>
   );

@@ -8,15 +8,35 @@ import { LONGEST_PROJECT, readProject } from '@/core/files';
 import { inches } from '@/core/length';
 import type { DesignInput } from '@/core/plan';
 import type { Project } from '@/data/db';
-import { addProject, allProjects, binProject, duplicateProject, putBackProject, saveProject, seedDemoShelf } from '@/data/projects';
+import {
+  addProject,
+  allProjects,
+  binProject,
+  duplicateProject,
+  putBackProject,
+  saveProject,
+  seedDemoShelf,
+} from '@/data/projects';
 import { loadMyBoard } from '@/data/settings';
 import { ProjectCard } from './ProjectCard';
 import styles from './Shelf.module.css';
 
 /** The questions a project starts with, and what each begins from. */
 const QUESTIONS = [
-  { key: 'contents', title: 'I have something to put in', text: 'A card, a photo, a ticket. Get the sheet to cut and where to fold.', name: 'New envelope', start: { contents: { width: inches(3), height: inches(4), thickness: 0 } } },
-  { key: 'paper', title: 'I have this paper', text: 'A square or a scrap. See what it can hold.', name: 'From this paper', start: { blank: { width: inches(6), height: inches(6) } } },
+  {
+    key: 'contents',
+    title: 'I have something to put in',
+    text: 'A card, a photo, a ticket. Get the sheet to cut and where to fold.',
+    name: 'New envelope',
+    start: { contents: { width: inches(3), height: inches(4), thickness: 0 } },
+  },
+  {
+    key: 'paper',
+    title: 'I have this paper',
+    text: 'A square or a scrap. See what it can hold.',
+    name: 'From this paper',
+    start: { blank: { width: inches(6), height: inches(6) } },
+  },
 ] as const;
 
 /** Home: begin something, or go on with what is on the shelf. */
@@ -30,11 +50,20 @@ export function Shelf() {
   const failed = (what: string) => (error: Error) => void message.error(`${what}: ${error.message}`);
 
   useEffect(() => {
-    seedDemoShelf().catch((error: Error) => void message.error(`The browser’s storage cannot be used: ${error.message}. Nothing will be kept.`));
+    seedDemoShelf().catch(
+      (error: Error) =>
+        void message.error(`The browser’s storage cannot be used: ${error.message}. Nothing will be kept.`),
+    );
   }, [message]);
 
   const begin = async (question: (typeof QUESTIONS)[number]): Promise<void> => {
-    const design: DesignInput = { version: 1, construction: 'diagonal-envelope', ...question.start, tool: { kind: 'envelope-board', ...(await loadMyBoard()) }, graduation: '1/8 in' };
+    const design: DesignInput = {
+      version: 1,
+      construction: 'diagonal-envelope',
+      ...question.start,
+      tool: { kind: 'envelope-board', ...(await loadMyBoard()) },
+      graduation: '1/8 in',
+    };
     router.push(`/bench?p=${await addProject({ name: question.name, units: 'in', design })}`);
   };
   const bin = async (project: Project): Promise<void> => {
@@ -56,9 +85,16 @@ export function Shelf() {
     });
   };
   const importFile = async (file: File): Promise<void> => {
-    if (file.size > LONGEST_PROJECT) return void message.error(`“${file.name}” has ${file.size} bytes; a project has under ${LONGEST_PROJECT}. Nothing was changed.`);
+    if (file.size > LONGEST_PROJECT)
+      return void message.error(
+        `“${file.name}” has ${file.size} bytes; a project has under ${LONGEST_PROJECT}. Nothing was changed.`,
+      );
     const read = readProject(await file.text());
-    if (!read.ok) return void message.error(`“${file.name}” was not taken in. ${read.issues.map((issue) => issue.message).join(' ')}`, 8);
+    if (!read.ok)
+      return void message.error(
+        `“${file.name}” was not taken in. ${read.issues.map((issue) => issue.message).join(' ')}`,
+        8,
+      );
     const { name, units, design } = read.project;
     router.push(`/bench?p=${await addProject({ name, units, design })}`);
   };
@@ -68,7 +104,12 @@ export function Shelf() {
       <h1>What shall it hold?</h1>
       <div className={styles.questions}>
         {QUESTIONS.map((question) => (
-          <button key={question.key} type="button" className={styles.question} onClick={() => begin(question).catch(failed('It could not be started'))}>
+          <button
+            key={question.key}
+            type="button"
+            className={styles.question}
+            onClick={() => begin(question).catch(failed('It could not be started'))}
+          >
             <QuestionDrawing kind={question.key} />
             <span>
               <strong>{question.title}</strong>
@@ -95,7 +136,9 @@ export function Shelf() {
         />
       </div>
       {!all && <Spin aria-label="Opening the shelf" />}
-      {all?.shelf.length === 0 && <p className={styles.empty}>The shelf is empty. Begin with one of the questions above.</p>}
+      {all?.shelf.length === 0 && (
+        <p className={styles.empty}>The shelf is empty. Begin with one of the questions above.</p>
+      )}
       <ul className={styles.projects}>
         {all?.shelf.map((project) => (
           <ProjectCard
@@ -116,7 +159,10 @@ export function Shelf() {
             <ul>
               {all!.bin.map((project) => (
                 <li key={project.id}>
-                  {project.name} <Button size="small" onClick={() => void putBackProject(project.id)}>Put it back</Button>
+                  {project.name}{' '}
+                  <Button size="small" onClick={() => void putBackProject(project.id)}>
+                    Put it back
+                  </Button>
                 </li>
               ))}
             </ul>
@@ -133,11 +179,27 @@ function RenameDialog({ project, onClose }: { project: Project; onClose: () => v
   const [name, setName] = useState(project.name);
   const ok = (): void => {
     if (name.trim() === '') return;
-    saveProject(project.id, { name: name.trim() }).then(onClose, (error: Error) => message.error(`It could not be renamed: ${error.message}`));
+    saveProject(project.id, { name: name.trim() }).then(onClose, (error: Error) =>
+      message.error(`It could not be renamed: ${error.message}`),
+    );
   };
   return (
-    <Modal open title="Rename" okText="Rename" okButtonProps={{ disabled: name.trim() === '' }} onOk={ok} onCancel={onClose}>
-      <Input aria-label="New name" value={name} maxLength={120} autoFocus onChange={(event) => setName(event.target.value)} onPressEnter={ok} />
+    <Modal
+      open
+      title="Rename"
+      okText="Rename"
+      okButtonProps={{ disabled: name.trim() === '' }}
+      onOk={ok}
+      onCancel={onClose}
+    >
+      <Input
+        aria-label="New name"
+        value={name}
+        maxLength={120}
+        autoFocus
+        onChange={(event) => setName(event.target.value)}
+        onPressEnter={ok}
+      />
     </Modal>
   );
 }

@@ -12,8 +12,31 @@ import styles from './Shell.module.css';
 const DARK = '(prefers-color-scheme: dark)';
 const STILL = '(prefers-reduced-motion: reduce)';
 
-const LIGHT_TOKENS = { colorPrimary: '#1f5563', colorLink: '#1f5563', colorText: '#27211b', colorTextSecondary: '#62574a', colorTextPlaceholder: '#6f6456', colorBgContainer: '#fffdf8', colorBgElevated: '#fffdf8', colorBorder: '#b3a58f', colorError: '#a02c18', colorErrorText: '#a02c18' }; // prettier-ignore
-const DARK_TOKENS = { colorPrimary: '#4f97a5', colorLink: '#8cc7d1', colorText: '#f2eadc', colorTextSecondary: '#b9ad9b', colorTextPlaceholder: '#a99d8b', colorBgContainer: '#2b2723', colorBgElevated: '#302b27', colorBorder: '#6d6355', colorError: '#ff9480', colorErrorText: '#ff9480', colorTextLightSolid: '#06181c' }; // prettier-ignore
+const LIGHT_TOKENS = {
+  colorPrimary: '#1f5563',
+  colorLink: '#1f5563',
+  colorText: '#27211b',
+  colorTextSecondary: '#62574a',
+  colorTextPlaceholder: '#6f6456',
+  colorBgContainer: '#fffdf8',
+  colorBgElevated: '#fffdf8',
+  colorBorder: '#b3a58f',
+  colorError: '#a02c18',
+  colorErrorText: '#a02c18',
+};
+const DARK_TOKENS = {
+  colorPrimary: '#4f97a5',
+  colorLink: '#8cc7d1',
+  colorText: '#f2eadc',
+  colorTextSecondary: '#b9ad9b',
+  colorTextPlaceholder: '#a99d8b',
+  colorBgContainer: '#2b2723',
+  colorBgElevated: '#302b27',
+  colorBorder: '#6d6355',
+  colorError: '#ff9480',
+  colorErrorText: '#ff9480',
+  colorTextLightSolid: '#06181c',
+};
 
 const NEXT: Record<Theme, Theme> = { auto: 'light', light: 'dark', dark: 'auto' };
 const THEME_WORD: Record<Theme, string> = { auto: 'as the device says', light: 'day', dark: 'evening' };
@@ -40,7 +63,14 @@ export function Shell({ children }: { children: ReactNode }) {
       <ConfigProvider
         theme={{
           algorithm: dark ? antTheme.darkAlgorithm : antTheme.defaultAlgorithm,
-          token: { fontFamily: 'var(--body)', fontSize: 15, borderRadius: 6, controlHeight: 38, motion: !still, ...(dark ? DARK_TOKENS : LIGHT_TOKENS) },
+          token: {
+            fontFamily: 'var(--body)',
+            fontSize: 15,
+            borderRadius: 6,
+            controlHeight: 38,
+            motion: !still,
+            ...(dark ? DARK_TOKENS : LIGHT_TOKENS),
+          },
         }}
       >
         <App>
@@ -55,7 +85,12 @@ export function Shell({ children }: { children: ReactNode }) {
             </Link>
             <span className={styles.saying}>measured, folded, proved before you cut</span>
             <Tooltip title={`Light: ${THEME_WORD[theme]}`}>
-              <Button type="text" icon={THEME_ICON[theme]} aria-label={`Light: ${THEME_WORD[theme]}. Change.`} onClick={() => choose(NEXT[theme])} />
+              <Button
+                type="text"
+                icon={THEME_ICON[theme]}
+                aria-label={`Light: ${THEME_WORD[theme]}. Change.`}
+                onClick={() => choose(NEXT[theme])}
+              />
             </Tooltip>
           </header>
           {children}

@@ -3,7 +3,9 @@ export const LONGEST_BODY = 64 * 1024;
 /** A sender slower than this is given up, ms. */
 const PATIENCE = 10_000;
 
-export type Body = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly status: 408 | 413 | 422; readonly message: string };
+export type Body =
+  | { readonly ok: true; readonly value: unknown }
+  | { readonly ok: false; readonly status: 408 | 413 | 422; readonly message: string };
 
 /** Reads a request's JSON, stopping as soon as it grows too long or takes too long. */
 export async function readJsonBody(request: Request): Promise<Body> {
@@ -12,7 +14,7 @@ export async function readJsonBody(request: Request): Promise<Body> {
   const reader = request.body?.getReader();
   const chunks: Uint8Array[] = [];
   const late = new Promise<'late'>((resolve) => setTimeout(resolve, PATIENCE, 'late').unref());
-  for (let size = 0; reader; ) {
+  for (let size = 0; reader;) {
     const part = await Promise.race([reader.read(), late]);
     if (part === 'late') {
       void reader.cancel();

@@ -1,0 +1,92 @@
+import { defineConfig, globalIgnores } from 'eslint/config';
+import nextVitals from 'eslint-config-next/core-web-vitals';
+import nextTs from 'eslint-config-next/typescript';
+
+/** The floors of the core, lowest first. A floor may import only the floors before it. */
+const FLOORS = ['length', 'geometry', 'pattern', 'fold', 'constructions', 'tools', 'fit', 'plan', 'files'];
+/** Packages the core may use: computation only, nothing that draws, stores or asks a clock. */
+const CORE_PACKAGES = ['zod', 'clipper-lib', 'pdf-lib'];
+
+const outside = [
+  {
+    regex: `^(?!\\.|${CORE_PACKAGES.map((name) => `${name}$`).join('|')})`,
+    message: `The core is pure: besides itself it may import only ${CORE_PACKAGES.join(', ')}.`,
+  },
+  { regex: '^(\\.\\./){2,}(?!core/)', message: 'The core may not import what stands outside src/core.' },
+];
+const floorRule = (floor, i) => ({
+  files: [`src/core/${floor}/**/*.ts`],
+  ignores: ['**/*.test.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...outside,
+          ...FLOORS.slice(i + 1).map((upper) => ({
+            regex: `^\\.\\./${upper}(/|$)`,
+            message: `Arrows run one way: ${floor} lies below ${upper}. Move what both need further down.`,
+          })),
+        ],
+      },
+    ],
+  },
+});
+const noClock = [
+  'Date',
+  'window',
+  'document',
+  'navigator',
+  'localStorage',
+  'indexedDB',
+  'fetch',
+  'performance',
+  'setTimeout',
+].map((name) => ({ name, message: 'The core knows no browser and no clock; pass what it needs as an argument.' }));
+
+export default defineConfig([
+  ...nextVitals,
+  ...nextTs,
+  globalIgnores(['.next/**', 'coverage/**', 'next-env.d.ts']),
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
+      ],
+      eqeqeq: 'error',
+      'no-console': ['error', { allow: ['error'] }],
+    },
+  },
+  { files: ['scripts/**', 'bench/**'], rules: { 'no-console': 'off' } },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', ...noClock],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Randomness is seeded and passed in.' },
+      ],
+    },
+  },
+  ...FLOORS.map(floorRule),
+  {
+    files: ['src/ui/**/*.{ts,tsx}', 'src/workers/**/*.ts', 'src/data/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: '^@/app(/|$)', message: 'Routes import screens, never the other way.' }] },
+      ],
+    },
+  },
+  {
+    files: ['src/data/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: '^@/(app|ui|workers)(/|$)', message: 'Storage knows no screen.' }] },
+      ],
+    },
+  },
+]);

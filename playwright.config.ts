@@ -1,0 +1,37 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4310;
+
+/** Drives the built app in Debian's Chromium. `npm test` builds first; alone: `npm run build && npx playwright test`. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 45_000,
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: true,
+  reporter: [['list'], ['json', { outputFile: '.reports/browser.json' }]],
+  outputDir: '.pw',
+  use: {
+    baseURL: `http://localhost:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: `node node_modules/next/dist/bin/next start -p ${PORT}`,
+    env: { NEXT_TELEMETRY_DISABLED: '1' },
+    url: `http://localhost:${PORT}/api/ping`,
+    reuseExistingServer: false,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 3000 },
+  },
+});
