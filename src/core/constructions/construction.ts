@@ -94,6 +94,8 @@ export interface Construction<Options = unknown> {
   readonly ease: { readonly aim: Ease; readonly least: Ease };
   /** True when the blank must be square. */
   readonly square: boolean;
+  /** Options that make no difference while the others stand as they do. */
+  readonly idle: (options: Options) => readonly string[];
   readonly build: (brief: Brief<Options>) => BuildResult;
   readonly schools: readonly School[];
   readonly advice: readonly Advice[];

@@ -192,7 +192,7 @@ describe('rounding', () => {
   });
 
   test('past the end of the ruler it starts on the neighbouring edge, or measures', () => {
-    const long = { contents: { width: '6 in', height: '4 in' } };
+    const long = { contents: { width: '6 1/2 in', height: '4 in' } };
     expect(made(long).built.start).toEqual({ edge: 2, reference: 'board' });
     const huge = made({ contents: { width: '8 in', height: '9 in' } });
     expect(huge.built.start).toEqual({ edge: 1, reference: 'ruler' });

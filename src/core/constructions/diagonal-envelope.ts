@@ -29,9 +29,10 @@ import { bestCandidate, marksRound, wantedEase, type Candidate } from './roundin
 
 const options = z.strictObject({
   setting: openLengthOption(
-    'Setting',
-    'Where the sheet’s edge stands on the board, when the paper is given; half the sheet otherwise.',
+    'Set at',
+    'Where the sheet’s edge stands on the board, when the paper is given.',
     { over: 0 },
+    { onPaper: true, open: 'half the sheet' },
   ),
   opening: choiceOption('Opening', 'Which side the contents go in by. The long side is the usual envelope.', [
     'long',
@@ -83,14 +84,14 @@ function build(brief: Brief<Options>): BuildResult {
 /** Takes rounding noise off a sum of marks: to a nanometre. */
 const tidy = (length: Mm): Mm => mm(Math.round(length * 1e6) / 1e6);
 
-/** Paper first: the sheet as given, set where told or in the middle. */
+/** Paper first: the sheet as given, set where told or at half its side (as the board's ruler reads it). */
 function fromPaper({ blank, making, options }: Brief<Options>): Layout | Refusal {
   const { width, height } = blank!;
   if (Math.abs(width - height) > 1e-6)
     return { code: 'blank_not_square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
   const { notch } = making;
   if (width <= 2 * notch) return { code: 'notch_off_sheet', value: width, limit: mm(2 * notch) };
-  const setting = options.setting === undefined ? mm(width / 2) : mm(options.setting + making.offset);
+  const setting = mm((options.setting ?? width / 2) + making.offset);
   if (setting <= notch / 2 || setting >= width - notch / 2)
     return {
       code: 'setting_off_sheet',
@@ -441,6 +442,7 @@ export const diagonalEnvelope: Construction<Options> = {
     least: { width: inches(1 / 16), height: inches(1 / 16) },
   },
   square: true,
+  idle: ({ tip }) => [...(tip === 'point' ? ['tipDepth'] : []), ...(tip === 'folded' ? ['corner'] : [])],
   build,
   dragFold,
   schools: [
@@ -463,6 +465,13 @@ export const diagonalEnvelope: Construction<Options> = {
       value: 'folded',
       title: 'Tip folded back',
       why: 'A stiff straight edge that shows the inside of two-sided paper.',
+    },
+    { option: 'flaps', value: 'whole', title: 'Long flaps whole', why: 'Covers most, and nothing to trim.' },
+    {
+      option: 'flaps',
+      value: 'trimmed',
+      title: 'Long flaps trimmed',
+      why: 'Stops them just inside the far fold, where whole ones might stick out.',
     },
   ],
   advice: [

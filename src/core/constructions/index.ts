@@ -1,3 +1,4 @@
 /** Constructions: `constructionNamed('diagonal-envelope')` draws the pattern for a card, or says what a sheet can be. */
 export * from './construction';
 export { CONSTRUCTIONS, constructionNamed } from './registry';
+export { optionFields, type OptionField } from './options';

@@ -6,19 +6,30 @@ export interface OptionMeta {
   readonly title: string;
   readonly description: string;
   readonly unit: 'mm' | 'choice';
+  /** What a length may be, mm. */
+  readonly limits?: LengthLimits;
+  /** Set on options that say what is fixed on the paper already: they have no place in a contents-first design. */
+  readonly onPaper?: true;
+  /** What happens when an option without a default is left open. */
+  readonly open?: string;
 }
 
 /** A length option: `fallback` in mm when left out. */
 export const lengthOption = (title: string, reason: string, fallback: Mm, limits: LengthLimits) =>
   lengthSchema(limits)
     .default(fallback)
-    .meta({ title, description: reason, unit: 'mm' } satisfies OptionMeta);
+    .meta({ title, description: reason, unit: 'mm', limits } satisfies OptionMeta);
 
-/** A length option with no value of its own until the person gives one. */
-export const openLengthOption = (title: string, reason: string, limits: LengthLimits) =>
+/** A length option with no value of its own until the person gives one; `open` says what holds until then. */
+export const openLengthOption = (
+  title: string,
+  reason: string,
+  limits: LengthLimits,
+  more: Pick<OptionMeta, 'onPaper' | 'open'> = {},
+) =>
   lengthSchema(limits)
     .optional()
-    .meta({ title, description: reason, unit: 'mm' } satisfies OptionMeta);
+    .meta({ title, description: reason, unit: 'mm', limits, ...more } satisfies OptionMeta);
 
 /** A choice among names; the first is the default. */
 export const choiceOption = <const Names extends readonly [string, ...string[]]>(
@@ -32,3 +43,28 @@ export const choiceOption = <const Names extends readonly [string, ...string[]]>
     })
     .default(names[0] as never)
     .meta({ title, description: reason, unit: 'choice' } satisfies OptionMeta);
+
+/** An option as a form or a table shows it. */
+export interface OptionField extends OptionMeta {
+  readonly name: string;
+  readonly choices: readonly string[];
+  readonly fallback: string | number | undefined;
+}
+
+/** Every option a schema declares, in its own order, read off the JSON Schema generated from it. */
+export function optionFields(options: z.ZodType): OptionField[] {
+  const { properties = {} } = z.toJSONSchema(options, { io: 'input', unrepresentable: 'any' }) as {
+    properties?: Record<string, OptionMeta & { enum?: string[]; default?: string | number }>;
+  };
+  return Object.entries(properties).map(([name, { title, description, unit, limits, onPaper, open, ...rest }]) => ({
+    name,
+    title,
+    description,
+    unit,
+    ...(limits ? { limits } : {}),
+    ...(onPaper ? { onPaper } : {}),
+    ...(open ? { open } : {}),
+    choices: rest.enum ?? [],
+    fallback: rest.default,
+  }));
+}

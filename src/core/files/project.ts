@@ -10,7 +10,7 @@ export const projectSchema = z.strictObject({
   name: z.string().trim().min(1, 'The project needs a name.').max(120, 'The name is longer than 120 characters.'),
   units: z.enum(['in', 'mm'], { error: 'The units are "in" or "mm".' }),
   design: z.unknown().transform((design, context) => {
-    const checked = designSchema.safeParse(design);
+    const checked = designSchema.safeParse(design, { reportInput: true });
     if (checked.success) return design as DesignInput;
     for (const { path, message } of issuesOf(checked.error))
       context.issues.push({ code: 'custom', message, path: path ? path.split('.') : [], input: design });
@@ -38,6 +38,6 @@ export function readProject(
   } catch {
     return refuse('This file is not JSON, so it is not a project. Choose a file that “Save as file” wrote.');
   }
-  const read = projectSchema.safeParse(document);
+  const read = projectSchema.safeParse(document, { reportInput: true });
   return read.success ? { ok: true, project: read.data } : { ok: false, issues: issuesOf(read.error) };
 }

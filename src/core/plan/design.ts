@@ -2,10 +2,12 @@ import { z } from 'zod';
 import {
   CONSTRUCTIONS,
   constructionNamed,
+  optionFields,
   type Brief,
   type Construction,
   type Contents,
   type Ease,
+  type OptionField,
 } from '../constructions';
 import { GRADUATIONS, lengthSchema, mm, type Graduation, type Mm } from '../length';
 import type { Blank } from '../pattern';
@@ -51,6 +53,9 @@ const common = {
 };
 
 const names = CONSTRUCTIONS.map((c) => c.name);
+const OPTIONS = new Map(CONSTRUCTIONS.map((c) => [c.name, optionFields(c.options)]));
+/** The options of a construction, as forms show them. Empty for an unknown name. */
+export const constructionOptions = (name: string): readonly OptionField[] => OPTIONS.get(name) ?? [];
 const variants = CONSTRUCTIONS.map((c) =>
   z
     .strictObject({ ...common, construction: z.literal(c.name), options: c.options.prefault({}) })
@@ -80,12 +85,12 @@ export const designSchema = z
         ['paper', paper.width === undefined ? 'width' : 'height'],
         'Give the paper’s width and height both, or neither.',
       );
-    const options = design.options as { setting?: unknown };
-    if (!blank && options.setting !== undefined)
-      miss(
-        ['options', 'setting'],
-        'A setting goes with the paper at hand (blank). With contents it is worked out: leave it out.',
-      );
+    for (const { name, title, onPaper } of constructionOptions(design.construction))
+      if (onPaper && !blank && (design.options as Record<string, unknown>)[name] !== undefined)
+        miss(
+          ['options', name],
+          `“${title}” goes with the paper at hand (blank). With contents it is worked out: leave it out.`,
+        );
   });
 
 /** A design as written: lengths as numbers of millimetres or as text, anything optional left out. */
@@ -163,33 +168,57 @@ export type DesignResult =
 
 /** Checks a design document and fills in what it leaves open; every problem is gathered. */
 export function readDesign(input: unknown): DesignResult {
-  const result = designSchema.safeParse(input);
+  const result = designSchema.safeParse(input, { reportInput: true });
   return result.success ? { ok: true, design: complete(result.data) } : { ok: false, issues: issuesOf(result.error) };
 }
 
-/** A schema's complaints as sentences a crafter understands. */
+/** A schema's complaints as sentences a crafter understands. Needs issues made with `reportInput`. */
 export function issuesOf(error: z.ZodError): Issue[] {
   return error.issues.flatMap((issue): Issue[] => {
     const path = issue.path.map(String).join('.');
     const at = (key: string): string => (path ? `${path}.${key}` : key);
-    if (issue.code === 'unrecognized_keys')
-      return issue.keys.map((key) => ({
-        path: at(key),
-        message: `“${key}” is not known here. Check the spelling, or leave it out.`,
-      }));
-    if (issue.code === 'invalid_type' && issue.input === undefined)
-      return [{ path, message: path ? `“${path}” is missing.` : 'The document is empty.' }];
-    if (issue.code === 'invalid_type')
-      return [
-        {
-          path,
-          message: path
-            ? `“${path}” should be ${article(issue.expected)}.`
-            : `A document is a JSON object, not ${article(typeof issue.input)}.`,
-        },
-      ];
-    return [{ path, message: issue.message }];
+    switch (issue.code) {
+      case 'unrecognized_keys':
+        return issue.keys.map((key) => ({
+          path: at(key),
+          message: `“${key}” is not known here. Check the spelling, or leave it out.`,
+        }));
+      case 'invalid_type':
+      case 'invalid_union': {
+        if (path === '')
+          return [{ path, message: `A document is one JSON object in braces, not ${named(issue.input)}.` }];
+        if (issue.input === undefined) return [{ path, message: `“${path}” is missing. ${asFor(issue)}` }];
+        return [
+          {
+            path,
+            message:
+              issue.code === 'invalid_type' ? `“${path}” is ${named(issue.input)}. ${asFor(issue)}` : issue.message,
+          },
+        ];
+      }
+      default:
+        return [{ path, message: issue.message }];
+    }
   });
 }
 
-const article = (word: string): string => (/^[aeiou]/.test(word) ? `an ${word}` : `a ${word}`);
+/** What a JSON value is, in words. */
+function named(value: unknown): string {
+  if (value === null || value === undefined) return 'empty';
+  if (Array.isArray(value)) return 'a list';
+  return (
+    { string: 'text', number: 'a number', boolean: `just ${String(value)}` }[typeof value as string] ?? 'something else'
+  );
+}
+
+/** What would do in place of a value of the wrong kind. */
+function asFor(issue: z.core.$ZodIssue): string {
+  if (issue.code !== 'invalid_type') return issue.message;
+  const wanted: Record<string, string> = {
+    object: 'Write its parts in braces, each with its name: {"width": "3 in"}.',
+    boolean: 'Write true or false, without quotes.',
+    string: 'Write it as text in quotes.',
+    number: 'Write a number, without quotes.',
+  };
+  return wanted[issue.expected] ?? issue.message;
+}

@@ -147,7 +147,7 @@ export function planDocument(
     ease: { width: ease.width, height: ease.height, depth: 0 },
     largestContents: { ...made.largest },
     thickest: made.thickest,
-    steps: stepsOf(plan, say).map(({ caution, text, ...step }) => ({
+    steps: stepsOf(plan, say).map(({ caution, text, picture: _, ...step }) => ({
       ...step,
       text: caution ? `${text} ${caution}` : text,
     })),

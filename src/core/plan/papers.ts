@@ -60,3 +60,11 @@ export const liesOn = (
 /** The smallest paper sold that a piece can be cut from, or null. */
 export const smallestPaperFor = (piece: { width: number; height: number }): PaperSize | null =>
   PAPERS.find((paper) => liesOn(piece, paper)) ?? null;
+
+/** The published or usual size that two lengths make, either way round, or null. */
+export const sizeNamed = (list: readonly PaperSize[], width: number, height: number): PaperSize | null => {
+  const same = (a: number, b: number): boolean => Math.abs(a - b) < 1e-3;
+  const is = ({ width: w, height: h }: PaperSize): boolean =>
+    (same(w, width) && same(h, height)) || (same(w, height) && same(h, width));
+  return list.find(is) ?? null;
+};

@@ -47,7 +47,7 @@ describe('a bad document', () => {
       envelope({ ...card, options: { opening: 'top' } }),
       'options.opening: "top" is not a choice here. Choose long or short',
     ],
-    [envelope({ ...card, options: { setting: '2 in' } }), 'options.setting: A setting goes with the paper at hand'],
+    [envelope({ ...card, options: { setting: '2 in' } }), 'options.setting: “Set at” goes with the paper at hand'],
     [envelope({ ...card, paper: { width: '12 in' } }), 'paper.height: Give the paper’s width and height both'],
     [envelope({ ...card, paper: { sided: 3 } }), 'paper.sided: Paper is printed on 1 or 2 sides'],
     [envelope({ ...card, ease: { width: '-1/8 in' } }), 'ease.width'],
@@ -187,8 +187,8 @@ describe('steps', () => {
     const texts = stepsOf(planOf(envelope({ ...card, tool: { kind: 'ruler' } })), sayer('in', '1/8 in')).map(
       (s) => s.text,
     );
-    expect(texts[1]).toBe('With the first edge near you, mark 2 1/4 in and 3 in from its left end.');
-    expect(texts[2]).toContain('quarter clockwise');
+    expect(texts[1]).toBe('With edge 1 near you, mark 2 1/4 in and 3 in from its left end.');
+    expect(texts[2]).toBe('Turn the sheet a quarter clockwise: edge 2 comes near, edge 1 lies on the left.');
   });
 
   test('past the groove’s end the step says what to do instead', () => {

@@ -30,7 +30,7 @@ test('the board’s moves go round the sheet: place, punch, score, turn', () => 
 });
 
 test('by hand each edge’s first mark is joined to the next edge’s second mark', () => {
-  const { programme, built } = card({ tool: { kind: 'ruler' } });
+  const { programme } = card({ tool: { kind: 'ruler' } });
   const marks = [1, 2, 3, 4].map((edge) => programme.marks.filter((m) => m.edge === edge).map((m) => m.at / 25.4));
   expect(marks).toEqual(
     [
@@ -40,11 +40,13 @@ test('by hand each edge’s first mark is joined to the next edge’s second mar
       [3, 3.75],
     ].map((pair) => pair.map((at) => expect.closeTo(at, 6))),
   );
-  for (const join of programme.moves.filter((m) => m.do === 'join')) {
-    const next = (join.from.edge % 4) + 1;
-    const [first, second] = join.to.edge === next ? [join.from, join.to] : [join.to, join.from];
-    expect(first.at).toBeLessThan(built.piece.blank.width / 2);
+  const joins = programme.moves.filter((m) => m.do === 'join');
+  expect(joins).toHaveLength(4);
+  for (const { from, to } of joins) {
+    const [first, second] = to.edge === (from.edge % 4) + 1 ? [from, to] : [to, from];
     expect(second.edge).toBe((first.edge % 4) + 1);
+    expect(first.at / 25.4).toBeCloseTo(marks[first.edge - 1]![0]!, 6);
+    expect(second.at / 25.4).toBeCloseTo(marks[second.edge - 1]![1]!, 6);
   }
 });
 

@@ -1,12 +1,12 @@
 'use client';
 
 import { ArrowLeftOutlined, RedoOutlined, UndoOutlined } from '@ant-design/icons';
-import { Alert, Button, Input, Segmented, Select, Tooltip } from 'antd';
+import { Alert, App, Button, Input, Segmented, Select, Tooltip } from 'antd';
 import Link from 'next/link';
 import { useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { GRADUATIONS, mm, roundTo, unitsOf, type Graduation, type Units } from '@/core/length';
-import { briefFor, type DesignChange } from '@/core/plan';
+import { GRADUATIONS, mm, roundTo, unitsOf, type Graduation, type Mm, type Units } from '@/core/length';
+import { briefFor, readDesign, type DesignChange } from '@/core/plan';
 import { Brief } from './Brief';
 import { Checks } from './Checks';
 import { FileMenu } from './FileMenu';
@@ -30,6 +30,7 @@ type ViewName = (typeof VIEWS)[number]['value'];
 /** One project on the table: what goes in, the sheet, the numbers, the checks. */
 export function Bench({ store }: { store: BenchStore }) {
   useSaving(store);
+  const { message } = App.useApp();
   const { name, units, design, past, future, trouble, change, undo, redo } = store();
   const [view, setView] = useState<ViewName>('sheet');
   const [keysOpen, setKeysOpen] = useState(false);
@@ -44,7 +45,13 @@ export function Bench({ store }: { store: BenchStore }) {
   useHotkeys('?', () => setKeysOpen(true), { useKey: true });
 
   const graduation = design.graduation ?? '1/8 in';
-  const apply = (patch: DesignChange, key: string): void => change({ design: changedDesign(design, patch) }, key);
+  /** Takes a change over unless it makes the design unreadable; then it says why, and what was there stays. */
+  const apply = (patch: DesignChange, key: string): void => {
+    const next = changedDesign(design, patch);
+    const read = readDesign(next);
+    if (read.ok) change({ design: next }, key);
+    else void message.error(read.issues.map((issue) => issue.message).join(' '));
+  };
 
   /** A dragged fold decides the room aimed for, or the setting; the plan's own rounding makes it snap. */
   const dragFold = (hinge: string, outward: number, phase: DragPhase): void => {
@@ -73,22 +80,13 @@ export function Bench({ store }: { store: BenchStore }) {
 
   const dragContents = (wider: number, higher: number, phase: DragPhase): void => {
     if (phase === 'start') return dragFold('', 0, 'start');
-    const from = dragFrom.current.design;
-    if (from.contents?.width === undefined || from.contents.height === undefined) return;
-    const grow = (size: unknown, by: number): number =>
-      Math.max(5, roundTo(mm(Math.max(0, Number(size) + by)), graduation, 'nearest'));
-    change(
-      {
-        design: changedDesign(from, {
-          contents: {
-            ...from.contents,
-            width: wider === 0 ? from.contents.width : grow(from.contents.width, wider),
-            height: higher === 0 ? from.contents.height : grow(from.contents.height, higher),
-          },
-        }),
-      },
-      'drag-contents',
-    );
+    const { design: before, result: then } = dragFrom.current;
+    if (!('design' in then) || !then.design.contents) return;
+    const { contents } = then.design;
+    const grow = (size: Mm, by: number): Mm =>
+      by === 0 ? size : mm(Math.max(5, roundTo(mm(Math.max(0, size + by)), graduation, 'nearest')));
+    const grown = { ...contents, width: grow(contents.width, wider), height: grow(contents.height, higher) };
+    change({ design: changedDesign(before, { contents: grown }) }, 'drag-contents');
   };
 
   const made = 'plan' in result ? result.plan.made : null;
@@ -154,7 +152,9 @@ export function Bench({ store }: { store: BenchStore }) {
       )}
       <div className={styles.table}>
         <section className={styles.brief} aria-label="What you have">
-          <Brief design={design} units={units} graduation={graduation} onChange={apply} />
+          {'design' in result && (
+            <Brief design={result.design} units={units} graduation={graduation} onChange={apply} />
+          )}
         </section>
         <section className={styles.stage} aria-label="The plan">
           <Segmented<ViewName>

@@ -29,15 +29,15 @@ export function FoldedView({ made, design, units, graduation }: FoldedViewProps)
   const inside =
     made.built.acrossMouth === 'width' ? made.inside : { width: made.inside.height, height: made.inside.width };
   const seat = { x: (inside.width - across) / 2, y: (inside.height - deep) / 2, width: across, height: deep };
-  const side = size && size.width > size.height * 1.15;
-  const room = size
-    ? { width: (side ? size.width / 2 : size.width) - 48, height: (side ? size.height : size.height / 2) - 76 }
-    : null;
-  const scale = room ? Math.max(0.3, Math.min(room.width / width, room.height / height, 4)) : 1;
+  // Side by side or one above the other, whichever draws it larger.
+  const scaleFor = (columns: 1 | 2): number =>
+    size ? Math.min((size.width / columns - 48) / width, ((size.height * columns) / 2 - 76) / height) : 1;
+  const side = scaleFor(2) > scaleFor(1);
+  const scale = Math.max(0.3, Math.min(scaleFor(side ? 2 : 1), 4));
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   return (
     <div ref={frame} className={`${styles.frame} ${side ? styles.sideBySide : ''}`}>
-      {room &&
+      {size &&
         (['front', 'back'] as const).map((face) => (
           <figure key={face} className={styles.face}>
             <svg

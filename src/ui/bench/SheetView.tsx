@@ -110,6 +110,9 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
             return (
               <g key={edge} transform={`translate(${x} ${y}) rotate(${-90 * (edge - 1)})`}>
                 <Ruler length={edgeLength(blank, edge)} scale={scale} units={units} graduation={graduation} />
+                <text x={edgeLength(blank, edge) * scale} y={54} textAnchor="end" className={styles.edgeName}>
+                  edge {edge}
+                </text>
                 <EdgeMarks made={made} edge={edge} scale={scale} units={units} graduation={graduation} />
               </g>
             );

@@ -1,5 +1,6 @@
 import type { Graduation, Units } from '@/core/length';
 import { sayer, stepsOf, type Action, type Plan } from '@/core/plan';
+import { StepPicture } from './StepPicture';
 import styles from './Steps.module.css';
 
 const TITLE: Record<Action, string> = {
@@ -15,8 +16,9 @@ const TITLE: Record<Action, string> = {
   close: 'Close',
 };
 
-/** The whole make in order for the chosen tool, with cautions at the steps that need them. */
+/** The whole make in order for the chosen tool, each step with the paper as it lies and the caution it needs. */
 export function Steps({ plan, units, graduation }: { plan: Plan; units: Units; graduation: Graduation }) {
+  const { made, design } = plan;
   const steps = stepsOf(plan, sayer(units, graduation));
   return (
     <ol className={styles.steps} tabIndex={0} aria-label="Steps in order">
@@ -28,6 +30,7 @@ export function Steps({ plan, units, graduation }: { plan: Plan; units: Units; g
             <p>{step.text}</p>
             {step.caution && <p className={styles.caution}>{step.caution}</p>}
           </div>
+          {made && <StepPicture picture={step.picture} made={made} design={design} />}
         </li>
       ))}
     </ol>

@@ -16,6 +16,8 @@ interface LengthFieldProps {
   readonly most?: number;
   readonly hint?: string;
   readonly placeholder?: string;
+  /** Shown when the pointer rests on the field. */
+  readonly title?: string;
 }
 
 /** A length as people type it: fractions, decimals, inches or millimetres. Arrow keys step by a mark. */
@@ -29,6 +31,7 @@ export function LengthField({
   most = 10_000,
   hint,
   placeholder,
+  title,
 }: LengthFieldProps) {
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
@@ -61,7 +64,9 @@ export function LengthField({
   const wrong = read && 'message' in read ? read.message : null;
   return (
     <div className={styles.field}>
-      <label htmlFor={id}>{label}</label>
+      <label htmlFor={id} title={title}>
+        {label}
+      </label>
       <Input
         id={id}
         value={draft ?? shown}

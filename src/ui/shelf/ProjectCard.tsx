@@ -6,7 +6,7 @@ import dayjs from 'dayjs';
 import relativeTime from 'dayjs/plugin/relativeTime';
 import Link from 'next/link';
 import { mouthView } from '@/core/fold';
-import type { Made } from '@/core/plan';
+import { CARDS, sizeNamed, type Made } from '@/core/plan';
 import type { Project } from '@/data/db';
 import { usePlan } from '../bench/usePlan';
 import { Figure } from '../parts/Figure';
@@ -35,6 +35,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
   const figure = (value: number, unit = true) => (
     <Figure value={value} units={project.units} graduation={project.design.graduation ?? '1/8 in'} unit={unit} />
   );
+  const usual = made?.fit && contents ? sizeNamed(CARDS, contents.width, contents.height) : null;
   const failing = !('checks' in planned) || planned.checks.some((check) => check.level === 'fail');
   return (
     <li className={styles.project}>
@@ -45,8 +46,14 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
           {made && (
             <>
               {made.fit ? 'Holds ' : 'Holds up to '}
-              {figure(contents!.width, false)} × {figure(contents!.height)}, from a{' '}
-              {figure(made.built.piece.blank.width)} square
+              {usual ? (
+                `${/^(A\d|ID)/.test(usual.title) ? 'an' : 'a'} ${usual.title}`
+              ) : (
+                <>
+                  {figure(contents!.width, false)} × {figure(contents!.height)}
+                </>
+              )}
+              , from a {figure(made.built.piece.blank.width)} square
             </>
           )}
           {failing && <em> Not ready to cut.</em>}

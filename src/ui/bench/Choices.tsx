@@ -1,0 +1,119 @@
+import { Collapse, Radio } from 'antd';
+import type { OptionField } from '@/core/constructions';
+import type { Graduation, Units } from '@/core/length';
+import { constructionOptions, type Design, type DesignChange } from '@/core/plan';
+import { LengthField } from '../parts/LengthField';
+import styles from './Brief.module.css';
+
+interface ChoicesProps {
+  readonly design: Design;
+  readonly units: Units;
+  readonly graduation: Graduation;
+  readonly onChange: (change: DesignChange, key: string) => void;
+}
+
+/** Every option the construction declares that makes a difference now, the room aimed for, and its usual mistakes. */
+export function Choices(props: ChoicesProps) {
+  const { design, units, graduation, onChange } = props;
+  const { construction, aim } = design;
+  const idle = construction.idle(design.options);
+  const options = constructionOptions(construction.name).filter(
+    ({ name, onPaper }) => !onPaper && !idle.includes(name),
+  );
+  const room = (side: 'width' | 'height') => (
+    <LengthField
+      units={units}
+      graduation={graduation}
+      label={`Room, ${side}`}
+      value={aim[side]}
+      least={0}
+      most={100}
+      onChange={(length) => onChange({ ease: { ...aim, [side]: length } }, `ease-${side}`)}
+    />
+  );
+  return (
+    <Collapse
+      ghost
+      className={styles.more}
+      items={[
+        {
+          key: 'choices',
+          label: 'Opening, flap and room',
+          children: (
+            <>
+              {options.map((option) => (
+                <OptionInput key={option.name} option={option} {...props} />
+              ))}
+              {!design.blank && (
+                <div className={styles.pair}>
+                  {room('width')}
+                  {room('height')}
+                </div>
+              )}
+            </>
+          ),
+        },
+        {
+          key: 'advice',
+          label: 'Usual mistakes',
+          children: (
+            <dl className={styles.advice}>
+              {construction.advice.map(({ mistake, instead }) => (
+                <div key={mistake}>
+                  <dt>{mistake}</dt>
+                  <dd>{instead}</dd>
+                </div>
+              ))}
+            </dl>
+          ),
+        },
+      ]}
+    />
+  );
+}
+
+/** One option: a length to type, or a choice with what speaks for each. */
+export function OptionInput({
+  option,
+  design,
+  units,
+  graduation,
+  onChange,
+}: ChoicesProps & { readonly option: OptionField }) {
+  const { name, title, description, open, choices, unit, limits } = option;
+  const value = (design.options as Record<string, string | number | undefined>)[name];
+  const change = (to: string | number): void => onChange({ options: { [name]: to } }, `option-${name}`);
+  if (unit === 'mm')
+    return (
+      <LengthField
+        units={units}
+        graduation={graduation}
+        label={title}
+        value={typeof value === 'number' ? value : undefined}
+        placeholder={open}
+        title={description}
+        least={limits?.least ?? (limits?.over ?? 0) + 0.1}
+        most={limits?.most}
+        onChange={change}
+      />
+    );
+  const schoolOf = (choice: string) =>
+    design.construction.schools.find((school) => school.option === name && school.value === choice);
+  return (
+    <div className={styles.choice}>
+      <span id={`choice-${name}`}>{title}</span>
+      <Radio.Group
+        aria-labelledby={`choice-${name}`}
+        value={value}
+        onChange={(event) => change(event.target.value as string)}
+      >
+        {choices.map((choice) => (
+          <Radio key={choice} value={choice} className={styles.school}>
+            {schoolOf(choice)?.title ?? choice}
+            <small>{schoolOf(choice)?.why}</small>
+          </Radio>
+        ))}
+      </Radio.Group>
+    </div>
+  );
+}

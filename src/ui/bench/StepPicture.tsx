@@ -1,0 +1,139 @@
+import { simulate } from '@/core/tools';
+import { contactsUnder, inView, layerOf, mouthView, type Stack, type View } from '@/core/fold';
+import { apply, type Point, type Polygon } from '@/core/geometry';
+import { edgeLength, onEdge } from '@/core/pattern';
+import type { Design, Made, StepPicture as Picture } from '@/core/plan';
+import { faceBox, FoldedFace } from '../draw/FoldedFace';
+import { ringsPath } from '../draw/path';
+import styles from './StepPicture.module.css';
+
+interface StepPictureProps {
+  readonly picture: Picture;
+  readonly made: Made;
+  readonly design: Design;
+}
+
+/** Side of a step's picture, px, and the rim left round the paper. */
+const SIZE = 116;
+const RIM = 15;
+
+/** The paper as it lies during one step, seen by the maker: what is new stands out. */
+export function StepPicture({ picture, made, design }: StepPictureProps) {
+  return (
+    <svg width={SIZE} height={SIZE} viewBox={`0 0 ${SIZE} ${SIZE}`} className={styles.picture} aria-hidden="true">
+      {picture.kind === 'flat' ? (
+        <FlatSheet picture={picture} made={made} design={design} />
+      ) : (
+        <PartFolded picture={picture} made={made} design={design} />
+      )}
+    </svg>
+  );
+}
+
+/** The sheet with the near edge at the bottom, and what the simulated tool has made of it so far. */
+function FlatSheet({ picture, made, design }: StepPictureProps & { picture: Extract<Picture, { kind: 'flat' }> }) {
+  const { blank } = made.built.piece;
+  const { moves } = made.programme;
+  const before = simulate(blank, design.tool, moves.slice(0, picture.moves - picture.fresh));
+  const now = simulate(blank, design.tool, moves.slice(0, picture.moves));
+  const scale = (SIZE - 2 * RIM) / Math.max(blank.width, blank.height);
+  const turn = ((picture.near - 1) * Math.PI) / 2;
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  // A quarter clockwise for every turn made, about the middle of the sheet.
+  const at = (p: Point): readonly [number, number] => {
+    const [x, y] = [p.x - blank.width / 2, p.y - blank.height / 2];
+    return [SIZE / 2 + (x * cos + y * sin) * scale, SIZE / 2 - (y * cos - x * sin) * scale];
+  };
+  const line = ({ from, to }: { from: Point; to: Point }): string => `M${at(from).join(' ')}L${at(to).join(' ')}`;
+  const isNew = (i: number, count: number): string => (i >= count ? styles.fresh! : '');
+  const corners = ([1, 2, 3, 4] as const).map((edge) => onEdge(blank, edge, 0));
+  const fresh = moves.slice(picture.moves - picture.fresh, picture.moves);
+  const marks = moves.slice(0, picture.moves).flatMap((move) => (move.do === 'mark' ? [move] : []));
+  return (
+    <g>
+      <path d={ringsPath([corners], at)} className={styles.sheet} />
+      {now.scores.map((score, i) => (
+        <path key={i} d={line(score)} className={`${styles.score} ${isNew(i, before.scores.length)}`} />
+      ))}
+      {now.slants.map((slant, i) => (
+        <path key={i} d={line(slant)} className={`${styles.cut} ${isNew(i, before.slants.length)}`} />
+      ))}
+      {now.notches.map((notch, i) => (
+        <path key={i} d={ringsPath([notch], at)} className={`${styles.notch} ${isNew(i, before.notches.length)}`} />
+      ))}
+      {marks.map((mark, i) => {
+        const [x, y] = at(onEdge(blank, mark.edge, mark.at));
+        return (
+          <circle key={i} cx={x} cy={y} r={2.6} className={fresh.includes(mark) ? styles.markFresh : styles.mark} />
+        );
+      })}
+      {([1, 2, 3, 4] as const).map((edge) => {
+        const [x, y] = at(onEdge(blank, edge, edgeLength(blank, edge) / 2));
+        const [cx, cy] = [SIZE / 2, SIZE / 2];
+        const out = 8 / Math.hypot(x - cx, y - cy);
+        return (
+          <text
+            key={edge}
+            x={x + (x - cx) * out}
+            y={y + (y - cy) * out + 4}
+            textAnchor="middle"
+            className={edge === picture.near ? styles.near : styles.edge}
+          >
+            {edge}
+          </text>
+        );
+      })}
+      {fresh[0]?.do === 'turn' && (
+        <path d={`M${SIZE / 2 + 17} ${SIZE / 2 - 12}a21 21 0 0 1 -14 33m6 -9l-7 9 10 4`} className={styles.turn} />
+      )}
+    </g>
+  );
+}
+
+/** The stack after some folds, mouth at the top, with the glue to put on or the contents on their way in. */
+function PartFolded({ picture, made, design }: StepPictureProps & { picture: Extract<Picture, { kind: 'folded' }> }) {
+  const { folded, built } = made;
+  const stackAfter = (folds: number): Stack => (folds === 0 ? folded.flat : folded.stages[folds - 1]!.stack);
+  const stack = stackAfter(picture.folds);
+  const view: View = mouthView(stack, built.cavities[0]);
+  // One scale for all of them, from the flat sheet, so that the paper does not seem to grow as it is folded.
+  const flat = faceBox(folded.flat, mouthView(folded.flat, built.cavities[0]));
+  const scale = (SIZE - 6) / Math.max(flat.maxX - flat.minX, flat.maxY - flat.minY);
+  const box = faceBox(stack, view);
+  const [x, y] = [(SIZE - (box.maxX - box.minX) * scale) / 2, (SIZE - (box.maxY - box.minY) * scale) / 2];
+  const at = (p: Point): readonly [number, number] => {
+    const v = inView(view, p as Point<'folded'>);
+    return [x + (box.maxX - v.x) * scale, y + (v.y - box.minY) * scale];
+  };
+  const next = folded.stages[picture.folds];
+  const glue: Polygon<'folded'>[] =
+    picture.glue && next
+      ? next.fold.moving.flatMap((panel) =>
+          contactsUnder(next.stack, panel)
+            .filter(({ onto }) => onto !== null && next.fold.gluedTo?.includes(onto))
+            .flatMap(({ polygons }) =>
+              polygons.map((ring) => ring.map((p) => apply<'folded'>(layerOf(stack, panel).map, p))),
+            ),
+        )
+      : [];
+  const contents = design.contents ?? made.largest;
+  const [across, deep] =
+    built.acrossMouth === 'width' ? [contents.width, contents.height] : [contents.height, contents.width];
+  const span = built.acrossMouth === 'width' ? made.inside.width : made.inside.height;
+  return (
+    <g>
+      <FoldedFace stack={stack} view={view} face="back" scale={scale} x={x} y={y} />
+      {glue.length > 0 && <path d={ringsPath(glue, at)} className={styles.glue} />}
+      {picture.inserting && (
+        <rect
+          x={x + (box.maxX - (span + across) / 2) * scale}
+          y={y + (-box.minY - deep * 0.45) * scale}
+          width={across * scale}
+          height={deep * scale}
+          rx={1.5}
+          className={styles.contents}
+        />
+      )}
+    </g>
+  );
+}
