@@ -4,7 +4,7 @@ import { ArrowLeftOutlined, RedoOutlined, UndoOutlined } from '@ant-design/icons
 import { Alert, App, Button, Input, Segmented, Select, Tooltip } from 'antd';
 import Link from 'next/link';
 import { useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useHotkeys, type Options } from 'react-hotkeys-hook';
 import { GRADUATIONS, mm, roundTo, unitsOf, type Graduation, type Mm, type Units } from '@/core/length';
 import { briefFor, readDesign, type DesignChange } from '@/core/plan';
 import { Brief } from './Brief';
@@ -27,6 +27,14 @@ const VIEWS = [
 ] as const;
 type ViewName = (typeof VIEWS)[number]['value'];
 
+/** Keys work wherever the focus is, on grips and radio buttons too, but never where text is being typed. */
+const KEYS: Options = {
+  enableOnFormTags: true,
+  ignoreEventWhen: ({ target }) =>
+    target instanceof HTMLTextAreaElement ||
+    (target instanceof HTMLInputElement && !['radio', 'checkbox', 'button'].includes(target.type)),
+};
+
 /** One project on the table: what goes in, the sheet, the numbers, the checks. */
 export function Bench({ store }: { store: BenchStore }) {
   useSaving(store);
@@ -37,12 +45,12 @@ export function Bench({ store }: { store: BenchStore }) {
   const result = usePlan(design);
   const dragFrom = useRef({ design, result });
 
-  useHotkeys('mod+z', () => undo(), { preventDefault: true });
-  useHotkeys(['mod+shift+z', 'mod+y'], () => redo(), { preventDefault: true });
-  useHotkeys('1', () => setView('sheet'));
-  useHotkeys('2', () => setView('folded'));
-  useHotkeys('3', () => setView('steps'));
-  useHotkeys('?', () => setKeysOpen(true), { useKey: true });
+  useHotkeys('mod+z', () => undo(), { ...KEYS, preventDefault: true });
+  useHotkeys(['mod+shift+z', 'mod+y'], () => redo(), { ...KEYS, preventDefault: true });
+  useHotkeys('1', () => setView('sheet'), KEYS);
+  useHotkeys('2', () => setView('folded'), KEYS);
+  useHotkeys('3', () => setView('steps'), KEYS);
+  useHotkeys(['?', 'shift+?'], () => setKeysOpen(true), { ...KEYS, useKey: true });
 
   const graduation = design.graduation ?? '1/8 in';
   /** Takes a change over unless it makes the design unreadable; then it says why, and what was there stays. */
@@ -94,7 +102,7 @@ export function Bench({ store }: { store: BenchStore }) {
     <main className={styles.bench}>
       <div className={styles.toolbar}>
         <Link href="/" className={styles.back}>
-          <ArrowLeftOutlined /> Shelf
+          <ArrowLeftOutlined aria-hidden /> Shelf
         </Link>
         <h1 className="sr-only">{name}</h1>
         <Input

@@ -2,7 +2,7 @@
 
 import { DownloadOutlined } from '@ant-design/icons';
 import { App, Button, Dropdown } from 'antd';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { PAGES, sheetDrawing, sheetSvg, writeProject } from '@/core/files';
 import { inches, type Units } from '@/core/length';
 import { planFor, readDesign, sayer, stepsOf, type DesignInput, type Made } from '@/core/plan';
@@ -45,6 +45,7 @@ async function printPdf(design: DesignInput, page: string, name: string, units: 
 export function FileMenu({ name, units, design, made }: FileMenuProps) {
   const { message } = App.useApp();
   const [busy, setBusy] = useState(false);
+  const button = useRef<HTMLButtonElement>(null);
   const pdf = async (page: string): Promise<void> => {
     setBusy(true);
     try {
@@ -68,6 +69,7 @@ export function FileMenu({ name, units, design, made }: FileMenuProps) {
   return (
     <Dropdown
       trigger={['click']}
+      autoFocus
       menu={{
         items: [
           { key: 'project', label: 'Save as file (JSON)' },
@@ -78,10 +80,14 @@ export function FileMenu({ name, units, design, made }: FileMenuProps) {
             disabled: !made,
           })),
         ],
-        onClick: ({ key }) => run[key]?.(),
+        onClick: ({ key }) => {
+          run[key]?.();
+          // Later, or the Enter that chose the item would press the button again.
+          setTimeout(() => button.current?.focus());
+        },
       }}
     >
-      <Button icon={<DownloadOutlined />} loading={busy}>
+      <Button ref={button} icon={<DownloadOutlined />} loading={busy}>
         Take it along
       </Button>
     </Dropdown>

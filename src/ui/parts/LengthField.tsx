@@ -37,6 +37,8 @@ export function LengthField({
   const [draft, setDraft] = useState<string | null>(null);
   const shown = value === undefined ? '' : formatLength(mm(value), units, exactEnough(value, units, graduation));
   const read = draft === null ? null : check(draft);
+  // A draft gives way when the length was changed elsewhere: by a drag, an undo, another tab.
+  const overtaken = read !== null && 'value' in read && Math.abs(read.value - (value ?? NaN)) > 1e-6;
 
   function check(text: string): { value: number } | { message: string } {
     const parsed = parseLength(text, units);
@@ -69,7 +71,7 @@ export function LengthField({
       </label>
       <Input
         id={id}
-        value={draft ?? shown}
+        value={draft === null || overtaken ? shown : draft}
         placeholder={placeholder}
         status={wrong ? 'error' : ''}
         aria-invalid={wrong !== null}

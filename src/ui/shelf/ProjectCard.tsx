@@ -64,6 +64,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
       </Link>
       <Dropdown
         trigger={['click']}
+        autoFocus
         menu={{
           items: [
             { key: 'rename', label: 'Rename', onClick: onRename },

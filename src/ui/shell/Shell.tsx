@@ -25,7 +25,7 @@ const LIGHT_TOKENS = {
   colorErrorText: '#a02c18',
 };
 const DARK_TOKENS = {
-  colorPrimary: '#4f97a5',
+  colorPrimary: '#76b8c4',
   colorLink: '#8cc7d1',
   colorText: '#f2eadc',
   colorTextSecondary: '#b9ad9b',

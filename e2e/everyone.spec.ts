@@ -1,0 +1,95 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { beginWithContents, expect, figure, openShelf, sheet, test } from './table';
+
+const audit = async (page: Page): Promise<string[]> =>
+  (await new AxeBuilder({ page }).analyze()).violations.map(
+    ({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`,
+  );
+
+for (const colorScheme of ['light', 'dark'] as const)
+  test(`the accessibility audit is clean, ${colorScheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
+    await openShelf(page);
+    expect(await audit(page)).toEqual([]);
+    await page.getByRole('link', { name: /Dome postcards/ }).click();
+    await expect(sheet(page)).toBeVisible();
+    await page.getByText('Opening, flap and room').click();
+    await page.getByText('Usual mistakes').click();
+    await expect(page.getByText('Gluing the bottom flap all over.')).toBeVisible();
+    expect(await audit(page)).toEqual([]);
+    for (const view of ['Folded', 'Steps']) {
+      await page.getByText(view, { exact: true }).click();
+      expect(await audit(page)).toEqual([]);
+    }
+    await page.getByRole('button', { name: 'My board' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    expect(await audit(page)).toEqual([]);
+  });
+
+test('nothing moves for people who ask for less motion', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await openShelf(page);
+  const moving = await page.evaluate(
+    () =>
+      [...document.querySelectorAll('*')].filter((element) => {
+        const { transitionDuration, animationName } = getComputedStyle(element);
+        return animationName !== 'none' || transitionDuration.split(',').some((time) => parseFloat(time) > 0);
+      }).length,
+  );
+  expect(moving).toBe(0);
+});
+
+test('evening light is chosen by hand and remembered', async ({ page }) => {
+  await openShelf(page);
+  const light = page.getByRole('button', { name: /^Light:/ });
+  await light.click();
+  await light.click();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('every screen fits the width, and a fold is dragged by a finger', async ({ page }) => {
+    const fits = async (): Promise<void> =>
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    await openShelf(page);
+    await fits();
+    await page.getByRole('button', { name: /something to put in/ }).tap();
+    await expect(sheet(page)).toBeVisible();
+    await fits();
+    const cut = await figure(page, 'Cut a square');
+    const grip = page.getByRole('slider', { name: 'Score 1: move the fold' });
+    await grip.scrollIntoViewIfNeeded();
+    const box = (await grip.boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    const client = await page.context().newCDPSession(page);
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', by = 0) =>
+      client.send('Input.dispatchTouchEvent', {
+        type,
+        touchPoints: type === 'touchEnd' ? [] : [{ x: x + by, y: y + by }],
+      });
+    await touch('touchStart');
+    for (let by = 4; by <= 28; by += 4) await touch('touchMove', by);
+    await touch('touchEnd');
+    await expect.poll(() => figure(page, 'Cut a square')).not.toBe(cut);
+    for (const view of ['Folded', 'Steps']) {
+      await page.getByText(view, { exact: true }).tap();
+      await fits();
+    }
+  });
+});
+
+test('every page comes with a policy that allows no script from elsewhere and no inline one it does not know', async ({
+  page,
+}) => {
+  for (const path of ['/', '/bench?p=x', '/nowhere']) {
+    const policy = (await page.request.get(path)).headers()['content-security-policy']!;
+    expect(policy).toContain("default-src 'self'");
+    expect(/script-src ([^;]*)/.exec(policy)![1]).not.toContain('unsafe');
+  }
+  await beginWithContents(page);
+});

@@ -1,0 +1,95 @@
+import { expect, openShelf, sheet, test } from './table';
+
+const project = (change: object = {}) =>
+  Buffer.from(
+    JSON.stringify({
+      format: 'tuck-fold-project',
+      version: 1,
+      name: 'From a friend',
+      units: 'in',
+      design: { version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '105 mm' } },
+      ...change,
+    }),
+  );
+
+test('the demo shelf shows each project drawn to scale, and the two questions it can answer', async ({ page }) => {
+  await openShelf(page);
+  await expect(page.getByRole('listitem')).toHaveCount(5);
+  const drawn = await page
+    .locator('main li svg')
+    .evaluateAll((all) => all.map((svg) => svg.getBoundingClientRect().width));
+  // Tickets are narrower than postcards: one scale for the whole shelf.
+  expect(drawn.length).toBeGreaterThanOrEqual(5);
+  expect(new Set(drawn.map(Math.round)).size).toBeGreaterThan(3);
+  await expect(page.getByRole('button', { name: /I have/ })).toHaveCount(2);
+});
+
+test('rename, duplicate, delete and undo, all kept through a reload', async ({ page }) => {
+  await openShelf(page);
+  await page.getByRole('button', { name: 'More for Door tickets' }).click();
+  await page.getByRole('menuitem', { name: 'Rename' }).click();
+  await page.getByLabel('New name').fill('Gate tickets');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('link', { name: /Gate tickets/ })).toBeVisible();
+  await page.getByRole('button', { name: 'More for Gate tickets' }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+  await expect(page.getByRole('link', { name: /Gate tickets \(copy\)/ })).toBeVisible();
+  await page.getByRole('button', { name: 'More for Gate tickets (copy)' }).click();
+  await page.getByRole('menuitem', { name: 'Move to the bin' }).click();
+  await expect(page.getByRole('link', { name: /Gate tickets \(copy\)/ })).toBeHidden();
+  await page.getByRole('button', { name: 'Put it back' }).first().click();
+  await expect(page.getByRole('link', { name: /Gate tickets \(copy\)/ })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('link', { name: /Gate tickets/ })).toHaveCount(2);
+});
+
+test('a project file with lengths as people write them is taken in beside the others', async ({ page }) => {
+  await openShelf(page);
+  await page
+    .getByLabel('Project file')
+    .setInputFiles({ name: 'friend.json', mimeType: 'application/json', buffer: project() });
+  await expect(sheet(page)).toBeVisible();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('3 in');
+  await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(6);
+});
+
+test('a damaged, foreign or huge file is refused with a sentence and nothing changes', async ({ page }) => {
+  await openShelf(page);
+  for (const [buffer, sentence] of [
+    [Buffer.from('{"half":'), /not JSON/],
+    [project({ format: 'recipe' }), /not a Tuck Fold project/],
+    [
+      project({ design: { version: 1, construction: 'diagonal-envelope', contents: { width: 'x', height: 1 } } }),
+      /does not read as a length/,
+    ],
+    [Buffer.alloc(300_000, ' '), /a project has under/],
+  ] as const) {
+    await page.getByLabel('Project file').setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer });
+    await expect(page.getByText(sentence).first()).toBeVisible();
+  }
+  await expect(page.getByRole('listitem')).toHaveCount(5);
+});
+
+test('two tabs on one project: what one writes the other takes over, and undo brings its own back', async ({
+  page,
+  context,
+}) => {
+  await openShelf(page);
+  await page.getByRole('link', { name: /Star cards/ }).click();
+  await expect(sheet(page)).toBeVisible();
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(sheet(other)).toBeVisible();
+  await page.getByLabel('Width', { exact: true }).fill('3 1/4 in');
+  await expect(other.getByLabel('Width', { exact: true })).toHaveValue('3 1/4 in');
+  await other.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('3 in');
+});
+
+test('an address of a project that is not there says so and leads back', async ({ page }) => {
+  await page.goto('/bench?p=nobody');
+  await expect(page.getByText('This project is not on the shelf')).toBeVisible();
+  await page.getByRole('button', { name: 'To the shelf' }).click();
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
+});

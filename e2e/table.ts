@@ -1,0 +1,75 @@
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+
+/** A page on which nothing may be logged as an error and no request may leave the origin. */
+export const test = base.extend({
+  page: async ({ page, baseURL }, run) => {
+    const wrong: string[] = [];
+    page.on('console', (message) => message.type() === 'error' && wrong.push(`${message.text()} ${message.location().url}`));
+    page.on('pageerror', (error) => wrong.push(error.message));
+    page.on(
+      'response',
+      (response) => response.status() >= 400 && wrong.push(`${response.status()} for ${response.url()}`),
+    );
+    page.on('request', (request) => {
+      const url = request.url();
+      if (!url.startsWith(baseURL!) && !/^(blob|data):/.test(url)) wrong.push(`a request left for ${url}`);
+    });
+    await run(page);
+    expect(wrong).toEqual([]);
+  },
+});
+export { expect };
+
+/** Opens the shelf and waits until the demo projects stand on it. */
+export async function openShelf(page: Page): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Star cards/ })).toBeVisible();
+}
+
+/** Starts a project from what goes in. */
+export async function beginWithContents(page: Page): Promise<void> {
+  await openShelf(page);
+  await page.getByRole('button', { name: /something to put in/ }).click();
+  await expect(page).toHaveURL(/\/bench\?p=/);
+  await expect(sheet(page)).toBeVisible();
+}
+
+export const sheet = (page: Page): Locator => page.getByRole('group', { name: /^The sheet/ });
+
+/** One of the large figures, as a person reads it aloud: `6 in`, `2 5/8 in`. */
+export async function figure(page: Page, title: string): Promise<string> {
+  const entry = page.locator('dl > div', { has: page.locator('dt', { hasText: title }) });
+  return ((await entry.locator('dd').textContent()) ?? '').replace(/\s+/g, ' ').trim();
+}
+
+/** Types into a length field and leaves it. */
+export async function setLength(page: Page, label: string, text: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: true });
+  await field.fill(text);
+  await field.press('Enter');
+}
+
+/** Takes the file that an action downloads, as text or bytes. */
+export async function downloaded(page: Page, action: () => Promise<void>): Promise<{ name: string; bytes: Buffer }> {
+  const [download] = await Promise.all([page.waitForEvent('download'), action()]);
+  const chunks: Buffer[] = [];
+  for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
+  return { name: download.suggestedFilename(), bytes: Buffer.concat(chunks) };
+}
+
+/** Chooses from “Take it along”. */
+export async function takeAlong(page: Page, item: string): Promise<void> {
+  await page.getByRole('button', { name: 'Take it along' }).click();
+  await page.getByRole('menuitem', { name: item }).click();
+}
+
+/** Drags an element by the mouse, in steps as a hand does. */
+export async function dragBy(page: Page, grip: Locator, dx: number, dy: number): Promise<void> {
+  const box = (await grip.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let i = 1; i <= 8; i++) await page.mouse.move(x + (dx * i) / 8, y + (dy * i) / 8);
+  await page.mouse.up();
+}

@@ -1,0 +1,161 @@
+import { execFileSync } from 'node:child_process';
+import { PageSizes } from 'pdf-lib';
+import { planOf } from '../../../tests/helpers/designs';
+import type { Point, Segment } from '../geometry';
+import { inches } from '../length';
+import { sheetPdf } from './pdf';
+import { OVERLAP, PAGES, RIM, FOOT, tilesFor } from './tiles';
+import { LONGEST_PROJECT, jsonSchema, readProject, sheetDrawing, sheetSvg, writeProject } from '.';
+
+interface ReadPage {
+  readonly width: number;
+  readonly height: number;
+  readonly lines: readonly [number, number, number, number][];
+  readonly text: string;
+}
+/** Reads a PDF back with pdf.js, in a process of its own because it is published as ES modules only. */
+const readPdf = (bytes: Uint8Array): ReadPage[] =>
+  JSON.parse(execFileSync('node', ['tests/helpers/read-pdf.mjs'], { input: bytes, encoding: 'utf8' })) as ReadPage[];
+
+const POINT = 72 / 25.4;
+const [A4, LETTER] = [PAGES.find((p) => p.id === 'a4')!, PAGES.find((p) => p.id === 'letter')!];
+const words = { title: 'Star cards ★', numbers: 'Cut a square.', bar: { length: inches(4), label: 'This bar: 4 in' } };
+const drawingOf = (width: string, height: string) => {
+  const { made } = planOf({
+    version: 1,
+    construction: 'diagonal-envelope',
+    contents: { width, height },
+    options: { corner: 0 },
+  });
+  return sheetDrawing(made!);
+};
+const length = ([x1, y1, x2, y2]: readonly number[]): number => Math.hypot(x2! - x1!, y2! - y1!) / POINT;
+const hasLine = (page: ReadPage, { from, to }: Segment, at: (p: Point) => readonly [number, number]): boolean => {
+  const [a, b] = [at(from), at(to)];
+  const near = (x: number, y: number, p: readonly [number, number]): boolean =>
+    Math.hypot(x - p[0], y - p[1]) < 0.01 * POINT;
+  return page.lines.some(
+    ([x1, y1, x2, y2]) => (near(x1, y1, a) && near(x2, y2, b)) || (near(x1, y1, b) && near(x2, y2, a)),
+  );
+};
+
+describe('the PDF, read back with pdf.js', () => {
+  test.each([A4, LETTER])('a small sheet is one $title page at true size, with a check bar', async (page) => {
+    const drawing = drawingOf('3 in', '4 in');
+    const pages = readPdf(await sheetPdf(drawing, page, words));
+    expect(pages).toHaveLength(1);
+    // Page sizes by another library's table (pdf-lib: ISO 216 A4 and ANSI letter, in points).
+    const [width, height] = page.id === 'a4' ? PageSizes.A4 : PageSizes.Letter;
+    expect([pages[0]!.width, pages[0]!.height]).toEqual([expect.closeTo(width, 1), expect.closeTo(height, 1)]);
+    const [tile] = tilesFor(drawing.blank, page).tiles;
+    const at = (p: Point): readonly [number, number] => [
+      (p.x - tile!.x + RIM) * POINT,
+      (p.y - tile!.y + RIM + FOOT) * POINT,
+    ];
+    const [outline] = drawing.outline;
+    const sides = outline!.map((from, i): Segment => ({ from, to: outline![(i + 1) % outline!.length]! }));
+    for (const line of [...sides, ...drawing.scores]) expect(hasLine(pages[0]!, line, at)).toBe(true);
+    expect(pages[0]!.lines.some((line) => Math.abs(length(line) - 101.6) < 0.01)).toBe(true);
+    expect(pages[0]!.text).toContain('Star cards · : Cut a square.'.replace(' :', ':'));
+    expect(pages[0]!.text).toContain('This bar: 4 in');
+  });
+
+  test('a sheet larger than the page is tiled; pages overlap and share lettered join marks', async () => {
+    const drawing = drawingOf('5 in', '7 in');
+    const { tiles } = tilesFor(drawing.blank, A4);
+    const pages = readPdf(await sheetPdf(drawing, A4, words));
+    expect(pages).toHaveLength(tiles.length);
+    expect(pages.length).toBeGreaterThan(1);
+    // Where each cross stands on the sheet, page by page: the two pages that share a letter must agree.
+    const crosses = pages.map((page, i) =>
+      page.lines
+        .filter((line) => Math.abs(length(line) - 6) < 0.01 && line[1] === line[3])
+        .map(([x1, y, x2]) => [(x1 + x2) / 2 / POINT - RIM + tiles[i]!.x, y / POINT - RIM - FOOT + tiles[i]!.y]),
+    );
+    expect(crosses[0]!.length).toBeGreaterThanOrEqual(2);
+    crosses.forEach((own, i) =>
+      own.forEach(([x, y]) =>
+        expect(crosses.some((other, j) => j !== i && other.some(([u, v]) => Math.hypot(u! - x!, v! - y!) < 0.01))).toBe(
+          true,
+        ),
+      ),
+    );
+    expect(pages[0]!.text).toContain('1.1-1.2');
+    expect(pages[0]!.text).toContain(`page 1 of ${pages.length}`);
+  });
+});
+
+describe('tiles', () => {
+  test.each([
+    [100, 100, 1],
+    [190, 259, 1],
+    [191, 259, 2],
+    [420, 297, 4],
+  ])('a %d × %d mm sheet takes %d A4 pages, which cover it and repeat 10 mm', (width, height, count) => {
+    const { tiles } = tilesFor({ width, height }, A4);
+    expect(tiles).toHaveLength(count);
+    const reach = (axis: 'x' | 'y', side: 'width' | 'height') => Math.max(...tiles.map((t) => t[axis] + t[side]));
+    expect(reach('x', 'width')).toBeGreaterThanOrEqual(width - 1e-6);
+    expect(Math.min(...tiles.map((t) => t.y))).toBeLessThanOrEqual(1e-6);
+    for (const a of tiles)
+      for (const b of tiles)
+        if (a.row === b.row && b.column === a.column + 1) expect(a.x + a.width - b.x).toBeCloseTo(OVERLAP, 6);
+  });
+});
+
+test('names with marks of their own do no harm in the cutting drawing', () => {
+  const svg = sheetSvg(drawingOf('3 in', '4 in'), '</title><script>alert(1)</script>\u0000');
+  expect(svg).not.toContain('<script');
+  expect(svg).not.toContain('\u0000');
+});
+
+describe('project files', () => {
+  const good = {
+    format: 'tuck-fold-project' as const,
+    version: 1 as const,
+    name: 'Star cards',
+    units: 'in' as const,
+    design: {
+      version: 1 as const,
+      construction: 'diagonal-envelope' as const,
+      contents: { width: '3 in', height: '4 in' },
+    },
+  };
+  const read = (value: unknown) => {
+    const result = readProject(typeof value === 'string' ? value : JSON.stringify(value));
+    return result.ok ? 'ok' : result.issues.map(({ path, message }) => `${path}: ${message}`).join('\n');
+  };
+
+  test('what is written is read back unchanged', () =>
+    expect(readProject(writeProject(good))).toEqual({ ok: true, project: good }));
+
+  test.each<[what: string, value: unknown, sentence: string]>([
+    ['text that is not JSON', 'not json', 'This file is not JSON'],
+    ['a list', '[]', 'one JSON object in braces, not a list'],
+    ['a foreign format', { ...good, format: 'recipe' }, 'This is not a Tuck Fold project'],
+    ['another version', { ...good, version: 2 }, 'written by another version'],
+    ['an empty name', { ...good, name: ' ' }, 'name: The project needs a name'],
+    ['unknown units', { ...good, units: 'ell' }, 'units: The units are "in" or "mm"'],
+    ['an unknown part', { ...good, extra: 1 }, 'extra: “extra” is not known here'],
+    [
+      'an unreadable length',
+      { ...good, design: { ...good.design, contents: { width: 'wide' } } },
+      'design.contents.width',
+    ],
+    ['a prototype key', `{"__proto__": {"x": 1}, ${JSON.stringify(good).slice(1)}`, '__proto__'],
+    ['a huge file', ' '.repeat(LONGEST_PROJECT + 1), `a project has under ${LONGEST_PROJECT}`],
+  ])('%s is refused with a sentence', (_, value, sentence) => expect(read(value)).toContain(sentence));
+
+  test('a hostile key changes nothing outside the file', () => {
+    read('{"__proto__": {"polluted": true}}');
+    expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
+  });
+});
+
+test('the JSON Schema names every document and every option with its reason', () => {
+  const schema = jsonSchema() as { $defs: Record<string, object> };
+  expect(Object.keys(schema.$defs).sort()).toEqual(['design', 'plan', 'project']);
+  const text = JSON.stringify(schema);
+  for (const name of ['setting', 'opening', 'tip', 'corner']) expect(text).toContain(`"${name}":`);
+  expect(text).toContain('A rounded closing flap does not catch');
+});
