@@ -4,7 +4,10 @@ import { expect, test as base, type Locator, type Page } from '@playwright/test'
 export const test = base.extend({
   page: async ({ page, baseURL }, run) => {
     const wrong: string[] = [];
-    page.on('console', (message) => message.type() === 'error' && wrong.push(`${message.text()} ${message.location().url}`));
+    page.on(
+      'console',
+      (message) => message.type() === 'error' && wrong.push(`${message.text()} ${message.location().url}`),
+    );
     page.on('pageerror', (error) => wrong.push(error.message));
     page.on(
       'response',

@@ -7,7 +7,7 @@ import { parseSync, type INode } from 'svgson';
 import { contentsFirst, paperFirst, planOf } from '../../../tests/helpers/designs';
 import { facesBetween, secondArea, secondDifference, secondIntersection } from '../../../tests/helpers/second-geometry';
 import { CONSTRUCTIONS } from '../constructions';
-import { layerOf, slotOf, stageAfter } from '../fold';
+import { foldedOutline, layerOf, slotOf, stageAfter } from '../fold';
 import { applyAll, area, distance, type Point, type Polygon, type Segment } from '../geometry';
 import { patternFaults, wasteOf } from '../pattern';
 import { checksOf, planDocument, planSchema, sayer, type DesignInput, type Made, type Plan } from '../plan';
@@ -93,6 +93,8 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
         expect(made.folded.problems).toEqual([]);
         expect(Math.abs(made.finished.width - made.inside.width)).toBeLessThan(CLOSE);
         expect(Math.abs(made.finished.height - made.inside.height)).toBeLessThan(CLOSE);
+        const outline = secondArea(foldedOutline(made.folded.finished));
+        expect(outline).toBeCloseTo(made.inside.width * made.inside.height, 0);
       },
       sound,
     ));

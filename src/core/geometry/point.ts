@@ -14,7 +14,6 @@ export interface Segment<F extends Frame = Frame> {
   readonly to: Point<F>;
 }
 
-export const point = <F extends Frame>(x: number, y: number): Point<F> => ({ x, y });
 export const minus = <F extends Frame>(a: Point<F>, b: Point<F>): Point<F> => ({ x: a.x - b.x, y: a.y - b.y });
 export const dot = (a: Point, b: Point): number => a.x * b.x + a.y * b.y;
 export const cross = (a: Point, b: Point): number => a.x * b.y - a.y * b.x;

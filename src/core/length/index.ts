@@ -3,4 +3,4 @@ export { INCH, inches, mm, near, type Mm } from './mm';
 export { GRADUATIONS, onGraduation, roundTo, stepOf, unitsOf, type Graduation, type Units } from './graduation';
 export { parseLength, type ParsedLength } from './parse';
 export { formatLength, lengthParts, type LengthParts } from './format';
-export { lengthSchema, LONGEST, type LengthLimits } from './schema';
+export { lengthSchema, type LengthLimits } from './schema';

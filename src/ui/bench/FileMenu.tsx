@@ -8,6 +8,7 @@ import { inches, type Units } from '@/core/length';
 import { planFor, readDesign, sayer, stepsOf, type DesignInput, type Made } from '@/core/plan';
 import type { PdfWorker } from '@/workers/pdf.worker';
 import { download, fileName } from '../parts/download';
+import styles from './Bench.module.css';
 
 interface FileMenuProps {
   readonly name: string;
@@ -88,7 +89,7 @@ export function FileMenu({ name, units, design, made }: FileMenuProps) {
       }}
     >
       <Button ref={button} icon={<DownloadOutlined />} loading={busy}>
-        Take it along
+        <span className={styles.alongLabel}>Take it along</span>
       </Button>
     </Dropdown>
   );

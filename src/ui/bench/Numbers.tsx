@@ -1,4 +1,4 @@
-import type { Graduation, Units } from '@/core/length';
+import { roundTo, type Graduation, type Units } from '@/core/length';
 import { lapBetween } from '@/core/fold';
 import type { Design, Made } from '@/core/plan';
 import { Figure } from '../parts/Figure';
@@ -66,7 +66,9 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
       <div>
         <dt>{design.contents ? 'Room left' : 'Holds up to'}</dt>
         <dd className={styles.two}>
-          {design.contents && fit ? pair(fit.ease.width, fit.ease.height) : pair(largest.width, largest.height)}
+          {design.contents && fit
+            ? pair(fit.ease.width, fit.ease.height)
+            : pair(roundTo(largest.width, graduation, 'down'), roundTo(largest.height, graduation, 'down'))}
         </dd>
       </div>
       <div>

@@ -1,11 +1,11 @@
 'use client';
 
-import { drag, select } from 'd3';
+import { drag, polygonCentroid, select } from 'd3';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { sheetDrawing } from '@/core/files';
 import { mouthView } from '@/core/fold';
 import { area, middle, type Point } from '@/core/geometry';
-import { formatLength, mm, stepOf, type Graduation, type Units } from '@/core/length';
+import { formatLength, mm, roundTo, stepOf, type Graduation, type Units } from '@/core/length';
 import { edgeLength, onEdge, type Edge } from '@/core/pattern';
 import type { Design, Made } from '@/core/plan';
 import { FigureText } from '../draw/FigureText';
@@ -119,7 +119,8 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
           })}
           {made.built.piece.panels.map((panel) => {
             if (panel.id === body.id || Math.sqrt(area(panel.polygon)) * scale < panel.name.length * 5.2) return null;
-            const [x, y] = at({ x: mean(panel.polygon.map((p) => p.x)), y: mean(panel.polygon.map((p) => p.y)) });
+            const [cx, cy] = polygonCentroid(panel.polygon.map((p): [number, number] => [p.x, p.y]));
+            const [x, y] = at({ x: cx, y: cy });
             return (
               <text key={panel.id} x={x} y={y} textAnchor="middle" className={styles.flapName}>
                 {panel.name}
@@ -283,7 +284,9 @@ function CardLabel({
   graduation: Graduation;
   known: boolean;
 }) {
-  const say = (value: number): string => formatLength(mm(value), units, graduation);
+  // What fits is never said larger than it is.
+  const say = (value: number): string =>
+    formatLength(known ? mm(value) : roundTo(mm(value), graduation, 'down'), units, graduation);
   return (
     <text textAnchor="middle" className={styles.cardLabel}>
       <tspan x={x} y={y - 6}>

@@ -1,0 +1,52 @@
+/** Takes one picture of each main view from the demo data: `npm run build && npm run screenshots`. Look at every one. */
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { chromium as driver } from '@playwright/test';
+import { chromium } from './install.mjs';
+
+const PORT = 4311;
+const FOLDER = 'docs/screenshots';
+const view = (name) => (page) => page.getByText(name, { exact: true }).click();
+/** File name, address, what to do before the picture, and how the page is shown. */
+const PICTURES = [
+  ['shelf', '/'],
+  ['bench-sheet', '/bench?p=demo-1'],
+  ['bench-folded', '/bench?p=demo-2', view('Folded')],
+  ['bench-steps', '/bench?p=demo-1', view('Steps')],
+  ['bench-by-hand', '/bench?p=demo-3'],
+  ['bench-failing', '/bench?p=demo-5'],
+  ['bench-evening', '/bench?p=demo-4', undefined, { colorScheme: 'dark' }],
+  ['phone-shelf', '/', undefined, { viewport: { width: 390, height: 844 } }],
+  ['phone-bench', '/bench?p=demo-1', undefined, { viewport: { width: 390, height: 844 } }],
+];
+
+const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', String(PORT)], {
+  stdio: 'ignore',
+  env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+});
+const answers = () =>
+  fetch(`http://localhost:${PORT}/api/ping`).then(
+    (response) => response.ok,
+    () => false,
+  );
+while (!(await answers())) await new Promise((wake) => setTimeout(wake, 200));
+const browser = await driver.launch({ executablePath: chromium(), args: ['--no-sandbox'] });
+mkdirSync(FOLDER, { recursive: true });
+const only = process.argv.slice(2);
+for (const [name, address, act, shown] of PICTURES) {
+  if (only.length > 0 && !only.includes(name)) continue;
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: 'reduce',
+    ...shown,
+  });
+  const page = await context.newPage();
+  await page.goto(`http://localhost:${PORT}${address}`);
+  await page.locator('main svg').first().waitFor();
+  await act?.(page);
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: `${FOLDER}/${name}.png` });
+  await context.close();
+}
+await browser.close();
+server.kill();
