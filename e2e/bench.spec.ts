@@ -199,3 +199,22 @@ test('my board is worked out from one trial fold and kept for the next project',
   await beginWithContents(page);
   await expect(page.getByText(/^Notch about 13\/16 in/)).toBeVisible();
 });
+
+test('when the browser has no room left it says so, and the work is still there to be saved as a file', async ({
+  page,
+}) => {
+  await beginWithContents(page);
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  await setLength(page, 'Width', '3 1/2 in');
+  await expect(page.getByRole('alert').filter({ hasText: 'the browser has no room left' })).toBeVisible();
+  const project = await downloaded(page, () => takeAlong(page, 'Save as file (JSON)'));
+  expect(
+    (JSON.parse(project.bytes.toString('utf8')) as { design: { contents: object } }).design.contents,
+  ).toMatchObject({
+    width: expect.closeTo(88.9, 6) as number,
+  });
+});

@@ -1,5 +1,5 @@
 /** Every check there is, from a fresh machine on: `npm test`. Says at the end how many tests ran. */
-import { readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { chromium, installPackages, run } from './install.mjs';
 
 const started = Date.now();
@@ -8,6 +8,7 @@ const browser = chromium();
 const bin = (name) => `node_modules/.bin/${name}`;
 const reports = { unit: '.reports/unit.json', browser: '.reports/browser.json' };
 rmSync('.reports', { recursive: true, force: true });
+mkdirSync('.reports');
 
 const part = (title, command, args, env) => {
   console.log(`\n== ${title}`);
