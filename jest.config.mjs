@@ -2,7 +2,7 @@ import nextJest from 'next/jest.js';
 
 const createConfig = nextJest({ dir: './' });
 /** Packages published as ES modules only; Jest must transform them. */
-const esm = ['clipper2-ts', 'd3(-[a-z-]+)?', 'internmap', 'delaunator', 'robust-predicates', 'jsts'];
+const esm = ['clipper2-ts', 'd3(-[a-z-]+)?', 'internmap', 'delaunator', 'robust-predicates', 'jsts', 'three'];
 
 const jestConfig = async () => {
   const config = await createConfig({

@@ -17,7 +17,7 @@ export interface OptionMeta {
 /** A length option: `fallback` in mm when left out. */
 export const lengthOption = (title: string, reason: string, fallback: Mm, limits: LengthLimits) =>
   lengthSchema(limits)
-    .default(fallback)
+    .prefault(fallback)
     .meta({ title, description: reason, unit: 'mm', limits } satisfies OptionMeta);
 
 /** A length option with no value of its own until the person gives one; `open` says what holds until then. */

@@ -26,7 +26,7 @@ const common = {
     .strictObject({
       width: size.optional(),
       height: size.optional(),
-      thickness: lengthSchema({ least: 0, most: 200 }).default(mm(0)),
+      thickness: lengthSchema({ least: 0, most: 200 }).prefault(mm(0)),
     })
     .optional()
     .describe('What goes in. A stack counts with its whole thickness, a card at its thickest place.'),
@@ -40,7 +40,7 @@ const common = {
     .strictObject({
       width: size.optional(),
       height: size.optional(),
-      caliper: lengthSchema({ over: 0, most: 5 }).default(mm(USUAL_CALIPER)),
+      caliper: lengthSchema({ over: 0, most: 5 }).prefault(USUAL_CALIPER),
       sided: z.union([z.literal(1), z.literal(2)], { error: 'Paper is printed on 1 or 2 sides.' }).default(2),
       directional: z
         .boolean({ error: 'Say true for a print that has a right way up, false for one that has not.' })

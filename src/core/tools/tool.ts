@@ -5,25 +5,25 @@ import type { Making } from '../constructions';
 const envelopeBoard = z.strictObject({
   kind: z.literal('envelope-board'),
   notch: lengthSchema({ over: 0, most: 100 })
-    .default(inches(3 / 4))
+    .prefault(inches(3 / 4))
     .describe('Length of the notch the board cuts, along the sheet’s edge.'),
   offset: lengthSchema({ least: -50, most: 50 })
-    .default(mm(0))
+    .prefault(mm(0))
     .describe('True setting less the reading of the board’s ruler.'),
-  rulerEnd: lengthSchema({ over: 0 }).default(inches(5)).describe('Largest setting the board’s ruler shows.'),
-  grooveEnd: lengthSchema({ over: 0 }).default(inches(7)).describe('Longest score the board’s groove guides.'),
+  rulerEnd: lengthSchema({ over: 0 }).prefault(inches(5)).describe('Largest setting the board’s ruler shows.'),
+  grooveEnd: lengthSchema({ over: 0 }).prefault(inches(7)).describe('Longest score the board’s groove guides.'),
 });
 const scoringBoard = z.strictObject({
   kind: z.literal('scoring-board'),
-  length: lengthSchema({ over: 0 }).default(inches(12)).describe('Length of the board.'),
+  length: lengthSchema({ over: 0 }).prefault(inches(12)).describe('Length of the board.'),
   notch: lengthSchema({ over: 0, most: 100 })
-    .default(inches(3 / 4))
+    .prefault(inches(3 / 4))
     .describe('Notch to cut by hand, along the sheet’s edge.'),
 });
 const ruler = z.strictObject({
   kind: z.literal('ruler'),
   notch: lengthSchema({ over: 0, most: 100 })
-    .default(inches(3 / 4))
+    .prefault(inches(3 / 4))
     .describe('Notch to cut by hand, along the sheet’s edge. 3/4 in matches a common board; 1 in is easier to mark.'),
 });
 

@@ -1,0 +1,96 @@
+import type { Project } from '@/data/db';
+import { changedDesign, createBenchStore } from './store';
+
+const design = {
+  version: 1,
+  construction: 'diagonal-envelope',
+  contents: { width: 76.2, height: 101.6 },
+  options: { tip: 'blunt' },
+} as Project['design'];
+const project: Project = {
+  id: 'p',
+  name: 'Star cards',
+  units: 'in',
+  design,
+  createdAt: 0,
+  updatedAt: 0,
+  deletedAt: 0,
+  writtenBy: 'test',
+};
+const open = () => {
+  const store = createBenchStore(project);
+  return { ...store.getState(), now: () => store.getState() };
+};
+
+beforeEach(() => jest.useFakeTimers());
+afterEach(() => jest.useRealTimers());
+
+test('changes of one gesture undo together, later ones apart', () => {
+  const bench = open();
+  bench.change({ name: 'S' }, 'name');
+  bench.change({ name: 'St' }, 'name');
+  jest.advanceTimersByTime(2000);
+  bench.change({ name: 'Sta' }, 'name');
+  bench.change({ units: 'mm' }, 'units');
+  bench.undo();
+  expect(bench.now()).toMatchObject({ name: 'Sta', units: 'in' });
+  bench.undo();
+  expect(bench.now().name).toBe('St');
+  bench.undo();
+  expect(bench.now().name).toBe('Star cards');
+  bench.undo();
+  expect(bench.now().name).toBe('Star cards');
+});
+
+test('redo goes forward again until something else is changed', () => {
+  const bench = open();
+  bench.change({ units: 'mm' }, 'units');
+  bench.undo();
+  bench.redo();
+  expect(bench.now().units).toBe('mm');
+  bench.undo();
+  bench.change({ name: 'Moon cards' }, 'name');
+  expect(bench.now().future).toEqual([]);
+  bench.redo();
+  expect(bench.now()).toMatchObject({ name: 'Moon cards', units: 'in' });
+});
+
+test('a change right after an undo is a step of its own, even within the gesture’s time', () => {
+  const bench = open();
+  bench.change({ name: 'A' }, 'name');
+  bench.undo();
+  bench.change({ name: 'B' }, 'name');
+  bench.undo();
+  expect(bench.now().name).toBe('Star cards');
+});
+
+test('what another tab wrote is taken over, and undo brings one’s own back', () => {
+  const bench = open();
+  bench.change({ name: 'Mine' }, 'name');
+  bench.adopt({ ...project, name: 'Theirs' });
+  expect(bench.now().name).toBe('Theirs');
+  bench.undo();
+  expect(bench.now().name).toBe('Mine');
+});
+
+test('the history keeps the last two hundred steps', () => {
+  const bench = open();
+  for (let i = 0; i < 250; i++) bench.change({ name: `${i}` }, `key-${i}`);
+  expect(bench.now().past).toHaveLength(200);
+  for (let i = 0; i < 250; i++) bench.undo();
+  expect(bench.now().name).toBe('49');
+});
+
+describe('laying a change over a design', () => {
+  test('fields are replaced, options one by one, and the original stays as it was', () => {
+    const changed = changedDesign(design, { graduation: '1 mm', options: { corner: 0 } });
+    expect(changed).toEqual({ ...design, graduation: '1 mm', options: { tip: 'blunt', corner: 0 } });
+    expect(design).not.toHaveProperty('graduation');
+  });
+
+  test('undefined takes a field or an option out', () => {
+    const changed = changedDesign(design, { contents: undefined, options: { tip: undefined } });
+    expect(Object.keys(changed).sort()).toEqual(['construction', 'options', 'version']);
+    expect(changed.options).toEqual({});
+  });
+});
