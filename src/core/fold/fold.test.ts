@@ -140,6 +140,22 @@ describe('folding', () => {
     expect(folded.finished.layers.map((layer) => layer.panel)).toEqual(['middle', 'right', 'left']);
   });
 
+  test('a tuck is refused where glue or a fold shuts the gap it goes into', () => {
+    // The right panel is to go between the left one and the middle, but the left one is glued down first.
+    const glued = assemble(strip, [
+      { ...folds[0]!, gluedTo: ['middle'] },
+      { ...folds[1]!, gluedTo: [], under: 'left' },
+    ]);
+    expect(glued.problems).toEqual([{ code: 'tuck_tied', fold: 'right', panel: 'right', by: 'glue-left-middle' }]);
+    // Too long: it would have to pass the left panel's own fold.
+    const long = piece(
+      [panel('left', rect(0, 0, 40, 60)), panel('middle', rect(40, 0, 100, 60)), panel('right', rect(140, 0, 120, 60))],
+      [hinge('h-left', 'middle', 'left', 40, 0, 40, 60), hinge('h-right', 'middle', 'right', 140, 0, 140, 60)],
+    );
+    const past = assemble(long, [folds[0]!, { ...folds[1]!, gluedTo: [], under: 'left' }]);
+    expect(past.problems).toEqual([{ code: 'tuck_tied', fold: 'right', panel: 'right', by: 'h-left' }]);
+  });
+
   test('names that do not exist are bugs, and throw', () => {
     expect(() => foldOver(flatStack(strip), { id: 'x', hinges: ['nope'], moving: [] })).toThrow('names no hinge');
     expect(() => layerOf(flatStack(strip), 'nope')).toThrow('no panel nope');

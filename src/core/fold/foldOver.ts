@@ -1,5 +1,16 @@
-import { apply, applyAll, area, compose, intersection, reflection, sideOf, type Segment } from '../geometry';
+import {
+  apply,
+  applyAll,
+  area,
+  compose,
+  intersection,
+  lengthInside,
+  reflection,
+  sideOf,
+  type Segment,
+} from '../geometry';
 import { hingeLine, layerOf, type Layer, type Stack } from './stack';
+import { tiesBetween } from './ties';
 
 /** How far a hinge may lie off the fold line, or a panel across it, through rounding, mm. */
 const SLACK = 1e-3;
@@ -18,7 +29,7 @@ export interface Fold {
 
 /** Why a fold cannot be made as told. */
 export interface FoldProblem {
-  readonly code: 'joint_off_line' | 'straddles' | 'blocked';
+  readonly code: 'joint_off_line' | 'straddles' | 'blocked' | 'tuck_tied';
   readonly fold: string;
   /** The panel that suffers, and what stands in its way. */
   readonly panel: string;
@@ -71,7 +82,25 @@ export function foldOver(
   const at =
     fold.under === undefined ? (onTop ? still.length : 0) : still.findIndex((layer) => layer.panel === fold.under);
   if (at < 0) throw new Error(`fold ${fold.id} goes under ${fold.under}, which is not in this stack`);
+  if (fold.under !== undefined) problems.push(...tuckProblems({ ...stack, layers: still }, fold, at, turned));
   return { stack: { ...stack, layers: [...still.slice(0, at), ...turned, ...still.slice(at)] }, problems };
+}
+
+/** What holds the gap shut that a tuck goes into: nothing may tie the paper above it to the paper below it there. */
+function tuckProblems(still: Stack, fold: Fold, at: number, turned: readonly Layer[]): FoldProblem[] {
+  const above = new Set(still.layers.slice(at).map((layer) => layer.panel));
+  const present = new Set(still.layers.map((layer) => layer.panel));
+  const hinges = still.hinges.filter((hinge) => hinge.between.every((panel) => present.has(panel)));
+  const joints = still.joints.filter((joint) => present.has(joint.panel) && present.has(joint.onto));
+  return tiesBetween({ ...still, hinges, joints }, (panel) => above.has(panel)).flatMap(({ by, points }) =>
+    turned
+      .filter(({ polygon }) =>
+        points.length > 2
+          ? intersection(polygon, points).some((shared) => area(shared) > SPECK)
+          : lengthInside(polygon, { from: points[0]!, to: points[1]! }) > SLACK,
+      )
+      .map(({ panel }): FoldProblem => ({ code: 'tuck_tied', fold: fold.id, panel, by })),
+  );
 }
 
 /** Every hinge and glued joint between a moving and a still panel, with how far it lies off the line (mm). */

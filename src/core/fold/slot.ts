@@ -10,7 +10,8 @@ import {
   type Segment,
 } from '../geometry';
 import { mm, type Mm } from '../length';
-import { hingeLine, isFolded, layerOf, levelOf, type Layer, type Stack } from './stack';
+import { layerOf, levelOf, type Layer, type Stack } from './stack';
+import { tiesBetween } from './ties';
 import { inView, viewAlong, type View } from './measure';
 
 /** A place contents go, as its construction declares it. */
@@ -39,11 +40,10 @@ export interface Room {
 const TOUCH = 1e-4;
 
 /**
- * Everything that ties paper below the slot to paper above it, as points in the mouth's view. The slot splits
- * the stack: the roof, and whatever lies over it, is above; all else is below. Contents can slide over a flap
- * that merely lies there; they cannot pass a folded hinge or a glued joint from one side to the other.
+ * The ties a thing in the slot must not meet, in the mouth's view. The slot splits the stack: the roof, and whatever
+ * lies over it, is above; all else is below.
  */
-function ties(stack: Stack, cavity: Cavity, view: View): Point<'folded'>[][] {
+function tiesAcross(stack: Stack, cavity: Cavity, view: View): Point<'folded'>[][] {
   const above = new Set<string>(cavity.roof);
   for (const layer of stack.layers)
     if (
@@ -59,19 +59,7 @@ function ties(stack: Stack, cavity: Cavity, view: View): Point<'folded'>[][] {
           above.add(layer.panel);
           break;
         }
-  const found: Point<'folded'>[][] = [];
-  for (const hinge of stack.hinges) {
-    const [a, b] = hinge.between;
-    if (above.has(a) === above.has(b) || !isFolded(stack, hinge)) continue;
-    const { from, to } = hingeLine(stack, hinge);
-    found.push([inView(view, from), inView(view, to)]);
-  }
-  for (const joint of stack.joints) {
-    if (above.has(joint.panel) === above.has(joint.onto)) continue;
-    const { map } = layerOf(stack, joint.panel);
-    for (const polygon of joint.polygons) found.push(polygon.map((p) => inView(view, apply(map, p))));
-  }
-  return found;
+  return tiesBetween(stack, (panel) => above.has(panel)).map(({ points }) => points.map((p) => inView(view, p)));
 }
 
 /** The mouth seen from outside: x along it, y into the pocket. */
@@ -143,7 +131,7 @@ interface FlatSize {
  */
 export function slotOf(stack: Stack, cavity: Cavity, closed: boolean): Slot {
   const view = mouthView(stack, cavity);
-  const found = ties(stack, cavity, view);
+  const found = tiesAcross(stack, cavity, view);
   const floor = layerOf(stack, cavity.floor).polygon.map((p) => inView(view, p));
   const span = extent(floor, { x: 1, y: 0 });
   const deepest = extent(floor, { x: 0, y: 1 })[1];

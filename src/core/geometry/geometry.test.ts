@@ -13,6 +13,7 @@ import {
   invert,
   isConvex,
   leastWidth,
+  lengthInside,
   plainRings,
   reflection,
   regionArea,
@@ -116,4 +117,24 @@ test('a rounded corner loses (1 − π/4) r² and stays convex; one that does no
 test('a point is inside or not', () => {
   expect(contains(square(0, 0, 2), { x: 1, y: 1 })).toBe(true);
   expect(contains(square(0, 0, 2), { x: 3, y: 1 })).toBe(false);
+});
+
+describe('how much of a segment runs inside a polygon', () => {
+  const square = [
+    { x: 0, y: 0 },
+    { x: 10, y: 0 },
+    { x: 10, y: 10 },
+    { x: 0, y: 10 },
+  ];
+  test.each([
+    ['across', [-5, 5, 15, 5], 10],
+    ['from the middle out', [5, 5, 5, 20], 5],
+    ['within', [2, 2, 2, 6], 4],
+    ['along the rim', [0, 0, 10, 0], 0],
+    ['on the line of a side, beyond it', [-5, 10, 15, 10], 0],
+    ['outside', [12, 0, 12, 10], 0],
+    ['corner to corner', [0, 0, 10, 10], Math.SQRT2 * 10],
+  ] as const)('%s', (_, [x1, y1, x2, y2], expected) =>
+    expect(lengthInside(square, { from: { x: x1, y: y1 }, to: { x: x2, y: y2 } })).toBeCloseTo(expected, 6),
+  );
 });

@@ -1,5 +1,5 @@
 import { apply, type Affine } from './affine';
-import { cross, direction, distance, dot, minus, type Frame, type Point } from './point';
+import { cross, direction, distance, dot, minus, sideOf, type Frame, type Point, type Segment } from './point';
 
 /** A simple polygon in millimetres, without a repeated last point. Anticlockwise unless a fold reflected it. */
 export type Polygon<F extends Frame = Frame> = readonly Point<F>[];
@@ -55,6 +55,29 @@ export function contains<F extends Frame>(polygon: Polygon<F>, p: Point<F>): boo
   for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i++) {
     const [a, b] = [polygon[i]!, polygon[j]!];
     if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x) inside = !inside;
+  }
+  return inside;
+}
+
+/** How much of a segment runs inside a polygon, mm; what runs along the rim (within `hair` mm) does not count. */
+export function lengthInside<F extends Frame>(polygon: Polygon<F>, { from, to }: Segment<F>, hair = 1e-4): number {
+  const length = distance(from, to);
+  const at = (t: number): Point<F> => ({ x: from.x + (to.x - from.x) * t, y: from.y + (to.y - from.y) * t });
+  const rims = polygon.map((p, i): Segment<F> => ({ from: p, to: polygon[(i + 1) % polygon.length]! }));
+  const stops = [0, 1];
+  for (const rim of rims) {
+    const [a, b] = [sideOf(rim, from), sideOf(rim, to)];
+    if (a > 0 !== b > 0) stops.push(a / (a - b));
+  }
+  stops.sort((a, b) => a - b);
+  let inside = 0;
+  for (let i = 0; i + 1 < stops.length; i++) {
+    const middle = at((stops[i]! + stops[i + 1]!) / 2);
+    const onRim = rims.some((rim) => {
+      const along = dot(minus(middle, rim.from), direction(rim.from, rim.to));
+      return Math.abs(sideOf(rim, middle)) < hair && along > -hair && along < distance(rim.from, rim.to) + hair;
+    });
+    if (!onRim && contains(polygon, middle)) inside += (stops[i + 1]! - stops[i]!) * length;
   }
   return inside;
 }

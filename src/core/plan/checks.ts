@@ -14,6 +14,7 @@ import { inches, mm, onGraduation, type Mm } from '../length';
 import type { DesignInput } from './design';
 import { liesOn, smallestPaperFor } from './papers';
 import type { Made, Plan } from './plan';
+import { scoreNumbers } from './steps';
 
 export type Level = 'pass' | 'note' | 'warn' | 'fail';
 
@@ -121,10 +122,18 @@ function fitChecks({ design }: Plan, made: Made): Check[] {
   return [...found, check('goes-in', stuck ? 'fail' : 'pass', stuck ? 1 : 0, 0, { why: stuck ?? '' })];
 }
 
-function foldChecks({ design }: Plan, { built, folded }: Made): Check[] {
+function foldChecks({ design }: Plan, { built, folded, programme }: Made): Check[] {
   const { finished } = folded;
   const [cavity] = built.cavities;
   const name = (id: string): string => built.piece.panels.find((panel) => panel.id === id)?.name ?? id;
+  const numbers = scoreNumbers(programme);
+  /** What a maker calls whatever holds a fold: a flap, a score by its number, or the glue. */
+  const holder = (id: string): string => {
+    const joint = finished.joints.find((j) => j.id === id);
+    if (joint) return `glue between the ${name(joint.panel)} and the ${name(joint.onto)}`;
+    const number = numbers.get(id);
+    return number === undefined ? `the ${name(id)}` : `score ${number}`;
+  };
   const checks: Check[] = [];
 
   const past = pastFloor(finished, cavity.floor);
@@ -192,7 +201,7 @@ function foldChecks({ design }: Plan, { built, folded }: Made): Check[] {
       problem ? 'fail' : 'pass',
       folded.problems.length,
       0,
-      problem ? { code: problem.code, panel: name(problem.panel), by: name(problem.by) } : {},
+      problem ? { code: problem.code, panel: name(problem.panel), by: holder(problem.by) } : {},
     ),
   );
 

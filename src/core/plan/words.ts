@@ -79,8 +79,10 @@ function sentenceOf(check: Check, say: Say): string {
       return `The ${text('a')} and the ${text('b')} lap by ${say(value)}.`;
     case 'folding':
       if (check.level === 'pass') return 'Folded step by step in the computer: every fold lies down freely.';
+      if (about.code === 'tuck_tied')
+        return `The ${text('panel')} cannot be tucked in: ${text('by')} holds that gap shut. Leave it unglued until the flap is in.`;
       if (about.code === 'blocked')
-        return `The ${text('panel')} cannot be folded: the ${text('by')} lies over it. Trim the flap that is in the way.`;
+        return `The ${text('panel')} cannot be folded: ${text('by')} lies over it. Trim the flap that is in the way.`;
       return `The ${text('panel')} cannot turn on this fold: ${text('by')} holds it.`;
     case 'thick-contents':
       return check.level === 'warn'
