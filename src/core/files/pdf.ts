@@ -47,6 +47,7 @@ export async function sheetPdf(drawing: SheetDrawing, page: Page, words: PrintWo
     const [width, height] = across ? [page.height, page.width] : [page.width, page.height];
     const sheet = pdf.addPage([width * POINT, height * POINT]);
     drawTile(sheet, drawing, tile);
+    drawNumbers(sheet, font, drawing, tile);
     drawJoins(sheet, font, tile, tiles);
     drawFoot(
       sheet,
@@ -117,6 +118,25 @@ function hatch(polygon: readonly Point[], at: (p: Point) => readonly [number, nu
   return lines;
 }
 
+/** Numbers the scores, beside each line where this page shows it. */
+function drawNumbers(page: PDFPage, font: PDFFont, { scores }: SheetDrawing, tile: Tile): void {
+  for (const { from, to, number } of scores)
+    for (const share of [0.2, 0.8]) {
+      const p = { x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share };
+      if (p.x < tile.x + 4 || p.x > tile.x + tile.width - 4 || p.y < tile.y + 4 || p.y > tile.y + tile.height - 4)
+        continue;
+      const [x, y] = onPage(tile)(p);
+      page.drawCircle({ x, y, size: 2.4 * POINT, color: rgb(1, 1, 1), borderColor: rgb(0, 0, 0), borderWidth: 0.5 });
+      page.drawText(String(number), {
+        x: x - font.widthOfTextAtSize(String(number), 8) / 2,
+        y: y - 2.8,
+        size: 8,
+        font,
+      });
+      break;
+    }
+}
+
 /** Crosses in the overlap with each neighbour, lettered so that the right pages meet. */
 function drawJoins(page: PDFPage, font: PDFFont, tile: Tile, tiles: readonly Tile[]): void {
   const at = onPage(tile);
@@ -158,10 +178,21 @@ function drawFoot(page: PDFPage, font: PDFFont, words: PrintWords, place: string
   for (const x of [from, to])
     page.drawLine({ start: { x, y: y - 2 * POINT }, end: { x, y: y + 2 * POINT }, thickness: 0.8, color: ink });
   page.drawText(printable(font, words.bar.label), { x: from, y: y - 4.5 * POINT, size: 7, font });
-  page.drawText(printable(font, `${words.title}: ${words.numbers}`).slice(0, 110), {
-    x: from,
-    y: y + 4 * POINT,
-    size: 9,
+  const width = page.getWidth() - 2 * RIM * POINT;
+  const lines = wrapped(
+    printable(font, `${words.title}: ${words.numbers}`),
+    (text) => font.widthOfTextAtSize(text, 9) <= width,
+  );
+  // From the bar upwards; two lines fit under the sheet.
+  lines
+    .slice(0, 2)
+    .forEach((line, i, all) =>
+      page.drawText(line, { x: from, y: y + (4 + 4.2 * (all.length - 1 - i)) * POINT, size: 9, font }),
+    );
+  page.drawText('dashed: fold    hatched: glue    dotted: keep glue off', {
+    x: to + 5 * POINT,
+    y: y - 1,
+    size: 7,
     font,
   });
   page.drawText(place, {
@@ -170,6 +201,17 @@ function drawFoot(page: PDFPage, font: PDFFont, words: PrintWords, place: string
     size: 7,
     font,
   });
+}
+
+/** Words in lines that fit. */
+function wrapped(text: string, fits: (line: string) => boolean): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const longer = lines.length > 0 ? `${lines.at(-1)} ${word}` : word;
+    if (lines.length > 0 && fits(longer)) lines[lines.length - 1] = longer;
+    else lines.push(word);
+  }
+  return lines;
 }
 
 /** Text the built-in font can print: other letters become a middle dot rather than stopping the file. */
