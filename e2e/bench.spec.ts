@@ -215,3 +215,13 @@ test('when the browser has no room left it says so, and the work is still there 
   const kept = JSON.parse(project.bytes.toString('utf8')) as { design: { contents: { width: number } } };
   expect(kept.design.contents.width).toBeCloseTo(88.9, 6);
 });
+
+test('a fold dragged further than makes sense leaves a design that can still be read', async ({ page }) => {
+  await beginWithContents(page);
+  await setLength(page, 'Width', '20 in');
+  await setLength(page, 'Height', '24 in');
+  await dragBy(page, page.getByRole('slider', { name: 'Score 1: move the fold' }), 300, 250);
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('20 in');
+  await expect(sheet(page)).toBeVisible();
+  await expect(page.getByText('This design cannot be read')).toBeHidden();
+});

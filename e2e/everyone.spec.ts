@@ -14,7 +14,7 @@ for (const colorScheme of ['light', 'dark'] as const)
     expect(await audit(page)).toEqual([]);
     await page.getByRole('link', { name: /Dome postcards/ }).click();
     await expect(sheet(page)).toBeVisible();
-    await page.getByText('Opening, flap and room').click();
+    await page.getByText('Choices and room').click();
     await page.getByText('Usual mistakes').click();
     await expect(page.getByText('Gluing the bottom flap all over.')).toBeVisible();
     expect(await audit(page)).toEqual([]);

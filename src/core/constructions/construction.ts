@@ -83,6 +83,16 @@ export interface Advice {
   readonly instead: string;
 }
 
+/** A change of a construction's own options that cures a failed check, or a refusal. */
+export interface Cure {
+  /** The check's id, or the refusal's code. */
+  readonly for: string;
+  /** The words on its button. */
+  readonly label: string;
+  /** Options to lay over the design's; `limit` is what the check or refusal was held to. Undefined takes one out. */
+  readonly options: (limit: Mm) => Readonly<Record<string, unknown>>;
+}
+
 /** One design of holder. Its options' schema gives every option a default, a unit and a reason. */
 export interface Construction<Options = unknown> {
   readonly name: string;
@@ -92,13 +102,12 @@ export interface Construction<Options = unknown> {
   readonly options: z.ZodType<Options>;
   /** Ease aimed for and the least that still goes, when the design names none. */
   readonly ease: { readonly aim: Ease; readonly least: Ease };
-  /** True when the blank must be square. */
-  readonly square: boolean;
   /** Options that make no difference while the others stand as they do. */
   readonly idle: (options: Options) => readonly string[];
   readonly build: (brief: Brief<Options>) => BuildResult;
   readonly schools: readonly School[];
   readonly advice: readonly Advice[];
+  readonly cures: readonly Cure[];
   /** What a fold dragged on the sheet means for the design. */
   readonly dragFold: (drag: FoldDrag<Options>) => FoldDecision;
 }

@@ -441,7 +441,6 @@ export const diagonalEnvelope: Construction<Options> = {
     aim: { width: inches(1 / 4), height: inches(1 / 4) },
     least: { width: inches(1 / 16), height: inches(1 / 16) },
   },
-  square: true,
   idle: ({ tip }) => [...(tip === 'point' ? ['tipDepth'] : []), ...(tip === 'folded' ? ['corner'] : [])],
   build,
   dragFold,
@@ -464,7 +463,7 @@ export const diagonalEnvelope: Construction<Options> = {
       option: 'tip',
       value: 'folded',
       title: 'Tip folded back',
-      why: 'A stiff straight edge that shows the inside of two-sided paper.',
+      why: 'A stiff, straight double edge. The outside of the paper shows there only while the flap is open.',
     },
     { option: 'flaps', value: 'whole', title: 'Long flaps whole', why: 'Covers most, and nothing to trim.' },
     {
@@ -473,6 +472,13 @@ export const diagonalEnvelope: Construction<Options> = {
       title: 'Long flaps trimmed',
       why: 'Stops them just inside the far fold, where whole ones might stick out.',
     },
+  ],
+  cures: [
+    { for: 'overhang', label: 'Trim the flaps', options: () => ({ flaps: 'trimmed' }) },
+    { for: 'hole', label: 'Leave the flaps whole', options: () => ({ flaps: 'whole', tip: 'point' }) },
+    { for: 'setting_off_sheet', label: 'Set it in the middle', options: () => ({ setting: undefined }) },
+    { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
+    { for: 'tip_too_deep', label: 'Take less off', options: (limit) => ({ tipDepth: limit / 2 }) },
   ],
   advice: [
     {

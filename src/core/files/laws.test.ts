@@ -147,12 +147,14 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
   test('7: the programme, carried out on the simulated tool, gives the same scores, notches and cuts', () =>
     holds(construction, (made) => expect(made.toolFaults).toEqual([])));
 
-  test('8: the largest contents, planned with the least ease, give the same blank; 0.1 mm more does not go in', () =>
+  test('8: the largest contents, planned with the least ease, give the same blank; 0.1 mm more does not go in', () => {
+    let held = 0;
     fc.assert(
       fc.property(contentsFirst(construction), (input) => {
         const exact = { ...input, graduation: 'exact' as const };
         const first = planOf(exact);
         if (!first.made || !sound(first) || first.made.largest.width < 5 || first.made.largest.height < 5) return;
+        held++;
         const { made, design } = first;
         const again = planOf({ ...exact, contents: made.largest, ease: design.least, leastEase: design.least });
         expect(again.made?.built.piece.blank.width).toBeCloseTo(made.built.piece.blank.width, 5);
@@ -170,7 +172,9 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
         }
       }),
       RUNS,
-    ));
+    );
+    expect(held).toBeGreaterThan(RUNS.numRuns / 3);
+  });
 
   test('9: project files survive unchanged, and units change words but no length', () =>
     holds(construction, (_made, plan, input) => {

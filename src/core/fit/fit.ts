@@ -14,8 +14,8 @@ export interface Fit {
   readonly seat: SlotRefusal;
 }
 
-/** Contents' lengths as the mouth sees them, and back. */
-const turned = <T>(built: Built, { width, height }: { width: T; height: T }): { width: T; height: T } =>
+/** Lengths along the contents' own axes as the mouth sees them (width across it, height into it), and back. */
+export const turned = <T>(built: Built, { width, height }: { width: T; height: T }): { width: T; height: T } =>
   built.acrossMouth === 'width' ? { width, height } : { width: height, height: width };
 
 /** The first cavity as it is when the contents go in, and as it is at the end. */

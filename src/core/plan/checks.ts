@@ -1,7 +1,9 @@
 import {
+  hingeLine,
   inView,
   layerOf,
   lapBetween,
+  levelOf,
   mouthView,
   reachAcross,
   uncovered,
@@ -9,30 +11,23 @@ import {
   type Stack,
   type View,
 } from '../fold';
-import { distance, extent, regionArea } from '../geometry';
+import { anticlockwise, direction, dot, extent, regionArea } from '../geometry';
 import { inches, mm, onGraduation, type Mm } from '../length';
-import type { DesignInput } from './design';
+import { panelOf } from '../pattern';
+import { constructionOptions, type Design, type DesignInput } from './design';
 import { liesOn, smallestPaperFor } from './papers';
 import type { Made, Plan } from './plan';
 import { scoreNumbers } from './steps';
 
 export type Level = 'pass' | 'note' | 'warn' | 'fail';
 
-/** A change to the design that would cure a problem. */
-export interface Remedy {
-  readonly code:
-    | 'trim_flaps'
-    | 'other_paper'
-    | 'more_ease'
-    | 'square_blank'
-    | 'centre_setting'
-    | 'less_corner'
-    | 'shallower_tip'
-    | 'whole_flaps';
-  readonly value?: Mm;
-  readonly name?: string;
-  readonly change: DesignChange;
-}
+/** A change to the design that would cure a problem; one of the construction's own brings its label. */
+export type Remedy = { readonly change: DesignChange } & (
+  | { readonly code: 'cure'; readonly label: string }
+  | { readonly code: 'other_paper'; readonly name: string }
+  | { readonly code: 'square_blank'; readonly side: Mm }
+  | { readonly code: 'from_contents' }
+);
 /** Parts of a design document to lay over it; `options` are laid over one by one, undefined takes a value out. */
 export type DesignChange = Partial<Omit<DesignInput, 'options' | 'construction' | 'version'>> & {
   readonly options?: Record<string, unknown>;
@@ -79,27 +74,39 @@ const check = (
   remedies: readonly Remedy[] = [],
 ): Check => ({ id, level, value, limit, about, remedies });
 
+/** What the construction itself offers against a check or a refusal. */
+const curesFor = ({ construction }: Design, problem: string, limit: Mm): Remedy[] =>
+  construction.cures
+    .filter((cure) => cure.for === problem)
+    .map(({ label, options }) => ({ code: 'cure', label, change: { options: options(limit) } }));
+
 /** The one check of a design without a pattern: what stands in the way, and what would do. */
 function refused({ refusal, design }: Plan): Check {
   const { code, value, limit } = refusal!;
-  const remedies: Record<typeof code, readonly Remedy[]> = {
-    blank_not_square: [
-      {
-        code: 'square_blank',
-        value: limit,
-        change: {
-          blank: { width: limit, height: limit },
-          ...(design.blank ? { paper: { width: design.blank.width, height: design.blank.height } } : {}),
-        },
-      },
-    ],
-    notch_off_sheet: [],
-    setting_off_sheet: [{ code: 'centre_setting', change: { options: { setting: undefined } } }],
-    corner_too_round: [{ code: 'less_corner', value: limit, change: { options: { corner: Math.floor(limit) } } }],
-    tip_too_deep: [{ code: 'shallower_tip', value: mm(limit / 2), change: { options: { tipDepth: limit / 2 } } }],
-  };
-  return check(code.replaceAll('_', '-'), 'fail', value, limit, {}, remedies[code]);
+  const { blank } = design;
+  const square: Remedy[] =
+    code === 'blank_not_square' && blank
+      ? [
+          {
+            code: 'square_blank',
+            side: limit,
+            change: { blank: { width: limit, height: limit }, paper: { ...design.paper, ...blank } },
+          },
+        ]
+      : [];
+  return check(code.replaceAll('_', '-'), 'fail', value, limit, {}, [...square, ...curesFor(design, code, limit)]);
 }
+
+/** Asks the contents-first question instead: without the sheet, and without what was fixed on it. */
+const fromContents = ({ construction }: Design): Remedy => ({
+  code: 'from_contents',
+  change: {
+    blank: undefined,
+    options: Object.fromEntries(
+      constructionOptions(construction.name).flatMap(({ name, onPaper }) => (onPaper ? [[name, undefined]] : [])),
+    ),
+  },
+});
 
 function fitChecks({ design }: Plan, made: Made): Check[] {
   if (!made.fit) {
@@ -112,10 +119,7 @@ function fitChecks({ design }: Plan, made: Made): Check[] {
     const [value, limit] = [ease[side], design.least[side]];
     const level: Level = value < -HAIR ? 'fail' : value <= HAIR || value < limit - HAIR ? 'warn' : 'pass';
     // The sheet was given with its contents: only a larger sheet helps, which is the contents-first question.
-    const remedies: Remedy[] =
-      level === 'pass' || !design.blank
-        ? []
-        : [{ code: 'more_ease', change: { blank: undefined, options: { setting: undefined } } }];
+    const remedies: Remedy[] = level === 'pass' || !design.blank ? [] : [fromContents(design)];
     return check(`room-${side}`, level, value, limit, {}, remedies);
   });
   const stuck = insert ?? seat;
@@ -145,22 +149,15 @@ function foldChecks({ design }: Plan, { built, folded, programme }: Made): Check
       furthest.by,
       0,
       { panel: name(furthest.panel) },
-      furthest.by > HAIR ? [{ code: 'trim_flaps', change: { options: { flaps: 'trimmed' } } }] : [],
+      furthest.by > HAIR ? curesFor(design, 'overhang', mm(0)) : [],
     ),
   );
 
   if (cavity.kind === 'closed') {
-    const others = finished.layers.map((layer) => layer.panel).filter((id) => id !== cavity.floor);
-    const hole = regionArea(uncovered(finished, cavity.floor, others));
+    const over = finished.layers.slice(levelOf(finished, cavity.floor) + 1).map((layer) => layer.panel);
+    const hole = regionArea(uncovered(finished, cavity.floor, over));
     checks.push(
-      check(
-        'hole',
-        hole > SPECK ? 'fail' : 'pass',
-        hole,
-        0,
-        {},
-        hole > SPECK ? [{ code: 'whole_flaps', change: { options: { flaps: 'whole', tip: 'point' } } }] : [],
-      ),
+      check('hole', hole > SPECK ? 'fail' : 'pass', hole, 0, {}, hole > SPECK ? curesFor(design, 'hole', mm(0)) : []),
     );
   }
 
@@ -212,26 +209,21 @@ function foldChecks({ design }: Plan, { built, folded, programme }: Made): Check
 
 /** Which of the view's axes a flap reaches along: the one its shape spans from a far edge of the floor. */
 function facingAxis(stack: Stack, view: View, panel: string): View['across'] {
-  const hinge = stack.hinges.find((h) => h.between[1] === panel)!;
-  const { map } = layerOf(stack, panel);
-  const [from, to] = [hinge.line.from, hinge.line.to].map((p) =>
-    inView(view, { x: map[0] * p.x + map[2] * p.y + map[4], y: map[1] * p.x + map[3] * p.y + map[5] }),
+  const line = hingeLine(
+    stack,
+    stack.hinges.find((h) => h.between[1] === panel)!,
   );
-  return Math.abs(to!.x - from!.x) > Math.abs(to!.y - from!.y) ? view.up : view.across;
+  const [from, to] = [inView(view, line.from), inView(view, line.to)];
+  return Math.abs(to.x - from.x) > Math.abs(to.y - from.y) ? view.up : view.across;
 }
 
 /** How far each panel reaches past each straight edge of the floor panel, mm; only those that do. */
 function pastFloor(stack: Stack, floor: string): { panel: string; by: number }[] {
-  const base = layerOf(stack, floor).polygon;
-  const sign =
-    base.reduce((sum, p, i) => sum + p.x * base[(i + 1) % base.length]!.y - p.y * base[(i + 1) % base.length]!.x, 0) > 0
-      ? 1
-      : -1;
+  const base = anticlockwise(layerOf(stack, floor).polygon);
   return base.flatMap((p, i) => {
-    const q = base[(i + 1) % base.length]!;
-    const length = distance(p, q);
-    const outward = { x: (sign * (q.y - p.y)) / length, y: (-sign * (q.x - p.x)) / length };
-    const rim = p.x * outward.x + p.y * outward.y;
+    const along = direction(p, base[(i + 1) % base.length]!);
+    const outward = { x: along.y, y: -along.x };
+    const rim = dot(p, outward);
     return stack.layers
       .map((layer) => ({ panel: layer.panel, by: extent(layer.polygon, outward)[1] - rim }))
       .filter(({ by }) => by > HAIR);
@@ -274,7 +266,9 @@ function paperChecks({ design }: Plan, { built, folded, finished }: Made): Check
     const plain = seen.filter((v) => v.side === 'A');
     if (paper.sided === 1)
       checks.push(
-        check('print-side', 'note', plain.length, 0, { panels: [...new Set(plain.map((v) => v.panel))].join(', ') }),
+        check('print-side', 'note', plain.length, 0, {
+          panels: [...new Set(plain.map((v) => panelOf(built.piece, v.panel).name))].join(' and the '),
+        }),
       );
     const front = seen[0];
     if (paper.directional && front)

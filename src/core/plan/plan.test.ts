@@ -127,6 +127,47 @@ describe('checks', () => {
     expect(Math.abs(find({ ...card, paper: { directional: true } }, 'print-direction')!.value % 90)).toBeCloseTo(45, 3);
   });
 
+  test('the plain side of one-sided paper shows only where a flap sticks out past the front, and the flap is named', () => {
+    const oneSided = { paper: { sided: 1 } };
+    // A folded tip lies under the closed flap, so it shows nothing.
+    expect(find({ ...card, ...oneSided, options: { tip: 'folded' } }, 'print-side')!.value).toBe(0);
+    const check = find({ contents: { width: '2 in', height: '5 in' }, ...oneSided }, 'print-side')!;
+    expect(checkSentence(check, sayer('in', '1/8 in'))).toBe(
+      'One-sided paper: the plain side will show at the bottom flap and the closing flap.',
+    );
+  });
+
+  test.each([
+    [{ contents: { width: '2 in', height: '5 in' } }, 'overhang', 'Trim the flaps'],
+    [{ blank: { width: '6 in', height: '8 in' } }, 'blank-not-square', 'Cut it 6 in square'],
+    [
+      { blank: { width: '6 in', height: '6 in' }, options: { setting: '7 in' } },
+      'setting-off-sheet',
+      'Set it in the middle',
+    ],
+    [{ contents: { width: '2 in', height: '2 in' }, options: { corner: '3 in' } }, 'corner-too-round', 'Make it fit'],
+    [{ ...card, options: { tip: 'blunt', tipDepth: '3 in' } }, 'tip-too-deep', 'Take less off'],
+    [
+      {
+        blank: { width: '6 in', height: '6 in' },
+        options: { setting: '3 in' },
+        contents: { width: '5 in', height: '3 in' },
+      },
+      'room-width',
+      'Cut a sheet to fit',
+    ],
+  ])('%j: the remedy of %s, “%s”, laid over the design, cures it', (fields, id, label) => {
+    const check = find(fields, id)!;
+    expect(check.level).toBe('fail');
+    const remedy = check.remedies.find((r) => remedyLabel(r, sayer('in', '1/8 in')) === label)!;
+    const { options, ...change } = remedy.change;
+    // Through JSON, as a file would carry it: what is undefined is left out.
+    const cured = JSON.parse(
+      JSON.stringify({ ...fields, ...change, options: { ...(fields as { options?: object }).options, ...options } }),
+    ) as object;
+    expect(checksOf(planOf(envelope(cured))).filter((c) => c.level === 'fail')).toEqual([]);
+  });
+
   test('every check of many designs has its sentence, in inches and in millimetres', () =>
     fc.assert(
       fc.property(contentsFirst(CONSTRUCTIONS[0]!), fc.boolean(), (input, oneSided) => {
@@ -188,7 +229,15 @@ describe('steps', () => {
       (s) => s.text,
     );
     expect(texts[1]).toBe('With edge 1 near you, mark 2 1/4 in and 3 in from its left end.');
+    expect(texts.filter((text) => text.includes('score between the notches'))).toHaveLength(4);
     expect(texts[2]).toBe('Turn the sheet a quarter clockwise: edge 2 comes near, edge 1 lies on the left.');
+  });
+
+  test('the score of a folded tip has no notches to stop at', () => {
+    const texts = stepsOf(planOf(envelope({ ...card, options: { tip: 'folded' } })), sayer('in', '1/8 in')).map(
+      (s) => s.text,
+    );
+    expect(texts.find((text) => text.startsWith('Score 5:'))).toMatch(/; score all along\.$/);
   });
 
   test('past the groove’s end the step says what to do instead', () => {

@@ -1,6 +1,6 @@
 import type { Built, Contents, Ease, Refusal } from '../constructions';
 import { assemble, foldedBox, mostLayers, mouthView, type Folded } from '../fold';
-import { fitOf, insideOf, largestContents, slotsOf, thickest, type Fit } from '../fit';
+import { fitOf, insideOf, largestContents, slotsOf, thickest, turned, type Fit } from '../fit';
 import { mm, type Mm } from '../length';
 import { differences, programmeFor, simulate, type Programme } from '../tools';
 import { briefFor, type Design } from './design';
@@ -42,8 +42,7 @@ export function planFor(design: Design): Plan {
   const largest = largestContents(built, inside, design.least, design.thickness);
   const contents = design.contents ?? largest;
   const box = foldedBox(folded.finished, mouthView(folded.finished, built.cavities[0]));
-  const [across, deep] = [mm(box.maxX - box.minX), mm(box.maxY - box.minY)];
-  const [width, height] = built.acrossMouth === 'width' ? [across, deep] : [deep, across];
+  const { width, height } = turned(built, { width: mm(box.maxX - box.minX), height: mm(box.maxY - box.minY) });
   return {
     design,
     refusal: null,

@@ -114,7 +114,7 @@ function toolSteps({ programme }: Made, say: Say): Draft[] {
           edge: move.from.edge,
           at: move.from.at,
           score: move.score,
-          text: `Score ${number(move.score)}: ruler from ${say(move.from.at)} on edge ${move.from.edge} to ${say(move.to.at)} on edge ${move.to.edge}; score between the notches.`,
+          text: `Score ${number(move.score)}: ruler from ${say(move.from.at)} on edge ${move.from.edge} to ${say(move.to.at)} on edge ${move.to.edge}; score ${move.notched ? 'between the notches' : 'all along'}.`,
         });
       case 'snip':
         return push({

@@ -123,24 +123,16 @@ function sentenceOf(check: Check, say: Say): string {
 }
 
 /** The words on a remedy's button. */
-export function remedyLabel({ code, value, name }: Remedy, say: Say): string {
-  switch (code) {
-    case 'trim_flaps':
-      return 'Trim the flaps';
+export function remedyLabel(remedy: Remedy, say: Say): string {
+  switch (remedy.code) {
+    case 'cure':
+      return remedy.label;
     case 'other_paper':
-      return `Use ${name}`;
-    case 'more_ease':
-      return 'Cut a sheet to fit';
+      return `Use ${remedy.name}`;
     case 'square_blank':
-      return `Cut it ${say(value ?? 0)} square`;
-    case 'centre_setting':
-      return 'Set it in the middle';
-    case 'less_corner':
-      return 'Make it fit';
-    case 'shallower_tip':
-      return 'Take less off';
-    case 'whole_flaps':
-      return 'Leave the flaps whole';
+      return `Cut it ${say(remedy.side)} square`;
+    case 'from_contents':
+      return 'Cut a sheet to fit';
   }
 }
 

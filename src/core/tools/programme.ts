@@ -20,8 +20,14 @@ export type Move =
   /** A quarter turn clockwise: the right edge comes near. */
   | { readonly do: 'turn' }
   | ({ readonly do: 'mark'; readonly for: 'notch' | 'score' | 'slant' } & RimMark)
-  /** Score along a ruler from one mark to another. */
-  | { readonly do: 'join'; readonly score: string; readonly from: RimMark; readonly to: RimMark }
+  /** Score along a ruler from one mark to another; between the notches only, where the line is to be notched. */
+  | {
+      readonly do: 'join';
+      readonly score: string;
+      readonly from: RimMark;
+      readonly to: RimMark;
+      readonly notched: boolean;
+    }
   /** Cut out the corner that two scored lines make at an edge, between two marks. */
   | { readonly do: 'snip'; readonly edge: Edge; readonly from: Mm; readonly to: Mm }
   /** Cut straight from mark to mark; the outer part falls away. */
@@ -138,7 +144,8 @@ function byHand(piece: Piece, rims: readonly RimLine[]): Programme {
     if (edge > 1) moves.push({ do: 'turn' });
     for (const mark of marks) if (mark.edge === edge) moves.push({ do: 'mark', edge, at: mark.at, for: 'score' });
   }
-  for (const line of lines) moves.push({ do: 'join', score: line.id, from: line.from, to: line.to });
+  for (const line of lines)
+    moves.push({ do: 'join', score: line.id, from: line.from, to: line.to, notched: line.notched });
   for (const notch of piece.notches)
     moves.push({
       do: 'snip',
@@ -153,7 +160,7 @@ function joinMoves(line: RimLine): Move[] {
   return [
     { do: 'mark', for: 'score', ...line.from },
     { do: 'mark', for: 'score', ...line.to },
-    { do: 'join', score: line.id, from: line.from, to: line.to },
+    { do: 'join', score: line.id, from: line.from, to: line.to, notched: line.notched },
   ];
 }
 

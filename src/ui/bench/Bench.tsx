@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useRef, useState } from 'react';
 import { useHotkeys, type Options } from 'react-hotkeys-hook';
 import { GRADUATIONS, mm, roundTo, unitsOf, type Graduation, type Mm, type Units } from '@/core/length';
-import { briefFor, readDesign, type DesignChange } from '@/core/plan';
+import { briefFor, readDesign, type DesignChange, type DesignInput } from '@/core/plan';
 import { Brief } from './Brief';
 import { Checks } from './Checks';
 import { FileMenu } from './FileMenu';
@@ -53,15 +53,21 @@ export function Bench({ store }: { store: BenchStore }) {
   useHotkeys(['?', 'shift+?'], () => setKeysOpen(true), { ...KEYS, useKey: true });
 
   const graduation = design.graduation ?? '1/8 in';
-  /** Takes a change over unless it makes the design unreadable; then it says why, and what was there stays. */
-  const apply = (patch: DesignChange, key: string): void => {
-    const next = changedDesign(design, patch);
+  /** Takes a design over unless it cannot be read; then it says why, and what was there stays. */
+  const take = (next: DesignInput, key: string): readonly string[] => {
     const read = readDesign(next);
     if (read.ok) change({ design: next }, key);
-    else void message.error(read.issues.map((issue) => issue.message).join(' '));
+    return read.ok ? [] : read.issues.map((issue) => issue.message);
+  };
+  const apply = (patch: DesignChange, key: string): void => {
+    const wrong = take(changedDesign(design, patch), key);
+    if (wrong.length > 0) void message.error(wrong.join(' '));
   };
 
-  /** A dragged fold decides the room aimed for, or the setting; the plan's own rounding makes it snap. */
+  /**
+   * A dragged fold decides the room aimed for, or the setting; the plan's own rounding makes it snap. Dragged past
+   * what makes sense, the design stays at the last place that did.
+   */
   const dragFold = (hinge: string, outward: number, phase: DragPhase): void => {
     if (phase === 'start') {
       const now = store.getState().design;
@@ -78,12 +84,14 @@ export function Bench({ store }: { store: BenchStore }) {
       inside: made.inside,
       brief: briefFor(from.result.design),
     });
-    if ('options' in decision)
-      return change({ design: changedDesign(from.design, { options: decision.options }) }, 'drag-fold');
+    if ('options' in decision) {
+      take(changedDesign(from.design, { options: decision.options }), 'drag-fold');
+      return;
+    }
     const aimed = changedDesign(from.design, { ease: decision.aim });
     const landed = planned(aimed);
     const real = 'plan' in landed ? landed.plan.made?.fit?.ease : null;
-    change({ design: real ? changedDesign(aimed, { ease: real }) : aimed }, 'drag-fold');
+    take(real ? changedDesign(aimed, { ease: real }) : aimed, 'drag-fold');
   };
 
   const dragContents = (wider: number, higher: number, phase: DragPhase): void => {
@@ -94,7 +102,7 @@ export function Bench({ store }: { store: BenchStore }) {
     const grow = (size: Mm, by: number): Mm =>
       by === 0 ? size : mm(Math.max(5, roundTo(mm(Math.max(0, size + by)), graduation, 'nearest')));
     const grown = { ...contents, width: grow(contents.width, wider), height: grow(contents.height, higher) };
-    change({ design: changedDesign(before, { contents: grown }) }, 'drag-contents');
+    take(changedDesign(before, { contents: grown }), 'drag-contents');
   };
 
   const made = 'plan' in result ? result.plan.made : null;

@@ -3,7 +3,7 @@
 import { SettingOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Segmented, Select } from 'antd';
 import { useState } from 'react';
-import { formatLength, inches, mm, type Graduation, type Units } from '@/core/length';
+import { formatLength, inches, mm, type Graduation, type Mm, type Units } from '@/core/length';
 import {
   CARDS,
   constructionOptions,
@@ -67,22 +67,13 @@ function WhatGoesIn({ design, units, graduation, onChange }: BriefProps) {
           if (card) change({ width: card.width, height: card.height }, 'preset');
         }}
       />
-      <div className={styles.pair}>
-        <LengthField
-          {...field}
-          label="Width"
-          value={contents.width}
-          least={5}
-          onChange={(width) => change({ width: mm(width) }, 'width')}
-        />
-        <LengthField
-          {...field}
-          label="Height"
-          value={contents.height}
-          least={5}
-          onChange={(height) => change({ height: mm(height) }, 'height')}
-        />
-      </div>
+      <SizeFields
+        {...field}
+        labels={['Width', 'Height']}
+        value={contents}
+        least={5}
+        onChange={(side, length) => change({ [side]: length }, side)}
+      />
       <LengthField
         {...field}
         label="Thickness"
@@ -104,26 +95,13 @@ function PaperAtHand({ design, units, graduation, onChange }: BriefProps) {
     <>
       <h2>The paper I have</h2>
       <div className={styles.pair}>
-        {construction.square ? (
-          <LengthField
-            {...field}
-            label="Square, each way"
-            value={blank.width}
-            least={10}
-            onChange={(side) => onChange({ blank: { width: side, height: side } }, 'blank')}
-          />
-        ) : (
-          (['width', 'height'] as const).map((side) => (
-            <LengthField
-              {...field}
-              key={side}
-              label={side === 'width' ? 'Across' : 'Up'}
-              value={blank[side]}
-              least={10}
-              onChange={(length) => onChange({ blank: { ...blank, [side]: length } }, `blank-${side}`)}
-            />
-          ))
-        )}
+        <LengthField
+          {...field}
+          label="Square, each way"
+          value={blank.width}
+          least={10}
+          onChange={(side) => onChange({ blank: { width: side, height: side } }, 'blank')}
+        />
         {constructionOptions(construction.name)
           .filter((option) => option.onPaper)
           .map((option) => (
@@ -169,22 +147,13 @@ function Paper({ design, units, graduation, onChange }: BriefProps) {
         }}
       />
       {width !== undefined && height !== undefined && !known && (
-        <div className={styles.pair}>
-          <LengthField
-            {...field}
-            label="Paper width"
-            value={width}
-            least={10}
-            onChange={(length) => change({ width: mm(length) }, 'paper-width')}
-          />
-          <LengthField
-            {...field}
-            label="Paper height"
-            value={height}
-            least={10}
-            onChange={(length) => change({ height: mm(length) }, 'paper-height')}
-          />
-        </div>
+        <SizeFields
+          {...field}
+          labels={['Paper width', 'Paper height']}
+          value={{ width, height }}
+          least={10}
+          onChange={(side, length) => change({ [side]: length }, `paper-${side}`)}
+        />
       )}
       <div className={styles.ticks}>
         <Checkbox
@@ -201,6 +170,33 @@ function Paper({ design, units, graduation, onChange }: BriefProps) {
         </Checkbox>
       </div>
     </>
+  );
+}
+
+interface SizeFieldsProps {
+  readonly labels: readonly [width: string, height: string];
+  readonly value: { readonly width: Mm; readonly height: Mm };
+  readonly units: Units;
+  readonly graduation: Graduation;
+  /** Least either length may be, mm. */
+  readonly least: number;
+  readonly onChange: (side: 'width' | 'height', length: Mm) => void;
+}
+
+/** A width and a height beside each other. */
+function SizeFields({ labels, value, onChange, ...field }: SizeFieldsProps) {
+  return (
+    <div className={styles.pair}>
+      {(['width', 'height'] as const).map((side, i) => (
+        <LengthField
+          {...field}
+          key={side}
+          label={labels[i]!}
+          value={value[side]}
+          onChange={(length) => onChange(side, mm(length))}
+        />
+      ))}
+    </div>
   );
 }
 

@@ -41,7 +41,12 @@ export function Checks({ checks, units, graduation, onRemedy }: ChecksProps) {
         <span className="sr-only">{WORD[check.level]}: </span>
         {checkSentence(check, say)}
         {check.remedies.map((remedy) => (
-          <Button key={remedy.code} size="small" className={styles.remedy} onClick={() => onRemedy(remedy.change)}>
+          <Button
+            key={remedyLabel(remedy, say)}
+            size="small"
+            className={styles.remedy}
+            onClick={() => onRemedy(remedy.change)}
+          >
             {remedyLabel(remedy, say)}
           </Button>
         ))}

@@ -38,7 +38,7 @@ export function Choices(props: ChoicesProps) {
       items={[
         {
           key: 'choices',
-          label: 'Opening, flap and room',
+          label: 'Choices and room',
           children: (
             <>
               {options.map((option) => (

@@ -1,10 +1,11 @@
 'use client';
 
 import { useRef } from 'react';
-import { mouthView } from '@/core/fold';
+import { turned } from '@/core/fit';
+import { foldedBox, mouthView } from '@/core/fold';
 import { formatLength, mm, type Graduation, type Units } from '@/core/length';
 import type { Design, Made } from '@/core/plan';
-import { faceBox, FoldedFace } from '../draw/FoldedFace';
+import { FoldedFace } from '../draw/FoldedFace';
 import { useSize } from '../draw/useSize';
 import styles from './FoldedView.module.css';
 
@@ -21,14 +22,11 @@ export function FoldedView({ made, design, units, graduation }: FoldedViewProps)
   const size = useSize(frame);
   const stack = made.folded.finished;
   const view = mouthView(stack, made.built.cavities[0]);
-  const box = faceBox(stack, view);
+  const box = foldedBox(stack, view);
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
   const contents = design.contents ?? made.largest;
-  const [across, deep] =
-    made.built.acrossMouth === 'width' ? [contents.width, contents.height] : [contents.height, contents.width];
-  const inside =
-    made.built.acrossMouth === 'width' ? made.inside : { width: made.inside.height, height: made.inside.width };
-  const seat = { x: (inside.width - across) / 2, y: (inside.height - deep) / 2, width: across, height: deep };
+  const [lying, inside] = [turned(made.built, contents), turned(made.built, made.inside)];
+  const seat = { ...lying, x: (inside.width - lying.width) / 2, y: (inside.height - lying.height) / 2 };
   // Side by side or one above the other, whichever draws it larger.
   const scaleFor = (columns: 1 | 2): number =>
     size ? Math.min((size.width / columns - 48) / width, ((size.height * columns) / 2 - 76) / height) : 1;

@@ -3,6 +3,7 @@
 import { drag, polygonCentroid, select } from 'd3';
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { sheetDrawing } from '@/core/files';
+import { turned } from '@/core/fit';
 import { mouthView } from '@/core/fold';
 import { area, middle, type Point } from '@/core/geometry';
 import { formatLength, mm, roundTo, stepOf, type Graduation, type Units } from '@/core/length';
@@ -50,7 +51,7 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
 
   const view = mouthView(made.folded.flat, made.built.cavities[0]);
   const contents = design.contents ?? made.largest;
-  const [across, deep] = made.built.acrossMouth === 'width' ? [view.across, view.up] : [view.up, view.across];
+  const { width: across, height: deep } = turned(made.built, { width: view.across, height: view.up });
   const body = made.built.piece.panels.find((panel) => panel.id === made.built.cavities[0].floor)!;
   const heart = { x: mean(body.polygon.map((p) => p.x)), y: mean(body.polygon.map((p) => p.y)) };
   const card = (

@@ -1,9 +1,10 @@
-import { simulate } from '@/core/tools';
-import { contactsUnder, inView, layerOf, mouthView, type Stack, type View } from '@/core/fold';
-import { apply, type Point, type Polygon } from '@/core/geometry';
+import { turned } from '@/core/fit';
+import { foldedBox, inView, layerOf, mouthView } from '@/core/fold';
+import { apply, type Point } from '@/core/geometry';
 import { edgeLength, onEdge } from '@/core/pattern';
-import type { Design, Made, StepPicture as Picture } from '@/core/plan';
-import { faceBox, FoldedFace } from '../draw/FoldedFace';
+import { glueAreas, type Design, type Made, type StepPicture as Picture } from '@/core/plan';
+import { simulate } from '@/core/tools';
+import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { ringsPath } from '../draw/path';
 import styles from './StepPicture.module.css';
 
@@ -48,6 +49,7 @@ function FlatSheet({ picture, made, design }: StepPictureProps & { picture: Extr
   const isNew = (i: number, count: number): string => (i >= count ? styles.fresh! : '');
   const corners = ([1, 2, 3, 4] as const).map((edge) => onEdge(blank, edge, 0));
   const fresh = moves.slice(picture.moves - picture.fresh, picture.moves);
+  const rounded = made.built.piece.trims.filter(({ name }) => fresh.some((m) => m.do === 'round' && m.what === name));
   const marks = moves.slice(0, picture.moves).flatMap((move) => (move.do === 'mark' ? [move] : []));
   return (
     <g>
@@ -60,6 +62,9 @@ function FlatSheet({ picture, made, design }: StepPictureProps & { picture: Extr
       ))}
       {now.notches.map((notch, i) => (
         <path key={i} d={ringsPath([notch], at)} className={`${styles.notch} ${isNew(i, before.notches.length)}`} />
+      ))}
+      {rounded.map((trim) => (
+        <path key={trim.id} d={ringsPath([trim.polygon], at)} className={`${styles.notch} ${styles.fresh}`} />
       ))}
       {marks.map((mark, i) => {
         const [x, y] = at(onEdge(blank, mark.edge, mark.at));
@@ -93,43 +98,33 @@ function FlatSheet({ picture, made, design }: StepPictureProps & { picture: Extr
 /** The stack after some folds, mouth at the top, with the glue to put on or the contents on their way in. */
 function PartFolded({ picture, made, design }: StepPictureProps & { picture: Extract<Picture, { kind: 'folded' }> }) {
   const { folded, built } = made;
-  const stackAfter = (folds: number): Stack => (folds === 0 ? folded.flat : folded.stages[folds - 1]!.stack);
-  const stack = stackAfter(picture.folds);
-  const view: View = mouthView(stack, built.cavities[0]);
+  const stack = picture.folds === 0 ? folded.flat : folded.stages[picture.folds - 1]!.stack;
+  const view = mouthView(stack, built.cavities[0]);
   // One scale for all of them, from the flat sheet, so that the paper does not seem to grow as it is folded.
-  const flat = faceBox(folded.flat, mouthView(folded.flat, built.cavities[0]));
+  const flat = foldedBox(folded.flat, mouthView(folded.flat, built.cavities[0]));
   const scale = (SIZE - 6) / Math.max(flat.maxX - flat.minX, flat.maxY - flat.minY);
-  const box = faceBox(stack, view);
+  const box = foldedBox(stack, view);
   const [x, y] = [(SIZE - (box.maxX - box.minX) * scale) / 2, (SIZE - (box.maxY - box.minY) * scale) / 2];
-  const at = (p: Point): readonly [number, number] => {
-    const v = inView(view, p as Point<'folded'>);
-    return [x + (box.maxX - v.x) * scale, y + (v.y - box.minY) * scale];
-  };
-  const next = folded.stages[picture.folds];
-  const glue: Polygon<'folded'>[] =
-    picture.glue && next
-      ? next.fold.moving.flatMap((panel) =>
-          contactsUnder(next.stack, panel)
-            .filter(({ onto }) => onto !== null && next.fold.gluedTo?.includes(onto))
-            .flatMap(({ polygons }) =>
-              polygons.map((ring) => ring.map((p) => apply<'folded'>(layerOf(stack, panel).map, p))),
-            ),
-        )
-      : [];
-  const contents = design.contents ?? made.largest;
-  const [across, deep] =
-    built.acrossMouth === 'width' ? [contents.width, contents.height] : [contents.height, contents.width];
-  const span = built.acrossMouth === 'width' ? made.inside.width : made.inside.height;
+  const face = { stack, view, face: 'back', scale, x, y } as const;
+  const place = facePlace(face);
+  const glue = glueAreas(made)
+    .filter(({ id }) => id === picture.glue)
+    .flatMap(({ contact: { panel, polygons } }) =>
+      polygons.map((ring) => ring.map((p) => inView(view, apply(layerOf(stack, panel).map, p)))),
+    );
+  const [contents, inside] = [turned(built, design.contents ?? made.largest), turned(built, made.inside)];
+  // A little less than half of them is still outside; seen from behind, the rectangle's left end is its right.
+  const [left, top] = place({ x: (inside.width + contents.width) / 2, y: -0.45 * contents.height });
   return (
     <g>
-      <FoldedFace stack={stack} view={view} face="back" scale={scale} x={x} y={y} />
-      {glue.length > 0 && <path d={ringsPath(glue, at)} className={styles.glue} />}
+      <FoldedFace {...face} />
+      {glue.length > 0 && <path d={ringsPath(glue, place)} className={styles.glue} />}
       {picture.inserting && (
         <rect
-          x={x + (box.maxX - (span + across) / 2) * scale}
-          y={y + (-box.minY - deep * 0.45) * scale}
-          width={across * scale}
-          height={deep * scale}
+          x={left}
+          y={top}
+          width={contents.width * scale}
+          height={contents.height * scale}
           rx={1.5}
           className={styles.contents}
         />

@@ -1,5 +1,5 @@
-import { inView, visibleFrom, type Stack, type View } from '@/core/fold';
-import { boxOf, type Point } from '@/core/geometry';
+import { foldedBox, inView, visibleFrom, type Stack, type View } from '@/core/fold';
+import type { Point } from '@/core/geometry';
 import { ringsPath } from './path';
 import styles from './FoldedFace.module.css';
 
@@ -21,18 +21,19 @@ interface FoldedFaceProps {
   readonly arrows?: boolean;
 }
 
-/** Size of the folded thing in a view, mm. */
-export const faceBox = (stack: Stack, view: View) =>
-  boxOf(stack.layers.flatMap((layer) => layer.polygon.map((p) => inView(view, p))));
+type Place = (p: Point) => readonly [number, number];
+
+/** Where points of a view, mm, stand on the drawing of one face, px: mouth at the top, the back seen from behind. */
+export function facePlace({ stack, view, face, scale, x = 0, y = 0 }: Omit<FoldedFaceProps, 'contents'>): Place {
+  const box = foldedBox(stack, view);
+  return (v) => [x + (face === 'back' ? box.maxX - v.x : v.x - box.minX) * scale, y + (v.y - box.minY) * scale];
+}
 
 /** One face of the folded thing, mouth at the top: the front is the side that lay on the table, the back shows the flaps. */
-export function FoldedFace({ stack, view, face, scale, x = 0, y = 0, contents, arrows }: FoldedFaceProps) {
-  const box = faceBox(stack, view);
-  const at = (p: Point): readonly [number, number] => place(inView(view, p as Point<'folded'>));
-  const place = (v: Point): readonly [number, number] => [
-    x + (face === 'back' ? box.maxX - v.x : v.x - box.minX) * scale,
-    y + (v.y - box.minY) * scale,
-  ];
+export function FoldedFace({ contents, arrows, ...props }: FoldedFaceProps) {
+  const { stack, view, face, scale } = props;
+  const place = facePlace(props);
+  const at: Place = (p) => place(inView(view, p as Point<'folded'>));
   const seen = visibleFrom(stack, face === 'back' ? 'above' : 'below', view);
   const [cx, cy] = contents
     ? place({ x: face === 'back' ? contents.x + contents.width : contents.x, y: contents.y })

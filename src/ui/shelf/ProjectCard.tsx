@@ -5,12 +5,12 @@ import { Button, Dropdown } from 'antd';
 import dayjs from 'dayjs';
 import relativeTime from 'dayjs/plugin/relativeTime';
 import Link from 'next/link';
-import { mouthView } from '@/core/fold';
+import { foldedBox, mouthView } from '@/core/fold';
 import { CARDS, sizeNamed, type Made } from '@/core/plan';
 import type { Project } from '@/data/db';
 import { usePlan } from '../bench/usePlan';
 import { Figure } from '../parts/Figure';
-import { faceBox, FoldedFace } from '../draw/FoldedFace';
+import { FoldedFace } from '../draw/FoldedFace';
 import styles from './Shelf.module.css';
 
 dayjs.extend(relativeTime);
@@ -87,7 +87,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
 function Picture({ made }: { made: Made }) {
   const stack = made.folded.finished;
   const view = mouthView(stack, made.built.cavities[0]);
-  const box = faceBox(stack, view);
+  const box = foldedBox(stack, view);
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
   const scale = Math.min(SHELF_SCALE, ROOM.width / width, ROOM.height / height);
   return (
