@@ -247,7 +247,7 @@ function ToolChoice({ design, units, graduation, onChange }: BriefProps) {
           units={units}
           graduation={graduation}
           label="Notch to cut"
-          hint="Any size works; 1 in is easy to mark."
+          hint="Any size works; a round one is easy to mark."
           value={tool.notch ?? COMMON_BOARD.notch}
           least={5}
           most={60}

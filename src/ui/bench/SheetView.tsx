@@ -1,7 +1,7 @@
 'use client';
 
 import { drag, polygonCentroid, select } from 'd3';
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { sheetDrawing } from '@/core/files';
 import { turned } from '@/core/fit';
 import { mouthView } from '@/core/fold';
@@ -76,132 +76,155 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
   );
 
   return (
-    <div ref={frame} className={styles.frame}>
-      {size && (
-        <svg
-          width={box.width}
-          height={box.height}
-          className={styles.sheet}
-          role="group"
-          aria-label={`The sheet, ${say(blank.width)} by ${say(blank.height)}, inside face up`}
-        >
-          <defs>
-            <pattern id="glue-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(30)">
-              <rect width="7" height="7" className={styles.glueGround} />
-              <path d="M0 0V7" className={styles.glueLine} />
-            </pattern>
-            <pattern id="dry-dots" width="9" height="9" patternUnits="userSpaceOnUse">
-              <path d="M2 2l3 3M5 2l-3 3" className={styles.dryMark} />
-            </pattern>
-          </defs>
-          <rect
-            x={at({ x: 0, y: blank.height })[0]}
-            y={at({ x: 0, y: blank.height })[1]}
-            width={blank.width * scale}
-            height={blank.height * scale}
-            className={styles.blank}
-          />
-          <path d={ringsPath(drawing.outline, at)} className={styles.paper} />
-          <path d={ringsPath(drawing.noGlue, at)} fill="url(#dry-dots)" />
-          <path d={ringsPath(drawing.glue, at)} fill="url(#glue-hatch)" />
-          <path d={ringsPath([card], at)} className={styles.contents} />
-          <path d={ringsPath(drawing.outline, at)} className={styles.cut} />
-          {([1, 2, 3, 4] as const).map((edge) => {
-            const [x, y] = at(onEdge(blank, edge, 0));
-            return (
-              <g key={edge} transform={`translate(${x} ${y}) rotate(${-90 * (edge - 1)})`}>
-                <Ruler length={edgeLength(blank, edge)} scale={scale} units={units} graduation={graduation} />
-                <text x={edgeLength(blank, edge) * scale} y={54} textAnchor="end" className={styles.edgeName}>
-                  edge {edge}
+    <>
+      <div ref={frame} className={styles.frame}>
+        {size && (
+          <svg
+            width={box.width}
+            height={box.height}
+            className={styles.sheet}
+            role="group"
+            aria-label={`The sheet, ${say(blank.width)} by ${say(blank.height)}, inside face up`}
+          >
+            <defs>
+              <pattern id="glue-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(30)">
+                <rect width="7" height="7" className={styles.glueGround} />
+                <path d="M0 0V7" className={styles.glueLine} />
+              </pattern>
+              <pattern id="dry-dots" width="9" height="9" patternUnits="userSpaceOnUse">
+                <path d="M2 2l3 3M5 2l-3 3" className={styles.dryMark} />
+              </pattern>
+            </defs>
+            <rect
+              x={at({ x: 0, y: blank.height })[0]}
+              y={at({ x: 0, y: blank.height })[1]}
+              width={blank.width * scale}
+              height={blank.height * scale}
+              className={styles.blank}
+            />
+            <path d={ringsPath(drawing.outline, at)} className={styles.paper} />
+            <path d={ringsPath(drawing.noGlue, at)} fill="url(#dry-dots)" />
+            <path d={ringsPath(drawing.glue, at)} fill="url(#glue-hatch)" />
+            <path d={ringsPath([card], at)} className={styles.contents} />
+            <path d={ringsPath(drawing.outline, at)} className={styles.cut} />
+            {([1, 2, 3, 4] as const).map((edge) => {
+              const [x, y] = at(onEdge(blank, edge, 0));
+              return (
+                <g key={edge} transform={`translate(${x} ${y}) rotate(${-90 * (edge - 1)})`}>
+                  <Ruler length={edgeLength(blank, edge)} scale={scale} units={units} graduation={graduation} />
+                  <text x={edgeLength(blank, edge) * scale} y={54} textAnchor="end" className={styles.edgeName}>
+                    edge {edge}
+                  </text>
+                  <EdgeMarks made={made} edge={edge} scale={scale} units={units} graduation={graduation} />
+                </g>
+              );
+            })}
+            {made.built.piece.panels.map((panel) => {
+              if (panel.id === body.id || Math.sqrt(area(panel.polygon)) * scale < panel.name.length * 5.2) return null;
+              const [cx, cy] = polygonCentroid(panel.polygon.map((p): [number, number] => [p.x, p.y]));
+              const [x, y] = at({ x: cx, y: cy });
+              return (
+                <text key={panel.id} x={x} y={y} textAnchor="middle" className={styles.flapName}>
+                  {panel.name}
                 </text>
-                <EdgeMarks made={made} edge={edge} scale={scale} units={units} graduation={graduation} />
-              </g>
-            );
-          })}
-          {made.built.piece.panels.map((panel) => {
-            if (panel.id === body.id || Math.sqrt(area(panel.polygon)) * scale < panel.name.length * 5.2) return null;
-            const [cx, cy] = polygonCentroid(panel.polygon.map((p): [number, number] => [p.x, p.y]));
-            const [x, y] = at({ x: cx, y: cy });
-            return (
-              <text key={panel.id} x={x} y={y} textAnchor="middle" className={styles.flapName}>
-                {panel.name}
-              </text>
-            );
-          })}
-          <CardLabel
-            at={at(heart)}
-            width={contents.width}
-            height={contents.height}
-            units={units}
-            graduation={graduation}
-            known={design.contents !== null}
-          />
-          {drawing.scores.map((score) => {
-            const [x1, y1] = at(score.from);
-            const [x2, y2] = at(score.to);
-            const [bx, by] = [x1 + (x2 - x1) * 0.24, y1 + (y2 - y1) * 0.24];
-            return (
-              <g key={score.id}>
-                <line
-                  x1={x1}
-                  y1={y1}
-                  x2={x2}
-                  y2={y2}
-                  className={score.fold === 'valley' ? styles.valley : styles.mountain}
+              );
+            })}
+            <CardLabel
+              at={at(heart)}
+              width={contents.width}
+              height={contents.height}
+              units={units}
+              graduation={graduation}
+              known={design.contents !== null}
+            />
+            {drawing.scores.map((score) => {
+              const [x1, y1] = at(score.from);
+              const [x2, y2] = at(score.to);
+              const [bx, by] = [x1 + (x2 - x1) * 0.24, y1 + (y2 - y1) * 0.24];
+              return (
+                <g key={score.id}>
+                  <line
+                    x1={x1}
+                    y1={y1}
+                    x2={x2}
+                    y2={y2}
+                    className={score.fold === 'valley' ? styles.valley : styles.mountain}
+                  />
+                  <circle cx={bx} cy={by} r={11} className={styles.badge} />
+                  <text x={bx} y={by + 4.5} textAnchor="middle" className={styles.badgeText}>
+                    {score.number}
+                  </text>
+                </g>
+              );
+            })}
+            {draggable.map((score) => {
+              const outward = outwardOf(score);
+              return (
+                <Handle
+                  key={score.id}
+                  at={at(middle(score.from, score.to))}
+                  label={`Score ${score.number}: move the fold`}
+                  text={`room ${say(made.inside.width - contents.width)} by ${say(made.inside.height - contents.height)}`}
+                  value={distanceOf(score, heart)}
+                  shape="fold"
+                  onHold={hold}
+                  onDrag={(dx, dy, phase) => onFold(score.id, (dx * outward.x - dy * outward.y) / scale, phase)}
+                  onStep={(steps) => {
+                    onFold(score.id, 0, 'start');
+                    onFold(score.id, (steps * step) / Math.SQRT2, 'move');
+                  }}
                 />
-                <circle cx={bx} cy={by} r={11} className={styles.badge} />
-                <text x={bx} y={by + 4.5} textAnchor="middle" className={styles.badgeText}>
-                  {score.number}
-                </text>
-              </g>
-            );
-          })}
-          {draggable.map((score) => {
-            const outward = outwardOf(score);
-            return (
+              );
+            })}
+            {design.contents && (
               <Handle
-                key={score.id}
-                at={at(middle(score.from, score.to))}
-                label={`Score ${score.number}: move the fold`}
-                text={`room ${say(made.inside.width - contents.width)} by ${say(made.inside.height - contents.height)}`}
-                value={distanceOf(score, heart)}
-                shape="fold"
+                at={at(topCorner)}
+                label="Corner of the contents: drag to resize"
+                text={`${say(contents.width)} by ${say(contents.height)}`}
+                value={contents.width}
+                shape="corner"
                 onHold={hold}
-                onDrag={(dx, dy, phase) => onFold(score.id, (dx * outward.x - dy * outward.y) / scale, phase)}
-                onStep={(steps) => {
-                  onFold(score.id, 0, 'start');
-                  onFold(score.id, (steps * step) / Math.SQRT2, 'move');
+                onDrag={(dx, dy, phase) => {
+                  const pull = { x: dx / scale, y: -dy / scale };
+                  const sign = (axis: Point): number =>
+                    Math.sign((topCorner.x - heart.x) * axis.x + (topCorner.y - heart.y) * axis.y);
+                  onContents(
+                    2 * sign(across) * (pull.x * across.x + pull.y * across.y),
+                    2 * sign(deep) * (pull.x * deep.x + pull.y * deep.y),
+                    phase,
+                  );
+                }}
+                onStep={(steps, sideways) => {
+                  onContents(0, 0, 'start');
+                  onContents(sideways ? steps * step : 0, sideways ? 0 : steps * step, 'move');
                 }}
               />
-            );
-          })}
-          {design.contents && (
-            <Handle
-              at={at(topCorner)}
-              label="Corner of the contents: drag to resize"
-              text={`${say(contents.width)} by ${say(contents.height)}`}
-              value={contents.width}
-              shape="corner"
-              onHold={hold}
-              onDrag={(dx, dy, phase) => {
-                const pull = { x: dx / scale, y: -dy / scale };
-                const sign = (axis: Point): number =>
-                  Math.sign((topCorner.x - heart.x) * axis.x + (topCorner.y - heart.y) * axis.y);
-                onContents(
-                  2 * sign(across) * (pull.x * across.x + pull.y * across.y),
-                  2 * sign(deep) * (pull.x * deep.x + pull.y * deep.y),
-                  phase,
-                );
-              }}
-              onStep={(steps, sideways) => {
-                onContents(0, 0, 'start');
-                onContents(sideways ? steps * step : 0, sideways ? 0 : steps * step, 'move');
-              }}
-            />
-          )}
-        </svg>
-      )}
-    </div>
+            )}
+          </svg>
+        )}
+      </div>
+      <Legend />
+    </>
+  );
+}
+
+/** What the kinds of line and hatching mean; told by pattern, not by colour. */
+function Legend() {
+  const sample = (what: string, drawn: ReactNode) => (
+    <li>
+      <svg width="26" height="12" aria-hidden="true">
+        {drawn}
+      </svg>
+      {what}
+    </li>
+  );
+  return (
+    <ul className={styles.legend} aria-label="What the lines mean">
+      {sample('cut', <path d="M0 6H26" className={styles.cut} />)}
+      {sample('fold', <path d="M0 6H26" className={styles.valley} />)}
+      {sample('glue here', <rect width="26" height="12" fill="url(#glue-hatch)" />)}
+      {sample('keep glue off', <rect width="26" height="12" fill="url(#dry-dots)" />)}
+    </ul>
   );
 }
 
