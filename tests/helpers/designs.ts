@@ -1,7 +1,7 @@
 /** Random designs for the laws: contents, papers, tools, graduations, and every option its construction declares. */
 import fc from 'fast-check';
 import { z } from 'zod';
-import type { Construction } from '../../src/core/constructions';
+import { optionFields, type Construction } from '../../src/core/constructions';
 import { GRADUATIONS, INCH } from '../../src/core/length';
 import { planFor, readDesign, type DesignInput, type Plan } from '../../src/core/plan';
 
@@ -16,17 +16,27 @@ const tool = fc.oneof(
   fc.constant({ kind: 'envelope-board' }),
   fc.record({ kind: fc.constant('ruler'), notch: fc.double({ min: 14, max: 30, noNaN: true }) }),
   fc.constant({ kind: 'scoring-board' }),
+  fc.record({ kind: fc.constant('scoring-board'), length: fc.double({ min: 80, max: 400, noNaN: true }) }),
+  fc.constant({ kind: 'edge-board' }),
+  fc.record({
+    kind: fc.constant('edge-board'),
+    scoreFrom: fc.constantFrom(10, 12.7, 20),
+    offset: fc.constantFrom(0, 0.5, -0.5),
+    relief: fc.constantFrom(4, 6.35, 9),
+  }),
 );
 
 /** Values worth trying for every option that has a default, read off the construction's own schema. */
 function optionsOf(construction: Construction): fc.Arbitrary<Record<string, unknown>> {
   const { properties = {} } = z.toJSONSchema(construction.options, { io: 'input', unrepresentable: 'any' }) as {
-    properties?: Record<string, { enum?: unknown[]; default?: unknown }>;
+    properties?: Record<string, { enum?: unknown[]; default?: unknown; unit?: string; limits?: { least: number; most: number } }>;
   };
   const each = Object.entries(properties).flatMap(([name, property]) => {
     if (property.enum) return [[name, fc.constantFrom(...property.enum)] as const];
+    if (property.unit === 'yes-no') return [[name, fc.boolean()] as const];
+    if (property.unit === 'count') return [[name, fc.integer({ min: property.limits!.least, max: property.limits!.most })] as const];
     return typeof property.default === 'number'
-      ? [[name, fc.constantFrom(property.default * 0.5, property.default, property.default * 1.25)] as const]
+      ? [[name, fc.constantFrom(property.default * 0.5, property.default, property.default, property.default * 1.25)] as const]
       : [];
   });
   return fc.record(Object.fromEntries(each), { requiredKeys: [] });
@@ -59,26 +69,32 @@ export const contentsFirst = (construction: Construction): fc.Arbitrary<DesignIn
         }) as DesignInput,
     );
 
+const hasSetting = ({ options }: Construction): boolean => optionFields(options).some(({ name }) => name === 'setting');
+/** Constructions that start from a square and refuse anything else. */
+const takesSquares = (construction: Construction): boolean =>
+  hasSetting(construction) || ['accordion-pocket', 'flap-mat'].includes(construction.name);
+
 /** Paper-first designs: a sheet and, now and then, a setting. */
 export const paperFirst = (construction: Construction): fc.Arbitrary<DesignInput> =>
   fc
     .record({
       side: fc.double({ min: 90, max: 320, noNaN: true }),
+      ratio: fc.constantFrom(1, 1, 0.8, 1.3, 2),
       at: fc.option(fc.double({ min: 0.38, max: 0.62, noNaN: true }), { nil: undefined }),
       thickness: fc.constantFrom(0, 2),
       tool,
       options: optionsOf(construction),
     })
     .map(
-      ({ side, at, thickness, tool: t, options }) =>
+      ({ side, ratio, at, thickness, tool: t, options }) =>
         ({
           version: 1,
           construction: construction.name,
-          blank: { width: side, height: side },
+          blank: { width: side, height: takesSquares(construction) ? side : side * ratio },
           contents: { thickness },
           tool: t,
           graduation: 'exact',
-          options: { ...options, ...(at === undefined ? {} : { setting: side * at }) },
+          options: { ...options, ...(at === undefined || !hasSetting(construction) ? {} : { setting: side * at }) },
         }) as DesignInput,
     );
 

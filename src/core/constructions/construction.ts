@@ -1,5 +1,6 @@
 import type { z } from 'zod';
-import type { AssemblyFold, Cavity } from '../fold';
+import type { AssemblyStep, Cavity } from '../fold';
+import type { Point } from '../geometry';
 import type { Graduation, Mm } from '../length';
 import type { Blank, Edge, Piece } from '../pattern';
 
@@ -24,6 +25,8 @@ export interface Making {
   readonly offset: Mm;
   /** Largest setting the board's ruler shows; null when positions are measured on the sheet. */
   readonly rulerEnd: Mm | null;
+  /** A board that scores near an edge: how far from it, and how far in from a score its relief notch slants. */
+  readonly relief: { readonly from: Mm; readonly inset: Mm } | null;
 }
 
 /** The question a construction answers: contents first, or (with `blank`) paper first. Complete: nothing optional. */
@@ -45,11 +48,47 @@ export interface Start {
   readonly reference: 'board' | 'ruler';
 }
 
+/** Something dragged on the sheet: a fold that moves along a direction, and what that decides. */
+export interface Grip {
+  readonly hinge: string;
+  /** Unit vector on the sheet along which the fold moves. */
+  readonly along: Point<'sheet'>;
+  /** What moves, in a maker's words: `depth of the pocket`. */
+  readonly label: string;
+  readonly does:
+    /** The room aimed for grows by `rate` mm for every mm along. */
+    | { readonly kind: 'room'; readonly side: 'width' | 'height'; readonly rate: number }
+    /** An option grows by `rate` mm for every mm along, from what it is now. */
+    | {
+        readonly kind: 'option';
+        readonly option: string;
+        readonly from: Mm;
+        readonly rate: number;
+        readonly least: Mm;
+        readonly most: Mm;
+      };
+}
+
+/** Something cut through panels once it is known where they lie: placed on the folded thing, cut in the flat. */
+export type Feature =
+  /** A half-round bite at the middle of a cavity's opening, through what covers the contents there. */
+  | { readonly kind: 'finger-notch'; readonly cavity: string; readonly diameter: Mm }
+  /** A hole through all of the named panels that lie over each other at a place on the sheet of the first. */
+  | {
+      readonly kind: 'hole';
+      readonly id: string;
+      readonly panels: readonly [string, ...string[]];
+      readonly centre: Point<'sheet'>;
+      readonly diameter: Mm;
+    };
+
 /** A pattern and how it goes together; everything else is read off the folded shape. */
 export interface Built {
-  readonly piece: Piece;
-  readonly folds: readonly AssemblyFold[];
-  readonly cavities: readonly [Cavity, ...Cavity[]];
+  /** The first is the one whose blank a paper-first design gives. Panels are named apart across all pieces. */
+  readonly pieces: readonly [Piece, ...Piece[]];
+  readonly assembly: readonly AssemblyStep[];
+  /** None for what holds nothing: a mat. */
+  readonly cavities: readonly Cavity[];
   /** Which length of the contents lies along the first cavity's mouth. */
   readonly acrossMouth: 'width' | 'height';
   readonly start: Start;
@@ -57,13 +96,49 @@ export interface Built {
   readonly holds: readonly (readonly [string, string])[];
   /** Pairs of flaps that face each other across the floor. */
   readonly facing: readonly (readonly [string, string])[];
+  /** Panels meant to stand out past the floor. */
+  readonly proud: readonly string[];
+  /** The side of the finished pile that is looked at: what lay on the table, or the top. */
+  readonly front: 'below' | 'above';
+  readonly grips: readonly Grip[];
+  readonly features: readonly Feature[];
+  /** Panels that move in a channel: the moving one, and the two it runs between. */
+  readonly slides: readonly { readonly panel: string; readonly between: readonly [string, string] }[];
 }
+
+/** What most constructions have none of; a construction writes only what it has. */
+export const PLAIN = {
+  cavities: [],
+  acrossMouth: 'width',
+  start: { edge: 1, reference: 'ruler' },
+  holds: [],
+  facing: [],
+  proud: [],
+  front: 'below',
+  grips: [],
+  features: [],
+  slides: [],
+} as const satisfies Partial<Built>;
 
 /** Why no pattern exists for a valid question. Data; the sentence is made where words are made. */
 export interface Refusal {
-  readonly code: 'blank_not_square' | 'notch_off_sheet' | 'setting_off_sheet' | 'corner_too_round' | 'tip_too_deep';
+  readonly code:
+    | 'blank_not_square'
+    | 'notch_off_sheet'
+    | 'setting_off_sheet'
+    | 'corner_too_round'
+    | 'tip_too_deep'
+    | 'sheet_too_small'
+    | 'part_too_large'
+    | 'notch_cuts_fold'
+    | 'notch_cuts_glue'
+    | 'hole_cuts_fold'
+    | 'holes_touch'
+    | 'strip_too_short';
   readonly value: Mm;
   readonly limit: Mm;
+  /** Names the sentence needs: which side of the sheet, which part. */
+  readonly about?: Readonly<Record<string, string>>;
 }
 
 export type BuildResult =
@@ -108,21 +183,9 @@ export interface Construction<Options = unknown> {
   readonly schools: readonly School[];
   readonly advice: readonly Advice[];
   readonly cures: readonly Cure[];
-  /** What a fold dragged on the sheet means for the design. */
-  readonly dragFold: (drag: FoldDrag<Options>) => FoldDecision;
+  /** Figures it is held to, and where they come from. */
+  readonly sources: readonly string[];
 }
-
-/** A fold pulled away from the middle of the sheet by `outward` mm (negative: towards it). */
-export interface FoldDrag<Options = unknown> {
-  readonly hinge: string;
-  readonly outward: number;
-  readonly built: Built;
-  readonly inside: Ease;
-  readonly brief: Brief<Options>;
-}
-
-/** Contents first, a dragged fold decides the room aimed for; paper first, it decides options. */
-export type FoldDecision = { readonly aim: Ease } | { readonly options: Readonly<Record<string, unknown>> };
 
 /** Erases the option type where constructions of all kinds stand in one list. */
 export const anyConstruction = <Options>(construction: Construction<Options>): Construction =>

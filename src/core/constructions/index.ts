@@ -1,4 +1,5 @@
 /** Constructions: `constructionNamed('diagonal-envelope')` draws the pattern for a card, or says what a sheet can be. */
 export * from './construction';
+export { withFeatures } from './features';
 export { CONSTRUCTIONS, constructionNamed } from './registry';
 export { optionFields, type OptionField } from './options';

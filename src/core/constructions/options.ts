@@ -5,7 +5,7 @@ import { lengthSchema, type LengthLimits, type Mm } from '../length';
 export interface OptionMeta {
   readonly title: string;
   readonly description: string;
-  readonly unit: 'mm' | 'choice';
+  readonly unit: 'mm' | 'choice' | 'count' | 'yes-no';
   /** What a length may be, mm. */
   readonly limits?: LengthLimits;
   /** Set on options that say what is fixed on the paper already: they have no place in a contents-first design. */
@@ -44,17 +44,33 @@ export const choiceOption = <const Names extends readonly [string, ...string[]]>
     .default(names[0] as never)
     .meta({ title, description: reason, unit: 'choice' } satisfies OptionMeta);
 
+/** A whole number, between two limits. */
+export const countOption = (title: string, reason: string, fallback: number, least: number, most: number) =>
+  z
+    .int({ error: `Write a whole number from ${least} to ${most}.` })
+    .min(least, { error: `At least ${least}.` })
+    .max(most, { error: `At most ${most}.` })
+    .default(fallback)
+    .meta({ title, description: reason, unit: 'count', limits: { least, most } } satisfies OptionMeta);
+
+/** Yes or no. */
+export const yesNoOption = (title: string, reason: string, fallback: boolean) =>
+  z
+    .boolean({ error: 'Say true or false.' })
+    .default(fallback)
+    .meta({ title, description: reason, unit: 'yes-no' } satisfies OptionMeta);
+
 /** An option as a form or a table shows it. */
 export interface OptionField extends OptionMeta {
   readonly name: string;
   readonly choices: readonly string[];
-  readonly fallback: string | number | undefined;
+  readonly fallback: string | number | boolean | undefined;
 }
 
 /** Every option a schema declares, in its own order, read off the JSON Schema generated from it. */
 export function optionFields(options: z.ZodType): OptionField[] {
   const { properties = {} } = z.toJSONSchema(options, { io: 'input', unrepresentable: 'any' }) as {
-    properties?: Record<string, OptionMeta & { enum?: string[]; default?: string | number }>;
+    properties?: Record<string, OptionMeta & { enum?: string[]; default?: string | number | boolean }>;
   };
   return Object.entries(properties).map(([name, { title, description, unit, limits, onPaper, open, ...rest }]) => ({
     name,

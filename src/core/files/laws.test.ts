@@ -7,13 +7,14 @@ import { parseSync, type INode } from 'svgson';
 import { contentsFirst, paperFirst, planOf } from '../../../tests/helpers/designs';
 import { facesBetween, secondArea, secondDifference, secondIntersection } from '../../../tests/helpers/second-geometry';
 import { CONSTRUCTIONS } from '../constructions';
-import { foldedOutline, layerOf, slotOf, stageAfter } from '../fold';
+import { foldedOutline, layerOf } from '../fold';
+import { slotsOf } from '../fit';
 import { applyAll, area, distance, type Point, type Polygon, type Segment } from '../geometry';
 import { patternFaults, wasteOf } from '../pattern';
-import { checksOf, planDocument, planSchema, sayer, type DesignInput, type Made, type Plan } from '../plan';
+import { checksOf, ownPaper, planDocument, planSchema, sayer, stepsOf, type DesignInput, type Made, type Plan } from '../plan';
 import { readProject, sheetDrawing, sheetSvg, writeProject } from '.';
 
-const RUNS = { numRuns: 120 };
+const RUNS = { numRuns: Number(process.env.LAW_RUNS ?? 60) };
 /** Lengths that must agree, agree to this, mm. */
 const CLOSE = 0.01;
 
@@ -22,7 +23,7 @@ const failed = (plan: Plan): string[] => checksOf(plan).flatMap((check) => (chec
 /** Runs a law on every random design that yields a pattern, and makes sure enough of them do. */
 function holds(
   construction: (typeof CONSTRUCTIONS)[number],
-  law: (made: Made, plan: Plan, input: DesignInput) => void,
+  law: (made: Made, plan: Plan, input: DesignInput, run: number) => void,
   only: (plan: Plan) => boolean = () => true,
 ): void {
   let held = 0;
@@ -30,7 +31,7 @@ function holds(
     const plan = planOf(input);
     if (!plan.made || !only(plan)) return;
     held++;
-    law(plan.made, plan, input);
+    law(plan.made, plan, input, held);
   };
   fc.assert(
     fc.property(
@@ -42,18 +43,22 @@ function holds(
     ),
     RUNS,
   );
-  expect(held).toBeGreaterThan(RUNS.numRuns / 3);
+  expect(held).toBeGreaterThan(RUNS.numRuns / 4);
 }
 
 const sound = (plan: Plan): boolean => failed(plan).length === 0;
 
 describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construction) => {
   test('1: panels and waste make up the blank without overlapping', () =>
-    holds(construction, (made) => expect(patternFaults(made.built.piece)).toEqual([])));
+    holds(construction, (made) => {
+      for (const { piece } of made.pieces) expect(patternFaults(piece)).toEqual([]);
+    }));
 
   test('1: the lines of the cutting drawing, read back, divide the blank into exactly the panels and the waste', () =>
-    holds(construction, (made) => {
-      const { piece } = made.built;
+    holds(construction, (made, _plan, _input, run) => {
+      // One piece a run: the faces take a second library a while.
+      const part = made.pieces[run % made.pieces.length]!;
+      const { piece } = part;
       // Everything from the file: its size, too, is written to a ten-thousandth.
       const [width, height] = [piece.blank.width, piece.blank.height].map((v) => Number(v.toFixed(4))) as [
         number,
@@ -66,7 +71,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
         { x: 0, y: height },
       ];
       const rim = corners.map((from, i): Segment => ({ from, to: corners[(i + 1) % 4]! }));
-      const read = linesOf(sheetSvg(sheetDrawing(made), 'x'), height);
+      const read = linesOf(sheetSvg(sheetDrawing(made, part), 'x'), height);
       const faces = facesBetween([...rim, ...read.map((line) => meeting(line, read))]).filter((a) => a > 0.05);
       for (const panel of piece.panels) {
         const found = faces.findIndex((face) => Math.abs(face - area(panel.polygon)) < 0.2);
@@ -80,21 +85,31 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
     }));
 
   test('2: every score is a hinge between two panels, and every hinge is in the document', () =>
-    holds(construction, ({ built }, plan) => {
-      const scores = planDocument(plan).pieces[0]!.scores;
-      expect(scores.map((s) => s.id).sort()).toEqual(built.piece.hinges.map((h) => h.id).sort());
-      expect(scores.map((s) => s.order)).toEqual([...scores.map((s) => s.order)].sort((a, b) => a - b));
+    holds(construction, ({ pieces }, plan) => {
+      planDocument(plan).pieces.forEach(({ scores }, i) => {
+        expect(scores.map((s) => s.id).sort()).toEqual(pieces[i]!.piece.hinges.map((h) => h.id).sort());
+        expect(scores.map((s) => s.order)).toEqual([...scores.map((s) => s.order)].sort((a, b) => a - b));
+      });
+      const panels = pieces.flatMap(({ piece }) => piece.panels.map(({ id }) => id));
+      expect(new Set(panels).size).toBe(panels.length);
     }));
 
-  test('3: every fold of a sound plan can be made, and the folded outline is the inside', () =>
+  test('3: every fold of a sound plan can be made, and nothing but what is declared stands past the floor', () =>
     holds(
       construction,
       (made) => {
         expect(made.folded.problems).toEqual([]);
-        expect(Math.abs(made.finished.width - made.inside.width)).toBeLessThan(CLOSE);
+        const [cavity] = made.built.cavities;
+        if (!cavity) return;
+        const pile = ownPaper(made.folded.finished, made.built);
+        const floor = layerOf(pile, cavity.floor).polygon;
+        const rest = pile.layers.filter((layer) => !made.built.proud.includes(layer.panel)).map((layer) => layer.polygon);
+        expect(secondDifference(rest, [hull(floor)])).toBeLessThan(0.1);
+        if (made.built.proud.length > 0 || cavity.through) return;
+        // What holds by its floor alone is as large as the inside, or larger by a glued strip at its sides.
+        expect(made.finished.width - made.inside.width).toBeGreaterThan(-CLOSE);
         expect(Math.abs(made.finished.height - made.inside.height)).toBeLessThan(CLOSE);
-        const outline = secondArea(foldedOutline(made.folded.finished));
-        expect(outline).toBeCloseTo(made.inside.width * made.inside.height, 0);
+        expect(secondArea(foldedOutline(pile))).toBeCloseTo(secondArea([floor, ...rest]), 0);
       },
       sound,
     ));
@@ -106,24 +121,27 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
         expect([made.fit?.insert ?? null, made.fit?.seat ?? null]).toEqual([null, null]);
         if (!made.fit) return;
         expect(made.fit.ease.width).toBeGreaterThanOrEqual(design.least.width - 1e-4);
-        expect(made.fit.ease.height).toBeGreaterThanOrEqual(design.least.height - 1e-4);
+        if (!made.built.cavities[0]!.through)
+          expect(made.fit.ease.height).toBeGreaterThanOrEqual(design.least.height - 1e-4);
       },
       sound,
     ));
 
-  test('5: every glue area is layer on layer, and none lies across the slot', () =>
+  test('5: every glue area is layer on layer, none lies across a slot, and none seals an opening', () =>
     holds(construction, (made) => {
-      for (const { fold, stack } of made.folded.stages)
-        for (const joint of stack.joints.filter((j) => fold.moving.includes(j.panel))) {
+      for (const { stack, joints } of made.folded.stages)
+        for (const joint of joints) {
           const { map } = layerOf(stack, joint.panel);
           const folded = joint.polygons.map((ring) => applyAll<'folded'>(map, ring));
           const both = [layerOf(stack, joint.panel).polygon, layerOf(stack, joint.onto).polygon] as const;
           for (const layer of both) expect(secondDifference(folded, [layer])).toBeLessThan(0.05);
         }
-      const [cavity] = made.built.cavities;
-      const ready = stageAfter(made.folded, cavity.insertAfter).stack;
-      const floorGlue = ready.joints.filter((j) => j.panel === cavity.floor || j.onto === cavity.floor);
-      expect(floorGlue).toEqual([]);
+      // Whatever the slot of any cavity takes goes in past all the glue.
+      for (const cavity of made.built.cavities) {
+        const { going } = slotsOf(made.built, made.folded, cavity)!;
+        expect(going.largest.width).toBeGreaterThan(0);
+        expect(going.test(going.largest)).toBeNull();
+      }
     }));
 
   test('6: a closed cavity has no hole by a second library’s count, and each lap that holds is broad enough', () =>
@@ -131,21 +149,22 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
       construction,
       (made, plan) => {
         const [cavity] = made.built.cavities;
-        if (cavity.kind !== 'closed') return;
-        const floor = layerOf(made.folded.finished, cavity.floor).polygon;
-        const others = made.folded.finished.layers.filter((l) => l.panel !== cavity.floor).map((l) => l.polygon);
-        expect(secondDifference([floor], others)).toBeLessThan(0.05);
         for (const [a, b] of made.built.holds)
           expect(
             secondIntersection([layerOf(made.folded.finished, a).polygon], [layerOf(made.folded.finished, b).polygon]),
           ).toBeGreaterThan(0);
-        expect(checksOf(plan).find((c) => c.id === 'flap-overlap')?.value).toBeGreaterThan(6.35 - CLOSE);
+        if (made.built.holds.length > 0)
+          expect(checksOf(plan).find((c) => c.id === 'flap-overlap')?.value).toBeGreaterThan(6.35 - CLOSE);
+        if (cavity?.kind !== 'closed') return;
+        const floor = layerOf(made.folded.finished, cavity.floor).polygon;
+        const others = made.folded.finished.layers.filter((l) => l.panel !== cavity.floor).map((l) => l.polygon);
+        expect(secondDifference([floor], others)).toBeLessThan(0.05);
       },
       (plan) => sound(plan) && !checksOf(plan).some((c) => c.id === 'flap-overlap' && c.level === 'warn'),
     ));
 
-  test('7: the programme, carried out on the simulated tool, gives the same scores, notches and cuts', () =>
-    holds(construction, (made) => expect(made.toolFaults).toEqual([])));
+  test('7: the programme, carried out on the simulated tool, gives the same scores, notches, cuts and holes', () =>
+    holds(construction, (made) => expect(made.pieces.flatMap((part) => part.toolFaults)).toEqual([])));
 
   test('8: the largest contents, planned with the least ease, give the same blank; 0.1 mm more does not go in', () => {
     let held = 0;
@@ -153,27 +172,30 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
       fc.property(contentsFirst(construction), (input) => {
         const exact = { ...input, graduation: 'exact' as const };
         const first = planOf(exact);
-        if (!first.made || !sound(first) || first.made.largest.width < 5 || first.made.largest.height < 5) return;
-        held++;
+        if (!first.made || !sound(first)) return;
         const { made, design } = first;
-        const again = planOf({ ...exact, contents: made.largest, ease: design.least, leastEase: design.least });
-        expect(again.made?.built.piece.blank.width).toBeCloseTo(made.built.piece.blank.width, 5);
-        expect(again.made?.built.piece.blank.height).toBeCloseTo(made.built.piece.blank.height, 5);
         const [cavity] = made.built.cavities;
-        const slots = [
-          slotOf(stageAfter(made.folded, cavity.insertAfter).stack, cavity, false),
-          slotOf(made.folded.finished, cavity, true),
-        ];
-        const { width, height } = slots[0]!.largest;
-        for (const slot of slots) {
-          expect(slot.test({ width, height })).toBeNull();
+        if (!cavity) {
+          held++;
+          return;
+        }
+        const largest = cavity.through ? { ...made.largest, height: design.contents!.height } : made.largest;
+        if (largest.width < 5 || largest.height < 5) return;
+        held++;
+        const again = planOf({ ...exact, contents: largest, ease: design.least, leastEase: design.least });
+        expect(again.made?.pieces[0].piece.blank.width).toBeCloseTo(made.pieces[0].piece.blank.width, 5);
+        expect(again.made?.pieces[0].piece.blank.height).toBeCloseTo(made.pieces[0].piece.blank.height, 5);
+        const { going, lying } = slotsOf(made.built, made.folded)!;
+        const { width, height } = going.largest;
+        for (const slot of [going, lying]) {
+          expect([null, 'uncovered']).toContain(slot.test({ width, height }));
           expect(slot.test({ width: width + 0.1, height })).toBe('too_wide');
-          expect(slot.test({ width, height: height + 0.1 })).toBe('too_high');
+          if (!cavity.through) expect(slot.test({ width, height: height + 0.1 })).toBe('too_high');
         }
       }),
       RUNS,
     );
-    expect(held).toBeGreaterThan(RUNS.numRuns / 3);
+    expect(held).toBeGreaterThan(RUNS.numRuns / 4);
   });
 
   test('9: project files survive unchanged, and units change words but no length', () =>
@@ -198,9 +220,27 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
       expect(planSchema.parse(JSON.parse(JSON.stringify(inMm)))).toEqual(inMm);
     }));
 
+  test('the order of work: a piece is cut before it is marked, flat work comes before folding, glue before what it holds', () =>
+    holds(construction, (made, plan) => {
+      const steps = stepsOf(plan, sayer('in', '1/8 in'));
+      const first = (is: (s: (typeof steps)[number]) => boolean): number => steps.findIndex(is);
+      for (const { piece } of made.pieces) {
+        const own = steps.filter((s) => s.piece === piece.name);
+        expect(own[0]?.action).toBe('cut');
+        const flat = own.map((s) => s.picture.kind === 'flat');
+        // Once folded, nothing of that piece is done flat any more.
+        expect(flat.lastIndexOf(true)).toBeLessThan(flat.includes(false) ? flat.indexOf(false) : Infinity);
+      }
+      const insert = first((s) => s.action === 'insert');
+      const close = first((s) => s.action === 'close');
+      if (made.built.cavities.length > 0) expect(insert).toBeGreaterThan(0);
+      if (close >= 0 && insert >= 0) expect(close).toBeGreaterThan(insert);
+      expect(steps.map((s) => s.id)).toEqual(steps.map((_, i) => i + 1));
+    }));
+
   test('9: the cutting drawing gives the geometry back', () =>
-    holds(construction, (made) => {
-      const drawing = sheetDrawing(made);
+    holds(construction, (made, _plan, _input, run) => {
+      const drawing = sheetDrawing(made, made.pieces[run % made.pieces.length]);
       const svg = parseSync(sheetSvg(drawing, 'Star & card <b>'));
       expect([svg.attributes.width, svg.attributes.height]).toEqual(
         [drawing.blank.width, drawing.blank.height].map((v) => `${Number(v.toFixed(4))}mm`),
@@ -214,6 +254,15 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
       expect(group(svg, 'glue').children).toHaveLength(drawing.glue.length);
     }));
 });
+
+/** The rectangle round a floor: a bite out of it, or a rounded corner, lets nothing stand past it. */
+function hull(polygon: Polygon): Polygon {
+  if (polygon.length <= 4) return polygon;
+  const xs = polygon.map((p) => p.x);
+  const ys = polygon.map((p) => p.y);
+  const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  return [{ x: x0, y: y0 }, { x: x1, y: y0 }, { x: x1, y: y1 }, { x: x0, y: y1 }];
+}
 
 const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);
 const group = (svg: INode, id: string): INode => svg.children.find((child) => child.attributes.id === id)!;

@@ -1,6 +1,6 @@
 import type { Polygon, Segment } from '../geometry';
-import { outlineOf, type Blank } from '../pattern';
-import { glueAreas, keepDry, scoreNumbers, type Made } from '../plan';
+import { outlineOf, type Blank, type Hole } from '../pattern';
+import { glueAreas, keepDry, scoreNumbers, type Made, type MadePiece } from '../plan';
 
 /** A numbered fold line. */
 export interface ScoreLine extends Segment<'sheet'> {
@@ -12,24 +12,28 @@ export interface ScoreLine extends Segment<'sheet'> {
 
 /** A flat piece as lines and areas on the sheet, millimetres, y up: what every drawing and file shows. */
 export interface SheetDrawing {
+  readonly name: string;
   readonly blank: Blank;
   readonly outline: readonly Polygon<'sheet'>[];
   readonly scores: readonly ScoreLine[];
+  readonly holes: readonly Hole[];
   readonly glue: readonly Polygon<'sheet'>[];
   readonly noGlue: readonly Polygon<'sheet'>[];
 }
 
-/** Draws the piece of a made plan. */
-export function sheetDrawing(made: Made): SheetDrawing {
-  const { piece } = made.built;
-  const numbers = scoreNumbers(made.programme);
+/** Draws one piece of a made plan. */
+export function sheetDrawing(made: Made, { piece, programme }: MadePiece = made.pieces[0]): SheetDrawing {
+  const numbers = scoreNumbers(programme);
+  const own = (panel: string): boolean => piece.panels.some(({ id }) => id === panel);
   return {
+    name: piece.name,
     blank: piece.blank,
     outline: outlineOf(piece),
     scores: piece.hinges
       .map(({ id, line, fold }) => ({ ...line, id, fold, number: numbers.get(id) ?? 0 }))
       .sort((a, b) => a.number - b.number),
-    glue: glueAreas(made).flatMap(({ contact }) => contact.polygons),
-    noGlue: keepDry(made).flatMap((contact) => contact.polygons),
+    holes: piece.holes,
+    glue: glueAreas(made).flatMap(({ joint }) => (own(joint.panel) ? joint.polygons : [])),
+    noGlue: keepDry(made).flatMap(({ panel, polygons }) => (own(panel) ? polygons : [])),
   };
 }

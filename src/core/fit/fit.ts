@@ -2,6 +2,8 @@ import type { Built, Contents, Ease } from '../constructions';
 import { slotOf, stageAfter, type Cavity, type Folded, type Slot, type SlotRefusal } from '../fold';
 import { mm, type Mm } from '../length';
 
+/** Thickness a cavity's walls do not take up by standing apart. */
+const beyondGusset = (cavity: Cavity, thickness: number): number => Math.max(0, thickness - (cavity.gusset ?? 0));
 /** Share of the thickness that a cavity's height loses: closed at both ends, or open at one. */
 const bulge = (cavity: Cavity): number => (cavity.kind === 'closed' ? 1 : 0.5);
 
@@ -18,18 +20,20 @@ export interface Fit {
 export const turned = <T>(built: Built, { width, height }: { width: T; height: T }): { width: T; height: T } =>
   built.acrossMouth === 'width' ? { width, height } : { width: height, height: width };
 
-/** The first cavity as it is when the contents go in, and as it is at the end. */
+/** A cavity as it is when the contents go in, and as it is at the end. */
 export interface Slots {
+  readonly cavity: Cavity;
   readonly going: Slot;
   readonly lying: Slot;
 }
 
-/** Opens the first cavity of a folded holder at both moments. */
-export function slotsOf(built: Built, folded: Folded): Slots {
-  const [cavity] = built.cavities;
+/** Opens the first cavity of a folded holder at both moments; null when it has none. */
+export function slotsOf(built: Built, folded: Folded, cavity: Cavity | undefined = built.cavities[0]): Slots | null {
+  if (!cavity) return null;
   return {
+    cavity,
     going: slotOf(stageAfter(folded, cavity.insertAfter).stack, cavity, false),
-    lying: slotOf(folded.finished, cavity, cavity.kind === 'closed'),
+    lying: slotOf(folded.finished, cavity, !cavity.through),
   };
 }
 
@@ -43,12 +47,11 @@ const smaller = (a: Ease, b: Ease): Ease => ({
 });
 
 /** How the given contents fit, asked of the folded shape at insertion and when closed. */
-export function fitOf(built: Built, { going, lying }: Slots, contents: Contents): Fit {
+export function fitOf(built: Built, { cavity, going, lying }: Slots, contents: Contents): Fit {
   const flat = turned(built, contents);
-  const want = {
-    width: flat.width + contents.thickness,
-    height: flat.height + bulge(built.cavities[0]) * contents.thickness,
-  };
+  const thick = beyondGusset(cavity, contents.thickness);
+  const deep = flat.height + bulge(cavity) * thick;
+  const want = { width: flat.width + thick, height: cavity.through ? Math.min(deep, lying.largest.height) : deep };
   const room = smaller(going.roomFor(want), lying.roomFor(want));
   return {
     ease: turned(built, { width: mm(room.width - want.width), height: mm(room.height - want.height) }),
@@ -58,24 +61,24 @@ export function fitOf(built: Built, { going, lying }: Slots, contents: Contents)
 }
 
 /** Most width and height that keep the least ease at a thickness; 0 where nothing fits. */
-export function largestContents(built: Built, inside: Ease, least: Ease, thickness: Mm): Contents {
-  const [cavity] = built.cavities;
+export function largestContents(built: Built, cavity: Cavity, inside: Ease, least: Ease, thickness: Mm): Contents {
   const { width, height } = turned(built, inside);
   const limit = turned(built, least);
+  const thick = beyondGusset(cavity, thickness);
   const most = turned(built, {
-    width: mm(Math.max(0, width - thickness - limit.width)),
-    height: mm(Math.max(0, height - bulge(cavity) * thickness - limit.height)),
+    width: mm(Math.max(0, width - thick - limit.width)),
+    height: mm(Math.max(0, height - bulge(cavity) * thick - limit.height)),
   });
   return { ...most, thickness };
 }
 
 /** Most thickness at a width and height that keeps the least ease both ways; 0 when they do not fit at all. */
-export function thickest(built: Built, inside: Ease, least: Ease, contents: Contents): Mm {
-  const [cavity] = built.cavities;
+export function thickest(built: Built, cavity: Cavity, inside: Ease, least: Ease, contents: Contents): Mm {
   const [room, flat, limit] = [turned(built, inside), turned(built, contents), turned(built, least)];
-  const most = Math.min(
-    room.width - flat.width - limit.width,
-    (room.height - flat.height - limit.height) / bulge(cavity),
-  );
-  return mm(most < 1e-9 ? 0 : most);
+  const across = room.width - flat.width - limit.width;
+  const into = cavity.through ? Infinity : (room.height - flat.height - limit.height) / bulge(cavity);
+  const most = Math.min(across, into);
+  if (most < -1e-9) return mm(0);
+  // Walls that stand apart take what stands between them, and no more.
+  return cavity.gusset ?? mm(Math.max(0, most));
 }

@@ -7,6 +7,7 @@ import {
   lengthInside,
   reflection,
   sideOf,
+  type Affine,
   type Segment,
 } from '../geometry';
 import { hingeLine, layerOf, type Layer, type Stack } from './stack';
@@ -73,12 +74,7 @@ export function foldOver(
   });
 
   const mirror = reflection(line);
-  const turned = [...moving].reverse().map((layer): Layer => ({
-    panel: layer.panel,
-    map: compose(mirror, layer.map),
-    up: layer.up === 'A' ? 'B' : 'A',
-    polygon: applyAll(mirror, layer.polygon),
-  }));
+  const turned = carried(moving, mirror, true);
   const at =
     fold.under === undefined ? (onTop ? still.length : 0) : still.findIndex((layer) => layer.panel === fold.under);
   if (at < 0) throw new Error(`fold ${fold.id} goes under ${fold.under}, which is not in this stack`);
@@ -86,8 +82,22 @@ export function foldOver(
   return { stack: { ...stack, layers: [...still.slice(0, at), ...turned, ...still.slice(at)] }, problems };
 }
 
-/** What holds the gap shut that a tuck goes into: nothing may tie the paper above it to the paper below it there. */
-function tuckProblems(still: Stack, fold: Fold, at: number, turned: readonly Layer[]): FoldProblem[] {
+/** Layers carried through a map of the plane; turned over, they change their order and the face they show. */
+export const carried = (layers: readonly Layer[], map: Affine, over: boolean): Layer[] =>
+  (over ? [...layers].reverse() : layers).map((layer) => ({
+    ...layer,
+    map: compose(map, layer.map),
+    up: over ? (layer.up === 'A' ? 'B' : 'A') : layer.up,
+    polygon: applyAll(map, layer.polygon),
+  }));
+
+/** What holds the gap shut that paper is tucked into: nothing may tie the paper above it to the paper below it there. */
+export function tuckProblems(
+  still: Stack,
+  fold: Pick<Fold, 'id'>,
+  at: number,
+  turned: readonly Layer[],
+): FoldProblem[] {
   const above = new Set(still.layers.slice(at).map((layer) => layer.panel));
   const present = new Set(still.layers.map((layer) => layer.panel));
   const hinges = still.hinges.filter((hinge) => hinge.between.every((panel) => present.has(panel)));

@@ -10,7 +10,7 @@ import {
   type Segment,
 } from '../geometry';
 import { mm, type Mm } from '../length';
-import { layerOf, levelOf, type Layer, type Stack } from './stack';
+import { hasPanel, layerOf, levelOf, type Layer, type Stack } from './stack';
 import { tiesBetween } from './ties';
 import { inView, viewAlong, type View } from './measure';
 
@@ -18,16 +18,20 @@ import { inView, viewAlong, type View } from './measure';
 export interface Cavity {
   readonly id: string;
   readonly kind: 'closed' | 'pocket' | 'tube' | 'box' | 'wrap';
-  /** The panel the contents lie on. */
+  /** The wall whose edge the contents pass as they go in. */
   readonly floor: string;
-  /** The panels that lie over them once they are in, before the holder is closed. */
+  /** The panels on the other side of the contents; whatever lies over these is on that side too. */
   readonly roof: readonly string[];
   /** The edge of the floor they pass, on the flat sheet. */
   readonly mouth: Segment<'sheet'>;
-  /** The fold after which they go in. */
+  /** The step after which they go in. */
   readonly insertAfter: string;
-  /** Share of the contents that floor and roof must each cover at the end. */
-  readonly share: number;
+  /** Share of the contents that each side must cover at the end. */
+  readonly covered: { readonly floor: number; readonly roof: number };
+  /** How far its walls stand apart at the mouth, mm: thickness up to that takes nothing from the width. */
+  readonly gusset?: Mm;
+  /** Contents run through and out at the far end: nothing is asked of their height. */
+  readonly through?: boolean;
 }
 
 /** Room in a cavity, mm, measured in the flat: across the mouth and into the pocket. */
@@ -39,27 +43,23 @@ export interface Room {
 /** Touching is not meeting, mm. */
 const TOUCH = 1e-4;
 
-/**
- * The ties a thing in the slot must not meet, in the mouth's view. The slot splits the stack: the roof, and whatever
- * lies over it, is above; all else is below.
- */
-function tiesAcross(stack: Stack, cavity: Cavity, view: View): Point<'folded'>[][] {
+/** The panels on the roof's side of a slot: the roof, and whatever lies over it. */
+export function aboveSlot(stack: Stack, cavity: Cavity): ReadonlySet<string> {
   const above = new Set<string>(cavity.roof);
+  const floor = levelOf(stack, cavity.floor);
   for (const layer of stack.layers)
-    if (
-      !above.has(layer.panel) &&
-      layer.panel !== cavity.floor &&
-      levelOf(stack, layer.panel) > levelOf(stack, cavity.floor)
-    )
+    if (!above.has(layer.panel) && layer.panel !== cavity.floor && levelOf(stack, layer.panel) > floor)
       for (const other of above)
         if (
+          hasPanel(stack, other) &&
+          levelOf(stack, other) > floor &&
           levelOf(stack, other) < levelOf(stack, layer.panel) &&
           intersection(layer.polygon, layerOf(stack, other).polygon).length > 0
         ) {
           above.add(layer.panel);
           break;
         }
-  return tiesBetween(stack, (panel) => above.has(panel)).map(({ points }) => points.map((p) => inView(view, p)));
+  return above;
 }
 
 /** The mouth seen from outside: x along it, y into the pocket. */
@@ -71,6 +71,12 @@ export function mouthView(stack: Stack, cavity: Cavity): View {
   );
   return viewAlong(apply(floor.map, cavity.mouth.from), apply(floor.map, cavity.mouth.to), centre);
 }
+
+/** How faces of a pile are looked at: mouth at the top, or the first piece as it lies where there is no mouth. */
+export const facesView = (stack: Stack, cavity: Cavity | undefined): View =>
+  cavity && hasPanel(stack, cavity.floor)
+    ? mouthView(stack, cavity)
+    : { origin: { x: 0, y: 0 }, across: { x: -1, y: 0 }, up: { x: 0, y: -1 } };
 
 /** The part of a tie between two depths, as its spread across the mouth; null when it lies outside them. */
 function spread(tie: readonly Point[], from: number, to: number): readonly [number, number] | null {
@@ -131,7 +137,9 @@ interface FlatSize {
  */
 export function slotOf(stack: Stack, cavity: Cavity, closed: boolean): Slot {
   const view = mouthView(stack, cavity);
-  const found = tiesAcross(stack, cavity, view);
+  const above = aboveSlot(stack, cavity);
+  // What ties below to above, in the mouth's view: a thing in the slot must meet none of it.
+  const found = tiesBetween(stack, (panel) => above.has(panel)).map(({ points }) => points.map((p) => inView(view, p)));
   const floor = layerOf(stack, cavity.floor).polygon.map((p) => inView(view, p));
   const span = extent(floor, { x: 1, y: 0 });
   const deepest = extent(floor, { x: 0, y: 1 })[1];
@@ -169,10 +177,11 @@ export function slotOf(stack: Stack, cavity: Cavity, closed: boolean): Slot {
         ),
       ) /
         area(seat);
-    const level = levelOf(stack, cavity.floor);
-    return [stack.layers.slice(0, level + 1), stack.layers.slice(level + 1)].every(
-      (layers) => covered(layers) >= cavity.share - 1e-6,
-    );
+    const sides = [
+      [stack.layers.filter((layer) => !above.has(layer.panel)), cavity.covered.floor],
+      [stack.layers.filter((layer) => above.has(layer.panel)), cavity.covered.roof],
+    ] as const;
+    return sides.every(([layers, share]) => covered(layers) >= share - 1e-6);
   };
   const best = steps.reduce((a, b) => (b.width * b.depth > a.width * a.depth ? b : a), { width: 0, depth: 0 });
   return {

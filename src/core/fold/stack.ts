@@ -4,8 +4,9 @@ import type { Hinge, Piece } from '../pattern';
 /** Which face of the sheet: A is the inside face, up while the sheet lies flat; B is the outside. */
 export type Side = 'A' | 'B';
 
-/** One panel where the folding has brought it. */
+/** One panel where the folding has brought it. Panels have names of their own across all pieces of a thing. */
 export interface Layer {
+  readonly piece: string;
   readonly panel: string;
   /** From the flat sheet to the folded plane; a reflection when the panel shows side B upward. */
   readonly map: Affine;
@@ -31,6 +32,7 @@ export interface Stack {
 /** The piece as it lies flat, side A up. */
 export const flatStack = (piece: Piece): Stack => ({
   layers: piece.panels.map(({ id, polygon }) => ({
+    piece: piece.name,
     panel: id,
     map: IDENTITY,
     up: 'A',
@@ -46,6 +48,8 @@ export function levelOf(stack: Stack, panel: string): number {
   if (level < 0) throw new Error(`the stack has no panel ${panel}`);
   return level;
 }
+
+export const hasPanel = (stack: Stack, panel: string): boolean => stack.layers.some((layer) => layer.panel === panel);
 
 export const layerOf = (stack: Stack, panel: string): Layer => stack.layers[levelOf(stack, panel)]!;
 

@@ -48,9 +48,21 @@ export interface Trim {
   /** What comes off, in a maker's words: `tip of the closing flap`. */
   readonly name: string;
   readonly polygon: Polygon<'sheet'>;
-  /** How it comes off: cut straight along a line, or rounded. */
-  readonly cut:
-    { readonly kind: 'straight'; readonly line: Segment<'sheet'> } | { readonly kind: 'rounded'; readonly radius: Mm };
+  readonly cut: TrimCut;
+}
+
+/** How paper comes off: along a path of straight cuts with the waste on its right, rounded, or bitten by a punch. */
+export type TrimCut =
+  | { readonly kind: 'path'; readonly path: Polygon<'sheet'> }
+  | { readonly kind: 'rounded'; readonly radius: Mm }
+  | { readonly kind: 'punched'; readonly diameter: Mm };
+
+/** A round hole through a panel. */
+export interface Hole {
+  readonly id: string;
+  readonly panel: string;
+  readonly centre: Point<'sheet'>;
+  readonly diameter: Mm;
 }
 
 /** A flat piece of paper: its blank, the panels on it, the hinges between them and what is cut away. */
@@ -62,6 +74,9 @@ export interface Piece {
   readonly hinges: readonly Hinge[];
   readonly notches: readonly Notch[];
   readonly trims: readonly Trim[];
+  readonly holes: readonly Hole[];
+  /** True for what the maker has already: the page a pocket is glued to. It is neither cut nor counted. */
+  readonly given?: boolean;
 }
 
 const rectangle = ({ width, height }: Blank): Polygon<'sheet'> => [

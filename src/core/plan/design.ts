@@ -9,13 +9,15 @@ import {
   type Ease,
   type OptionField,
 } from '../constructions';
-import { GRADUATIONS, lengthSchema, mm, type Graduation, type Mm } from '../length';
+import { GRADUATIONS, inches, lengthSchema, mm, type Graduation, type Mm } from '../length';
 import type { Blank } from '../pattern';
+import { ADHESIVES, CLOSURES, COMPANIONS, type Adhesive, type Closure, type CompanionName } from './extras';
 import { COMMON_BOARD, makingWith, toolSchema, type Tool } from '../tools';
 
 /** Caliper when the paper's is not known, mm: a 65 lb cover or a good 200 g/m² card. Common practice, no source. */
 const USUAL_CALIPER = 0.25;
 
+const adhesive = z.enum(ADHESIVES, { error: `An adhesive is one of ${ADHESIVES.join(', ')}.` });
 const size = lengthSchema({ over: 0 });
 const room = lengthSchema({ least: 0, most: 200 });
 const both = <T extends z.ZodType>(of: T) => z.strictObject({ width: of.optional(), height: of.optional() });
@@ -45,10 +47,43 @@ const common = {
       directional: z
         .boolean({ error: 'Say true for a print that has a right way up, false for one that has not.' })
         .default(false),
+      turn: z
+        .union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)], {
+          error: 'The blank is laid on the print turned by 0, 1, 2 or 3 quarters clockwise.',
+        })
+        .default(0)
+        .describe('Quarter turns clockwise that the blank is laid with on the printed sheet.'),
+      at: z
+        .strictObject({ x: lengthSchema({ least: 0 }), y: lengthSchema({ least: 0 }) })
+        .optional()
+        .describe('Where on the sheet the first blank’s lower left corner lies, from the sheet’s own.'),
     })
     .prefault({})
     .describe('The sheet the blank is cut from, and what it is like.'),
   tool: toolSchema.default(COMMON_BOARD),
+  adhesive: z
+    .strictObject({
+      all: adhesive.default('wet-glue'),
+      tape: lengthSchema({ over: 0, most: 60 }).prefault(inches(1 / 4)).describe('Width of the tape.'),
+      joins: z.record(z.string(), adhesive).default({}).describe('What holds one join, by the step that makes it.'),
+    })
+    .prefault({})
+    .describe('What holds paper to paper.'),
+  order: z
+    .enum(['by-operation', 'by-piece'], { error: 'Work goes "by-operation" or "by-piece".' })
+    .default('by-operation')
+    .describe('Cut all and score all before folding, or one piece after the other.'),
+  closure: z
+    .strictObject({
+      kind: z.enum(CLOSURES, { error: `A closure is one of ${CLOSURES.join(', ')}.` }).default('none'),
+      disc: lengthSchema({ over: 0, most: 60 }).prefault(inches(5 / 8)).describe('Diameter of the buttons’ discs, or of the dot.'),
+    })
+    .prefault({})
+    .describe('What holds the finished thing shut.'),
+  companions: z
+    .array(z.enum(COMPANIONS, { error: `A companion is one of ${COMPANIONS.join(', ')}.` }))
+    .default([])
+    .describe('Small things to make with it, sized from it.'),
   graduation: z.enum(GRADUATIONS, { error: `Marks come at ${GRADUATIONS.join(', ')}.` }).default('1/8 in'),
 };
 
@@ -110,8 +145,14 @@ export interface Design {
     readonly caliper: Mm;
     readonly sided: 1 | 2;
     readonly directional: boolean;
+    readonly turn: 0 | 1 | 2 | 3;
+    readonly at?: { readonly x: Mm; readonly y: Mm } | undefined;
   };
   readonly tool: Tool;
+  readonly adhesive: { readonly all: Adhesive; readonly tape: Mm; readonly joins: Readonly<Record<string, Adhesive>> };
+  readonly order: 'by-operation' | 'by-piece';
+  readonly closure: { readonly kind: Closure; readonly disc: Mm };
+  readonly companions: readonly CompanionName[];
   readonly graduation: Graduation;
   readonly options: unknown;
 }
@@ -120,7 +161,7 @@ export interface Design {
 function complete(document: z.output<typeof designSchema>): Design {
   const construction = constructionNamed(document.construction);
   if (!construction) throw new Error(`${document.construction} passed the schema but is not registered`);
-  const { contents, blank = null, paper, tool, graduation, options } = document;
+  const { contents, blank = null, paper, tool, graduation, options, adhesive: holds, order, closure, companions } = document;
   const aim = { ...construction.ease.aim, ...defined(document.ease) };
   const ownLeast = {
     width: mm(Math.min(construction.ease.least.width, aim.width)),
@@ -139,6 +180,10 @@ function complete(document: z.output<typeof designSchema>): Design {
     least: { ...ownLeast, ...defined(document.leastEase) },
     paper,
     tool,
+    adhesive: holds,
+    order,
+    closure,
+    companions,
     graduation,
     options,
   };

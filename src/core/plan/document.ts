@@ -1,11 +1,12 @@
 import { z } from 'zod';
-import type { Contact } from '../fold';
 import type { Point } from '../geometry';
 import { unitsOf } from '../length';
 import { outlineOf } from '../pattern';
 import { checksOf } from './checks';
-import type { Made, Plan } from './plan';
-import { glueIds, stepsOf } from './steps';
+import { companionsOf } from './companions';
+import { glueAreas, keepDry } from './glue';
+import { pieceOf, type Made, type MadePiece, type Plan } from './plan';
+import { stepsOf } from './steps';
 import { checkSentence, sayer, type Say } from './words';
 
 const number = z.number();
@@ -42,9 +43,11 @@ export const planSchema = z.strictObject({
             at: number,
             for: z.enum(['notch', 'score', 'slit', 'slant', 'hole']),
             reference: z.enum(['board', 'fence', 'ruler']),
+            deep: number.optional().describe('How far in from the edge, for what does not lie on the rim.'),
           }),
         )
         .describe('What the maker sets or measures along an edge from its left end once that edge is near.'),
+      holes: z.array(z.strictObject({ at: pair, diameter: number })),
       glue: z.array(z.strictObject({ id: z.string(), polygon, side })),
       noGlue: z.array(z.strictObject({ polygon, side })),
     }),
@@ -75,7 +78,18 @@ export const planSchema = z.strictObject({
       turn: z.literal('cw').optional(),
       score: z.string().optional(),
       glue: z.string().optional(),
+      layer: z.string().optional(),
       text: z.string(),
+    }),
+  ),
+  companions: z.array(
+    z.strictObject({
+      name: z.string(),
+      title: z.string(),
+      width: number,
+      height: number,
+      scores: z.array(number).describe('Across it, measured up from its near edge.'),
+      ribbon: number,
     }),
   ),
   checks: z.array(
@@ -118,22 +132,40 @@ export function planDocument(
       largestContents: { width: 0, height: 0, thickness: 0 },
       thickest: 0,
       steps: [],
+      companions: [],
       checks,
     };
-  const { built } = made;
+  const { built, folded } = made;
+  const steps = stepsOf(plan, say);
   // Without contents of its own, a plan answers for the largest that fit: they leave exactly the least ease.
-  const ease = made.fit?.ease ?? {
-    width: Math.min(design.least.width, made.inside.width),
-    height: Math.min(design.least.height, made.inside.height),
-  };
+  const ease =
+    built.cavities.length === 0
+      ? NOTHING
+      : (made.fit?.ease ?? {
+          width: Math.min(design.least.width, made.inside.width),
+          height: Math.min(design.least.height, made.inside.height),
+        });
   return {
     ...head,
-    pieces: [pieceDocument(made)],
-    assembly: [],
-    joins: made.folded.finished.joints.flatMap((joint) =>
+    pieces: made.pieces.map((part) => pieceDocument(made, part)),
+    assembly: folded.stages.flatMap(({ step, stack }, i) => {
+      if (step.kind !== 'place') return [];
+      const layer = stack.layers.find(({ panel }) => panel === step.panel)!;
+      return [
+        {
+          piece: pieceOf(built, step.panel).name,
+          onto: pieceOf(built, step.onto).name,
+          panel: step.onto,
+          transform: [...layer.map],
+          side: step.over ? ('inside' as const) : ('outside' as const),
+          step: steps.find(({ picture }) => picture.kind === 'folded' && picture.stage === i && !picture.before)?.id ?? 0,
+        },
+      ];
+    }),
+    joins: folded.finished.joints.flatMap((joint) =>
       joint.polygons.map((ring) => ({
-        a: `${built.piece.name}/${joint.panel}`,
-        b: `${built.piece.name}/${joint.onto}`,
+        a: `${pieceOf(built, joint.panel).name}/${joint.panel}`,
+        b: `${pieceOf(built, joint.onto).name}/${joint.onto}`,
         polygon: ring.map(xy),
       })),
     ),
@@ -147,9 +179,17 @@ export function planDocument(
     ease: { width: ease.width, height: ease.height, depth: 0 },
     largestContents: { ...made.largest },
     thickest: made.thickest,
-    steps: stepsOf(plan, say).map(({ caution, text, picture: _, ...step }) => ({
+    steps: steps.map(({ caution, text, picture: _, ...step }) => ({
       ...step,
       text: caution ? `${text} ${caution}` : text,
+    })),
+    companions: companionsOf(made, design).map(({ name, title, width, height, scores, ribbon }) => ({
+      name,
+      title,
+      width,
+      height,
+      scores: [...scores],
+      ribbon,
     })),
     checks,
   };
@@ -157,8 +197,8 @@ export function planDocument(
 
 const xy = (p: Point): [number, number] => [p.x, p.y];
 
-function pieceDocument(made: Made): PlanDocument['pieces'][number] {
-  const { piece } = made.built;
+function pieceDocument(made: Made, { piece, programme }: MadePiece): PlanDocument['pieces'][number] {
+  const ownPanel = (panel: string): boolean => piece.panels.some(({ id }) => id === panel);
   return {
     name: piece.name,
     quantity: piece.quantity,
@@ -168,43 +208,13 @@ function pieceDocument(made: Made): PlanDocument['pieces'][number] {
       .sort((a, b) => a.order - b.order)
       .map(({ id, line, fold, angle, order }) => ({ id, from: xy(line.from), to: xy(line.to), fold, angle, order })),
     cuts: [],
-    marks: made.programme.marks.map((mark) => ({
-      edge: mark.edge,
-      at: mark.at,
-      for: mark.for,
-      reference: mark.reference,
-    })),
+    marks: programme.marks.map((mark) => ({ ...mark })),
+    holes: piece.holes.map(({ centre, diameter }) => ({ at: xy(centre), diameter })),
     glue: glueAreas(made)
-      .map(({ id, contact }) =>
-        contact.polygons.map((ring) => ({ id, polygon: ring.map(xy), side: faceDown(made, contact) })),
-      )
-      .flat(),
-    noGlue: keepDry(made).flatMap((contact) =>
-      contact.polygons.map((ring) => ({ polygon: ring.map(xy), side: faceDown(made, contact) })),
-    ),
+      .filter(({ joint }) => ownPanel(joint.panel))
+      .flatMap(({ id, joint, side }) => joint.polygons.map((ring) => ({ id, polygon: ring.map(xy), side }))),
+    noGlue: keepDry(made)
+      .filter(({ panel }) => ownPanel(panel))
+      .flatMap(({ polygons, side }) => polygons.map((ring) => ({ polygon: ring.map(xy), side }))),
   };
-}
-
-/** Where glue goes, on the flat sheet, by the fold that brings it down. */
-export function glueAreas({
-  folded,
-}: Made): readonly { readonly id: string; readonly fold: string; readonly contact: Contact }[] {
-  const ids = glueIds(folded.stages.flatMap((s) => (s.fold.gluedTo ? [s.fold.id] : [])));
-  return folded.stages.flatMap(({ fold, contacts }) =>
-    contacts
-      .filter((contact) => contact.onto !== null && fold.gluedTo?.includes(contact.onto))
-      .map((contact) => ({ id: ids.get(fold.id)!, fold: fold.id, contact })),
-  );
-}
-
-/** Where a glued flap lies on paper it must not stick to, on the flat sheet. */
-export const keepDry = ({ folded }: Made): readonly Contact[] =>
-  folded.stages.flatMap(({ fold, contacts }) =>
-    contacts.filter((contact) => contact.onto !== null && !fold.gluedTo?.includes(contact.onto)),
-  );
-
-/** The face of a panel that looks down once it has been folded: the one that takes the glue. */
-function faceDown({ folded }: Made, contact: Contact): 'inside' | 'outside' {
-  const stage = folded.stages.find((s) => s.contacts.includes(contact))!;
-  return stage.stack.layers.find((layer) => layer.panel === contact.panel)!.up === 'B' ? 'inside' : 'outside';
 }

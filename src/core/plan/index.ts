@@ -9,9 +9,24 @@ export {
   type DesignInput,
   type Issue,
 } from './design';
-export { planFor, type Made, type Plan } from './plan';
+export {
+  ownPaper,
+  panelName,
+  pieceOf,
+  planFor,
+  viewOf,
+  type CavityRoom,
+  type Made,
+  type MadePiece,
+  type Plan,
+} from './plan';
+export { ADHESIVES, CLOSURES, COMPANIONS, type Adhesive, type Closure, type CompanionName } from './extras';
+export { glueAdvice, glueAreas, keepDry, type GlueAdvice, type GlueArea } from './glue';
+export { closurePlan, type ClosurePlan } from './closures';
+export { companionsOf, type Companion } from './companions';
+export { printMap, turnFor, type Showing } from './print';
 export { checksOf, type Check, type DesignChange, type Level, type Remedy } from './checks';
 export { checkSentence, remedyLabel, sayer, type Say } from './words';
-export { scoreNumbers, stepsOf, type Action, type Step, type StepPicture } from './steps';
-export { glueAreas, keepDry, planDocument, planSchema, type PlanDocument } from './document';
+export { allNumbers, scoreNumbers, stepsOf, type Action, type Step, type StepPicture } from './steps';
+export { planDocument, planSchema, type PlanDocument } from './document';
 export { CARDS, PAPERS, sizeNamed, smallestPaperFor, type PaperSize } from './papers';

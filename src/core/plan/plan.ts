@@ -1,19 +1,34 @@
-import type { Built, Contents, Ease, Refusal } from '../constructions';
-import { assemble, foldedBox, mostLayers, mouthView, type Folded } from '../fold';
+import { withFeatures, type Built, type Contents, type Ease, type Refusal } from '../constructions';
+import { assemble, facesView, foldedBox, mostLayers, type Folded, type Stack, type View } from '../fold';
 import { fitOf, insideOf, largestContents, slotsOf, thickest, turned, type Fit } from '../fit';
 import { mm, type Mm } from '../length';
+import type { Piece } from '../pattern';
 import { differences, programmeFor, simulate, type Programme } from '../tools';
 import { briefFor, type Design } from './design';
+
+/** A piece to be cut, with the moves that make it. */
+export interface MadePiece {
+  readonly piece: Piece;
+  readonly programme: Programme;
+  /** Where the simulated tool's sheet differs from the pattern; empty when they agree. */
+  readonly toolFaults: readonly string[];
+}
+
+/** Room in one of the places contents go, along the contents' own axes, mm. */
+export interface CavityRoom extends Ease {
+  readonly id: string;
+}
 
 /** A design carried out: the pattern, the folding of it, the moves to make it, and what was measured. */
 export interface Made {
   readonly built: Built;
+  /** The pieces to cut, without what the maker has already. */
+  readonly pieces: readonly [MadePiece, ...MadePiece[]];
   readonly folded: Folded;
-  readonly programme: Programme;
-  /** Where the simulated tool's sheet differs from the pattern; empty when they agree. */
-  readonly toolFaults: readonly string[];
   readonly inside: Ease;
-  /** Room beside the design's contents; null when only the paper was given. */
+  /** Room in the other cavities. */
+  readonly others: readonly CavityRoom[];
+  /** Room beside the design's contents; null when only the paper was given, or nothing goes in. */
   readonly fit: Fit | null;
   readonly largest: Contents;
   readonly thickest: Mm;
@@ -26,36 +41,66 @@ export type Plan =
   | { readonly design: Design; readonly made: Made; readonly refusal: null }
   | { readonly design: Design; readonly made: null; readonly refusal: Refusal };
 
+const NOTHING: Ease = { width: mm(0), height: mm(0) };
+
 /**
  * Plans a design: draws the pattern, folds it, pushes the contents in, and carries the programme out on the
  * simulated tool. What is reported is read off the folded shape.
  */
 export function planFor(design: Design): Plan {
-  const result = design.construction.build(briefFor(design));
+  const drawn = design.construction.build(briefFor(design));
+  const result = drawn.ok ? withFeatures(drawn.built) : drawn;
   if (!result.ok) return { design, made: null, refusal: result.refusal };
   const { built } = result;
-  const folded = assemble(built.piece, built.folds);
-  const programme = programmeFor(built, design.tool);
-  const toolFaults = differences(simulate(built.piece.blank, design.tool, programme.moves), built.piece);
+  const folded = assemble(built.pieces, built.assembly);
+  const pieces = built.pieces
+    .filter((piece) => !piece.given)
+    .map((piece): MadePiece => {
+      const programme = programmeFor(piece, built.start, design.tool);
+      return { piece, programme, toolFaults: differences(simulate(piece.blank, design.tool, programme.moves), piece) };
+    }) as unknown as Made['pieces'];
   const slots = slotsOf(built, folded);
-  const inside = insideOf(built, slots);
-  const largest = largestContents(built, inside, design.least, design.thickness);
+  const inside = slots ? insideOf(built, slots) : NOTHING;
+  const { least, thickness } = design;
+  const largest = slots ? largestContents(built, slots.cavity, inside, least, thickness) : { ...NOTHING, thickness: mm(0) };
   const contents = design.contents ?? largest;
-  const box = foldedBox(folded.finished, mouthView(folded.finished, built.cavities[0]));
+  const own = ownPaper(folded.finished, built);
+  const box = foldedBox(own, viewOf(built, folded.finished));
   const { width, height } = turned(built, { width: mm(box.maxX - box.minX), height: mm(box.maxY - box.minY) });
   return {
     design,
     refusal: null,
     made: {
       built,
+      pieces,
       folded,
-      programme,
-      toolFaults,
       inside,
-      fit: design.contents ? fitOf(built, slots, design.contents) : null,
+      others: built.cavities.slice(1).map((cavity) => ({ id: cavity.id, ...insideOf(built, slotsOf(built, folded, cavity)!) })),
+      fit: slots && design.contents ? fitOf(built, slots, design.contents) : null,
       largest,
-      thickest: thickest(built, inside, design.least, contents),
-      finished: { width, height, thickness: mm(mostLayers(folded.finished) * design.paper.caliper + design.thickness) },
+      thickest: slots ? thickest(built, slots.cavity, inside, least, contents) : mm(0),
+      finished: {
+        width,
+        height,
+        thickness: mm(mostLayers(own) * design.paper.caliper + (slots ? thickness : 0)),
+      },
     },
   };
 }
+
+/** A pile without what the maker had already. */
+export function ownPaper(stack: Stack, built: Built): Stack {
+  const given = new Set(built.pieces.filter((piece) => piece.given).map((piece) => piece.name));
+  return given.size === 0 ? stack : { ...stack, layers: stack.layers.filter((layer) => !given.has(layer.piece)) };
+}
+
+/** How a pile of this holder is looked at: the first cavity's mouth at the top, where it has one. */
+export const viewOf = (built: Built, stack: Stack): View => facesView(stack, built.cavities[0]);
+
+/** What a maker calls a panel. */
+export const panelName = (built: Built, id: string): string =>
+  built.pieces.flatMap((piece) => piece.panels).find((panel) => panel.id === id)?.name ?? id;
+
+/** The piece a panel belongs to. */
+export const pieceOf = (built: Built, panel: string): Piece =>
+  built.pieces.find((piece) => piece.panels.some(({ id }) => id === panel))!;

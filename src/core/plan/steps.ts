@@ -1,9 +1,11 @@
-import type { AssemblyFold } from '../fold';
+import type { AssemblyStep, Stage } from '../fold';
 import type { Mm } from '../length';
-import type { Edge } from '../pattern';
-import type { Move, Programme } from '../tools';
-import type { Made, Plan } from './plan';
-import { CAUTION, type Say } from './words';
+import type { Edge, Piece } from '../pattern';
+import type { Move, Programme, Spot } from '../tools';
+import { glueAdvice, glueIds, keepDry, type GlueAdvice } from './glue';
+import { inOrder, type Operation } from './order';
+import { panelName, pieceOf, type Made, type MadePiece, type Plan } from './plan';
+import { adhesiveSentence, CAUTION, type Say } from './words';
 
 export type Action = 'cut' | 'mark' | 'punch' | 'score' | 'turn' | 'trim' | 'fold' | 'glue' | 'insert' | 'close';
 
@@ -17,6 +19,7 @@ export interface Step {
   readonly turn?: 'cw';
   readonly score?: string;
   readonly glue?: string;
+  readonly layer?: string;
   readonly text: string;
   readonly caution?: string;
   readonly picture: StepPicture;
@@ -24,52 +27,110 @@ export interface Step {
 
 /** What the paper looks like during a step. */
 export type StepPicture =
-  /** Flat, with `near` at the maker, after the first `moves` of the programme; the last `fresh` of them are this step's. */
-  | { readonly kind: 'flat'; readonly near: Edge; readonly moves: number; readonly fresh: number }
-  /** Part-folded: after the first `folds` folds. `glue` is about to be put on, or the contents about to go in. */
-  | { readonly kind: 'folded'; readonly folds: number; readonly glue?: string; readonly inserting?: boolean };
+  /** Flat, with `near` at the maker, after the first `moves` of the piece's programme; the last `fresh` of them are this step's. */
+  | { readonly kind: 'flat'; readonly piece: string; readonly near: Edge; readonly moves: number; readonly fresh: number }
+  /** Part-folded: the pile before or after a stage. `glue` is about to be put on, or the contents about to go in. */
+  | {
+      readonly kind: 'folded';
+      readonly stage: number;
+      readonly before?: boolean;
+      readonly glue?: string;
+      readonly inserting?: boolean;
+    };
 
-type Draft = Omit<Step, 'id' | 'piece'>;
+type Draft = Omit<Step, 'id'>;
+interface Task extends Operation {
+  readonly steps: readonly Draft[];
+}
 
 const leftOf = (near: Edge): Edge => (((near + 2) % 4) + 1) as Edge;
 
-const MARK_FOR = { notch: ', for the notch', score: '', slant: ', for a cut' } as const;
+const MARK_FOR = { notch: ', for the notch', score: '', slant: ', for a cut', hole: ', for a hole' } as const;
 
-/** The whole make in order, told for the design's tool: cut, set, punch, score, turn, fold, glue, insert, close. */
+/**
+ * The whole make in order, told for the design's tool. Every operation names what must come before it: a piece is cut
+ * before it is scored, flat work comes before folding, glue before what closes over it; the order follows.
+ */
 export function stepsOf(plan: Plan, say: Say): Step[] {
-  const { made } = plan;
+  const { made, design } = plan;
   if (!made) return [];
-  const { piece } = made.built;
-  const { width, height } = piece.blank;
-  const steps: Draft[] = [
-    {
-      action: 'cut',
-      text:
-        Math.abs(width - height) < 1e-6
-          ? `Cut a square, ${say(width)} each way.`
-          : `Cut a piece ${say(width)} × ${say(height)}.`,
-      caution: CAUTION.blade,
-      picture: { kind: 'flat', near: 1, moves: 0, fresh: 0 },
-    },
-    ...toolSteps(made, say),
-    ...made.built.folds.flatMap((fold, i) => foldSteps(fold, i, made)),
-  ];
-  return steps.map((step, i) => ({ id: i + 1, piece: piece.name, ...step }));
+  const byPiece = design.order === 'by-piece';
+  const tasks: Task[] = made.pieces.flatMap((part, i) => {
+    const { piece } = part;
+    const cut = `cut ${piece.name}`;
+    return [
+      { id: cut, after: [], rank: byPiece ? 2 * i : 0, steps: [cutStep(piece, made, say)] },
+      { id: `flat ${piece.name}`, after: [cut], rank: byPiece ? 2 * i + 1 : 1 + i, steps: toolSteps(part, made, say) },
+    ];
+  });
+  const advice = glueAdvice(made, design);
+  const numbers = allNumbers(made);
+  // A pile waits for the flat work of its pieces, and for the step that worked on it last.
+  const lastOn = new Map<string, string>();
+  const floor = made.pieces.length * 2 + 1;
+  made.folded.stages.forEach((stage, i) => {
+    const panels = stage.stack.layers;
+    const pieces = [...new Set(panels.map((layer) => layer.piece))].filter((name) => made.pieces.some(({ piece }) => piece.name === name));
+    const after = pieces.flatMap((name) => [`flat ${name}`, ...(lastOn.has(name) ? [lastOn.get(name)!] : [])]);
+    tasks.push({
+      id: stage.step.id,
+      after: [...new Set([...after, ...(stage.step.after ?? [])])],
+      rank: floor + i,
+      steps: assemblySteps(stage, i, made, numbers, advice.find((a) => a.step === stage.step.id), say),
+    });
+    for (const name of pieces) lastOn.set(name, stage.step.id);
+  });
+  return inOrder(tasks)
+    .flatMap((task) => task.steps)
+    .map((step, i) => ({ id: i + 1, ...step }));
 }
 
-function toolSteps({ programme }: Made, say: Say): Draft[] {
+function cutStep(piece: Piece, made: Made, say: Say): Draft {
+  const { width, height } = piece.blank;
+  const what = made.pieces.length > 1 ? `the ${piece.name}: ` : '';
+  const square = Math.abs(width - height) < 1e-6;
+  return {
+    piece: piece.name,
+    action: 'cut',
+    text: what
+      ? `Cut ${what}${square ? `${say(width)} square` : `${say(width)} × ${say(height)}`}.`
+      : square
+        ? `Cut a square, ${say(width)} each way.`
+        : `Cut a piece ${say(width)} wide and ${say(height)} high.`,
+    caution: CAUTION.blade,
+    picture: { kind: 'flat', piece: piece.name, near: 1, moves: 0, fresh: 0 },
+  };
+}
+
+/** A spot as a maker finds it. */
+function spotWords(spot: Spot, numbers: ReadonlyMap<string, number>, say: Say): string {
+  const scores = spot.scores.map((id) => numbers.get(id)).filter((n) => n !== undefined);
+  if (spot.on === 'corner') return 'the corner';
+  if (spot.on === 'crossing')
+    return scores.length > 1 ? `where scores ${scores[0]} and ${scores[1]} cross` : `the end of score ${scores[0]}`;
+  if (spot.deep === 0) return `${say(spot.at)} on edge ${spot.edge}`;
+  if (spot.on === 'score') return `the mark on score ${scores[0]}`;
+  return `the mark ${say(spot.deep)} in from edge ${spot.edge}`;
+}
+
+function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say): Draft[] {
   const steps: Draft[] = [];
   const numbers = scoreNumbers(programme);
   const number = (score: string): number => numbers.get(score) ?? 0;
+  const several = made.pieces.length > 1 ? ` of the ${piece.name}` : '';
   let placed: Extract<Move, { do: 'place' }> | null = null;
-  let marking: { for: string; at: Mm[] } | null = null;
+  let marking: { for: string; at: string[] } | null = null;
   let near: Edge = 1;
   programme.moves.forEach((move, i) => {
     if (move.do === 'turn') near = ((near % 4) + 1) as Edge;
     // Marks for a slant and cuts along it are made with whichever edge suits; the picture brings that edge near.
-    const shown = move.do === 'mark' ? move.edge : move.do === 'snip' ? move.edge : near;
-    const push = (step: Omit<Draft, 'picture'>, fresh = 1): void =>
-      void steps.push({ ...step, picture: { kind: 'flat', near: shown, moves: i + 1, fresh } });
+    const shown = move.do === 'mark' || move.do === 'snip' || move.do === 'relief' ? move.edge : near;
+    const push = (step: Omit<Draft, 'picture' | 'piece'>, fresh = 1): void =>
+      void steps.push({
+        piece: piece.name,
+        ...step,
+        picture: { kind: 'flat', piece: piece.name, near: shown, moves: i + 1, fresh },
+      });
     switch (move.do) {
       case 'place':
         placed = move;
@@ -93,18 +154,51 @@ function toolSteps({ programme }: Made, say: Say): Draft[] {
             ? `Score ${number(move.score)}: run the groove as far as it goes, then carry the line on with a ruler to the sheet’s edge (${say(move.length)} in all).`
             : `Score ${number(move.score)}: run the groove two or three times, lightly.`,
         });
-      case 'turn':
+      case 'groove':
         return push({
-          action: 'turn',
-          turn: 'cw',
-          text: `Turn the sheet a quarter clockwise: edge ${near} comes near, edge ${leftOf(near)} lies on the left.`,
+          action: 'score',
+          edge: move.edge,
+          at: move.at,
+          score: move.score,
+          text: `Score ${number(move.score)}${several}: edge ${move.edge} near you, edge ${leftOf(move.edge)} against the fence, down the groove at ${say(move.at)}.`,
         });
+      case 'edge-score':
+        return push({
+          action: 'score',
+          edge: move.edge,
+          score: move.score,
+          text: `Score ${number(move.score)}${several}: lay edge ${move.edge} in the edge board and run its one groove.`,
+        });
+      case 'relief':
+        return push({
+          action: 'punch',
+          edge: move.edge,
+          at: move.at,
+          text: `With edge ${move.edge} in the edge board, bring the guide to the score ${say(move.at)} from the left end and punch the relief notch.`,
+          caution: CAUTION.punch,
+        });
+      case 'turn': {
+        const last = steps.at(-1);
+        // Turns that follow each other are one thing to do.
+        const goesOn = last?.action === 'turn';
+        if (goesOn) steps.pop();
+        return push(
+          {
+            action: 'turn',
+            turn: 'cw',
+            text: `Turn the sheet ${goesOn ? 'clockwise until' : 'a quarter clockwise:'} edge ${near} comes near, edge ${leftOf(near)} lies on the left.`,
+          },
+          goesOn && last.picture.kind === 'flat' ? last.picture.fresh + 1 : 1,
+        );
+      }
       case 'mark': {
         const last = steps.at(-1);
-        // Two marks on one edge for the same purpose are one thing to do.
+        const deep = move.deep ?? 0;
+        const here = deep > 0 ? `${say(move.at)} along and ${say(deep)} in` : say(move.at);
+        // Marks on one edge for the same purpose are one thing to do.
         const goesOn = last?.action === 'mark' && last.edge === move.edge && move.for === marking?.for;
-        marking = { for: move.for, at: goesOn ? [...marking!.at, move.at] : [move.at] };
-        const text = `With edge ${move.edge} near you, mark ${marking.at.map((at) => say(at)).join(' and ')} from its left end${MARK_FOR[move.for]}.`;
+        marking = { for: move.for, at: goesOn ? [...marking!.at, here] : [here] };
+        const text = `With edge ${move.edge} near you, mark ${listed(marking.at)} from its left end${MARK_FOR[move.for]}.`;
         if (goesOn) steps.pop();
         return push({ action: 'mark', edge: move.edge, at: goesOn ? last.at! : move.at, text }, marking.at.length);
       }
@@ -114,7 +208,7 @@ function toolSteps({ programme }: Made, say: Say): Draft[] {
           edge: move.from.edge,
           at: move.from.at,
           score: move.score,
-          text: `Score ${number(move.score)}: ruler from ${say(move.from.at)} on edge ${move.from.edge} to ${say(move.to.at)} on edge ${move.to.edge}; score ${move.notched ? 'between the notches' : 'all along'}.`,
+          text: `Score ${number(move.score)}${several}: ruler from ${say(move.from.at)} on edge ${move.from.edge} to ${say(move.to.at)} on edge ${move.to.edge}; score ${move.notched ? 'between the notches' : 'all along'}.`,
         });
       case 'snip':
         return push({
@@ -124,13 +218,13 @@ function toolSteps({ programme }: Made, say: Say): Draft[] {
           text: `Cut out the small corner between the marks at ${say(move.from)} and ${say(move.to)} on edge ${move.edge}, in to where the scores cross.`,
           caution: CAUTION.scissors,
         });
-      case 'slant':
+      case 'cut':
         return push({
           action: 'trim',
-          edge: move.from.edge,
-          at: move.from.at,
-          text: `Cut straight from mark to mark: the ${move.what} comes off.`,
-          caution: CAUTION.blade,
+          edge: move.path[0]!.edge,
+          at: move.path[0]!.at,
+          text: `Cut ${move.what === 'second mat' ? '' : 'off '}the ${move.what}: ${move.path.map((spot, j) => `${j === 0 ? 'from' : 'to'} ${spotWords(spot, numbers, say)}`).join(', ')}.`,
+          caution: move.path.length > 2 ? CAUTION.scissors : CAUTION.blade,
         });
       case 'round':
         return push({
@@ -138,55 +232,105 @@ function toolSteps({ programme }: Made, say: Say): Draft[] {
           text: `Round the ${move.what} to ${say(move.radius)}.`,
           caution: CAUTION.scissors,
         });
+      case 'bite':
+        return push({
+          action: 'punch',
+          text: `Punch the ${move.what}: a ${say(move.diameter)} punch, two fifths of it over the edge’s middle, one layer at a time.`,
+          caution: CAUTION.punch,
+        });
+      case 'hole':
+        return push({
+          action: 'punch',
+          edge: move.at.edge,
+          at: move.at.at,
+          text: `Punch a ${say(move.diameter)} hole in the ${move.what}, at the mark ${say(move.at.deep)} in from edge ${move.at.edge}.`,
+          caution: CAUTION.punch,
+        });
     }
   });
   return steps;
 }
 
-function foldSteps(fold: AssemblyFold, i: number, { built, folded, programme }: Made): Draft[] {
+function assemblySteps(
+  stage: Stage,
+  i: number,
+  made: Made,
+  numbers: ReadonlyMap<string, ScoreNumber>,
+  advice: GlueAdvice | undefined,
+  say: Say,
+): Draft[] {
+  const { step } = stage;
+  const { built } = made;
+  const name = (id: string): string => panelName(built, id);
   const steps: Draft[] = [];
-  const name = (id: string): string => built.piece.panels.find((panel) => panel.id === id)?.name ?? id;
-  const score = fold.hinges[0]!;
-  const order = scoreNumbers(programme).get(score);
-  const stage = folded.stages[i]!;
-  const keepOff = stage.contacts.some((contact) => contact.onto !== null && !fold.gluedTo?.includes(contact.onto));
-  const glue = glueIds(folded.stages.flatMap((s) => (s.fold.gluedTo ? [s.fold.id] : []))).get(fold.id);
-  if (fold.gluedTo && !fold.closes)
+  const glue = glueIds(made).get(step.id);
+  const piece = pieceOf(built, step.kind === 'fold' ? stage.moving[0]! : step.panel).name;
+  const glued = [...new Set(stage.joints.map((joint) => name(joint.panel)))];
+  const onto = [...new Set(stage.joints.map((joint) => name(joint.onto)))];
+  if (glue && !step.closes)
     steps.push({
+      piece,
       action: 'glue',
-      ...(glue ? { glue } : {}),
-      text: `Glue the ${name(fold.moving[0]!)} only where it will lie on the ${listed(fold.gluedTo.map(name))}.${keepOff ? ' Glue beyond that would seal the pocket.' : ''}`,
-      picture: { kind: 'folded', folds: i, ...(glue ? { glue } : {}) },
+      glue,
+      text: `Glue the ${listed(glued, 'the ')} only where ${glued.length > 1 ? 'they' : 'it'} will lie on the ${listed(onto, 'the ')}.${keepDry(made).some((dry) => dry.step === step.id) ? ' Beyond that it would stick what must stay free.' : ''}${advice ? ` ${adhesiveSentence(advice, say)}` : ''}`,
+      ...(advice?.chosen === 'hot-glue' ? { caution: CAUTION.hotGlue } : {}),
+      picture: { kind: 'folded', stage: i, before: true, glue },
     });
+  const on = scoreWords(step, numbers);
   steps.push({
-    action: fold.closes ? 'close' : 'fold',
-    score,
-    ...(fold.closes && glue ? { glue } : {}),
-    text: fold.closes
-      ? `${fold.name} on score ${order}. To seal it, gum only where it lies on the flaps.`
-      : `${fold.name} on score ${order}, crease with a folder${fold.gluedTo ? ' and hold until the glue grips' : ''}.`,
-    picture: { kind: 'folded', folds: i + 1 },
+    piece,
+    action: step.closes ? 'close' : 'fold',
+    ...(step.kind === 'fold' ? { score: step.hinges[0]! } : {}),
+    ...(step.closes && glue ? { glue } : {}),
+    text: step.closes
+      ? `${step.name}${on}.${glue ? ' To seal it, gum only where it lies on the paper below.' : ''}`
+      : `${step.name}${on}${step.kind === 'fold' ? ', crease with a folder' : ''}${glue ? ' and hold until the glue grips' : ''}.`,
+    picture: { kind: 'folded', stage: i },
   });
-  if (built.cavities.some((cavity) => cavity.insertAfter === fold.id))
+  const entering = built.cavities.filter((cavity) => cavity.insertAfter === step.id);
+  if (entering.some((cavity) => cavity === built.cavities[0]))
     steps.push({
+      piece,
       action: 'insert',
-      text: 'Slide the contents in.',
-      picture: { kind: 'folded', folds: i + 1, inserting: true },
+      text: built.cavities[0]!.through ? 'Slide it over what it holds.' : 'Slide the contents in.',
+      picture: { kind: 'folded', stage: i, inserting: true },
     });
   return steps;
 }
 
-const listed = (names: readonly string[]): string =>
-  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', the ')} and the ${names.at(-1)}`;
+function scoreWords(step: AssemblyStep, numbers: ReadonlyMap<string, ScoreNumber>): string {
+  if (step.kind !== 'fold') return '';
+  const found = [...new Set(step.hinges.map((id) => numbers.get(id)?.number).filter((n) => n !== undefined))];
+  return found.length > 1 ? ` on scores ${listed(found.map(String))}` : found.length > 0 ? ` on score ${found[0]}` : '';
+}
 
-/** Scores numbered in the order they are made; the sheet and the steps both use these numbers. */
+const listed = (names: readonly string[], each = ''): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(`, ${each}`)} and ${each}${names.at(-1)}`;
+
+/** Scores numbered in the order they are made; those run in one go share a number. */
 export const scoreNumbers = (programme: Programme): Map<string, number> =>
   new Map(
     programme.moves
-      .flatMap((move) => (move.do === 'score' || move.do === 'join' ? [move.score] : []))
-      .map((score, i) => [score, i + 1]),
+      .flatMap((move) =>
+        move.do === 'score'
+          ? [[move.score]]
+          : move.do === 'join' || move.do === 'groove' || move.do === 'edge-score'
+            ? [[move.score, ...(move.also ?? [])]]
+            : [],
+      )
+      .flatMap((scores, i) => scores.map((score): [string, number] => [score, i + 1])),
   );
 
-/** Glue areas are numbered by the fold that brings them together: `g1`, `g2`. */
-export const glueIds = (foldIds: readonly string[]): Map<string, string> =>
-  new Map(foldIds.map((id, i) => [id, `g${i + 1}`]));
+/** A score's number on its own piece. */
+export interface ScoreNumber {
+  readonly piece: string;
+  readonly number: number;
+}
+
+/** The numbers of all scores of all pieces. */
+export const allNumbers = (made: Made): ReadonlyMap<string, ScoreNumber> =>
+  new Map(
+    made.pieces.flatMap(({ piece, programme }) =>
+      [...scoreNumbers(programme)].map(([id, number]): [string, ScoreNumber] => [id, { piece: piece.name, number }]),
+    ),
+  );

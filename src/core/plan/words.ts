@@ -1,5 +1,6 @@
 import { formatLength, mm, roundTo, unitsOf, type Graduation, type Units } from '../length';
 import type { Check, Remedy } from './checks';
+import type { GlueAdvice } from './glue';
 
 /** Says a length the way the person reads: `say(95.25)` is `3 3/4 in`; `down` never says more than there is. */
 export type Say = (value: number, way?: 'down') => string;
@@ -32,13 +33,43 @@ function sentenceOf(check: Check, say: Say): string {
   const size = (a: string, b: string): string => `${say(Number(about[a]))} × ${say(Number(about[b]))}`;
   switch (check.id) {
     case 'blank-not-square':
-      return `This envelope starts from a square, and the paper is longer one way: ${say(value)} by ${say(limit)}. Cut it to ${say(limit)} square first.`;
+      return `This starts from a square, and the paper is longer one way: ${say(value)} by ${say(limit)}. Cut it to ${say(limit)} square first.`;
     case 'notch-off-sheet':
       return `A sheet of ${say(value)} is too small: its notches would run together. It must be larger than ${say(limit)}.`;
     case 'setting-off-sheet':
       return `A setting of ${say(value)} puts the notch past the corner of the sheet; the limit on that side is ${say(limit)}. Set it nearer the middle.`;
+    case 'sheet-too-small':
+      return `The sheet’s ${text('side')} is ${say(value)}, and ${say(limit)} of it goes into tabs, laps and flaps: nothing is left for the inside. Use a larger sheet or smaller flaps.`;
+    case 'part-too-large':
+      return limit > 0
+        ? `The ${text('part')} takes ${say(value)}; there is room for ${say(limit, 'down')}. Make it smaller, or the holder larger.`
+        : `There is no room for the ${text('part')} of ${say(value)}. Make the holder larger.`;
+    case 'notch-cuts-fold':
+      return `A finger notch of ${say(value)} would cut through a fold. Use a smaller punch, or leave it out.`;
+    case 'notch-cuts-glue':
+      return `A finger notch of ${say(value)} would cut into a glued tab. Use a smaller punch, or leave it out.`;
+    case 'hole-cuts-fold':
+      return `A hole of ${say(value)} would meet a fold or an edge. Use a smaller punch, or leave the holes out.`;
+    case 'holes-touch':
+      return `Holes of ${say(value)} would run into each other. Use a smaller punch.`;
+    case 'strip-too-short':
+      return `A strip of ${say(value)} is too short to join this band from two: each must be at least ${say(limit)}.`;
+    case 'gusset':
+      return check.level === 'pass'
+        ? `Its sides open by up to ${say(limit)} at the mouth.`
+        : `${say(value)} is thicker than the sides open: ${say(limit)} at the mouth. More or wider pleats, or a box.`;
+    case 'slides-off':
+      return check.level === 'pass'
+        ? `It slides with ${say(value)} of room and stays on.`
+        : `With ${say(value)} of room it would slip off by itself. Keep it under ${say(limit)}.`;
+    case 'reveal':
+      return check.level === 'pass'
+        ? `The border shows ${say(value)} all round at least.`
+        : `The mat sticks out past the ${text('on')} by ${say(-value)}.`;
+    case 'finished-size':
+      return `Comes out ${size('width', 'height')}.`;
     case 'corner-too-round':
-      return `A corner radius of ${say(value)} does not fit the closing flap. It takes at most ${say(limit, 'down')}.`;
+      return `A corner radius of ${say(value)} does not fit this flap. It takes at most ${say(limit, 'down')}.`;
     case 'tip-too-deep':
       return `The tip is only ${say(limit, 'down')} deep before the flap’s straight part begins; ${say(value)} is too much to cut or fold back.`;
     case 'room-width':
@@ -75,7 +106,9 @@ function sentenceOf(check: Check, say: Say): string {
     case 'tips-height':
       if (about.meet === 1) return `The tips of the ${text('a')} and the ${text('b')} just meet.`;
       if (check.level === 'note')
-        return `The tips of the ${text('a')} and the ${text('b')} stop ${say(-value)} apart; the other flaps cover the gap.`;
+        return about.closed === 1
+          ? `The tips of the ${text('a')} and the ${text('b')} stop ${say(-value)} apart; the other flaps cover the gap.`
+          : `The ${text('a')} and the ${text('b')} leave a window of ${say(-value)} between them.`;
       return `The ${text('a')} and the ${text('b')} lap by ${say(value)}.`;
     case 'folding':
       if (check.level === 'pass') return 'Folded step by step in the computer: every fold lies down freely.';
@@ -90,7 +123,9 @@ function sentenceOf(check: Check, say: Say): string {
         : `${say(value)} thick: the thickness takes that much room both ways, and the folds stay round.`;
     case 'paper':
       if (check.level === 'pass') return 'Your paper is large enough.';
-      return `The sheet to cut measures ${say(value)}; your paper is ${size('width', 'height')}.${about.other ? ` Cut it from ${text('other')}, or put in something smaller.` : ' No common paper is that large.'}`;
+      if (about.turned === 1)
+        return `A piece of ${size('blankWidth', 'blankHeight')} goes on your paper only when it is turned, and then the print runs sideways. Use a larger sheet.`;
+      return `The sheet to cut measures ${Math.abs(Number(about.blankWidth) - Number(about.blankHeight)) < 1e-6 ? say(value) : size('blankWidth', 'blankHeight')}; your paper is ${size('width', 'height')}.${about.other ? ` Cut it from ${text('other')}, or put in something smaller.` : ' No common paper is that large.'}`;
     case 'thin-paper':
       return `Thin paper (${formatLength(mm(value), 'mm', 'exact')}): what is inside shows through, and a light score is enough. Use little glue, or it cockles.`;
     case 'stiff-paper':
@@ -100,14 +135,27 @@ function sentenceOf(check: Check, say: Say): string {
         ? 'One-sided paper: lay the printed side down. Only that side will show.'
         : `One-sided paper: the plain side will show at the ${text('panels')}.`;
     case 'print-direction':
-      return check.level === 'warn'
+      if (check.level === 'pass') return 'The print reads upright on the finished front.';
+      return about.slanted === 1
         ? `The print will run at a slant: ${Math.round(Math.abs(value) % 90)}° on the finished front, because the folds cross the sheet corner to corner.`
-        : 'The print runs straight on the finished front.';
+        : `The print will ${Math.abs(value) > 135 ? 'stand upside down' : 'lie on its side'} on the finished front (the ${text('panel')}). Turn the blank on the sheet before you cut it.`;
+    case 'print-upside-down':
+      return `With the front upright, the print stands upside down at the ${text('panels')}.`;
+    case 'closure':
+      if (about.trouble === 'discs_overlap')
+        return `The two discs would overlap when closed: their middles must be ${say(limit)} apart. Use smaller discs.`;
+      if (about.trouble === 'nothing_to_hold') return 'Nothing folds over the front here, so there is nothing for that closure to hold.';
+      if (about.trouble === 'no_holes') return 'Nothing is punched for a lacing here. Choose “Laced” where the holder offers it.';
+      return value > 0 ? `To close it: ${say(value)} of ${about.kind === 'band' ? 'strip' : about.kind === 'ribbon' ? 'ribbon, laid under its mat before that is glued' : 'cord'}, the tie included.` : 'It closes without a cord.';
+    case 'board-end':
+      return `A score at ${say(value)} lies past the end of your scoring board at ${say(limit)}, from either side. Mark it and score along a ruler.`;
     case 'tool-proof':
       return check.level === 'pass'
-        ? about.tool === 'envelope-board'
-          ? 'The moves, tried on a simulated board, give these very scores and notches.'
-          : 'The marks, tried with a simulated ruler, give these very scores and notches.'
+        ? {
+            'envelope-board': 'The moves, tried on a simulated board, give these very scores and notches.',
+            'scoring-board': 'The moves, tried on a simulated scoring board, give these very scores and cuts.',
+            'edge-board': 'The moves, tried on a simulated edge board, give these very scores and cuts.',
+          }[text('tool')] ?? 'The marks, tried with a simulated ruler, give these very scores and cuts.'
         : `The moves do not give this pattern: ${text('fault')}.`;
     case 'ruler-end':
       return `The first setting, ${say(value)}, lies past the end of the board’s ruler at ${say(limit)}. Measure it on the sheet, mark it, and centre the mark on the notch.`;
@@ -118,6 +166,13 @@ function sentenceOf(check: Check, say: Say): string {
     case 'between-marks':
       return `${say(value)} is not on your ruler’s marks. Measure it, or choose finer marks.`;
     default:
+      if (check.id.startsWith('glue-')) return glueSentence(check, say);
+      if (check.id.startsWith('slides-'))
+        return check.level === 'fail'
+          ? `The ${text('panel')} has only ${say(value)} of room in its channel and will stick: ${say(limit)} at least.`
+          : check.level === 'warn'
+            ? `The ${text('panel')} has ${say(value)} of room in its channel and will rattle.`
+            : `The ${text('panel')} slides in its channel with ${say(value)} of room.`;
       throw new Error(`no words for the check ${check.id}`);
   }
 }
@@ -133,7 +188,44 @@ export function remedyLabel(remedy: Remedy, say: Say): string {
       return `Cut it ${say(remedy.side)} square`;
     case 'from_contents':
       return 'Cut a sheet to fit';
+    case 'turn_blank':
+      return remedy.quarters === 2 ? 'Turn the blank round: start from the other edge' : 'Turn the blank a quarter';
+    case 'back_with_mat':
+      return 'Cover it with a mat';
+    case 'narrower_tape':
+      return `Use ${say(remedy.width)} tape there`;
+    case 'wet_glue':
+      return 'Use wet glue there';
+    case 'no_closure':
+      return 'Leave it open';
   }
+}
+
+const HOLDS: Record<string, string> = {
+  'wet-glue': 'wet glue',
+  tape: 'tape',
+  'tape-runner': 'a tape runner',
+  'hot-glue': 'hot glue',
+  'hook-dot': 'a hook-and-loop dot',
+};
+
+function glueSentence({ value, limit, about }: Check, say: Say): string {
+  const chosen = HOLDS[String(about.chosen)] ?? '';
+  if (about.trouble === 'too_narrow')
+    return `The glued strip is only ${say(value)} broad: ${chosen} does not fit on it.${Number(about.tape) > 0 ? ` ${say(Number(about.tape))} tape would.` : ''}`;
+  if (about.trouble === 'cannot_shift')
+    return `A part slides here and has to be lined up while the glue sets: ${chosen} holds at once. Wet glue can be shifted.`;
+  return `The glued strip is only ${say(value)} broad, and ${chosen} creeps: keep it ${say(limit)} away from the pocket’s side, or use thin tape.`;
+}
+
+/** What a glue step says about its glue. */
+export function adhesiveSentence({ chosen, breadth, margin, slides }: GlueAdvice, say: Say): string {
+  if (chosen === 'tape') return `Tape, along the middle of the ${say(breadth)} strip.`;
+  if (chosen === 'tape-runner') return 'One run of the tape runner.';
+  if (chosen === 'hot-glue') return 'Two small drops of hot glue.';
+  if (chosen === 'hook-dot') return 'One hook-and-loop dot.';
+  if (slides) return 'Wet glue, thin; move the sliding part through while it sets.';
+  return margin > 0 && breadth > margin ? `Keep wet glue ${say(margin)} away from the pocket’s side; slide a folder through while it sets.` : '';
 }
 
 /** The usual cautions, shown at the step that needs them. Makers' instructions and local rules come first. */
@@ -141,4 +233,5 @@ export const CAUTION = {
   blade: 'Blade: fingers behind the guard or ruler, cut away from you, cap it when you put it down.',
   scissors: 'Sharp points: cut away from your fingers, and keep the small offcuts from small children.',
   punch: 'Keep fingers clear of the punch.',
+  hotGlue: 'Hot glue burns: let the tip rest on its stand, keep it from children, follow its maker’s instructions.',
 } as const;

@@ -1,4 +1,4 @@
-import { distance, type Point, type Segment } from '../geometry';
+import { direction, distance, dot, minus, sideOf, type Point, type Segment } from '../geometry';
 import { notchTriangle, type Piece } from '../pattern';
 import type { Made } from './simulate';
 
@@ -22,11 +22,31 @@ export function differences(made: Made, piece: Piece): string[] {
       if (!wanted.some((a) => same(a, b))) found.push(`${what} ${i + 1} that was made is not in the pattern`);
     });
   };
-  match('score', piece.hinges, made.scores, (hinge, run) => sameSegment(hinge.line, run));
+  match('score', joined(piece.hinges.map((hinge) => hinge.line)), joined(made.scores), sameSegment);
   match('notch', piece.notches, made.notches, (notch, triangle) =>
     sameTriangle(notchTriangle(piece.blank, notch), triangle),
   );
-  const straight = piece.trims.flatMap((trim) => (trim.cut.kind === 'straight' ? [trim.cut.line] : []));
-  match('cut', straight, made.slants, sameSegment);
+  const paths = piece.trims.flatMap((trim) => (trim.cut.kind === 'path' ? [trim.cut.path] : []));
+  match('cut', paths, made.cuts, (a, b) => a.length === b.length && a.every((p, i) => distance(p, b[i]!) < CLOSE));
+  match('hole', piece.holes, made.holes, (a, b) => distance(a.centre, b.centre) < CLOSE && a.diameter === b.diameter);
   return found;
+}
+
+/** Stretches of one line that meet end to end count as one score. */
+function joined(lines: readonly Segment[]): Segment[] {
+  const rest = [...lines];
+  for (let i = 0; i < rest.length; i++)
+    for (let j = i + 1; j < rest.length; j++) {
+      const [a, b] = [rest[i]!, rest[j]!];
+      if ([b.from, b.to].some((p) => Math.abs(sideOf(a, p)) > CLOSE)) continue;
+      const along = direction(a.from, a.to);
+      const [s, t] = [dot(minus(b.from, a.from), along), dot(minus(b.to, a.from), along)].sort((x, y) => x - y) as [number, number];
+      const length = distance(a.from, a.to);
+      if (t < -CLOSE || s > length + CLOSE) continue;
+      const at = (d: number): Point => ({ x: a.from.x + along.x * d, y: a.from.y + along.y * d });
+      rest[i] = { from: at(Math.min(0, s)), to: at(Math.max(length, t)) };
+      rest.splice(j, 1);
+      j = i;
+    }
+  return rest;
 }

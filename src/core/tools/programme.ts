@@ -1,13 +1,22 @@
-import type { Built } from '../constructions';
-import { crossing, direction, distance, type Segment } from '../geometry';
+import type { Start } from '../constructions';
+import { crossing, direction, distance, type Point, type Segment } from '../geometry';
 import { mm, type Mm } from '../length';
 import { edgeLength, notchTriangle, onEdge, type Blank, type Edge, type Piece } from '../pattern';
-import type { EnvelopeBoard, Tool } from './tool';
+import type { EdgeBoard, EnvelopeBoard, Tool } from './tool';
 
 /** A place on the sheet's rim: along an edge from its left end once that edge is near, mm. */
 export interface RimMark {
   readonly edge: Edge;
   readonly at: Mm;
+}
+
+/** A place on the sheet as it is measured: along an edge, and in from it; 0 deep is on the rim. */
+export interface Spot extends RimMark {
+  readonly deep: Mm;
+  /** How a maker finds it without measuring: at a corner, where scores cross, or on one. */
+  readonly on: 'corner' | 'crossing' | 'score' | 'open';
+  /** Scores it lies on. */
+  readonly scores: readonly string[];
 }
 
 /** One thing the maker does to the flat sheet. */
@@ -19,25 +28,37 @@ export type Move =
   | { readonly do: 'score'; readonly score: string; readonly length: Mm; readonly onward: boolean }
   /** A quarter turn clockwise: the right edge comes near. */
   | { readonly do: 'turn' }
-  | ({ readonly do: 'mark'; readonly for: 'notch' | 'score' | 'slant' } & RimMark)
+  | ({ readonly do: 'mark'; readonly for: 'notch' | 'score' | 'slant' | 'hole'; readonly deep?: Mm } & RimMark)
   /** Score along a ruler from one mark to another; between the notches only, where the line is to be notched. */
   | {
       readonly do: 'join';
       readonly score: string;
+      /** Other scores on the same line, run in one go. */
+      readonly also?: readonly string[];
       readonly from: RimMark;
       readonly to: RimMark;
       readonly notched: boolean;
     }
+  /** With the sheet's left edge at the fence, score down the groove `at` from it. */
+  | { readonly do: 'groove'; readonly score: string; readonly also?: readonly string[]; readonly edge: Edge; readonly at: Mm }
+  /** The board that scores near an edge: one score as far from the near edge as the board makes it. */
+  | { readonly do: 'edge-score'; readonly score: string; readonly also?: readonly string[]; readonly edge: Edge }
+  /** Its relief notch, punched where the guide meets the score `at`: slants away on the far or the near side of it. */
+  | { readonly do: 'relief'; readonly edge: Edge; readonly at: Mm; readonly slants: 'left' | 'right' }
   /** Cut out the corner that two scored lines make at an edge, between two marks. */
   | { readonly do: 'snip'; readonly edge: Edge; readonly from: Mm; readonly to: Mm }
-  /** Cut straight from mark to mark; the outer part falls away. */
-  | { readonly do: 'slant'; readonly what: string; readonly from: RimMark; readonly to: RimMark }
-  | { readonly do: 'round'; readonly what: string; readonly radius: Mm };
+  /** Cut straight from spot to spot; what lies on the right falls away. */
+  | { readonly do: 'cut'; readonly what: string; readonly path: readonly Spot[] }
+  | { readonly do: 'round'; readonly what: string; readonly radius: Mm }
+  | { readonly do: 'bite'; readonly what: string; readonly diameter: Mm }
+  | { readonly do: 'hole'; readonly what: string; readonly at: Spot; readonly diameter: Mm };
 
 /** What the maker sets or measures, in contract terms. */
 export interface Mark extends RimMark {
-  readonly for: 'notch' | 'score' | 'slant';
-  readonly reference: 'board' | 'ruler';
+  readonly for: 'notch' | 'score' | 'slant' | 'hole';
+  readonly reference: 'board' | 'fence' | 'ruler';
+  /** How far in from the edge, for what does not lie on the rim. */
+  readonly deep?: Mm;
 }
 
 export interface Programme {
@@ -45,19 +66,101 @@ export interface Programme {
   readonly marks: readonly Mark[];
 }
 
-/** Longest score that still counts as within the groove, mm of slack. */
+/** Lengths closer than this are one, mm. */
 const HAIR = 1e-6;
+/** Straight lines closer than this are one, mm. */
+const CLOSE = 1e-3;
 
-/** Puts the moves for a piece in order for the tool: notched pieces on an envelope board, anything with a ruler. */
-export function programmeFor(built: Built, tool: Tool): Programme {
-  const rims = rimLines(built.piece);
-  const base = tool.kind === 'envelope-board' ? onBoard(built, tool) : byHand(built.piece, rims);
-  const extra = [...rims.filter((line) => !line.notched).flatMap(joinMoves), ...trimMoves(built.piece)];
-  const marks: Mark[] = [...base.marks];
-  for (const move of extra)
-    if (move.do === 'mark') marks.push({ edge: move.edge, at: move.at, for: move.for, reference: 'ruler' });
-  return { moves: [...base.moves, ...extra], marks };
+/** Puts the moves for a piece in order for the tool: square pieces on an envelope board, straight scores on a fence. */
+export function programmeFor(piece: Piece, start: Start, tool: Tool): Programme {
+  const notched = piece.notches.length > 0;
+  const rims = rimLines(piece);
+  const straight = notched ? [] : straightLines(piece);
+  const slanted = rims.filter((line) => !line.notched && !straight.some(({ ids }) => ids.includes(line.id)));
+  const parts = [
+    notched ? (tool.kind === 'envelope-board' ? onBoard(piece, start, tool) : byHand(piece, rims)) : along(piece, straight, tool),
+    of(slanted.flatMap(joinMoves)),
+    of(trimMoves(piece, straight, tool)),
+  ];
+  return { moves: parts.flatMap((p) => p.moves), marks: parts.flatMap((p) => p.marks) };
 }
+
+/** Moves with the marks measured in them. */
+const of = (moves: readonly Move[]): Programme => ({
+  moves,
+  marks: moves.flatMap((move): Mark[] =>
+    move.do === 'mark'
+      ? [{ edge: move.edge, at: move.at, for: move.for, reference: 'ruler', ...(move.deep ? { deep: move.deep } : {}) }]
+      : [],
+  ),
+});
+
+/** Scores that run square to an edge and lie on one line: across the whole sheet they are run in one go. */
+interface StraightLine {
+  readonly ids: readonly string[];
+  /** The edge along which it is measured while that is near, and how far from its left end. */
+  readonly edge: 1 | 2;
+  readonly at: Mm;
+}
+
+function straightLines(piece: Piece): StraightLine[] {
+  const lines: { ids: string[]; edge: 1 | 2; at: Mm }[] = [];
+  for (const { id, line } of piece.hinges) {
+    const upright = Math.abs(line.from.x - line.to.x) < CLOSE;
+    if (!upright && Math.abs(line.from.y - line.to.y) > CLOSE) continue;
+    const [edge, at] = upright ? ([1, line.from.x] as const) : ([2, line.from.y] as const);
+    const same = lines.find((other) => other.edge === edge && Math.abs(other.at - at) < CLOSE);
+    if (same) same.ids.push(id);
+    else lines.push({ ids: [id], edge, at: mm(at) });
+  }
+  return lines.sort((a, b) => a.edge - b.edge || a.at - b.at);
+}
+
+/** Straight scores: down the grooves of a scoring board, near an edge on its board, or from mark to mark with a ruler. */
+function along(piece: Piece, lines: readonly StraightLine[], tool: Tool): Programme {
+  const moves: Move[] = [];
+  const marks: Mark[] = [];
+  let near = 1;
+  const bring = (edge: number): void => {
+    while (near !== edge) {
+      moves.push({ do: 'turn' });
+      near = (near % 4) + 1;
+    }
+  };
+  for (const { ids, edge, at } of lines) {
+    const score = ids[0]!;
+    const also = ids.slice(1);
+    const { edge: across, at: far } = { edge: (edge + 2) as Edge, at: mm(edgeLength(piece.blank, edge) - at) };
+    // On the board that scores near an edge the score lies along that edge: along the left, or the right, of `edge`.
+    const board = tool.kind === 'edge-board' ? tool.scoreFrom + tool.offset : null;
+    const beside = board === null ? null : Math.abs(at - board) < CLOSE ? leftOf(edge) : Math.abs(far - board) < CLOSE ? rightOf(edge) : null;
+    if (beside !== null) {
+      moves.push({ do: 'edge-score', score, also, edge: beside });
+      continue;
+    }
+    if (tool.kind === 'scoring-board') {
+      // What lies past the board's end is measured from the other side.
+      const [side, groove] = at <= tool.length + HAIR ? [edge as Edge, at] : [across, far];
+      if (groove <= tool.length + HAIR) {
+        bring(side);
+        moves.push({ do: 'groove', score, also, edge: side, at: groove });
+        marks.push({ edge: side, at: groove, for: 'score', reference: 'fence' });
+        continue;
+      }
+    }
+    moves.push(
+      { do: 'mark', edge, at, for: 'score' },
+      { do: 'mark', edge: across, at: far, for: 'score' },
+      { do: 'join', score, also, from: { edge, at }, to: { edge: across, at: far }, notched: false },
+    );
+    marks.push({ edge, at, for: 'score', reference: 'ruler' }, { edge: across, at: far, for: 'score', reference: 'ruler' });
+  }
+  if (moves.some((move) => move.do === 'groove')) bring(1);
+  return { moves, marks };
+}
+
+const leftOf = (edge: Edge): Edge => (((edge + 2) % 4) + 1) as Edge;
+const rightOf = (edge: Edge): Edge => ((edge % 4) + 1) as Edge;
 
 /** A straight score carried to the rim, where it can be marked. */
 interface RimLine {
@@ -101,7 +204,7 @@ function rimEnds(blank: Blank, line: Segment<'sheet'>): [RimMark, RimMark] {
 }
 
 /** Edge by edge round the sheet, starting where the setting can be read: place, punch, score, turn. */
-function onBoard({ piece, start }: Built, board: EnvelopeBoard): Programme {
+function onBoard(piece: Piece, start: Start, board: EnvelopeBoard): Programme {
   const moves: Move[] = [];
   const marks: Mark[] = [];
   const edges = [0, 1, 2, 3].map((i) => (((start.edge - 1 + i) % 4) + 1) as Edge);
@@ -164,15 +267,69 @@ function joinMoves(line: RimLine): Move[] {
   ];
 }
 
-/** What is cut off besides the notches: straight from mark to mark, then rounded corners. */
-function trimMoves(piece: Piece): Move[] {
-  return piece.trims.flatMap((trim): Move[] => {
-    if (trim.cut.kind === 'rounded') return [{ do: 'round', what: trim.name, radius: trim.cut.radius }];
-    const [from, to] = rimEnds(piece.blank, trim.cut.line);
-    return [
-      { do: 'mark', for: 'slant', ...from },
-      { do: 'mark', for: 'slant', ...to },
-      { do: 'slant', what: trim.name, from, to },
-    ];
-  });
+/** What is cut off besides the notches: from spot to spot, rounded corners, bites and holes. */
+function trimMoves(piece: Piece, lines: readonly StraightLine[], tool: Tool): Move[] {
+  const { blank } = piece;
+  const moves: Move[] = [];
+  const marked: RimMark[] = [];
+  const isMarked = ({ edge, at, deep }: Spot): boolean =>
+    marked.some((m) => m.edge === edge && Math.abs(m.at - at) < CLOSE && Math.abs(((m as Spot).deep ?? 0) - deep) < CLOSE);
+  const mark = (spot: Spot, purpose: 'slant' | 'hole'): void => {
+    if (spot.on === 'corner' || spot.on === 'crossing' || isMarked(spot)) return;
+    marked.push(spot);
+    moves.push({ do: 'mark', for: purpose, edge: spot.edge, at: spot.at, ...(spot.deep > 0 ? { deep: spot.deep } : {}) });
+  };
+  for (const trim of piece.trims) {
+    const { cut } = trim;
+    if (cut.kind === 'rounded') moves.push({ do: 'round', what: trim.name, radius: cut.radius });
+    else if (cut.kind === 'punched') moves.push({ do: 'bite', what: trim.name, diameter: cut.diameter });
+    else {
+      const path = cut.path.map((p) => spotAt(blank, p, lines));
+      if (tool.kind === 'edge-board')
+        for (const relief of reliefs(path, tool)) {
+          moves.push(relief);
+          marked.push({ edge: relief.edge, at: mm(relief.at + (relief.slants === 'left' ? -1 : 1) * (tool.relief / 2)) });
+        }
+      path.forEach((spot) => mark(spot, 'slant'));
+      moves.push({ do: 'cut', what: trim.name, path });
+    }
+  }
+  for (const hole of piece.holes) {
+    const at = spotAt(blank, hole.centre, []);
+    mark(at, 'hole');
+    const panel = piece.panels.find(({ id }) => id === hole.panel)!;
+    moves.push({ do: 'hole', what: panel.name, at, diameter: hole.diameter });
+  }
+  return moves;
+}
+
+/** The slants of a cut that the relief notch of an edge board makes: from a crossing on its score out to the rim. */
+function reliefs(path: readonly Spot[], board: EdgeBoard): Extract<Move, { do: 'relief' }>[] {
+  const score = board.scoreFrom + board.offset;
+  return path.flatMap((spot, i) =>
+    [path[i - 1], path[i + 1]].flatMap((rim) => {
+      if (!rim || rim.deep > 0 || spot.edge !== rim.edge || Math.abs(spot.deep - score) > CLOSE || spot.on !== 'crossing') return [];
+      const slant = rim.at - spot.at;
+      return Math.abs(Math.abs(slant) - board.relief / 2) < CLOSE
+        ? [{ do: 'relief' as const, edge: spot.edge, at: spot.at, slants: slant < 0 ? ('left' as const) : ('right' as const) }]
+        : [];
+    }),
+  );
+}
+
+/** How a point of the sheet is measured: along whichever edge is nearest. */
+function spotAt(blank: Blank, p: Point<'sheet'>, lines: readonly StraightLine[]): Spot {
+  const from = [p.y, blank.width - p.x, blank.height - p.y, p.x];
+  const nearest = Math.min(...from);
+  const edge = (from.findIndex((depth) => depth <= nearest + CLOSE) + 1) as Edge;
+  const at = [p.x, p.y, blank.width - p.x, blank.height - p.y][edge - 1]!;
+  const onRim = from.filter((depth) => depth < CLOSE).length;
+  const on = lines.filter((line) => Math.abs((line.edge === 1 ? p.x : p.y) - line.at) < CLOSE);
+  return {
+    edge,
+    at: mm(at),
+    deep: mm(onRim > 0 ? 0 : nearest),
+    on: onRim > 1 ? 'corner' : on.length + onRim > 1 ? 'crossing' : on.length > 0 ? 'score' : 'open',
+    scores: on.map((line) => line.ids[0]!),
+  };
 }

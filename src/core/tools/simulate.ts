@@ -1,6 +1,7 @@
-import { crossing, direction, distance, dot, minus, sideOf, type Point, type Polygon, type Segment } from '../geometry';
+import { contains, crossing, direction, distance, dot, minus, sideOf, type Point, type Polygon, type Segment } from '../geometry';
 import { edgeLength, onEdge, type Blank, type Edge } from '../pattern';
-import type { Move, RimMark } from './programme';
+import { mm } from '../length';
+import type { Move, RimMark, Spot } from './programme';
 import type { Tool } from './tool';
 
 /** What a simulated tool left on the sheet. */
@@ -8,14 +9,17 @@ export interface Made {
   /** Scores that remain on the paper, in the order they were run. */
   readonly scores: readonly Segment<'sheet'>[];
   readonly notches: readonly Polygon<'sheet'>[];
-  /** Straight cuts that took a corner off. */
-  readonly slants: readonly Segment<'sheet'>[];
+  /** Paths cut from spot to spot, the waste on their right. */
+  readonly cuts: readonly Polygon<'sheet'>[];
+  readonly holes: readonly { readonly centre: Point<'sheet'>; readonly diameter: number }[];
   /** Moves the tool could not carry out. */
   readonly faults: readonly string[];
 }
 
 /** Reading error of the simulated eye, mm: marks closer than this are the same mark. */
 const EYE = 1e-4;
+/** How near a crossing a spot counts as lying on it, mm. */
+const SEEN = 2e-3;
 
 /**
  * Carries a programme out on a blank, move by move, as the tool would: it knows where the sheet lies, its own
@@ -25,12 +29,28 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
   const faults: string[] = [];
   const runs: Segment<'sheet'>[] = [];
   const notches: Polygon<'sheet'>[] = [];
-  const slants: Segment<'sheet'>[] = [];
-  const marks: RimMark[] = [];
+  const cuts: Polygon<'sheet'>[] = [];
+  const holes: { centre: Point<'sheet'>; diameter: number }[] = [];
+  const marks: { edge: Edge; at: number; deep: number }[] = [];
   let near: Edge = 1;
   let standing: number | null = null;
-  const isMarked = ({ edge, at }: RimMark): boolean =>
-    marks.some((mark) => mark.edge === edge && Math.abs(mark.at - at) < EYE);
+  const isMarked = ({ edge, at, deep = 0 }: RimMark & { readonly deep?: number }): boolean =>
+    marks.some((mark) => mark.edge === edge && Math.abs(mark.at - at) < EYE && Math.abs(mark.deep - deep) < EYE);
+  /** The place a maker finds along an edge and in from it. */
+  const found = ({ edge, at, deep = 0 }: RimMark & { readonly deep?: number }): Point<'sheet'> => {
+    const [from, to] = [onEdge(blank, edge, 0), onEdge(blank, edge, edgeLength(blank, edge))];
+    const u = direction(from, to);
+    return { x: from.x + u.x * at - u.y * deep, y: from.y + u.y * at + u.x * deep };
+  };
+  /** True when a spot can be found: it is marked, it is a corner, or two scores (or a score and the rim) cross there. */
+  const isFound = (spot: Spot): boolean => {
+    if (isMarked(spot)) return true;
+    const p = found(spot);
+    const rims = [p.x, p.y, blank.width - p.x, blank.height - p.y].filter((depth) => Math.abs(depth) < SEEN).length;
+    const through = runs.filter((run) => Math.abs(sideOf(run, p)) < SEEN);
+    const ways = new Set(through.map((run) => Math.round(Math.atan2(run.to.y - run.from.y, run.to.x - run.from.x) * 100) % 314));
+    return rims + ways.size > 1;
+  };
   const board = tool.kind === 'envelope-board' ? tool : null;
   /** A point over the sheet while `near` is at the maker: `along` from its left end, `deep` away from it. */
   const over = (along: number, deep: number): Point<'sheet'> => {
@@ -43,7 +63,7 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
     if (move.do === 'turn') {
       near = ((near % 4) + 1) as Edge;
       standing = null;
-    } else if (move.do === 'mark') marks.push({ edge: move.edge, at: move.at });
+    } else if (move.do === 'mark') marks.push({ edge: move.edge, at: move.at, deep: move.deep ?? 0 });
     else if (move.do === 'place') {
       standing = null;
       if (!board) faults.push('there is no board to lay the sheet in');
@@ -90,55 +110,88 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
       const tip = a && b ? crossing(a, b) : null;
       if (tip) notches.push([from, tip, to]);
       else faults.push(`no two scores meet over edge ${move.edge} to cut a notch by`);
-    } else if (move.do === 'slant') {
-      if (!isMarked(move.from) || !isMarked(move.to)) faults.push(`the cut at the ${move.what} lacks a mark`);
-      else
-        slants.push({ from: onEdge(blank, move.from.edge, move.from.at), to: onEdge(blank, move.to.edge, move.to.at) });
+    } else if (move.do === 'groove') {
+      if (tool.kind !== 'scoring-board') faults.push('there is no scoring board to lay the sheet on');
+      else if (move.edge !== near) faults.push(`edge ${move.edge} is not near: edge ${near} is`);
+      else if (move.at > tool.length + EYE) faults.push(`the scoring board ends before ${move.at} mm`);
+      else runs.push({ from: over(move.at, 0), to: over(move.at, edgeLength(blank, near === 1 || near === 3 ? 2 : 1)) });
+    } else if (move.do === 'edge-score') {
+      if (tool.kind !== 'edge-board') faults.push('there is no board that scores near an edge');
+      else {
+        const depth = tool.scoreFrom + tool.offset;
+        runs.push({
+          from: found({ edge: move.edge, at: mm(0), deep: depth }),
+          to: found({ edge: move.edge, at: edgeLength(blank, move.edge), deep: depth }),
+        });
+      }
+    } else if (move.do === 'relief') {
+      if (tool.kind !== 'edge-board') faults.push('there is no board that punches a relief notch');
+      else if (!runs.some((run) => Math.abs(sideOf(run, found({ edge: move.edge, at: move.at, deep: tool.scoreFrom + tool.offset }))) < SEEN))
+        faults.push(`no score meets the guide at ${move.at} mm on edge ${move.edge}`);
+      else for (const way of [-1, 1]) marks.push({ edge: move.edge, at: move.at + (way * tool.relief) / 2, deep: 0 });
+    } else if (move.do === 'cut') {
+      const lost = move.path.find((spot) => !isFound(spot));
+      if (lost) faults.push(`the cut at the ${move.what} lacks a mark ${lost.at} mm along edge ${lost.edge}`);
+      cuts.push(move.path.map(found));
+    } else if (move.do === 'hole') {
+      if (!isFound(move.at)) faults.push(`the hole in the ${move.what} lacks a mark`);
+      holes.push({ centre: found(move.at), diameter: move.diameter });
     }
   }
-  return { scores: runs.flatMap((run) => remaining(run, blank, notches, slants)), notches, slants, faults };
+  const waste = [...notches, ...cuts.map((path) => fallen(blank, path))];
+  return { scores: runs.flatMap((run) => remaining(run, blank, waste)), notches, cuts, holes, faults };
 }
 
-/** What is left of a scored line once notches and corners are off. */
-function remaining(
-  run: Segment<'sheet'>,
-  blank: Blank,
-  notches: readonly Polygon<'sheet'>[],
-  slants: readonly Segment<'sheet'>[],
-): Segment<'sheet'>[] {
-  const centre = { x: blank.width / 2, y: blank.height / 2 };
+/** What falls away to the right of a cut from rim to rim: the path, and the rim back to its start, clockwise. */
+function fallen(blank: Blank, path: Polygon<'sheet'>): Polygon<'sheet'> {
+  const round = (p: Point<'sheet'>): number => {
+    const { width, height } = blank;
+    if (Math.abs(p.y) < SEEN) return p.x;
+    if (Math.abs(p.x - width) < SEEN) return width + p.y;
+    if (Math.abs(p.y - height) < SEEN) return 2 * width + height - p.x;
+    return 2 * (width + height) - p.y;
+  };
+  const all = 2 * (blank.width + blank.height);
+  const [start, end] = [round(path[0]!), round(path.at(-1)!)];
+  // Clockwise from the end of the cut back to its start: distances round the rim, measured anticlockwise, go down.
+  const span = (end - start + all) % all;
+  const corners = ([1, 2, 3, 4] as const)
+    .map((edge) => onEdge(blank, edge, 0))
+    .map((p) => ({ p, at: (end - round(p) + all) % all }))
+    .filter(({ at }) => at > SEEN && at < span - SEEN)
+    .sort((a, b) => a.at - b.at);
+  return [...path, ...corners.map(({ p }) => p)];
+}
+
+/** What is left of a scored line once notches and waste are off: where there is paper on both its sides. */
+function remaining(run: Segment<'sheet'>, blank: Blank, waste: readonly Polygon<'sheet'>[]): Segment<'sheet'>[] {
   const stops = [0, 1];
   const length = distance(run.from, run.to);
   const along = direction(run.from, run.to);
-  const edges = [
-    ...notches.flatMap((ring) => ring.map((p, i) => ({ from: p, to: ring[(i + 1) % ring.length]! }))),
-    ...slants,
-  ];
-  for (const edge of edges) {
-    const p = crossing(run, edge);
-    if (p) stops.push(dot(minus(p, run.from), along) / length);
-  }
-  const kept = (p: Point<'sheet'>): boolean =>
-    !notches.some((ring) => inOrOn(ring, p)) &&
-    slants.every((slant) => sideOf(slant, p) * Math.sign(sideOf(slant, centre)) > EYE);
-  const sorted = stops.filter((t) => t >= 0 && t <= 1).sort((a, b) => a - b);
   const at = (t: number): Point<'sheet'> => ({
     x: run.from.x + along.x * length * t,
     y: run.from.y + along.y * length * t,
   });
+  for (const ring of waste)
+    ring.forEach((p, i) => {
+      const next = ring[(i + 1) % ring.length]!;
+      stops.push(dot(minus(p, run.from), along) / length);
+      if (distance(p, next) < EYE) return;
+      const q = crossing(run, { from: p, to: next });
+      if (q) stops.push(dot(minus(q, run.from), along) / length);
+    });
+  const isPaper = (p: Point<'sheet'>): boolean =>
+    p.x > 0 && p.y > 0 && p.x < blank.width && p.y < blank.height && !waste.some((ring) => contains(ring, p));
+  const kept = (p: Point<'sheet'>): boolean =>
+    [-SEEN, SEEN].every((off) => isPaper({ x: p.x - along.y * off, y: p.y + along.x * off }));
+  const sorted = stops.filter((t) => t >= 0 && t <= 1).sort((a, b) => a - b);
   const pieces: [number, number][] = [];
   for (let i = 0; i + 1 < sorted.length; i++) {
     const [a, b] = [sorted[i]!, sorted[i + 1]!];
-    if ((b - a) * length < EYE || !kept(at((a + b) / 2))) continue;
+    if ((b - a) * length < SEEN || !kept(at((a + b) / 2))) continue;
     const last = pieces.at(-1);
-    if (last && (a - last[1]) * length < EYE) last[1] = b;
+    if (last && (a - last[1]) * length < 2 * SEEN) last[1] = b;
     else pieces.push([a, b]);
   }
   return pieces.map(([a, b]) => ({ from: at(a), to: at(b) }));
-}
-
-/** True when the point lies in a triangle or on its rim, either way round. */
-function inOrOn(triangle: Polygon<'sheet'>, p: Point<'sheet'>): boolean {
-  const sides = triangle.map((a, i) => sideOf({ from: a, to: triangle[(i + 1) % triangle.length]! }, p));
-  return sides.every((s) => s >= -EYE) || sides.every((s) => s <= EYE);
 }

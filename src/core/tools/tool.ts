@@ -20,6 +20,21 @@ const scoringBoard = z.strictObject({
     .prefault(inches(3 / 4))
     .describe('Notch to cut by hand, along the sheet’s edge.'),
 });
+const edgeBoard = z.strictObject({
+  kind: z.literal('edge-board'),
+  scoreFrom: lengthSchema({ over: 0, most: 100 })
+    .prefault(inches(1 / 2))
+    .describe('How far from the sheet’s edge the board makes its one score.'),
+  relief: lengthSchema({ over: 0, most: 50 })
+    .prefault(inches(1 / 4))
+    .describe('Length along the edge of the relief notch it punches where the guide meets a score.'),
+  offset: lengthSchema({ least: -20, most: 20 })
+    .prefault(mm(0))
+    .describe('True distance of the score from the edge less what the board says.'),
+  notch: lengthSchema({ over: 0, most: 100 })
+    .prefault(inches(3 / 4))
+    .describe('Notch to cut by hand on square sheets, along the sheet’s edge.'),
+});
 const ruler = z.strictObject({
   kind: z.literal('ruler'),
   notch: lengthSchema({ over: 0, most: 100 })
@@ -28,10 +43,11 @@ const ruler = z.strictObject({
 });
 
 /** What the maker works with. */
-export const toolSchema = z.discriminatedUnion('kind', [envelopeBoard, scoringBoard, ruler], {
-  error: 'The tool is one of "envelope-board", "scoring-board" or "ruler", named by its kind.',
+export const toolSchema = z.discriminatedUnion('kind', [envelopeBoard, scoringBoard, edgeBoard, ruler], {
+  error: 'The tool is one of "envelope-board", "scoring-board", "edge-board" or "ruler", named by its kind.',
 });
 export type Tool = z.output<typeof toolSchema>;
+export type EdgeBoard = z.output<typeof edgeBoard>;
 export type EnvelopeBoard = z.output<typeof envelopeBoard>;
 
 /** An envelope board as most are: notch 3/4 in, no offset, ruler to 5 in, groove to 7 in. */
@@ -40,8 +56,10 @@ export const COMMON_BOARD: EnvelopeBoard = envelopeBoard.parse({ kind: 'envelope
 /** What a construction needs to know of a tool. By hand the notch is measured, so it stands on the graduation. */
 export function makingWith(tool: Tool, graduation: Graduation): Making {
   if (tool.kind === 'envelope-board')
-    return { graduation, notch: tool.notch, offset: tool.offset, rulerEnd: tool.rulerEnd };
+    return { graduation, notch: tool.notch, offset: tool.offset, rulerEnd: tool.rulerEnd, relief: null };
   const measured = roundTo(tool.notch, graduation, 'nearest');
   const notch: Mm = measured > 0 ? measured : tool.notch;
-  return { graduation, notch, offset: mm(0), rulerEnd: null };
+  const relief =
+    tool.kind === 'edge-board' ? { from: mm(tool.scoreFrom + tool.offset), inset: mm(tool.relief / 2) } : null;
+  return { graduation, notch, offset: mm(0), rulerEnd: null, relief };
 }

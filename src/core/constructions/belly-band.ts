@@ -1,0 +1,126 @@
+import { z } from 'zod';
+import { inches, mm } from '../length';
+import { drawPiece, rect } from '../pattern';
+import { built, EASE, fold, LEFT, place, refuse, RIGHT, roomGrip, segment } from './building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
+import { lengthOption, openLengthOption } from './options';
+import { insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
+
+const options = z.strictObject({
+  breadth: lengthOption('Breadth', 'Of the band.', inches(3 / 2), { over: 0 }),
+  lap: lengthOption('Lap', 'What one end covers of the other.', inches(1 / 2), { over: 0 }),
+  sheetLength: openLengthOption('Longest strip', 'What the paper gives; a longer band is joined from two.', { over: 0 }, { open: 'as long as needed' }),
+});
+type Options = z.output<typeof options>;
+
+/**
+ * A strip once round a packet, flat width `W = w + t + ease`: length `2W + lap`, its ends meeting on the back. Longer
+ * than the sheet, it is joined from two strips with a lap of its own under the second fold.
+ */
+function build(brief: Brief<Options>): BuildResult {
+  const { options, blank } = brief;
+  const { lap, sheetLength } = options;
+  const b = blank ? blank.height : options.breadth;
+  let W: number;
+  if (blank) {
+    const width = leftOver(brief, 'width', blank.width, lap, 2);
+    if (!width.ok) return refuse(width.refusal);
+    W = width.length;
+  } else W = insideFor(brief, OPEN).width;
+  if (lap > W) return refuse(tooLarge('lap', lap, W));
+  const total = blank ? blank.width : 2 * W + lap;
+  const joined = !blank && sheetLength !== undefined && total > sheetLength + 1e-6;
+  if (joined && sheetLength < W + lap)
+    return refuse({ code: 'strip_too_short', value: sheetLength, limit: mm(W + lap) });
+  const first = joined ? Math.min(W, onMark(sheetLength - W, brief, 'down')) : onMark((total - W) / 2, brief, 'up');
+  const second = total - W - first;
+  const [x1, x2] = [first, first + W];
+  const ends = [
+    fold('fold-end-1', 'Fold the first end over', ['s-end-1']),
+    fold('fold-end-2', 'Fold the second end over it', ['s-end-2'], { gluedTo: ['end-1'] }),
+  ];
+  const front = { id: 'front', name: 'front', polygon: rect(x1, 0, x2, b) };
+  const end1 = { id: 'end-1', name: 'first end', polygon: rect(0, 0, x1, b) };
+  const pieces = joined
+    ? ([
+        drawPiece({
+          name: 'band',
+          blank: { width: mm(x2), height: b },
+          panels: [front, end1],
+          folds: [{ id: 's-end-1', between: ['front', 'end-1'] }],
+        }),
+        drawPiece({
+          name: 'second strip',
+          blank: { width: mm(lap + second), height: b },
+          panels: [
+            { id: 'join', name: 'lap of the join', polygon: rect(0, 0, lap, b) },
+            { id: 'end-2', name: 'second end', polygon: rect(lap, 0, lap + second, b) },
+          ],
+          folds: [{ id: 's-end-2', between: ['join', 'end-2'] }],
+        }),
+      ] as const)
+    : ([
+        drawPiece({
+          name: 'band',
+          blank: blank ?? { width: mm(total), height: b },
+          panels: [front, end1, { id: 'end-2', name: 'second end', polygon: rect(x2, 0, total, b) }],
+          folds: [
+            { id: 's-end-1', between: ['front', 'end-1'] },
+            { id: 's-end-2', between: ['front', 'end-2'] },
+          ],
+        }),
+      ] as const);
+  return built({
+    ...PLAIN,
+    pieces,
+    assembly: joined
+      ? [
+          place('join-strips', 'Lay the second strip’s lap on the front, its score along the front’s edge', {
+            panel: 'join',
+            onto: 'front',
+            line: segment(lap, 0, lap, b),
+            on: segment(x2, 0, x2, b),
+            over: false,
+            level: 'top',
+            gluedTo: ['front'],
+          }),
+          ...ends,
+        ]
+      : ends,
+    cavities: [
+      {
+        id: 'band',
+        kind: 'tube',
+        floor: 'front',
+        roof: ['end-1', 'end-2'],
+        mouth: segment(x1, b, x2, b),
+        insertAfter: 'fold-end-2',
+        covered: { floor: 0, roof: 0 },
+        through: true,
+      },
+    ],
+    holds: [['end-2', 'end-1'], ...(joined ? [['join', 'front'] as const] : [])],
+    grips: blank ? [] : [roomGrip('s-end-1', LEFT, 'width', 'room it slides with'), roomGrip('s-end-2', RIGHT, 'width', 'room it slides with')],
+  });
+}
+
+export const bellyBand: Construction<Options> = {
+  name: 'belly-band',
+  title: 'Belly band',
+  purpose: 'A strip round a packet, a sleeve or a stack of cards that slides on and stays.',
+  options,
+  ease: EASE.wrap,
+  idle: () => [],
+  build,
+  schools: [],
+  cures: [
+    { for: 'strip_too_short', label: 'Use a longer strip', options: (limit) => ({ sheetLength: limit }) },
+    { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2) }) },
+    { for: 'part_too_large', label: 'Shorter lap', options: (limit) => ({ lap: limit / 2 }) },
+  ],
+  advice: [
+    { mistake: 'Gluing the band while it is round the packet.', instead: 'Slip a strip of waxed paper under the lap, or the band is glued on for good.' },
+    { mistake: 'A band made to measure with no ease.', instead: '1/16 to 1/8 in lets it slide without falling off.' },
+  ],
+  sources: ['band 10 1/2 × 1 1/2 round a sleeve 5 in deep (common practice, no source)'],
+};

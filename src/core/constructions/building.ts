@@ -1,0 +1,124 @@
+import type { AssemblyFold, AssemblyPlace } from '../fold';
+import { difference, middle, sideOf, type Point, type Polygon, type Segment } from '../geometry';
+import { inches, mm, type Mm } from '../length';
+import { blankPolygon, drawPiece, type Blank, type Piece, type Trim } from '../pattern';
+import type { BuildResult, Built, Ease, Grip, Refusal } from './construction';
+import { roundFree } from './diagonal';
+import { lengthOption } from './options';
+
+/** Directions on the sheet, for folds that are dragged. */
+export const LEFT: Point<'sheet'> = { x: -1, y: 0 };
+export const RIGHT: Point<'sheet'> = { x: 1, y: 0 };
+export const UP: Point<'sheet'> = { x: 0, y: 1 };
+export const DOWN: Point<'sheet'> = { x: 0, y: -1 };
+
+/** Slant that keeps a tab's ends clear of the fold beside it, mm. Common practice 1/8 in. */
+export const SLANT = inches(1 / 8);
+
+const eases = (aim: number, least: number): { aim: Ease; least: Ease } => ({
+  aim: { width: inches(aim), height: inches(aim) },
+  least: { width: inches(least), height: inches(least) },
+});
+/** Ease by kind of holder, all common practice: an envelope over a card, a thing that slides, a loose pocket. */
+export const EASE = {
+  envelope: eases(1 / 4, 1 / 8),
+  sliding: eases(1 / 8, 1 / 16),
+  wrap: eases(1 / 16, 1 / 32),
+  loose: eases(1 / 4, 1 / 8),
+  none: eases(0, 0),
+};
+
+export const segment = (x0: number, y0: number, x1: number, y1: number): Segment<'sheet'> => ({
+  from: { x: x0, y: y0 },
+  to: { x: x1, y: y1 },
+});
+
+/** A fold of the assembly. */
+export const fold = (
+  id: string,
+  name: string,
+  hinges: readonly string[],
+  more: Partial<Omit<AssemblyFold, 'kind' | 'id' | 'name' | 'hinges'>> = {},
+): AssemblyFold => ({ kind: 'fold', id, name, hinges, ...more });
+
+/** A piece laid onto another. */
+export const place = (
+  id: string,
+  name: string,
+  how: Omit<AssemblyPlace, 'kind' | 'id' | 'name'>,
+): AssemblyPlace => ({ kind: 'place', id, name, ...how });
+
+/** A fold that decides the room aimed for when it is dragged. */
+export const roomGrip = (
+  hinge: string,
+  along: Point<'sheet'>,
+  side: 'width' | 'height',
+  label: string,
+  rate = 1,
+): Grip => ({ hinge, along, label, does: { kind: 'room', side, rate } });
+
+/** A fold that decides an option when it is dragged. */
+export const optionGrip = (
+  hinge: string,
+  along: Point<'sheet'>,
+  option: string,
+  label: string,
+  from: number,
+  [least, most]: readonly [number, number],
+  rate = 1,
+): Grip => ({
+  hinge,
+  along,
+  label,
+  does: { kind: 'option', option, from: mm(from), rate, least: mm(least), most: mm(most) },
+});
+
+/** The finger notch any pocket may have. */
+export const fingerNotchOption = (fallback: Mm) =>
+  lengthOption(
+    'Finger notch',
+    'Diameter of a half-round bite at the opening, so that the contents can be pulled out; 0 for none.',
+    fallback,
+    { least: 0, most: 80 },
+  );
+
+/** The finger notch as a feature, when there is to be one. */
+export const fingerNotch = (cavity: string, diameter: Mm): Built['features'] =>
+  diameter > 0 ? [{ kind: 'finger-notch', cavity, diameter }] : [];
+
+/** The corner radius any closing flap may have. */
+export const cornerOption = () =>
+  lengthOption('Corner radius', 'A rounded closing flap does not catch or fray; 0 leaves it sharp.', inches(1 / 8), {
+    least: 0,
+  });
+
+/** A flap with the corners away from its fold rounded, and what comes off. */
+export function roundedFlap(
+  shape: Polygon<'sheet'>,
+  foldLine: Segment<'sheet'>,
+  radius: Mm,
+  id: string,
+  name: string,
+): { readonly ok: true; readonly polygon: Polygon<'sheet'>; readonly trims: readonly Trim[] } | { readonly ok: false; readonly refusal: Refusal } {
+  if (radius === 0) return { ok: true, polygon: shape, trims: [] };
+  const outward = shape.some((p) => sideOf(foldLine, p) > 1e-6);
+  const rounded = roundFree(shape, outward ? { from: foldLine.to, to: foldLine.from } : foldLine, radius);
+  if ('limit' in rounded)
+    return { ok: false, refusal: { code: 'corner_too_round', value: radius, limit: rounded.limit } };
+  const trims = difference([shape], [rounded.polygon]).map((polygon, i): Trim => ({
+    id: `round-${id}-${i + 1}`,
+    name: `corner of the ${name}`,
+    polygon,
+    cut: { kind: 'rounded', radius },
+  }));
+  return { ok: true, polygon: rounded.polygon, trims };
+}
+
+/** What the maker has already and a holder is fixed to: one panel, as large as told. */
+export const givenPiece = (name: string, panel: string, blank: Blank, shape = blankPolygon(blank)): Piece =>
+  drawPiece({ name, blank, panels: [{ id: panel, name, polygon: shape }], folds: [], given: true });
+
+export const refuse = (refusal: Refusal): BuildResult => ({ ok: false, refusal });
+export const built = (made: Built): BuildResult => ({ ok: true, built: made });
+
+export const middleOf = (line: Segment<'sheet'>): Point<'sheet'> => middle(line.from, line.to);

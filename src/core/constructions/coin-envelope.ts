@@ -1,0 +1,57 @@
+import { z } from 'zod';
+import { inches, mm } from '../length';
+import type { Construction } from './construction';
+import { squareEnvelope } from './diagonal';
+import { lengthOption, openLengthOption } from './options';
+
+const options = z.strictObject({
+  setting: openLengthOption(
+    'Set at',
+    'Where the sheet’s edge stands on the board, when the paper is given.',
+    { over: 0 },
+    { onPaper: true, open: 'half the sheet' },
+  ),
+  lap: lengthOption('Lap of the side flaps', 'What the trimmed long flaps keep to glue one on the other.', inches(1 / 2), {
+    over: 0,
+  }),
+  corner: lengthOption('Corner radius', 'Of the closing flap; 0 leaves it sharp.', inches(1 / 4), { least: 0 }),
+});
+type Options = z.output<typeof options>;
+
+/** Coins and seeds from a square: opens on the short side, the long flaps trimmed to half the width and a lap. */
+export const coinEnvelope: Construction<Options> = {
+  name: 'coin-envelope',
+  title: 'Coin envelope',
+  purpose: 'Coins, seeds, small keys: a narrow pouch from one square, open at the short end.',
+  options,
+  ease: {
+    aim: { width: inches(1 / 4), height: inches(1 / 4) },
+    least: { width: inches(1 / 16), height: inches(1 / 16) },
+  },
+  idle: () => [],
+  build: (brief) =>
+    squareEnvelope(brief, {
+      opening: 'short',
+      tip: 'point',
+      tipDepth: mm(0),
+      corner: brief.options.corner,
+      longDepth: (shortSide) => (shortSide + brief.options.lap) / 2,
+    }),
+  schools: [],
+  cures: [
+    { for: 'setting_off_sheet', label: 'Set it in the middle', options: () => ({ setting: undefined }) },
+    { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
+    { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2) }) },
+  ],
+  advice: [
+    {
+      mistake: 'Trimming the long flaps before the folds are made.',
+      instead: 'Punch and score the whole square first; the trimmed edges run parallel to the folds.',
+    },
+    {
+      mistake: 'Gluing the bottom flap to the front through the gap between the side flaps.',
+      instead: 'Glue it on the side flaps only, or the bottom of the pouch is stuck shut.',
+    },
+  ],
+  sources: ['sizes as the envelope from a square; lap of the side flaps by construction'],
+};

@@ -1,0 +1,431 @@
+import {
+  area,
+  difference,
+  direction,
+  distance,
+  roundCorner,
+  sideOf,
+  type Point,
+  type Polygon,
+  type Segment,
+} from '../geometry';
+import { inches, mm, roundTo, stepOf, type Mm } from '../length';
+import {
+  notchTriangle,
+  onEdge,
+  type Edge,
+  type Hinge,
+  type Notch,
+  type Panel,
+  type Piece,
+  type Trim,
+} from '../pattern';
+import type { AssemblyFold } from '../fold';
+import { PLAIN, type Brief, type BuildResult, type Ease, type Grip, type Refusal, type Start } from './construction';
+import { bestCandidate, marksRound, wantedEase, type Candidate } from './rounding';
+
+
+/** What the square envelopes share of their options. */
+export interface SquareOptions {
+  readonly setting?: Mm | undefined;
+}
+
+/** How the flaps of a square envelope are cut and closed. */
+export interface FlapStyle {
+  readonly opening: 'long' | 'short';
+  readonly tip: 'point' | 'blunt' | 'folded';
+  readonly tipDepth: Mm;
+  readonly corner: Mm;
+  /** Depth the flaps on the long sides are cut back to, from the length of the short side; null leaves them whole. */
+  readonly longDepth: ((shortSide: number) => number) | null;
+}
+
+/** A trimmed flap stops this far inside the fold it reaches for, mm. Common practice 1/16 in. */
+export const TRIM_CLEARANCE = inches(1 / 16);
+
+/** The four numbers that fix the pattern: side of the blank, true setting, notch; `a` and `b` follow. */
+interface Layout {
+  readonly side: Mm;
+  readonly setting: Mm;
+  readonly notch: Mm;
+  readonly start: Start;
+}
+
+/**
+ * Envelope from one square sheet by four diagonal folds and four notches. With setting `p`, notch `n` and side
+ * `L`: `a = p − n/2`, `b = L − p − n/2`; the folds `x − y = ±a` and `x + y = L ± b` enclose `√2·a × √2·b` and
+ * their corners are the notch tips (derivation: intersect the lines). Checked by folding, never by this.
+ */
+export function squareEnvelope(brief: Brief<SquareOptions>, style: FlapStyle): BuildResult {
+  const layout = brief.blank ? fromPaper(brief) : fromContents(brief);
+  if ('code' in layout) return { ok: false, refusal: layout };
+  return draw({ ...layout, side: tidy(layout.side), setting: tidy(layout.setting) }, brief, style);
+}
+
+/** Takes rounding noise off a sum of marks: to a nanometre. */
+const tidy = (length: Mm): Mm => mm(Math.round(length * 1e6) / 1e6);
+
+/** Paper first: the sheet as given, set where told or at half its side (as the board's ruler reads it). */
+function fromPaper({ blank, making, options }: Brief<SquareOptions>): Layout | Refusal {
+  const { width, height } = blank!;
+  if (Math.abs(width - height) > 1e-6)
+    return { code: 'blank_not_square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
+  const { notch } = making;
+  if (width <= 2 * notch) return { code: 'notch_off_sheet', value: width, limit: mm(2 * notch) };
+  const setting = mm((options.setting ?? width / 2) + making.offset);
+  if (setting <= notch / 2 || setting >= width - notch / 2)
+    return {
+      code: 'setting_off_sheet',
+      value: options.setting ?? setting,
+      limit: setting <= notch / 2 ? mm(notch / 2 - making.offset) : mm(width - notch / 2 - making.offset),
+    };
+  return { side: width, setting, notch, start: reading(making, setting, mm(width - setting)) };
+}
+
+/** Which edge's setting the board's ruler can show; measured on the sheet when it shows neither. */
+function reading({ rulerEnd, offset }: Brief['making'], p: Mm, q: Mm): Start {
+  const shows = (position: number): boolean =>
+    rulerEnd !== null && position - offset <= rulerEnd + 1e-6 && position - offset > 0;
+  if (shows(p)) return { edge: 1, reference: 'board' };
+  if (shows(q)) return { edge: 2, reference: 'board' };
+  return { edge: p <= q ? 1 : 2, reference: 'ruler' };
+}
+
+/** Contents first: the blank and setting on the graduation that come nearest the ease aimed for. */
+function fromContents({ contents, aim, least, making }: Brief<SquareOptions>): Layout | Refusal {
+  const { graduation, notch, offset } = making;
+  const need = { width: contents!.width + contents!.thickness, height: contents!.height + contents!.thickness };
+  const easeOf = (a: number, b: number): Ease => ({
+    width: mm(Math.SQRT2 * a - need.width),
+    height: mm(Math.SQRT2 * b - need.height),
+  });
+  const wanted = wantedEase(aim, least);
+  const [a, b] = [(need.width + wanted.width) / Math.SQRT2, (need.height + wanted.height) / Math.SQRT2];
+  const [p, q] = [a + notch / 2, b + notch / 2];
+
+  if (making.rulerEnd === null) {
+    const pick = bestCandidate(
+      pairs(marksRound(a, graduation), marksRound(b, graduation), (first, second) => ({
+        ease: easeOf(first, second),
+        sheet: first + second + notch,
+      })),
+      aim,
+      least,
+    )!;
+    return {
+      side: mm(pick.sheet),
+      setting: mm(pick.first + notch / 2),
+      notch,
+      start: { edge: pick.first <= pick.second ? 1 : 2, reference: 'ruler' },
+    };
+  }
+  const onBoard = (edge: 1 | 2, shift: number): Layout => {
+    const [ideal, other] = edge === 1 ? [p, q] : [q, p];
+    const pick = bestCandidate(
+      pairs(marksRound(ideal, graduation, shift), marksRound(ideal + other, graduation), (first, sheet) => {
+        const [here, there] = edge === 1 ? [first, sheet - first] : [sheet - first, first];
+        return { ease: easeOf(here - notch / 2, there - notch / 2), sheet };
+      }),
+      aim,
+      least,
+    )!;
+    const setting = edge === 1 ? pick.first : pick.second - pick.first;
+    return { side: mm(pick.second), setting: mm(setting), notch, start: { edge, reference: 'board' } };
+  };
+  for (const edge of [1, 2] as const) {
+    const layout = onBoard(edge, offset);
+    const start = reading(making, layout.setting, mm(layout.side - layout.setting));
+    if (start.edge === edge && start.reference === 'board') return layout;
+  }
+  const measured = onBoard(p <= q ? 1 : 2, 0);
+  return { ...measured, start: { ...measured.start, reference: 'ruler' } };
+}
+
+function* pairs(
+  firsts: readonly number[],
+  seconds: readonly number[],
+  of: (first: number, second: number) => Pick<Candidate, 'ease' | 'sheet'>,
+): Generator<Candidate> {
+  for (const first of firsts) for (const second of seconds) yield { first, second, ...of(first, second) };
+}
+
+/** Draws panels, notches and hinges for a layout, and says how it is folded. */
+function draw({ side, setting, notch, start }: Layout, brief: Brief<SquareOptions>, options: FlapStyle): BuildResult {
+  const { making } = brief;
+  const blank = { width: side, height: side };
+  const notches = ([1, 2, 3, 4] as const).map((edge): Notch => ({
+    id: `n${edge}`,
+    edge,
+    at: edge % 2 === 1 ? setting : mm(side - setting),
+    length: notch,
+  }));
+  const cut = notches.map((n) => notchTriangle(blank, n));
+  const tips = cut.map(([, tip]) => tip);
+  // Flap k stands on the fold between the tips of notches k and k + 1, round the sheet's corner between them.
+  const corner = ([1, 2, 3, 4] as Edge[]).map((edge) => onEdge(blank, edge, side));
+  const house = (k: number): Polygon<'sheet'> => [
+    tips[k]!,
+    cut[k]![2],
+    corner[k]!,
+    cut[(k + 1) % 4]![0],
+    tips[(k + 1) % 4]!,
+  ];
+  const foldLength = (k: number): number => distance(tips[k]!, tips[(k + 1) % 4]!);
+
+  // Flaps 0 and 2 stand on the sides that run along the contents' height, 1 and 3 on those along its width.
+  const evenAreLong = foldLength(0) >= foldLength(1) - 1e-9;
+  const closesEven = (options.opening === 'long') === evenAreLong;
+  const [bottom, closing, side1, side2] = closesEven ? [0, 2, 1, 3] : [1, 3, 0, 2];
+  const long = evenAreLong ? [0, 2] : [1, 3];
+
+  const role = new Map([
+    [bottom, 'bottom'],
+    [closing, 'closing'],
+    [side1, 'side-1'],
+    [side2, 'side-2'],
+  ] as const);
+  const title: Record<string, string> = {
+    bottom: 'bottom flap',
+    closing: 'closing flap',
+    'side-1': 'first side flap',
+    'side-2': 'second side flap',
+    tip: 'tip',
+  };
+
+  const flaps: Panel[] = [];
+  const trims: Trim[] = [];
+  const hinges: Hinge[] = [];
+  let tip: Panel | null = null;
+  for (const k of [side1, side2, bottom, closing] as const) {
+    const id = role.get(k)!;
+    const fold = { from: tips[k]!, to: tips[(k + 1) % 4]! };
+    const straighten = (shape: Polygon<'sheet'>, line: Segment<'sheet'>, name: string): Polygon<'sheet'> => {
+      const left = cutBack(shape, line);
+      const off = cutBack(shape, reversed(line));
+      if (off.length > 2 && area(off) > 1e-6)
+        trims.push({ id: `trim-${id}`, name, polygon: off, cut: { kind: 'path', path: wasteRight(onRim(off, line), off) } });
+      return left;
+    };
+    const cornerDepth = -sideOf(fold, corner[k]!);
+    let shape = house(k);
+    if (options.longDepth && long.includes(k)) {
+      const reach = options.longDepth(foldLength((k + 1) % 4));
+      shape = straighten(
+        shape,
+        parallel(fold, cornerDepth - measurable(cornerDepth - reach, 'up', making)),
+        `end of the ${title[id]}`,
+      );
+    }
+    const pointed = shape.length === 5;
+    if (k === closing && options.tip !== 'point' && pointed) {
+      const most = foldLength(k) / 2;
+      const depth = measurable(options.tipDepth, 'nearest', making);
+      if (depth > most - 1e-6 || depth <= 0)
+        return { ok: false, refusal: { code: 'tip_too_deep', value: options.tipDepth, limit: mm(most) } };
+      const line = parallel(fold, cornerDepth - depth);
+      if (options.tip === 'folded') {
+        tip = { id: 'tip', name: title.tip!, polygon: cutBack(shape, reversed(line)) };
+        shape = cutBack(shape, line);
+        hinges.push({
+          id: 's-tip',
+          between: ['closing', 'tip'],
+          line: onRim(shape, line),
+          fold: 'valley',
+          angle: 180,
+          order: 0,
+        });
+      } else shape = straighten(shape, line, 'tip of the closing flap');
+    }
+    if (k === closing && options.corner > 0 && !tip) {
+      const rounded = roundFree(shape, fold, options.corner);
+      if ('limit' in rounded)
+        return { ok: false, refusal: { code: 'corner_too_round', value: options.corner, limit: rounded.limit } };
+      difference([shape], [rounded.polygon]).forEach((polygon, i) =>
+        trims.push({
+          id: `round-${i + 1}`,
+          name: 'corner of the closing flap',
+          polygon,
+          cut: { kind: 'rounded', radius: options.corner },
+        }),
+      );
+      shape = rounded.polygon;
+    }
+    flaps.push({ id, name: title[id]!, polygon: shape });
+    hinges.push({ id: `s-${id}`, between: ['body', id], line: fold, fold: 'valley', angle: 180, order: 0 });
+  }
+  const body: Panel = { id: 'body', name: 'body', polygon: tips };
+  const folded = tip !== null;
+  const ordered = [...hinges]
+    .sort((x, y) => foldOrder(x.id) - foldOrder(y.id))
+    .map((hinge, i): Hinge => ({ ...hinge, order: i + 1 }));
+  const piece: Piece = {
+    name: 'envelope',
+    quantity: 1,
+    blank,
+    panels: [body, ...flaps, ...(tip ? [tip] : [])],
+    hinges: ordered,
+    notches,
+    trims,
+    holes: [],
+  };
+  const assembly: readonly AssemblyFold[] = [
+    ...(folded
+      ? [
+          {
+            kind: 'fold' as const,
+            id: 'fold-tip',
+            name: 'Fold the tip of the closing flap back',
+            hinges: ['s-tip'],
+            gluedTo: ['closing'],
+          },
+        ]
+      : []),
+    { kind: 'fold', id: 'fold-side-1', name: 'Fold the first side flap over', hinges: ['s-side-1'] },
+    { kind: 'fold', id: 'fold-side-2', name: 'Fold the second side flap over', hinges: ['s-side-2'] },
+    {
+      kind: 'fold',
+      id: 'fold-bottom',
+      name: 'Fold the bottom flap up onto the side flaps',
+      hinges: ['s-bottom'],
+      gluedTo: ['side-1', 'side-2'],
+    },
+    {
+      kind: 'fold',
+      id: 'close',
+      name: 'Fold the closing flap down',
+      hinges: ['s-closing'],
+      gluedTo: ['side-1', 'side-2', 'bottom'],
+      closes: true,
+    },
+  ];
+  return {
+    ok: true,
+    built: {
+      ...PLAIN,
+      pieces: [piece],
+      assembly,
+      cavities: [
+        {
+          id: 'envelope',
+          kind: 'closed',
+          floor: 'body',
+          roof: ['side-1', 'side-2', 'bottom'],
+          mouth: { from: tips[closing]!, to: tips[(closing + 1) % 4]! },
+          insertAfter: 'fold-bottom',
+          covered: { floor: 1, roof: 1 },
+        },
+      ],
+      acrossMouth: closing % 2 === 0 ? 'height' : 'width',
+      start,
+      holds: [
+        ['bottom', 'side-1'],
+        ['bottom', 'side-2'],
+        ['closing', 'side-1'],
+        ['closing', 'side-2'],
+      ],
+      facing: [
+        ['side-1', 'side-2'],
+        ['bottom', 'closing'],
+      ],
+      grips: gripsFor(ordered, notches[0]!.at, side, brief),
+    },
+  };
+}
+
+/**
+ * A pair of folds stands `W/2` from the middle, so a fold pulled out by `outward` widens the inside by twice that;
+ * on a given sheet it moves the setting by `√2·outward`, towards the far end for the folds that bound the width.
+ */
+function gripsFor(
+  hinges: readonly Hinge[],
+  at: Mm,
+  side: Mm,
+  { contents, blank, making: { graduation, notch, offset } }: Brief<SquareOptions>,
+): Grip[] {
+  const step = stepOf(graduation) || 1;
+  return hinges
+    .filter((hinge) => hinge.between[0] === 'body')
+    .map(({ id, line }): Grip => {
+      const along = direction(line.from, line.to);
+      const bounds = along.x * along.y > 0 ? 'width' : 'height';
+      const grip = { hinge: id, along: { x: along.y, y: -along.x }, label: 'move the fold' };
+      if (!blank || contents) return { ...grip, does: { kind: 'room', side: bounds, rate: 2 } };
+      return {
+        ...grip,
+        does: {
+          kind: 'option',
+          option: 'setting',
+          from: mm(at - offset),
+          rate: (bounds === 'width' ? 1 : -1) * Math.SQRT2,
+          least: mm(notch / 2 + step - offset),
+          most: mm(side - notch / 2 - step - offset),
+        },
+      };
+    });
+}
+
+/** The line of a cut with the waste on its right. */
+const wasteRight = (line: Segment<'sheet'>, off: Polygon<'sheet'>): Polygon<'sheet'> =>
+  off.some((p) => sideOf(line, p) > 1e-6) ? [line.to, line.from] : [line.from, line.to];
+
+const FOLD_ORDER = ['s-tip', 's-side-1', 's-side-2', 's-bottom', 's-closing'];
+const foldOrder = (hinge: string): number => FOLD_ORDER.indexOf(hinge);
+
+/** The line `depth` mm outside a fold (on its right), drawn alike. */
+function parallel(fold: Segment<'sheet'>, depth: number): Segment<'sheet'> {
+  const along = direction(fold.from, fold.to);
+  const move = (p: Point<'sheet'>): Point<'sheet'> => ({ x: p.x + along.y * depth, y: p.y - along.x * depth });
+  return { from: move(fold.from), to: move(fold.to) };
+}
+
+const reversed = (line: Segment<'sheet'>): Segment<'sheet'> => ({ from: line.to, to: line.from });
+
+/** A depth from a sheet's corner towards its middle whose line meets the edges on marks, so that it can be measured. */
+const measurable = (depth: number, way: 'up' | 'nearest', { graduation }: Brief['making']): number =>
+  roundTo(mm(Math.max(depth, 0) * Math.SQRT2), graduation, way) / Math.SQRT2;
+
+/** The part of a polygon on the left of a line. */
+function cutBack(polygon: Polygon<'sheet'>, line: Segment<'sheet'>): Polygon<'sheet'> {
+  const kept: Point<'sheet'>[] = [];
+  polygon.forEach((p, i) => {
+    const q = polygon[(i + 1) % polygon.length]!;
+    const [here, there] = [sideOf(line, p), sideOf(line, q)];
+    if (here >= -1e-9) kept.push(p);
+    if ((here > 1e-9 && there < -1e-9) || (here < -1e-9 && there > 1e-9)) {
+      const t = here / (here - there);
+      kept.push({ x: p.x + (q.x - p.x) * t, y: p.y + (q.y - p.y) * t });
+    }
+  });
+  return kept;
+}
+
+/** The stretch of a line that runs along a polygon's rim. */
+function onRim(polygon: Polygon<'sheet'>, line: Segment<'sheet'>): Segment<'sheet'> {
+  const ends = polygon.filter((p) => Math.abs(sideOf(line, p)) < 1e-6);
+  return { from: ends[0]!, to: ends.at(-1)! };
+}
+
+/** Rounds the corners at the outer end of a flap: those that stand away from the fold's own square ends. */
+export function roundFree(
+  shape: Polygon<'sheet'>,
+  fold: Segment<'sheet'>,
+  radius: Mm,
+): { polygon: Polygon<'sheet'> } | { limit: Mm } {
+  const depth = shape.map((p) => -sideOf(fold, p));
+  const most = Math.max(...depth);
+  const outer = shape.map((_, i) => i).filter((i) => depth[i]! > most - 1e-6);
+  // Each corner may use all of the edge it does not share, half of one it does.
+  const limit = Math.min(
+    ...outer.map((i) => {
+      const [before, after] = [(i + shape.length - 1) % shape.length, (i + 1) % shape.length];
+      const room = [before, after].map((j) => distance(shape[i]!, shape[j]!) * (outer.includes(j) ? 0.5 : 1));
+      const [u, v] = [direction(shape[i]!, shape[before]!), direction(shape[i]!, shape[after]!)];
+      return Math.min(...room) * Math.tan(Math.acos(Math.max(-1, Math.min(1, u.x * v.x + u.y * v.y))) / 2);
+    }),
+  );
+  if (radius > limit + 1e-9) return { limit: mm(limit) };
+  let polygon = shape;
+  for (const i of [...outer].sort((x, y) => y - x)) polygon = roundCorner(polygon, i, radius);
+  return { polygon };
+}
+

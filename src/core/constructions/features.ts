@@ -1,0 +1,183 @@
+import { aboveSlot, assemble, layerOf, mouthView, stageAfter, type Folded, type Stack } from '../fold';
+import {
+  anticlockwise,
+  apply,
+  applyAll,
+  area,
+  contains,
+  difference,
+  distance,
+  extent,
+  intersection,
+  invert,
+  lengthInside,
+  sideOf,
+  type Point,
+  type Polygon,
+} from '../geometry';
+import { mm } from '../length';
+import type { Hole, Piece, Trim } from '../pattern';
+import type { BuildResult, Built, Feature } from './construction';
+
+/** A finger notch bites this share of its diameter deep. Common practice: a third to a half. */
+const BITE = 0.4;
+/** Chords that draw a circle leave it by well under a cut's width. */
+const CHORDS = 48;
+
+/**
+ * Cuts a construction's features: each is placed on the folded thing, refused where it would cut a fold or a glue
+ * area, and cut into every panel it goes through, in the flat.
+ */
+export function withFeatures(built: Built): BuildResult {
+  let result: BuildResult = { ok: true, built };
+  let folded: Folded | null = null;
+  for (const feature of built.features) {
+    if (!result.ok) return result;
+    folded ??= assemble(result.built.pieces, result.built.assembly);
+    if (feature.kind === 'hole') result = holed(result.built, folded, feature);
+    else {
+      result = notched(result.built, folded, feature);
+      // A bite changes the panels that are folded; a hole does not.
+      folded = null;
+    }
+  }
+  return result;
+}
+
+function notched(built: Built, folded: Folded, feature: Extract<Feature, { kind: 'finger-notch' }>): BuildResult {
+  const cavity = built.cavities.find((c) => c.id === feature.cavity);
+  if (!cavity) throw new Error(`there is no cavity ${feature.cavity} to notch`);
+  const { stack } = stageAfter(folded, cavity.insertAfter);
+  const given = new Set(built.pieces.filter((piece) => piece.given).map((piece) => piece.name));
+  const above = aboveSlot(stack, cavity);
+  // The side of the slot that lies on top of the pile: the other stays whole.
+  const onTop = above.has(stack.layers.filter((layer) => !given.has(layer.piece)).at(-1)!.panel);
+  const covers = stack.layers.filter((layer) => above.has(layer.panel) === onTop && !given.has(layer.piece));
+  const view = mouthView(stack, cavity);
+  const [from, to] = extent(
+    layerOf(stack, cavity.floor).polygon.map((p) => ({ x: (p.x - view.origin.x) * view.across.x + (p.y - view.origin.y) * view.across.y, y: 0 })),
+    { x: 1, y: 0 },
+  );
+  const at = (x: number, y: number): Point<'folded'> => ({
+    x: view.origin.x + view.across.x * x + view.up.x * y,
+    y: view.origin.y + view.across.y * x + view.up.y * y,
+  });
+  const middle = (from + to) / 2;
+  // The covering paper starts where the line down the middle of the opening first meets it.
+  const start = Math.min(...covers.map((layer) => firstAlong(layer.polygon, at(middle, 0), view.up)));
+  const bite = BITE * feature.diameter;
+  const centre = at(middle, start - feature.diameter / 2 + bite);
+  const circle = circleAt(centre, feature.diameter / 2);
+  const cut = covers.filter((layer) => intersection(layer.polygon, circle).some((shared) => area(shared) > 0.01));
+  if (cut.length === 0) return { ok: true, built };
+  const hit = new Set(cut.map((layer) => layer.panel));
+  if (cutsFold(stack, hit, circle)) return refusal('notch_cuts_fold', feature.diameter);
+  for (const joint of stack.joints) {
+    if (!hit.has(joint.panel) && !hit.has(joint.onto)) continue;
+    const { map } = layerOf(stack, joint.panel);
+    if (joint.polygons.some((ring) => intersection(applyAll<'folded'>(map, ring), circle).length > 0))
+      return refusal('notch_cuts_glue', feature.diameter);
+  }
+  return {
+    ok: true,
+    built: changed(built, (piece) => {
+      const trims: Trim[] = [];
+      const panels = piece.panels.map((panel) => {
+        if (!hit.has(panel.id)) return panel;
+        const onSheet = anticlockwise(applyAll<'sheet'>(invert(layerOf(stack, panel.id).map), circle));
+        const [left] = difference([panel.polygon], [onSheet]).sort((a, b) => area(b) - area(a));
+        intersection(panel.polygon, onSheet).forEach((polygon, i) =>
+          trims.push({
+            id: `notch-${panel.id}${i > 0 ? `-${i}` : ''}`,
+            name: `finger notch in the ${panel.name}`,
+            polygon,
+            cut: { kind: 'punched', diameter: feature.diameter },
+          }),
+        );
+        return { ...panel, polygon: left! };
+      });
+      return { ...piece, panels, trims: [...piece.trims, ...trims] };
+    }),
+  };
+}
+
+function holed(built: Built, folded: Folded, feature: Extract<Feature, { kind: 'hole' }>): BuildResult {
+  const { finished: stack } = folded;
+  const centre = apply<'folded'>(layerOf(stack, feature.panels[0]).map, feature.centre);
+  const circle = circleAt(centre, feature.diameter / 2);
+  const hit = new Set(feature.panels);
+  if (cutsFold(stack, hit, circle)) return refusal('hole_cuts_fold', feature.diameter);
+  const holes = new Map(
+    feature.panels.map((panel): [string, Hole] => [
+      panel,
+      {
+        id: `${feature.id}-${panel}`,
+        panel,
+        centre: apply<'sheet'>(invert(layerOf(stack, panel).map), centre),
+        diameter: feature.diameter,
+      },
+    ]),
+  );
+  for (const piece of built.pieces)
+    for (const panel of piece.panels) {
+      const hole = holes.get(panel.id);
+      if (!hole) continue;
+      const inside = contains(panel.polygon, hole.centre) && rimDistance(panel.polygon, hole.centre) > feature.diameter / 2;
+      if (!inside) return refusal('hole_cuts_fold', feature.diameter);
+      const near = piece.holes.find((other) => distance(other.centre, hole.centre) < (other.diameter + hole.diameter) / 2);
+      if (near) return refusal('holes_touch', feature.diameter);
+    }
+  return {
+    ok: true,
+    built: changed(built, (piece) => ({
+      ...piece,
+      holes: [...piece.holes, ...piece.panels.flatMap((panel) => holes.get(panel.id) ?? [])],
+    })),
+  };
+}
+
+const refusal = (code: 'notch_cuts_fold' | 'notch_cuts_glue' | 'hole_cuts_fold' | 'holes_touch', value: number): BuildResult => ({
+  ok: false,
+  refusal: { code, value: mm(value), limit: mm(0) },
+});
+
+const changed = (built: Built, change: (piece: Piece) => Piece): Built => ({
+  ...built,
+  pieces: built.pieces.map(change) as unknown as Built['pieces'],
+});
+
+/** A circle as a polygon. */
+export const circleAt = (centre: Point<'folded'>, radius: number): Polygon<'folded'> =>
+  Array.from({ length: CHORDS }, (_, i) => {
+    const turn = (2 * Math.PI * i) / CHORDS;
+    return { x: centre.x + radius * Math.cos(turn), y: centre.y + radius * Math.sin(turn) };
+  });
+
+/** True when a score of one of the panels runs through the circle. */
+function cutsFold(stack: Stack, panels: ReadonlySet<string>, circle: Polygon<'folded'>): boolean {
+  return stack.hinges.some((hinge) =>
+    hinge.between.some((panel) => {
+      if (!panels.has(panel)) return false;
+      const { map } = layerOf(stack, panel);
+      return lengthInside(circle, { from: apply(map, hinge.line.from), to: apply(map, hinge.line.to) }) > 0.01;
+    }),
+  );
+}
+
+/** How far along a direction a line first meets a polygon, mm; infinite when it misses. */
+function firstAlong(polygon: Polygon<'folded'>, start: Point<'folded'>, along: Point<'folded'>): number {
+  const line = { from: start, to: { x: start.x + along.x, y: start.y + along.y } };
+  let first = Infinity;
+  polygon.forEach((p, i) => {
+    const q = polygon[(i + 1) % polygon.length]!;
+    const [a, b] = [sideOf(line, p), sideOf(line, q)];
+    if (a > 0 === b > 0) return;
+    const t = a / (a - b);
+    first = Math.min(first, (p.x + (q.x - p.x) * t - start.x) * along.x + (p.y + (q.y - p.y) * t - start.y) * along.y);
+  });
+  return first;
+}
+
+function rimDistance(polygon: Polygon<'sheet'>, p: Point<'sheet'>): number {
+  return Math.min(...polygon.map((from, i) => Math.abs(sideOf({ from, to: polygon[(i + 1) % polygon.length]! }, p))));
+}

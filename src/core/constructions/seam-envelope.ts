@@ -1,0 +1,173 @@
+import { z } from 'zod';
+import { inches, mm } from '../length';
+import { drawPiece, rect, ring } from '../pattern';
+import {
+  built,
+  cornerOption,
+  DOWN,
+  EASE,
+  fingerNotch,
+  fingerNotchOption,
+  fold,
+  LEFT,
+  optionGrip,
+  refuse,
+  RIGHT,
+  roomGrip,
+  roundedFlap,
+  segment,
+  SLANT,
+  UP,
+} from './building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
+import { choiceOption, lengthOption } from './options';
+import { CLOSED, insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
+
+const options = z.strictObject({
+  seam: choiceOption('Seam', 'Where the side flaps meet on the back.', ['centred', 'even']),
+  lap: lengthOption('Lap of the seam', 'What one side flap covers of the other.', inches(1 / 2), { over: 0 }),
+  bottomFlap: lengthOption('Bottom flap', 'Folded up and glued on the side flaps.', inches(1 / 2), { over: 0 }),
+  closingFlap: lengthOption('Closing flap', 'Folded down over the back; 0 leaves an open pocket.', inches(3 / 2), {
+    least: 0,
+  }),
+  corner: cornerOption(),
+  fingerNotch: fingerNotchOption(mm(0)),
+});
+type Options = z.output<typeof options>;
+
+/**
+ * Side flaps, back and bottom from one rectangle: blank `(s1 + W + s2) × (ft + H + fb)` with `s1 + s2 = W + lap`.
+ * Seen inside up, the closing flap is near, the bottom flap far.
+ */
+function build(brief: Brief<Options>): BuildResult {
+  const { options, blank, making } = brief;
+  const { lap, bottomFlap: fb, closingFlap: ft } = options;
+  let inside;
+  if (blank) {
+    const width = leftOver(brief, 'width', blank.width, lap, 2);
+    const height = leftOver(brief, 'height', blank.height, ft + fb);
+    if (!width.ok) return refuse(width.refusal);
+    if (!height.ok) return refuse(height.refusal);
+    inside = { width: width.length, height: height.length };
+  } else inside = insideFor(brief, ft > 0 ? CLOSED : OPEN);
+  const { width: W, height: H } = inside;
+  if (ft > H) return refuse(tooLarge('closing flap', ft, H));
+  if (fb > H) return refuse(tooLarge('bottom flap', fb, H));
+  // On a given sheet whatever the marks leave over goes to the seam's lap and the bottom flap.
+  const both = blank ? blank.width - W : W + lap;
+  const bottom = blank ? blank.height - ft - H : fb;
+  const wide = onMark(options.seam === 'centred' ? (both + lap) / 2 : both / 2, brief, 'up');
+  if (wide > W) return refuse(tooLarge('lap of the seam', lap, 2 * W - both + lap));
+  const sheet = { width: mm(both + W), height: mm(ft + H + bottom) };
+  const [x1, x2, y1, y2] = [wide, wide + W, ft, ft + H];
+  const slant = Math.min(making.relief?.inset ?? SLANT, W / 4, bottom);
+  const shoulder = Math.min(SLANT, ft / 2, W / 4);
+  const closing = ring(
+    [x1, y1],
+    [x1 + shoulder, y1 - shoulder],
+    [x1 + shoulder, 0],
+    [x2 - shoulder, 0],
+    [x2 - shoulder, y1 - shoulder],
+    [x2, y1],
+  );
+  const rounded = ft > 0 ? roundedFlap(closing, segment(x1, y1, x2, y1), options.corner, 'closing', 'closing flap') : null;
+  if (rounded && !rounded.ok) return refuse(rounded.refusal);
+  const piece = drawPiece({
+    name: 'envelope',
+    blank: sheet,
+    panels: [
+      { id: 'front', name: 'front', polygon: rect(x1, y1, x2, y2) },
+      { id: 'side-1', name: options.seam === 'centred' ? 'wide side flap' : 'first side flap', polygon: rect(0, y1, x1, y2) },
+      { id: 'side-2', name: options.seam === 'centred' ? 'narrow side flap' : 'second side flap', polygon: rect(x2, y1, sheet.width, y2) },
+      {
+        id: 'bottom',
+        name: 'bottom flap',
+        polygon: ring([x1, y2], [x2, y2], [x2 - slant, sheet.height], [x1 + slant, sheet.height]),
+      },
+      ...(rounded ? [{ id: 'closing', name: 'closing flap', polygon: rounded.polygon }] : []),
+    ],
+    folds: [
+      { id: 's-side-1', between: ['front', 'side-1'] },
+      { id: 's-side-2', between: ['front', 'side-2'] },
+      { id: 's-bottom', between: ['front', 'bottom'] },
+      ...(rounded ? [{ id: 's-closing', between: ['front', 'closing'] as const }] : []),
+    ],
+    trims: rounded ? rounded.trims : [],
+  });
+  return built({
+    ...PLAIN,
+    pieces: [piece],
+    assembly: [
+      fold('fold-side-1', `Fold the ${options.seam === 'centred' ? 'wide' : 'first'} side flap over`, ['s-side-1']),
+      fold('fold-side-2', `Fold the ${options.seam === 'centred' ? 'narrow' : 'second'} side flap over it`, ['s-side-2'], {
+        gluedTo: ['side-1'],
+      }),
+      fold('fold-bottom', 'Fold the bottom flap up onto the side flaps', ['s-bottom'], { gluedTo: ['side-1', 'side-2'] }),
+      ...(rounded
+        ? [
+            fold('close', 'Fold the closing flap down', ['s-closing'], {
+              gluedTo: ['side-1', 'side-2'],
+              closes: true,
+            }),
+          ]
+        : []),
+    ],
+    cavities: [
+      {
+        id: 'envelope',
+        kind: ft > 0 ? 'closed' : 'pocket',
+        floor: 'front',
+        roof: ['side-1', 'side-2'],
+        mouth: segment(x1, y1, x2, y1),
+        insertAfter: 'fold-bottom',
+        covered: { floor: 1, roof: options.fingerNotch > 0 ? 0.5 : 1 },
+      },
+    ],
+    holds: [
+      ['side-2', 'side-1'],
+      ['bottom', 'side-1'],
+      ['bottom', 'side-2'],
+    ],
+    grips: [
+      ...(blank
+        ? [optionGrip('s-bottom', DOWN, 'bottomFlap', 'depth of the bottom flap', bottom, [3, Math.min(H + bottom - ft, 120)])]
+        : [
+            roomGrip('s-side-1', LEFT, 'width', 'room in the width'),
+            roomGrip('s-side-2', RIGHT, 'width', 'room in the width'),
+            roomGrip('s-bottom', UP, 'height', 'room in the height'),
+          ]),
+      ...(ft > 0 ? [optionGrip('s-closing', UP, 'closingFlap', 'depth of the closing flap', ft, [3, H])] : []),
+    ],
+    features: ft > 0 ? [] : fingerNotch('envelope', options.fingerNotch),
+  });
+}
+
+export const seamEnvelope: Construction<Options> = {
+  name: 'seam-envelope',
+  title: 'Seam envelope or open pocket',
+  purpose: 'Letters, vouchers, long cards: one rectangle, a seam down the back, any proportions.',
+  options,
+  ease: EASE.envelope,
+  idle: ({ closingFlap }) => (closingFlap > 0 ? ['fingerNotch'] : ['corner']),
+  build,
+  schools: [
+    { option: 'seam', value: 'centred', title: 'Seam in the middle', why: 'Fold the wide flap first; the narrow one’s edge runs down the middle.' },
+    { option: 'seam', value: 'even', title: 'Even flaps', why: 'Both scores at the same distance; the seam sits half a lap off the middle.' },
+  ],
+  cures: [
+    { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2), bottomFlap: inches(1 / 2) }) },
+    { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
+    { for: 'part_too_large', label: 'Half as deep', options: (limit) => ({ closingFlap: limit / 2, bottomFlap: Math.min(limit / 2, inches(1 / 2)) }) },
+    { for: 'notch_cuts_fold', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
+    { for: 'notch_cuts_glue', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
+  ],
+  advice: [
+    { mistake: 'Bottom flap as wide as the envelope.', instead: 'Slant its ends, so that they stay inside when it is folded up.' },
+    { mistake: 'Glue along the whole bottom flap and past the side flaps.', instead: 'The side flaps cover the back wholly: keep the glue on them.' },
+    { mistake: 'Measuring each flap from the last score.', instead: 'Measure every score from the same edge, so that errors do not add up.' },
+  ],
+  sources: [
+    '8 1/2 × 11 scored 2 1/2, 6 1/2 and 1 1/2, 10 1/2: inside 4 × 9, lap 1/2 (common practice, no source)',
+    '6 in wide scored 1 5/8 and 4 3/8: 2 3/4 wide, lap 1/2 (common practice, no source)',
+  ],
+};

@@ -1,0 +1,70 @@
+import { mm, roundTo, stepOf, type Direction, type Graduation, type Mm } from '../length';
+import type { Brief, Ease, Refusal } from './construction';
+
+/** What the contents' thickness takes from each way, as a share of it. */
+export interface Takes {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Both ends closed: the thickness is lost both ways. */
+export const CLOSED: Takes = { width: 1, height: 1 };
+/** Open at one end or both: half of it is lost along the opening's depth. */
+export const OPEN: Takes = { width: 1, height: 0.5 };
+
+/** Least and most that ranges over the marks near a length may take, mm. */
+const EQUAL = 1e-6;
+
+/**
+ * The inside wanted for the contents, each way on the graduation: the mark whose ease comes nearest the aim and
+ * keeps the least ease; of equals the smaller. A gusset takes up thickness before the width does.
+ */
+export function insideFor({ contents, aim, least, making }: Brief, takes: Takes, gusset = 0): Ease {
+  const { width, height, thickness } = contents!;
+  const lost = Math.max(0, thickness - gusset);
+  return {
+    width: roomy(width + takes.width * lost, aim.width, least.width, making.graduation),
+    height: roomy(height + takes.height * lost, aim.height, least.height, making.graduation),
+  };
+}
+
+/** The mark that leaves nearest the aim over `need`, and never under the least. */
+export function roomy(need: number, aim: Mm, least: Mm, graduation: Graduation): Mm {
+  const step = stepOf(graduation);
+  const wanted = Math.max(aim, least);
+  if (step === 0) return mm(need + wanted);
+  const below = Math.floor((need + aim) / step + EQUAL) * step;
+  const ease = below - need;
+  const fits = ease >= least - EQUAL && aim - ease <= ease + step - aim + EQUAL;
+  if (fits) return mm(below);
+  return mm(Math.max(Math.ceil((need + least) / step - EQUAL) * step, below + step));
+}
+
+/** A length moved to the graduation's marks. */
+export const onMark = (length: number, { making }: Brief, way: Direction = 'nearest'): Mm =>
+  roundTo(mm(length), making.graduation, way);
+
+/** What a sheet leaves over for the inside: on a mark, or a refusal when nothing is left. */
+export function leftOver(
+  brief: Brief,
+  side: 'width' | 'height',
+  given: number,
+  taken: number,
+  parts = 1,
+): { readonly ok: true; readonly length: Mm } | { readonly ok: false; readonly refusal: Refusal } {
+  const length = onMark((given - taken) / parts, brief, 'down');
+  return length > 0
+    ? { ok: true, length }
+    : {
+        ok: false,
+        refusal: { code: 'sheet_too_small', value: mm(given), limit: mm(taken), about: { side } },
+      };
+}
+
+/** A part that takes more than there is. */
+export const tooLarge = (part: string, value: number, limit: number): Refusal => ({
+  code: 'part_too_large',
+  value: mm(value),
+  limit: mm(Math.max(0, limit)),
+  about: { part },
+});

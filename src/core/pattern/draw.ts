@@ -1,0 +1,147 @@
+import {
+  anticlockwise,
+  area,
+  difference,
+  direction,
+  distance,
+  dot,
+  minus,
+  plainRings,
+  sideOf,
+  type Point,
+  type Polygon,
+  type Segment,
+} from '../geometry';
+import { blankPolygon, type Blank, type Hinge, type Panel, type Piece, type Trim } from './piece';
+
+/** Touching within this counts as the same line or point, mm. */
+const HAIR = 1e-4;
+
+/** A fold to draw: its hinge lies where the two panels share an edge. */
+export interface FoldLine {
+  readonly id: string;
+  readonly between: readonly [still: string, moving: string];
+  readonly fold?: 'valley' | 'mountain';
+  readonly angle?: number;
+}
+
+/** A piece as its maker thinks of it: panels and which of them fold on which. */
+export interface Drawing {
+  readonly name: string;
+  readonly blank: Blank;
+  readonly panels: readonly Panel[];
+  /** In the order they are folded. */
+  readonly folds: readonly FoldLine[];
+  /** Waste with a way of coming off, or a name, of its own; the rest of the waste is found. */
+  readonly trims?: readonly Trim[];
+  readonly given?: boolean;
+}
+
+/**
+ * Draws a piece: hinges are found where panels share an edge, waste is what of the blank no panel covers, and its
+ * cut runs along the panels it parts from. Throws when two panels of a fold share no edge.
+ */
+export function drawPiece({ name, blank, panels, folds, trims = [], given }: Drawing): Piece {
+  const panelById = new Map(panels.map((panel) => [panel.id, panel]));
+  const hinges = folds.map(({ id, between, fold = 'valley', angle = 180 }, i): Hinge => {
+    const [still, moving] = between.map((panel) => panelById.get(panel));
+    const line = still && moving ? sharedEdge(still.polygon, moving.polygon) : null;
+    if (!line) throw new Error(`${name}: ${between.join(' and ')} share no edge to fold on`);
+    return { id, between, line, fold, angle, order: i + 1 };
+  });
+  const covered = [...panels.map((panel) => panel.polygon), ...trims.map((trim) => trim.polygon)];
+  const found = plainRings(difference([blankPolygon(blank)], covered)).flatMap((polygon, i) =>
+    trimOf(anticlockwise(polygon), `trim-${name.replaceAll(' ', '-')}-${i + 1}`, blank, panels),
+  );
+  return {
+    name,
+    quantity: 1,
+    blank,
+    panels,
+    hinges,
+    notches: [],
+    trims: [...trims, ...found],
+    holes: [],
+    ...(given ? { given } : {}),
+  };
+}
+
+/** The longest stretch of edge two polygons share, running as the first does; null when they share none. */
+export function sharedEdge(a: Polygon<'sheet'>, b: Polygon<'sheet'>): Segment<'sheet'> | null {
+  let best: Segment<'sheet'> | null = null;
+  let longest = HAIR;
+  a.forEach((from, i) => {
+    const to = a[(i + 1) % a.length]!;
+    if (distance(from, to) < HAIR) return;
+    const along = direction(from, to);
+    b.forEach((p, j) => {
+      const q = b[(j + 1) % b.length]!;
+      if (Math.abs(sideOf({ from, to }, p)) > HAIR || Math.abs(sideOf({ from, to }, q)) > HAIR) return;
+      const [s, t] = [dot(minus(p, from), along), dot(minus(q, from), along)];
+      const [start, end] = [Math.max(0, Math.min(s, t)), Math.min(distance(from, to), Math.max(s, t))];
+      if (end - start <= longest) return;
+      longest = end - start;
+      const at = (d: number): Point<'sheet'> => ({ x: from.x + along.x * d, y: from.y + along.y * d });
+      best = { from: at(start), to: at(end) };
+    });
+  });
+  return best;
+}
+
+/** One piece of waste: cut along the part of its rim that is not the blank's, waste on the right of the cut. */
+function trimOf(ring: Polygon<'sheet'>, id: string, blank: Blank, panels: readonly Panel[]): Trim[] {
+  if (area(ring) < 1e-3) return [];
+  const onRim = (i: number): boolean => {
+    const [p, q] = [ring[i]!, ring[(i + 1) % ring.length]!];
+    const near = (value: number, other: number, edge: number): boolean =>
+      Math.abs(value - edge) < HAIR && Math.abs(other - edge) < HAIR;
+    return (
+      near(p.x, q.x, 0) || near(p.x, q.x, blank.width) || near(p.y, q.y, 0) || near(p.y, q.y, blank.height)
+    );
+  };
+  const edges = ring.map((_, i) => i);
+  const inner = edges.filter((i) => !onRim(i));
+  if (inner.length === 0) return [];
+  const name = wasteName(ring, panels);
+  // Each run of inner edges is one path; the ring goes anticlockwise round the waste, so the cut goes back along it.
+  const starts = inner.filter((i) => onRim((i + ring.length - 1) % ring.length));
+  const runs = (starts.length > 0 ? starts : [inner[0]!]).map((start) => {
+    const run = [start];
+    while (run.length < ring.length && !onRim((run.at(-1)! + 1) % ring.length)) run.push((run.at(-1)! + 1) % ring.length);
+    return [...run.map((i) => ring[i]!), ring[(run.at(-1)! + 1) % ring.length]!].reverse();
+  });
+  const paths = runs.map(withoutStraight);
+  // Waste that parts from the sheet along two separate cuts is two cuts of one name.
+  return paths.map((path, i) => ({
+    id: i === 0 ? id : `${id}-${i + 1}`,
+    name,
+    polygon: i === 0 ? ring : [],
+    cut: { kind: 'path', path },
+  }));
+}
+
+function withoutStraight(path: Polygon<'sheet'>): Polygon<'sheet'> {
+  return path.filter((p, i) => {
+    const [before, after] = [path[i - 1], path[i + 1]];
+    return !before || !after || Math.abs(sideOf({ from: before, to: after }, p)) > HAIR;
+  });
+}
+
+/** Waste is called after the panels it is cut from. */
+function wasteName(ring: Polygon<'sheet'>, panels: readonly Panel[]): string {
+  const beside = panels.filter((panel) => sharedEdge(ring, panel.polygon)).map((panel) => panel.name);
+  const names = [...new Set(beside)].slice(0, 2);
+  return `waste beside the ${names.join(' and the ')}`;
+}
+
+/** A rectangle from its corners, anticlockwise. */
+export const rect = (x0: number, y0: number, x1: number, y1: number): Polygon<'sheet'> => [
+  { x: x0, y: y0 },
+  { x: x1, y: y0 },
+  { x: x1, y: y1 },
+  { x: x0, y: y1 },
+];
+
+/** A polygon from pairs, anticlockwise. */
+export const ring = (...points: readonly (readonly [number, number])[]): Polygon<'sheet'> =>
+  anticlockwise(points.map(([x, y]) => ({ x, y })));

@@ -1,0 +1,104 @@
+import { foldedBox, inView } from '../fold';
+import { inches, mm, type Mm } from '../length';
+import type { Point } from '../geometry';
+import type { Design } from './design';
+import type { Closure } from './extras';
+import { ownPaper, viewOf, type Made } from './plan';
+
+/** A bow takes this much cord beyond once round, a knot this much, mm. Common practice 10 to 12 in, and 4 in. */
+const BOW = inches(11);
+const KNOT = inches(4);
+/** Cord that winds round two buttons, mm: twice between them and a tail to hold. Common practice, no source. */
+const TAIL = inches(3);
+/** Cord's width to leave between two discs, mm. From memory. */
+const CORD = 2;
+
+/** Where a closure goes on the finished front, and what it needs. */
+export interface ClosurePlan {
+  readonly kind: Closure;
+  /** Cord, ribbon or band needed, mm; 0 for none. */
+  readonly length: Mm;
+  /** Discs and dots on the front, in the view of the finished pile: x across the mouth, y from it. */
+  readonly discs: readonly { readonly at: Point<'folded'>; readonly diameter: Mm }[];
+  /** The line a cord or band runs along on the front. */
+  readonly line: readonly [Point<'folded'>, Point<'folded'>] | null;
+  readonly trouble: 'discs_overlap' | 'nothing_to_hold' | 'no_holes' | null;
+  /** Least distance between the discs' centres, mm. */
+  readonly least: Mm;
+}
+
+/** Places a closure on the finished thing; null when there is none. */
+export function closurePlan(made: Made, { closure, thickness }: Pick<Design, 'closure' | 'thickness'>): ClosurePlan | null {
+  const { kind, disc } = closure;
+  if (kind === 'none') return null;
+  const { built, folded } = made;
+  const stack = ownPaper(folded.finished, built);
+  const view = viewOf(built, stack);
+  const box = foldedBox(stack, view);
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const [x, y] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+  const at = (px: number, py: number): Point<'folded'> => ({ x: px, y: py });
+  const round = 2 * (width + thickness + made.finished.thickness);
+  const across = [at(box.minX, y), at(box.maxX, y)] as const;
+  const none = { discs: [], line: null, trouble: null, least: mm(0) } as const;
+  // The free edge of what closes: the flap's own far end.
+  const closing = folded.stages.find(({ step }) => step.closes);
+  const flap = closing && folded.finished.layers.find((layer) => closing.moving.includes(layer.panel));
+  const edge = closing && flap
+    ? Math.max(...folded.finished.layers.filter((l) => closing.moving.includes(l.panel)).flatMap((l) => l.polygon.map((p) => inView(view, p).y)))
+    : null;
+  switch (kind) {
+    case 'cord':
+      return { kind, length: mm(round + KNOT), ...none, line: across };
+    case 'bow':
+      return { kind, length: mm(round + BOW), ...none, line: across };
+    case 'band':
+      return { kind, length: mm(round + inches(1 / 2)), ...none, line: across };
+    case 'ribbon':
+      return { kind, length: mm(round + BOW), ...none, line: across };
+    case 'laced': {
+      const holes = made.pieces.flatMap(({ piece }) => piece.holes.map((hole) => ({ piece, hole })));
+      const points = holes.flatMap(({ hole }) => {
+        const layer = folded.finished.layers.find((l) => l.panel === hole.panel);
+        if (!layer) return [];
+        const [a, b, c, d, e, f] = layer.map;
+        return [inView(view, { x: a * hole.centre.x + c * hole.centre.y + e, y: b * hole.centre.x + d * hole.centre.y + f })];
+      });
+      const distinct = points.filter((p, i) => points.findIndex((q) => Math.hypot(p.x - q.x, p.y - q.y) < 1) === i);
+      const left = distinct.filter((p) => p.x < x).sort((a, b) => a.y - b.y);
+      const right = distinct.filter((p) => p.x >= x).sort((a, b) => a.y - b.y);
+      let length: number = BOW;
+      // Crosswise from hole to hole, as a shoe is laced.
+      for (let i = 0; i < Math.min(left.length, right.length); i++) {
+        length += Math.hypot(left[i]!.x - right[i]!.x, left[i]!.y - right[i]!.y);
+        const [l, r] = [left[i + 1], right[i + 1]];
+        if (l && r) length += Math.hypot(left[i]!.x - r.x, left[i]!.y - r.y) + Math.hypot(right[i]!.x - l.x, right[i]!.y - l.y);
+      }
+      return { kind, length: mm(length), ...none, trouble: distinct.length === 0 ? 'no_holes' : null };
+    }
+    case 'buttons': {
+      const least = mm(disc + CORD);
+      const from = edge ?? y;
+      const discs = [at(x, from - disc / 2 - CORD), at(x, Math.min(from - disc / 2 - CORD + Math.max(least, disc * 1.6), box.maxY - disc / 2))];
+      const apart = discs[1]!.y - discs[0]!.y;
+      return {
+        kind,
+        length: mm(4 * apart + TAIL),
+        discs: discs.map((p) => ({ at: p, diameter: disc })),
+        line: null,
+        trouble: edge === null ? 'nothing_to_hold' : apart < least - 1e-6 || height < 2 * disc ? 'discs_overlap' : null,
+        least,
+      };
+    }
+    case 'dot':
+      return {
+        kind,
+        length: mm(0),
+        ...none,
+        discs: [{ at: at(x, (edge ?? y) - disc), diameter: disc }],
+        trouble: edge === null ? 'nothing_to_hold' : null,
+      };
+    case 'tuck':
+      return { kind, length: mm(0), ...none, trouble: edge === null ? 'nothing_to_hold' : null };
+  }
+}

@@ -1,0 +1,101 @@
+import { inches, mm, roundTo, type Mm } from '../length';
+import type { Design } from './design';
+import type { CompanionName } from './extras';
+import { turned } from '../fit';
+import type { Made } from './plan';
+
+/** A small thing to make with a holder: a rectangle, where it is scored, and what it is for. */
+export interface Companion {
+  readonly name: CompanionName;
+  readonly title: string;
+  readonly width: Mm;
+  readonly height: Mm;
+  /** Scores across it, measured up from its near edge. */
+  readonly scores: readonly Mm[];
+  readonly holes: readonly { readonly x: Mm; readonly y: Mm; readonly diameter: Mm }[];
+  /** What else it takes: ribbon, mm. */
+  readonly ribbon: Mm;
+  readonly note: 'pull' | 'border' | 'tie' | 'offcut' | 'wrap' | 'template' | 'clip';
+}
+
+/** An insert is smaller than the inside by this, mm. Common practice 1/16 to 1/8 in. */
+const SLIDES = inches(1 / 8);
+/** A wrapped sweet, mm: across and round. Common practice, no source. */
+const SWEET = { length: 30, round: 45 };
+/** A jumbo paper clip, mm. From memory. */
+const CLIP = { width: 10, length: 50 };
+
+/** The companions a design asks for, sized from what was folded. Those that would come out too small are left out. */
+export function companionsOf(made: Made, { companions, graduation }: Pick<Design, 'companions' | 'graduation'>): readonly Companion[] {
+  const mark = (value: number): Mm => roundTo(mm(value), graduation, 'down');
+  const { inside, finished, built } = made;
+  const seat = turned(built, inside);
+  const plain = { scores: [], holes: [], ribbon: mm(0) };
+  const all: Record<CompanionName, () => Companion> = {
+    'insert-card': () => ({
+      ...plain,
+      name: 'insert-card',
+      title: 'Insert card with a ribbon pull',
+      width: mark(inside.width - SLIDES),
+      height: mark(inside.height - SLIDES),
+      // Round the far end of the insert and up past the mouth to hold.
+      ribbon: mm(Math.ceil(2 * seat.height + 60)),
+      note: 'pull',
+    }),
+    mat: () => ({
+      ...plain,
+      name: 'mat',
+      title: 'Mat for the front',
+      width: mark(finished.width - 2 * SLIDES),
+      height: mark(finished.height - 2 * SLIDES),
+      note: 'border',
+    }),
+    tag: () => {
+      const [width, height] = [mark(Math.min(inside.width - SLIDES, inches(2))), mark(Math.min(inside.height - SLIDES, inches(4)))];
+      return {
+        ...plain,
+        name: 'tag',
+        title: 'Tag',
+        width,
+        height,
+        holes: [{ x: mm(width / 2), y: mm(height - inches(3 / 8)), diameter: inches(3 / 16) }],
+        ribbon: inches(8),
+        note: 'tie',
+      };
+    },
+    note: () => {
+      const [width, half] = [mark(inside.width - SLIDES), mark(inside.height - SLIDES)];
+      return { ...plain, name: 'note', title: 'Folded note', width, height: mm(2 * half), scores: [half], note: 'offcut' };
+    },
+    'sweet-wrap': () => ({
+      ...plain,
+      name: 'sweet-wrap',
+      title: 'Strip round a small sweet',
+      width: mark(SWEET.length),
+      height: mark(SWEET.round + inches(1 / 2)),
+      note: 'wrap',
+    }),
+    'hole-template': () => {
+      const part = made.pieces.find(({ piece }) => piece.holes.length > 0)?.piece;
+      return {
+        ...plain,
+        name: 'hole-template',
+        title: 'Template for the holes',
+        width: mark(part?.blank.width ?? 0),
+        height: mark(part?.blank.height ?? 0),
+        holes: (part?.holes ?? []).map(({ centre, diameter }) => ({ x: mm(centre.x), y: mm(centre.y), diameter })),
+        note: 'template',
+      };
+    },
+    'clip-cover': () => ({
+      ...plain,
+      name: 'clip-cover',
+      title: 'Cover for a paper clip',
+      width: mark(CLIP.width + 2 * SLIDES),
+      height: mark(2 * (CLIP.length / 2 + SLIDES)),
+      scores: [mark(CLIP.length / 2 + SLIDES)],
+      note: 'clip',
+    }),
+  };
+  return [...new Set(companions)].map((name) => all[name]()).filter(({ width, height }) => width > 0 && height > 0);
+}

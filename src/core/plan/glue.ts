@@ -1,0 +1,105 @@
+import { layerOf, levelOf, type Contact, type Joint, type Stage } from '../fold';
+import { apply, area, difference, intersection, leastWidth, plainRings, type Polygon } from '../geometry';
+import { inches, mm, type Mm } from '../length';
+import type { Design } from './design';
+import type { Adhesive } from './extras';
+import type { Made } from './plan';
+
+/** Where glue goes for one step, on the flat sheet. */
+export interface GlueArea {
+  /** `g1`, `g2` in the order of the assembly; areas that are glued in one go share it. */
+  readonly id: string;
+  readonly step: string;
+  readonly joint: Joint;
+  readonly side: 'inside' | 'outside';
+}
+
+const gluing = ({ folded }: Made): readonly Stage[] => folded.stages.filter(({ joints }) => joints.length > 0);
+
+/** Glue areas are numbered by the step that brings them together: step to `g1`, `g2`. */
+export const glueIds = (made: Made): ReadonlyMap<string, string> =>
+  new Map(gluing(made).map(({ step }, i) => [step.id, `g${i + 1}`]));
+
+/** Where glue goes, by the step that brings it together. */
+export function glueAreas(made: Made): readonly GlueArea[] {
+  const ids = glueIds(made);
+  return gluing(made).flatMap(({ step, stack, joints }) =>
+    joints.map((joint) => ({ id: ids.get(step.id)!, step: step.id, joint, side: glueSide(stack, joint.panel, joint.onto) })),
+  );
+}
+
+/** The face of a panel that is turned to another. */
+function glueSide(stack: Stage['stack'], panel: string, onto: string): 'inside' | 'outside' {
+  const down = levelOf(stack, panel) > levelOf(stack, onto);
+  return (layerOf(stack, panel).up === 'B') === down ? 'inside' : 'outside';
+}
+
+/** Where a glued part lies on paper it must not stick to, on the flat sheet. */
+export interface DryArea extends Contact {
+  readonly step: string;
+  readonly side: 'inside' | 'outside';
+}
+
+/** What of a glued panel meets other paper without being glued to it there. */
+export const keepDry = (made: Made): readonly DryArea[] =>
+  gluing(made).flatMap(({ step, stack, contacts, joints }) =>
+    contacts.flatMap((contact) => {
+      const own = joints.filter((joint) => joint.panel === contact.panel);
+      if (contact.onto === null || own.length === 0) return [];
+      const rest = plainRings(difference([...contact.polygons], own.flatMap((joint) => joint.polygons))).filter((ring) => area(ring) > 0.5);
+      return rest.length > 0
+        ? [{ ...contact, polygons: rest, step: step.id, side: glueSide(stack, contact.panel, contact.onto) }]
+        : [];
+    }),
+  );
+
+/** Widths tape is sold in, mm. Common practice, no source. */
+const TAPES = [1 / 8, 1 / 4, 3 / 8, 1 / 2, 3 / 4, 1].map((width) => inches(width));
+/** Wet glue creeps about this far when it is pressed, mm. Common practice 1/8 in. */
+const CREEP = inches(1 / 8);
+/** Diameter of a hook-and-loop dot, mm. Common practice 3/8 in. */
+const DOT = inches(3 / 8);
+
+/** What the areas of one step say about what to glue them with. */
+export interface GlueAdvice {
+  readonly id: string;
+  readonly step: string;
+  readonly chosen: Adhesive;
+  /** Breadth of the narrowest area, mm. */
+  readonly breadth: Mm;
+  /** Widest tape sold that fits, or null. */
+  readonly tape: Mm | null;
+  /** Margin to keep from the paper that must stay free, mm; 0 where the glue has none beside it. */
+  readonly margin: Mm;
+  /** Whether what is chosen fits: null when it does, or why not. */
+  readonly trouble: 'too_narrow' | 'creeps' | 'cannot_shift' | null;
+  /** Whether a part slides in what this closes, so that it must be lined up while the glue is wet. */
+  readonly slides: boolean;
+}
+
+/** Advice for every glue step, from the folded shape. */
+export function glueAdvice(made: Made, { adhesive }: Design): readonly GlueAdvice[] {
+  const dry = keepDry(made);
+  const areas = glueAreas(made);
+  return [...glueIds(made)].map(([step, id]) => {
+    const here = areas.filter((a) => a.step === step);
+    const rings = here.flatMap(({ joint }) => joint.polygons);
+    const breadth = mm(Math.min(...rings.map(leastWidth)));
+    const beside = dry.some((d) => d.step === step && d.polygons.some((ring) => rings.some((other) => touches(ring, other))));
+    const margin = beside ? CREEP : mm(0);
+    const chosen = adhesive.joins[step] ?? adhesive.all;
+    const tape = TAPES.filter((width) => width <= breadth + 1e-3).at(-1) ?? null;
+    const slides = made.built.slides.some(({ between }) => here.some(({ joint }) => between.includes(joint.onto) || between.includes(joint.panel)));
+    const width = chosen === 'tape' ? adhesive.tape : chosen === 'hook-dot' ? DOT : chosen === 'tape-runner' ? TAPES[1]! : 0;
+    const trouble =
+      width > breadth + 1e-3 ? 'too_narrow' : (chosen === 'wet-glue' || chosen === 'hot-glue') && margin > 0 && breadth <= 2 * CREEP ? 'creeps' : chosen !== 'wet-glue' && slides ? 'cannot_shift' : null;
+    return { id, step, chosen, breadth, tape, margin, trouble, slides };
+  });
+}
+
+/** True when two areas lie edge to edge, or overlap: grown by a hair they share something. */
+function touches(a: Polygon<'sheet'>, b: Polygon<'sheet'>): boolean {
+  const centre = a.reduce((sum, p) => ({ x: sum.x + p.x / a.length, y: sum.y + p.y / a.length }), { x: 0, y: 0 });
+  const grown = a.map((p) => apply<'sheet'>([1.01, 0, 0, 1.01, -0.01 * centre.x, -0.01 * centre.y], p));
+  return intersection(grown, b).length > 0;
+}
