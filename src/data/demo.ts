@@ -9,6 +9,13 @@ const envelope = (design: Omit<DesignInput, 'version' | 'construction'>): Design
   construction: 'diagonal-envelope',
   ...design,
 });
+const holder = (
+  construction: string,
+  design: Omit<DesignInput, 'version' | 'construction' | 'options'>,
+  options = {},
+): DesignInput => ({ version: 1, construction, ...design, options }) as DesignInput;
+const scoring: DesignInput['tool'] = { kind: 'scoring-board', length: inches(12) };
+const cover = { width: inches(12), height: inches(12), caliper: 0.28, sided: 2, directional: false } as const;
 const board: DesignInput['tool'] = {
   kind: 'envelope-board',
   notch: inches(3 / 4),
@@ -74,6 +81,71 @@ export const DEMO_SHELF: readonly Demo[] = [
       tool: board,
       graduation: '1/8 in',
       options: { setting: inches(2.25), opening: 'short' },
+    }),
+  },
+  {
+    name: 'Gift-card holders for the shop',
+    units: 'in',
+    design: holder('card-holder', {
+      contents: { width: 53.98, height: 85.6, thickness: 0.76 },
+      paper: { ...cover, sided: 1, directional: true },
+      tool: scoring,
+      graduation: '1/8 in',
+    }),
+  },
+  {
+    name: 'Pouch for twelve star cards',
+    units: 'in',
+    design: holder('accordion-pocket', {
+      contents: { width: inches(3), height: inches(2.5), thickness: inches(1 / 8) },
+      paper: cover,
+      tool: scoring,
+      graduation: '1/8 in',
+      closure: { kind: 'cord' },
+    }),
+  },
+  {
+    name: 'Sliding doors for the comet photos',
+    units: 'in',
+    design: holder('slider-set', {
+      contents: { width: inches(5.5), height: inches(2.75), thickness: 0 },
+      paper: cover,
+      tool: scoring,
+      graduation: '1/8 in',
+    }),
+  },
+  {
+    name: 'Library pockets from map scraps',
+    units: 'in',
+    design: holder('library-pocket', {
+      blank: { width: inches(4), height: inches(6) },
+      paper: { width: inches(4), height: inches(6), caliper: 0.15, sided: 1, directional: false },
+      tool: { kind: 'ruler', notch: inches(3 / 4) },
+      graduation: '1/8 in',
+    }),
+  },
+  {
+    name: 'Packets of moon-garden seed',
+    units: 'in',
+    design: holder(
+      'packet',
+      {
+        contents: { width: inches(3), height: inches(3.75), thickness: inches(1 / 8) },
+        paper: { ...cover, caliper: 0.12 },
+        tool: { kind: 'ruler', notch: inches(3 / 4) },
+        graduation: '1/8 in',
+      },
+      { lining: true },
+    ),
+  },
+  {
+    name: 'Bands round the postcard sets',
+    units: 'in',
+    design: holder('belly-band', {
+      contents: { width: 105, height: 148, thickness: inches(1 / 4) },
+      paper: cover,
+      tool: scoring,
+      graduation: '1/8 in',
     }),
   },
 ];

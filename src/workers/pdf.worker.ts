@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { PAGES, sheetDrawing } from '@/core/files';
+import { allDrawings, PAGES } from '@/core/files';
 import { sheetPdf, type PrintWords } from '@/core/files/pdf';
 import { planFor, readDesign, type DesignInput } from '@/core/plan';
 
@@ -7,7 +7,7 @@ import { planFor, readDesign, type DesignInput } from '@/core/plan';
 export type PdfAnswer = { ok: true; bytes: Uint8Array } | { ok: false; message: string };
 
 const pdfWorker = {
-  /** Plans the design anew and prints its sheet. */
+  /** Plans the design anew and prints its sheets. */
   async print(design: DesignInput, page: string, words: PrintWords): Promise<PdfAnswer> {
     const read = readDesign(design);
     const paper = PAGES.find((p) => p.id === page);
@@ -15,7 +15,7 @@ const pdfWorker = {
       return { ok: false, message: read.ok ? `“${page}” is not a page size here.` : read.issues[0]!.message };
     const { made } = planFor(read.design);
     if (!made) return { ok: false, message: 'There is no pattern to print yet. See the first check.' };
-    return { ok: true, bytes: await sheetPdf(sheetDrawing(made), paper, words) };
+    return { ok: true, bytes: await sheetPdf(allDrawings(made, read.design), paper, words) };
   },
 };
 export type PdfWorker = typeof pdfWorker;

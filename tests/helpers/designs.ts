@@ -29,14 +29,23 @@ const tool = fc.oneof(
 /** Values worth trying for every option that has a default, read off the construction's own schema. */
 function optionsOf(construction: Construction): fc.Arbitrary<Record<string, unknown>> {
   const { properties = {} } = z.toJSONSchema(construction.options, { io: 'input', unrepresentable: 'any' }) as {
-    properties?: Record<string, { enum?: unknown[]; default?: unknown; unit?: string; limits?: { least: number; most: number } }>;
+    properties?: Record<
+      string,
+      { enum?: unknown[]; default?: unknown; unit?: string; limits?: { least: number; most: number } }
+    >;
   };
   const each = Object.entries(properties).flatMap(([name, property]) => {
     if (property.enum) return [[name, fc.constantFrom(...property.enum)] as const];
     if (property.unit === 'yes-no') return [[name, fc.boolean()] as const];
-    if (property.unit === 'count') return [[name, fc.integer({ min: property.limits!.least, max: property.limits!.most })] as const];
+    if (property.unit === 'count')
+      return [[name, fc.integer({ min: property.limits!.least, max: property.limits!.most })] as const];
     return typeof property.default === 'number'
-      ? [[name, fc.constantFrom(property.default * 0.5, property.default, property.default, property.default * 1.25)] as const]
+      ? [
+          [
+            name,
+            fc.constantFrom(property.default * 0.5, property.default, property.default, property.default * 1.25),
+          ] as const,
+        ]
       : [];
   });
   return fc.record(Object.fromEntries(each), { requiredKeys: [] });

@@ -10,12 +10,14 @@ const options = z.strictObject({
   pleats: countOption('Pleats on each side', 'At least two; the outermost are glued face to face.', 4, 2, 8),
   pleat: lengthOption('Pleat', 'Breadth of one pleat.', inches(1 / 4), { over: 0 }),
   lid: lengthOption('Lid', 'How far the lid comes down over the front.', inches(5 / 2), { over: 0 }),
-  spine: lengthOption('Spine of the lid', 'Lets the lid close over what stands in the pocket.', inches(1 / 2), { over: 0 }),
-  backPocket: choiceOption('Back pocket', 'Behind the lid’s tail: open to the fold, closed at half depth, or glued all over.', [
-    'full',
-    'shallow',
-    'none',
-  ]),
+  spine: lengthOption('Spine of the lid', 'Lets the lid close over what stands in the pocket.', inches(1 / 2), {
+    over: 0,
+  }),
+  backPocket: choiceOption(
+    'Back pocket',
+    'Behind the lid’s tail: open to the fold, closed at half depth, or glued all over.',
+    ['full', 'shallow', 'none'],
+  ),
 });
 type Options = z.output<typeof options>;
 
@@ -37,7 +39,11 @@ function build(brief: Brief<Options>): BuildResult {
   let S: number;
   if (blank) {
     if (Math.abs(blank.width - blank.height) > 1e-6)
-      return refuse({ code: 'blank_not_square', value: mm(Math.max(blank.width, blank.height)), limit: mm(Math.min(blank.width, blank.height)) });
+      return refuse({
+        code: 'blank_not_square',
+        value: mm(Math.max(blank.width, blank.height)),
+        limit: mm(Math.min(blank.width, blank.height)),
+      });
     const width = leftOver(brief, 'width', blank.width, 2 * k * q);
     if (!width.ok) return refuse(width.refusal);
     S = blank.width;
@@ -103,14 +109,15 @@ function build(brief: Brief<Options>): BuildResult {
   const sides = ['left', 'right'] as const;
   const pleatFolds = sides.flatMap((side) =>
     Array.from({ length: k }, (_, i) =>
-      fold(
-        `fold-${side}-${i + 1}`,
-        `Fold pleat ${i + 1} on the ${side} ${i % 2 === 0 ? 'in' : 'back out'}`,
-        [`s-back-${side}-${i + 1}`, `s-front-${side}-${i + 1}`],
-      ),
+      fold(`fold-${side}-${i + 1}`, `Fold pleat ${i + 1} on the ${side} ${i % 2 === 0 ? 'in' : 'back out'}`, [
+        `s-back-${side}-${i + 1}`,
+        `s-front-${side}-${i + 1}`,
+      ]),
     ),
   );
-  const all = sides.flatMap((side) => Array.from({ length: k }, (_, i) => [`back-${side}-${i + 1}`, `front-${side}-${i + 1}`]).flat());
+  const all = sides.flatMap((side) =>
+    Array.from({ length: k }, (_, i) => [`back-${side}-${i + 1}`, `front-${side}-${i + 1}`]).flat(),
+  );
   const last = { left: `back-left-${k}`, right: `back-right-${k}` };
   return built({
     ...PLAIN,
@@ -127,7 +134,9 @@ function build(brief: Brief<Options>): BuildResult {
         glueWithin,
       }),
       ...pleatFolds,
-      fold('fold-middle', 'Fold the front up, the outermost pleats on each other', ['s-middle'], { gluedTo: [last.left, last.right] }),
+      fold('fold-middle', 'Fold the front up, the outermost pleats on each other', ['s-middle'], {
+        gluedTo: [last.left, last.right],
+      }),
       fold('close', 'Bring the lid over and down the front', ['s-tail'], { closes: true }),
     ],
     cavities: [
@@ -181,19 +190,44 @@ export const accordionPocket: Construction<Options> = {
   idle: () => [],
   build,
   schools: [
-    { option: 'backPocket', value: 'full', title: 'Full back pocket', why: 'The tail’s lower edge stays open: the pocket behind it reaches the fold.' },
-    { option: 'backPocket', value: 'shallow', title: 'Shallow back pocket', why: 'Glue across the tail: a second pocket half as deep.' },
-    { option: 'backPocket', value: 'none', title: 'No back pocket', why: 'The tail is glued all over and stiffens the back.' },
+    {
+      option: 'backPocket',
+      value: 'full',
+      title: 'Full back pocket',
+      why: 'The tail’s lower edge stays open: the pocket behind it reaches the fold.',
+    },
+    {
+      option: 'backPocket',
+      value: 'shallow',
+      title: 'Shallow back pocket',
+      why: 'Glue across the tail: a second pocket half as deep.',
+    },
+    {
+      option: 'backPocket',
+      value: 'none',
+      title: 'No back pocket',
+      why: 'The tail is glued all over and stiffens the back.',
+    },
   ],
   cures: [
-    { for: 'part_too_large', label: 'Take it smaller', options: (limit) => ({ pleat: Math.max(2, Math.min(limit, inches(1 / 8))), lid: inches(3 / 2) }) },
+    {
+      for: 'part_too_large',
+      label: 'Take it smaller',
+      options: (limit) => ({ pleat: Math.max(2, Math.min(limit, inches(1 / 8))), lid: inches(3 / 2) }),
+    },
     { for: 'gusset', label: 'More pleats', options: () => ({ pleats: 6 }) },
     { for: 'flap-overlap', label: 'Pleats of 3/8 in', options: () => ({ pleat: inches(3 / 8) }) },
   ],
   advice: [
     { mistake: 'Pleats folded all one way.', instead: 'They go in, out, in, out, the innermost first and inward.' },
-    { mistake: 'Glued pleats registered by the fold.', instead: 'Register them by their outer edges, or the pocket twists.' },
-    { mistake: 'No V at the middle fold.', instead: 'Cut a slim V through the pleats there, or they cannot fold past each other.' },
+    {
+      mistake: 'Glued pleats registered by the fold.',
+      instead: 'Register them by their outer edges, or the pocket twists.',
+    },
+    {
+      mistake: 'No V at the middle fold.',
+      instead: 'Cut a slim V through the pleats there, or they cannot fold past each other.',
+    },
   ],
   sources: [
     '6 in square, 4 pleats of 1/4 or 2 of 1/2: 4 in wide inside; lid 3 7/8 × 6 scored 2 1/2 and 3 (common practice, no source)',

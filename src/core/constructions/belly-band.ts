@@ -9,7 +9,12 @@ import { insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
 const options = z.strictObject({
   breadth: lengthOption('Breadth', 'Of the band.', inches(3 / 2), { over: 0 }),
   lap: lengthOption('Lap', 'What one end covers of the other.', inches(1 / 2), { over: 0 }),
-  sheetLength: openLengthOption('Longest strip', 'What the paper gives; a longer band is joined from two.', { over: 0 }, { open: 'as long as needed' }),
+  sheetLength: openLengthOption(
+    'Longest strip',
+    'What the paper gives; a longer band is joined from two.',
+    { over: 0 },
+    { open: 'as long as needed' },
+  ),
 });
 type Options = z.output<typeof options>;
 
@@ -100,7 +105,12 @@ function build(brief: Brief<Options>): BuildResult {
       },
     ],
     holds: [['end-2', 'end-1'], ...(joined ? [['join', 'front'] as const] : [])],
-    grips: blank ? [] : [roomGrip('s-end-1', LEFT, 'width', 'room it slides with'), roomGrip('s-end-2', RIGHT, 'width', 'room it slides with')],
+    grips: blank
+      ? []
+      : [
+          roomGrip('s-end-1', LEFT, 'width', 'room it slides with'),
+          roomGrip('s-end-2', RIGHT, 'width', 'room it slides with'),
+        ],
   });
 }
 
@@ -119,7 +129,10 @@ export const bellyBand: Construction<Options> = {
     { for: 'part_too_large', label: 'Shorter lap', options: (limit) => ({ lap: limit / 2 }) },
   ],
   advice: [
-    { mistake: 'Gluing the band while it is round the packet.', instead: 'Slip a strip of waxed paper under the lap, or the band is glued on for good.' },
+    {
+      mistake: 'Gluing the band while it is round the packet.',
+      instead: 'Slip a strip of waxed paper under the lap, or the band is glued on for good.',
+    },
     { mistake: 'A band made to measure with no ease.', instead: '1/16 to 1/8 in lets it slide without falling off.' },
   ],
   sources: ['band 10 1/2 × 1 1/2 round a sleeve 5 in deep (common practice, no source)'],

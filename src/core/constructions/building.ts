@@ -42,11 +42,12 @@ export const fold = (
 ): AssemblyFold => ({ kind: 'fold', id, name, hinges, ...more });
 
 /** A piece laid onto another. */
-export const place = (
-  id: string,
-  name: string,
-  how: Omit<AssemblyPlace, 'kind' | 'id' | 'name'>,
-): AssemblyPlace => ({ kind: 'place', id, name, ...how });
+export const place = (id: string, name: string, how: Omit<AssemblyPlace, 'kind' | 'id' | 'name'>): AssemblyPlace => ({
+  kind: 'place',
+  id,
+  name,
+  ...how,
+});
 
 /** A fold that decides the room aimed for when it is dragged. */
 export const roomGrip = (
@@ -99,7 +100,9 @@ export function roundedFlap(
   radius: Mm,
   id: string,
   name: string,
-): { readonly ok: true; readonly polygon: Polygon<'sheet'>; readonly trims: readonly Trim[] } | { readonly ok: false; readonly refusal: Refusal } {
+):
+  | { readonly ok: true; readonly polygon: Polygon<'sheet'>; readonly trims: readonly Trim[] }
+  | { readonly ok: false; readonly refusal: Refusal } {
   if (radius === 0) return { ok: true, polygon: shape, trims: [] };
   const outward = shape.some((p) => sideOf(foldLine, p) > 1e-6);
   const rounded = roundFree(shape, outward ? { from: foldLine.to, to: foldLine.from } : foldLine, radius);

@@ -21,7 +21,10 @@ import { insideFor, leftOver, OPEN, tooLarge } from './sizing';
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the side tab and of the bottom tab.', inches(1 / 2), { over: 0 }),
   fingerNotch: fingerNotchOption(inches(1)),
-  bottomTab: choiceOption('Bottom tab', 'Folded in before the holder is closed, or tucked in afterwards.', ['folded', 'tucked']),
+  bottomTab: choiceOption('Bottom tab', 'Folded in before the holder is closed, or tucked in afterwards.', [
+    'folded',
+    'tucked',
+  ]),
 });
 type Options = z.output<typeof options>;
 
@@ -58,7 +61,11 @@ function build(brief: Brief<Options>): BuildResult {
     panels: [
       { id: 'back', name: 'back', polygon: rect(x1, low, x2, real.height) },
       { id: 'front', name: 'front', polygon: rect(x2, low, real.width, real.height) },
-      { id: 'side-tab', name: 'side tab', polygon: ring([0, low + mitre], [x1, low], [x1, real.height], [0, real.height - mitre]) },
+      {
+        id: 'side-tab',
+        name: 'side tab',
+        polygon: ring([0, low + mitre], [x1, low], [x1, real.height], [0, real.height - mitre]),
+      },
       { id: 'bottom-tab', name: 'bottom tab', polygon: ring([x1, low], [x1 + mitre, 0], [x2 - mitre, 0], [x2, low]) },
     ],
     folds: [
@@ -79,7 +86,10 @@ function build(brief: Brief<Options>): BuildResult {
             gluedTo: ['side-tab'],
             glueWithin: [rect(x2, low + DRY, real.width, real.height)],
           }),
-          fold('tuck-bottom', 'Tuck the bottom tab in under the front', ['s-bottom-tab'], { under: 'front', gluedTo: ['front'] }),
+          fold('tuck-bottom', 'Tuck the bottom tab in under the front', ['s-bottom-tab'], {
+            under: 'front',
+            gluedTo: ['front'],
+          }),
         ]
       : [
           sideTab,
@@ -121,8 +131,18 @@ export const cardHolder: Construction<Options> = {
   idle: () => [],
   build,
   schools: [
-    { option: 'bottomTab', value: 'folded', title: 'Both tabs first', why: 'Fold both tabs in, glue, lay the front over: quick, nothing to tuck.' },
-    { option: 'bottomTab', value: 'tucked', title: 'Bottom tab tucked', why: 'Glue the side first, leave the lower inch dry, then tuck: the side can be squared before the bottom closes.' },
+    {
+      option: 'bottomTab',
+      value: 'folded',
+      title: 'Both tabs first',
+      why: 'Fold both tabs in, glue, lay the front over: quick, nothing to tuck.',
+    },
+    {
+      option: 'bottomTab',
+      value: 'tucked',
+      title: 'Bottom tab tucked',
+      why: 'Glue the side first, leave the lower inch dry, then tuck: the side can be squared before the bottom closes.',
+    },
   ],
   cures: [
     { for: 'part_too_large', label: 'Narrower tabs', options: (limit) => ({ tab: limit / 2 }) },
@@ -131,8 +151,14 @@ export const cardHolder: Construction<Options> = {
     { for: 'flap-overlap', label: 'Tabs 1/2 in', options: () => ({ tab: inches(1 / 2) }) },
   ],
   advice: [
-    { mistake: 'A bottom tab under both panels.', instead: 'Leave it only under the panel that carries the side tab; the other would seal the pocket.' },
-    { mistake: 'Punching the notch through all layers at once.', instead: 'Punch one layer at a time, or the bite comes out ragged.' },
+    {
+      mistake: 'A bottom tab under both panels.',
+      instead: 'Leave it only under the panel that carries the side tab; the other would seal the pocket.',
+    },
+    {
+      mistake: 'Punching the notch through all layers at once.',
+      instead: 'Punch one layer at a time, or the bite comes out ragged.',
+    },
   ],
   sources: [
     '5 1/4 × 4 scored at 1/2, 2 7/8 and, turned, 1/2 (common practice, no source)',

@@ -11,9 +11,14 @@ const options = z.strictObject({
     { over: 0 },
     { onPaper: true, open: 'half the sheet' },
   ),
-  lap: lengthOption('Lap of the side flaps', 'What the trimmed long flaps keep to glue one on the other.', inches(1 / 2), {
-    over: 0,
-  }),
+  lap: lengthOption(
+    'Lap of the side flaps',
+    'What the trimmed long flaps keep to glue one on the other.',
+    inches(1 / 2),
+    {
+      over: 0,
+    },
+  ),
   corner: lengthOption('Corner radius', 'Of the closing flap; 0 leaves it sharp.', inches(1 / 4), { least: 0 }),
 });
 type Options = z.output<typeof options>;

@@ -24,7 +24,6 @@ import type { AssemblyFold } from '../fold';
 import { PLAIN, type Brief, type BuildResult, type Ease, type Grip, type Refusal, type Start } from './construction';
 import { bestCandidate, marksRound, wantedEase, type Candidate } from './rounding';
 
-
 /** What the square envelopes share of their options. */
 export interface SquareOptions {
   readonly setting?: Mm | undefined;
@@ -203,7 +202,12 @@ function draw({ side, setting, notch, start }: Layout, brief: Brief<SquareOption
       const left = cutBack(shape, line);
       const off = cutBack(shape, reversed(line));
       if (off.length > 2 && area(off) > 1e-6)
-        trims.push({ id: `trim-${id}`, name, polygon: off, cut: { kind: 'path', path: wasteRight(onRim(off, line), off) } });
+        trims.push({
+          id: `trim-${id}`,
+          name,
+          polygon: off,
+          cut: { kind: 'path', path: wasteRight(toRim(onRim(off, line), side), off) },
+        });
       return left;
     };
     const cornerDepth = -sideOf(fold, corner[k]!);
@@ -364,6 +368,20 @@ function gripsFor(
     });
 }
 
+/** A line carried to the rim of a square: a cut that starts in a notch runs across what is gone already. */
+function toRim(line: Segment<'sheet'>, side: number): Segment<'sheet'> {
+  const { x: dx, y: dy } = direction(line.from, line.to);
+  const reach = (ux: number, uy: number): Point<'sheet'> => {
+    const { x, y } = line.from;
+    const t = Math.min(
+      ux > 0 ? (side - x) / ux : ux < 0 ? -x / ux : Infinity,
+      uy > 0 ? (side - y) / uy : uy < 0 ? -y / uy : Infinity,
+    );
+    return { x: x + ux * t, y: y + uy * t };
+  };
+  return { from: reach(-dx, -dy), to: reach(dx, dy) };
+}
+
 /** The line of a cut with the waste on its right. */
 const wasteRight = (line: Segment<'sheet'>, off: Polygon<'sheet'>): Polygon<'sheet'> =>
   off.some((p) => sideOf(line, p) > 1e-6) ? [line.to, line.from] : [line.from, line.to];
@@ -428,4 +446,3 @@ export function roundFree(
   for (const i of [...outer].sort((x, y) => y - x)) polygon = roundCorner(polygon, i, radius);
   return { polygon };
 }
-

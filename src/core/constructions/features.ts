@@ -55,7 +55,10 @@ function notched(built: Built, folded: Folded, feature: Extract<Feature, { kind:
   const covers = stack.layers.filter((layer) => above.has(layer.panel) === onTop && !given.has(layer.piece));
   const view = mouthView(stack, cavity);
   const [from, to] = extent(
-    layerOf(stack, cavity.floor).polygon.map((p) => ({ x: (p.x - view.origin.x) * view.across.x + (p.y - view.origin.y) * view.across.y, y: 0 })),
+    layerOf(stack, cavity.floor).polygon.map((p) => ({
+      x: (p.x - view.origin.x) * view.across.x + (p.y - view.origin.y) * view.across.y,
+      y: 0,
+    })),
     { x: 1, y: 0 },
   );
   const at = (x: number, y: number): Point<'folded'> => ({
@@ -122,9 +125,12 @@ function holed(built: Built, folded: Folded, feature: Extract<Feature, { kind: '
     for (const panel of piece.panels) {
       const hole = holes.get(panel.id);
       if (!hole) continue;
-      const inside = contains(panel.polygon, hole.centre) && rimDistance(panel.polygon, hole.centre) > feature.diameter / 2;
+      const inside =
+        contains(panel.polygon, hole.centre) && rimDistance(panel.polygon, hole.centre) > feature.diameter / 2;
       if (!inside) return refusal('hole_cuts_fold', feature.diameter);
-      const near = piece.holes.find((other) => distance(other.centre, hole.centre) < (other.diameter + hole.diameter) / 2);
+      const near = piece.holes.find(
+        (other) => distance(other.centre, hole.centre) < (other.diameter + hole.diameter) / 2,
+      );
       if (near) return refusal('holes_touch', feature.diameter);
     }
   return {
@@ -136,7 +142,10 @@ function holed(built: Built, folded: Folded, feature: Extract<Feature, { kind: '
   };
 }
 
-const refusal = (code: 'notch_cuts_fold' | 'notch_cuts_glue' | 'hole_cuts_fold' | 'holes_touch', value: number): BuildResult => ({
+const refusal = (
+  code: 'notch_cuts_fold' | 'notch_cuts_glue' | 'hole_cuts_fold' | 'holes_touch',
+  value: number,
+): BuildResult => ({
   ok: false,
   refusal: { code, value: mm(value), limit: mm(0) },
 });

@@ -9,7 +9,12 @@ import { onMark, tooLarge } from './sizing';
 
 const options = z.strictObject({
   reveal: lengthOption('Reveal', 'The border of the flap that shows all round.', inches(1 / 8), { least: 0 }),
-  cornerRadius: lengthOption('Corner radius', 'Rounded corners keep the mat inside the flap’s blunt ones.', inches(1 / 4), { least: 0 }),
+  cornerRadius: lengthOption(
+    'Corner radius',
+    'Rounded corners keep the mat inside the flap’s blunt ones.',
+    inches(1 / 4),
+    { least: 0 },
+  ),
 });
 type Options = z.output<typeof options>;
 
@@ -23,14 +28,29 @@ function build(brief: Brief<Options>): BuildResult {
   const { reveal: r, cornerRadius } = brief.options;
   const shortening = r * (2 + Math.SQRT2);
   if (blank && Math.abs(blank.width - blank.height) > 1e-6)
-    return refuse({ code: 'blank_not_square', value: mm(Math.max(blank.width, blank.height)), limit: mm(Math.min(blank.width, blank.height)) });
+    return refuse({
+      code: 'blank_not_square',
+      value: mm(Math.max(blank.width, blank.height)),
+      limit: mm(Math.min(blank.width, blank.height)),
+    });
   const base = blank ? (blank.width + shortening) * Math.SQRT2 : contents!.width;
   const depth = contents ? contents.height : base / 2;
   const s = blank ? blank.width : onMark(base / Math.SQRT2 - shortening, brief, 'down');
   if (s <= 0) return refuse(tooLarge('reveal', r, base / Math.SQRT2 / (2 + Math.SQRT2)));
   // A house rises square before it closes; a flap cut blunt stops short of its tip.
   const shoulder = Math.max(0, depth - base / 2);
-  const flap = ring([0, 0], [base, 0], ...(shoulder > 0 ? [[base, shoulder] as const] : []), ...(depth < base / 2 ? ([[base - depth, depth], [depth, depth]] as const) : ([[base / 2, depth]] as const)), ...(shoulder > 0 ? [[0, shoulder] as const] : []));
+  const flap = ring(
+    [0, 0],
+    [base, 0],
+    ...(shoulder > 0 ? [[base, shoulder] as const] : []),
+    ...(depth < base / 2
+      ? ([
+          [base - depth, depth],
+          [depth, depth],
+        ] as const)
+      : ([[base / 2, depth]] as const)),
+    ...(shoulder > 0 ? [[0, shoulder] as const] : []),
+  );
   const rise = s / Math.SQRT2;
   const allowed = depth - shoulder - 2 * r;
   const blunt = rise > allowed + 1e-6 && depth < base / 2 ? Math.SQRT2 * (rise - allowed) : 0;
@@ -45,20 +65,50 @@ function build(brief: Brief<Options>): BuildResult {
       id: 'second-mat',
       name: 'second mat',
       polygon: ring([s, 0], [s, s], [0, s]),
-      cut: { kind: 'path', path: [{ x: 0, y: s }, { x: s, y: 0 }] },
+      cut: {
+        kind: 'path',
+        path: [
+          { x: 0, y: s },
+          { x: s, y: 0 },
+        ],
+      },
     },
     ...(blunt > 0
-      ? [{ id: 'tip', name: 'tip of the mat', polygon: ring([0, 0], [blunt, 0], [0, blunt]), cut: { kind: 'path' as const, path: [{ x: blunt, y: 0 }, { x: 0, y: blunt }] } }]
+      ? [
+          {
+            id: 'tip',
+            name: 'tip of the mat',
+            polygon: ring([0, 0], [blunt, 0], [0, blunt]),
+            cut: {
+              kind: 'path' as const,
+              path: [
+                { x: blunt, y: 0 },
+                { x: 0, y: blunt },
+              ],
+            },
+          },
+        ]
       : []),
     ...difference([straight], [shape])
       .filter((polygon) => area(polygon) > 1e-3)
-      .map((polygon, i): Trim => ({ id: `round-${i + 1}`, name: 'corner of the mat', polygon, cut: { kind: 'rounded', radius: cornerRadius } })),
+      .map((polygon, i): Trim => ({
+        id: `round-${i + 1}`,
+        name: 'corner of the mat',
+        polygon,
+        cut: { kind: 'rounded', radius: cornerRadius },
+      })),
   ];
   const h0 = shoulder + r;
   return built({
     ...PLAIN,
     pieces: [
-      drawPiece({ name: 'mat', blank: blank ?? { width: mm(s), height: mm(s) }, panels: [{ id: 'mat', name: 'mat', polygon: shape }], folds: [], trims }),
+      drawPiece({
+        name: 'mat',
+        blank: blank ?? { width: mm(s), height: mm(s) },
+        panels: [{ id: 'mat', name: 'mat', polygon: shape }],
+        folds: [],
+        trims,
+      }),
       givenPiece('flap', 'flap', { width: mm(base), height: mm(Math.max(depth, 1)) }, flap),
     ],
     assembly: [
@@ -89,6 +139,11 @@ export const flapMat: Construction<Options> = {
     { for: 'part_too_large', label: 'A narrower border', options: (limit) => ({ reveal: limit / 2 }) },
     { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ cornerRadius: Math.floor(limit) }) },
   ],
-  advice: [{ mistake: 'Taking the reveal off the legs once.', instead: 'An even border r shortens the legs by r(2 + √2), about three and a half times as much.' }],
+  advice: [
+    {
+      mistake: 'Taking the reveal off the legs once.',
+      instead: 'An even border r shortens the legs by r(2 + √2), about three and a half times as much.',
+    },
+  ],
   sources: ['inset of a right isosceles triangle by its incircle (derivation)'],
 };

@@ -54,6 +54,11 @@ export const foldedCard: Construction<Options> = {
     { option: 'fold', value: 'top', title: 'Fold at the top', why: 'Stands like a tent.' },
   ],
   cures: [],
-  advice: [{ mistake: 'Folding against the grain without a score.', instead: 'Score first; heavy paper cracks across the grain.' }],
+  advice: [
+    {
+      mistake: 'Folding against the grain without a score.',
+      instead: 'Score first; heavy paper cracks across the grain.',
+    },
+  ],
   sources: ['twice the closed size (arithmetic)'],
 };

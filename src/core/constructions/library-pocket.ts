@@ -25,12 +25,19 @@ const options = z.strictObject({
   tab: lengthOption('Side tabs', 'Width of the tabs beside the pocket.', inches(1 / 4), { over: 0 }),
   tabs: choiceOption('Tabs', 'Between pocket and back, or round behind the back.', ['inside', 'behind']),
   show: lengthOption('Back shows', 'How much of the back stands above the pocket.', inches(3 / 2), { over: 0 }),
-  pocketDepth: openLengthOption('Pocket depth', 'Instead of how much of the back shows.', { over: 0 }, { open: 'from what shows' }),
+  pocketDepth: openLengthOption(
+    'Pocket depth',
+    'Instead of how much of the back shows.',
+    { over: 0 },
+    { open: 'from what shows' },
+  ),
   top: choiceOption('Top edge', 'Of the back, where the contents stand out.', ['straight', 'rounded']),
   fingerNotch: fingerNotchOption(mm(0)),
 });
 type Options = z.output<typeof options>;
 
+/** A pocket shallower than this holds nothing, mm. Common practice, no source. */
+const SHALLOWEST = inches(1 / 4);
 /** Radius of a rounded top edge's corners, mm: as common corner punches cut. Common practice, no source. */
 const ROUND = inches(1 / 2);
 
@@ -49,7 +56,7 @@ function build(brief: Brief<Options>): BuildResult {
     if (!width.ok) return refuse(width.refusal);
     W = width.length;
     P = pocketDepth ?? onMark((blank.height - show) / 2, brief);
-    if (P <= 0) return refuse(tooLarge('show of the back', show, blank.height - 2 * SLANT));
+    if (P < SHALLOWEST) return refuse(tooLarge('show of the back', show, blank.height - 2 * SHALLOWEST));
     B = blank.height - P;
     if (B < P) return refuse(tooLarge('pocket', P, blank.height / 2));
   } else {
@@ -57,14 +64,20 @@ function build(brief: Brief<Options>): BuildResult {
     W = inside.width;
     B = inside.height;
     P = pocketDepth ?? B - show;
-    if (P <= 0) return refuse(tooLarge('show of the back', show, B));
+    if (P < SHALLOWEST) return refuse(tooLarge('show of the back', show, B - SHALLOWEST));
     if (P > B) return refuse(tooLarge('pocket', P, B));
   }
   if (2 * g > W) return refuse(tooLarge('side tab', g, W / 2));
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(P + B) };
   const [x1, x2, top, right] = [g, g + W, sheet.height, sheet.width];
   const s = Math.min(SLANT, g, P / 4);
-  const rounded = roundedFlap(rect(x1, P, x2, top), segment(x1, P, x2, P), options.top === 'rounded' ? mm(Math.min(ROUND, W / 2 - 0.01, B - P > 0 ? B - P : ROUND)) : mm(0), 'back', 'back');
+  const rounded = roundedFlap(
+    rect(x1, P, x2, top),
+    segment(x1, P, x2, P),
+    options.top === 'rounded' ? mm(Math.min(ROUND, W / 2 - 0.01, B - P > 0 ? B - P : ROUND)) : mm(0),
+    'back',
+    'back',
+  );
   if (!rounded.ok) return refuse(rounded.refusal);
   const piece = drawPiece({
     name: 'pocket',
@@ -83,12 +96,21 @@ function build(brief: Brief<Options>): BuildResult {
     trims: rounded.trims,
   });
   const inside = tabs === 'inside';
-  const up = fold('fold-up', 'Fold the pocket up over the back', ['s-fold'], inside ? { gluedTo: ['back'], glueWithin: [rect(0, 0, x1, P), rect(x2, 0, right, P)] } : {});
+  const up = fold(
+    'fold-up',
+    'Fold the pocket up over the back',
+    ['s-fold'],
+    inside ? { gluedTo: ['back'], glueWithin: [rect(0, 0, x1, P), rect(x2, 0, right, P)] } : {},
+  );
   return built({
     ...PLAIN,
     pieces: [piece],
     assembly: inside
-      ? [fold('fold-tab-1', 'Fold the left tab in', ['s-tab-1']), fold('fold-tab-2', 'Fold the right tab in', ['s-tab-2']), up]
+      ? [
+          fold('fold-tab-1', 'Fold the left tab in', ['s-tab-1']),
+          fold('fold-tab-2', 'Fold the right tab in', ['s-tab-2']),
+          up,
+        ]
       : [
           up,
           fold('fold-tab-1', 'Fold the left tab round behind the back', ['s-tab-1'], { gluedTo: ['back'] }),
@@ -102,7 +124,10 @@ function build(brief: Brief<Options>): BuildResult {
         roof: ['pocket'],
         mouth: segment(x1, top, x2, top),
         insertAfter: inside ? 'fold-up' : 'fold-tab-2',
-        covered: { floor: options.top === 'rounded' ? 0.9 : 1, roof: Math.min(1, P / B) * (options.fingerNotch > 0 ? 0.4 : 0.9) },
+        covered: {
+          floor: options.top === 'rounded' ? 0.9 : 1,
+          roof: Math.min(1, P / B) * (options.fingerNotch > 0 ? 0.4 : 0.9),
+        },
       },
     ],
     front: 'above',
@@ -112,8 +137,24 @@ function build(brief: Brief<Options>): BuildResult {
     ],
     grips: [
       blank
-        ? optionGrip('s-fold', UP, pocketDepth === undefined ? 'show' : 'pocketDepth', pocketDepth === undefined ? 'how much of the back shows' : 'depth of the pocket', pocketDepth ?? B - P, pocketDepth === undefined ? [1, blank.height - 4] : [2, blank.height / 2], pocketDepth === undefined ? -2 : 1)
-        : optionGrip('s-fold', UP, pocketDepth === undefined ? 'show' : 'pocketDepth', pocketDepth === undefined ? 'how much of the back shows' : 'depth of the pocket', pocketDepth ?? show, pocketDepth === undefined ? [1, B - 2] : [2, B], pocketDepth === undefined ? -1 : 1),
+        ? optionGrip(
+            's-fold',
+            UP,
+            pocketDepth === undefined ? 'show' : 'pocketDepth',
+            pocketDepth === undefined ? 'how much of the back shows' : 'depth of the pocket',
+            pocketDepth ?? B - P,
+            pocketDepth === undefined ? [1, blank.height - 4] : [2, blank.height / 2],
+            pocketDepth === undefined ? -2 : 1,
+          )
+        : optionGrip(
+            's-fold',
+            UP,
+            pocketDepth === undefined ? 'show' : 'pocketDepth',
+            pocketDepth === undefined ? 'how much of the back shows' : 'depth of the pocket',
+            pocketDepth ?? show,
+            pocketDepth === undefined ? [1, B - 2] : [2, B],
+            pocketDepth === undefined ? -1 : 1,
+          ),
       ...(blank
         ? []
         : [
@@ -134,19 +175,34 @@ export const libraryPocket: Construction<Options> = {
   idle: ({ pocketDepth }) => (pocketDepth === undefined ? [] : ['show']),
   build,
   schools: [
-    { option: 'tabs', value: 'inside', title: 'Tabs inside', why: 'Between pocket and back: slides easily and holds more.' },
+    {
+      option: 'tabs',
+      value: 'inside',
+      title: 'Tabs inside',
+      why: 'Between pocket and back: slides easily and holds more.',
+    },
     { option: 'tabs', value: 'behind', title: 'Tabs behind', why: 'Round the back: neater edges, a tighter pocket.' },
     { option: 'top', value: 'straight', title: 'Straight top', why: 'As cut; a torn edge does as well.' },
     { option: 'top', value: 'rounded', title: 'Rounded top', why: 'Does not catch when the contents are pulled.' },
   ],
   cures: [
-    { for: 'part_too_large', label: 'Show less of the back', options: (limit) => ({ show: limit / 2, pocketDepth: undefined, tab: inches(1 / 4) }) },
+    {
+      for: 'part_too_large',
+      label: 'Show less of the back',
+      options: (limit) => ({ show: limit / 2, pocketDepth: undefined, tab: inches(1 / 4) }),
+    },
     { for: 'notch_cuts_fold', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
     { for: 'notch_cuts_glue', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
   ],
   advice: [
-    { mistake: 'Folding just short of half.', instead: 'It works, but little of the back shows: 1 to 1 1/2 in or more is usual.' },
-    { mistake: 'Leaving the side strips on above the fold.', instead: 'Cut them off just inside the pocket’s end, with a small slant.' },
+    {
+      mistake: 'Folding just short of half.',
+      instead: 'It works, but little of the back shows: 1 to 1 1/2 in or more is usual.',
+    },
+    {
+      mistake: 'Leaving the side strips on above the fold.',
+      instead: 'Cut them off just inside the pocket’s end, with a small slant.',
+    },
   ],
   sources: [
     '4 in square strip folded at 1 1/4, tabs 1/4: 3 1/2 × 2 3/4 finished (common practice, no source)',

@@ -20,13 +20,22 @@ function build(brief: Brief<Options>): BuildResult {
     : { width: contents!.width, height: contents!.height };
   if (panel.width <= 2 * reveal || panel.height <= 2 * reveal)
     return refuse(tooLarge('reveal', reveal, Math.min(panel.width, panel.height) / 2));
-  const size = blank ?? { width: onMark(panel.width - 2 * reveal, brief), height: onMark(panel.height - 2 * reveal, brief) };
-  if (size.width <= 0 || size.height <= 0) return refuse(tooLarge('reveal', reveal, Math.min(panel.width, panel.height) / 4));
+  const size = blank ?? {
+    width: onMark(panel.width - 2 * reveal, brief),
+    height: onMark(panel.height - 2 * reveal, brief),
+  };
+  if (size.width <= 0 || size.height <= 0)
+    return refuse(tooLarge('reveal', reveal, Math.min(panel.width, panel.height) / 4));
   const [dx, dy] = [(panel.width - size.width) / 2, (panel.height - size.height) / 2];
   return built({
     ...PLAIN,
     pieces: [
-      drawPiece({ name: 'mat', blank: size, panels: [{ id: 'mat', name: 'mat', polygon: rect(0, 0, size.width, size.height) }], folds: [] }),
+      drawPiece({
+        name: 'mat',
+        blank: size,
+        panels: [{ id: 'mat', name: 'mat', polygon: rect(0, 0, size.width, size.height) }],
+        folds: [],
+      }),
       givenPiece('panel', 'panel', panel),
     ],
     assembly: [
@@ -56,7 +65,10 @@ export const mat: Construction<Options> = {
   cures: [{ for: 'part_too_large', label: 'A narrower border', options: (limit) => ({ reveal: limit / 2 }) }],
   advice: [
     { mistake: 'Laying a ribbon after the mat is glued.', instead: 'Ribbons go under the mat first.' },
-    { mistake: 'Measuring the plan instead of the panel.', instead: 'Measure the panel as it came out; the border shows every sixteenth.' },
+    {
+      mistake: 'Measuring the plan instead of the panel.',
+      instead: 'Measure the panel as it came out; the border shows every sixteenth.',
+    },
   ],
   sources: ['reveal 1/16, 1/8 or 1/4 in (common practice, no source)'],
 };

@@ -79,7 +79,14 @@ function build(brief: Brief<Options>): BuildResult {
   });
   const [wb, hb] = [W - NARROWER, H + RISE];
   const shoulder = Math.min(SLANT, ft / 2);
-  const closing = ring([0, hb], [wb, hb], [wb - shoulder, hb + shoulder], [wb - shoulder, hb + ft], [shoulder, hb + ft], [shoulder, hb + shoulder]);
+  const closing = ring(
+    [0, hb],
+    [wb, hb],
+    [wb - shoulder, hb + shoulder],
+    [wb - shoulder, hb + ft],
+    [shoulder, hb + ft],
+    [shoulder, hb + shoulder],
+  );
   const rounded = roundedFlap(closing, segment(0, hb, wb, hb), options.corner, 'closing', 'closing flap');
   if (!rounded.ok) return refuse(rounded.refusal);
   const back = drawPiece({
@@ -111,16 +118,27 @@ function build(brief: Brief<Options>): BuildResult {
   const tabs = ['tab-1', 'tab-2', 'tab-3'] as const;
   const names = ['left tab', 'right tab', 'bottom tab'];
   const behind = join === 'behind';
-  const layBack = place('lay-back', behind ? 'Lay the back on the front, inside down' : 'Lay the back on the tabs, inside down', {
-    panel: 'back',
-    onto: 'front',
-    line: segment(0, 0, wb, 0),
-    on: segment(middle + wb / 2, low, middle - wb / 2, low),
-    over: true,
-    level: 'top',
-    ...(behind ? {} : { gluedTo: tabs }),
-  });
-  const foldTabs = tabs.map((tab, i) => fold(`fold-${tab}`, `Fold the ${names[i]} in${behind ? ' over the back' : ''}`, [`s-${tab}`], behind ? { gluedTo: ['back'] } : {}));
+  const layBack = place(
+    'lay-back',
+    behind ? 'Lay the back on the front, inside down' : 'Lay the back on the tabs, inside down',
+    {
+      panel: 'back',
+      onto: 'front',
+      line: segment(0, 0, wb, 0),
+      on: segment(middle + wb / 2, low, middle - wb / 2, low),
+      over: true,
+      level: 'top',
+      ...(behind ? {} : { gluedTo: tabs }),
+    },
+  );
+  const foldTabs = tabs.map((tab, i) =>
+    fold(
+      `fold-${tab}`,
+      `Fold the ${names[i]} in${behind ? ' over the back' : ''}`,
+      [`s-${tab}`],
+      behind ? { gluedTo: ['back'] } : {},
+    ),
+  );
   return built({
     ...PLAIN,
     pieces: [front, back, ...strip],
@@ -140,7 +158,10 @@ function build(brief: Brief<Options>): BuildResult {
           ]
         : []),
       ...(behind ? [layBack, ...foldTabs] : [...foldTabs, layBack]),
-      fold('close', 'Fold the closing flap down over the front', lining ? ['s-closing', 's-lining'] : ['s-closing'], { gluedTo: ['front'], closes: true }),
+      fold('close', 'Fold the closing flap down over the front', lining ? ['s-closing', 's-lining'] : ['s-closing'], {
+        gluedTo: ['front'],
+        closes: true,
+      }),
     ],
     cavities: [
       {
@@ -177,16 +198,35 @@ export const packet: Construction<Options> = {
   idle: () => [],
   build,
   schools: [
-    { option: 'join', value: 'behind', title: 'Tabs behind the back', why: 'Lay the back in first and glue the tabs over it: nothing of the back’s edge shows inside.' },
-    { option: 'join', value: 'onto', title: 'Back onto the tabs', why: 'Fold the tabs first and glue the back on them: a flat, neat back, its narrower edge shows.' },
+    {
+      option: 'join',
+      value: 'behind',
+      title: 'Tabs behind the back',
+      why: 'Lay the back in first and glue the tabs over it: nothing of the back’s edge shows inside.',
+    },
+    {
+      option: 'join',
+      value: 'onto',
+      title: 'Back onto the tabs',
+      why: 'Fold the tabs first and glue the back on them: a flat, neat back, its narrower edge shows.',
+    },
   ],
   cures: [
-    { for: 'part_too_large', label: 'Take it smaller', options: (limit) => ({ tab: Math.min(limit, inches(1 / 4)), hem: inches(1 / 8), closingFlap: inches(1 / 2) }) },
+    {
+      for: 'part_too_large',
+      label: 'Take it smaller',
+      options: (limit) => ({ tab: Math.min(limit, inches(1 / 4)), hem: inches(1 / 8), closingFlap: inches(1 / 2) }),
+    },
     { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
   ],
   advice: [
     { mistake: 'A back as wide as the front.', instead: 'Cut it 1/8 in narrower, or it buckles between the folds.' },
-    { mistake: 'Filling seed before the glue is dry.', instead: 'Let it dry open; damp glue catches the first spoonful.' },
+    {
+      mistake: 'Filling seed before the glue is dry.',
+      instead: 'Let it dry open; damp glue catches the first spoonful.',
+    },
   ],
-  sources: ['front 3 1/2 × 4 1/4 finished, bottom tab 1/2; back 3 1/4 wide folded at 4 1/2 (common practice, no source)'],
+  sources: [
+    'front 3 1/2 × 4 1/4 finished, bottom tab 1/2; back 3 1/4 wide folded at 4 1/2 (common practice, no source)',
+  ],
 };

@@ -84,9 +84,10 @@ function build(brief: Brief<Options>): BuildResult {
         over: true,
         level: 'top',
         gluedTo: ['page'],
-        glueWithin: gusset > 0
-          ? [rect(0, 0, g / 2, top), rect(right - g / 2, 0, right, top), rect(0, 0, right, low / 2)]
-          : [rect(0, 0, x1, top), rect(x2, 0, right, top), rect(0, 0, right, low)],
+        glueWithin:
+          gusset > 0
+            ? [rect(0, 0, g / 2, top), rect(right - g / 2, 0, right, top), rect(0, 0, right, low / 2)]
+            : [rect(0, 0, x1, top), rect(x2, 0, right, top), rect(0, 0, right, low)],
       }),
     ],
     cavities: [
@@ -122,10 +123,25 @@ export const patchPocket: Construction<Options> = {
   idle: () => [],
   build,
   schools: [
-    { option: 'corners', value: 'mitred', title: 'Mitred corners', why: 'The tabs meet at 45° and nothing lies double.' },
-    { option: 'corners', value: 'square', title: 'Square corners', why: 'Two straight cuts a corner: quicker, the tabs stop short of each other.' },
+    {
+      option: 'corners',
+      value: 'mitred',
+      title: 'Mitred corners',
+      why: 'The tabs meet at 45° and nothing lies double.',
+    },
+    {
+      option: 'corners',
+      value: 'square',
+      title: 'Square corners',
+      why: 'Two straight cuts a corner: quicker, the tabs stop short of each other.',
+    },
     { option: 'seat', value: 'flat', title: 'Tabs glued flat', why: 'A tight pocket for a card or two.' },
-    { option: 'seat', value: 'gusset', title: 'Tabs as a gusset', why: 'Only their outer half is glued, so the front can stand off the page by the width of the tab.' },
+    {
+      option: 'seat',
+      value: 'gusset',
+      title: 'Tabs as a gusset',
+      why: 'Only their outer half is glued, so the front can stand off the page by the width of the tab.',
+    },
   ],
   cures: [
     { for: 'part_too_large', label: 'Narrower tabs', options: (limit) => ({ tab: limit / 2 }) },
@@ -134,8 +150,14 @@ export const patchPocket: Construction<Options> = {
     { for: 'notch_cuts_glue', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
   ],
   advice: [
-    { mistake: 'Wet glue up to the fold of the tabs.', instead: 'Tape or a thin line of glue near the tab’s edge; slide a folder through while it sets.' },
-    { mistake: 'Gluing the pocket to a page that is already bound.', instead: 'Check that what stands in it clears the page’s edge first.' },
+    {
+      mistake: 'Wet glue up to the fold of the tabs.',
+      instead: 'Tape or a thin line of glue near the tab’s edge; slide a folder through while it sets.',
+    },
+    {
+      mistake: 'Gluing the pocket to a page that is already bound.',
+      instead: 'Check that what stands in it clears the page’s edge first.',
+    },
   ],
   sources: ['4 × 2 with 1/4 tabs and 5 1/8 × 3 1/2 with 1/2 tabs (common practice, no source)'],
 };

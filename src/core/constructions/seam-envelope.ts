@@ -70,15 +70,24 @@ function build(brief: Brief<Options>): BuildResult {
     [x2 - shoulder, y1 - shoulder],
     [x2, y1],
   );
-  const rounded = ft > 0 ? roundedFlap(closing, segment(x1, y1, x2, y1), options.corner, 'closing', 'closing flap') : null;
+  const rounded =
+    ft > 0 ? roundedFlap(closing, segment(x1, y1, x2, y1), options.corner, 'closing', 'closing flap') : null;
   if (rounded && !rounded.ok) return refuse(rounded.refusal);
   const piece = drawPiece({
     name: 'envelope',
     blank: sheet,
     panels: [
       { id: 'front', name: 'front', polygon: rect(x1, y1, x2, y2) },
-      { id: 'side-1', name: options.seam === 'centred' ? 'wide side flap' : 'first side flap', polygon: rect(0, y1, x1, y2) },
-      { id: 'side-2', name: options.seam === 'centred' ? 'narrow side flap' : 'second side flap', polygon: rect(x2, y1, sheet.width, y2) },
+      {
+        id: 'side-1',
+        name: options.seam === 'centred' ? 'wide side flap' : 'first side flap',
+        polygon: rect(0, y1, x1, y2),
+      },
+      {
+        id: 'side-2',
+        name: options.seam === 'centred' ? 'narrow side flap' : 'second side flap',
+        polygon: rect(x2, y1, sheet.width, y2),
+      },
       {
         id: 'bottom',
         name: 'bottom flap',
@@ -99,10 +108,17 @@ function build(brief: Brief<Options>): BuildResult {
     pieces: [piece],
     assembly: [
       fold('fold-side-1', `Fold the ${options.seam === 'centred' ? 'wide' : 'first'} side flap over`, ['s-side-1']),
-      fold('fold-side-2', `Fold the ${options.seam === 'centred' ? 'narrow' : 'second'} side flap over it`, ['s-side-2'], {
-        gluedTo: ['side-1'],
+      fold(
+        'fold-side-2',
+        `Fold the ${options.seam === 'centred' ? 'narrow' : 'second'} side flap over it`,
+        ['s-side-2'],
+        {
+          gluedTo: ['side-1'],
+        },
+      ),
+      fold('fold-bottom', 'Fold the bottom flap up onto the side flaps', ['s-bottom'], {
+        gluedTo: ['side-1', 'side-2'],
       }),
-      fold('fold-bottom', 'Fold the bottom flap up onto the side flaps', ['s-bottom'], { gluedTo: ['side-1', 'side-2'] }),
       ...(rounded
         ? [
             fold('close', 'Fold the closing flap down', ['s-closing'], {
@@ -130,7 +146,12 @@ function build(brief: Brief<Options>): BuildResult {
     ],
     grips: [
       ...(blank
-        ? [optionGrip('s-bottom', DOWN, 'bottomFlap', 'depth of the bottom flap', bottom, [3, Math.min(H + bottom - ft, 120)])]
+        ? [
+            optionGrip('s-bottom', DOWN, 'bottomFlap', 'depth of the bottom flap', bottom, [
+              3,
+              Math.min(H + bottom - ft, 120),
+            ]),
+          ]
         : [
             roomGrip('s-side-1', LEFT, 'width', 'room in the width'),
             roomGrip('s-side-2', RIGHT, 'width', 'room in the width'),
@@ -151,20 +172,43 @@ export const seamEnvelope: Construction<Options> = {
   idle: ({ closingFlap }) => (closingFlap > 0 ? ['fingerNotch'] : ['corner']),
   build,
   schools: [
-    { option: 'seam', value: 'centred', title: 'Seam in the middle', why: 'Fold the wide flap first; the narrow one’s edge runs down the middle.' },
-    { option: 'seam', value: 'even', title: 'Even flaps', why: 'Both scores at the same distance; the seam sits half a lap off the middle.' },
+    {
+      option: 'seam',
+      value: 'centred',
+      title: 'Seam in the middle',
+      why: 'Fold the wide flap first; the narrow one’s edge runs down the middle.',
+    },
+    {
+      option: 'seam',
+      value: 'even',
+      title: 'Even flaps',
+      why: 'Both scores at the same distance; the seam sits half a lap off the middle.',
+    },
   ],
   cures: [
     { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2), bottomFlap: inches(1 / 2) }) },
     { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
-    { for: 'part_too_large', label: 'Half as deep', options: (limit) => ({ closingFlap: limit / 2, bottomFlap: Math.min(limit / 2, inches(1 / 2)) }) },
+    {
+      for: 'part_too_large',
+      label: 'Half as deep',
+      options: (limit) => ({ closingFlap: limit / 2, bottomFlap: Math.min(limit / 2, inches(1 / 2)) }),
+    },
     { for: 'notch_cuts_fold', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
     { for: 'notch_cuts_glue', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
   ],
   advice: [
-    { mistake: 'Bottom flap as wide as the envelope.', instead: 'Slant its ends, so that they stay inside when it is folded up.' },
-    { mistake: 'Glue along the whole bottom flap and past the side flaps.', instead: 'The side flaps cover the back wholly: keep the glue on them.' },
-    { mistake: 'Measuring each flap from the last score.', instead: 'Measure every score from the same edge, so that errors do not add up.' },
+    {
+      mistake: 'Bottom flap as wide as the envelope.',
+      instead: 'Slant its ends, so that they stay inside when it is folded up.',
+    },
+    {
+      mistake: 'Glue along the whole bottom flap and past the side flaps.',
+      instead: 'The side flaps cover the back wholly: keep the glue on them.',
+    },
+    {
+      mistake: 'Measuring each flap from the last score.',
+      instead: 'Measure every score from the same edge, so that errors do not add up.',
+    },
   ],
   sources: [
     '8 1/2 × 11 scored 2 1/2, 6 1/2 and 1 1/2, 10 1/2: inside 4 × 9, lap 1/2 (common practice, no source)',

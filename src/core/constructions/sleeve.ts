@@ -1,7 +1,19 @@
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect } from '../pattern';
-import { built, EASE, fingerNotch, fingerNotchOption, fold, LEFT, refuse, RIGHT, roomGrip, segment, UP } from './building';
+import {
+  built,
+  EASE,
+  fingerNotch,
+  fingerNotchOption,
+  fold,
+  LEFT,
+  refuse,
+  RIGHT,
+  roomGrip,
+  segment,
+  UP,
+} from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
 import { insideFor, leftOver, onMark, OPEN } from './sizing';
@@ -27,7 +39,11 @@ function build(brief: Brief<Options>): BuildResult {
     inside = { width: width.length, height: height.length };
   } else inside = insideFor(brief, OPEN);
   const { width: W, height: H } = inside;
-  const cavity = { id: 'sleeve', floor: 'back', covered: { floor: 1, roof: options.fingerNotch > 0 ? 0.5 : 1 } } as const;
+  const cavity = {
+    id: 'sleeve',
+    floor: 'back',
+    covered: { floor: 1, roof: options.fingerNotch > 0 ? 0.5 : 1 },
+  } as const;
   const features = fingerNotch('sleeve', options.fingerNotch);
   if (options.fold === 'tube') {
     const sheet = blank ?? { width: mm(2 * W + lap), height: mm(H) };
@@ -55,16 +71,27 @@ function build(brief: Brief<Options>): BuildResult {
         fold('fold-end-1', 'Fold the first end over', ['s-end-1']),
         fold('fold-end-2', 'Fold the second end over it', ['s-end-2'], { gluedTo: ['end-1'] }),
       ],
-      cavities: [{ ...cavity, kind: 'tube', roof: ['end-1', 'end-2'], mouth: segment(x1, h, x2, h), insertAfter: 'fold-end-2' }],
+      cavities: [
+        { ...cavity, kind: 'tube', roof: ['end-1', 'end-2'], mouth: segment(x1, h, x2, h), insertAfter: 'fold-end-2' },
+      ],
       holds: [['end-2', 'end-1']],
-      grips: blank ? [] : [roomGrip('s-end-1', LEFT, 'width', 'room in the width'), roomGrip('s-end-2', RIGHT, 'width', 'room in the width')],
+      grips: blank
+        ? []
+        : [
+            roomGrip('s-end-1', LEFT, 'width', 'room in the width'),
+            roomGrip('s-end-2', RIGHT, 'width', 'room in the width'),
+          ],
       features,
     });
   }
   const end = options.fold === 'end';
   const sheet = blank ?? { width: mm(parts[0] * W), height: mm(parts[1] * H) };
   const [front, back, mouth] = end
-    ? [rect(0, 0, sheet.width, sheet.height - H), rect(0, sheet.height - H, sheet.width, sheet.height), segment(0, sheet.height, sheet.width, sheet.height)]
+    ? [
+        rect(0, 0, sheet.width, sheet.height - H),
+        rect(0, sheet.height - H, sheet.width, sheet.height),
+        segment(0, sheet.height, sheet.width, sheet.height),
+      ]
     : [rect(W, 0, sheet.width, sheet.height), rect(0, 0, W, sheet.height), segment(0, sheet.height, W, sheet.height)];
   return built({
     ...PLAIN,
@@ -84,7 +111,13 @@ function build(brief: Brief<Options>): BuildResult {
     front: 'above',
     // A given sheet that is odd by a mark leaves the front that much longer.
     proud: ['front'],
-    grips: blank ? [] : [end ? roomGrip('s-fold', UP, 'height', 'room in the height') : roomGrip('s-fold', RIGHT, 'width', 'room in the width')],
+    grips: blank
+      ? []
+      : [
+          end
+            ? roomGrip('s-fold', UP, 'height', 'room in the height')
+            : roomGrip('s-fold', RIGHT, 'width', 'room in the width'),
+        ],
     features,
   });
 }
@@ -98,8 +131,18 @@ export const sleeve: Construction<Options> = {
   idle: ({ fold: how }) => (how === 'tube' ? [] : ['lap']),
   build,
   schools: [
-    { option: 'fold', value: 'end', title: 'Folded at the end', why: 'One fold, open at both sides and the top: a band holds it.' },
-    { option: 'fold', value: 'side', title: 'Folded at the side', why: 'Opens like a book: what is inside can be read without taking it out.' },
+    {
+      option: 'fold',
+      value: 'end',
+      title: 'Folded at the end',
+      why: 'One fold, open at both sides and the top: a band holds it.',
+    },
+    {
+      option: 'fold',
+      value: 'side',
+      title: 'Folded at the side',
+      why: 'Opens like a book: what is inside can be read without taking it out.',
+    },
     { option: 'fold', value: 'tube', title: 'Tube', why: 'Glued along the back: holds by itself, open at both ends.' },
   ],
   cures: [
@@ -108,8 +151,14 @@ export const sleeve: Construction<Options> = {
     { for: 'notch_cuts_glue', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
   ],
   advice: [
-    { mistake: 'Measuring the packet and not what wraps it.', instead: 'Every layer that is wrapped counts twice its thickness.' },
-    { mistake: 'Creasing the fold sharp over a thick stack.', instead: 'Score twice, a stack’s thickness apart, and leave the fold soft.' },
+    {
+      mistake: 'Measuring the packet and not what wraps it.',
+      instead: 'Every layer that is wrapped counts twice its thickness.',
+    },
+    {
+      mistake: 'Creasing the fold sharp over a thick stack.',
+      instead: 'Score twice, a stack’s thickness apart, and leave the fold soft.',
+    },
   ],
   sources: ['wrap 3 5/8 × 10 scored at 5 (common practice, no source)'],
 };

@@ -10,7 +10,9 @@ const options = z.strictObject({
   door: lengthOption('Doors', 'How far each door comes over the front.', inches(2), { over: 0 }),
   spine: lengthOption('Spine', 'Between back and clasp.', inches(1 / 2), { over: 0 }),
   clasp: lengthOption('Clasp', 'The flap that closes over the front.', inches(2), { over: 0 }),
-  foot: lengthOption('Foot', 'Folded up over the doors at the bottom; the channel’s lip is as deep.', inches(2), { over: 0 }),
+  foot: lengthOption('Foot', 'Folded up over the doors at the bottom; the channel’s lip is as deep.', inches(2), {
+    over: 0,
+  }),
 });
 type Options = z.output<typeof options>;
 
@@ -42,7 +44,13 @@ function build(brief: Brief<Options>): BuildResult {
   const tongue = L - SHORT;
   const b = c - SLIDE;
   if (b < TAB) return refuse(tooLarge('clearance of the slider', SLIDE, c - TAB));
-  if (tongue < 2 * TAB) return refuse({ code: 'sheet_too_small', value: mm(L + CLEAR.ends), limit: mm(SHORT + 2 * TAB + CLEAR.ends), about: { side: 'width' } });
+  if (tongue < 2 * TAB)
+    return refuse({
+      code: 'sheet_too_small',
+      value: mm(L + CLEAR.ends),
+      limit: mm(SHORT + 2 * TAB + CLEAR.ends),
+      about: { side: 'width' },
+    });
   if (foot > H) return refuse(tooLarge('foot', foot, H));
   if (spine + clasp > H) return refuse(tooLarge('clasp', clasp, H - spine));
   if (door > L) return refuse(tooLarge('door', door, L));
@@ -176,11 +184,28 @@ export const sliderSet: Construction<Options> = {
   build,
   schools: [],
   cures: [
-    { for: 'part_too_large', label: 'Take it smaller', options: (limit) => ({ foot: Math.max(6, limit / 2), clasp: Math.max(6, limit / 2), door: inches(1), spine: inches(1 / 4) }) },
+    {
+      for: 'part_too_large',
+      label: 'Take it smaller',
+      options: (limit) => ({
+        foot: Math.max(6, limit / 2),
+        clasp: Math.max(6, limit / 2),
+        door: inches(1),
+        spine: inches(1 / 4),
+      }),
+    },
   ],
   advice: [
-    { mistake: 'Scores a hair off on the channel.', instead: 'The tongue is only 1/8 in narrower: score channel and slider exactly, or it sticks.' },
-    { mistake: 'Glue creeping into the channel from the fixed door.', instead: 'Keep it 1/8 in from the tab’s edges and pull the slider through while it sets.' },
+    {
+      mistake: 'Scores a hair off on the channel.',
+      instead: 'The tongue is only 1/8 in narrower: score channel and slider exactly, or it sticks.',
+    },
+    {
+      mistake: 'Glue creeping into the channel from the fixed door.',
+      instead: 'Keep it 1/8 in from the tab’s edges and pull the slider through while it sets.',
+    },
   ],
-  sources: ['cover 8 × 6 scored 2, 2 1/2, 6; channel 8 × 5 3/4 scored 3, 6; slider 7 × 2 7/8 scored 2; fixed door 2 1/2 × 2 7/8 scored 1/2 (common practice, no source)'],
+  sources: [
+    'cover 8 × 6 scored 2, 2 1/2, 6; channel 8 × 5 3/4 scored 3, 6; slider 7 × 2 7/8 scored 2; fixed door 2 1/2 × 2 7/8 scored 1/2 (common practice, no source)',
+  ],
 };

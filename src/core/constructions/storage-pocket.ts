@@ -10,7 +10,9 @@ const options = z.strictObject({
   topFlap: lengthOption('Top flap', 'Folded down over the front.', inches(2), { over: 0 }),
   show: lengthOption('Front stops below the top fold by', 'Room to reach in.', inches(1), { over: 0 }),
   sideFlap: lengthOption('Side flap', 'Width of a side flap once it is folded double.', inches(3 / 2), { over: 0 }),
-  sideScore: lengthOption('Leaf of the side flap', 'What of it sandwiches the body’s edges.', inches(1 / 2), { over: 0 }),
+  sideScore: lengthOption('Leaf of the side flap', 'What of it sandwiches the body’s edges.', inches(1 / 2), {
+    over: 0,
+  }),
   frontPocket: yesNoOption('Front pocket', 'A patch pocket on the front.', true),
   tie: choiceOption('Side flaps closed', 'By a cord laced through holes, or tied round.', ['laced', 'tied']),
 });
@@ -61,7 +63,8 @@ function build(brief: Brief<Options>): BuildResult {
   const flap = (side: 'left' | 'right'): Piece => {
     // From the leaf that lies behind the back to the one on the front; the right flap is the left one's mirror image.
     const cuts = [0, ss, x, 2 * x - ss, 2 * x];
-    const at = (i: number): [number, number] => (side === 'right' ? [cuts[i]!, cuts[i + 1]!] : [2 * x - cuts[i + 1]!, 2 * x - cuts[i]!]);
+    const at = (i: number): [number, number] =>
+      side === 'right' ? [cuts[i]!, cuts[i + 1]!] : [2 * x - cuts[i + 1]!, 2 * x - cuts[i]!];
     const names = ['back-leaf', 'back-face', 'front-face', 'front-leaf'];
     return drawPiece({
       name: `${side} side flap`,
@@ -88,9 +91,21 @@ function build(brief: Brief<Options>): BuildResult {
           blank: { width: mm(W), height: mm(patchDepth + g) },
           panels: [
             { id: 'patch', name: 'front pocket', polygon: rect(g, g, W - g, g + patchDepth) },
-            { id: 'patch-tab-1', name: 'left tab of the front pocket', polygon: ring([0, 2 * g], [g, g], [g, g + patchDepth], [0, g + patchDepth]) },
-            { id: 'patch-tab-2', name: 'right tab of the front pocket', polygon: ring([W - g, g], [W, 2 * g], [W, g + patchDepth], [W - g, g + patchDepth]) },
-            { id: 'patch-tab-3', name: 'bottom tab of the front pocket', polygon: ring([g, g], [2 * g, 0], [W - 2 * g, 0], [W - g, g]) },
+            {
+              id: 'patch-tab-1',
+              name: 'left tab of the front pocket',
+              polygon: ring([0, 2 * g], [g, g], [g, g + patchDepth], [0, g + patchDepth]),
+            },
+            {
+              id: 'patch-tab-2',
+              name: 'right tab of the front pocket',
+              polygon: ring([W - g, g], [W, 2 * g], [W, g + patchDepth], [W - g, g + patchDepth]),
+            },
+            {
+              id: 'patch-tab-3',
+              name: 'bottom tab of the front pocket',
+              polygon: ring([g, g], [2 * g, 0], [W - 2 * g, 0], [W - g, g]),
+            },
           ],
           folds: [1, 2, 3].map((i) => ({ id: `s-patch-${i}`, between: ['patch', `patch-tab-${i}`] as const })),
         }),
@@ -176,7 +191,15 @@ function build(brief: Brief<Options>): BuildResult {
     ]),
     grips: [
       ...(blank ? [] : [roomGrip('s-top', UP, 'height', 'room in the height', 0.5)]),
-      optionGrip('s-front', UP, 'show', 'how far the front stops below the top fold', show, [3, Math.min(T - 2, B - 2 * CLEAR)], blank ? -2 : -1),
+      optionGrip(
+        's-front',
+        UP,
+        'show',
+        'how far the front stops below the top fold',
+        show,
+        [3, Math.min(T - 2, B - 2 * CLEAR)],
+        blank ? -2 : -1,
+      ),
     ],
     features: tie === 'laced' && x - ss > 2 * HOLE.in ? holes : [],
   });
@@ -191,16 +214,35 @@ export const storagePocket: Construction<Options> = {
   idle: () => [],
   build,
   schools: [
-    { option: 'tie', value: 'laced', title: 'Laced', why: 'Three holes in each side flap, marked through one template used on both sides.' },
+    {
+      option: 'tie',
+      value: 'laced',
+      title: 'Laced',
+      why: 'Three holes in each side flap, marked through one template used on both sides.',
+    },
     { option: 'tie', value: 'tied', title: 'Tied round', why: 'No holes: a cord or ribbon goes once round.' },
   ],
   cures: [
-    { for: 'part_too_large', label: 'Take it smaller', options: (limit) => ({ show: Math.min(limit, inches(1)), sideScore: inches(1 / 4), sideFlap: inches(1), topFlap: inches(3 / 2) }) },
+    {
+      for: 'part_too_large',
+      label: 'Take it smaller',
+      options: (limit) => ({
+        show: Math.min(limit, inches(1)),
+        sideScore: inches(1 / 4),
+        sideFlap: inches(1),
+        topFlap: inches(3 / 2),
+      }),
+    },
     { for: 'flap-overlap', label: 'Leaves of 1/2 in', options: () => ({ sideScore: inches(1 / 2) }) },
   ],
   advice: [
-    { mistake: 'Gluing the side flap’s leaves together.', instead: 'Glue the faces beyond the score; the leaves take the body’s edges between them.' },
+    {
+      mistake: 'Gluing the side flap’s leaves together.',
+      instead: 'Glue the faces beyond the score; the leaves take the body’s edges between them.',
+    },
     { mistake: 'Side flaps as tall as the front.', instead: 'Half an inch less clears both folds.' },
   ],
-  sources: ['body 4 × 12 scored 4 1/2 and 10; side flaps 3 × 4 folded to 1 1/2; front patch 4 × 2 with 1/4 tabs (common practice, no source)'],
+  sources: [
+    'body 4 × 12 scored 4 1/2 and 10; side flaps 3 × 4 folded to 1 1/2; front patch 4 × 2 with 1/4 tabs (common practice, no source)',
+  ],
 };

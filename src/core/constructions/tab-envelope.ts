@@ -62,7 +62,8 @@ function build(brief: Brief<Options>): BuildResult {
   const s = Math.min(SLANT, g, (t1 - t0) / 4);
   // The flap keeps its full width: narrower, it would leave the drop of the front open at its ends.
   const closing = rect(x1, y2, x2, y2 + flap);
-  const rounded = flap > 0 ? roundedFlap(closing, segment(x1, y2, x2, y2), options.corner, 'closing', 'closing flap') : null;
+  const rounded =
+    flap > 0 ? roundedFlap(closing, segment(x1, y2, x2, y2), options.corner, 'closing', 'closing flap') : null;
   if (rounded && !rounded.ok) return refuse(rounded.refusal);
   const piece = drawPiece({
     name: 'envelope',
@@ -94,7 +95,14 @@ function build(brief: Brief<Options>): BuildResult {
         gluedTo: onFront ? ['back'] : ['tab-1', 'tab-2'],
         ...(onFront ? { glueWithin: [rect(0, 0, x1, y1), rect(x2, 0, right, y1)] } : {}),
       }),
-      ...(rounded ? [fold('close', 'Fold the closing flap down over the front', ['s-closing'], { gluedTo: ['front'], closes: true })] : []),
+      ...(rounded
+        ? [
+            fold('close', 'Fold the closing flap down over the front', ['s-closing'], {
+              gluedTo: ['front'],
+              closes: true,
+            }),
+          ]
+        : []),
     ],
     cavities: [
       {
@@ -124,8 +132,18 @@ function build(brief: Brief<Options>): BuildResult {
             roomGrip('s-tab-1', LEFT, 'width', 'room in the width'),
             roomGrip('s-tab-2', RIGHT, 'width', 'room in the width'),
           ]),
-      optionGrip('s-front', UP, 'frontDrop', 'how far the front stops below the back', frontDrop, [0, Math.max(0, (ft > 0 ? ft : H / 2) - SLANT)], blank ? 2 : -1),
-      ...(ft > 0 && !blank ? [optionGrip('s-closing', UP, 'closingFlap', 'depth of the closing flap', ft, [frontDrop + SLANT, H], -1)] : []),
+      optionGrip(
+        's-front',
+        UP,
+        'frontDrop',
+        'how far the front stops below the back',
+        frontDrop,
+        [0, Math.max(0, (ft > 0 ? ft : H / 2) - SLANT)],
+        blank ? 2 : -1,
+      ),
+      ...(ft > 0 && !blank
+        ? [optionGrip('s-closing', UP, 'closingFlap', 'depth of the closing flap', ft, [frontDrop + SLANT, H], -1)]
+        : []),
     ],
     features: ft > 0 ? [] : fingerNotch('envelope', options.fingerNotch),
   });
@@ -140,18 +158,38 @@ export const tabEnvelope: Construction<Options> = {
   idle: ({ closingFlap }) => (closingFlap > 0 ? ['fingerNotch'] : ['corner']),
   build,
   schools: [
-    { option: 'tabsOn', value: 'front', title: 'Tabs on the front', why: 'Folded in and glued to the back’s inside: clean edges, the back stays whole.' },
-    { option: 'tabsOn', value: 'back', title: 'Tabs on the back', why: 'The front is laid onto the tabs last, so it can be lined or stamped flat.' },
+    {
+      option: 'tabsOn',
+      value: 'front',
+      title: 'Tabs on the front',
+      why: 'Folded in and glued to the back’s inside: clean edges, the back stays whole.',
+    },
+    {
+      option: 'tabsOn',
+      value: 'back',
+      title: 'Tabs on the back',
+      why: 'The front is laid onto the tabs last, so it can be lined or stamped flat.',
+    },
   ],
   cures: [
-    { for: 'part_too_large', label: 'Take it smaller', options: (limit) => ({ closingFlap: inches(1), frontDrop: Math.min(limit, inches(1 / 2)), tab: inches(1 / 4) }) },
+    {
+      for: 'part_too_large',
+      label: 'Take it smaller',
+      options: (limit) => ({ closingFlap: inches(1), frontDrop: Math.min(limit, inches(1 / 2)), tab: inches(1 / 4) }),
+    },
     { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
     { for: 'notch_cuts_fold', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
     { for: 'notch_cuts_glue', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
   ],
   advice: [
-    { mistake: 'Tabs left on front and back both.', instead: 'Keep them on one panel only; two layers make a hard ridge that shows.' },
-    { mistake: 'Glue right up to the fold of the tab.', instead: 'Stay 1/16 in away from it: what squeezes out seals the edge of the pocket.' },
+    {
+      mistake: 'Tabs left on front and back both.',
+      instead: 'Keep them on one panel only; two layers make a hard ridge that shows.',
+    },
+    {
+      mistake: 'Glue right up to the fold of the tab.',
+      instead: 'Stay 1/16 in away from it: what squeezes out seals the edge of the pocket.',
+    },
   ],
   sources: ['3 1/2 × 6, tabs 1/4, scores at 2 1/4 and 5: 3 in wide inside (common practice, no source)'],
 };

@@ -11,7 +11,17 @@ import { foldedOutline, layerOf } from '../fold';
 import { slotsOf } from '../fit';
 import { applyAll, area, distance, type Point, type Polygon, type Segment } from '../geometry';
 import { patternFaults, wasteOf } from '../pattern';
-import { checksOf, ownPaper, planDocument, planSchema, sayer, stepsOf, type DesignInput, type Made, type Plan } from '../plan';
+import {
+  checksOf,
+  ownPaper,
+  planDocument,
+  planSchema,
+  sayer,
+  stepsOf,
+  type DesignInput,
+  type Made,
+  type Plan,
+} from '../plan';
 import { readProject, sheetDrawing, sheetSvg, writeProject } from '.';
 
 const RUNS = { numRuns: Number(process.env.LAW_RUNS ?? 60) };
@@ -72,7 +82,11 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
       ];
       const rim = corners.map((from, i): Segment => ({ from, to: corners[(i + 1) % 4]! }));
       const read = linesOf(sheetSvg(sheetDrawing(made, part), 'x'), height);
-      const faces = facesBetween([...rim, ...read.map((line) => meeting(line, read))]).filter((a) => a > 0.05);
+      const vertices = read.cut.map((line) => line.from);
+      const faces = facesBetween([
+        ...rim,
+        ...[...read.cut, ...read.scores].map((line) => meeting(line, vertices)),
+      ]).filter((a) => a > 0.05);
       for (const panel of piece.panels) {
         const found = faces.findIndex((face) => Math.abs(face - area(panel.polygon)) < 0.2);
         expect([panel.id, found]).not.toEqual([panel.id, -1]);
@@ -103,7 +117,9 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
         if (!cavity) return;
         const pile = ownPaper(made.folded.finished, made.built);
         const floor = layerOf(pile, cavity.floor).polygon;
-        const rest = pile.layers.filter((layer) => !made.built.proud.includes(layer.panel)).map((layer) => layer.polygon);
+        const rest = pile.layers
+          .filter((layer) => !made.built.proud.includes(layer.panel))
+          .map((layer) => layer.polygon);
         expect(secondDifference(rest, [hull(floor)])).toBeLessThan(0.1);
         if (made.built.proud.length > 0 || cavity.through) return;
         // What holds by its floor alone is as large as the inside, or larger by a glued strip at its sides.
@@ -261,7 +277,12 @@ function hull(polygon: Polygon): Polygon {
   const xs = polygon.map((p) => p.x);
   const ys = polygon.map((p) => p.y);
   const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  return [{ x: x0, y: y0 }, { x: x1, y: y0 }, { x: x1, y: y1 }, { x: x0, y: y1 }];
+  return [
+    { x: x0, y: y0 },
+    { x: x1, y: y0 },
+    { x: x1, y: y1 },
+    { x: x0, y: y1 },
+  ];
 }
 
 const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);
@@ -278,20 +299,20 @@ const segmentOf = ({ attributes: a }: INode, height: number): Segment => ({
 });
 
 /** Cut and score lines of a drawing, read back by an independent SVG reader (svgson). */
-function linesOf(text: string, height: number): Segment[] {
+function linesOf(text: string, height: number): { cut: Segment[]; scores: Segment[] } {
   const svg = parseSync(text);
   const cut = group(svg, 'cut').children.flatMap((path) => {
     const ring = ringOf(path.attributes.d!, height);
     return ring.map((from, i): Segment => ({ from, to: ring[(i + 1) % ring.length]! }));
   });
-  return [...cut, ...group(svg, 'score').children.map((line) => segmentOf(line, height))];
+  return { cut, scores: group(svg, 'score').children.map((line) => segmentOf(line, height)) };
 }
 
-/** Lines written to a ten-thousandth still meet: ends move to a corner that is there, or a hair on; loose ends bound no face. */
-function meeting({ from, to }: Segment, lines: readonly Segment[]): Segment {
+/** Lines written to a ten-thousandth still meet: ends move to a corner of the cut that is there, or a hair on; loose ends bound no face. */
+function meeting({ from, to }: Segment, corners: readonly Point[]): Segment {
   const share = 0.002 / Math.max(distance(from, to), 0.002);
   const end = (p: Point, other: Point): Point =>
-    lines.map((line) => line.from).find((q) => distance(p, q) < 0.0015) ?? {
+    corners.find((q) => distance(p, q) < 0.0015) ?? {
       x: p.x + (p.x - other.x) * share,
       y: p.y + (p.y - other.y) * share,
     };

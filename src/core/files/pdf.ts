@@ -35,25 +35,29 @@ export interface PrintWords {
 }
 
 /**
- * The flat piece as a PDF at true size. A piece larger than the page is tiled: neighbouring pages repeat 10 mm
- * and carry the same join marks. Every page has a check bar to hold a ruler to.
+ * The flat pieces as a PDF at true size, one after the other. A piece larger than the page is tiled: neighbouring
+ * pages repeat 10 mm and carry the same join marks. Every page has a check bar to hold a ruler to.
  */
-export async function sheetPdf(drawing: SheetDrawing, page: Page, words: PrintWords): Promise<Uint8Array> {
+export async function sheetPdf(drawings: readonly SheetDrawing[], page: Page, words: PrintWords): Promise<Uint8Array> {
   const pdf = await PDFDocument.create({ updateMetadata: false });
   pdf.setTitle(words.title);
   const font = await pdf.embedFont(StandardFonts.Helvetica);
-  const { across, tiles } = tilesFor(drawing.blank, page);
-  tiles.forEach((tile, i) => {
+  const pages = drawings.flatMap((drawing) => {
+    const { across, tiles } = tilesFor(drawing.blank, page);
+    return tiles.map((tile) => ({ drawing, across, tile, tiles }));
+  });
+  pages.forEach(({ drawing, across, tile, tiles }, i) => {
     const [width, height] = across ? [page.height, page.width] : [page.width, page.height];
     const sheet = pdf.addPage([width * POINT, height * POINT]);
     drawTile(sheet, drawing, tile);
     drawNumbers(sheet, font, drawing, tile);
     drawJoins(sheet, font, tile, tiles);
+    const piece = drawings.length > 1 ? `${drawing.name}, ` : '';
     drawFoot(
       sheet,
       font,
       words,
-      `page ${i + 1} of ${tiles.length}${tiles.length > 1 ? `, row ${tile.row + 1}, column ${tile.column + 1}` : ''}`,
+      `${piece}page ${i + 1} of ${pages.length}${tiles.length > 1 ? `, row ${tile.row + 1}, column ${tile.column + 1}` : ''}`,
     );
   });
   return pdf.save();
@@ -64,7 +68,7 @@ const onPage =
   (tile: Tile) =>
   (p: Point): readonly [number, number] => [(p.x - tile.x + RIM) * POINT, (p.y - tile.y + RIM + FOOT) * POINT];
 
-function drawTile(page: PDFPage, { outline, scores, glue, noGlue }: SheetDrawing, tile: Tile): void {
+function drawTile(page: PDFPage, { outline, scores, holes, glue, noGlue }: SheetDrawing, tile: Tile): void {
   const at = onPage(tile);
   const ring = (points: readonly Point[]): PDFOperator[] => [
     moveTo(...at(points[0]!)),
@@ -91,6 +95,7 @@ function drawTile(page: PDFPage, { outline, scores, glue, noGlue }: SheetDrawing
     ...glue.flatMap((polygon) => [...ring(polygon), ...hatch(polygon, at)]),
     ...look(0.25, 0, []),
     ...outline.flatMap(ring),
+    ...holes.flatMap(({ centre, diameter }) => ring(circleRound(centre, diameter / 2))),
     ...scores.flatMap((score) => [
       ...look(0.25, 0, score.fold === 'valley' ? [4, 2] : [6, 1.5, 1, 1.5]),
       moveTo(...at(score.from)),
@@ -100,6 +105,13 @@ function drawTile(page: PDFPage, { outline, scores, glue, noGlue }: SheetDrawing
     popGraphicsState(),
   );
 }
+
+/** A circle in short chords. */
+const circleRound = (centre: Point, radius: number): Point[] =>
+  Array.from({ length: 32 }, (_, i) => {
+    const turn = (2 * Math.PI * i) / 32;
+    return { x: centre.x + radius * Math.cos(turn), y: centre.y + radius * Math.sin(turn) };
+  });
 
 /** Upright hatching for a glue area, 3 mm apart: the stretches of each line that lie inside. */
 function hatch(polygon: readonly Point[], at: (p: Point) => readonly [number, number]): PDFOperator[] {

@@ -1,6 +1,15 @@
 import type { Polygon, Segment } from '../geometry';
-import { outlineOf, type Blank, type Hole } from '../pattern';
-import { glueAreas, keepDry, scoreNumbers, type Made, type MadePiece } from '../plan';
+import { blankPolygon, outlineOf, type Blank, type Hole } from '../pattern';
+import {
+  companionsOf,
+  glueAreas,
+  keepDry,
+  scoreNumbers,
+  type Companion,
+  type Design,
+  type Made,
+  type MadePiece,
+} from '../plan';
 
 /** A numbered fold line. */
 export interface ScoreLine extends Segment<'sheet'> {
@@ -35,5 +44,31 @@ export function sheetDrawing(made: Made, { piece, programme }: MadePiece = made.
     holes: piece.holes,
     glue: glueAreas(made).flatMap(({ joint }) => (own(joint.panel) ? joint.polygons : [])),
     noGlue: keepDry(made).flatMap(({ panel, polygons }) => (own(panel) ? polygons : [])),
+  };
+}
+
+/** Every sheet to cut for a made plan: its pieces, then the companions asked for. */
+export const allDrawings = (made: Made, design: Pick<Design, 'companions' | 'graduation'>): readonly SheetDrawing[] => [
+  ...made.pieces.map((part) => sheetDrawing(made, part)),
+  ...companionsOf(made, design).map(companionDrawing),
+];
+
+/** A companion as a sheet: a rectangle, its scores and holes. */
+function companionDrawing({ title, width, height, scores, holes }: Companion): SheetDrawing {
+  const blank = { width, height };
+  return {
+    name: title.toLowerCase(),
+    blank,
+    outline: [blankPolygon(blank)],
+    scores: scores.map((at, i) => ({
+      id: `s-${i + 1}`,
+      number: i + 1,
+      fold: 'valley',
+      from: { x: 0, y: at },
+      to: { x: width, y: at },
+    })),
+    holes: holes.map(({ x, y, diameter }, i) => ({ id: `hole-${i + 1}`, panel: '', centre: { x, y }, diameter })),
+    glue: [],
+    noGlue: [],
   };
 }

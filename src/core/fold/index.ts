@@ -2,7 +2,17 @@
  * The fold engine: `assemble(pieces, steps)` turns flat pieces into layers, and everything else here is read off
  * those layers. Nothing in this folder knows any construction or its formulas.
  */
-export { flatStack, hasPanel, hingeLine, layerOf, levelOf, type Joint, type Layer, type Side, type Stack } from './stack';
+export {
+  flatStack,
+  hasPanel,
+  hingeLine,
+  layerOf,
+  levelOf,
+  type Joint,
+  type Layer,
+  type Side,
+  type Stack,
+} from './stack';
 export { foldOver, type Fold, type FoldProblem } from './foldOver';
 export {
   assemble,

@@ -1,6 +1,15 @@
 /** Lengths: `parseLength('3 3/4 in')` is `{ ok: true, value: 95.25 }`, and `formatLength` says it back. */
 export { INCH, inches, mm, near, type Mm } from './mm';
-export { GRADUATIONS, onGraduation, roundTo, stepOf, unitsOf, type Direction, type Graduation, type Units } from './graduation';
+export {
+  GRADUATIONS,
+  onGraduation,
+  roundTo,
+  stepOf,
+  unitsOf,
+  type Direction,
+  type Graduation,
+  type Units,
+} from './graduation';
 export { parseLength, type ParsedLength } from './parse';
 export { formatLength, lengthParts, type LengthParts } from './format';
 export { lengthSchema, type LengthLimits } from './schema';

@@ -95,9 +95,7 @@ function trimOf(ring: Polygon<'sheet'>, id: string, blank: Blank, panels: readon
     const [p, q] = [ring[i]!, ring[(i + 1) % ring.length]!];
     const near = (value: number, other: number, edge: number): boolean =>
       Math.abs(value - edge) < HAIR && Math.abs(other - edge) < HAIR;
-    return (
-      near(p.x, q.x, 0) || near(p.x, q.x, blank.width) || near(p.y, q.y, 0) || near(p.y, q.y, blank.height)
-    );
+    return near(p.x, q.x, 0) || near(p.x, q.x, blank.width) || near(p.y, q.y, 0) || near(p.y, q.y, blank.height);
   };
   const edges = ring.map((_, i) => i);
   const inner = edges.filter((i) => !onRim(i));
@@ -107,7 +105,8 @@ function trimOf(ring: Polygon<'sheet'>, id: string, blank: Blank, panels: readon
   const starts = inner.filter((i) => onRim((i + ring.length - 1) % ring.length));
   const runs = (starts.length > 0 ? starts : [inner[0]!]).map((start) => {
     const run = [start];
-    while (run.length < ring.length && !onRim((run.at(-1)! + 1) % ring.length)) run.push((run.at(-1)! + 1) % ring.length);
+    while (run.length < ring.length && !onRim((run.at(-1)! + 1) % ring.length))
+      run.push((run.at(-1)! + 1) % ring.length);
     return [...run.map((i) => ring[i]!), ring[(run.at(-1)! + 1) % ring.length]!].reverse();
   });
   const paths = runs.map(withoutStraight);

@@ -17,7 +17,7 @@ import { constructionOptions, type Design, type DesignInput } from './design';
 import { glueAdvice } from './glue';
 import { liesOn, smallestPaperFor } from './papers';
 import { ownPaper, panelName, type Made, type Plan } from './plan';
-import { printMap, turnFor } from './print';
+import { printMap, turnFor, windowOnFront } from './print';
 import { allNumbers } from './steps';
 
 export type Level = 'pass' | 'note' | 'warn' | 'fail';
@@ -34,9 +34,10 @@ export type Remedy = { readonly change: DesignChange } & (
   | { readonly code: 'wet_glue' }
   | { readonly code: 'no_closure' }
 );
-/** Parts of a design document to lay over it; `options` are laid over one by one, undefined takes a value out. */
+/** Parts of a design document to lay over it; `options` are laid over one by one, undefined takes a value out, null all. */
 export type DesignChange = Partial<Omit<DesignInput, 'options' | 'construction' | 'version'>> & {
-  readonly options?: Record<string, unknown>;
+  readonly construction?: string;
+  readonly options?: Record<string, unknown> | null;
 };
 
 /** One thing asked of the folded shape, as data; its sentence is made in words.ts. */
@@ -163,7 +164,12 @@ function fitChecks({ design }: Plan, made: Made): Check[] {
     cavity.through && ease.width >= 0
       ? [check('slides-off', ease.width > LOOSE + HAIR ? 'warn' : 'pass', ease.width, LOOSE)]
       : [];
-  return [...found, check('goes-in', stuck ? 'fail' : 'pass', stuck ? 1 : 0, 0, { why: stuck ?? '' }), ...wide, ...slides];
+  return [
+    ...found,
+    check('goes-in', stuck ? 'fail' : 'pass', stuck ? 1 : 0, 0, { why: stuck ?? '' }),
+    ...wide,
+    ...slides,
+  ];
 }
 
 /** A mat's border on what it lies on: the least of it, all round. */
@@ -257,16 +263,21 @@ function foldChecks({ design }: Plan, made: Made): Check[] {
       );
     }
     for (const { panel, between } of built.slides) {
-      const [channel, runner] = [between[0], panel].map((id) => boxOf(layerOf(finished, id).polygon.map((p) => inView(view, p)))) as [
-        ReturnType<typeof boxOf>,
-        ReturnType<typeof boxOf>,
-      ];
+      const [channel, runner] = [between[0], panel].map((id) =>
+        boxOf(layerOf(finished, id).polygon.map((p) => inView(view, p))),
+      ) as [ReturnType<typeof boxOf>, ReturnType<typeof boxOf>];
       // It runs the way its channel is open: the runner's end reaches the channel's there.
       const value = channel.maxY - channel.minY - (runner.maxY - runner.minY);
       checks.push(
-        check(`slides-${panel}`, value < SLIDE_LEAST - HAIR ? 'fail' : value > LOOSE + HAIR ? 'warn' : 'pass', value, SLIDE_LEAST, {
-          panel: name(panel),
-        }),
+        check(
+          `slides-${panel}`,
+          value < SLIDE_LEAST - HAIR ? 'fail' : value > LOOSE + HAIR ? 'warn' : 'pass',
+          value,
+          SLIDE_LEAST,
+          {
+            panel: name(panel),
+          },
+        ),
       );
     }
   }
@@ -307,7 +318,14 @@ function glueChecks({ design }: Plan, made: Made): Check[] {
               ? []
               : [{ code: 'narrower_tape', width: tape, change: { adhesive: { ...joins('tape'), tape } } }]
             : [{ code: 'wet_glue', change: { adhesive: joins('wet-glue') } }];
-      return check(`glue-${step}`, trouble === 'creeps' ? 'note' : 'warn', breadth, margin, { trouble: trouble!, chosen, tape: tape ?? 0 }, remedies);
+      return check(
+        `glue-${step}`,
+        trouble === 'creeps' ? 'note' : 'warn',
+        breadth,
+        margin,
+        { trouble: trouble!, chosen, tape: tape ?? 0 },
+        remedies,
+      );
     });
 }
 
@@ -315,7 +333,14 @@ function closureChecks({ design }: Plan, made: Made): Check[] {
   const plan = closurePlan(made, design);
   if (!plan) return [];
   return [
-    check('closure', plan.trouble ? 'warn' : 'pass', plan.length, plan.least, { kind: plan.kind, trouble: plan.trouble ?? '' }, plan.trouble ? [{ code: 'no_closure', change: { closure: { kind: 'none' } } }] : []),
+    check(
+      'closure',
+      plan.trouble ? 'warn' : 'pass',
+      plan.length,
+      plan.least,
+      { kind: plan.kind, trouble: plan.trouble ?? '' },
+      plan.trouble ? [{ code: 'no_closure', change: { closure: { kind: 'none' } } }] : [],
+    ),
   ];
 }
 
@@ -364,7 +389,14 @@ function paperChecks({ design }: Plan, { pieces, finished }: Made): Check[] {
         over ? 'fail' : 'pass',
         Math.max(worst.width, worst.height),
         Math.min(sheet.width, sheet.height),
-        { width: sheet.width, height: sheet.height, other: other?.title ?? '', blankWidth: worst.width, blankHeight: worst.height, turned: over && liesOn(over, sheet) ? 1 : 0 },
+        {
+          width: sheet.width,
+          height: sheet.height,
+          other: other?.title ?? '',
+          blankWidth: worst.width,
+          blankHeight: worst.height,
+          turned: over && liesOn(over, sheet) ? 1 : 0,
+        },
         other && !(over && liesOn(over, sheet))
           ? [
               {
@@ -386,9 +418,11 @@ function paperChecks({ design }: Plan, { pieces, finished }: Made): Check[] {
 /** What of the print shows, and which way up, with what would mend it. */
 function printChecks({ design }: Plan, made: Made): Check[] {
   const { paper } = design;
-  if (paper.sided === 2 && !paper.directional) return [];
-  const shows = printMap(made, design);
   const checks: Check[] = [];
+  const window = windowOnFront(made, design);
+  if (window) checks.push(check('window', window.share < 0.999 ? 'note' : 'pass', window.share, 1));
+  if (paper.sided === 2 && !paper.directional) return checks;
+  const shows = printMap(made, design);
   const listed = (names: readonly string[]): string => [...new Set(names)].join(' and the ');
   if (paper.sided === 1) {
     const plain = shows.filter((s) => s.side === 'A');
@@ -398,7 +432,14 @@ function printChecks({ design }: Plan, made: Made): Check[] {
         ? [{ code: 'back_with_mat', change: { companions: [...design.companions, 'mat'] } }]
         : [];
     checks.push(
-      check('print-side', onFront.length > 0 ? 'warn' : 'note', plain.length, 0, { panels: listed(plain.map((s) => s.name)) }, remedies),
+      check(
+        'print-side',
+        onFront.length > 0 ? 'warn' : 'note',
+        plain.length,
+        0,
+        { panels: listed(plain.map((s) => s.name)) },
+        remedies,
+      ),
     );
   }
   const [front] = shows;
@@ -406,17 +447,36 @@ function printChecks({ design }: Plan, made: Made): Check[] {
     const turn = turnFor(front, paper.turn);
     const right = turn !== null && turn === paper.turn;
     const remedies: Remedy[] =
-      turn === null || right ? [] : [{ code: 'turn_blank', quarters: (turn - paper.turn + 4) % 4, change: { paper: { ...paper, turn } } }];
-    checks.push(check('print-direction', right ? 'pass' : 'warn', front.turn, 0, { panel: front.name, slanted: turn === null ? 1 : 0 }, remedies));
-    const wrong = shows.filter((s) => s.panel !== front.panel && Math.abs(s.turn - front.turn) > 0.5 && Math.abs(Math.abs(s.turn - front.turn) - 180) < 0.5);
-    if (right && wrong.length > 0) checks.push(check('print-upside-down', 'note', wrong.length, 0, { panels: listed(wrong.map((s) => s.name)) }));
+      turn === null || right
+        ? []
+        : [{ code: 'turn_blank', quarters: (turn - paper.turn + 4) % 4, change: { paper: { ...paper, turn } } }];
+    checks.push(
+      check(
+        'print-direction',
+        right ? 'pass' : 'warn',
+        front.turn,
+        0,
+        { panel: front.name, slanted: turn === null ? 1 : 0 },
+        remedies,
+      ),
+    );
+    const wrong = shows.filter(
+      (s) =>
+        s.panel !== front.panel &&
+        Math.abs(s.turn - front.turn) > 0.5 &&
+        Math.abs(Math.abs(s.turn - front.turn) - 180) < 0.5,
+    );
+    if (right && wrong.length > 0)
+      checks.push(check('print-upside-down', 'note', wrong.length, 0, { panels: listed(wrong.map((s) => s.name)) }));
   }
   return checks;
 }
 
 function toolChecks({ design }: Plan, { built, pieces }: Made): Check[] {
   const { tool, graduation } = design;
-  const faults = pieces.flatMap(({ piece, toolFaults }) => toolFaults.map((fault) => (pieces.length > 1 ? `${piece.name}: ${fault}` : fault)));
+  const faults = pieces.flatMap(({ piece, toolFaults }) =>
+    toolFaults.map((fault) => (pieces.length > 1 ? `${piece.name}: ${fault}` : fault)),
+  );
   const notched = pieces.some(({ piece }) => piece.notches.length > 0);
   const checks: Check[] = [
     check('tool-proof', faults.length > 0 ? 'fail' : 'pass', faults.length, 0, {
@@ -433,15 +493,18 @@ function toolChecks({ design }: Plan, { built, pieces }: Made): Check[] {
   }
   if (tool.kind === 'scoring-board' && notched) checks.push(check('slanted-scores', 'note', 0, 0));
   if (tool.kind === 'scoring-board') {
-    const past = pieces.flatMap((part) => part.programme.marks.filter((mark) => mark.for === 'score' && mark.reference === 'ruler'));
+    const past = pieces.flatMap((part) =>
+      part.programme.marks.filter((mark) => mark.for === 'score' && mark.reference === 'ruler'),
+    );
     if (!notched && past.length > 0) checks.push(check('board-end', 'note', past[0]!.at, tool.length));
   }
   const set = pieces.flatMap((part) =>
     tool.kind === 'envelope-board' && notched ? [first] : part.programme.marks.filter((mark) => mark.for === 'score'),
   );
-  const off = [...set.map((mark) => mark?.at), ...pieces.flatMap(({ piece }) => [piece.blank.width, piece.blank.height])].find(
-    (at) => at !== undefined && !onGraduation(at, graduation),
-  );
+  const off = [
+    ...set.map((mark) => mark?.at),
+    ...pieces.flatMap(({ piece }) => [piece.blank.width, piece.blank.height]),
+  ].find((at) => at !== undefined && !onGraduation(at, graduation));
   if (off !== undefined) checks.push(check('between-marks', 'note', off, 0));
   return checks;
 }

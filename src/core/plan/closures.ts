@@ -28,7 +28,10 @@ export interface ClosurePlan {
 }
 
 /** Places a closure on the finished thing; null when there is none. */
-export function closurePlan(made: Made, { closure, thickness }: Pick<Design, 'closure' | 'thickness'>): ClosurePlan | null {
+export function closurePlan(
+  made: Made,
+  { closure, thickness }: Pick<Design, 'closure' | 'thickness'>,
+): ClosurePlan | null {
   const { kind, disc } = closure;
   if (kind === 'none') return null;
   const { built, folded } = made;
@@ -44,9 +47,14 @@ export function closurePlan(made: Made, { closure, thickness }: Pick<Design, 'cl
   // The free edge of what closes: the flap's own far end.
   const closing = folded.stages.find(({ step }) => step.closes);
   const flap = closing && folded.finished.layers.find((layer) => closing.moving.includes(layer.panel));
-  const edge = closing && flap
-    ? Math.max(...folded.finished.layers.filter((l) => closing.moving.includes(l.panel)).flatMap((l) => l.polygon.map((p) => inView(view, p).y)))
-    : null;
+  const edge =
+    closing && flap
+      ? Math.max(
+          ...folded.finished.layers
+            .filter((l) => closing.moving.includes(l.panel))
+            .flatMap((l) => l.polygon.map((p) => inView(view, p).y)),
+        )
+      : null;
   switch (kind) {
     case 'cord':
       return { kind, length: mm(round + KNOT), ...none, line: across };
@@ -62,7 +70,9 @@ export function closurePlan(made: Made, { closure, thickness }: Pick<Design, 'cl
         const layer = folded.finished.layers.find((l) => l.panel === hole.panel);
         if (!layer) return [];
         const [a, b, c, d, e, f] = layer.map;
-        return [inView(view, { x: a * hole.centre.x + c * hole.centre.y + e, y: b * hole.centre.x + d * hole.centre.y + f })];
+        return [
+          inView(view, { x: a * hole.centre.x + c * hole.centre.y + e, y: b * hole.centre.x + d * hole.centre.y + f }),
+        ];
       });
       const distinct = points.filter((p, i) => points.findIndex((q) => Math.hypot(p.x - q.x, p.y - q.y) < 1) === i);
       const left = distinct.filter((p) => p.x < x).sort((a, b) => a.y - b.y);
@@ -72,14 +82,18 @@ export function closurePlan(made: Made, { closure, thickness }: Pick<Design, 'cl
       for (let i = 0; i < Math.min(left.length, right.length); i++) {
         length += Math.hypot(left[i]!.x - right[i]!.x, left[i]!.y - right[i]!.y);
         const [l, r] = [left[i + 1], right[i + 1]];
-        if (l && r) length += Math.hypot(left[i]!.x - r.x, left[i]!.y - r.y) + Math.hypot(right[i]!.x - l.x, right[i]!.y - l.y);
+        if (l && r)
+          length += Math.hypot(left[i]!.x - r.x, left[i]!.y - r.y) + Math.hypot(right[i]!.x - l.x, right[i]!.y - l.y);
       }
       return { kind, length: mm(length), ...none, trouble: distinct.length === 0 ? 'no_holes' : null };
     }
     case 'buttons': {
       const least = mm(disc + CORD);
       const from = edge ?? y;
-      const discs = [at(x, from - disc / 2 - CORD), at(x, Math.min(from - disc / 2 - CORD + Math.max(least, disc * 1.6), box.maxY - disc / 2))];
+      const discs = [
+        at(x, from - disc / 2 - CORD),
+        at(x, Math.min(from - disc / 2 - CORD + Math.max(least, disc * 1.6), box.maxY - disc / 2)),
+      ];
       const apart = discs[1]!.y - discs[0]!.y;
       return {
         kind,

@@ -26,7 +26,10 @@ const SWEET = { length: 30, round: 45 };
 const CLIP = { width: 10, length: 50 };
 
 /** The companions a design asks for, sized from what was folded. Those that would come out too small are left out. */
-export function companionsOf(made: Made, { companions, graduation }: Pick<Design, 'companions' | 'graduation'>): readonly Companion[] {
+export function companionsOf(
+  made: Made,
+  { companions, graduation }: Pick<Design, 'companions' | 'graduation'>,
+): readonly Companion[] {
   const mark = (value: number): Mm => roundTo(mm(value), graduation, 'down');
   const { inside, finished, built } = made;
   const seat = turned(built, inside);
@@ -51,7 +54,10 @@ export function companionsOf(made: Made, { companions, graduation }: Pick<Design
       note: 'border',
     }),
     tag: () => {
-      const [width, height] = [mark(Math.min(inside.width - SLIDES, inches(2))), mark(Math.min(inside.height - SLIDES, inches(4)))];
+      const [width, height] = [
+        mark(Math.min(inside.width - SLIDES, inches(2))),
+        mark(Math.min(inside.height - SLIDES, inches(4))),
+      ];
       return {
         ...plain,
         name: 'tag',
@@ -65,7 +71,15 @@ export function companionsOf(made: Made, { companions, graduation }: Pick<Design
     },
     note: () => {
       const [width, half] = [mark(inside.width - SLIDES), mark(inside.height - SLIDES)];
-      return { ...plain, name: 'note', title: 'Folded note', width, height: mm(2 * half), scores: [half], note: 'offcut' };
+      return {
+        ...plain,
+        name: 'note',
+        title: 'Folded note',
+        width,
+        height: mm(2 * half),
+        scores: [half],
+        note: 'offcut',
+      };
     },
     'sweet-wrap': () => ({
       ...plain,

@@ -57,6 +57,10 @@ const common = {
         .strictObject({ x: lengthSchema({ least: 0 }), y: lengthSchema({ least: 0 }) })
         .optional()
         .describe('Where on the sheet the first blank’s lower left corner lies, from the sheet’s own.'),
+      window: z
+        .strictObject({ x: lengthSchema({ least: 0 }), y: lengthSchema({ least: 0 }), width: size, height: size })
+        .optional()
+        .describe('A place on the sheet that matters: a motif, a block of text.'),
     })
     .prefault({})
     .describe('The sheet the blank is cut from, and what it is like.'),
@@ -64,7 +68,9 @@ const common = {
   adhesive: z
     .strictObject({
       all: adhesive.default('wet-glue'),
-      tape: lengthSchema({ over: 0, most: 60 }).prefault(inches(1 / 4)).describe('Width of the tape.'),
+      tape: lengthSchema({ over: 0, most: 60 })
+        .prefault(inches(1 / 4))
+        .describe('Width of the tape.'),
       joins: z.record(z.string(), adhesive).default({}).describe('What holds one join, by the step that makes it.'),
     })
     .prefault({})
@@ -76,7 +82,9 @@ const common = {
   closure: z
     .strictObject({
       kind: z.enum(CLOSURES, { error: `A closure is one of ${CLOSURES.join(', ')}.` }).default('none'),
-      disc: lengthSchema({ over: 0, most: 60 }).prefault(inches(5 / 8)).describe('Diameter of the buttons’ discs, or of the dot.'),
+      disc: lengthSchema({ over: 0, most: 60 })
+        .prefault(inches(5 / 8))
+        .describe('Diameter of the buttons’ discs, or of the dot.'),
     })
     .prefault({})
     .describe('What holds the finished thing shut.'),
@@ -147,6 +155,7 @@ export interface Design {
     readonly directional: boolean;
     readonly turn: 0 | 1 | 2 | 3;
     readonly at?: { readonly x: Mm; readonly y: Mm } | undefined;
+    readonly window?: { readonly x: Mm; readonly y: Mm; readonly width: Mm; readonly height: Mm } | undefined;
   };
   readonly tool: Tool;
   readonly adhesive: { readonly all: Adhesive; readonly tape: Mm; readonly joins: Readonly<Record<string, Adhesive>> };
@@ -161,7 +170,18 @@ export interface Design {
 function complete(document: z.output<typeof designSchema>): Design {
   const construction = constructionNamed(document.construction);
   if (!construction) throw new Error(`${document.construction} passed the schema but is not registered`);
-  const { contents, blank = null, paper, tool, graduation, options, adhesive: holds, order, closure, companions } = document;
+  const {
+    contents,
+    blank = null,
+    paper,
+    tool,
+    graduation,
+    options,
+    adhesive: holds,
+    order,
+    closure,
+    companions,
+  } = document;
   const aim = { ...construction.ease.aim, ...defined(document.ease) };
   const ownLeast = {
     width: mm(Math.min(construction.ease.least.width, aim.width)),

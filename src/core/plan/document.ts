@@ -156,9 +156,11 @@ export function planDocument(
           piece: pieceOf(built, step.panel).name,
           onto: pieceOf(built, step.onto).name,
           panel: step.onto,
-          transform: [...layer.map],
+          // Adding nothing turns a minus nought into a plain one, which is all JSON can write.
+          transform: layer.map.map((value) => value + 0),
           side: step.over ? ('inside' as const) : ('outside' as const),
-          step: steps.find(({ picture }) => picture.kind === 'folded' && picture.stage === i && !picture.before)?.id ?? 0,
+          step:
+            steps.find(({ picture }) => picture.kind === 'folded' && picture.stage === i && !picture.before)?.id ?? 0,
         },
       ];
     }),

@@ -24,7 +24,12 @@ export const glueIds = (made: Made): ReadonlyMap<string, string> =>
 export function glueAreas(made: Made): readonly GlueArea[] {
   const ids = glueIds(made);
   return gluing(made).flatMap(({ step, stack, joints }) =>
-    joints.map((joint) => ({ id: ids.get(step.id)!, step: step.id, joint, side: glueSide(stack, joint.panel, joint.onto) })),
+    joints.map((joint) => ({
+      id: ids.get(step.id)!,
+      step: step.id,
+      joint,
+      side: glueSide(stack, joint.panel, joint.onto),
+    })),
   );
 }
 
@@ -46,7 +51,12 @@ export const keepDry = (made: Made): readonly DryArea[] =>
     contacts.flatMap((contact) => {
       const own = joints.filter((joint) => joint.panel === contact.panel);
       if (contact.onto === null || own.length === 0) return [];
-      const rest = plainRings(difference([...contact.polygons], own.flatMap((joint) => joint.polygons))).filter((ring) => area(ring) > 0.5);
+      const rest = plainRings(
+        difference(
+          [...contact.polygons],
+          own.flatMap((joint) => joint.polygons),
+        ),
+      ).filter((ring) => area(ring) > 0.5);
       return rest.length > 0
         ? [{ ...contact, polygons: rest, step: step.id, side: glueSide(stack, contact.panel, contact.onto) }]
         : [];
@@ -85,14 +95,25 @@ export function glueAdvice(made: Made, { adhesive }: Design): readonly GlueAdvic
     const here = areas.filter((a) => a.step === step);
     const rings = here.flatMap(({ joint }) => joint.polygons);
     const breadth = mm(Math.min(...rings.map(leastWidth)));
-    const beside = dry.some((d) => d.step === step && d.polygons.some((ring) => rings.some((other) => touches(ring, other))));
+    const beside = dry.some(
+      (d) => d.step === step && d.polygons.some((ring) => rings.some((other) => touches(ring, other))),
+    );
     const margin = beside ? CREEP : mm(0);
     const chosen = adhesive.joins[step] ?? adhesive.all;
     const tape = TAPES.filter((width) => width <= breadth + 1e-3).at(-1) ?? null;
-    const slides = made.built.slides.some(({ between }) => here.some(({ joint }) => between.includes(joint.onto) || between.includes(joint.panel)));
-    const width = chosen === 'tape' ? adhesive.tape : chosen === 'hook-dot' ? DOT : chosen === 'tape-runner' ? TAPES[1]! : 0;
+    const slides = made.built.slides.some(({ between }) =>
+      here.some(({ joint }) => between.includes(joint.onto) || between.includes(joint.panel)),
+    );
+    const width =
+      chosen === 'tape' ? adhesive.tape : chosen === 'hook-dot' ? DOT : chosen === 'tape-runner' ? TAPES[1]! : 0;
     const trouble =
-      width > breadth + 1e-3 ? 'too_narrow' : (chosen === 'wet-glue' || chosen === 'hot-glue') && margin > 0 && breadth <= 2 * CREEP ? 'creeps' : chosen !== 'wet-glue' && slides ? 'cannot_shift' : null;
+      width > breadth + 1e-3
+        ? 'too_narrow'
+        : (chosen === 'wet-glue' || chosen === 'hot-glue') && margin > 0 && breadth <= 2 * CREEP
+          ? 'creeps'
+          : chosen !== 'wet-glue' && slides
+            ? 'cannot_shift'
+            : null;
     return { id, step, chosen, breadth, tape, margin, trouble, slides };
   });
 }

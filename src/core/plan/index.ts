@@ -10,6 +10,7 @@ export {
   type Issue,
 } from './design';
 export {
+  givenPieces,
   ownPaper,
   panelName,
   pieceOf,
@@ -24,7 +25,8 @@ export { ADHESIVES, CLOSURES, COMPANIONS, type Adhesive, type Closure, type Comp
 export { glueAdvice, glueAreas, keepDry, type GlueAdvice, type GlueArea } from './glue';
 export { closurePlan, type ClosurePlan } from './closures';
 export { companionsOf, type Companion } from './companions';
-export { printMap, turnFor, type Showing } from './print';
+export { fromPaper, onPaper, printMap, turnFor, windowOnFront, type FrontWindow, type Showing } from './print';
+export { becomes, papersFor, suggest, type PaperChoice, type Question, type Suggestion } from './chooser';
 export { checksOf, type Check, type DesignChange, type Level, type Remedy } from './checks';
 export { checkSentence, remedyLabel, sayer, type Say } from './words';
 export { allNumbers, scoreNumbers, stepsOf, type Action, type Step, type StepPicture } from './steps';

@@ -19,7 +19,8 @@ export function inOrder<T extends Operation>(operations: readonly T[]): T[] {
       (best, one) => (!best || one.operation.rank < best.operation.rank ? one : best),
       null,
     );
-    if (!next) throw new Error(`nothing can come next: ${waiting.map(({ operation }) => operation.id).join(', ')} wait`);
+    if (!next)
+      throw new Error(`nothing can come next: ${waiting.map(({ operation }) => operation.id).join(', ')} wait`);
     waiting.splice(waiting.indexOf(next), 1);
     ordered.push(next.operation);
     for (const other of waiting) other.needs.delete(next.operation.id);

@@ -62,7 +62,9 @@ export function planFor(design: Design): Plan {
   const slots = slotsOf(built, folded);
   const inside = slots ? insideOf(built, slots) : NOTHING;
   const { least, thickness } = design;
-  const largest = slots ? largestContents(built, slots.cavity, inside, least, thickness) : { ...NOTHING, thickness: mm(0) };
+  const largest = slots
+    ? largestContents(built, slots.cavity, inside, least, thickness)
+    : { ...NOTHING, thickness: mm(0) };
   const contents = design.contents ?? largest;
   const own = ownPaper(folded.finished, built);
   const box = foldedBox(own, viewOf(built, folded.finished));
@@ -75,7 +77,9 @@ export function planFor(design: Design): Plan {
       pieces,
       folded,
       inside,
-      others: built.cavities.slice(1).map((cavity) => ({ id: cavity.id, ...insideOf(built, slotsOf(built, folded, cavity)!) })),
+      others: built.cavities
+        .slice(1)
+        .map((cavity) => ({ id: cavity.id, ...insideOf(built, slotsOf(built, folded, cavity)!) })),
       fit: slots && design.contents ? fitOf(built, slots, design.contents) : null,
       largest,
       thickest: slots ? thickest(built, slots.cavity, inside, least, contents) : mm(0),
@@ -88,9 +92,13 @@ export function planFor(design: Design): Plan {
   };
 }
 
+/** The pieces the maker has already. */
+export const givenPieces = (built: Built): ReadonlySet<string> =>
+  new Set(built.pieces.filter((piece) => piece.given).map((piece) => piece.name));
+
 /** A pile without what the maker had already. */
 export function ownPaper(stack: Stack, built: Built): Stack {
-  const given = new Set(built.pieces.filter((piece) => piece.given).map((piece) => piece.name));
+  const given = givenPieces(built);
   return given.size === 0 ? stack : { ...stack, layers: stack.layers.filter((layer) => !given.has(layer.piece)) };
 }
 

@@ -1,5 +1,6 @@
-import { visibleFrom, type Side } from '../fold';
-import { regionArea, type Polygon } from '../geometry';
+import { inView, layerOf, visibleFrom, type Side } from '../fold';
+import { applyAll, area as areaOf, regionArea, sharedRegion, type Point, type Polygon } from '../geometry';
+import type { Blank } from '../pattern';
 import type { Design } from './design';
 import { ownPaper, panelName, viewOf, type Made } from './plan';
 
@@ -43,7 +44,7 @@ export function printMap(made: Made, { paper }: Pick<Design, 'paper'>): readonly
 
 /** An angle between −180 and 180 degrees, and 180 rather than −180. */
 function normal(angle: number): number {
-  const turned = ((angle % 360) + 540) % 360 - 180;
+  const turned = (((angle % 360) + 540) % 360) - 180;
   const rounded = Math.round(turned * 1000) / 1000;
   return rounded <= -180 ? 180 : rounded === 0 ? 0 : rounded;
 }
@@ -52,5 +53,64 @@ function normal(angle: number): number {
 export function turnFor({ turn }: Showing, now: 0 | 1 | 2 | 3): 0 | 1 | 2 | 3 | null {
   const quarters = turn / 90;
   if (Math.abs(quarters - Math.round(quarters)) > 1e-3) return null;
-  return (((now + Math.round(quarters)) % 4) + 4) % 4 as 0 | 1 | 2 | 3;
+  return ((((now + Math.round(quarters)) % 4) + 4) % 4) as 0 | 1 | 2 | 3;
+}
+
+/** Where a point of the blank lies on the printed sheet, from the sheet's lower left corner, mm. */
+export function onPaper({ turn, at }: Design['paper'], { width, height }: Blank, p: Point<'sheet'>): Point<'sheet'> {
+  const { x, y } = at ?? { x: 0, y: 0 };
+  const turned = [
+    [p.x, p.y],
+    [p.y, width - p.x],
+    [width - p.x, height - p.y],
+    [height - p.y, p.x],
+  ] as const;
+  const [dx, dy] = turned[turn];
+  return { x: x + dx, y: y + dy };
+}
+
+/** The point of the blank that lies at a place of the printed sheet. */
+export function fromPaper({ turn, at }: Design['paper'], { width, height }: Blank, p: Point<'sheet'>): Point<'sheet'> {
+  const [x, y] = [p.x - (at?.x ?? 0), p.y - (at?.y ?? 0)];
+  const back = [
+    [x, y],
+    [width - y, x],
+    [width - x, height - y],
+    [y, height - x],
+  ] as const;
+  const [bx, by] = back[turn];
+  return { x: bx, y: by };
+}
+
+/** A window of the printed sheet as it comes to lie on the finished front. */
+export interface FrontWindow {
+  /** What of it shows, in the view of the finished pile. */
+  readonly region: readonly Polygon<'folded'>[];
+  /** Share of the window that shows on the front's largest panel, 0 to 1. */
+  readonly share: number;
+}
+
+/** Where the marked window of the paper lands on the finished front; null without one. */
+export function windowOnFront(made: Made, design: Pick<Design, 'paper'>): FrontWindow | null {
+  const { window } = design.paper;
+  const [front] = printMap(made, design);
+  if (!window || !front) return null;
+  const piece = made.pieces[0].piece;
+  const stack = ownPaper(made.folded.finished, made.built);
+  const layer = layerOf(stack, front.panel);
+  if (layer.piece !== piece.name) return { region: [], share: 0 };
+  const { x, y, width, height } = window;
+  const corners = [
+    { x, y },
+    { x: x + width, y },
+    { x: x + width, y: y + height },
+    { x, y: y + height },
+  ].map((p) => fromPaper(design.paper, piece.blank, p));
+  const lying = applyAll<'folded'>(layer.map, corners);
+  const shown = sharedRegion(front.region, [lying]);
+  const view = viewOf(made.built, stack);
+  return {
+    region: shown.map((ring) => ring.map((p) => inView(view, p))),
+    share: regionArea(shown) / areaOf(lying),
+  };
 }

@@ -28,7 +28,13 @@ export interface Step {
 /** What the paper looks like during a step. */
 export type StepPicture =
   /** Flat, with `near` at the maker, after the first `moves` of the piece's programme; the last `fresh` of them are this step's. */
-  | { readonly kind: 'flat'; readonly piece: string; readonly near: Edge; readonly moves: number; readonly fresh: number }
+  | {
+      readonly kind: 'flat';
+      readonly piece: string;
+      readonly near: Edge;
+      readonly moves: number;
+      readonly fresh: number;
+    }
   /** Part-folded: the pile before or after a stage. `glue` is about to be put on, or the contents about to go in. */
   | {
       readonly kind: 'folded';
@@ -70,13 +76,22 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
   const floor = made.pieces.length * 2 + 1;
   made.folded.stages.forEach((stage, i) => {
     const panels = stage.stack.layers;
-    const pieces = [...new Set(panels.map((layer) => layer.piece))].filter((name) => made.pieces.some(({ piece }) => piece.name === name));
+    const pieces = [...new Set(panels.map((layer) => layer.piece))].filter((name) =>
+      made.pieces.some(({ piece }) => piece.name === name),
+    );
     const after = pieces.flatMap((name) => [`flat ${name}`, ...(lastOn.has(name) ? [lastOn.get(name)!] : [])]);
     tasks.push({
       id: stage.step.id,
       after: [...new Set([...after, ...(stage.step.after ?? [])])],
       rank: floor + i,
-      steps: assemblySteps(stage, i, made, numbers, advice.find((a) => a.step === stage.step.id), say),
+      steps: assemblySteps(
+        stage,
+        i,
+        made,
+        numbers,
+        advice.find((a) => a.step === stage.step.id),
+        say,
+      ),
     });
     for (const name of pieces) lastOn.set(name, stage.step.id);
   });

@@ -141,21 +141,31 @@ function sentenceOf(check: Check, say: Say): string {
         : `The print will ${Math.abs(value) > 135 ? 'stand upside down' : 'lie on its side'} on the finished front (the ${text('panel')}). Turn the blank on the sheet before you cut it.`;
     case 'print-upside-down':
       return `With the front upright, the print stands upside down at the ${text('panels')}.`;
+    case 'window':
+      return check.level === 'pass'
+        ? 'The marked window of the paper lies wholly on the front.'
+        : value < 0.001
+          ? 'The marked window of the paper does not show on the front. Move the blank over it.'
+          : `${Math.round(value * 100)} % of the marked window shows on the front. Move the blank until all of it does.`;
     case 'closure':
       if (about.trouble === 'discs_overlap')
         return `The two discs would overlap when closed: their middles must be ${say(limit)} apart. Use smaller discs.`;
-      if (about.trouble === 'nothing_to_hold') return 'Nothing folds over the front here, so there is nothing for that closure to hold.';
-      if (about.trouble === 'no_holes') return 'Nothing is punched for a lacing here. Choose “Laced” where the holder offers it.';
-      return value > 0 ? `To close it: ${say(value)} of ${about.kind === 'band' ? 'strip' : about.kind === 'ribbon' ? 'ribbon, laid under its mat before that is glued' : 'cord'}, the tie included.` : 'It closes without a cord.';
+      if (about.trouble === 'nothing_to_hold')
+        return 'Nothing folds over the front here, so there is nothing for that closure to hold.';
+      if (about.trouble === 'no_holes')
+        return 'Nothing is punched for a lacing here. Choose “Laced” where the holder offers it.';
+      return value > 0
+        ? `To close it: ${say(value)} of ${about.kind === 'band' ? 'strip' : about.kind === 'ribbon' ? 'ribbon, laid under its mat before that is glued' : 'cord'}, the tie included.`
+        : 'It closes without a cord.';
     case 'board-end':
       return `A score at ${say(value)} lies past the end of your scoring board at ${say(limit)}, from either side. Mark it and score along a ruler.`;
     case 'tool-proof':
       return check.level === 'pass'
-        ? {
+        ? ({
             'envelope-board': 'The moves, tried on a simulated board, give these very scores and notches.',
             'scoring-board': 'The moves, tried on a simulated scoring board, give these very scores and cuts.',
             'edge-board': 'The moves, tried on a simulated edge board, give these very scores and cuts.',
-          }[text('tool')] ?? 'The marks, tried with a simulated ruler, give these very scores and cuts.'
+          }[text('tool')] ?? 'The marks, tried with a simulated ruler, give these very scores and cuts.')
         : `The moves do not give this pattern: ${text('fault')}.`;
     case 'ruler-end':
       return `The first setting, ${say(value)}, lies past the end of the board’s ruler at ${say(limit)}. Measure it on the sheet, mark it, and centre the mark on the notch.`;
@@ -225,7 +235,9 @@ export function adhesiveSentence({ chosen, breadth, margin, slides }: GlueAdvice
   if (chosen === 'hot-glue') return 'Two small drops of hot glue.';
   if (chosen === 'hook-dot') return 'One hook-and-loop dot.';
   if (slides) return 'Wet glue, thin; move the sliding part through while it sets.';
-  return margin > 0 && breadth > margin ? `Keep wet glue ${say(margin)} away from the pocket’s side; slide a folder through while it sets.` : '';
+  return margin > 0 && breadth > margin
+    ? `Keep wet glue ${say(margin)} away from the pocket’s side; slide a folder through while it sets.`
+    : '';
 }
 
 /** The usual cautions, shown at the step that needs them. Makers' instructions and local rules come first. */

@@ -40,7 +40,10 @@ function joined(lines: readonly Segment[]): Segment[] {
       const [a, b] = [rest[i]!, rest[j]!];
       if ([b.from, b.to].some((p) => Math.abs(sideOf(a, p)) > CLOSE)) continue;
       const along = direction(a.from, a.to);
-      const [s, t] = [dot(minus(b.from, a.from), along), dot(minus(b.to, a.from), along)].sort((x, y) => x - y) as [number, number];
+      const [s, t] = [dot(minus(b.from, a.from), along), dot(minus(b.to, a.from), along)].sort((x, y) => x - y) as [
+        number,
+        number,
+      ];
       const length = distance(a.from, a.to);
       if (t < -CLOSE || s > length + CLOSE) continue;
       const at = (d: number): Point => ({ x: a.from.x + along.x * d, y: a.from.y + along.y * d });

@@ -40,7 +40,13 @@ export type Move =
       readonly notched: boolean;
     }
   /** With the sheet's left edge at the fence, score down the groove `at` from it. */
-  | { readonly do: 'groove'; readonly score: string; readonly also?: readonly string[]; readonly edge: Edge; readonly at: Mm }
+  | {
+      readonly do: 'groove';
+      readonly score: string;
+      readonly also?: readonly string[];
+      readonly edge: Edge;
+      readonly at: Mm;
+    }
   /** The board that scores near an edge: one score as far from the near edge as the board makes it. */
   | { readonly do: 'edge-score'; readonly score: string; readonly also?: readonly string[]; readonly edge: Edge }
   /** Its relief notch, punched where the guide meets the score `at`: slants away on the far or the near side of it. */
@@ -78,7 +84,11 @@ export function programmeFor(piece: Piece, start: Start, tool: Tool): Programme 
   const straight = notched ? [] : straightLines(piece);
   const slanted = rims.filter((line) => !line.notched && !straight.some(({ ids }) => ids.includes(line.id)));
   const parts = [
-    notched ? (tool.kind === 'envelope-board' ? onBoard(piece, start, tool) : byHand(piece, rims)) : along(piece, straight, tool),
+    notched
+      ? tool.kind === 'envelope-board'
+        ? onBoard(piece, start, tool)
+        : byHand(piece, rims)
+      : along(piece, straight, tool),
     of(slanted.flatMap(joinMoves)),
     of(trimMoves(piece, straight, tool)),
   ];
@@ -133,7 +143,14 @@ function along(piece: Piece, lines: readonly StraightLine[], tool: Tool): Progra
     const { edge: across, at: far } = { edge: (edge + 2) as Edge, at: mm(edgeLength(piece.blank, edge) - at) };
     // On the board that scores near an edge the score lies along that edge: along the left, or the right, of `edge`.
     const board = tool.kind === 'edge-board' ? tool.scoreFrom + tool.offset : null;
-    const beside = board === null ? null : Math.abs(at - board) < CLOSE ? leftOf(edge) : Math.abs(far - board) < CLOSE ? rightOf(edge) : null;
+    const beside =
+      board === null
+        ? null
+        : Math.abs(at - board) < CLOSE
+          ? leftOf(edge)
+          : Math.abs(far - board) < CLOSE
+            ? rightOf(edge)
+            : null;
     if (beside !== null) {
       moves.push({ do: 'edge-score', score, also, edge: beside });
       continue;
@@ -153,7 +170,10 @@ function along(piece: Piece, lines: readonly StraightLine[], tool: Tool): Progra
       { do: 'mark', edge: across, at: far, for: 'score' },
       { do: 'join', score, also, from: { edge, at }, to: { edge: across, at: far }, notched: false },
     );
-    marks.push({ edge, at, for: 'score', reference: 'ruler' }, { edge: across, at: far, for: 'score', reference: 'ruler' });
+    marks.push(
+      { edge, at, for: 'score', reference: 'ruler' },
+      { edge: across, at: far, for: 'score', reference: 'ruler' },
+    );
   }
   if (moves.some((move) => move.do === 'groove')) bring(1);
   return { moves, marks };
@@ -273,11 +293,19 @@ function trimMoves(piece: Piece, lines: readonly StraightLine[], tool: Tool): Mo
   const moves: Move[] = [];
   const marked: RimMark[] = [];
   const isMarked = ({ edge, at, deep }: Spot): boolean =>
-    marked.some((m) => m.edge === edge && Math.abs(m.at - at) < CLOSE && Math.abs(((m as Spot).deep ?? 0) - deep) < CLOSE);
+    marked.some(
+      (m) => m.edge === edge && Math.abs(m.at - at) < CLOSE && Math.abs(((m as Spot).deep ?? 0) - deep) < CLOSE,
+    );
   const mark = (spot: Spot, purpose: 'slant' | 'hole'): void => {
     if (spot.on === 'corner' || spot.on === 'crossing' || isMarked(spot)) return;
     marked.push(spot);
-    moves.push({ do: 'mark', for: purpose, edge: spot.edge, at: spot.at, ...(spot.deep > 0 ? { deep: spot.deep } : {}) });
+    moves.push({
+      do: 'mark',
+      for: purpose,
+      edge: spot.edge,
+      at: spot.at,
+      ...(spot.deep > 0 ? { deep: spot.deep } : {}),
+    });
   };
   for (const trim of piece.trims) {
     const { cut } = trim;
@@ -288,7 +316,10 @@ function trimMoves(piece: Piece, lines: readonly StraightLine[], tool: Tool): Mo
       if (tool.kind === 'edge-board')
         for (const relief of reliefs(path, tool)) {
           moves.push(relief);
-          marked.push({ edge: relief.edge, at: mm(relief.at + (relief.slants === 'left' ? -1 : 1) * (tool.relief / 2)) });
+          marked.push({
+            edge: relief.edge,
+            at: mm(relief.at + (relief.slants === 'left' ? -1 : 1) * (tool.relief / 2)),
+          });
         }
       path.forEach((spot) => mark(spot, 'slant'));
       moves.push({ do: 'cut', what: trim.name, path });
@@ -308,10 +339,24 @@ function reliefs(path: readonly Spot[], board: EdgeBoard): Extract<Move, { do: '
   const score = board.scoreFrom + board.offset;
   return path.flatMap((spot, i) =>
     [path[i - 1], path[i + 1]].flatMap((rim) => {
-      if (!rim || rim.deep > 0 || spot.edge !== rim.edge || Math.abs(spot.deep - score) > CLOSE || spot.on !== 'crossing') return [];
+      if (
+        !rim ||
+        rim.deep > 0 ||
+        spot.edge !== rim.edge ||
+        Math.abs(spot.deep - score) > CLOSE ||
+        spot.on !== 'crossing'
+      )
+        return [];
       const slant = rim.at - spot.at;
       return Math.abs(Math.abs(slant) - board.relief / 2) < CLOSE
-        ? [{ do: 'relief' as const, edge: spot.edge, at: spot.at, slants: slant < 0 ? ('left' as const) : ('right' as const) }]
+        ? [
+            {
+              do: 'relief' as const,
+              edge: spot.edge,
+              at: spot.at,
+              slants: slant < 0 ? ('left' as const) : ('right' as const),
+            },
+          ]
         : [];
     }),
   );

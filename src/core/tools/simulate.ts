@@ -1,4 +1,15 @@
-import { contains, crossing, direction, distance, dot, minus, sideOf, type Point, type Polygon, type Segment } from '../geometry';
+import {
+  contains,
+  crossing,
+  direction,
+  distance,
+  dot,
+  minus,
+  sideOf,
+  type Point,
+  type Polygon,
+  type Segment,
+} from '../geometry';
 import { edgeLength, onEdge, type Blank, type Edge } from '../pattern';
 import { mm } from '../length';
 import type { Move, RimMark, Spot } from './programme';
@@ -48,7 +59,9 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
     const p = found(spot);
     const rims = [p.x, p.y, blank.width - p.x, blank.height - p.y].filter((depth) => Math.abs(depth) < SEEN).length;
     const through = runs.filter((run) => Math.abs(sideOf(run, p)) < SEEN);
-    const ways = new Set(through.map((run) => Math.round(Math.atan2(run.to.y - run.from.y, run.to.x - run.from.x) * 100) % 314));
+    const ways = new Set(
+      through.map((run) => Math.round(Math.atan2(run.to.y - run.from.y, run.to.x - run.from.x) * 100) % 314),
+    );
     return rims + ways.size > 1;
   };
   const board = tool.kind === 'envelope-board' ? tool : null;
@@ -114,7 +127,8 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
       if (tool.kind !== 'scoring-board') faults.push('there is no scoring board to lay the sheet on');
       else if (move.edge !== near) faults.push(`edge ${move.edge} is not near: edge ${near} is`);
       else if (move.at > tool.length + EYE) faults.push(`the scoring board ends before ${move.at} mm`);
-      else runs.push({ from: over(move.at, 0), to: over(move.at, edgeLength(blank, near === 1 || near === 3 ? 2 : 1)) });
+      else
+        runs.push({ from: over(move.at, 0), to: over(move.at, edgeLength(blank, near === 1 || near === 3 ? 2 : 1)) });
     } else if (move.do === 'edge-score') {
       if (tool.kind !== 'edge-board') faults.push('there is no board that scores near an edge');
       else {
@@ -126,7 +140,12 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
       }
     } else if (move.do === 'relief') {
       if (tool.kind !== 'edge-board') faults.push('there is no board that punches a relief notch');
-      else if (!runs.some((run) => Math.abs(sideOf(run, found({ edge: move.edge, at: move.at, deep: tool.scoreFrom + tool.offset }))) < SEEN))
+      else if (
+        !runs.some(
+          (run) =>
+            Math.abs(sideOf(run, found({ edge: move.edge, at: move.at, deep: tool.scoreFrom + tool.offset }))) < SEEN,
+        )
+      )
         faults.push(`no score meets the guide at ${move.at} mm on edge ${move.edge}`);
       else for (const way of [-1, 1]) marks.push({ edge: move.edge, at: move.at + (way * tool.relief) / 2, deep: 0 });
     } else if (move.do === 'cut') {

@@ -6,13 +6,15 @@ import Link from 'next/link';
 import { useRef, useState } from 'react';
 import { useHotkeys, type Options } from 'react-hotkeys-hook';
 import { GRADUATIONS, mm, roundTo, unitsOf, type Graduation, type Mm, type Units } from '@/core/length';
-import { briefFor, readDesign, type DesignChange, type DesignInput } from '@/core/plan';
+import type { Grip } from '@/core/constructions';
+import { readDesign, type DesignChange, type DesignInput } from '@/core/plan';
 import { Brief } from './Brief';
 import { Checks } from './Checks';
 import { FileMenu } from './FileMenu';
 import { FoldedView } from './FoldedView';
 import { KeysDialog } from './KeysDialog';
 import { Numbers } from './Numbers';
+import { PaperView } from './PaperView';
 import { SheetView, type DragPhase } from './SheetView';
 import { Steps } from './Steps';
 import { changedDesign, type BenchStore } from './store';
@@ -23,6 +25,7 @@ import styles from './Bench.module.css';
 const VIEWS = [
   { value: 'sheet', label: 'Sheet' },
   { value: 'folded', label: 'Folded' },
+  { value: 'paper', label: 'Paper' },
   { value: 'steps', label: 'Steps' },
 ] as const;
 type ViewName = (typeof VIEWS)[number]['value'];
@@ -42,6 +45,7 @@ export function Bench({ store }: { store: BenchStore }) {
   const { name, units, design, past, future, trouble, change, undo, redo } = store();
   const [view, setView] = useState<ViewName>('sheet');
   const [keysOpen, setKeysOpen] = useState(false);
+  const [pieceName, setPieceName] = useState('');
   const result = usePlan(design);
   const dragFrom = useRef({ design, result });
 
@@ -49,7 +53,8 @@ export function Bench({ store }: { store: BenchStore }) {
   useHotkeys(['mod+shift+z', 'mod+y'], () => redo(), { ...KEYS, preventDefault: true });
   useHotkeys('1', () => setView('sheet'), KEYS);
   useHotkeys('2', () => setView('folded'), KEYS);
-  useHotkeys('3', () => setView('steps'), KEYS);
+  useHotkeys('3', () => setView('paper'), KEYS);
+  useHotkeys('4', () => setView('steps'), KEYS);
   useHotkeys(['?', 'shift+?'], () => setKeysOpen(true), { ...KEYS, useKey: true });
 
   const graduation = design.graduation ?? '1/8 in';
@@ -65,37 +70,39 @@ export function Bench({ store }: { store: BenchStore }) {
   };
 
   /**
-   * A dragged fold decides the room aimed for, or the setting; the plan's own rounding makes it snap. Dragged past
+   * A dragged fold decides the room aimed for, or an option; the plan's own rounding makes it snap. Dragged past
    * what makes sense, the design stays at the last place that did.
    */
-  const dragFold = (hinge: string, outward: number, phase: DragPhase): void => {
+  const dragFold = (grip: Grip | null, by: number, phase: DragPhase): void => {
     if (phase === 'start') {
       const now = store.getState().design;
       dragFrom.current = { design: now, result: planned(now) };
       return;
     }
     const from = dragFrom.current;
-    if (!('plan' in from.result) || !from.result.plan.made) return;
-    const { made } = from.result.plan;
-    const decision = from.result.design.construction.dragFold({
-      hinge,
-      outward,
-      built: made.built,
-      inside: made.inside,
-      brief: briefFor(from.result.design),
-    });
-    if ('options' in decision) {
-      take(changedDesign(from.design, { options: decision.options }), 'drag-fold');
+    if (!grip || !('plan' in from.result) || !from.result.plan.made) return;
+    // What the grip was when the drag began: its plan moves under it.
+    const { does } =
+      from.result.plan.made.built.grips.find((g) => g.hinge === grip.hinge && g.label === grip.label) ?? grip;
+    if (does.kind === 'option') {
+      const asked = Math.min(Math.max(does.from + does.rate * by, does.least), does.most);
+      const value = roundTo(mm(asked), graduation, 'nearest');
+      take(changedDesign(from.design, { options: { [does.option]: value } }), 'drag-fold');
       return;
     }
-    const aimed = changedDesign(from.design, { ease: decision.aim });
+    const ease = from.result.plan.made.fit?.ease;
+    if (!ease) return;
+    const room = (side: 'width' | 'height'): Mm =>
+      mm(Math.max(0, ease[side] + (side === does.side ? does.rate * by : 0)));
+    const aimed = changedDesign(from.design, { ease: { width: room('width'), height: room('height') } });
     const landed = planned(aimed);
     const real = 'plan' in landed ? landed.plan.made?.fit?.ease : null;
-    take(real ? changedDesign(aimed, { ease: real }) : aimed, 'drag-fold');
+    const kept = real && { width: mm(Math.max(0, real.width)), height: mm(Math.max(0, real.height)) };
+    take(kept ? changedDesign(aimed, { ease: kept }) : aimed, 'drag-fold');
   };
 
   const dragContents = (wider: number, higher: number, phase: DragPhase): void => {
-    if (phase === 'start') return dragFold('', 0, 'start');
+    if (phase === 'start') return dragFold(null, 0, 'start');
     const { design: before, result: then } = dragFrom.current;
     if (!('design' in then) || !then.design.contents) return;
     const { contents } = then.design;
@@ -106,6 +113,7 @@ export function Bench({ store }: { store: BenchStore }) {
   };
 
   const made = 'plan' in result ? result.plan.made : null;
+  const part = made && (made.pieces.find(({ piece }) => piece.name === pieceName) ?? made.pieces[0]);
   return (
     <main className={styles.bench}>
       <div className={styles.toolbar}>
@@ -155,7 +163,7 @@ export function Bench({ store }: { store: BenchStore }) {
               )
             }
           />
-          <FileMenu name={name} units={units} design={design} made={made} />
+          <FileMenu name={name} units={units} design={design} plan={'plan' in result ? result.plan : null} />
         </div>
       </div>
       {trouble && (
@@ -169,7 +177,7 @@ export function Bench({ store }: { store: BenchStore }) {
       <div className={styles.table}>
         <section className={styles.brief} aria-label="What you have">
           {'design' in result && (
-            <Brief design={result.design} units={units} graduation={graduation} onChange={apply} />
+            <Brief design={result.design} made={made} units={units} graduation={graduation} onChange={apply} />
           )}
         </section>
         <section className={styles.stage} aria-label="The plan">
@@ -180,12 +188,23 @@ export function Bench({ store }: { store: BenchStore }) {
             options={[...VIEWS]}
             onChange={setView}
           />
+          {made && part && view === 'sheet' && made.pieces.length > 1 && (
+            <Segmented
+              className={styles.pieces}
+              aria-label="Piece on the table"
+              value={part.piece.name}
+              options={made.pieces.map(({ piece }) => piece.name)}
+              onChange={setPieceName}
+            />
+          )}
           <div className={styles.view}>
-            {made && 'design' in result ? (
+            {made && part && 'design' in result ? (
               <>
                 {view === 'sheet' && (
                   <SheetView
+                    key={part.piece.name}
                     made={made}
+                    part={part}
                     design={result.design}
                     units={units}
                     graduation={graduation}
@@ -195,6 +214,15 @@ export function Bench({ store }: { store: BenchStore }) {
                 )}
                 {view === 'folded' && (
                   <FoldedView made={made} design={result.design} units={units} graduation={graduation} />
+                )}
+                {view === 'paper' && (
+                  <PaperView
+                    made={made}
+                    design={result.design}
+                    units={units}
+                    graduation={graduation}
+                    onChange={apply}
+                  />
                 )}
                 {view === 'steps' && <Steps plan={result.plan} units={units} graduation={graduation} />}
               </>

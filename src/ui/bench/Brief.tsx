@@ -1,8 +1,10 @@
 'use client';
 
 import { SettingOutlined } from '@ant-design/icons';
-import { Button, Checkbox, Segmented, Select } from 'antd';
+import { Button, Checkbox, Select } from 'antd';
+import Link from 'next/link';
 import { useState } from 'react';
+import { CONSTRUCTIONS } from '@/core/constructions';
 import { formatLength, inches, mm, type Graduation, type Mm, type Units } from '@/core/length';
 import {
   CARDS,
@@ -11,6 +13,7 @@ import {
   sizeNamed,
   type Design,
   type DesignChange,
+  type Made,
   type PaperSize,
 } from '@/core/plan';
 import { COMMON_BOARD } from '@/core/tools';
@@ -18,10 +21,12 @@ import { loadMyBoard } from '@/data/settings';
 import { LengthField } from '../parts/LengthField';
 import { BoardDialog } from './BoardDialog';
 import { Choices, OptionInput } from './Choices';
+import { Extras } from './Extras';
 import styles from './Brief.module.css';
 
 interface BriefProps {
   readonly design: Design;
+  readonly made: Made | null;
   readonly units: Units;
   readonly graduation: Graduation;
   readonly onChange: (change: DesignChange, key: string) => void;
@@ -37,11 +42,36 @@ const sizeLabel = (size: PaperSize, units: Units): string =>
 export function Brief(props: BriefProps) {
   return (
     <div className={styles.brief}>
+      <MadeAs {...props} />
       {props.design.blank ? <PaperAtHand {...props} /> : <WhatGoesIn {...props} />}
       <Paper {...props} />
       <ToolChoice {...props} />
       <Choices {...props} />
+      <Extras {...props} />
     </div>
+  );
+}
+
+/** Which holder it is, another to try, and its page of advice. */
+function MadeAs({ design, onChange }: BriefProps) {
+  const { construction } = design;
+  return (
+    <>
+      <h2>Made as</h2>
+      <Select
+        aria-label="Made as"
+        className={styles.wide}
+        value={construction.name}
+        options={CONSTRUCTIONS.map(({ name, title }) => ({ value: name, label: title }))}
+        // What was decided for one holder means nothing for another: its options go, the rest stays.
+        onChange={(name) =>
+          onChange({ construction: name, options: null, ease: undefined, leastEase: undefined }, 'construction')
+        }
+      />
+      <p className={styles.purpose}>
+        {construction.purpose} <Link href={`/holders/${construction.name}`}>How it is made</Link>
+      </p>
+    </>
   );
 }
 
@@ -94,7 +124,7 @@ function PaperAtHand({ design, units, graduation, onChange }: BriefProps) {
   return (
     <>
       <h2>The paper I have</h2>
-      <div className={styles.pair}>
+      {takesSquare(construction) ? (
         <LengthField
           {...field}
           label="Square, each way"
@@ -102,6 +132,16 @@ function PaperAtHand({ design, units, graduation, onChange }: BriefProps) {
           least={10}
           onChange={(side) => onChange({ blank: { width: side, height: side } }, 'blank')}
         />
+      ) : (
+        <SizeFields
+          {...field}
+          labels={['Paper width', 'Paper height']}
+          value={blank}
+          least={10}
+          onChange={(side, length) => onChange({ blank: { ...blank, [side]: length } }, `blank-${side}`)}
+        />
+      )}
+      <div className={styles.pair}>
         {constructionOptions(construction.name)
           .filter((option) => option.onPaper)
           .map((option) => (
@@ -119,6 +159,10 @@ function PaperAtHand({ design, units, graduation, onChange }: BriefProps) {
     </>
   );
 }
+
+/** Holders set on an envelope board start from a square. */
+const takesSquare = ({ name }: Design['construction']): boolean =>
+  constructionOptions(name).some((option) => option.name === 'setting');
 
 function Paper({ design, units, graduation, onChange }: BriefProps) {
   const { paper } = design;
@@ -202,24 +246,24 @@ function SizeFields({ labels, value, onChange, ...field }: SizeFieldsProps) {
 
 function ToolChoice({ design, units, graduation, onChange }: BriefProps) {
   const [open, setOpen] = useState(false);
-  const { tool } = design;
+  const { tool, construction } = design;
+  const notchesByHand = takesSquare(construction);
   const say = (value: number): string => formatLength(mm(value), units, units === 'in' ? '1/32 in' : '0.5 mm', true);
   return (
     <>
       <h2>Tool</h2>
-      <Segmented
-        block
+      <Select
         aria-label="Tool"
-        value={tool.kind === 'envelope-board' ? 'board' : 'hand'}
+        className={styles.wide}
+        value={tool.kind}
         options={[
-          { value: 'board', label: 'Board' },
-          { value: 'hand', label: 'By hand' },
+          { value: 'envelope-board', label: 'Envelope board' },
+          { value: 'scoring-board', label: 'Scoring board' },
+          { value: 'edge-board', label: 'Edge board: one score, relief notch' },
+          { value: 'ruler', label: 'By hand, with a ruler' },
         ]}
         onChange={async (kind) =>
-          onChange(
-            { tool: kind === 'board' ? { kind: 'envelope-board', ...(await loadMyBoard()) } : { kind: 'ruler' } },
-            'tool',
-          )
+          onChange({ tool: kind === 'envelope-board' ? { kind, ...(await loadMyBoard()) } : { kind } }, 'tool')
         }
       />
       {tool.kind === 'envelope-board' ? (
@@ -242,7 +286,49 @@ function ToolChoice({ design, units, graduation, onChange }: BriefProps) {
             />
           )}
         </>
-      ) : (
+      ) : tool.kind === 'scoring-board' ? (
+        <LengthField
+          units={units}
+          graduation={graduation}
+          label="Length of the board"
+          value={tool.length}
+          least={50}
+          most={2000}
+          onChange={(length) => onChange({ tool: { ...tool, length } }, 'board-length')}
+        />
+      ) : tool.kind === 'edge-board' ? (
+        <>
+          <div className={styles.pair}>
+            <LengthField
+              units={units}
+              graduation={graduation}
+              label="Score from the edge"
+              value={tool.scoreFrom}
+              least={2}
+              most={100}
+              onChange={(scoreFrom) => onChange({ tool: { ...tool, scoreFrom } }, 'edge-score')}
+            />
+            <LengthField
+              units={units}
+              graduation={graduation}
+              label="Relief notch"
+              value={tool.relief}
+              least={1}
+              most={50}
+              onChange={(relief) => onChange({ tool: { ...tool, relief } }, 'edge-relief')}
+            />
+          </div>
+          <LengthField
+            units={units}
+            graduation={graduation}
+            label="Guide off by"
+            value={tool.offset}
+            least={-20}
+            most={20}
+            onChange={(offset) => onChange({ tool: { ...tool, offset } }, 'edge-offset')}
+          />
+        </>
+      ) : !notchesByHand ? null : (
         <LengthField
           units={units}
           graduation={graduation}

@@ -1,4 +1,4 @@
-import { Collapse, Radio } from 'antd';
+import { Checkbox, Collapse, InputNumber, Radio } from 'antd';
 import type { OptionField } from '@/core/constructions';
 import type { Graduation, Units } from '@/core/length';
 import { constructionOptions, type Design, type DesignChange } from '@/core/plan';
@@ -44,7 +44,7 @@ export function Choices(props: ChoicesProps) {
               {options.map((option) => (
                 <OptionInput key={option.name} option={option} {...props} />
               ))}
-              {!design.blank && (
+              {!design.blank && construction.ease.aim.width > 0 && (
                 <div className={styles.pair}>
                   {room('width')}
                   {room('height')}
@@ -81,8 +81,8 @@ export function OptionInput({
   onChange,
 }: ChoicesProps & { readonly option: OptionField }) {
   const { name, title, description, open, choices, unit, limits } = option;
-  const value = (design.options as Record<string, string | number | undefined>)[name];
-  const change = (to: string | number): void => onChange({ options: { [name]: to } }, `option-${name}`);
+  const value = (design.options as Record<string, string | number | boolean | undefined>)[name];
+  const change = (to: string | number | boolean): void => onChange({ options: { [name]: to } }, `option-${name}`);
   if (unit === 'mm')
     return (
       <LengthField
@@ -96,6 +96,28 @@ export function OptionInput({
         most={limits?.most}
         onChange={change}
       />
+    );
+  if (unit === 'count')
+    return (
+      <label className={styles.choice}>
+        <span>{title}</span>
+        <InputNumber
+          value={Number(value)}
+          min={limits?.least}
+          max={limits?.most}
+          precision={0}
+          title={description}
+          onChange={(to) => to !== null && change(to)}
+        />
+      </label>
+    );
+  if (unit === 'yes-no')
+    return (
+      <div className={styles.choice}>
+        <Checkbox checked={value === true} title={description} onChange={(event) => change(event.target.checked)}>
+          {title}
+        </Checkbox>
+      </div>
     );
   const schoolOf = (choice: string) =>
     design.construction.schools.find((school) => school.option === name && school.value === choice);

@@ -3,9 +3,9 @@
 import { DownloadOutlined } from '@ant-design/icons';
 import { App, Button, Dropdown } from 'antd';
 import { useRef, useState } from 'react';
-import { PAGES, sheetDrawing, sheetSvg, writeProject } from '@/core/files';
+import { allDrawings, PAGES, sheetSvg, writeProject } from '@/core/files';
 import { inches, type Units } from '@/core/length';
-import { planFor, readDesign, sayer, stepsOf, type DesignInput, type Made } from '@/core/plan';
+import { planFor, readDesign, sayer, stepsOf, type DesignInput, type Plan } from '@/core/plan';
 import type { PdfWorker } from '@/workers/pdf.worker';
 import { download, fileName } from '../parts/download';
 import styles from './Bench.module.css';
@@ -14,7 +14,7 @@ interface FileMenuProps {
   readonly name: string;
   readonly units: Units;
   readonly design: DesignInput;
-  readonly made: Made | null;
+  readonly plan: Plan | null;
 }
 
 /** Prints off the main thread; the PDF library loads only now. */
@@ -43,7 +43,8 @@ async function printPdf(design: DesignInput, page: string, name: string, units: 
 }
 
 /** Files to keep, cut or print. */
-export function FileMenu({ name, units, design, made }: FileMenuProps) {
+export function FileMenu({ name, units, design, plan }: FileMenuProps) {
+  const made = plan?.made ?? null;
   const { message } = App.useApp();
   const [busy, setBusy] = useState(false);
   const button = useRef<HTMLButtonElement>(null);
@@ -64,7 +65,9 @@ export function FileMenu({ name, units, design, made }: FileMenuProps) {
         'application/json',
         writeProject({ format: 'tuck-fold-project', version: 1, name: name.trim() || 'Untitled', units, design }),
       ),
-    svg: () => made && download(fileName(name, 'svg'), 'image/svg+xml', sheetSvg(sheetDrawing(made), name)),
+    svg: () =>
+      plan?.made &&
+      download(fileName(name, 'svg'), 'image/svg+xml', sheetSvg(allDrawings(plan.made, plan.design), name)),
     ...Object.fromEntries(PAGES.map((page) => [`pdf-${page.id}`, () => void pdf(page.id)])),
   };
   return (

@@ -1,11 +1,22 @@
 'use client';
 
-import { useRef } from 'react';
+import { Button, Slider } from 'antd';
+import { useMemo, useRef, useState, type MouseEvent } from 'react';
 import { turned } from '@/core/fit';
-import { foldedBox, mouthView } from '@/core/fold';
+import { foldedBox, layersAt, type Stack, type View } from '@/core/fold';
 import { formatLength, mm, type Graduation, type Units } from '@/core/length';
-import type { Design, Made } from '@/core/plan';
-import { FoldedFace } from '../draw/FoldedFace';
+import {
+  closurePlan,
+  givenPieces,
+  panelName,
+  printMap,
+  viewOf,
+  windowOnFront,
+  type Design,
+  type Made,
+  type Showing,
+} from '@/core/plan';
+import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { useSize } from '../draw/useSize';
 import styles from './FoldedView.module.css';
 
@@ -16,51 +27,197 @@ interface FoldedViewProps {
   readonly graduation: Graduation;
 }
 
-/** The finished thing from both sides, true to scale with each other, its contents seen through the paper. */
+/** One picture of the making: a pile, how far the contents are in, and what was just done. */
+interface Frame {
+  readonly text: string;
+  readonly stack: Stack;
+  /** How far the contents are in: 0 outside, 1 lying; null when they are not there. */
+  readonly inserted: number | null;
+}
+
+/** From the flat sheet to the finished thing, one frame a step; the contents slide in when their step has come. */
+function framesOf({ folded, built }: Made): readonly Frame[] {
+  const [cavity] = built.cavities;
+  let inserted: number | null = null;
+  const frames: Frame[] = [{ text: 'Flat, inside up', stack: folded.flat, inserted }];
+  for (const { step, stack } of folded.stages) {
+    frames.push({ text: step.name, stack, inserted });
+    if (cavity?.insertAfter === step.id) {
+      frames.push(
+        { text: 'The contents go in', stack, inserted: 0.5 },
+        { text: 'The contents lie inside', stack, inserted: 1 },
+      );
+      inserted = 1;
+    }
+  }
+  return frames;
+}
+
+/** The thing from both sides at any step of its folding, true to scale; a point of it tells its layers. */
 export function FoldedView({ made, design, units, graduation }: FoldedViewProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const stack = made.folded.finished;
-  const view = mouthView(stack, made.built.cavities[0]);
+  const frames = useMemo(() => framesOf(made), [made]);
+  const [chosen, setChosen] = useState<number | null>(null);
+  const [probe, setProbe] = useState<{ readonly x: number; readonly y: number } | null>(null);
+  const at = Math.min(chosen ?? frames.length - 1, frames.length - 1);
+  const { stack, text, inserted } = frames[at]!;
+  const last = at === frames.length - 1;
+  const view = viewOf(made.built, stack);
   const box = foldedBox(stack, view);
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
   const contents = design.contents ?? made.largest;
   const [lying, inside] = [turned(made.built, contents), turned(made.built, made.inside)];
-  const seat = { ...lying, x: (inside.width - lying.width) / 2, y: (inside.height - lying.height) / 2 };
+  const seat = {
+    ...lying,
+    x: (inside.width - lying.width) / 2,
+    y: made.built.cavities[0]?.through ? (inside.height - lying.height) / 2 : Math.max(0, inside.height - lying.height),
+  };
+  const going = inserted === null ? null : { ...seat, y: seat.y - (1 - inserted) * lying.height };
   // Side by side or one above the other, whichever draws it larger.
   const scaleFor = (columns: 1 | 2): number =>
-    size ? Math.min((size.width / columns - 48) / width, ((size.height * columns) / 2 - 76) / height) : 1;
+    size
+      ? Math.min((size.width / columns - 44) / width, ((size.height * columns) / 2 - 170 / (3 - columns)) / height)
+      : 1;
   const side = scaleFor(2) > scaleFor(1);
-  const scale = Math.max(0.3, Math.min(scaleFor(side ? 2 : 1), 4));
+  const scale = Math.max(0.2, Math.min(scaleFor(side ? 2 : 1), 4));
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);
+  const front = made.built.front;
+  const shows = useMemo(() => printMap(made, design), [made, design]);
+  const given = givenPieces(made.built);
+  const window = last ? windowOnFront(made, design) : null;
+  const closure = last ? closurePlan(made, design) : null;
+  const here = probe ? layersAt(stack, pointFrom(view, probe)) : [];
+  const own = here.filter((layer) => !given.has(layer.piece));
   return (
-    <div ref={frame} className={`${styles.frame} ${side ? styles.sideBySide : ''}`}>
-      {size &&
-        (['front', 'back'] as const).map((face) => (
-          <figure key={face} className={styles.face}>
-            <svg
-              width={width * scale + 4}
-              height={height * scale + 4}
-              role="img"
-              aria-label={`${face === 'front' ? 'Front' : 'Back'} of the finished envelope, ${say(made.finished.width)} by ${say(made.finished.height)}`}
-            >
-              <FoldedFace
-                stack={stack}
-                view={view}
-                face={face}
-                scale={scale}
-                x={2}
-                y={2}
-                contents={seat}
-                arrows={design.paper.directional}
-              />
-            </svg>
-            <figcaption>
-              {face === 'front' ? 'Front' : 'Back'}, opening at the top
-              {face === 'back' && <span>dashed: {design.contents ? 'what goes in' : 'the largest that fits'}</span>}
-            </figcaption>
-          </figure>
-        ))}
+    <div ref={frame} className={styles.frame}>
+      {size && (
+        <div className={`${styles.faces} ${side ? styles.sideBySide : ''}`}>
+          {(['front', 'back'] as const).map((name) => {
+            const face = (name === 'front') === (front === 'below') ? 'below' : 'above';
+            const drawn = { stack, view, face, scale, x: 2, y: 2 } as const;
+            const place = facePlace(drawn);
+            const point = (event: MouseEvent<SVGSVGElement>): void => {
+              const { left, top } = event.currentTarget.getBoundingClientRect();
+              const [px, py] = [event.clientX - left - 2, event.clientY - top - 2];
+              setProbe({
+                x: face === 'above' ? box.maxX - px / scale : box.minX + px / scale,
+                y: box.minY + py / scale,
+              });
+            };
+            return (
+              <figure key={name} className={styles.face}>
+                <svg
+                  width={width * scale + 4}
+                  height={height * scale + 4}
+                  role="img"
+                  aria-label={`${name === 'front' ? 'Front' : 'Back'}${last ? ` of the finished thing, ${say(made.finished.width)} by ${say(made.finished.height)}` : `: ${text}`}`}
+                  onMouseMove={point}
+                  onClick={point}
+                >
+                  <FoldedFace
+                    {...drawn}
+                    contents={going ?? (last && made.built.cavities.length > 0 ? seat : null)}
+                    arrows={design.paper.directional ? design.paper.turn : null}
+                    given={given}
+                    window={name === 'front' ? window?.region : undefined}
+                  />
+                  {name === 'front' && closure && (
+                    <g className={styles.closure}>
+                      {closure.line && (
+                        <line
+                          x1={place(closure.line[0])[0]}
+                          y1={place(closure.line[0])[1]}
+                          x2={place(closure.line[1])[0]}
+                          y2={place(closure.line[1])[1]}
+                        />
+                      )}
+                      {closure.discs.map((disc, i) => (
+                        <circle key={i} cx={place(disc.at)[0]} cy={place(disc.at)[1]} r={(disc.diameter / 2) * scale} />
+                      ))}
+                    </g>
+                  )}
+                  {probe && <circle cx={place(probe)[0]} cy={place(probe)[1]} r={4} className={styles.probe} />}
+                </svg>
+                <figcaption>{name === 'front' ? 'Front' : 'Back'}</figcaption>
+              </figure>
+            );
+          })}
+        </div>
+      )}
+      <div className={styles.order}>
+        <div className={styles.slider}>
+          <Button size="small" aria-label="A step back" disabled={at === 0} onClick={() => setChosen(at - 1)}>
+            ‹
+          </Button>
+          <Slider
+            min={0}
+            max={frames.length - 1}
+            value={at}
+            onChange={setChosen}
+            tooltip={{ open: false }}
+            ariaLabelForHandle="Step of the folding"
+            ariaValueTextFormatterForHandle={(value) => frames[value]?.text ?? ''}
+          />
+          <Button size="small" aria-label="A step on" disabled={last} onClick={() => setChosen(at + 1)}>
+            ›
+          </Button>
+        </div>
+        <p className={styles.caption} aria-live="polite">
+          <strong>
+            {at} of {frames.length - 1}
+          </strong>{' '}
+          {text}
+        </p>
+        <p className={styles.layers} aria-live="polite">
+          {own.length > 0
+            ? `Under the pointer ${own.length} ${own.length === 1 ? 'layer' : 'layers'}, ${formatLength(mm(own.length * design.paper.caliper), 'mm', '0.5 mm', true)}: ${own
+                .map((layer) => `${panelName(made.built, layer.panel)} (${layer.up === 'A' ? 'inside' : 'outside'} up)`)
+                .join(', ')}, from the table up.`
+            : 'Point at the paper to read its layers.'}
+        </p>
+      </div>
+      {last && (design.paper.directional || design.paper.sided === 1) && <PrintTable shows={shows} design={design} />}
     </div>
   );
+}
+
+const pointFrom = ({ origin, across, up }: View, p: { readonly x: number; readonly y: number }) => ({
+  x: origin.x + across.x * p.x + up.x * p.y,
+  y: origin.y + across.y * p.x + up.y * p.y,
+});
+
+/** Which side of the sheet shows where, and which way up the print stands. */
+function PrintTable({ shows, design }: { readonly shows: readonly Showing[]; readonly design: Design }) {
+  return (
+    <table className={styles.print} aria-label="What of the print shows">
+      <thead>
+        <tr>
+          <th>shows</th>
+          <th>on the</th>
+          <th>side</th>
+          {design.paper.directional && <th>print</th>}
+        </tr>
+      </thead>
+      <tbody>
+        {shows.map((s) => (
+          <tr key={`${s.face}-${s.panel}`}>
+            <td>{s.name}</td>
+            <td>{s.face}</td>
+            <td>{s.side === 'B' ? 'outside' : design.paper.sided === 1 ? 'plain inside' : 'inside'}</td>
+            {design.paper.directional && <td>{standing(s.turn)}</td>}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** How a print stands, in words. */
+function standing(turn: number): string {
+  const upright = Math.round(turn);
+  if (upright === 0) return 'upright';
+  if (Math.abs(upright) === 180) return 'upside down';
+  if (Math.abs(upright) === 90) return upright > 0 ? 'on its right side' : 'on its left side';
+  return `slanted ${Math.abs(upright)}°`;
 }

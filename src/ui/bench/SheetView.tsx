@@ -1,15 +1,17 @@
 'use client';
 
-import { drag, polygonCentroid, select } from 'd3';
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { polygonCentroid } from 'd3';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { sheetDrawing } from '@/core/files';
 import { turned } from '@/core/fit';
-import { mouthView } from '@/core/fold';
-import { area, middle, type Point } from '@/core/geometry';
+import type { Grip } from '@/core/constructions';
+import { flatStack, mouthView } from '@/core/fold';
+import { boxOf, distance, middle, type Point } from '@/core/geometry';
 import { formatLength, mm, roundTo, stepOf, type Graduation, type Units } from '@/core/length';
 import { edgeLength, onEdge, type Edge } from '@/core/pattern';
-import type { Design, Made } from '@/core/plan';
+import type { Design, Made, MadePiece } from '@/core/plan';
 import { FigureText } from '../draw/FigureText';
+import { Grab } from '../draw/Grab';
 import { ringsPath } from '../draw/path';
 import { Ruler } from '../draw/Ruler';
 import { useSize } from '../draw/useSize';
@@ -17,11 +19,13 @@ import styles from './SheetView.module.css';
 
 interface SheetViewProps {
   readonly made: Made;
+  /** The piece on the table. */
+  readonly part: MadePiece;
   readonly design: Design;
   readonly units: Units;
   readonly graduation: Graduation;
-  /** A fold pulled outward by mm since the drag began. */
-  readonly onFold: (hinge: string, outward: number, phase: DragPhase) => void;
+  /** A fold pulled along its grip by mm since the drag began. */
+  readonly onFold: (grip: Grip | null, by: number, phase: DragPhase) => void;
   /** Contents made larger or smaller by mm since the drag began. */
   readonly onContents: (wider: number, higher: number, phase: DragPhase) => void;
 }
@@ -30,16 +34,17 @@ export type DragPhase = 'start' | 'move';
 /** Room round the sheet for its rulers and marks, px. */
 const MARGIN = 58;
 
-/** The flat sheet, true to scale: ruled edges, numbered scores, notches, flaps, glue, and what can be dragged. */
-export function SheetView({ made, design, units, graduation, onFold, onContents }: SheetViewProps) {
+/** The flat sheet of one piece, true to scale: ruled edges, numbered scores, cuts, flaps, glue, and what can be dragged. */
+export function SheetView({ made, part, design, units, graduation, onFold, onContents }: SheetViewProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const [heldScale, setHeldScale] = useState<number | null>(null);
-  const drawing = useMemo(() => sheetDrawing(made), [made]);
-  const { blank } = made.built.piece;
+  const drawing = useMemo(() => sheetDrawing(made, part), [made, part]);
+  const { piece } = part;
+  const { blank } = piece;
   const box = size ?? { width: 600, height: 600 };
-  const free = Math.max(120, Math.min(box.width, box.height) - 2 * MARGIN);
-  const scale = heldScale ?? free / Math.max(blank.width, blank.height);
+  const free = { width: Math.max(120, box.width - 2 * MARGIN), height: Math.max(120, box.height - 2 * MARGIN) };
+  const scale = heldScale ?? Math.min(free.width / blank.width, free.height / blank.height);
   // The middle of the sheet stands still while it grows, so a drag never runs away from the finger.
   const at = (p: Point): readonly [number, number] => [
     box.width / 2 + (p.x - blank.width / 2) * scale,
@@ -48,31 +53,15 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   const hold = (held: boolean): void => setHeldScale(held ? scale : null);
   const step = stepOf(graduation) || 1;
-
-  const view = mouthView(made.folded.flat, made.built.cavities[0]);
-  const contents = design.contents ?? made.largest;
-  const { width: across, height: deep } = turned(made.built, { width: view.across, height: view.up });
-  const body = made.built.piece.panels.find((panel) => panel.id === made.built.cavities[0].floor)!;
-  const heart = { x: mean(body.polygon.map((p) => p.x)), y: mean(body.polygon.map((p) => p.y)) };
-  const card = (
-    [
-      [-1, -1],
-      [1, -1],
-      [1, 1],
-      [-1, 1],
-    ] as const
-  ).map(([u, v]) => ({
-    x: heart.x + (across.x * u * contents.width) / 2 + (deep.x * v * contents.height) / 2,
-    y: heart.y + (across.y * u * contents.width) / 2 + (deep.y * v * contents.height) / 2,
-  }));
-  const topCorner = card.reduce((a, b) => (b.y > a.y + 1e-6 ? b : a));
-  const outwardOf = (hinge: { from: Point; to: Point }): Point => {
-    const m = middle(hinge.from, hinge.to);
-    const length = Math.hypot(m.x - heart.x, m.y - heart.y);
-    return { x: (m.x - heart.x) / length, y: (m.y - heart.y) / length };
-  };
-  const draggable = drawing.scores.filter((score) =>
-    made.built.piece.hinges.some((hinge) => hinge.id === score.id && hinge.between[0] === body.id),
+  const seat = contentsOnSheet(made, part, design);
+  const heart = seat?.heart ?? { x: blank.width / 2, y: blank.height / 2 };
+  const grips = made.built.grips.filter(({ hinge }) => drawing.scores.some(({ id }) => id === hinge));
+  const numbered = new Map(drawing.scores.map((score) => [score.id, score.number]));
+  // Scores run in one go carry one number, on the longest of them.
+  const badges = [...new Set(drawing.scores.map((score) => score.number))].map((number) =>
+    drawing.scores
+      .filter((score) => score.number === number)
+      .reduce((a, b) => (distance(b.from, b.to) > distance(a.from, a.to) ? b : a)),
   );
 
   return (
@@ -105,7 +94,7 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
             <path d={ringsPath(drawing.outline, at)} className={styles.paper} />
             <path d={ringsPath(drawing.noGlue, at)} fill="url(#dry-dots)" />
             <path d={ringsPath(drawing.glue, at)} fill="url(#glue-hatch)" />
-            <path d={ringsPath([card], at)} className={styles.contents} />
+            {seat && <path d={ringsPath([seat.card], at)} className={styles.contents} />}
             <path d={ringsPath(drawing.outline, at)} className={styles.cut} />
             {([1, 2, 3, 4] as const).map((edge) => {
               const [x, y] = at(onEdge(blank, edge, 0));
@@ -115,41 +104,66 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
                   <text x={edgeLength(blank, edge) * scale} y={54} textAnchor="end" className={styles.edgeName}>
                     edge {edge}
                   </text>
-                  <EdgeMarks made={made} edge={edge} scale={scale} units={units} graduation={graduation} />
+                  <EdgeMarks made={made} part={part} edge={edge} scale={scale} units={units} graduation={graduation} />
                 </g>
               );
             })}
-            {made.built.piece.panels.map((panel) => {
-              if (panel.id === body.id || Math.sqrt(area(panel.polygon)) * scale < panel.name.length * 5.2) return null;
+            {piece.panels.map((panel) => {
+              const { minX, maxX, minY, maxY } = boxOf(panel.polygon);
+              const [wide, high] = [(maxX - minX) * scale, (maxY - minY) * scale];
+              const needs = panel.name.length * 7;
+              const upright = wide < needs && high > needs;
+              if (panel.id === seat?.panel || Math.max(wide, high) < needs || Math.min(wide, high) < 20) return null;
               const [cx, cy] = polygonCentroid(panel.polygon.map((p): [number, number] => [p.x, p.y]));
               const [x, y] = at({ x: cx, y: cy });
               return (
-                <text key={panel.id} x={x} y={y} textAnchor="middle" className={styles.flapName}>
+                <text
+                  key={panel.id}
+                  x={x}
+                  y={y + 5}
+                  textAnchor="middle"
+                  className={styles.flapName}
+                  transform={upright ? `rotate(-90 ${x} ${y})` : undefined}
+                >
                   {panel.name}
                 </text>
               );
             })}
-            <CardLabel
-              at={at(heart)}
-              width={contents.width}
-              height={contents.height}
-              units={units}
-              graduation={graduation}
-              known={design.contents !== null}
-            />
+            {seat && (
+              <CardLabel
+                at={at(heart)}
+                width={seat.width}
+                height={seat.height}
+                units={units}
+                graduation={graduation}
+                known={design.contents !== null}
+                room={seat.shown * scale}
+              />
+            )}
+            {drawing.holes.map((hole) => {
+              const [x, y] = at(hole.centre);
+              return <circle key={hole.id} cx={x} cy={y} r={(hole.diameter / 2) * scale} className={styles.hole} />;
+            })}
             {drawing.scores.map((score) => {
+              const [x1, y1] = at(score.from);
+              const [x2, y2] = at(score.to);
+              return (
+                <line
+                  key={score.id}
+                  x1={x1}
+                  y1={y1}
+                  x2={x2}
+                  y2={y2}
+                  className={score.fold === 'valley' ? styles.valley : styles.mountain}
+                />
+              );
+            })}
+            {badges.map((score) => {
               const [x1, y1] = at(score.from);
               const [x2, y2] = at(score.to);
               const [bx, by] = [x1 + (x2 - x1) * 0.24, y1 + (y2 - y1) * 0.24];
               return (
-                <g key={score.id}>
-                  <line
-                    x1={x1}
-                    y1={y1}
-                    x2={x2}
-                    y2={y2}
-                    className={score.fold === 'valley' ? styles.valley : styles.mountain}
-                  />
+                <g key={score.number}>
                   <circle cx={bx} cy={by} r={11} className={styles.badge} />
                   <text x={bx} y={by + 4.5} textAnchor="middle" className={styles.badgeText}>
                     {score.number}
@@ -157,46 +171,64 @@ export function SheetView({ made, design, units, graduation, onFold, onContents 
                 </g>
               );
             })}
-            {draggable.map((score) => {
-              const outward = outwardOf(score);
+            {grips.map((grip) => {
+              const score = drawing.scores.find(({ id }) => id === grip.hinge)!;
+              const { along, does } = grip;
               return (
-                <Handle
-                  key={score.id}
+                <Grab
+                  key={`${grip.hinge}-${grip.label}`}
                   at={at(middle(score.from, score.to))}
-                  label={`Score ${score.number}: move the fold`}
-                  text={`room ${say(made.inside.width - contents.width)} by ${say(made.inside.height - contents.height)}`}
-                  value={distanceOf(score, heart)}
-                  shape="fold"
-                  onHold={hold}
-                  onDrag={(dx, dy, phase) => onFold(score.id, (dx * outward.x - dy * outward.y) / scale, phase)}
-                  onStep={(steps) => {
-                    onFold(score.id, 0, 'start');
-                    onFold(score.id, (steps * step) / Math.SQRT2, 'move');
+                  label={`Score ${numbered.get(grip.hinge)}: ${grip.label}`}
+                  text={
+                    does.kind === 'option'
+                      ? say(does.from)
+                      : `room ${say(made.fit?.ease.width ?? 0)} by ${say(made.fit?.ease.height ?? 0)}`
+                  }
+                  value={does.kind === 'option' ? does.from : (made.fit?.ease[does.side] ?? 0)}
+                  onStart={() => {
+                    hold(true);
+                    onFold(grip, 0, 'start');
+                  }}
+                  onDrag={(dx, dy) => onFold(grip, (dx * along.x - dy * along.y) / scale, 'move')}
+                  onEnd={() => hold(false)}
+                  onStep={(dx, dy) => {
+                    // Along the fold's own way where the key points that way, else more for up and right.
+                    const way = dx * along.x + dy * along.y;
+                    onFold(grip, 0, 'start');
+                    onFold(
+                      grip,
+                      ((Math.abs(way) > 0.1 ? Math.sign(way) : dx + dy) * step) / Math.abs(does.rate),
+                      'move',
+                    );
                   }}
                 />
               );
             })}
-            {design.contents && (
-              <Handle
-                at={at(topCorner)}
+            {seat && design.contents && (
+              <Grab
+                at={at(seat.corner)}
                 label="Corner of the contents: drag to resize"
-                text={`${say(contents.width)} by ${say(contents.height)}`}
-                value={contents.width}
-                shape="corner"
-                onHold={hold}
-                onDrag={(dx, dy, phase) => {
+                text={`${say(seat.width)} by ${say(seat.height)}`}
+                value={seat.width}
+                corner
+                onStart={() => {
+                  hold(true);
+                  onContents(0, 0, 'start');
+                }}
+                onEnd={() => hold(false)}
+                onDrag={(dx, dy) => {
                   const pull = { x: dx / scale, y: -dy / scale };
                   const sign = (axis: Point): number =>
-                    Math.sign((topCorner.x - heart.x) * axis.x + (topCorner.y - heart.y) * axis.y);
+                    Math.sign((seat.corner.x - heart.x) * axis.x + (seat.corner.y - heart.y) * axis.y);
                   onContents(
-                    2 * sign(across) * (pull.x * across.x + pull.y * across.y),
-                    2 * sign(deep) * (pull.x * deep.x + pull.y * deep.y),
-                    phase,
+                    2 * sign(seat.across) * (pull.x * seat.across.x + pull.y * seat.across.y),
+                    2 * sign(seat.deep) * (pull.x * seat.deep.x + pull.y * seat.deep.y),
+                    'move',
                   );
                 }}
-                onStep={(steps, sideways) => {
+                onStep={(dx, dy) => {
                   onContents(0, 0, 'start');
-                  onContents(sideways ? steps * step : 0, sideways ? 0 : steps * step, 'move');
+                  onContents(dx * step, dy * step, 'move');
                 }}
               />
             )}
@@ -228,36 +260,72 @@ function Legend() {
   );
 }
 
-const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
-const distanceOf = (line: { from: Point; to: Point }, p: Point): number => {
-  const m = middle(line.from, line.to);
-  return Math.hypot(m.x - p.x, m.y - p.y);
-};
+interface Seat {
+  readonly panel: string;
+  readonly card: readonly Point<'sheet'>[];
+  readonly corner: Point<'sheet'>;
+  readonly heart: Point<'sheet'>;
+  /** Directions of the contents' width and height on the sheet. */
+  readonly across: Point;
+  readonly deep: Point;
+  readonly width: number;
+  readonly height: number;
+  /** Width of the label's place on the sheet, mm. */
+  readonly shown: number;
+}
+
+/** The contents as they will lie on the panel that takes them, when that is on this piece. */
+function contentsOnSheet(made: Made, { piece }: MadePiece, design: Design): Seat | null {
+  const [cavity] = made.built.cavities;
+  const panel = piece.panels.find(({ id }) => id === cavity?.floor);
+  if (!cavity || !panel) return null;
+  const view = mouthView(flatStack(piece), cavity);
+  const { width, height } = design.contents ?? made.largest;
+  const { width: across, height: deep } = turned(made.built, { width: view.across, height: view.up });
+  const xs = panel.polygon.map((p) => p.x);
+  const ys = panel.polygon.map((p) => p.y);
+  const heart = { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 };
+  const card = (
+    [
+      [-1, -1],
+      [1, -1],
+      [1, 1],
+      [-1, 1],
+    ] as const
+  ).map(([u, v]) => ({
+    x: heart.x + (across.x * u * width) / 2 + (deep.x * v * height) / 2,
+    y: heart.y + (across.y * u * width) / 2 + (deep.y * v * height) / 2,
+  }));
+  const corner = card.reduce((a, b) => (b.y > a.y + 1e-6 || (Math.abs(b.y - a.y) < 1e-6 && b.x > a.x) ? b : a));
+  const shown = Math.max(...card.map((p) => p.x)) - Math.min(...card.map((p) => p.x));
+  return { panel: panel.id, card, corner, heart, across, deep, width, height, shown };
+}
 
 /** What to set or measure along an edge: flags that point at the place, each with its figure. */
 function EdgeMarks({
   made,
+  part: { piece, programme },
   edge,
   scale,
   units,
   graduation,
 }: {
   made: Made;
+  part: MadePiece;
   edge: Edge;
   scale: number;
   units: Units;
   graduation: Graduation;
 }) {
-  const onBoard = made.programme.moves.some((move) => move.do === 'punch');
-  const marks = made.programme.marks.filter(
-    (mark) => mark.edge === edge && mark.for !== 'slant' && (!onBoard || mark.for === 'notch'),
-  );
-  const slants = made.programme.marks.filter((mark) => mark.edge === edge && mark.for === 'slant');
+  const onBoard = programme.moves.some((move) => move.do === 'punch');
+  const own = programme.marks.filter((mark) => mark.edge === edge);
+  const marks = own.filter((mark) => mark.for === (onBoard ? 'notch' : 'score'));
+  const slants = own.filter((mark) => mark.for === 'slant' && !mark.deep);
   const first = onBoard && made.built.start.edge === edge;
   return (
     <g>
       {marks.map((mark, i) => {
-        const notch = made.built.piece.notches.find((n) => n.edge === edge);
+        const notch = piece.notches.find((n) => n.edge === edge);
         const x = (onBoard && notch ? notch.at : mark.at) * scale;
         const anchor = onBoard || marks.length !== 2 ? 'middle' : i === 0 ? 'end' : 'start';
         return (
@@ -279,14 +347,16 @@ function EdgeMarks({
       {slants.map((mark, i) => (
         <g key={`slant-${i}`}>
           <path d={`M${mark.at * scale} 2l-4.500 9h9z`} className={styles.flagQuiet} />
-          <FigureText
-            x={mark.at * scale}
-            y={42}
-            value={mark.at}
-            units={units}
-            graduation={graduation}
-            className={styles.settingQuiet}
-          />
+          {onBoard && (
+            <FigureText
+              x={mark.at * scale}
+              y={42}
+              value={mark.at}
+              units={units}
+              graduation={graduation}
+              className={styles.settingQuiet}
+            />
+          )}
         </g>
       ))}
     </g>
@@ -300,6 +370,7 @@ function CardLabel({
   units,
   graduation,
   known,
+  room,
 }: {
   at: readonly [number, number];
   width: number;
@@ -307,7 +378,10 @@ function CardLabel({
   units: Units;
   graduation: Graduation;
   known: boolean;
+  /** Pixels there are across. */
+  room: number;
 }) {
+  if (room < 70) return null;
   // What fits is never said larger than it is.
   const say = (value: number): string =>
     formatLength(known ? mm(value) : roundTo(mm(value), graduation, 'down'), units, graduation);
@@ -320,68 +394,5 @@ function CardLabel({
         {say(width)} × {say(height)}
       </tspan>
     </text>
-  );
-}
-
-interface HandleProps {
-  readonly at: readonly [number, number];
-  readonly label: string;
-  readonly text: string;
-  readonly value: number;
-  readonly shape: 'fold' | 'corner';
-  readonly onHold: (held: boolean) => void;
-  /** Pixels since the drag began. */
-  readonly onDrag: (dx: number, dy: number, phase: DragPhase) => void;
-  /** Arrow keys: whole steps of the graduation, sideways or up and down. */
-  readonly onStep: (steps: number, sideways: boolean) => void;
-}
-
-/** A grip on the sheet: mouse, touch and arrow keys. */
-function Handle({ at: [x, y], label, text, value, shape, onHold, onDrag, onStep }: HandleProps) {
-  const grip = useRef<SVGGElement>(null);
-  const latest = useRef({ onDrag, onHold });
-  useEffect(() => {
-    latest.current = { onDrag, onHold };
-  });
-  useEffect(() => {
-    if (!grip.current) return;
-    const svg = grip.current.ownerSVGElement!;
-    const behaviour = drag<SVGGElement, unknown>()
-      .container(() => svg)
-      .subject(() => ({ x: 0, y: 0 }))
-      .on('start', () => {
-        grip.current?.focus();
-        latest.current.onHold(true);
-        latest.current.onDrag(0, 0, 'start');
-      })
-      .on('drag', (event: { x: number; y: number }) => latest.current.onDrag(event.x, event.y, 'move'))
-      .on('end', () => latest.current.onHold(false));
-    select(grip.current).call(behaviour);
-  }, []);
-  const keys = (event: KeyboardEvent): void => {
-    const step = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
-    if (!step) return;
-    event.preventDefault();
-    onStep(step, event.key === 'ArrowLeft' || event.key === 'ArrowRight');
-  };
-  return (
-    <g
-      ref={grip}
-      className={styles.handle}
-      role="slider"
-      tabIndex={0}
-      aria-label={label}
-      aria-valuetext={text}
-      aria-valuenow={Math.round(value * 100) / 100}
-      transform={`translate(${x} ${y})`}
-      onKeyDown={keys}
-    >
-      <circle r={22} className={styles.reach} />
-      {shape === 'fold' ? (
-        <circle r={7.5} className={styles.knob} />
-      ) : (
-        <rect x={-7} y={-7} width={14} height={14} rx={2} transform="rotate(45)" className={styles.knob} />
-      )}
-    </g>
   );
 }

@@ -1,8 +1,8 @@
 import { turned } from '@/core/fit';
-import { foldedBox, inView, layerOf, mouthView } from '@/core/fold';
+import { foldedBox, hasPanel, inView, layerOf } from '@/core/fold';
 import { apply, type Point } from '@/core/geometry';
 import { edgeLength, onEdge } from '@/core/pattern';
-import { glueAreas, type Design, type Made, type StepPicture as Picture } from '@/core/plan';
+import { givenPieces, glueAreas, viewOf, type Design, type Made, type StepPicture as Picture } from '@/core/plan';
 import { simulate } from '@/core/tools';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { ringsPath } from '../draw/path';
@@ -33,8 +33,9 @@ export function StepPicture({ picture, made, design }: StepPictureProps) {
 
 /** The sheet with the near edge at the bottom, and what the simulated tool has made of it so far. */
 function FlatSheet({ picture, made, design }: StepPictureProps & { picture: Extract<Picture, { kind: 'flat' }> }) {
-  const { blank } = made.built.piece;
-  const { moves } = made.programme;
+  const { piece, programme } = made.pieces.find((part) => part.piece.name === picture.piece)!;
+  const { blank } = piece;
+  const { moves } = programme;
   const before = simulate(blank, design.tool, moves.slice(0, picture.moves - picture.fresh));
   const now = simulate(blank, design.tool, moves.slice(0, picture.moves));
   const scale = (SIZE - 2 * RIM) / Math.max(blank.width, blank.height);
@@ -49,7 +50,9 @@ function FlatSheet({ picture, made, design }: StepPictureProps & { picture: Extr
   const isNew = (i: number, count: number): string => (i >= count ? styles.fresh! : '');
   const corners = ([1, 2, 3, 4] as const).map((edge) => onEdge(blank, edge, 0));
   const fresh = moves.slice(picture.moves - picture.fresh, picture.moves);
-  const rounded = made.built.piece.trims.filter(({ name }) => fresh.some((m) => m.do === 'round' && m.what === name));
+  const rounded = piece.trims.filter(({ name }) =>
+    fresh.some((m) => (m.do === 'round' || m.do === 'bite') && m.what === name),
+  );
   const marks = moves.slice(0, picture.moves).flatMap((move) => (move.do === 'mark' ? [move] : []));
   return (
     <g>
@@ -57,9 +60,26 @@ function FlatSheet({ picture, made, design }: StepPictureProps & { picture: Extr
       {now.scores.map((score, i) => (
         <path key={i} d={line(score)} className={`${styles.score} ${isNew(i, before.scores.length)}`} />
       ))}
-      {now.slants.map((slant, i) => (
-        <path key={i} d={line(slant)} className={`${styles.cut} ${isNew(i, before.slants.length)}`} />
+      {now.cuts.map((path, i) => (
+        <path
+          key={i}
+          d={`M${path.map((p) => at(p).join(' ')).join('L')}`}
+          fill="none"
+          className={`${styles.cut} ${isNew(i, before.cuts.length)}`}
+        />
       ))}
+      {now.holes.map((hole, i) => {
+        const [x, y] = at(hole.centre);
+        return (
+          <circle
+            key={i}
+            cx={x}
+            cy={y}
+            r={Math.max(1.6, (hole.diameter / 2) * scale)}
+            className={`${styles.notch} ${isNew(i, before.holes.length)}`}
+          />
+        );
+      })}
       {now.notches.map((notch, i) => (
         <path key={i} d={ringsPath([notch], at)} className={`${styles.notch} ${isNew(i, before.notches.length)}`} />
       ))}
@@ -67,7 +87,14 @@ function FlatSheet({ picture, made, design }: StepPictureProps & { picture: Extr
         <path key={trim.id} d={ringsPath([trim.polygon], at)} className={`${styles.notch} ${styles.fresh}`} />
       ))}
       {marks.map((mark, i) => {
-        const [x, y] = at(onEdge(blank, mark.edge, mark.at));
+        const [from, to] = [onEdge(blank, mark.edge, 0), onEdge(blank, mark.edge, edgeLength(blank, mark.edge))];
+        const length = edgeLength(blank, mark.edge);
+        const deep = mark.deep ?? 0;
+        const rim = onEdge(blank, mark.edge, mark.at);
+        const [x, y] = at({
+          x: rim.x - ((to.y - from.y) / length) * deep,
+          y: rim.y + ((to.x - from.x) / length) * deep,
+        });
         return (
           <circle key={i} cx={x} cy={y} r={2.6} className={fresh.includes(mark) ? styles.markFresh : styles.mark} />
         );
@@ -95,29 +122,31 @@ function FlatSheet({ picture, made, design }: StepPictureProps & { picture: Extr
   );
 }
 
-/** The stack after some folds, mouth at the top, with the glue to put on or the contents on their way in. */
+/** The pile before or after a stage, mouth at the top, with the glue to put on or the contents on their way in. */
 function PartFolded({ picture, made, design }: StepPictureProps & { picture: Extract<Picture, { kind: 'folded' }> }) {
   const { folded, built } = made;
-  const stack = picture.folds === 0 ? folded.flat : folded.stages[picture.folds - 1]!.stack;
-  const view = mouthView(stack, built.cavities[0]);
-  // One scale for all of them, from the flat sheet, so that the paper does not seem to grow as it is folded.
-  const flat = foldedBox(folded.flat, mouthView(folded.flat, built.cavities[0]));
-  const scale = (SIZE - 6) / Math.max(flat.maxX - flat.minX, flat.maxY - flat.minY);
+  const stage = folded.stages[picture.stage]!;
+  const stack = picture.before ? stage.before : stage.stack;
+  const view = viewOf(built, stack);
   const box = foldedBox(stack, view);
-  const [x, y] = [(SIZE - (box.maxX - box.minX) * scale) / 2, (SIZE - (box.maxY - box.minY) * scale) / 2];
-  const face = { stack, view, face: 'back', scale, x, y } as const;
+  const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY];
+  // A part-folded pile is drawn as large as its picture allows, but a small one never larger than the flat sheet.
+  const flat = made.pieces[0].piece.blank;
+  const scale = Math.min((SIZE - 8) / Math.max(wide, high), (1.6 * (SIZE - 8)) / Math.max(flat.width, flat.height));
+  const [x, y] = [(SIZE - wide * scale) / 2, (SIZE - high * scale) / 2];
+  const face = { stack, view, face: 'above', scale, x, y } as const;
   const place = facePlace(face);
   const glue = glueAreas(made)
-    .filter(({ id }) => id === picture.glue)
-    .flatMap(({ contact: { panel, polygons } }) =>
+    .filter(({ id, joint }) => id === picture.glue && hasPanel(stack, joint.panel))
+    .flatMap(({ joint: { panel, polygons } }) =>
       polygons.map((ring) => ring.map((p) => inView(view, apply(layerOf(stack, panel).map, p)))),
     );
   const [contents, inside] = [turned(built, design.contents ?? made.largest), turned(built, made.inside)];
-  // A little less than half of them is still outside; seen from behind, the rectangle's left end is its right.
+  // A little less than half of them is still outside; seen from above, the rectangle's left end is its right.
   const [left, top] = place({ x: (inside.width + contents.width) / 2, y: -0.45 * contents.height });
   return (
     <g>
-      <FoldedFace {...face} />
+      <FoldedFace {...face} given={givenPieces(built)} />
       {glue.length > 0 && <path d={ringsPath(glue, place)} className={styles.glue} />}
       {picture.inserting && (
         <rect

@@ -26,7 +26,10 @@ export function Steps({ plan, units, graduation }: { plan: Plan; units: Units; g
         <li key={step.id} className={step.action === 'turn' ? styles.turn : undefined}>
           <span className={styles.number}>{step.id}</span>
           <div>
-            <strong>{TITLE[step.action]}</strong>
+            <strong>
+              {TITLE[step.action]}
+              {made && made.pieces.length > 1 && <span className={styles.piece}> {step.piece}</span>}
+            </strong>
             <p>{step.text}</p>
             {step.caution && <p className={styles.caution}>{step.caution}</p>}
           </div>

@@ -70,12 +70,15 @@ export function createBenchStore(project: Project): BenchStore {
   }));
 }
 
-/** Lays a change over a design: fields are replaced, options one by one, `undefined` takes a field out. */
+/**
+ * Lays a change over a design: fields are replaced, options one by one, `undefined` takes a field out; options `null`
+ * takes all of them out.
+ */
 export function changedDesign(design: DesignInput, { options, ...fields }: DesignChange): DesignInput {
   const merged = {
     ...design,
     ...fields,
-    options: { ...(design.options as Record<string, unknown> | undefined), ...options },
+    options: options === null ? {} : { ...(design.options as Record<string, unknown> | undefined), ...options },
   };
   for (const part of [merged, merged.options] as Record<string, unknown>[])
     for (const key of Object.keys(part)) if (part[key] === undefined) delete part[key];

@@ -5,8 +5,9 @@ import { Button, Dropdown } from 'antd';
 import dayjs from 'dayjs';
 import relativeTime from 'dayjs/plugin/relativeTime';
 import Link from 'next/link';
-import { foldedBox, mouthView } from '@/core/fold';
-import { CARDS, sizeNamed, type Made } from '@/core/plan';
+import { constructionNamed } from '@/core/constructions';
+import { foldedBox } from '@/core/fold';
+import { CARDS, ownPaper, sizeNamed, viewOf, type Made } from '@/core/plan';
 import type { Project } from '@/data/db';
 import { usePlan } from '../bench/usePlan';
 import { Figure } from '../parts/Figure';
@@ -35,17 +36,21 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
   const figure = (value: number, unit = true) => (
     <Figure value={value} units={project.units} graduation={project.design.graduation ?? '1/8 in'} unit={unit} />
   );
-  const usual = made?.fit && contents ? sizeNamed(CARDS, contents.width, contents.height) : null;
+  const usual =
+    made && contents && 'design' in planned && planned.design.contents
+      ? sizeNamed(CARDS, contents.width, contents.height)
+      : null;
   const failing = !('checks' in planned) || planned.checks.some((check) => check.level === 'fail');
   return (
     <li className={styles.project}>
       <Link href={`/bench?p=${encodeURIComponent(project.id)}`} className={styles.open}>
         <span className={styles.picture}>{made && <Picture made={made} />}</span>
         <strong>{project.name}</strong>
+        <span className={styles.kind}>{constructionNamed(project.design.construction)?.title}</span>
         <span className={styles.what}>
           {made && (
             <>
-              {made.fit ? 'Holds ' : 'Holds up to '}
+              {made.built.cavities.length === 0 ? 'Made for ' : made.fit ? 'Holds ' : 'Holds up to '}
               {usual ? (
                 `${/^(A\d|ID)/.test(usual.title) ? 'an' : 'a'} ${usual.title}`
               ) : (
@@ -53,7 +58,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
                   {figure(contents!.width, false)} × {figure(contents!.height)}
                 </>
               )}
-              , from a {figure(made.built.piece.blank.width)} square
+              <Blanks made={made} project={project} />
             </>
           )}
           {failing && <em> Not ready to cut.</em>}
@@ -84,15 +89,30 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
   );
 }
 
+/** "from a 6 in square", "from 8 1/2 × 11 in", "from 4 pieces". */
+function Blanks({ made, project }: { made: Made; project: Project }) {
+  const figure = (value: number, unit = true) => (
+    <Figure value={value} units={project.units} graduation={project.design.graduation ?? '1/8 in'} unit={unit} />
+  );
+  if (made.pieces.length > 1) return <>, from {made.pieces.length} pieces</>;
+  const { width, height } = made.pieces[0].piece.blank;
+  if (Math.abs(width - height) < 1e-6) return <>, from a {figure(width)} square</>;
+  return (
+    <>
+      , from {figure(width, false)} × {figure(height)}
+    </>
+  );
+}
+
 function Picture({ made }: { made: Made }) {
-  const stack = made.folded.finished;
-  const view = mouthView(stack, made.built.cavities[0]);
+  const stack = ownPaper(made.folded.finished, made.built);
+  const view = viewOf(made.built, stack);
   const box = foldedBox(stack, view);
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
   const scale = Math.min(SHELF_SCALE, ROOM.width / width, ROOM.height / height);
   return (
     <svg width={width * scale + 2} height={height * scale + 2} aria-hidden="true">
-      <FoldedFace stack={stack} view={view} face="back" scale={scale} x={1} y={1} />
+      <FoldedFace stack={stack} view={view} face="above" scale={scale} x={1} y={1} />
     </svg>
   );
 }

@@ -2,11 +2,10 @@
 
 import { App, Button, Input, Modal, Spin } from 'antd';
 import { useLiveQuery } from 'dexie-react-hooks';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { LONGEST_PROJECT, readProject } from '@/core/files';
-import { inches } from '@/core/length';
-import type { DesignInput } from '@/core/plan';
 import type { Project } from '@/data/db';
 import {
   addProject,
@@ -17,25 +16,20 @@ import {
   saveProject,
   seedDemoShelf,
 } from '@/data/projects';
-import { loadMyBoard } from '@/data/settings';
 import { ProjectCard } from './ProjectCard';
 import styles from './Shelf.module.css';
 
-/** The questions a project starts with, and what each begins from. */
+/** The questions a project starts with: each leads to the holders that answer it. */
 const QUESTIONS = [
   {
     key: 'contents',
     title: 'I have something to put in',
-    text: 'A card, a photo, a ticket. Get the sheet to cut and where to fold.',
-    name: 'New envelope',
-    start: { contents: { width: inches(3), height: inches(4), thickness: 0 } },
+    text: 'A card, a photo, a ticket. See what can hold it, and what paper each takes.',
   },
   {
     key: 'paper',
     title: 'I have this paper',
-    text: 'A square or a scrap. See what it can hold.',
-    name: 'From this paper',
-    start: { blank: { width: inches(6), height: inches(6) } },
+    text: 'A square, a strip or a scrap. See what it can become.',
   },
 ] as const;
 
@@ -56,16 +50,6 @@ export function Shelf() {
     );
   }, [message]);
 
-  const begin = async (question: (typeof QUESTIONS)[number]): Promise<void> => {
-    const design: DesignInput = {
-      version: 1,
-      construction: 'diagonal-envelope',
-      ...question.start,
-      tool: { kind: 'envelope-board', ...(await loadMyBoard()) },
-      graduation: '1/8 in',
-    };
-    router.push(`/bench?p=${await addProject({ name: question.name, units: 'in', design })}`);
-  };
   const bin = async (project: Project): Promise<void> => {
     await binProject(project.id);
     notification.open({
@@ -104,18 +88,13 @@ export function Shelf() {
       <h1>What shall it hold?</h1>
       <div className={styles.questions}>
         {QUESTIONS.map((question) => (
-          <button
-            key={question.key}
-            type="button"
-            className={styles.question}
-            onClick={() => begin(question).catch(failed('It could not be started'))}
-          >
+          <Link key={question.key} href={`/choose?have=${question.key}`} className={styles.question}>
             <QuestionDrawing kind={question.key} />
             <span>
               <strong>{question.title}</strong>
               <span>{question.text}</span>
             </span>
-          </button>
+          </Link>
         ))}
       </div>
       <div className={styles.heading}>

@@ -1,0 +1,177 @@
+import { CONSTRUCTIONS, type Construction } from '../constructions';
+import type { Stack, View } from '../fold';
+import { boxOf } from '../geometry';
+import { mm, type Mm } from '../length';
+import { checksOf, type Check } from './checks';
+import { briefFor, readDesign, type Design, type DesignInput } from './design';
+import { liesOn } from './papers';
+import { ownPaper, planFor, viewOf, type Made } from './plan';
+
+/** What is known: something to put in, or a paper; and the rest of a design that all answers share. */
+export type Question = Omit<DesignInput, 'construction' | 'options' | 'version'>;
+
+/** One construction as an answer. */
+export interface Suggestion {
+  readonly construction: string;
+  readonly title: string;
+  readonly design: DesignInput;
+  /** Paper all its pieces take, mm². */
+  readonly paper: number;
+  /** Operations to make it: cuts, scores, glued joins. */
+  readonly operations: number;
+  readonly difficulty: 'quick' | 'some care' | 'patient';
+  readonly finished: { readonly width: Mm; readonly height: Mm };
+  readonly largest: { readonly width: Mm; readonly height: Mm };
+  /** The finished pile and how it is looked at, for a drawing; null when there is none. */
+  readonly picture: { readonly stack: Stack; readonly view: View; readonly front: 'below' | 'above' } | null;
+  /** Why it cannot be: the first check that fails; null when it can. */
+  readonly obstacle: Check | null;
+}
+
+/**
+ * Every construction as an answer to a question, best first: those that can be made before those that cannot, then
+ * by the paper and the work they take (contents first), or by how much they hold (paper first). What is shown was
+ * folded and proved. Constructions that hold nothing answer only where the paper is asked about.
+ */
+export function suggest(
+  question: Question,
+  constructions: readonly Construction[] = CONSTRUCTIONS,
+): readonly Suggestion[] {
+  const paperFirst = question.blank !== undefined;
+  return constructions
+    .map((construction) => answer(construction, question))
+    .filter(
+      (found): found is Suggestion =>
+        found !== null && (paperFirst || found.largest.width > 0 || found.obstacle !== null),
+    )
+    .sort(
+      (a, b) =>
+        Number(a.obstacle !== null) - Number(b.obstacle !== null) || worth(b, paperFirst) - worth(a, paperFirst),
+    );
+}
+
+/** What makes one answer better than another: more room for the paper, or less paper and work for the contents. */
+const worth = ({ largest, paper, operations }: Suggestion, paperFirst: boolean): number =>
+  paperFirst
+    ? (largest.width * largest.height) / Math.max(1, paper) - operations * 0.002
+    : -paper * (1 + operations * 0.02);
+
+function answer(construction: Construction, question: Question): Suggestion | null {
+  const design = { version: 1, construction: construction.name, ...question } as DesignInput;
+  const read = readDesign(design);
+  if (!read.ok) return null;
+  const plan = planFor(read.design);
+  const failed = checksOf(plan).find((check) => check.level === 'fail') ?? null;
+  const { made } = plan;
+  const operations = made ? operationsOf(made) : 0;
+  return {
+    construction: construction.name,
+    title: construction.title,
+    design,
+    paper: made ? made.pieces.reduce((sum, { piece }) => sum + piece.blank.width * piece.blank.height, 0) : Infinity,
+    operations,
+    difficulty: operations > 24 ? 'patient' : operations > 11 ? 'some care' : 'quick',
+    finished: made?.finished ?? { width: mm(0), height: mm(0) },
+    largest: made ? { width: made.largest.width, height: made.largest.height } : { width: mm(0), height: mm(0) },
+    picture: made
+      ? {
+          stack: ownPaper(made.folded.finished, made.built),
+          view: viewOf(made.built, made.folded.finished),
+          front: made.built.front,
+        }
+      : null,
+    obstacle: failed,
+  };
+}
+
+/** Cuts, scores and glued joins. */
+const operationsOf = ({ pieces, folded }: Made): number =>
+  pieces.reduce(
+    (sum, { programme }) =>
+      sum + 1 + programme.moves.filter((move) => !['mark', 'turn', 'place'].includes(move.do)).length,
+    folded.stages.length,
+  );
+
+/** A paper of a stash, and what it could become. */
+export interface PaperChoice {
+  readonly paper: { readonly width: Mm; readonly height: Mm };
+  readonly construction: string;
+  /** Share of the paper that the contents' own area takes. */
+  readonly use: number;
+}
+
+/**
+ * Which of many papers can hold the contents, as which construction: screened by drawing each construction's blanks
+ * once, without folding. What is then shown is planned, folded and proved one by one. Best use of the paper first.
+ */
+export function papersFor(
+  question: Question & { readonly contents: NonNullable<Question['contents']> },
+  papers: readonly { readonly width: Mm; readonly height: Mm }[],
+): readonly PaperChoice[] {
+  const drawn = CONSTRUCTIONS.flatMap((construction) => {
+    const read = readDesign({ version: 1, construction: construction.name, ...question });
+    if (!read.ok) return [];
+    const result = construction.build(briefFor(read.design));
+    return result.ok
+      ? [
+          {
+            construction,
+            design: read.design,
+            pieces: result.built.pieces.filter((piece) => !piece.given),
+            holds: result.built.cavities.length > 0,
+          },
+        ]
+      : [];
+  });
+  return papers
+    .flatMap((paper) =>
+      drawn
+        .filter(({ holds, pieces }) => holds && pieces.every((piece) => liesOn(piece.blank, paper)))
+        .map(({ construction, design }): PaperChoice => ({
+          paper,
+          construction: construction.name,
+          use: (design.contents!.width * design.contents!.height) / (paper.width * paper.height),
+        })),
+    )
+    .sort((a, b) => b.use - a.use);
+}
+
+/**
+ * What each of many papers can become: screened by each construction's own inverse (its blank given), without
+ * folding; the floor of its first cavity stands for what it holds. Most room for its paper first.
+ */
+export function becomes(
+  question: Question,
+  papers: readonly { readonly width: Mm; readonly height: Mm }[],
+): readonly (PaperChoice & { readonly floor: { readonly width: number; readonly height: number } })[] {
+  const designs = CONSTRUCTIONS.flatMap((construction): Design[] => {
+    const read = readDesign({
+      version: 1,
+      construction: construction.name,
+      ...question,
+      blank: { width: mm(100), height: mm(100) },
+    });
+    return read.ok ? [read.design] : [];
+  });
+  return papers
+    .flatMap((paper) =>
+      designs.flatMap((design) => {
+        const result = design.construction.build(briefFor({ ...design, blank: paper }));
+        if (!result.ok) return [];
+        const [cavity] = result.built.cavities;
+        if (!cavity) return [];
+        const panel = result.built.pieces.flatMap((piece) => piece.panels).find(({ id }) => id === cavity.floor)!;
+        const box = boxOf(panel.polygon);
+        const floor = { width: box.maxX - box.minX, height: box.maxY - box.minY };
+        return [
+          {
+            paper,
+            construction: design.construction.name,
+            floor,
+            use: (floor.width * floor.height) / (paper.width * paper.height),
+          },
+        ];
+      }),
+    )
+    .sort((a, b) => b.use - a.use);
+}

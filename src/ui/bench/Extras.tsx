@@ -1,0 +1,189 @@
+import { Checkbox, Collapse, Segmented, Select } from 'antd';
+import { formatLength, mm, type Graduation, type Units } from '@/core/length';
+import {
+  ADHESIVES,
+  closurePlan,
+  CLOSURES,
+  COMPANIONS,
+  companionsOf,
+  glueAdvice,
+  type Adhesive,
+  type Closure,
+  type CompanionName,
+  type Design,
+  type DesignChange,
+  type Made,
+} from '@/core/plan';
+import { LengthField } from '../parts/LengthField';
+import styles from './Brief.module.css';
+
+interface ExtrasProps {
+  readonly design: Design;
+  readonly made: Made | null;
+  readonly units: Units;
+  readonly graduation: Graduation;
+  readonly onChange: (change: DesignChange, key: string) => void;
+}
+
+const HOLDS: Record<Adhesive, string> = {
+  'wet-glue': 'Wet glue',
+  tape: 'Tape',
+  'tape-runner': 'Tape runner',
+  'hot-glue': 'Hot glue',
+  'hook-dot': 'Hook-and-loop dot',
+};
+const SHUTS: Record<Closure, string> = {
+  none: 'Nothing more',
+  cord: 'Cord once round',
+  bow: 'Ribbon with a bow',
+  laced: 'Laced through holes',
+  buttons: 'Two buttons and cord',
+  ribbon: 'Ribbon under a mat',
+  dot: 'Hook-and-loop dot',
+  tuck: 'Flap tucked in',
+  band: 'Belly band',
+};
+const GOES_WITH: Record<CompanionName, string> = {
+  'insert-card': 'Insert card with a ribbon pull',
+  mat: 'Mat for the front',
+  tag: 'Tag',
+  note: 'Folded note',
+  'sweet-wrap': 'Strip round a small sweet',
+  'hole-template': 'Template for the holes',
+  'clip-cover': 'Cover for a paper clip',
+};
+
+/** What holds it together, what shuts it, what goes with it: each with the figures that follow from the fold. */
+export function Extras({ design, made, units, graduation, onChange }: ExtrasProps) {
+  const say = (value: number): string => formatLength(mm(value), units, graduation, true);
+  const { adhesive, closure, companions } = design;
+  const advice = made ? glueAdvice(made, design) : [];
+  const shut = made ? closurePlan(made, design) : null;
+  const sized = made ? companionsOf(made, { ...design, companions: [...COMPANIONS] }) : [];
+  const nameOf = (step: string): string => made?.built.assembly.find(({ id }) => id === step)?.name ?? step;
+  const hasHoles = made?.pieces.some(({ piece }) => piece.holes.length > 0) ?? false;
+  return (
+    <Collapse
+      ghost
+      className={styles.more}
+      items={[
+        {
+          key: 'glue',
+          label: 'Glue and tape',
+          children: (
+            <>
+              {advice.map(({ step, chosen, breadth, tape, margin, slides }) => (
+                <label key={step} className={styles.join}>
+                  {nameOf(step)}
+                  <Select<Adhesive>
+                    className={styles.wide}
+                    aria-label={`Glue for: ${nameOf(step)}`}
+                    value={chosen}
+                    options={ADHESIVES.map((value) => ({ value, label: HOLDS[value] }))}
+                    onChange={(value) =>
+                      onChange(
+                        { adhesive: { ...adhesive, joins: { ...adhesive.joins, [step]: value } } },
+                        `glue-${step}`,
+                      )
+                    }
+                  />
+                  <small>
+                    {say(breadth)} broad{tape === null ? ', too narrow for tape' : `: tape up to ${say(tape)} fits`}.
+                    {margin > 0 && ` Wet glue creeps: stay ${say(margin)} away from the pocket’s side.`}
+                    {slides && ' A part slides here: wet glue lets you line it up.'}
+                  </small>
+                </label>
+              ))}
+              {advice.some(({ chosen }) => chosen === 'tape') && (
+                <LengthField
+                  units={units}
+                  graduation={graduation}
+                  label="Width of the tape"
+                  value={adhesive.tape}
+                  least={1}
+                  most={60}
+                  onChange={(tape) => onChange({ adhesive: { ...adhesive, tape } }, 'tape')}
+                />
+              )}
+              {advice.length === 0 && <p className={styles.purpose}>Nothing is glued.</p>}
+              <Segmented<Design['order']>
+                block
+                aria-label="Order of work"
+                value={design.order}
+                options={[
+                  { value: 'by-operation', label: 'Cut all first' },
+                  { value: 'by-piece', label: 'Piece by piece' },
+                ]}
+                onChange={(order) => onChange({ order }, 'order')}
+              />
+            </>
+          ),
+        },
+        {
+          key: 'closure',
+          label: 'How it is shut',
+          children: (
+            <>
+              <Select<Closure>
+                className={styles.wide}
+                aria-label="How it is shut"
+                value={closure.kind}
+                options={CLOSURES.map((value) => ({ value, label: SHUTS[value] }))}
+                onChange={(kind) => onChange({ closure: { ...closure, kind } }, 'closure')}
+              />
+              {(closure.kind === 'buttons' || closure.kind === 'dot') && (
+                <LengthField
+                  units={units}
+                  graduation={graduation}
+                  label="Disc, across"
+                  value={closure.disc}
+                  least={3}
+                  most={60}
+                  onChange={(disc) => onChange({ closure: { ...closure, disc } }, 'disc')}
+                />
+              )}
+              {shut && shut.length > 0 && <p className={styles.purpose}>Needs {say(shut.length)}, the tie included.</p>}
+            </>
+          ),
+        },
+        {
+          key: 'companions',
+          label: 'Goes with it',
+          children: (
+            <div className={styles.companions}>
+              {COMPANIONS.filter((name) => name !== 'hole-template' || hasHoles).map((name) => {
+                const size = sized.find((companion) => companion.name === name);
+                return (
+                  <Checkbox
+                    key={name}
+                    checked={companions.includes(name)}
+                    disabled={!size}
+                    onChange={(event) =>
+                      onChange(
+                        {
+                          companions: event.target.checked
+                            ? [...companions, name]
+                            : companions.filter((other) => other !== name),
+                        },
+                        `companion-${name}`,
+                      )
+                    }
+                  >
+                    {GOES_WITH[name]}
+                    {size && (
+                      <small>
+                        {say(size.width)} × {say(size.height)}
+                        {size.scores.length > 0 && `, scored at ${size.scores.map(say).join(', ')}`}
+                        {size.ribbon > 0 && `, ${say(size.ribbon)} of ribbon`}
+                      </small>
+                    )}
+                  </Checkbox>
+                );
+              })}
+            </div>
+          ),
+        },
+      ]}
+    />
+  );
+}

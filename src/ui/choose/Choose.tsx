@@ -1,0 +1,177 @@
+'use client';
+
+import { Alert, App, Select, Segmented, Spin } from 'antd';
+import Link from 'next/link';
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useEffect, useMemo, useState } from 'react';
+import { formatLength, inches, mm, roundTo, type Mm, type Units } from '@/core/length';
+import { CARDS, checkSentence, PAPERS, sayer, sizeNamed, type Question, type Suggestion } from '@/core/plan';
+import { foldedBox } from '@/core/fold';
+import type { Tool } from '@/core/tools';
+import { addProject } from '@/data/projects';
+import { loadMyBoard } from '@/data/settings';
+import { FoldedFace } from '../draw/FoldedFace';
+import { LengthField } from '../parts/LengthField';
+import { useSuggestions } from './useSuggestions';
+import styles from './Choose.module.css';
+
+type Asked = 'contents' | 'paper';
+
+/** One scale for all drawings of a page, so that sizes can be compared; px to a millimetre. */
+const SCALE = 0.9;
+const ROOM = { width: 190, height: 130 };
+
+/** "What can hold this?" and "What can this paper become?": every holder as an answer, drawn as it comes out. */
+export function Choose() {
+  const router = useRouter();
+  const { message } = App.useApp();
+  const asked: Asked = useSearchParams().get('have') === 'paper' ? 'paper' : 'contents';
+  const [units, setUnits] = useState<Units>('in');
+  const [contents, setContents] = useState({ width: inches(3), height: inches(4), thickness: mm(0) });
+  const [blank, setBlank] = useState({ width: inches(6), height: inches(6) });
+  const [tool, setTool] = useState<Tool | null>(null);
+  const graduation = units === 'in' ? '1/8 in' : '1 mm';
+  useEffect(() => {
+    void loadMyBoard().then((board) => setTool({ kind: 'envelope-board', ...board }));
+  }, []);
+  const question = useMemo(
+    (): Question => ({
+      ...(asked === 'paper' ? { blank } : { contents }),
+      graduation,
+      ...(tool ? { tool } : {}),
+    }),
+    [asked, blank, contents, graduation, tool],
+  );
+  const { suggestions, trouble } = useSuggestions(question);
+  const say = sayer(units, graduation);
+  const begin = (suggestion: Suggestion): void => {
+    const name = asked === 'paper' ? `${suggestion.title} from this paper` : suggestion.title;
+    addProject({ name, units, design: suggestion.design }).then(
+      (id) => router.push(`/bench?p=${id}`),
+      (error: Error) => message.error(`It could not be started: ${error.message}`),
+    );
+  };
+  const size = asked === 'paper' ? blank : contents;
+  const setSize = (width: Mm, height: Mm): void =>
+    asked === 'paper' ? setBlank({ width, height }) : setContents({ ...contents, width, height });
+  const list = asked === 'paper' ? PAPERS : CARDS;
+  const can = suggestions?.filter(({ obstacle }) => obstacle === null) ?? [];
+  const cannot = suggestions?.filter(({ obstacle }) => obstacle !== null) ?? [];
+  return (
+    <main className={styles.choose}>
+      <h1>{asked === 'paper' ? 'What can this paper become?' : 'What can hold this?'}</h1>
+      <div className={styles.question}>
+        <Segmented<Asked>
+          aria-label="What you have"
+          value={asked}
+          options={[
+            { value: 'contents', label: 'Something to put in' },
+            { value: 'paper', label: 'A paper' },
+          ]}
+          onChange={(have) => router.replace(`/choose?have=${have}`)}
+        />
+        <Select
+          aria-label={asked === 'paper' ? 'Paper sizes' : 'Usual sizes of contents'}
+          className={styles.usual}
+          value={sizeNamed(list, size.width, size.height)?.id ?? 'free'}
+          options={[
+            { value: 'free', label: 'My own size' },
+            ...list.map(({ id, title }) => ({ value: id, label: title })),
+          ]}
+          onChange={(id) => {
+            const found = list.find((item) => item.id === id);
+            if (found) setSize(found.width, found.height);
+          }}
+        />
+        {(['width', 'height'] as const).map((side) => (
+          <LengthField
+            key={side}
+            label={side === 'width' ? 'Width' : 'Height'}
+            units={units}
+            graduation={graduation}
+            value={size[side]}
+            least={5}
+            onChange={(length) =>
+              setSize(side === 'width' ? mm(length) : size.width, side === 'height' ? mm(length) : size.height)
+            }
+          />
+        ))}
+        {asked === 'contents' && (
+          <LengthField
+            label="Thickness"
+            units={units}
+            graduation={graduation}
+            value={contents.thickness}
+            least={0}
+            most={60}
+            onChange={(thickness) => setContents({ ...contents, thickness: mm(thickness) })}
+          />
+        )}
+        <Segmented<Units>
+          aria-label="Units"
+          value={units}
+          options={[
+            { value: 'in', label: 'in' },
+            { value: 'mm', label: 'mm' },
+          ]}
+          onChange={setUnits}
+        />
+      </div>
+      {trouble && <Alert type="error" showIcon title={`The holders could not be worked out: ${trouble}`} />}
+      {!suggestions && !trouble && <Spin aria-label="Folding every holder" />}
+      <ol className={styles.list} aria-label="Holders, best first">
+        {can.map((suggestion) => (
+          <li key={suggestion.construction}>
+            <button type="button" className={styles.answer} onClick={() => begin(suggestion)}>
+              <Drawing suggestion={suggestion} />
+              <strong>{suggestion.title}</strong>
+              <span>
+                {suggestion.largest.width > 0
+                  ? asked === 'paper'
+                    ? `Holds up to ${short(suggestion.largest, units, graduation)}`
+                    : `${Math.round(suggestion.paper / 100)} cm² of paper`
+                  : `Comes out ${short(suggestion.finished, units, graduation)}`}
+                , {suggestion.difficulty}
+              </span>
+            </button>
+            <Link href={`/holders/${suggestion.construction}`}>How it is made</Link>
+          </li>
+        ))}
+      </ol>
+      {cannot.length > 0 && (
+        <section className={styles.cannot}>
+          <h2>Not from {asked === 'paper' ? 'this paper' : 'these'}</h2>
+          <ul>
+            {cannot.map(({ construction, title, obstacle }) => (
+              <li key={construction}>
+                <strong>{title}.</strong> {checkSentence(obstacle!, say)}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </main>
+  );
+}
+
+const short = (
+  { width, height }: { width: number; height: number },
+  units: Units,
+  graduation: '1/8 in' | '1 mm',
+): string =>
+  `${formatLength(roundTo(mm(width), graduation, 'down'), units, graduation)} × ${formatLength(roundTo(mm(height), graduation, 'down'), units, graduation)}`;
+
+/** The holder as it comes out, to one scale with its neighbours where it has room. */
+function Drawing({ suggestion: { picture } }: { suggestion: Suggestion }) {
+  if (!picture) return null;
+  const box = foldedBox(picture.stack, picture.view);
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const scale = Math.min(SCALE, ROOM.width / width, ROOM.height / height);
+  return (
+    <span className={styles.drawing}>
+      <svg width={width * scale + 4} height={height * scale + 4} aria-hidden="true">
+        <FoldedFace stack={picture.stack} view={picture.view} face="above" scale={scale} x={2} y={2} />
+      </svg>
+    </span>
+  );
+}
