@@ -12,8 +12,8 @@ const made = (fields: object): Made => {
   if (!plan.made) throw new Error(`refused: ${JSON.stringify(plan.refusal)}`);
   return plan.made;
 };
-const side = (m: Made): number => m.built.piece.blank.width / INCH;
-const setting = (m: Made): number => m.built.piece.notches[0]!.at / INCH;
+const side = (m: Made): number => m.pieces[0].piece.blank.width / INCH;
+const setting = (m: Made): number => m.pieces[0].piece.notches[0]!.at / INCH;
 const level = (fields: object, id: string) => checksOf(envelope(fields)).find((check) => check.id === id);
 
 describe('common practice (no published source)', () => {
@@ -51,7 +51,7 @@ describe('the folded shape agrees with the derivation (geometry of the fold line
     expect(m.inside.width / INCH).toBeCloseTo(Math.SQRT2 * a, 6);
     expect(m.inside.height / INCH).toBeCloseTo(Math.SQRT2 * b, 6);
     const { finished } = m.folded;
-    const view = mouthView(finished, m.built.cavities[0]);
+    const view = mouthView(finished, m.built.cavities[0]!);
     // Narrow flaps stand on the shorter side and face each other along the longer one.
     const [short, long] = a <= b ? [a, b] : [b, a];
     expect(reachAcross(finished, 'side-1', 'side-2', view.across) / INCH).toBeCloseTo(
@@ -116,7 +116,7 @@ describe('overhang', () => {
     expect(check.value / INCH).toBeCloseTo((6.125 - 2 - 0.375 + 0.75) / Math.SQRT2 - Math.SQRT2 * (2 - 0.375), 4);
     const cured = envelope({ ...fields, options: check.remedies[0]!.change.options });
     expect(checksOf(cured).filter((c) => c.level === 'fail')).toEqual([]);
-    expect(cured.made!.toolFaults).toEqual([]);
+    expect(cured.made!.pieces[0].toolFaults).toEqual([]);
   });
 });
 
@@ -177,18 +177,18 @@ describe('rounding', () => {
 
   test('by hand a, b and n stand on the marks', () => {
     const m = made({ contents: { width: 74, height: 105 }, tool: { kind: 'ruler' }, graduation: '1 mm' });
-    expect(m.built.piece.notches[0]!.length).toBe(19);
-    for (const mark of m.programme.marks) expect(Math.abs(mark.at - Math.round(mark.at))).toBeLessThan(1e-6);
-    expect(m.built.piece.blank.width).toBe(Math.round(m.built.piece.blank.width));
+    expect(m.pieces[0].piece.notches[0]!.length).toBe(19);
+    for (const mark of m.pieces[0].programme.marks) expect(Math.abs(mark.at - Math.round(mark.at))).toBeLessThan(1e-6);
+    expect(m.pieces[0].piece.blank.width).toBe(Math.round(m.pieces[0].piece.blank.width));
   });
 
   test('a board’s own notch and offset go into the setting, which stands on its ruler’s marks', () => {
     const tool = { kind: 'envelope-board', notch: '0.8 in', offset: '-1/16 in' };
     const m = made({ contents: { width: '3 in', height: '4 in' }, tool });
-    const mark = m.programme.marks[0]!;
+    const mark = m.pieces[0].programme.marks[0]!;
     expect((mark.at / INCH) * 8).toBeCloseTo(Math.round((mark.at / INCH) * 8), 6);
     expect(setting(m)).toBeCloseTo(mark.at / INCH - 1 / 16, 6);
-    expect(m.toolFaults).toEqual([]);
+    expect(m.pieces[0].toolFaults).toEqual([]);
   });
 
   test('past the end of the ruler it starts on the neighbouring edge, or measures', () => {
@@ -197,7 +197,7 @@ describe('rounding', () => {
     const huge = made({ contents: { width: '8 in', height: '9 in' } });
     expect(huge.built.start).toEqual({ edge: 1, reference: 'ruler' });
     expect(level({ contents: { width: '8 in', height: '9 in' } }, 'ruler-end')!.level).toBe('note');
-    expect(huge.toolFaults).toEqual([]);
+    expect(huge.pieces[0].toolFaults).toEqual([]);
   });
 });
 
@@ -237,28 +237,30 @@ describe('what cannot be made', () => {
 });
 
 test('a dragged fold decides the room aimed for, or the setting on a given sheet', () => {
-  const construction = constructionNamed('diagonal-envelope')!;
   const contents = { width: mm(80), height: mm(100), thickness: mm(2) };
-  const m = made({ contents, graduation: 'exact' });
-  const brief = {
-    contents,
-    thickness: mm(2),
-    blank: null,
-    aim: m.inside,
-    least: m.inside,
-    making: { graduation: '1/8 in', notch: inches(0.75), offset: mm(0), rulerEnd: inches(5) },
-    options: {},
-  } as const;
-  const width = m.built.piece.hinges.find((h) => h.id === 's-bottom')!.id;
-  const drag = (hinge: string, outward: number, over = {}) =>
-    construction.dragFold({ hinge, outward, built: m.built, inside: m.inside, brief: { ...brief, ...over } });
-  expect(drag(width, 3)).toEqual({ aim: { width: expect.closeTo(6.35 + 6, 6), height: expect.closeTo(6.35, 6) } });
-  expect(drag('s-side-1', -10)).toEqual({ aim: { width: expect.closeTo(6.35, 6), height: 0 } });
-  const moved = drag(width, 5, { contents: null }) as { options: { setting: number } };
-  expect(moved.options.setting).toBeCloseTo(
-    Math.round((m.built.piece.notches[0]!.at + 5 * Math.SQRT2) / 3.175) * 3.175,
-    6,
-  );
+  const grip = (m: Made, hinge: string) => m.built.grips.find((g) => g.hinge === hinge)!;
+  const first = made({ contents, graduation: 'exact' });
+  expect(first.built.grips.map((g) => g.hinge).sort()).toEqual(['s-bottom', 's-closing', 's-side-1', 's-side-2']);
+  expect(grip(first, 's-bottom').does).toEqual({ kind: 'room', side: 'width', rate: 2 });
+  expect(grip(first, 's-side-1').does).toEqual({ kind: 'room', side: 'height', rate: 2 });
+  // Pulled out square to itself, a fold leaves the middle of the sheet.
+  const { along } = grip(first, 's-bottom');
+  const { line } = first.pieces[0].piece.hinges.find((h) => h.id === 's-bottom')!;
+  const centre = first.pieces[0].piece.blank.width / 2;
+  expect(along.x * (line.from.x - centre) + along.y * (line.from.y - centre)).toBeGreaterThan(0);
+  // On a given sheet the setting moves by √2 for every mm; the fold moved so lands where it was pulled to.
+  const given = {
+    blank: { width: inches(6), height: inches(6) },
+    options: { setting: inches(2.5), corner: 0 },
+    graduation: 'exact',
+  };
+  const sheet = made(given);
+  const { does, along: way } = grip(sheet, 's-bottom');
+  if (does.kind !== 'option') throw new Error('a given sheet has a setting to decide');
+  expect(does.from).toBeCloseTo(inches(2.5), 9);
+  const pulled = made({ ...given, options: { setting: does.from + 3 * does.rate, corner: 0 } });
+  const at = (m: Made) => m.pieces[0].piece.hinges.find((h) => h.id === 's-bottom')!.line.from;
+  expect((at(pulled).x - at(sheet).x) * way.x + (at(pulled).y - at(sheet).y) * way.y).toBeCloseTo(3, 6);
 });
 
 test('the registry names each construction once, with schools that are real options', () => {

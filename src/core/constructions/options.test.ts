@@ -54,7 +54,7 @@ test.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))(
     for (const { title, description, unit, fallback, open, choices, name } of optionFields(construction.options)) {
       expect(title).toMatch(/^[A-Z]/);
       expect(description).toMatch(/\.$/);
-      expect(['mm', 'choice']).toContain(unit);
+      expect(['mm', 'choice', 'count', 'yes-no']).toContain(unit);
       expect(fallback ?? open).toBeDefined();
       const spoken = construction.schools.filter((school) => school.option === name).map((school) => school.value);
       if (unit === 'choice') expect(spoken.sort()).toEqual([...choices].sort());

@@ -42,7 +42,7 @@ const hasLine = (page: ReadPage, { from, to }: Segment, at: (p: Point) => readon
 describe('the PDF, read back with pdf.js', () => {
   test.each([A4, LETTER])('a small sheet is one $title page at true size, with a check bar', async (page) => {
     const drawing = drawingOf('3 in', '4 in');
-    const pages = readPdf(await sheetPdf(drawing, page, words));
+    const pages = readPdf(await sheetPdf([drawing], page, words));
     expect(pages).toHaveLength(1);
     // Page sizes by another library's table (pdf-lib: ISO 216 A4 and ANSI letter, in points).
     const [width, height] = page.id === 'a4' ? PageSizes.A4 : PageSizes.Letter;
@@ -63,7 +63,7 @@ describe('the PDF, read back with pdf.js', () => {
   test('a sheet larger than the page is tiled; pages overlap and share lettered join marks', async () => {
     const drawing = drawingOf('5 in', '7 in');
     const { tiles } = tilesFor(drawing.blank, A4);
-    const pages = readPdf(await sheetPdf(drawing, A4, words));
+    const pages = readPdf(await sheetPdf([drawing], A4, words));
     expect(pages).toHaveLength(tiles.length);
     expect(pages.length).toBeGreaterThan(1);
     // Where each cross stands on the sheet, page by page: the two pages that share a letter must agree.

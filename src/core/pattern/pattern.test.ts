@@ -9,7 +9,7 @@ const sound = (): Piece =>
     construction: 'diagonal-envelope',
     contents: { width: '3 in', height: '4 in' },
     options: { corner: 0 },
-  }).made!.built.piece;
+  }).made!.pieces[0].piece;
 
 test('edges run anticlockwise: each edge’s left end, once it is near, is the corner before it', () => {
   const blank = { width: mm(100), height: mm(60) };

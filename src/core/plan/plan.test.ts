@@ -78,7 +78,9 @@ describe('defaults', () => {
     const { made } = planOf(
       envelope({ blank: { width: '6 in', height: '6 in' }, contents: { width: '3 in', height: '3 in' } }),
     );
-    expect(made!.built.piece.notches.map((n) => n.at)).toEqual([3, 3, 3, 3].map((at) => expect.closeTo(inches(at), 6)));
+    expect(made!.pieces[0].piece.notches.map((n) => n.at)).toEqual(
+      [3, 3, 3, 3].map((at) => expect.closeTo(inches(at), 6)),
+    );
     expect(made!.fit!.ease.width).toBeCloseTo(inches(Math.SQRT2 * (3 - 0.375) - 3), 6);
   });
 });

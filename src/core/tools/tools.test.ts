@@ -4,7 +4,7 @@ import { calibrate, COMMON_BOARD, differences, simulate, type Move } from '.';
 
 const card = (fields: object = {}) =>
   planOf({ version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' }, ...fields })
-    .made!;
+    .made!.pieces[0];
 
 test('the board’s moves go round the sheet: place, punch, score, turn', () => {
   const { programme } = card();
@@ -51,9 +51,9 @@ test('by hand each edge’s first mark is joined to the next edge’s second mar
 });
 
 describe('the simulators know their tool, not the pattern', () => {
-  const { built, programme } = card();
-  const { blank } = built.piece;
-  const run = (moves: readonly Move[], tool = COMMON_BOARD) => differences(simulate(blank, tool, moves), built.piece);
+  const { piece, programme } = card();
+  const { blank } = piece;
+  const run = (moves: readonly Move[], tool = COMMON_BOARD) => differences(simulate(blank, tool, moves), piece);
 
   test('the programme gives the pattern; on a board with another notch or offset it does not', () => {
     expect(run(programme.moves)).toEqual([]);
@@ -128,5 +128,93 @@ describe('calibration from one trial fold', () => {
     expect(
       calibrate({ sheet: inches(6), setting: inches(4.5), width: inches(3.2), height: inches(4.2) }),
     ).toMatchObject({ ok: false, message: expect.stringContaining('Check the setting') });
+  });
+});
+
+describe('straight scores', () => {
+  const seam = (fields: object = {}) =>
+    planOf({
+      version: 1,
+      construction: 'seam-envelope',
+      blank: { width: '8 1/2 in', height: '11 in' },
+      tool: { kind: 'scoring-board' },
+      ...fields,
+    }).made!.pieces[0];
+
+  test('on a scoring board: one edge to the fence, groove by groove, turned once', () => {
+    const { programme } = seam();
+    expect(
+      programme.moves
+        .filter((m) => m.do === 'groove' || m.do === 'turn')
+        .map((m) => (m.do === 'groove' ? [m.edge, m.at / 25.4] : m.do)),
+    ).toEqual([
+      [1, expect.closeTo(2.5, 6)],
+      [1, expect.closeTo(6.5, 6)],
+      'turn',
+      [2, expect.closeTo(1.5, 6)],
+      [2, expect.closeTo(10.5, 6)],
+      'turn',
+      'turn',
+      'turn',
+    ]);
+  });
+
+  test('what lies past the board’s end is measured from the other side', () => {
+    const { programme, toolFaults } = seam({ tool: { kind: 'scoring-board', length: '10 in' } });
+    expect(
+      programme.marks.filter((m) => m.for === 'score').map((m) => [m.edge, m.at / 25.4, m.reference]),
+    ).toContainEqual([4, expect.closeTo(0.5, 6), 'fence']);
+    expect(toolFaults).toEqual([]);
+  });
+
+  test('a board that scores near an edge makes the bottom of a seam envelope, its notch and offset its own', () => {
+    for (const offset of [0, 0.5]) {
+      const { programme, toolFaults, piece } = seam({
+        tool: { kind: 'edge-board', offset },
+        graduation: 'exact',
+        options: { bottomFlap: 12.7 + offset },
+      });
+      expect(toolFaults).toEqual([]);
+      expect(programme.moves.filter((m) => m.do === 'edge-score')).toEqual([expect.objectContaining({ edge: 3 })]);
+      expect(programme.moves.filter((m) => m.do === 'relief')).toHaveLength(2);
+      const tool = {
+        kind: 'edge-board',
+        scoreFrom: inches(0.5),
+        relief: inches(0.25),
+        offset: mm(offset),
+        notch: inches(0.75),
+      } as const;
+      expect(differences(simulate(piece.blank, { ...tool, relief: inches(0.3) }, programme.moves), piece)).not.toEqual(
+        [],
+      );
+      expect(
+        differences(simulate(piece.blank, { ...tool, offset: mm(offset + 1) }, programme.moves), piece),
+      ).not.toEqual([]);
+    }
+  });
+
+  test('the simulated scoring board knows its length, its fence and what is near', () => {
+    const { piece, programme } = seam();
+    const run = (moves: readonly Move[], length = inches(12)) =>
+      differences(simulate(piece.blank, { kind: 'scoring-board', length, notch: inches(0.75) }, moves), piece);
+    expect(run(programme.moves)).toEqual([]);
+    expect(run(programme.moves, inches(8))[0]).toContain('ends before');
+    expect(run(programme.moves.filter((m) => m.do !== 'turn'))[0]).toContain('is not near');
+    expect(run(programme.moves.filter((m) => m.do !== 'mark')).join()).toContain('lacks a mark');
+    expect(run(programme.moves.filter((m) => m.do !== 'cut')).join()).toContain('was not made');
+    expect(simulate(piece.blank, COMMON_BOARD, programme.moves).faults[0]).toContain('no scoring board');
+  });
+
+  test('holes are marked and punched; one that is not is missed', () => {
+    const { piece, programme } = planOf({
+      version: 1,
+      construction: 'storage-pocket',
+      contents: { width: '3 3/4 in', height: '5 in' },
+      tool: { kind: 'scoring-board' },
+    }).made!.pieces[1]!;
+    expect(piece.holes).toHaveLength(6);
+    const tool = { kind: 'scoring-board', length: inches(12), notch: inches(0.75) } as const;
+    const moves = programme.moves.filter((m, i) => m.do !== 'hole' || i < programme.moves.length - 1);
+    expect(differences(simulate(piece.blank, tool, moves), piece)).toEqual(['hole 6 of the pattern was not made']);
   });
 });
