@@ -96,13 +96,17 @@ export const DEMO_SHELF: readonly Demo[] = [
   {
     name: 'Pouch for twelve star cards',
     units: 'in',
-    design: holder('accordion-pocket', {
-      contents: { width: inches(3), height: inches(2.5), thickness: inches(1 / 8) },
-      paper: cover,
-      tool: scoring,
-      graduation: '1/8 in',
-      closure: { kind: 'cord' },
-    }),
+    design: holder(
+      'accordion-pocket',
+      {
+        contents: { width: inches(4), height: inches(3), thickness: inches(3 / 8) },
+        paper: cover,
+        tool: scoring,
+        graduation: '1/8 in',
+        closure: { kind: 'cord' },
+      },
+      { lid: inches(2) },
+    ),
   },
   {
     name: 'Sliding doors for the comet photos',

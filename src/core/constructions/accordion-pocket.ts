@@ -4,7 +4,7 @@ import { drawPiece, rect, ring, type FoldLine, type Panel } from '../pattern';
 import { built, EASE, fold, LEFT, optionGrip, place, refuse, RIGHT, roomGrip, segment } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, countOption, lengthOption } from './options';
-import { insideFor, leftOver, OPEN, tooLarge } from './sizing';
+import { HAIR, insideFor, leftOver, OPEN, tooLarge } from './sizing';
 
 const options = z.strictObject({
   pleats: countOption('Pleats on each side', 'At least two; the outermost are glued face to face.', 4, 2, 8),
@@ -56,7 +56,7 @@ function build(brief: Brief<Options>): BuildResult {
   }
   const [W, H] = [S - 2 * k * q, S / 2];
   if (W < 4 * q || W < 3 * STRIP) return refuse(tooLarge('pleat', q, (S - 3 * STRIP) / (2 * k + 4)));
-  if (lid > H) return refuse(tooLarge('lid', lid, H));
+  if (lid + spine > H + HAIR) return refuse(tooLarge('lid', lid, H - spine));
   const [x1, x2] = [k * q, S - k * q];
   const panels: Panel[] = [
     { id: 'back', name: 'back', polygon: rect(x1, H, x2, S) },
@@ -176,7 +176,7 @@ function build(brief: Brief<Options>): BuildResult {
             roomGrip('s-back-left-1', LEFT, 'width', 'room in the width', 2),
             roomGrip('s-back-right-1', RIGHT, 'width', 'room in the width', 2),
           ]),
-      optionGrip('s-lid', { x: 0, y: 1 }, 'lid', 'how far the lid comes down', lid, [5, H]),
+      optionGrip('s-lid', { x: 0, y: 1 }, 'lid', 'how far the lid comes down', lid, [5, H - spine]),
     ],
   });
 }

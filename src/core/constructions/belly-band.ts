@@ -4,7 +4,7 @@ import { drawPiece, rect } from '../pattern';
 import { built, EASE, fold, LEFT, place, refuse, RIGHT, roomGrip, segment } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { lengthOption, openLengthOption } from './options';
-import { insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
+import { HAIR, insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
 
 const options = z.strictObject({
   breadth: lengthOption('Breadth', 'Of the band.', inches(3 / 2), { over: 0 }),
@@ -32,8 +32,15 @@ function build(brief: Brief<Options>): BuildResult {
     if (!width.ok) return refuse(width.refusal);
     W = width.length;
   } else W = insideFor(brief, OPEN).width;
-  if (lap > W) return refuse(tooLarge('lap', lap, W));
-  const total = blank ? blank.width : 2 * W + lap;
+  if (lap > W + HAIR) return refuse(tooLarge('lap', lap, W));
+  // The strip is cut to the nearest mark; what the marks give the inside comes off the lap.
+  const wanted = blank
+    ? blank.width
+    : onMark(
+        2 * (brief.contents!.width + brief.contents!.thickness + Math.max(brief.aim.width, brief.least.width)) + lap,
+        brief,
+      );
+  const total = wanted - 2 * W >= lap / 2 ? wanted : 2 * W + lap;
   const joined = !blank && sheetLength !== undefined && total > sheetLength + 1e-6;
   if (joined && sheetLength < W + lap)
     return refuse({ code: 'strip_too_short', value: sheetLength, limit: mm(W + lap) });

@@ -2,9 +2,9 @@ import type { AssemblyFold, AssemblyPlace } from '../fold';
 import { difference, middle, sideOf, type Point, type Polygon, type Segment } from '../geometry';
 import { inches, mm, type Mm } from '../length';
 import { blankPolygon, drawPiece, type Blank, type Piece, type Trim } from '../pattern';
-import type { BuildResult, Built, Ease, Grip, Refusal } from './construction';
+import type { BuildResult, Built, Ease, Grip, Refusal, School } from './construction';
 import { roundFree } from './diagonal';
-import { lengthOption } from './options';
+import { choiceOption, lengthOption } from './options';
 
 /** Directions on the sheet, for folds that are dragged. */
 export const LEFT: Point<'sheet'> = { x: -1, y: 0 };
@@ -83,9 +83,29 @@ export const fingerNotchOption = (fallback: Mm) =>
     { least: 0, most: 80 },
   );
 
+/** When the notch is punched, where makers differ. */
+export const notchWhenOption = () =>
+  choiceOption('Notch punched', 'While the piece is flat, or once it is glued.', ['flat', 'assembled']);
+export const NOTCH_SCHOOLS: readonly School[] = [
+  {
+    option: 'notchWhen',
+    value: 'flat',
+    title: 'Notch punched flat',
+    why: 'Clean and easy to centre on one layer; the fold must then meet it.',
+  },
+  {
+    option: 'notchWhen',
+    value: 'assembled',
+    title: 'Notch punched at the end',
+    why: 'Sits exactly in the middle of the finished opening; a thick pile may not go into the punch.',
+  },
+];
+
 /** The finger notch as a feature, when there is to be one. */
-export const fingerNotch = (cavity: string, diameter: Mm): Built['features'] =>
-  diameter > 0 ? [{ kind: 'finger-notch', cavity, diameter }] : [];
+export const fingerNotch = (
+  cavity: string,
+  { fingerNotch: diameter, notchWhen: when }: { readonly fingerNotch: Mm; readonly notchWhen: 'flat' | 'assembled' },
+): Built['features'] => (diameter > 0 ? [{ kind: 'finger-notch', cavity, diameter, when }] : []);
 
 /** The corner radius any closing flap may have. */
 export const cornerOption = () =>

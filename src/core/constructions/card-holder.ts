@@ -7,6 +7,8 @@ import {
   EASE,
   fingerNotch,
   fingerNotchOption,
+  NOTCH_SCHOOLS,
+  notchWhenOption,
   fold,
   optionGrip,
   refuse,
@@ -16,11 +18,12 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
-import { insideFor, leftOver, OPEN, tooLarge } from './sizing';
+import { HAIR, insideFor, leftOver, OPEN, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the side tab and of the bottom tab.', inches(1 / 2), { over: 0 }),
   fingerNotch: fingerNotchOption(inches(1)),
+  notchWhen: notchWhenOption(),
   bottomTab: choiceOption('Bottom tab', 'Folded in before the holder is closed, or tucked in afterwards.', [
     'folded',
     'tucked',
@@ -47,7 +50,7 @@ function build(brief: Brief<Options>): BuildResult {
     inside = { width: width.length, height: height.length };
   } else inside = insideFor(brief, OPEN);
   const { width: W, height: H } = inside;
-  if (2 * g > Math.min(W, H)) return refuse(tooLarge('tab', g, Math.min(W, H) / 2));
+  if (2 * g > Math.min(W, H) + HAIR) return refuse(tooLarge('tab', g, Math.min(W, H) / 2));
   const sheet = { width: mm(2 * W + g), height: mm(H + g) };
   // The marks of a given sheet may leave a strip over: it widens the tabs.
   const side = blank ? blank.width - 2 * W : g;
@@ -82,7 +85,7 @@ function build(brief: Brief<Options>): BuildResult {
     assembly: tucked
       ? [
           sideTab,
-          fold('fold-front', 'Lay the front over the side tab', ['s-front'], {
+          fold('fold-front', 'Lay the front over the side tab, its lower inch left dry', ['s-front'], {
             gluedTo: ['side-tab'],
             glueWithin: [rect(x2, low + DRY, real.width, real.height)],
           }),
@@ -118,7 +121,7 @@ function build(brief: Brief<Options>): BuildResult {
           roomGrip('s-front', RIGHT, 'width', 'room in the width'),
           roomGrip('s-bottom-tab', DOWN, 'height', 'room in the height'),
         ],
-    features: fingerNotch('holder', options.fingerNotch),
+    features: fingerNotch('holder', options),
   });
 }
 
@@ -128,9 +131,10 @@ export const cardHolder: Construction<Options> = {
   purpose: 'Gift cards, tickets, photos: two panels, two tabs, open at the top with a finger notch.',
   options,
   ease: EASE.sliding,
-  idle: () => [],
+  idle: ({ fingerNotch: notch }) => (notch > 0 ? [] : ['notchWhen']),
   build,
   schools: [
+    ...NOTCH_SCHOOLS,
     {
       option: 'bottomTab',
       value: 'folded',

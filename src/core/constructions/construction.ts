@@ -72,7 +72,13 @@ export interface Grip {
 /** Something cut through panels once it is known where they lie: placed on the folded thing, cut in the flat. */
 export type Feature =
   /** A half-round bite at the middle of a cavity's opening, through what covers the contents there. */
-  | { readonly kind: 'finger-notch'; readonly cavity: string; readonly diameter: Mm }
+  | {
+      readonly kind: 'finger-notch';
+      readonly cavity: string;
+      readonly diameter: Mm;
+      /** Punched while the piece is flat, or once it is glued. */
+      readonly when: 'flat' | 'assembled';
+    }
   /** A hole through all of the named panels that lie over each other at a place on the sheet of the first. */
   | {
       readonly kind: 'hole';

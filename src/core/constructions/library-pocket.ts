@@ -6,6 +6,8 @@ import {
   EASE,
   fingerNotch,
   fingerNotchOption,
+  NOTCH_SCHOOLS,
+  notchWhenOption,
   fold,
   LEFT,
   optionGrip,
@@ -19,7 +21,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption, openLengthOption } from './options';
-import { insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
+import { HAIR, insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Side tabs', 'Width of the tabs beside the pocket.', inches(1 / 4), { over: 0 }),
@@ -33,6 +35,7 @@ const options = z.strictObject({
   ),
   top: choiceOption('Top edge', 'Of the back, where the contents stand out.', ['straight', 'rounded']),
   fingerNotch: fingerNotchOption(mm(0)),
+  notchWhen: notchWhenOption(),
 });
 type Options = z.output<typeof options>;
 
@@ -65,9 +68,9 @@ function build(brief: Brief<Options>): BuildResult {
     B = inside.height;
     P = pocketDepth ?? B - show;
     if (P < SHALLOWEST) return refuse(tooLarge('show of the back', show, B - SHALLOWEST));
-    if (P > B) return refuse(tooLarge('pocket', P, B));
+    if (P > B + HAIR) return refuse(tooLarge('pocket', P, B));
   }
-  if (2 * g > W) return refuse(tooLarge('side tab', g, W / 2));
+  if (2 * g > W + HAIR) return refuse(tooLarge('side tab', g, W / 2));
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(P + B) };
   const [x1, x2, top, right] = [g, g + W, sheet.height, sheet.width];
   const s = Math.min(SLANT, g, P / 4);
@@ -162,7 +165,7 @@ function build(brief: Brief<Options>): BuildResult {
             roomGrip('s-tab-2', RIGHT, 'width', 'room in the width'),
           ]),
     ],
-    features: fingerNotch('pocket', options.fingerNotch),
+    features: fingerNotch('pocket', options),
   });
 }
 
@@ -172,9 +175,13 @@ export const libraryPocket: Construction<Options> = {
   purpose: 'A strip folded up into a pocket with a tall back: tags, tickets, bookmarks; any scrap serves.',
   options,
   ease: EASE.sliding,
-  idle: ({ pocketDepth }) => (pocketDepth === undefined ? [] : ['show']),
+  idle: ({ pocketDepth, fingerNotch: notch }) => [
+    ...(pocketDepth === undefined ? [] : ['show']),
+    ...(notch > 0 ? [] : ['notchWhen']),
+  ],
   build,
   schools: [
+    ...NOTCH_SCHOOLS,
     {
       option: 'tabs',
       value: 'inside',

@@ -19,7 +19,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption, yesNoOption } from './options';
-import { CLOSED, insideFor, leftOver, tooLarge } from './sizing';
+import { HAIR, CLOSED, insideFor, leftOver, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Folded in at the sides and the bottom of the front.', inches(1 / 2), { over: 0 }),
@@ -51,9 +51,9 @@ function build(brief: Brief<Options>): BuildResult {
     inside = { width: width.length, height: height.length };
   } else inside = insideFor(brief, CLOSED);
   const { width: W, height: H } = inside;
-  if (2 * g > Math.min(W, H)) return refuse(tooLarge('tab', g, Math.min(W, H) / 2));
-  if (2 * hem > H) return refuse(tooLarge('hem', hem, H / 2));
-  if (ft > H) return refuse(tooLarge('closing flap', ft, H));
+  if (2 * g > Math.min(W, H) + HAIR) return refuse(tooLarge('tab', g, Math.min(W, H) / 2));
+  if (2 * hem > H + HAIR) return refuse(tooLarge('hem', hem, H / 2));
+  if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, H));
   if (W <= 2 * NARROWER + 2 * LINED) return refuse(tooLarge('front', NARROWER, W));
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(g + H + hem) };
   const low = sheet.height - hem - H;
@@ -168,7 +168,7 @@ function build(brief: Brief<Options>): BuildResult {
         id: 'packet',
         kind: 'closed',
         floor: 'front',
-        roof: [...(lining ? ['lining-back', 'lining-flap'] : []), 'back', ...tabs],
+        roof: [...(lining ? ['lining-back'] : []), 'back', ...tabs],
         mouth: segment(x1, y2, x2, y2),
         insertAfter: behind ? 'fold-tab-3' : 'lay-back',
         covered: { floor: 1, roof: 1 },

@@ -7,6 +7,8 @@ import {
   EASE,
   fingerNotch,
   fingerNotchOption,
+  NOTCH_SCHOOLS,
+  notchWhenOption,
   fold,
   givenPiece,
   LEFT,
@@ -19,13 +21,14 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
-import { insideFor, leftOver, OPEN, tooLarge } from './sizing';
+import { HAIR, insideFor, leftOver, OPEN, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the tabs on three sides.', inches(1 / 4), { over: 0 }),
   corners: choiceOption('Lower corners', 'How the corners between the tabs are cut away.', ['mitred', 'square']),
   seat: choiceOption('Seat', 'Tabs glued flat, or standing as a gusset.', ['flat', 'gusset']),
   fingerNotch: fingerNotchOption(mm(0)),
+  notchWhen: notchWhenOption(),
 });
 type Options = z.output<typeof options>;
 
@@ -46,7 +49,7 @@ function build(brief: Brief<Options>): BuildResult {
     inside = { width: width.length, height: height.length };
   } else inside = insideFor(brief, OPEN, gusset);
   const { width: W, height: H } = inside;
-  if (2 * g > Math.min(W, H)) return refuse(tooLarge('tab', g, Math.min(W, H) / 2));
+  if (2 * g > Math.min(W, H) + HAIR) return refuse(tooLarge('tab', g, Math.min(W, H) / 2));
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(H + g) };
   const low = sheet.height - H;
   const [x1, x2, top] = [g, g + W, sheet.height];
@@ -110,7 +113,7 @@ function build(brief: Brief<Options>): BuildResult {
           roomGrip('s-tab-2', RIGHT, 'width', 'room in the width'),
           roomGrip('s-tab-3', DOWN, 'height', 'room in the height'),
         ],
-    features: fingerNotch('pocket', options.fingerNotch),
+    features: fingerNotch('pocket', options),
   });
 }
 
@@ -120,9 +123,10 @@ export const patchPocket: Construction<Options> = {
   purpose: 'A pocket glued onto a page, a folder or a box lid, closed on three sides.',
   options,
   ease: EASE.sliding,
-  idle: () => [],
+  idle: ({ fingerNotch: notch }) => (notch > 0 ? [] : ['notchWhen']),
   build,
   schools: [
+    ...NOTCH_SCHOOLS,
     {
       option: 'corners',
       value: 'mitred',

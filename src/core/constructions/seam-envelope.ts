@@ -8,6 +8,8 @@ import {
   EASE,
   fingerNotch,
   fingerNotchOption,
+  NOTCH_SCHOOLS,
+  notchWhenOption,
   fold,
   LEFT,
   optionGrip,
@@ -21,7 +23,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
-import { CLOSED, insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
+import { HAIR, CLOSED, insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
 
 const options = z.strictObject({
   seam: choiceOption('Seam', 'Where the side flaps meet on the back.', ['centred', 'even']),
@@ -32,6 +34,7 @@ const options = z.strictObject({
   }),
   corner: cornerOption(),
   fingerNotch: fingerNotchOption(mm(0)),
+  notchWhen: notchWhenOption(),
 });
 type Options = z.output<typeof options>;
 
@@ -42,6 +45,7 @@ type Options = z.output<typeof options>;
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank, making } = brief;
   const { lap, bottomFlap: fb, closingFlap: ft } = options;
+  const centred = options.seam === 'centred';
   let inside;
   if (blank) {
     const width = leftOver(brief, 'width', blank.width, lap, 2);
@@ -51,13 +55,13 @@ function build(brief: Brief<Options>): BuildResult {
     inside = { width: width.length, height: height.length };
   } else inside = insideFor(brief, ft > 0 ? CLOSED : OPEN);
   const { width: W, height: H } = inside;
-  if (ft > H) return refuse(tooLarge('closing flap', ft, H));
-  if (fb > H) return refuse(tooLarge('bottom flap', fb, H));
+  if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, H));
+  if (fb > H + HAIR) return refuse(tooLarge('bottom flap', fb, H));
   // On a given sheet whatever the marks leave over goes to the seam's lap and the bottom flap.
   const both = blank ? blank.width - W : W + lap;
   const bottom = blank ? blank.height - ft - H : fb;
-  const wide = onMark(options.seam === 'centred' ? (both + lap) / 2 : both / 2, brief, 'up');
-  if (wide > W) return refuse(tooLarge('lap of the seam', lap, 2 * W - both + lap));
+  const wide = onMark(centred ? (both + lap) / 2 : both / 2, brief, 'up');
+  if (wide > W + HAIR) return refuse(tooLarge('lap of the seam', lap, 2 * W - both + lap));
   const sheet = { width: mm(both + W), height: mm(ft + H + bottom) };
   const [x1, x2, y1, y2] = [wide, wide + W, ft, ft + H];
   const slant = Math.min(making.relief?.inset ?? SLANT, W / 4, bottom);
@@ -80,12 +84,12 @@ function build(brief: Brief<Options>): BuildResult {
       { id: 'front', name: 'front', polygon: rect(x1, y1, x2, y2) },
       {
         id: 'side-1',
-        name: options.seam === 'centred' ? 'wide side flap' : 'first side flap',
+        name: centred ? 'wide side flap' : 'first side flap',
         polygon: rect(0, y1, x1, y2),
       },
       {
         id: 'side-2',
-        name: options.seam === 'centred' ? 'narrow side flap' : 'second side flap',
+        name: centred ? 'narrow side flap' : 'second side flap',
         polygon: rect(x2, y1, sheet.width, y2),
       },
       {
@@ -107,15 +111,10 @@ function build(brief: Brief<Options>): BuildResult {
     ...PLAIN,
     pieces: [piece],
     assembly: [
-      fold('fold-side-1', `Fold the ${options.seam === 'centred' ? 'wide' : 'first'} side flap over`, ['s-side-1']),
-      fold(
-        'fold-side-2',
-        `Fold the ${options.seam === 'centred' ? 'narrow' : 'second'} side flap over it`,
-        ['s-side-2'],
-        {
-          gluedTo: ['side-1'],
-        },
-      ),
+      fold('fold-side-1', `Fold the ${centred ? 'wide' : 'first'} side flap over`, ['s-side-1']),
+      fold('fold-side-2', `Fold the ${centred ? 'narrow' : 'second'} side flap over it`, ['s-side-2'], {
+        gluedTo: ['side-1'],
+      }),
       fold('fold-bottom', 'Fold the bottom flap up onto the side flaps', ['s-bottom'], {
         gluedTo: ['side-1', 'side-2'],
       }),
@@ -147,19 +146,17 @@ function build(brief: Brief<Options>): BuildResult {
     grips: [
       ...(blank
         ? [
-            optionGrip('s-bottom', DOWN, 'bottomFlap', 'depth of the bottom flap', bottom, [
-              3,
-              Math.min(H + bottom - ft, 120),
-            ]),
+            optionGrip('s-side-1', LEFT, 'lap', 'lap of the seam', lap, [3, blank.width / 3], centred ? -4 / 3 : -4),
+            optionGrip('s-bottom', DOWN, 'bottomFlap', 'depth of the bottom flap', bottom, [3, (H + bottom) / 2]),
           ]
         : [
             roomGrip('s-side-1', LEFT, 'width', 'room in the width'),
-            roomGrip('s-side-2', RIGHT, 'width', 'room in the width'),
+            optionGrip('s-side-2', RIGHT, 'lap', 'lap of the seam', lap, [3, W / 2], centred ? 1 : 2),
             roomGrip('s-bottom', UP, 'height', 'room in the height'),
           ]),
       ...(ft > 0 ? [optionGrip('s-closing', UP, 'closingFlap', 'depth of the closing flap', ft, [3, H])] : []),
     ],
-    features: ft > 0 ? [] : fingerNotch('envelope', options.fingerNotch),
+    features: ft > 0 ? [] : fingerNotch('envelope', options),
   });
 }
 
@@ -169,9 +166,11 @@ export const seamEnvelope: Construction<Options> = {
   purpose: 'Letters, vouchers, long cards: one rectangle, a seam down the back, any proportions.',
   options,
   ease: EASE.envelope,
-  idle: ({ closingFlap }) => (closingFlap > 0 ? ['fingerNotch'] : ['corner']),
+  idle: ({ closingFlap, fingerNotch: notch }) =>
+    closingFlap > 0 ? ['fingerNotch', 'notchWhen'] : ['corner', ...(notch > 0 ? [] : ['notchWhen'])],
   build,
   schools: [
+    ...NOTCH_SCHOOLS,
     {
       option: 'seam',
       value: 'centred',

@@ -12,8 +12,8 @@ export const CLOSED: Takes = { width: 1, height: 1 };
 /** Open at one end or both: half of it is lost along the opening's depth. */
 export const OPEN: Takes = { width: 1, height: 0.5 };
 
-/** Least and most that ranges over the marks near a length may take, mm. */
-const EQUAL = 1e-6;
+/** Lengths this close are equal, mm. */
+export const HAIR = 1e-6;
 
 /**
  * The inside wanted for the contents, each way on the graduation: the mark whose ease comes nearest the aim and
@@ -33,11 +33,11 @@ export function roomy(need: number, aim: Mm, least: Mm, graduation: Graduation):
   const step = stepOf(graduation);
   const wanted = Math.max(aim, least);
   if (step === 0) return mm(need + wanted);
-  const below = Math.floor((need + aim) / step + EQUAL) * step;
+  const below = Math.floor((need + aim) / step + HAIR) * step;
   const ease = below - need;
-  const fits = ease >= least - EQUAL && aim - ease <= ease + step - aim + EQUAL;
+  const fits = ease >= least - HAIR && aim - ease <= ease + step - aim + HAIR;
   if (fits) return mm(below);
-  return mm(Math.max(Math.ceil((need + least) / step - EQUAL) * step, below + step));
+  return mm(Math.max(Math.ceil((need + least) / step - HAIR) * step, below + step));
 }
 
 /** A length moved to the graduation's marks. */

@@ -6,6 +6,8 @@ import {
   EASE,
   fingerNotch,
   fingerNotchOption,
+  NOTCH_SCHOOLS,
+  notchWhenOption,
   fold,
   LEFT,
   refuse,
@@ -22,6 +24,7 @@ const options = z.strictObject({
   fold: choiceOption('Folded', 'Once at the end, once along the side, or round into a tube.', ['end', 'side', 'tube']),
   lap: lengthOption('Lap of the tube', 'What one end covers of the other.', inches(1 / 2), { over: 0 }),
   fingerNotch: fingerNotchOption(mm(0)),
+  notchWhen: notchWhenOption(),
 });
 type Options = z.output<typeof options>;
 
@@ -44,7 +47,7 @@ function build(brief: Brief<Options>): BuildResult {
     floor: 'back',
     covered: { floor: 1, roof: options.fingerNotch > 0 ? 0.5 : 1 },
   } as const;
-  const features = fingerNotch('sleeve', options.fingerNotch);
+  const features = fingerNotch('sleeve', options);
   if (options.fold === 'tube') {
     const sheet = blank ?? { width: mm(2 * W + lap), height: mm(H) };
     const both = sheet.width - W;
@@ -128,9 +131,13 @@ export const sleeve: Construction<Options> = {
   purpose: 'A wrap folded once round a card or a stack, or a tube it slides out of.',
   options,
   ease: EASE.wrap,
-  idle: ({ fold: how }) => (how === 'tube' ? [] : ['lap']),
+  idle: ({ fold: how, fingerNotch: notch }) => [
+    ...(how === 'tube' ? [] : ['lap']),
+    ...(notch > 0 ? [] : ['notchWhen']),
+  ],
   build,
   schools: [
+    ...NOTCH_SCHOOLS,
     {
       option: 'fold',
       value: 'end',

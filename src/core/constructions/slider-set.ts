@@ -4,7 +4,7 @@ import { drawPiece, rect } from '../pattern';
 import { built, DOWN, EASE, fold, optionGrip, place, refuse, RIGHT, roomGrip, segment, UP } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { lengthOption } from './options';
-import { insideFor, leftOver, OPEN, tooLarge } from './sizing';
+import { HAIR, insideFor, leftOver, OPEN, tooLarge } from './sizing';
 
 const options = z.strictObject({
   door: lengthOption('Doors', 'How far each door comes over the front.', inches(2), { over: 0 }),
@@ -51,9 +51,9 @@ function build(brief: Brief<Options>): BuildResult {
       limit: mm(SHORT + 2 * TAB + CLEAR.ends),
       about: { side: 'width' },
     });
-  if (foot > H) return refuse(tooLarge('foot', foot, H));
-  if (spine + clasp > H) return refuse(tooLarge('clasp', clasp, H - spine));
-  if (door > L) return refuse(tooLarge('door', door, L));
+  if (foot > H + HAIR) return refuse(tooLarge('foot', foot, H));
+  if (spine + clasp > H + HAIR) return refuse(tooLarge('clasp', clasp, H - spine));
+  if (door > L + HAIR) return refuse(tooLarge('door', door, L));
   const width = L + CLEAR.ends;
   const sheet = blank ?? { width: mm(width), height: mm(clasp + spine + H + foot) };
   const [y1, y2, y3] = [clasp, clasp + spine, sheet.height - foot];

@@ -4,7 +4,7 @@ import { drawPiece, rect, ring, type Piece } from '../pattern';
 import { built, EASE, fold, optionGrip, place, refuse, roomGrip, segment, UP } from './building';
 import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from './construction';
 import { choiceOption, lengthOption, yesNoOption } from './options';
-import { CLOSED, insideFor, leftOver, onMark, tooLarge } from './sizing';
+import { HAIR, CLOSED, insideFor, leftOver, onMark, tooLarge } from './sizing';
 
 const options = z.strictObject({
   topFlap: lengthOption('Top flap', 'Folded down over the front.', inches(2), { over: 0 }),
@@ -41,10 +41,10 @@ function build(brief: Brief<Options>): BuildResult {
   const y = F - CLEAR;
   if (y <= CLEAR) return refuse(tooLarge('show above the front', show, B - 2 * CLEAR));
   if (T <= show) return refuse(tooLarge('show above the front', show, T));
-  if (T > B) return refuse(tooLarge('top flap', T, B));
+  if (T > B + HAIR) return refuse(tooLarge('top flap', T, B));
   if (ss >= x - 3) return refuse(tooLarge('leaf of the side flap', ss, x - 3));
-  if (2 * ss > W) return refuse(tooLarge('leaf of the side flap', ss, W / 2));
-  if (x - ss > W) return refuse(tooLarge('side flap', x, W + ss));
+  if (2 * ss > W + HAIR) return refuse(tooLarge('leaf of the side flap', ss, W / 2));
+  if (x - ss > W + HAIR) return refuse(tooLarge('side flap', x, W + ss));
   const sheet = blank ?? { width: mm(W), height: mm(F + B + T) };
   const body = drawPiece({
     name: 'body',

@@ -7,6 +7,8 @@ import {
   EASE,
   fingerNotch,
   fingerNotchOption,
+  NOTCH_SCHOOLS,
+  notchWhenOption,
   fold,
   LEFT,
   optionGrip,
@@ -20,7 +22,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
-import { CLOSED, insideFor, leftOver, OPEN, tooLarge } from './sizing';
+import { HAIR, CLOSED, insideFor, leftOver, OPEN, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Side tabs', 'Width of the tabs that are glued.', inches(1 / 4), { over: 0 }),
@@ -31,6 +33,7 @@ const options = z.strictObject({
   tabsOn: choiceOption('Tabs on', 'Which panel carries the side tabs.', ['front', 'back']),
   corner: cornerOption(),
   fingerNotch: fingerNotchOption(mm(0)),
+  notchWhen: notchWhenOption(),
 });
 type Options = z.output<typeof options>;
 
@@ -49,9 +52,9 @@ function build(brief: Brief<Options>): BuildResult {
   const { width: W, height: H } = inside;
   const f = H - frontDrop;
   if (f <= 2 * SLANT) return refuse(tooLarge('drop of the front', frontDrop, H - 2 * SLANT));
-  if (ft > H) return refuse(tooLarge('closing flap', ft, H));
-  if (ft > 0 && ft <= frontDrop) return refuse(tooLarge('drop of the front', frontDrop, ft - SLANT));
-  if (2 * g > W) return refuse(tooLarge('side tab', g, W / 2));
+  if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, H));
+  if (ft > 0 && ft <= frontDrop + HAIR) return refuse(tooLarge('drop of the front', frontDrop, ft - SLANT));
+  if (2 * g > W + HAIR) return refuse(tooLarge('side tab', g, W / 2));
   // What the marks leave over on a given sheet lengthens the closing flap and widens the tabs.
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(f + H + ft) };
   const flap = ft > 0 ? sheet.height - f - H : 0;
@@ -145,7 +148,7 @@ function build(brief: Brief<Options>): BuildResult {
         ? [optionGrip('s-closing', UP, 'closingFlap', 'depth of the closing flap', ft, [frontDrop + SLANT, H], -1)]
         : []),
     ],
-    features: ft > 0 ? [] : fingerNotch('envelope', options.fingerNotch),
+    features: ft > 0 ? [] : fingerNotch('envelope', options),
   });
 }
 
@@ -155,9 +158,11 @@ export const tabEnvelope: Construction<Options> = {
   purpose: 'A quick envelope from a strip: fold up, glue two tabs, close the flap.',
   options,
   ease: EASE.envelope,
-  idle: ({ closingFlap }) => (closingFlap > 0 ? ['fingerNotch'] : ['corner']),
+  idle: ({ closingFlap, fingerNotch: notch }) =>
+    closingFlap > 0 ? ['fingerNotch', 'notchWhen'] : ['corner', ...(notch > 0 ? [] : ['notchWhen'])],
   build,
   schools: [
+    ...NOTCH_SCHOOLS,
     {
       option: 'tabsOn',
       value: 'front',

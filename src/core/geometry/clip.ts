@@ -38,7 +38,8 @@ export function difference<F extends Frame>(subject: readonly Polygon<F>[], clip
   if (subject.length === 0) return [];
   const box = boxOf(subject.flat());
   const near = clip.filter((polygon) => boxesMeet(boxOf(polygon), box));
-  if (near.length === 0) return [...subject];
+  // A fold may have turned a lone polygon clockwise: it is solid all the same.
+  if (near.length === 0) return subject.length === 1 ? [anticlockwise(subject[0]!)] : [...subject];
   return isHidden(subject, near) ? [] : run(ClipperLib.ClipType.ctDifference, regionPaths(subject), solids(near));
 }
 

@@ -361,6 +361,8 @@ function pastFloor(stack: Stack, floor: string, proud: readonly string[]): { pan
     const along = direction(p, base[(i + 1) % base.length]!);
     const outward = { x: along.y, y: -along.x };
     const rim = dot(p, outward);
+    // Inside a bite or a rounded corner there is no edge to stand past.
+    if (extent(base, outward)[1] > rim + HAIR) return [];
     return stack.layers
       .filter((layer) => !proud.includes(layer.panel))
       .map((layer) => ({ panel: layer.panel, by: extent(layer.polygon, outward)[1] - rim }))
@@ -420,7 +422,12 @@ function printChecks({ design }: Plan, made: Made): Check[] {
   const { paper } = design;
   const checks: Check[] = [];
   const window = windowOnFront(made, design);
-  if (window) checks.push(check('window', window.share < 0.999 ? 'note' : 'pass', window.share, 1));
+  if (window)
+    checks.push(
+      paper.window?.keep === 'avoid'
+        ? check('window-avoided', window.onBlank > 0.001 ? 'warn' : 'pass', window.onBlank, 0)
+        : check('window', window.share < 0.999 ? 'note' : 'pass', window.share, 1),
+    );
   if (paper.sided === 2 && !paper.directional) return checks;
   const shows = printMap(made, design);
   const listed = (names: readonly string[]): string => [...new Set(names)].join(' and the ');

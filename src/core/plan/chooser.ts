@@ -17,6 +17,8 @@ export interface Suggestion {
   readonly design: DesignInput;
   /** Paper all its pieces take, mm². */
   readonly paper: number;
+  /** True for what goes round the contents and lets them stick out. */
+  readonly wraps: boolean;
   /** Operations to make it: cuts, scores, glued joins. */
   readonly operations: number;
   readonly difficulty: 'quick' | 'some care' | 'patient';
@@ -69,6 +71,7 @@ function answer(construction: Construction, question: Question): Suggestion | nu
     title: construction.title,
     design,
     paper: made ? made.pieces.reduce((sum, { piece }) => sum + piece.blank.width * piece.blank.height, 0) : Infinity,
+    wraps: made?.built.cavities[0]?.through ?? false,
     operations,
     difficulty: operations > 24 ? 'patient' : operations > 11 ? 'some care' : 'quick',
     finished: made?.finished ?? { width: mm(0), height: mm(0) },

@@ -13,6 +13,9 @@ const TAIL = inches(3);
 /** Cord's width to leave between two discs, mm. From memory. */
 const CORD = 2;
 
+/** What goes round stays this far from an opening, mm. Common practice 1/2 in. */
+const CLEAR = inches(1 / 2);
+
 /** Where a closure goes on the finished front, and what it needs. */
 export interface ClosurePlan {
   readonly kind: Closure;
@@ -22,7 +25,7 @@ export interface ClosurePlan {
   readonly discs: readonly { readonly at: Point<'folded'>; readonly diameter: Mm }[];
   /** The line a cord or band runs along on the front. */
   readonly line: readonly [Point<'folded'>, Point<'folded'>] | null;
-  readonly trouble: 'discs_overlap' | 'nothing_to_hold' | 'no_holes' | null;
+  readonly trouble: 'discs_overlap' | 'nothing_to_hold' | 'no_holes' | 'covers_opening' | null;
   /** Least distance between the discs' centres, mm. */
   readonly least: Mm;
 }
@@ -43,6 +46,9 @@ export function closurePlan(
   const at = (px: number, py: number): Point<'folded'> => ({ x: px, y: py });
   const round = 2 * (width + thickness + made.finished.thickness);
   const across = [at(box.minX, y), at(box.maxX, y)] as const;
+  // A cord round the middle must stay clear of an opening that nothing closes, and of the finger notch in it.
+  const open = built.cavities[0] && !folded.stages.some(({ step }) => step.closes);
+  const covers = open && y - box.minY < CLEAR ? ('covers_opening' as const) : null;
   const none = { discs: [], line: null, trouble: null, least: mm(0) } as const;
   // The free edge of what closes: the flap's own far end.
   const closing = folded.stages.find(({ step }) => step.closes);
@@ -57,13 +63,13 @@ export function closurePlan(
       : null;
   switch (kind) {
     case 'cord':
-      return { kind, length: mm(round + KNOT), ...none, line: across };
+      return { kind, length: mm(round + KNOT), ...none, line: across, trouble: covers };
     case 'bow':
-      return { kind, length: mm(round + BOW), ...none, line: across };
+      return { kind, length: mm(round + BOW), ...none, line: across, trouble: covers };
     case 'band':
-      return { kind, length: mm(round + inches(1 / 2)), ...none, line: across };
+      return { kind, length: mm(round + inches(1 / 2)), ...none, line: across, trouble: covers };
     case 'ribbon':
-      return { kind, length: mm(round + BOW), ...none, line: across };
+      return { kind, length: mm(round + BOW), ...none, line: across, trouble: covers };
     case 'laced': {
       const holes = made.pieces.flatMap(({ piece }) => piece.holes.map((hole) => ({ piece, hole })));
       const points = holes.flatMap(({ hole }) => {

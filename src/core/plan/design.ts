@@ -11,7 +11,16 @@ import {
 } from '../constructions';
 import { GRADUATIONS, inches, lengthSchema, mm, type Graduation, type Mm } from '../length';
 import type { Blank } from '../pattern';
-import { ADHESIVES, CLOSURES, COMPANIONS, type Adhesive, type Closure, type CompanionName } from './extras';
+import {
+  ADHESIVES,
+  CLOSURES,
+  COMPANIONS,
+  DECORATIONS,
+  type Adhesive,
+  type Closure,
+  type CompanionName,
+  type Decoration,
+} from './extras';
 import { COMMON_BOARD, makingWith, toolSchema, type Tool } from '../tools';
 
 /** Caliper when the paper's is not known, mm: a 65 lb cover or a good 200 g/m² card. Common practice, no source. */
@@ -58,9 +67,15 @@ const common = {
         .optional()
         .describe('Where on the sheet the first blank’s lower left corner lies, from the sheet’s own.'),
       window: z
-        .strictObject({ x: lengthSchema({ least: 0 }), y: lengthSchema({ least: 0 }), width: size, height: size })
+        .strictObject({
+          x: lengthSchema({ least: 0 }),
+          y: lengthSchema({ least: 0 }),
+          width: size,
+          height: size,
+          keep: z.enum(['show', 'avoid'], { error: 'A window is to "show" or to "avoid".' }).default('show'),
+        })
         .optional()
-        .describe('A place on the sheet that matters: a motif, a block of text.'),
+        .describe('A place on the sheet that matters: a motif or text to show on the front, a torn edge to avoid.'),
     })
     .prefault({})
     .describe('The sheet the blank is cut from, and what it is like.'),
@@ -88,6 +103,10 @@ const common = {
     })
     .prefault({})
     .describe('What holds the finished thing shut.'),
+  decorate: z
+    .array(z.enum(DECORATIONS, { error: `A sheet is decorated with ${DECORATIONS.join(' or ')}.` }))
+    .default([])
+    .describe('What is done to the sheet while it is flat: edges inked, a pattern embossed.'),
   companions: z
     .array(z.enum(COMPANIONS, { error: `A companion is one of ${COMPANIONS.join(', ')}.` }))
     .default([])
@@ -155,13 +174,16 @@ export interface Design {
     readonly directional: boolean;
     readonly turn: 0 | 1 | 2 | 3;
     readonly at?: { readonly x: Mm; readonly y: Mm } | undefined;
-    readonly window?: { readonly x: Mm; readonly y: Mm; readonly width: Mm; readonly height: Mm } | undefined;
+    readonly window?:
+      | { readonly x: Mm; readonly y: Mm; readonly width: Mm; readonly height: Mm; readonly keep: 'show' | 'avoid' }
+      | undefined;
   };
   readonly tool: Tool;
   readonly adhesive: { readonly all: Adhesive; readonly tape: Mm; readonly joins: Readonly<Record<string, Adhesive>> };
   readonly order: 'by-operation' | 'by-piece';
   readonly closure: { readonly kind: Closure; readonly disc: Mm };
   readonly companions: readonly CompanionName[];
+  readonly decorate: readonly Decoration[];
   readonly graduation: Graduation;
   readonly options: unknown;
 }
@@ -181,6 +203,7 @@ function complete(document: z.output<typeof designSchema>): Design {
     order,
     closure,
     companions,
+    decorate,
   } = document;
   const aim = { ...construction.ease.aim, ...defined(document.ease) };
   const ownLeast = {
@@ -204,6 +227,7 @@ function complete(document: z.output<typeof designSchema>): Design {
     order,
     closure,
     companions,
+    decorate,
     graduation,
     options,
   };

@@ -21,7 +21,16 @@ export {
   type MadePiece,
   type Plan,
 } from './plan';
-export { ADHESIVES, CLOSURES, COMPANIONS, type Adhesive, type Closure, type CompanionName } from './extras';
+export {
+  ADHESIVES,
+  CLOSURES,
+  COMPANIONS,
+  DECORATIONS,
+  type Adhesive,
+  type Closure,
+  type CompanionName,
+  type Decoration,
+} from './extras';
 export { glueAdvice, glueAreas, keepDry, type GlueAdvice, type GlueArea } from './glue';
 export { closurePlan, type ClosurePlan } from './closures';
 export { companionsOf, type Companion } from './companions';

@@ -1,6 +1,6 @@
 import { inView, layerOf, visibleFrom, type Side } from '../fold';
 import { applyAll, area as areaOf, regionArea, sharedRegion, type Point, type Polygon } from '../geometry';
-import type { Blank } from '../pattern';
+import { outlineOf, type Blank } from '../pattern';
 import type { Design } from './design';
 import { ownPaper, panelName, viewOf, type Made } from './plan';
 
@@ -88,6 +88,8 @@ export interface FrontWindow {
   readonly region: readonly Polygon<'folded'>[];
   /** Share of the window that shows on the front's largest panel, 0 to 1. */
   readonly share: number;
+  /** Share of it that lies on the blank at all. */
+  readonly onBlank: number;
 }
 
 /** Where the marked window of the paper lands on the finished front; null without one. */
@@ -98,7 +100,7 @@ export function windowOnFront(made: Made, design: Pick<Design, 'paper'>): FrontW
   const piece = made.pieces[0].piece;
   const stack = ownPaper(made.folded.finished, made.built);
   const layer = layerOf(stack, front.panel);
-  if (layer.piece !== piece.name) return { region: [], share: 0 };
+
   const { x, y, width, height } = window;
   const corners = [
     { x, y },
@@ -106,11 +108,14 @@ export function windowOnFront(made: Made, design: Pick<Design, 'paper'>): FrontW
     { x: x + width, y: y + height },
     { x, y: y + height },
   ].map((p) => fromPaper(design.paper, piece.blank, p));
+  const onBlank = regionArea(sharedRegion(outlineOf(piece), [corners])) / areaOf(corners);
+  if (layer.piece !== piece.name) return { region: [], share: 0, onBlank };
   const lying = applyAll<'folded'>(layer.map, corners);
   const shown = sharedRegion(front.region, [lying]);
   const view = viewOf(made.built, stack);
   return {
     region: shown.map((ring) => ring.map((p) => inView(view, p))),
     share: regionArea(shown) / areaOf(lying),
+    onBlank,
   };
 }

@@ -2,10 +2,14 @@ import type { AssemblyStep, Stage } from '../fold';
 import type { Mm } from '../length';
 import type { Edge, Piece } from '../pattern';
 import type { Move, Programme, Spot } from '../tools';
+import { closurePlan } from './closures';
+import { companionsOf } from './companions';
+import type { Design } from './design';
+import type { Decoration } from './extras';
 import { glueAdvice, glueIds, keepDry, type GlueAdvice } from './glue';
 import { inOrder, type Operation } from './order';
 import { panelName, pieceOf, type Made, type MadePiece, type Plan } from './plan';
-import { adhesiveSentence, CAUTION, type Say } from './words';
+import { adhesiveSentence, CAUTION, closureWords, type Say } from './words';
 
 export type Action = 'cut' | 'mark' | 'punch' | 'score' | 'turn' | 'trim' | 'fold' | 'glue' | 'insert' | 'close';
 
@@ -67,8 +71,18 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
     return [
       { id: cut, after: [], rank: byPiece ? 2 * i : 0, steps: [cutStep(piece, made, say)] },
       { id: `flat ${piece.name}`, after: [cut], rank: byPiece ? 2 * i + 1 : 1 + i, steps: toolSteps(part, made, say) },
+      // Looks come while the piece is flat and cut out: neither inks nor dies reach a folded edge.
+      ...design.decorate.map((what) => ({
+        id: `${what} ${piece.name}`,
+        after: [`flat ${piece.name}`],
+        rank: byPiece ? 2 * i + 1 : 1 + i,
+        steps: [decorating(what, part)],
+      })),
     ];
   });
+  const late = new Set(
+    made.built.features.flatMap((f) => (f.kind === 'finger-notch' && f.when === 'assembled' ? [f.cavity] : [])),
+  );
   const advice = glueAdvice(made, design);
   const numbers = allNumbers(made);
   // A pile waits for the flat work of its pieces, and for the step that worked on it last.
@@ -79,7 +93,11 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
     const pieces = [...new Set(panels.map((layer) => layer.piece))].filter((name) =>
       made.pieces.some(({ piece }) => piece.name === name),
     );
-    const after = pieces.flatMap((name) => [`flat ${name}`, ...(lastOn.has(name) ? [lastOn.get(name)!] : [])]);
+    const after = pieces.flatMap((name) => [
+      `flat ${name}`,
+      ...design.decorate.map((what) => `${what} ${name}`),
+      ...(lastOn.has(name) ? [lastOn.get(name)!] : []),
+    ]);
     tasks.push({
       id: stage.step.id,
       after: [...new Set([...after, ...(stage.step.after ?? [])])],
@@ -91,13 +109,80 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
         numbers,
         advice.find((a) => a.step === stage.step.id),
         say,
+        late,
       ),
     });
     for (const name of pieces) lastOn.set(name, stage.step.id);
   });
+  tasks.push(...finishing(design, made, floor + made.folded.stages.length, say));
   return inOrder(tasks)
     .flatMap((task) => task.steps)
     .map((step, i) => ({ id: i + 1, ...step }));
+}
+
+/** Edges inked, or a pattern pressed in, on the flat piece. */
+function decorating(what: Decoration, { piece, programme }: MadePiece): Draft {
+  return {
+    piece: piece.name,
+    action: 'mark',
+    text:
+      what === 'ink'
+        ? `Ink the edges of the ${piece.name} while it lies flat, and let them dry.`
+        : `Emboss the ${piece.name} while it lies flat. An embossed sheet is thicker: measure it again.`,
+    picture: { kind: 'flat', piece: piece.name, near: 1, moves: programme.moves.length, fresh: 0 },
+  };
+}
+
+/** Companions and the closure, when the thing itself is folded: a ribbon under its mat before that is glued. */
+function finishing(design: Design, made: Made, rank: number, say: Say): Task[] {
+  const last = made.folded.stages.length - 1;
+  const done = made.folded.stages.map(({ step }) => step.id);
+  const picture: StepPicture =
+    last >= 0
+      ? { kind: 'folded', stage: last }
+      : { kind: 'flat', piece: made.pieces[0].piece.name, near: 1, moves: 0, fresh: 0 };
+  const piece = made.pieces[0].piece.name;
+  const closure = closurePlan(made, design);
+  const tasks: Task[] = companionsOf(made, design).map((companion) => ({
+    id: `cut ${companion.name}`,
+    after: [],
+    rank: rank + 1,
+    steps: [
+      {
+        piece: companion.title,
+        action: 'cut',
+        text: `${companion.title}: cut ${say(companion.width)} × ${say(companion.height)}${companion.scores.length > 0 ? `, score at ${listed(companion.scores.map((at) => say(at)))}` : ''}.${companion.ribbon > 0 ? ` It takes ${say(companion.ribbon)} of ribbon.` : ''}`,
+        caution: CAUTION.blade,
+        picture,
+      },
+    ],
+  }));
+  const hasMat = tasks.some(({ id }) => id === 'cut mat');
+  const tie = closure && !closure.trouble;
+  if (tie)
+    tasks.push({
+      id: 'closure',
+      // A ribbon under a mat is laid before the mat; everything else closes what is finished.
+      after: design.closure.kind === 'ribbon' ? done : [...done, ...(hasMat ? ['glue mat'] : [])],
+      rank: rank + 3,
+      steps: [
+        {
+          piece,
+          action: design.closure.kind === 'ribbon' ? 'glue' : 'close',
+          text: closureWords(design.closure.kind, say(closure.length)),
+          picture,
+          ...(design.closure.kind === 'buttons' ? { caution: CAUTION.punch } : {}),
+        },
+      ],
+    });
+  if (hasMat)
+    tasks.push({
+      id: 'glue mat',
+      after: [...done, 'cut mat', ...(tie && design.closure.kind === 'ribbon' ? ['closure'] : [])],
+      rank: rank + 2,
+      steps: [{ piece, action: 'glue', text: 'Glue the mat on the front, the same border all round.', picture }],
+    });
+  return tasks;
 }
 
 function cutStep(piece: Piece, made: Made, say: Say): Draft {
@@ -248,6 +333,8 @@ function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say): Draft
           caution: CAUTION.scissors,
         });
       case 'bite':
+        // Punched once it is glued: that step comes later.
+        if (made.built.features.some((f) => f.kind === 'finger-notch' && f.when === 'assembled')) return;
         return push({
           action: 'punch',
           text: `Punch the ${move.what}: a ${say(move.diameter)} punch, two fifths of it over the edge’s middle, one layer at a time.`,
@@ -273,6 +360,7 @@ function assemblySteps(
   numbers: ReadonlyMap<string, ScoreNumber>,
   advice: GlueAdvice | undefined,
   say: Say,
+  late: ReadonlySet<string>,
 ): Draft[] {
   const { step } = stage;
   const { built } = made;
@@ -287,7 +375,7 @@ function assemblySteps(
       piece,
       action: 'glue',
       glue,
-      text: `Glue the ${listed(glued, 'the ')} only where ${glued.length > 1 ? 'they' : 'it'} will lie on the ${listed(onto, 'the ')}.${keepDry(made).some((dry) => dry.step === step.id) ? ' Beyond that it would stick what must stay free.' : ''}${advice ? ` ${adhesiveSentence(advice, say)}` : ''}`,
+      text: `Glue the ${listed(glued, 'the ')} only where ${glued.length > 1 ? 'they' : 'it'} will lie on the ${listed(onto, 'the ')}.${keepDry(made).some((dry) => dry.step === step.id) ? ' Beyond that it would stick what must stay free.' : ''}${advice ? ` ${adhesiveSentence(advice, say)}` : ''}`.trimEnd(),
       ...(advice?.chosen === 'hot-glue' ? { caution: CAUTION.hotGlue } : {}),
       picture: { kind: 'folded', stage: i, before: true, glue },
     });
@@ -302,6 +390,15 @@ function assemblySteps(
       : `${step.name}${on}${step.kind === 'fold' ? ', crease with a folder' : ''}${glue ? ' and hold until the glue grips' : ''}.`,
     picture: { kind: 'folded', stage: i },
   });
+  for (const feature of built.features)
+    if (feature.kind === 'finger-notch' && late.has(feature.cavity) && notchedAfter(made, feature.cavity) === step.id)
+      steps.push({
+        piece,
+        action: 'punch',
+        text: `Punch the finger notch at the middle of the opening, ${say(feature.diameter)} across, through ${notchLayers(made)} only.`,
+        caution: CAUTION.punch,
+        picture: { kind: 'folded', stage: i },
+      });
   const entering = built.cavities.filter((cavity) => cavity.insertAfter === step.id);
   if (entering.some((cavity) => cavity === built.cavities[0]))
     steps.push({
@@ -311,6 +408,17 @@ function assemblySteps(
       picture: { kind: 'folded', stage: i, inserting: true },
     });
   return steps;
+}
+
+const notchedAfter = ({ built }: Made, cavity: string): string | undefined =>
+  built.cavities.find(({ id }) => id === cavity)?.insertAfter;
+
+/** What a finger notch bites through, in words. */
+function notchLayers({ pieces }: Made): string {
+  const names = pieces.flatMap(({ piece }) =>
+    piece.trims.flatMap((trim) => (trim.cut.kind === 'punched' ? [trim.name.replace('finger notch in ', '')] : [])),
+  );
+  return listed(names);
 }
 
 function scoreWords(step: AssemblyStep, numbers: ReadonlyMap<string, ScoreNumber>): string {

@@ -1,5 +1,6 @@
 import { formatLength, mm, roundTo, unitsOf, type Graduation, type Units } from '../length';
 import type { Check, Remedy } from './checks';
+import type { Closure } from './extras';
 import type { GlueAdvice } from './glue';
 
 /** Says a length the way the person reads: `say(95.25)` is `3 3/4 in`; `down` never says more than there is. */
@@ -141,6 +142,10 @@ function sentenceOf(check: Check, say: Say): string {
         : `The print will ${Math.abs(value) > 135 ? 'stand upside down' : 'lie on its side'} on the finished front (the ${text('panel')}). Turn the blank on the sheet before you cut it.`;
     case 'print-upside-down':
       return `With the front upright, the print stands upside down at the ${text('panels')}.`;
+    case 'window-avoided':
+      return check.level === 'pass'
+        ? 'The place to avoid lies outside the blank.'
+        : `The place to avoid lies on the blank with ${Math.max(1, Math.round(value * 100))} % of it. Move the blank away from it.`;
     case 'window':
       return check.level === 'pass'
         ? 'The marked window of the paper lies wholly on the front.'
@@ -152,6 +157,8 @@ function sentenceOf(check: Check, say: Say): string {
         return `The two discs would overlap when closed: their middles must be ${say(limit)} apart. Use smaller discs.`;
       if (about.trouble === 'nothing_to_hold')
         return 'Nothing folds over the front here, so there is nothing for that closure to hold.';
+      if (about.trouble === 'covers_opening')
+        return 'That would lie across the opening, and the contents could not be pulled out. Choose another closure.';
       if (about.trouble === 'no_holes')
         return 'Nothing is punched for a lacing here. Choose “Laced” where the holder offers it.';
       return value > 0
@@ -247,3 +254,18 @@ export const CAUTION = {
   punch: 'Keep fingers clear of the punch.',
   hotGlue: 'Hot glue burns: let the tip rest on its stand, keep it from children, follow its maker’s instructions.',
 } as const;
+
+/** What a closure step says. */
+export function closureWords(kind: Closure, length: string): string {
+  return {
+    none: '',
+    cord: `Tie ${length} of cord once round.`,
+    bow: `Take ${length} of ribbon once round and tie a bow.`,
+    laced: `Lace ${length} of cord crosswise through the holes and tie it.`,
+    buttons: `Fix two discs, each with a washer behind it, and wind ${length} of cord round them.`,
+    ribbon: `Lay ${length} of ribbon across the middle before the mat goes over it.`,
+    dot: 'Press one half of the dot on the flap, the other where it meets.',
+    tuck: 'Tuck the flap in.',
+    band: `Slide a band of ${length} round it.`,
+  }[kind];
+}

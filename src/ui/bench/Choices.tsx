@@ -1,7 +1,8 @@
 import { Checkbox, Collapse, InputNumber, Radio } from 'antd';
+import { useMemo } from 'react';
 import type { OptionField } from '@/core/constructions';
-import type { Graduation, Units } from '@/core/length';
-import { constructionOptions, type Design, type DesignChange } from '@/core/plan';
+import { formatLength, type Graduation, type Units } from '@/core/length';
+import { constructionOptions, planFor, printMap, type Design, type DesignChange } from '@/core/plan';
 import { LengthField } from '../parts/LengthField';
 import styles from './Brief.module.css';
 
@@ -132,10 +133,39 @@ export function OptionInput({
         {choices.map((choice) => (
           <Radio key={choice} value={choice} className={styles.school}>
             {schoolOf(choice)?.title ?? choice}
-            <small>{schoolOf(choice)?.why}</small>
+            <small>
+              {schoolOf(choice)?.why}{' '}
+              <Consequence design={design} option={name} value={choice} units={units} graduation={graduation} />
+            </small>
           </Radio>
         ))}
       </Radio.Group>
     </div>
   );
+}
+
+/** What a choice would come to: room inside, thickness, how much shows plain; read off its own folding. */
+function Consequence({
+  design,
+  option,
+  value,
+  units,
+  graduation,
+}: {
+  readonly design: Design;
+  readonly option: string;
+  readonly value: string;
+  readonly units: Units;
+  readonly graduation: Graduation;
+}) {
+  const words = useMemo(() => {
+    const options = { ...(design.options as Record<string, unknown>), [option]: value };
+    const { made } = planFor({ ...design, options });
+    if (!made) return 'It cannot be made so here.';
+    if (made.built.cavities.length === 0) return '';
+    const { width, height } = made.inside;
+    const plain = printMap(made, design).filter(({ side }) => side === 'A').length;
+    return `Inside ${formatLength(width, units, graduation)} × ${formatLength(height, units, graduation, true)}, ${formatLength(made.finished.thickness, 'mm', '0.5 mm', true)} thick${plain > 0 ? ', some of the paper’s inside shows' : ''}.`;
+  }, [design, option, value, units, graduation]);
+  return <em>{words}</em>;
 }

@@ -6,6 +6,7 @@ import {
   CLOSURES,
   COMPANIONS,
   companionsOf,
+  DECORATIONS,
   glueAdvice,
   type Adhesive,
   type Closure,
@@ -56,7 +57,7 @@ const GOES_WITH: Record<CompanionName, string> = {
 /** What holds it together, what shuts it, what goes with it: each with the figures that follow from the fold. */
 export function Extras({ design, made, units, graduation, onChange }: ExtrasProps) {
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);
-  const { adhesive, closure, companions } = design;
+  const { adhesive, closure, companions, decorate } = design;
   const advice = made ? glueAdvice(made, design) : [];
   const shut = made ? closurePlan(made, design) : null;
   const sized = made ? companionsOf(made, { ...design, companions: [...COMPANIONS] }) : [];
@@ -69,7 +70,7 @@ export function Extras({ design, made, units, graduation, onChange }: ExtrasProp
       items={[
         {
           key: 'glue',
-          label: 'Glue and tape',
+          label: 'Glue and order of work',
           children: (
             <>
               {advice.map(({ step, chosen, breadth, tape, margin, slides }) => (
@@ -106,6 +107,26 @@ export function Extras({ design, made, units, graduation, onChange }: ExtrasProp
                 />
               )}
               {advice.length === 0 && <p className={styles.purpose}>Nothing is glued.</p>}
+              <div className={styles.ticks}>
+                {DECORATIONS.map((what) => (
+                  <Checkbox
+                    key={what}
+                    checked={decorate.includes(what)}
+                    onChange={(event) =>
+                      onChange(
+                        {
+                          decorate: event.target.checked
+                            ? [...decorate, what]
+                            : decorate.filter((other) => other !== what),
+                        },
+                        `decorate-${what}`,
+                      )
+                    }
+                  >
+                    {what === 'ink' ? 'Ink the edges' : 'Emboss'}
+                  </Checkbox>
+                ))}
+              </div>
               <Segmented<Design['order']>
                 block
                 aria-label="Order of work"

@@ -1,7 +1,7 @@
 'use client';
 
 import { RotateRightOutlined } from '@ant-design/icons';
-import { Button, Checkbox } from 'antd';
+import { Button, Checkbox, Segmented } from 'antd';
 import { useRef } from 'react';
 import { foldedBox } from '@/core/fold';
 import type { Point } from '@/core/geometry';
@@ -118,7 +118,7 @@ export function PaperView({ made, design, units, graduation, onChange }: PaperVi
             {paper.directional && (
               <g
                 className={styles.arrow}
-                transform={`translate(${at({ x: sheet.width, y: sheet.height })[0] - 22} ${at({ x: 0, y: sheet.height })[1] + 30})`}
+                transform={`translate(${at({ x: sheet.width, y: sheet.height })[0] - 42} ${at({ x: 0, y: sheet.height })[1] + 30})`}
               >
                 <path d="M0 14V-14M-7 -6 0 -15 7 -6" />
                 <text y="32" textAnchor="middle">
@@ -203,6 +203,7 @@ export function PaperView({ made, design, units, graduation, onChange }: PaperVi
                         y: snap(sheet.height * 0.35, sheet.height),
                         width: mm(Math.max(5, snap(sheet.width * 0.3, sheet.width))),
                         height: mm(Math.max(5, snap(sheet.height * 0.3, sheet.height))),
+                        keep: 'show',
                       }
                     : undefined,
                 },
@@ -211,8 +212,19 @@ export function PaperView({ made, design, units, graduation, onChange }: PaperVi
             )
           }
         >
-          A motif or text to mind
+          A place to mind
         </Checkbox>
+        {window && (
+          <Segmented<'show' | 'avoid'>
+            aria-label="What to do with the place"
+            value={window.keep}
+            options={[
+              { value: 'show', label: 'Show it' },
+              { value: 'avoid', label: 'Avoid it' },
+            ]}
+            onChange={(keep) => onChange({ paper: { ...paper, window: { ...window, keep } } }, 'paper-window')}
+          />
+        )}
         <figure className={styles.result}>
           <svg
             width={(faceBox.maxX - faceBox.minX) * small + 4}
@@ -234,7 +246,10 @@ export function PaperView({ made, design, units, graduation, onChange }: PaperVi
           </svg>
           <figcaption>
             The finished front
-            {landed && <span>{Math.round(landed.share * 100)} % of the window shows</span>}
+            {landed && window?.keep === 'show' && <span>{Math.round(landed.share * 100)} % of the window shows</span>}
+            {landed && window?.keep === 'avoid' && (
+              <span>{landed.onBlank > 0.001 ? 'it lies on the blank' : 'it stays outside'}</span>
+            )}
           </figcaption>
         </figure>
         {paper.width === undefined && <p>Choose a paper size to see the whole sheet.</p>}

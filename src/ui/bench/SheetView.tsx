@@ -113,7 +113,7 @@ export function SheetView({ made, part, design, units, graduation, onFold, onCon
               const [wide, high] = [(maxX - minX) * scale, (maxY - minY) * scale];
               const needs = panel.name.length * 7;
               const upright = wide < needs && high > needs;
-              if (panel.id === seat?.panel || Math.max(wide, high) < needs || Math.min(wide, high) < 20) return null;
+              if (panel.id === seat?.panel || Math.max(wide, high) < needs || Math.min(wide, high) < 30) return null;
               const [cx, cy] = polygonCentroid(panel.polygon.map((p): [number, number] => [p.x, p.y]));
               const [x, y] = at({ x: cx, y: cy });
               return (
@@ -327,20 +327,30 @@ function EdgeMarks({
       {marks.map((mark, i) => {
         const notch = piece.notches.find((n) => n.edge === edge);
         const x = (onBoard && notch ? notch.at : mark.at) * scale;
-        const anchor = onBoard || marks.length !== 2 ? 'middle' : i === 0 ? 'end' : 'start';
+        const anchor =
+          onBoard || marks.length !== 2 || marks[1]!.at - marks[0]!.at > 60 / scale
+            ? 'middle'
+            : i === 0
+              ? 'end'
+              : 'start';
+        // Marks that stand too close to be told apart keep their flags; the numbers beside the sheet say them all.
+        const crowded =
+          marks.length > 2 && marks.some((other, j) => j !== i && Math.abs(other.at - mark.at) * scale < 44 && j < i);
         return (
           <g key={i}>
             <path d={`M${x} 2l-4.500 9h9z`} className={first || !onBoard ? styles.flag : styles.flagQuiet} />
-            <FigureText
-              x={x + (anchor === 'end' ? 6 : anchor === 'start' ? -6 : 0)}
-              y={42}
-              value={mark.at}
-              units={units}
-              graduation={graduation}
-              before={first ? 'set ' : ''}
-              anchor={anchor}
-              className={first || !onBoard ? styles.setting : styles.settingQuiet}
-            />
+            {!crowded && (
+              <FigureText
+                x={x + (anchor === 'end' ? 6 : anchor === 'start' ? -6 : 0)}
+                y={42}
+                value={mark.at}
+                units={units}
+                graduation={graduation}
+                before={first ? 'set ' : ''}
+                anchor={anchor}
+                className={first || !onBoard ? styles.setting : styles.settingQuiet}
+              />
+            )}
           </g>
         );
       })}

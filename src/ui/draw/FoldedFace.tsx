@@ -48,10 +48,8 @@ export function FoldedFace({ contents, arrows = null, window, given, ...props }:
     <g>
       {[...seen].reverse().map((visible) => {
         const points = visible.region.flat().map(at);
-        const middle = [
-          points.reduce((s, p) => s + p[0], 0) / points.length,
-          points.reduce((s, p) => s + p[1], 0) / points.length,
-        ] as const;
+        const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])];
+        const middle = [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2] as const;
         return (
           <g key={visible.panel}>
             <path

@@ -1,0 +1,305 @@
+import { planOf } from '../../../tests/helpers/designs';
+import { INCH, inches, mm } from '../length';
+import { inOrder } from './order';
+import {
+  ADHESIVES,
+  checksOf,
+  checkSentence,
+  closurePlan,
+  CLOSURES,
+  companionsOf,
+  COMPANIONS,
+  fromPaper,
+  glueAdvice,
+  onPaper,
+  planDocument,
+  printMap,
+  sayer,
+  stepsOf,
+  suggest,
+  papersFor,
+  becomes,
+  turnFor,
+  windowOnFront,
+  type Made,
+  type Plan,
+} from '.';
+
+const plan = (construction: string, fields: object = {}): Plan =>
+  planOf({
+    version: 1,
+    construction,
+    contents: { width: '3 in', height: '4 in' },
+    tool: { kind: 'scoring-board' },
+    ...fields,
+  });
+const made = (p: Plan): Made => p.made!;
+const say = sayer('in', '1/8 in');
+const ids = (p: Plan, level: string): string[] => checksOf(p).flatMap((c) => (c.level === level ? [c.id] : []));
+
+describe('the order of work', () => {
+  const op = (id: string, after: string[] = [], rank = 0) => ({ id, after, rank });
+  test('what must come first comes first; ties go by rank, then as given', () => {
+    expect(inOrder([op('c', ['b']), op('b', [], 2), op('a', [], 1), op('d', [], 1)]).map((o) => o.id)).toEqual([
+      'a',
+      'd',
+      'b',
+      'c',
+    ]);
+  });
+  test('a circle, or something that is never done, is a bug and throws', () => {
+    expect(() => inOrder([op('a', ['b']), op('b', ['a'])])).toThrow('nothing can come next: a, b wait');
+    expect(() => inOrder([op('a', ['x'])])).toThrow('nothing can come next');
+  });
+  test('all pieces are cut before any is folded, or each is finished flat before the next', () => {
+    const cuts = (order: string) =>
+      stepsOf(plan('slider-set', { order, contents: { width: '5 in', height: '3 in' } }), say).flatMap((s, i) =>
+        s.action === 'cut' ? [i] : [],
+      );
+    expect(cuts('by-operation')).toEqual([0, 1, 2, 3]);
+    expect(cuts('by-piece')[1]).toBeGreaterThan(1);
+  });
+  test('inking and embossing come while the piece is flat, a ribbon before the mat that covers it', () => {
+    const steps = stepsOf(
+      plan('card-holder', { decorate: ['ink', 'emboss'], companions: ['mat'], closure: { kind: 'ribbon' } }),
+      say,
+    ).map((s) => s.text);
+    const at = (part: string): number => steps.findIndex((text) => text.includes(part));
+    expect(at('Ink the edges')).toBeGreaterThan(at('Punch the finger notch'));
+    expect(at('Ink the edges')).toBeLessThan(at('Fold the side tab'));
+    expect(at('Emboss')).toBeLessThan(at('Fold the side tab'));
+    expect(at('ribbon across')).toBeGreaterThan(0);
+    expect(at('ribbon across')).toBeLessThan(at('Glue the mat'));
+  });
+  test('a notch punched at the end comes after the glue and before the contents', () => {
+    const steps = stepsOf(plan('card-holder', { options: { notchWhen: 'assembled' } }), say);
+    const notch = steps.findIndex((s) => s.text.includes('finger notch'));
+    expect(notch).toBeGreaterThan(steps.findLastIndex((s) => s.action === 'glue'));
+    expect(notch).toBeLessThan(steps.findIndex((s) => s.action === 'insert'));
+    expect(steps.filter((s) => s.text.includes('finger notch'))).toHaveLength(1);
+  });
+});
+
+describe('what of the print shows', () => {
+  test('a library pocket shows the outside below and the inside above; the pocket’s print hangs', () => {
+    const p = plan('library-pocket');
+    const shows = printMap(made(p), p.design);
+    const front = Object.fromEntries(shows.filter((s) => s.face === 'front').map((s) => [s.panel, [s.side, s.turn]]));
+    // By hand: a sheet folded up from the near edge shows its outside upside down; the back's inside stays upright.
+    expect(front).toEqual({ pocket: ['B', 180], back: ['A', 0] });
+    expect(shows.filter((s) => s.face === 'back').map((s) => [s.panel, s.side])).toEqual([['back', 'B']]);
+  });
+
+  test.each([0, 1, 2, 3])('the remedy turns the blank so that the front reads upright, from quarter %d', (turn) => {
+    const directional = (t: number) => plan('seam-envelope', { paper: { sided: 1, directional: true, turn: t } });
+    const check = checksOf(directional(turn)).find((c) => c.id === 'print-direction')!;
+    if (check.level === 'pass') {
+      expect(check.value).toBe(0);
+      expect(check.remedies).toEqual([]);
+      return;
+    }
+    const cured = planOf({
+      version: 1,
+      construction: 'seam-envelope',
+      contents: { width: '3 in', height: '4 in' },
+      ...check.remedies[0]!.change,
+    });
+    expect(checksOf(cured).find((c) => c.id === 'print-direction')!.level).toBe('pass');
+    expect(checkSentence(check, say)).toMatch(/Turn the blank/);
+  });
+
+  test('an envelope from a square slants the print, and no turn mends that', () => {
+    const p = plan('diagonal-envelope', { paper: { directional: true } });
+    const [front] = printMap(made(p), p.design);
+    expect(turnFor(front!, 0)).toBeNull();
+    expect(
+      checkSentence(
+        checksOf(p).find((c) => c.id === 'print-direction')!,
+        say,
+      ),
+    ).toContain('slant: 45°');
+  });
+
+  test('one-sided paper: the plain side on the front is a warning with a mat as its remedy', () => {
+    const p = plan('library-pocket', { paper: { sided: 1 } });
+    const check = checksOf(p).find((c) => c.id === 'print-side')!;
+    expect([check.level, check.remedies[0]!.change]).toEqual(['warn', { companions: ['mat'] }]);
+    expect(ids(plan('seam-envelope', { paper: { sided: 1 } }), 'warn')).toEqual([]);
+  });
+
+  test('directional paper is not turned to make room', () => {
+    const wide = { width: '12 in', height: '6 in', directional: true };
+    expect(ids(plan('library-pocket', { paper: wide }), 'fail')).toEqual(['paper']);
+    expect(ids(plan('library-pocket', { paper: { ...wide, directional: false } }), 'fail')).toEqual([]);
+  });
+
+  test('a place on the paper goes to the blank and back, whichever way it is turned', () => {
+    const blank = { width: mm(80), height: mm(50) };
+    for (const turn of [0, 1, 2, 3] as const) {
+      const paper = { caliper: mm(0.2), sided: 1, directional: true, turn, at: { x: mm(11), y: mm(7) } } as const;
+      for (const p of [
+        { x: 0, y: 0 },
+        { x: 80, y: 50 },
+        { x: 13, y: 29 },
+      ]) {
+        const there = onPaper(paper, blank, p);
+        expect(fromPaper(paper, blank, there)).toEqual({ x: expect.closeTo(p.x, 9), y: expect.closeTo(p.y, 9) });
+        expect(there.x).toBeGreaterThanOrEqual(11);
+        expect(there.y).toBeGreaterThanOrEqual(7);
+      }
+    }
+    // Turned a quarter clockwise, the blank's own top points to the paper's right.
+    const paper = { caliper: mm(0.2), sided: 1, directional: true, turn: 1 } as const;
+    expect(onPaper(paper, blank, { x: 0, y: 50 }).x - onPaper(paper, blank, { x: 0, y: 0 }).x).toBe(50);
+  });
+
+  test('a window over the front’s panel lands on the front whole; beside it, it does not; one to avoid must stay off', () => {
+    const sheet = { width: '12 in', height: '12 in', sided: 1 };
+    const at = (x: number, keep = 'show') =>
+      plan('seam-envelope', {
+        paper: { ...sheet, window: { x, y: inches(2.5), width: inches(1), height: inches(1), keep } },
+      });
+    const over = at(inches(3));
+    expect(windowOnFront(made(over), over.design)!.share).toBeCloseTo(1, 6);
+    const beside = at(inches(9));
+    expect(windowOnFront(made(beside), beside.design)!.share).toBe(0);
+    expect(ids(at(inches(3), 'avoid'), 'warn')).toEqual(['window-avoided']);
+    expect(ids(at(inches(9), 'avoid'), 'warn')).toEqual([]);
+  });
+});
+
+describe('glue', () => {
+  test('advice follows from the areas: breadth, the tape that fits, the margin to the pocket', () => {
+    const p = plan('card-holder');
+    const [advice] = glueAdvice(made(p), p.design);
+    expect(advice!.breadth / INCH).toBeLessThanOrEqual(0.5 + 1e-6);
+    expect(advice!.tape! / INCH).toBeLessThanOrEqual(advice!.breadth / INCH + 1e-6);
+    expect(advice!.margin).toBeCloseTo(inches(1 / 8), 6);
+  });
+
+  test('a tape broader than its strip is a warning, and the remedy fits', () => {
+    const wide = { adhesive: { all: 'tape', tape: '3/4 in' } };
+    const check = checksOf(plan('card-holder', wide)).find((c) => c.id.startsWith('glue-'))!;
+    expect(check.level).toBe('warn');
+    const cured = plan('card-holder', check.remedies[0]!.change);
+    expect(checksOf(cured).some((c) => c.id.startsWith('glue-') && c.level === 'warn')).toBe(false);
+  });
+
+  test('where a part slides, only wet glue lets it be lined up', () => {
+    const set = (all: string) =>
+      ids(plan('slider-set', { contents: { width: '5 in', height: '3 in' }, adhesive: { all } }), 'warn');
+    expect(set('tape-runner')).toContain('glue-lay-fixed');
+    expect(set('wet-glue')).not.toContain('glue-lay-fixed');
+  });
+
+  test('every adhesive has words on every step that is glued, hot glue with its caution', () => {
+    for (const all of ADHESIVES)
+      for (const step of stepsOf(plan('packet', { adhesive: { all } }), say).filter((s) => s.action === 'glue')) {
+        expect(step.text).toMatch(/\.$/);
+        if (all === 'hot-glue') expect(step.caution).toContain('burns');
+      }
+  });
+
+  test('a tucked tab: the lower inch of the side is left dry until it is in', () => {
+    const p = plan('card-holder', { options: { bottomTab: 'tucked' } });
+    expect(ids(p, 'fail')).toEqual([]);
+    const side = made(p).folded.stages.find(({ step }) => step.id === 'fold-front')!.joints[0]!;
+    const low = made(p)
+      .pieces[0].piece.panels.find((x) => x.id === 'front')!
+      .polygon.reduce((a, b) => Math.min(a, b.y), Infinity);
+    expect(Math.min(...side.polygons.flat().map((q) => q.y)) - low).toBeCloseTo(inches(1), 3);
+  });
+});
+
+describe('closures', () => {
+  test('once round is twice the width and what wraps it, with the tie on top (common practice)', () => {
+    const round = (kind: string, thickness = 0): number => {
+      const p = plan('seam-envelope', { closure: { kind }, contents: { width: '3 in', height: '4 in', thickness } });
+      return closurePlan(made(p), p.design)!.length;
+    };
+    expect(round('bow') - round('cord')).toBeCloseTo(inches(11 - 4), 6);
+    const p = plan('seam-envelope', { closure: { kind: 'cord' } });
+    const { finished } = made(p);
+    expect(round('cord')).toBeCloseTo(2 * (finished.width + finished.thickness) + inches(4), 6);
+  });
+
+  test('two discs stay apart by a cord’s width; large ones on a small flap are refused', () => {
+    const of = (disc: string) => {
+      const p = plan('seam-envelope', { closure: { kind: 'buttons', disc } });
+      return closurePlan(made(p), p.design)!;
+    };
+    const [a, b] = of('1/2 in').discs;
+    expect(b!.at.y - a!.at.y).toBeGreaterThanOrEqual(of('1/2 in').least - 1e-9);
+    expect(of('2 1/4 in').trouble).toBe('discs_overlap');
+  });
+
+  test('a lacing runs through its own holes; without holes, or with nothing that closes, it is said', () => {
+    const laced = plan('storage-pocket', { closure: { kind: 'laced' } });
+    expect(closurePlan(made(laced), laced.design)!.length).toBeGreaterThan(inches(11));
+    const none = plan('card-holder', { closure: { kind: 'laced' } });
+    expect(closurePlan(made(none), none.design)!.trouble).toBe('no_holes');
+    const open = plan('card-holder', { closure: { kind: 'dot' } });
+    expect(closurePlan(made(open), open.design)!.trouble).toBe('nothing_to_hold');
+  });
+
+  test('each has a sentence and, where it holds, a step', () => {
+    for (const kind of CLOSURES.slice(1)) {
+      const p = plan('storage-pocket', { closure: { kind } });
+      const check = checksOf(p).find((c) => c.id === 'closure')!;
+      expect(checkSentence(check, say)).toMatch(/\.$/);
+      expect(stepsOf(p, say).length > stepsOf(plan('storage-pocket'), say).length).toBe(check.level === 'pass');
+    }
+  });
+});
+
+test('companions follow the size of what they go with, and are in the document', () => {
+  const p = plan('storage-pocket', { companions: [...COMPANIONS] });
+  const all = companionsOf(made(p), p.design);
+  expect(all.map((c) => c.name)).toEqual([...COMPANIONS]);
+  const insert = all.find((c) => c.name === 'insert-card')!;
+  expect(made(p).inside.width - insert.width).toBeGreaterThanOrEqual(inches(1 / 8) - 1e-6);
+  expect(planDocument(p).companions).toHaveLength(COMPANIONS.length);
+  const larger = plan('storage-pocket', { companions: ['insert-card'], contents: { width: '4 in', height: '5 in' } });
+  expect(companionsOf(made(larger), larger.design)[0]!.width - insert.width).toBeCloseTo(inches(1), 6);
+});
+
+describe('the chooser', () => {
+  test('what can hold a card: those that can come first, every other says why', () => {
+    const found = suggest({ contents: { width: '3 in', height: '4 in', thickness: '1 in' } });
+    const can = found.filter((s) => s.obstacle === null);
+    expect(can.length).toBeGreaterThan(4);
+    expect(found.slice(0, can.length)).toEqual(can);
+    for (const { obstacle } of found.slice(can.length)) expect(checkSentence(obstacle!, say)).toMatch(/\.$/);
+    // A mat holds nothing, and is no answer; a band lets things stick out, and comes after what holds.
+    expect(found.map((s) => s.construction)).not.toContain('mat');
+    expect(can.at(-1)!.construction).toBe('belly-band');
+  });
+
+  test('what a strip can become: the square ones say they need a square', () => {
+    const found = suggest({ blank: { width: inches(4), height: inches(9) } });
+    expect(
+      found
+        .filter((s) => s.obstacle?.id === 'blank-not-square')
+        .map((s) => s.construction)
+        .sort(),
+    ).toEqual(['accordion-pocket', 'coin-envelope', 'diagonal-envelope', 'flap-mat']);
+    expect(found[0]!.largest.width).toBeGreaterThan(0);
+  });
+
+  test('screened papers agree with plans that were folded', () => {
+    const question = { contents: { width: inches(3), height: inches(4), thickness: 0 } };
+    const papers = [
+      { width: mm(210), height: mm(297) },
+      { width: inches(6), height: inches(6) },
+      { width: inches(2), height: inches(2) },
+    ];
+    const choices = papersFor(question, papers);
+    expect(choices.length).toBeGreaterThan(10);
+    for (const { paper, construction } of choices)
+      expect(ids(planOf({ version: 1, construction, ...question, paper }), 'fail')).toEqual([]);
+    for (const { paper, construction, floor } of becomes({}, papers).slice(0, 20)) {
+      const { inside } = made(planOf({ version: 1, construction, blank: paper }));
+      expect(Math.min(inside.width, inside.height)).toBeLessThanOrEqual(Math.max(floor.width, floor.height) + 1e-6);
+    }
+  });
+});
