@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { parseSync } from 'svgson';
 import {
   beginWithContents,
+  chooseHolder,
   downloaded,
   dragBy,
   expect,
@@ -49,6 +50,7 @@ test('a whole job by mouse: contents in, numbers out, a drag, a reload, files ou
     'glue',
     'no-glue',
     'score',
+    'hole',
     'cut',
   ]);
   const pdf = await downloaded(page, () => takeAlong(page, 'Print at true size on A4 (PDF)'));
@@ -69,7 +71,9 @@ test('a whole job by mouse: contents in, numbers out, a drag, a reload, files ou
 
 test('the same by keyboard alone', async ({ page }) => {
   await openShelf(page);
-  await page.getByRole('button', { name: /something to put in/ }).focus();
+  await page.getByRole('link', { name: /something to put in/ }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^Envelope from a square/ }).focus();
   await page.keyboard.press('Enter');
   await expect(sheet(page)).toBeVisible();
   await page.getByLabel('Width', { exact: true }).focus();
@@ -98,10 +102,10 @@ test('the same by keyboard alone', async ({ page }) => {
   await page.keyboard.press('ArrowRight');
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('4 3/8 in');
 
-  await page.keyboard.press('3');
+  await page.keyboard.press('4');
   await expect(page.getByRole('list', { name: 'Steps in order' })).toContainText('Turn the sheet a quarter clockwise');
   await page.keyboard.press('2');
-  await expect(page.getByRole('img', { name: /^Back of the finished envelope/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Back of the finished thing/ })).toBeVisible();
   await page.keyboard.press('Shift+?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');
@@ -128,9 +132,7 @@ test('the contents’ corner is dragged and snaps to the marks; one undo takes t
 });
 
 test('from the paper: what fits follows the setting, by field and by drag', async ({ page }) => {
-  await openShelf(page);
-  await page.getByRole('button', { name: /I have this paper/ }).click();
-  await expect(sheet(page)).toBeVisible();
+  await chooseHolder(page, /I have this paper/, 'Envelope from a square');
   await setLength(page, 'Square, each way', '8 in');
   await setLength(page, 'Set at', '3 1/4 in');
   expect(await figure(page, 'Set the board at')).toBe('3 1/4 in');
@@ -178,7 +180,8 @@ test('units and marks: lengths stay, words change; by hand there are marks inste
   await page.getByLabel('Marks on your ruler').click();
   await page.getByTitle('marks 1 mm').click();
   expect(await figure(page, 'Cut a square')).toMatch(/^\d+ mm$/);
-  await page.getByText('By hand', { exact: true }).click();
+  await page.getByLabel('Tool', { exact: true }).click();
+  await page.getByTitle('By hand, with a ruler').click();
   await expect(page.getByText('Mark each edge from its left end')).toBeVisible();
   await page.getByText('Steps', { exact: true }).click();
   await expect(page.getByRole('list', { name: 'Steps in order' })).toContainText('With edge 1 near you, mark');

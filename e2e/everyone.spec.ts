@@ -16,14 +16,21 @@ for (const colorScheme of ['light', 'dark'] as const)
     await expect(sheet(page)).toBeVisible();
     await page.getByText('Choices and room').click();
     await page.getByText('Usual mistakes').click();
+    for (const part of ['Glue and order of work', 'How it is shut', 'Goes with it']) await page.getByText(part).click();
     await expect(page.getByText('Gluing the bottom flap all over.')).toBeVisible();
     expect(await audit(page)).toEqual([]);
-    for (const view of ['Folded', 'Steps']) {
+    for (const view of ['Folded', 'On paper', 'Steps']) {
       await page.getByText(view, { exact: true }).click();
       expect(await audit(page)).toEqual([]);
     }
     await page.getByRole('button', { name: 'My board' }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
+    expect(await audit(page)).toEqual([]);
+    await page.goto('/choose?have=paper');
+    await expect(page.getByRole('button', { name: /^Library pocket/ })).toBeVisible();
+    expect(await audit(page)).toEqual([]);
+    await page.goto('/holders/library-pocket');
+    await expect(page.getByRole('heading', { name: 'Library pocket' })).toBeVisible();
     expect(await audit(page)).toEqual([]);
   });
 
@@ -58,7 +65,13 @@ test.describe('on a phone', () => {
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     await openShelf(page);
     await fits();
-    await page.getByRole('button', { name: /something to put in/ }).tap();
+    await page.getByRole('link', { name: /something to put in/ }).tap();
+    await expect(page.getByRole('button', { name: /^Envelope from a square/ })).toBeVisible();
+    await fits();
+    await page.goto('/holders/accordion-pocket');
+    await fits();
+    await page.goto('/choose?have=contents');
+    await page.getByRole('button', { name: /^Envelope from a square/ }).tap();
     await expect(sheet(page)).toBeVisible();
     await fits();
     const cut = await figure(page, 'Cut a square');
@@ -76,7 +89,7 @@ test.describe('on a phone', () => {
     for (let by = 4; by <= 28; by += 4) await touch('touchMove', by);
     await touch('touchEnd');
     await expect.poll(() => figure(page, 'Cut a square')).not.toBe(cut);
-    for (const view of ['Folded', 'Steps']) {
+    for (const view of ['Folded', 'On paper', 'Steps']) {
       await page.getByText(view, { exact: true }).tap();
       await fits();
     }

@@ -14,14 +14,14 @@ const project = (change: object = {}) =>
 
 test('the demo shelf shows each project drawn to scale, and the two questions it can answer', async ({ page }) => {
   await openShelf(page);
-  await expect(page.getByRole('listitem')).toHaveCount(5);
+  await expect(page.getByRole('listitem')).toHaveCount(11);
   const drawn = await page
     .locator('main li svg')
     .evaluateAll((all) => all.map((svg) => svg.getBoundingClientRect().width));
   // Tickets are narrower than postcards: one scale for the whole shelf.
   expect(drawn.length).toBeGreaterThanOrEqual(5);
   expect(new Set(drawn.map(Math.round)).size).toBeGreaterThan(3);
-  await expect(page.getByRole('button', { name: /I have/ })).toHaveCount(2);
+  await expect(page.getByRole('link', { name: /I have/ })).toHaveCount(2);
 });
 
 test('rename, duplicate, delete and undo, all kept through a reload', async ({ page }) => {
@@ -51,7 +51,7 @@ test('a project file with lengths as people write them is taken in beside the ot
   await expect(sheet(page)).toBeVisible();
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('3 in');
   await page.getByRole('link', { name: 'Shelf', exact: true }).click();
-  await expect(page.getByRole('listitem')).toHaveCount(6);
+  await expect(page.getByRole('listitem')).toHaveCount(12);
 });
 
 test('a damaged, foreign or huge file is refused with a sentence and nothing changes', async ({ page }) => {
@@ -68,7 +68,7 @@ test('a damaged, foreign or huge file is refused with a sentence and nothing cha
     await page.getByLabel('Project file').setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer });
     await expect(page.getByText(sentence).first()).toBeVisible();
   }
-  await expect(page.getByRole('listitem')).toHaveCount(5);
+  await expect(page.getByRole('listitem')).toHaveCount(11);
 });
 
 test('two tabs on one project: what one writes the other takes over, and undo brings its own back', async ({

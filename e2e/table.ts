@@ -30,13 +30,23 @@ export async function openShelf(page: Page): Promise<void> {
   await expect(page.getByRole('link', { name: /Star cards/ })).toBeVisible();
 }
 
-/** Starts a project from what goes in. */
-export async function beginWithContents(page: Page): Promise<void> {
+/** From the shelf through the chooser to a holder on the bench. */
+export async function chooseHolder(page: Page, question: RegExp, holder: string): Promise<void> {
   await openShelf(page);
-  await page.getByRole('button', { name: /something to put in/ }).click();
+  await page.getByRole('link', { name: question }).click();
+  await takeHolder(page, holder);
+}
+
+/** Takes one of the holders the chooser offers. */
+export async function takeHolder(page: Page, holder: string): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^${holder}`) }).click();
   await expect(page).toHaveURL(/\/bench\?p=/);
   await expect(sheet(page)).toBeVisible();
 }
+
+/** Starts an envelope from a square from what goes in. */
+export const beginWithContents = (page: Page): Promise<void> =>
+  chooseHolder(page, /something to put in/, 'Envelope from a square');
 
 export const sheet = (page: Page): Locator => page.getByRole('group', { name: /^The sheet/ });
 

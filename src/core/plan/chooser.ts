@@ -53,10 +53,12 @@ export function suggest(
 }
 
 /** What makes one answer better than another: more room for the paper, or less paper and work for the contents. */
-const worth = ({ largest, paper, operations }: Suggestion, paperFirst: boolean): number =>
-  paperFirst
+const worth = ({ largest, paper, operations, wraps }: Suggestion, paperFirst: boolean): number =>
+  // A band holds together but holds nothing in: it comes after whatever does.
+  (wraps ? -1e9 : 0) +
+  (paperFirst
     ? (largest.width * largest.height) / Math.max(1, paper) - operations * 0.002
-    : -paper * (1 + operations * 0.02);
+    : -paper * (1 + operations * 0.02));
 
 function answer(construction: Construction, question: Question): Suggestion | null {
   const design = { version: 1, construction: construction.name, ...question } as DesignInput;

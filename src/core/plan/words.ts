@@ -86,7 +86,7 @@ function sentenceOf(check: Check, say: Say): string {
         ? 'Nothing fits in this once its thickness and the least room are taken off. Use a larger sheet or a thinner card.'
         : `Holds up to ${say(Number(about.width), 'down')} × ${say(Number(about.height), 'down')}.`;
     case 'goes-in': {
-      if (check.level === 'pass') return 'The contents slide in past the folds and lie flat once it is closed.';
+      if (check.level === 'pass') return 'The contents slide in past every fold and glue, and lie flat.';
       if (about.why === 'uncovered') return 'The contents would show: the flaps do not cover them when closed.';
       return `The contents meet a fold on the way in: they are too ${about.why === 'too_wide' ? 'wide for the opening' : 'deep for the pocket'}.`;
     }

@@ -25,7 +25,7 @@ import styles from './Bench.module.css';
 const VIEWS = [
   { value: 'sheet', label: 'Sheet' },
   { value: 'folded', label: 'Folded' },
-  { value: 'paper', label: 'Paper' },
+  { value: 'paper', label: 'On paper' },
   { value: 'steps', label: 'Steps' },
 ] as const;
 type ViewName = (typeof VIEWS)[number]['value'];

@@ -2,11 +2,11 @@ import { Modal } from 'antd';
 import styles from './KeysDialog.module.css';
 
 const KEYS: readonly (readonly [string, string])[] = [
-  ['1 2 3', 'Sheet, Folded, Steps'],
+  ['1 2 3 4', 'Sheet, Folded, On paper, Steps'],
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z', 'Redo'],
-  ['Tab', 'From grip to grip on the sheet'],
-  ['Arrows', 'On a grip or a length: one mark at a time'],
+  ['Tab', 'From grip to grip on the sheet and the paper'],
+  ['Arrows', 'On a grip or a length: one mark at a time; on the folding, one step'],
   ['?', 'This list'],
 ];
 

@@ -185,7 +185,7 @@ export function PaperView({ made, design, units, graduation, onChange }: PaperVi
       </div>
       <div className={styles.side}>
         <Button
-          icon={<RotateRightOutlined />}
+          icon={<RotateRightOutlined aria-hidden />}
           onClick={() => onChange({ paper: { ...paper, turn: ((paper.turn + 1) % 4) as 0 | 1 | 2 | 3 } }, 'paper-turn')}
         >
           Turn the blank
