@@ -10,6 +10,10 @@ const view = (name) => (page) => page.getByText(name, { exact: true }).click();
 /** File name, address, what to do before the picture, and how the page is shown. */
 const PICTURES = [
   ['shelf', '/'],
+  ['choose', '/choose?have=contents'],
+  ['holder', '/holders/library-pocket'],
+  ['bench-pieces', '/bench?p=demo-7'],
+  ['bench-paper', '/bench?p=demo-6', view('On paper')],
   ['bench-sheet', '/bench?p=demo-1'],
   ['bench-folded', '/bench?p=demo-2', view('Folded')],
   ['bench-steps', '/bench?p=demo-1', view('Steps')],
@@ -43,6 +47,7 @@ for (const [name, address, act, shown] of PICTURES) {
   const page = await context.newPage();
   await page.goto(`http://localhost:${PORT}${address}`);
   await page.locator('main svg').first().waitFor();
+  if (address.startsWith('/choose')) await page.getByRole('button', { name: /^Library pocket/ }).waitFor();
   await act?.(page);
   await page.waitForTimeout(600);
   await page.screenshot({ path: `${FOLDER}/${name}.png` });

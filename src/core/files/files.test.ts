@@ -5,7 +5,9 @@ import type { Point, Segment } from '../geometry';
 import { inches } from '../length';
 import { sheetPdf } from './pdf';
 import { OVERLAP, PAGES, RIM, FOOT, tilesFor } from './tiles';
-import { LONGEST_PROJECT, jsonSchema, readProject, sheetDrawing, sheetSvg, writeProject } from '.';
+import { parseSync } from 'svgson';
+import { CONSTRUCTIONS } from '../constructions';
+import { allDrawings, LONGEST_PROJECT, jsonSchema, readProject, sheetDrawing, sheetSvg, writeProject } from '.';
 
 interface ReadPage {
   readonly width: number;
@@ -100,6 +102,51 @@ describe('tiles', () => {
     for (const a of tiles)
       for (const b of tiles)
         if (a.row === b.row && b.column === a.column + 1) expect(a.x + a.width - b.x).toBeCloseTo(OVERLAP, 6);
+  });
+});
+
+describe.each(CONSTRUCTIONS.map((c) => [c.name]))('%s in files', (construction) => {
+  const { made, design } = planOf({
+    version: 1,
+    construction,
+    contents: { width: '3 in', height: '4 in' },
+    companions: ['insert-card'],
+  });
+  const drawings = allDrawings(made!, design);
+
+  test('the PDF gives every score and straight cut of every piece back, read with pdf.js', async () => {
+    const pages = readPdf(await sheetPdf(drawings, A4, words));
+    const tiles = drawings.flatMap((drawing) => tilesFor(drawing.blank, A4).tiles.map((tile) => ({ drawing, tile })));
+    expect(pages).toHaveLength(tiles.length);
+    tiles.forEach(({ drawing, tile }, i) => {
+      const at = (p: Point): readonly [number, number] => [
+        (p.x - tile.x + RIM) * POINT,
+        (p.y - tile.y + RIM + FOOT) * POINT,
+      ];
+      const sides = drawing.outline.flatMap((ring) =>
+        ring.map((from, j): Segment => ({ from, to: ring[(j + 1) % ring.length]! })),
+      );
+      for (const line of [...sides, ...drawing.scores])
+        expect([drawing.name, hasLine(pages[i]!, line, at)]).toEqual([drawing.name, true]);
+    });
+  });
+
+  test('the SVG holds every piece in a group of its own, scores and holes in place, read with svgson', () => {
+    const svg = parseSync(sheetSvg(drawings, construction));
+    const groups = drawings.length === 1 ? [svg] : svg.children.filter((child) => child.attributes.transform);
+    expect(groups).toHaveLength(drawings.length);
+    groups.forEach((group, i) => {
+      const drawing = drawings[i]!;
+      const layer = (id: string) => group.children.find((child) => child.attributes.id?.endsWith(id))!.children;
+      expect(layer('score')).toHaveLength(drawing.scores.length);
+      layer('score').forEach((line, j) => {
+        expect(Number(line.attributes.x1)).toBeCloseTo(drawing.scores[j]!.from.x, 3);
+        expect(drawing.blank.height - Number(line.attributes.y2)).toBeCloseTo(drawing.scores[j]!.to.y, 3);
+      });
+      expect(layer('hole').map((hole) => Number(hole.attributes.cx))).toEqual(
+        drawing.holes.map((hole) => expect.closeTo(hole.centre.x, 3)),
+      );
+    });
   });
 });
 
