@@ -1,4 +1,4 @@
-import { aboveSlot, assemble, layerOf, mouthView, stageAfter, type Folded, type Stack } from '../fold';
+import { aboveSlot, assemble, hingeLine, layerOf, mouthView, stageAfter, type Folded, type Stack } from '../fold';
 import {
   anticlockwise,
   apply,
@@ -10,10 +10,10 @@ import {
   extent,
   intersection,
   invert,
-  lengthInside,
   sideOf,
   type Point,
   type Polygon,
+  type Segment,
 } from '../geometry';
 import { mm } from '../length';
 import type { Hole, Piece, Trim } from '../pattern';
@@ -24,13 +24,16 @@ const BITE = 0.4;
 /** Chords that draw a circle leave it by well under a cut's width. */
 const CHORDS = 48;
 
+/** A construction with its features cut; and its folding, where they left that as it was. */
+export type Featured = BuildResult & { readonly folded?: Folded };
+
 /**
  * Cuts a construction's features: each is placed on the folded thing, refused where it would cut a fold or a glue
  * area, and cut into every panel it goes through, in the flat.
  */
-export function withFeatures(built: Built): BuildResult {
+export function withFeatures(built: Built): Featured {
   let result: BuildResult = { ok: true, built };
-  let folded: Folded | null = null;
+  let folded: Folded | undefined;
   for (const feature of built.features) {
     if (!result.ok) return result;
     folded ??= assemble(result.built.pieces, result.built.assembly);
@@ -38,10 +41,10 @@ export function withFeatures(built: Built): BuildResult {
     else {
       result = notched(result.built, folded, feature);
       // A bite changes the panels that are folded; a hole does not.
-      folded = null;
+      folded = undefined;
     }
   }
-  return result;
+  return { ...result, ...(folded ? { folded } : {}) };
 }
 
 function notched(built: Built, folded: Folded, feature: Extract<Feature, { kind: 'finger-notch' }>): BuildResult {
@@ -74,7 +77,7 @@ function notched(built: Built, folded: Folded, feature: Extract<Feature, { kind:
   const cut = covers.filter((layer) => intersection(layer.polygon, circle).some((shared) => area(shared) > 0.01));
   if (cut.length === 0) return { ok: true, built };
   const hit = new Set(cut.map((layer) => layer.panel));
-  if (cutsFold(stack, hit, circle)) return refusal('notch_cuts_fold', feature.diameter);
+  if (cutsFold(stack, hit, centre, feature.diameter / 2)) return refusal('notch_cuts_fold', feature.diameter);
   for (const joint of stack.joints) {
     if (!hit.has(joint.panel) && !hit.has(joint.onto)) continue;
     const { map } = layerOf(stack, joint.panel);
@@ -107,9 +110,8 @@ function notched(built: Built, folded: Folded, feature: Extract<Feature, { kind:
 function holed(built: Built, folded: Folded, feature: Extract<Feature, { kind: 'hole' }>): BuildResult {
   const { finished: stack } = folded;
   const centre = apply<'folded'>(layerOf(stack, feature.panels[0]).map, feature.centre);
-  const circle = circleAt(centre, feature.diameter / 2);
   const hit = new Set(feature.panels);
-  if (cutsFold(stack, hit, circle)) return refusal('hole_cuts_fold', feature.diameter);
+  if (cutsFold(stack, hit, centre, feature.diameter / 2)) return refusal('hole_cuts_fold', feature.diameter);
   const holes = new Map(
     feature.panels.map((panel): [string, Hole] => [
       panel,
@@ -162,15 +164,22 @@ export const circleAt = (centre: Point<'folded'>, radius: number): Polygon<'fold
     return { x: centre.x + radius * Math.cos(turn), y: centre.y + radius * Math.sin(turn) };
   });
 
-/** True when a score of one of the panels runs through the circle. */
-function cutsFold(stack: Stack, panels: ReadonlySet<string>, circle: Polygon<'folded'>): boolean {
+/** True when a score of one of the panels runs through a circle. */
+function cutsFold(stack: Stack, panels: ReadonlySet<string>, centre: Point<'folded'>, radius: number): boolean {
   return stack.hinges.some((hinge) =>
-    hinge.between.some((panel) => {
-      if (!panels.has(panel)) return false;
-      const { map } = layerOf(stack, panel);
-      return lengthInside(circle, { from: apply(map, hinge.line.from), to: apply(map, hinge.line.to) }) > 0.01;
-    }),
+    hinge.between.some(
+      (panel) => panels.has(panel) && fromSegment(hingeLine(stack, hinge, panel), centre) < radius - 0.01,
+    ),
   );
+}
+
+/** Distance of a point from a segment, mm. */
+function fromSegment({ from, to }: Segment, p: Point): number {
+  const length = distance(from, to);
+  if (length === 0) return distance(from, p);
+  const t = ((p.x - from.x) * (to.x - from.x) + (p.y - from.y) * (to.y - from.y)) / (length * length);
+  const at = Math.min(1, Math.max(0, t));
+  return distance({ x: from.x + (to.x - from.x) * at, y: from.y + (to.y - from.y) * at }, p);
 }
 
 /** How far along a direction a line first meets a polygon, mm; infinite when it misses. */

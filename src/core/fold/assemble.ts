@@ -1,5 +1,7 @@
 import {
   apply,
+  boxesMeet,
+  boxOf,
   compose,
   direction,
   plainRings,
@@ -90,7 +92,7 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
     const done = step.kind === 'fold' ? turn(piles, step) : lay(pileWith, step);
     problems.push(...done.problems);
     const { gluedTo } = step;
-    const contacts = gluedTo ? contactsMade(done.stack, done.moving) : [];
+    const contacts = gluedTo ? contactsMade(done.stack, done.moving, gluedTo) : [];
     const joints = contacts
       .filter((contact) => contact.onto !== null && gluedTo!.includes(contact.onto))
       .flatMap((contact): Joint[] => {
@@ -191,13 +193,23 @@ function bringing(line: Segment, on: Segment, over: boolean): Affine {
   return compose([1, 0, 0, 1, on.from.x - start.x, on.from.y - start.y], turning);
 }
 
-/** What the moved paper meets, above and below; paper that moved together does not meet itself anew. */
-const contactsMade = (stack: Stack, moving: readonly string[]): readonly Contact[] =>
-  moving.flatMap((panel) =>
-    (['under', 'over'] as const)
-      .flatMap((where) => contactsOf(stack, panel, where))
-      .filter(({ onto }) => onto !== null && !moving.includes(onto)),
-  );
+/**
+ * What the moved panels that come to lie on what they are glued to meet, above and below; paper that moved together
+ * does not meet itself anew.
+ */
+function contactsMade(stack: Stack, moving: readonly string[], gluedTo: readonly string[]): readonly Contact[] {
+  const targets = stack.layers.filter((layer) => gluedTo.includes(layer.panel)).map((layer) => boxOf(layer.polygon));
+  return moving
+    .filter((panel) => {
+      const box = boxOf(layerOf(stack, panel).polygon);
+      return targets.some((target) => boxesMeet(box, target));
+    })
+    .flatMap((panel) =>
+      (['under', 'over'] as const)
+        .flatMap((where) => contactsOf(stack, panel, where))
+        .filter(({ onto }) => onto !== null && !moving.includes(onto)),
+    );
+}
 
 /** The stage after the step of that id. Throws when none has it. */
 export function stageAfter(folded: Folded, step: string): Stage {

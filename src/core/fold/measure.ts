@@ -1,5 +1,6 @@
 import {
   apply,
+  boxesMeet,
   boxOf,
   contains,
   difference,
@@ -81,13 +82,21 @@ export const layersAt = (stack: Stack, p: Point<'folded'>): readonly Layer[] =>
 
 /** Most layers anywhere, counted at the middles of every pair's overlap: where paper is thickest a pair overlaps. */
 export function mostLayers(stack: Stack): number {
+  const boxed = stack.layers.map(({ polygon }) => ({ polygon, box: boxOf(polygon) }));
+  const count = (p: Point<'folded'>): number =>
+    boxed.reduce(
+      (sum, { polygon, box }) =>
+        p.x < box.minX || p.x > box.maxX || p.y < box.minY || p.y > box.maxY || !contains(polygon, p) ? sum : sum + 1,
+      0,
+    );
   let most = 1;
-  stack.layers.forEach((a, i) =>
-    stack.layers.slice(i + 1).forEach((b) => {
-      for (const shared of intersection(a.polygon, b.polygon))
-        for (const p of probes(shared)) most = Math.max(most, layersAt(stack, p).length);
-    }),
-  );
+  boxed.forEach((a, i) => {
+    for (let j = i + 1; j < boxed.length; j++) {
+      if (!boxesMeet(a.box, boxed[j]!.box)) continue;
+      for (const shared of intersection(a.polygon, boxed[j]!.polygon))
+        for (const p of probes(shared)) most = Math.max(most, count(p));
+    }
+  });
   return most;
 }
 

@@ -49,10 +49,11 @@ const NOTHING: Ease = { width: mm(0), height: mm(0) };
  */
 export function planFor(design: Design): Plan {
   const drawn = design.construction.build(briefFor(design));
-  const result = drawn.ok ? withFeatures(drawn.built) : drawn;
+  if (!drawn.ok) return { design, made: null, refusal: drawn.refusal };
+  const result = withFeatures(drawn.built);
   if (!result.ok) return { design, made: null, refusal: result.refusal };
   const { built } = result;
-  const folded = assemble(built.pieces, built.assembly);
+  const folded = result.folded ?? assemble(built.pieces, built.assembly);
   const pieces = built.pieces
     .filter((piece) => !piece.given)
     .map((piece): MadePiece => {

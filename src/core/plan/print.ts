@@ -95,8 +95,9 @@ export interface FrontWindow {
 /** Where the marked window of the paper lands on the finished front; null without one. */
 export function windowOnFront(made: Made, design: Pick<Design, 'paper'>): FrontWindow | null {
   const { window } = design.paper;
+  if (!window) return null;
   const [front] = printMap(made, design);
-  if (!window || !front) return null;
+  if (!front) return null;
   const piece = made.pieces[0].piece;
   const stack = ownPaper(made.folded.finished, made.built);
   const layer = layerOf(stack, front.panel);
