@@ -221,6 +221,10 @@ export const accordionPocket: Construction<Options> = {
   advice: [
     { mistake: 'Pleats folded all one way.', instead: 'They go in, out, in, out, the innermost first and inward.' },
     {
+      mistake: 'Wider pleats in the hope of more room.',
+      instead: 'What counts is how far the sides open at the mouth: twice the pleats less one, times their breadth.',
+    },
+    {
       mistake: 'Glued pleats registered by the fold.',
       instead: 'Register them by their outer edges, or the pocket twists.',
     },

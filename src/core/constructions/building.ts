@@ -1,5 +1,5 @@
 import type { AssemblyFold, AssemblyPlace } from '../fold';
-import { difference, middle, sideOf, type Point, type Polygon, type Segment } from '../geometry';
+import { difference, sideOf, type Point, type Polygon, type Segment } from '../geometry';
 import { inches, mm, type Mm } from '../length';
 import { blankPolygon, drawPiece, type Blank, type Piece, type Trim } from '../pattern';
 import type { BuildResult, Built, Ease, Grip, Refusal, School } from './construction';
@@ -143,5 +143,3 @@ export const givenPiece = (name: string, panel: string, blank: Blank, shape = bl
 
 export const refuse = (refusal: Refusal): BuildResult => ({ ok: false, refusal });
 export const built = (made: Built): BuildResult => ({ ok: true, built: made });
-
-export const middleOf = (line: Segment<'sheet'>): Point<'sheet'> => middle(line.from, line.to);

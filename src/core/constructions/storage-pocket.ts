@@ -140,7 +140,7 @@ function build(brief: Brief<Options>): BuildResult {
       kind: 'hole',
       id: `hole-${side}-${i + 1}`,
       panels: [`${side}-back-face`, `${side}-front-face`],
-      centre: { x: side === 'left' ? x + HOLE.in : x - HOLE.in, y: share * y },
+      centre: { x: side === 'left' ? x + HOLE.in : x - HOLE.in, y: onMark(share * y, brief) },
       diameter: HOLE.diameter,
     })),
   );

@@ -60,7 +60,8 @@ export function drawPiece({ name, blank, panels, folds, trims = [], given }: Dra
     panels,
     hinges,
     notches: [],
-    trims: [...trims, ...found],
+    // Corners are rounded on what has been cut out.
+    trims: [...found, ...trims],
     holes: [],
     ...(given ? { given } : {}),
   };

@@ -96,13 +96,6 @@ export function panelOf(piece: Piece, id: string): Panel {
   return panel;
 }
 
-/** The hinge of that id. Throws when the piece has none. */
-export function hingeOf(piece: Piece, id: string): Hinge {
-  const hinge = piece.hinges.find((h) => h.id === id);
-  if (!hinge) throw new Error(`${piece.name} has no hinge ${id}`);
-  return hinge;
-}
-
 /** How long an edge of the blank is, mm. */
 export const edgeLength = (blank: Blank, edge: Edge): Mm => (edge % 2 === 1 ? blank.width : blank.height);
 

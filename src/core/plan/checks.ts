@@ -62,6 +62,8 @@ const SPECK = 0.05;
 const THIN = 0.12;
 /** Paper thicker than this cracks when it is folded fast, mm (about 300 g/m² cover). From memory. */
 const STIFF = 0.35;
+/** Plain paper that shows on less than this share of the front is no fault. From memory. */
+const SEEN_SHARE = 0.1;
 /** A band or a slider with more room than this falls out of itself, mm. Common practice 1/4 in. */
 const LOOSE = inches(1 / 4);
 /** Least room a slider moves with, mm. Common practice 1/16 in, half of it at least. */
@@ -433,7 +435,9 @@ function printChecks({ design }: Plan, made: Made): Check[] {
   const listed = (names: readonly string[]): string => [...new Set(names)].join(' and the ');
   if (paper.sided === 1) {
     const plain = shows.filter((s) => s.side === 'A');
-    const onFront = plain.filter((s) => s.face === 'front');
+    // A notch lets a little of the inside be seen, and is meant to.
+    const whole = shows.reduce((sum, s) => sum + (s.face === 'front' ? s.area : 0), 0);
+    const onFront = plain.filter((s) => s.face === 'front' && s.area > SEEN_SHARE * whole);
     const remedies: Remedy[] =
       onFront.length > 0 && !design.companions.includes('mat')
         ? [{ code: 'back_with_mat', change: { companions: [...design.companions, 'mat'] } }]

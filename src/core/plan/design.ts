@@ -281,7 +281,9 @@ export function issuesOf(error: z.ZodError): Issue[] {
           {
             path,
             message:
-              issue.code === 'invalid_type' ? `“${path}” is ${named(issue.input)}. ${asFor(issue)}` : issue.message,
+              issue.code === 'invalid_type'
+                ? `“${path}” is ${typeof issue.input === 'number' ? issue.input : named(issue.input)}. ${asFor(issue)}`
+                : issue.message,
           },
         ];
       }

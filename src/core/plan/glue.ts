@@ -101,9 +101,8 @@ export function glueAdvice(made: Made, { adhesive }: Design): readonly GlueAdvic
     const margin = beside ? CREEP : mm(0);
     const chosen = adhesive.joins[step] ?? adhesive.all;
     const tape = TAPES.filter((width) => width <= breadth + 1e-3).at(-1) ?? null;
-    const slides = made.built.slides.some(({ between }) =>
-      here.some(({ joint }) => between.includes(joint.onto) || between.includes(joint.panel)),
-    );
+    // What is glued into a channel that something slides in; the channel itself may be glued down as one likes.
+    const slides = made.built.slides.some(({ between }) => here.some(({ joint }) => between.includes(joint.onto)));
     const width =
       chosen === 'tape' ? adhesive.tape : chosen === 'hook-dot' ? DOT : chosen === 'tape-runner' ? TAPES[1]! : 0;
     const trouble =

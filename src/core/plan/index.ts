@@ -1,6 +1,5 @@
 /** Plans: `planFor(design)` draws, folds and proves; `planDocument(plan)` writes the answer down. */
 export {
-  briefFor,
   constructionOptions,
   designSchema,
   issuesOf,
@@ -13,7 +12,6 @@ export {
   givenPieces,
   ownPaper,
   panelName,
-  pieceOf,
   planFor,
   viewOf,
   type CavityRoom,
@@ -38,6 +36,6 @@ export { fromPaper, onPaper, printMap, turnFor, windowOnFront, type FrontWindow,
 export { becomes, papersFor, suggest, type PaperChoice, type Question, type Suggestion } from './chooser';
 export { checksOf, type Check, type DesignChange, type Level, type Remedy } from './checks';
 export { checkSentence, remedyLabel, sayer, type Say } from './words';
-export { allNumbers, scoreNumbers, stepsOf, type Action, type Step, type StepPicture } from './steps';
+export { scoreNumbers, stepsOf, type Action, type Step, type StepPicture } from './steps';
 export { planDocument, planSchema, type PlanDocument } from './document';
 export { CARDS, PAPERS, sizeNamed, smallestPaperFor, type PaperSize } from './papers';

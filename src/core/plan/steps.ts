@@ -210,7 +210,7 @@ function spotWords(spot: Spot, numbers: ReadonlyMap<string, number>, say: Say): 
     return scores.length > 1 ? `where scores ${scores[0]} and ${scores[1]} cross` : `the end of score ${scores[0]}`;
   if (spot.deep === 0) return `${say(spot.at)} on edge ${spot.edge}`;
   if (spot.on === 'score') return `the mark on score ${scores[0]}`;
-  return `the mark ${say(spot.deep)} in from edge ${spot.edge}`;
+  return `the mark ${say(spot.deep)} up from edge ${spot.edge}`;
 }
 
 function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say): Draft[] {
@@ -294,11 +294,12 @@ function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say): Draft
       case 'mark': {
         const last = steps.at(-1);
         const deep = move.deep ?? 0;
-        const here = deep > 0 ? `${say(move.at)} along and ${say(deep)} in` : say(move.at);
+        const here = deep > 0 ? `${say(move.at)}, ${say(deep)} up from the edge` : say(move.at);
         // Marks on one edge for the same purpose are one thing to do.
         const goesOn = last?.action === 'mark' && last.edge === move.edge && move.for === marking?.for;
         marking = { for: move.for, at: goesOn ? [...marking!.at, here] : [here] };
-        const text = `With edge ${move.edge} near you, mark ${listed(marking.at)} from its left end${MARK_FOR[move.for]}.`;
+        const simple = marking.at.every((at) => !at.includes(','));
+        const text = `With edge ${move.edge} near you, mark ${simple ? `${listed(marking.at)} from its left end` : `from its left end ${marking.at.join('; ')}`}${MARK_FOR[move.for]}.`;
         if (goesOn) steps.pop();
         return push({ action: 'mark', edge: move.edge, at: goesOn ? last.at! : move.at, text }, marking.at.length);
       }
@@ -345,7 +346,7 @@ function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say): Draft
           action: 'punch',
           edge: move.at.edge,
           at: move.at.at,
-          text: `Punch a ${say(move.diameter)} hole in the ${move.what}, at the mark ${say(move.at.deep)} in from edge ${move.at.edge}.`,
+          text: `Punch a ${say(move.diameter)} hole in the ${move.what}, at the mark ${say(move.at.deep)} up from edge ${move.at.edge}.`,
           caution: CAUTION.punch,
         });
     }
@@ -384,6 +385,7 @@ function assemblySteps(
     piece,
     action: step.closes ? 'close' : 'fold',
     ...(step.kind === 'fold' ? { score: step.hinges[0]! } : {}),
+    ...(step.kind === 'fold' && step.under ? { layer: step.under } : {}),
     ...(step.closes && glue ? { glue } : {}),
     text: step.closes
       ? `${step.name}${on}.${glue ? ' To seal it, gum only where it lies on the paper below.' : ''}`
@@ -402,7 +404,7 @@ function assemblySteps(
   const entering = built.cavities.filter((cavity) => cavity.insertAfter === step.id);
   if (entering.some((cavity) => cavity === built.cavities[0]))
     steps.push({
-      piece,
+      piece: pieceOf(built, built.cavities[0]!.floor).name,
       action: 'insert',
       text: built.cavities[0]!.through ? 'Slide it over what it holds.' : 'Slide the contents in.',
       picture: { kind: 'folded', stage: i, inserting: true },
@@ -424,7 +426,11 @@ function notchLayers({ pieces }: Made): string {
 function scoreWords(step: AssemblyStep, numbers: ReadonlyMap<string, ScoreNumber>): string {
   if (step.kind !== 'fold') return '';
   const found = [...new Set(step.hinges.map((id) => numbers.get(id)?.number).filter((n) => n !== undefined))];
-  return found.length > 1 ? ` on scores ${listed(found.map(String))}` : found.length > 0 ? ` on score ${found[0]}` : '';
+  return found.length > 1
+    ? ` on scores ${listed([...found].sort((a, b) => a - b).map(String))}`
+    : found.length > 0
+      ? ` on score ${found[0]}`
+      : '';
 }
 
 const listed = (names: readonly string[], each = ''): string =>

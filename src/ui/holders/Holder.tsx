@@ -38,7 +38,7 @@ export function Holder({ name }: { name: string }) {
         <p className={styles.purpose}>{construction.purpose}</p>
         {made && (
           <div className={styles.faces}>
-            {(['below', 'above'] as const).map((face) => {
+            {([made.built.front, made.built.front === 'below' ? 'above' : 'below'] as const).map((face) => {
               const stack = made.folded.finished;
               const view = viewOf(made.built, stack);
               const box = foldedBox(stack, view);
