@@ -36,6 +36,7 @@ export { fromPaper, onPaper, printMap, turnFor, windowOnFront, type FrontWindow,
 export { becomes, papersFor, suggest, type PaperChoice, type Question, type Suggestion } from './chooser';
 export { checksOf, type Check, type DesignChange, type Level, type Remedy } from './checks';
 export { checkSentence, remedyLabel, sayer, type Say } from './words';
-export { scoreNumbers, stepsOf, type Action, type Step, type StepPicture } from './steps';
+export { scoreNumbers } from './numbers';
+export { stepsOf, type Action, type Step, type StepPicture } from './steps';
 export { planDocument, planSchema, type PlanDocument } from './document';
 export { CARDS, PAPERS, sizeNamed, smallestPaperFor, type PaperSize } from './papers';

@@ -1,0 +1,63 @@
+import type { Mm } from '../../length';
+import { constructionOptions, type Design, type DesignInput } from '../design';
+
+export type Level = 'pass' | 'note' | 'warn' | 'fail';
+
+/** A change to the design that would cure a problem; one of the construction's own brings its label. */
+export type Remedy = { readonly change: DesignChange } & (
+  | { readonly code: 'cure'; readonly label: string }
+  | { readonly code: 'other_paper'; readonly name: string }
+  | { readonly code: 'square_blank'; readonly side: Mm }
+  | { readonly code: 'from_contents' }
+  | { readonly code: 'turn_blank'; readonly quarters: number }
+  | { readonly code: 'back_with_mat' }
+  | { readonly code: 'narrower_tape'; readonly width: Mm }
+  | { readonly code: 'wet_glue' }
+  | { readonly code: 'no_closure' }
+);
+/** Parts of a design document to lay over it; `options` are laid over one by one, undefined takes a value out, null all. */
+export type DesignChange = Partial<Omit<DesignInput, 'options' | 'construction' | 'version'>> & {
+  readonly construction?: string;
+  readonly options?: Record<string, unknown> | null;
+};
+
+/** One thing asked of the folded shape, as data; its sentence is made in words.ts. */
+export interface Check {
+  readonly id: string;
+  readonly level: Level;
+  /** What was found and what it is held to: mm, mm² for a hole, a count for folds. */
+  readonly value: number;
+  readonly limit: number;
+  /** Names the sentence needs: panels, edges, papers. */
+  readonly about: Readonly<Record<string, string | number>>;
+  readonly remedies: readonly Remedy[];
+}
+
+/** Differences smaller than this are rounding, mm. */
+export const HAIR = 1e-3;
+
+export const check = (
+  id: string,
+  level: Level,
+  value: number,
+  limit: number,
+  about: Check['about'] = {},
+  remedies: readonly Remedy[] = [],
+): Check => ({ id, level, value, limit, about, remedies });
+
+/** What the construction itself offers against a check or a refusal. */
+export const curesFor = ({ construction }: Design, problem: string, limit: Mm): Remedy[] =>
+  construction.cures
+    .filter((cure) => cure.for === problem)
+    .map(({ label, options }) => ({ code: 'cure', label, change: { options: options(limit) } }));
+
+/** Asks the contents-first question instead: without the sheet, and without what was fixed on it. */
+export const fromContents = ({ construction }: Design): Remedy => ({
+  code: 'from_contents',
+  change: {
+    blank: undefined,
+    options: Object.fromEntries(
+      constructionOptions(construction.name).flatMap(({ name, onPaper }) => (onPaper ? [[name, undefined]] : [])),
+    ),
+  },
+});

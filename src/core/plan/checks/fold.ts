@@ -1,0 +1,165 @@
+import {
+  aboveSlot,
+  hingeLine,
+  inView,
+  layerOf,
+  lapBetween,
+  mouthView,
+  reachAcross,
+  uncovered,
+  type Stack,
+  type View,
+} from '../../fold';
+import { anticlockwise, boxOf, direction, dot, extent, regionArea } from '../../geometry';
+import { inches, mm } from '../../length';
+import { allNumbers } from '../numbers';
+import { ownPaper, panelName, type Made, type Plan } from '../plan';
+import { check, curesFor, HAIR, type Check, type Level } from './check';
+
+/** Least lap that holds with glue, mm. Common practice 1/4 in. */
+const LEAST_LAP = inches(1 / 4);
+/** Uncovered specks smaller than this are rounding, mm². */
+const SPECK = 0.05;
+/** A slider with more room than this rattles, mm. Common practice 1/4 in. */
+const LOOSE = inches(1 / 4);
+/** Least room a slider moves with, mm. Common practice 1/16 in, half of it at least. */
+const SLIDE_LEAST = inches(1 / 32);
+/** Contents thicker than this make a flat envelope stand open at its corners, mm. Common practice 1/8 in. */
+const THICK = inches(1 / 8);
+
+/** What the folded shape itself must hold to: nothing sticks out, no hole, laps that hold, folds that can be made. */
+export function foldChecks({ design }: Plan, made: Made): Check[] {
+  const { built, folded } = made;
+  const { finished } = folded;
+  const [cavity] = built.cavities;
+  const name = (id: string): string => panelName(built, id);
+  const numbers = allNumbers(made);
+  /** What a maker calls whatever holds a fold: a flap, a score by its number, or the glue. */
+  const holder = (id: string): string => {
+    const joint = finished.joints.find((j) => j.id === id);
+    if (joint) return `glue between the ${name(joint.panel)} and the ${name(joint.onto)}`;
+    const score = numbers.get(id);
+    if (!score) return `the ${name(id)}`;
+    return made.pieces.length > 1 ? `score ${score.number} of the ${score.piece}` : `score ${score.number}`;
+  };
+  const checks: Check[] = [];
+  if (cavity) {
+    const past = pastFloor(ownPaper(finished, built), cavity.floor, built.proud);
+    const furthest = past.reduce((most, p) => (p.by > most.by ? p : most), { panel: '', by: 0 });
+    checks.push(
+      check(
+        'overhang',
+        furthest.by > HAIR ? 'fail' : 'pass',
+        furthest.by,
+        0,
+        { panel: name(furthest.panel) },
+        furthest.by > HAIR ? curesFor(design, 'overhang', mm(0)) : [],
+      ),
+    );
+    if (cavity.kind === 'closed') {
+      const hole = regionArea(uncovered(finished, cavity.floor, [...aboveSlot(finished, cavity), ...closing(made)]));
+      checks.push(
+        check('hole', hole > SPECK ? 'fail' : 'pass', hole, 0, {}, hole > SPECK ? curesFor(design, 'hole', mm(0)) : []),
+      );
+    }
+  }
+
+  const laps = built.holds.map(([a, b]) => ({ a, b, breadth: lapBetween(finished, a, b).breadth }));
+  const least = laps.reduce(
+    (low, lap) => (lap.breadth < low.breadth ? lap : low),
+    laps[0] ?? { a: '', b: '', breadth: Infinity },
+  );
+  if (laps.length > 0) {
+    const level: Level = least.breadth <= HAIR ? 'fail' : least.breadth < LEAST_LAP - HAIR ? 'warn' : 'pass';
+    checks.push(
+      check(
+        'flap-overlap',
+        level,
+        least.breadth,
+        LEAST_LAP,
+        { a: name(least.a), b: name(least.b) },
+        level === 'pass' ? [] : curesFor(design, 'flap-overlap', LEAST_LAP),
+      ),
+    );
+  }
+
+  if (cavity) {
+    const view = mouthView(finished, cavity);
+    for (const [a, b] of built.facing) {
+      const axis = facingAxis(finished, view, a);
+      const value = reachAcross(finished, a, b, axis);
+      const along = (axis === view.across) === (built.acrossMouth === 'width') ? 'width' : 'height';
+      checks.push(
+        check(`tips-${along}`, value < -HAIR ? 'note' : 'pass', value, 0, {
+          a: name(a),
+          b: name(b),
+          meet: Math.abs(value) <= HAIR ? 1 : 0,
+          closed: cavity.kind === 'closed' ? 1 : 0,
+        }),
+      );
+    }
+    for (const { panel, between } of built.slides) {
+      const [channel, runner] = [between[0], panel].map((id) =>
+        boxOf(layerOf(finished, id).polygon.map((p) => inView(view, p))),
+      ) as [ReturnType<typeof boxOf>, ReturnType<typeof boxOf>];
+      // It runs the way its channel is open: the runner's end reaches the channel's there.
+      const value = channel.maxY - channel.minY - (runner.maxY - runner.minY);
+      checks.push(
+        check(
+          `slides-${panel}`,
+          value < SLIDE_LEAST - HAIR ? 'fail' : value > LOOSE + HAIR ? 'warn' : 'pass',
+          value,
+          SLIDE_LEAST,
+          {
+            panel: name(panel),
+          },
+        ),
+      );
+    }
+  }
+
+  const problem = folded.problems[0];
+  checks.push(
+    check(
+      'folding',
+      problem ? 'fail' : 'pass',
+      folded.problems.length,
+      0,
+      problem ? { code: problem.code, panel: name(problem.panel), by: holder(problem.by) } : {},
+    ),
+  );
+
+  if (cavity && cavity.gusset === undefined && !cavity.through && design.thickness > THICK)
+    checks.push(check('thick-contents', design.thickness > 2 * THICK ? 'warn' : 'note', design.thickness, THICK));
+  return checks;
+}
+
+/** Every panel that the closing steps bring over the contents. */
+const closing = ({ folded }: Made): readonly string[] =>
+  folded.stages.flatMap(({ step, moving }) => (step.closes ? moving : []));
+
+/** Which of the view's axes a flap reaches along: the one its shape spans from a far edge of the floor. */
+function facingAxis(stack: Stack, view: View, panel: string): View['across'] {
+  const line = hingeLine(
+    stack,
+    stack.hinges.find((h) => h.between[1] === panel)!,
+  );
+  const [from, to] = [inView(view, line.from), inView(view, line.to)];
+  return Math.abs(to.x - from.x) > Math.abs(to.y - from.y) ? view.up : view.across;
+}
+
+/** How far each panel reaches past each straight edge of the floor panel, mm; only those that do. */
+function pastFloor(stack: Stack, floor: string, proud: readonly string[]): { panel: string; by: number }[] {
+  const base = anticlockwise(layerOf(stack, floor).polygon);
+  return base.flatMap((p, i) => {
+    const along = direction(p, base[(i + 1) % base.length]!);
+    const outward = { x: along.y, y: -along.x };
+    const rim = dot(p, outward);
+    // Inside a bite or a rounded corner there is no edge to stand past.
+    if (extent(base, outward)[1] > rim + HAIR) return [];
+    return stack.layers
+      .filter((layer) => !proud.includes(layer.panel))
+      .map((layer) => ({ panel: layer.panel, by: extent(layer.polygon, outward)[1] - rim }))
+      .filter(({ by }) => by > HAIR);
+  });
+}

@@ -1,0 +1,43 @@
+/** Checks: `checksOf(plan)` asks of the folded shape what a maker would ask, each answer with what would mend it. */
+import type { Plan } from '../plan';
+import { check, curesFor, type Check, type Remedy } from './check';
+import { fitChecks } from './fit';
+import { foldChecks } from './fold';
+import { closureChecks, glueChecks } from './glue';
+import { paperChecks, printChecks } from './paper';
+import { toolChecks } from './tool';
+
+export type { Check, DesignChange, Level, Remedy } from './check';
+
+/** Everything asked of a plan, in the order a maker would ask. */
+export function checksOf(plan: Plan): Check[] {
+  if (!plan.made) return [refused(plan)];
+  const { made } = plan;
+  return [
+    ...fitChecks(plan, made),
+    ...foldChecks(plan, made),
+    ...glueChecks(plan, made),
+    ...closureChecks(plan, made),
+    ...paperChecks(plan, made),
+    ...printChecks(plan, made),
+    ...toolChecks(plan, made),
+  ];
+}
+
+/** The one check of a design without a pattern: what stands in the way, and what would do. */
+function refused({ refusal, design }: Plan): Check {
+  const { code, value, limit } = refusal!;
+  const { blank } = design;
+  const square: Remedy[] =
+    code === 'blank_not_square' && blank
+      ? [
+          {
+            code: 'square_blank',
+            side: limit,
+            change: { blank: { width: limit, height: limit }, paper: { ...design.paper, ...blank } },
+          },
+        ]
+      : [];
+  const { about = {} } = refusal!;
+  return check(code.replaceAll('_', '-'), 'fail', value, limit, about, [...square, ...curesFor(design, code, limit)]);
+}

@@ -1,0 +1,195 @@
+import type { Edge, Piece } from '../../pattern';
+import type { Move, Spot } from '../../tools';
+import type { Decoration } from '../extras';
+import { scoreNumbers } from '../numbers';
+import type { Made, MadePiece } from '../plan';
+import { CAUTION, type Say } from '../words';
+import { listed, type Draft } from './step';
+
+const leftOf = (near: Edge): Edge => (((near + 2) % 4) + 1) as Edge;
+
+const MARK_FOR = { notch: ', for the notch', score: '', slant: ', for a cut', hole: ', for a hole' } as const;
+
+/** Edges inked, or a pattern pressed in, on the flat piece. */
+export function decorating(what: Decoration, { piece, programme }: MadePiece): Draft {
+  return {
+    piece: piece.name,
+    action: 'mark',
+    text:
+      what === 'ink'
+        ? `Ink the edges of the ${piece.name} while it lies flat, and let them dry.`
+        : `Emboss the ${piece.name} while it lies flat. An embossed sheet is thicker: measure it again.`,
+    picture: { kind: 'flat', piece: piece.name, near: 1, moves: programme.moves.length, fresh: 0 },
+  };
+}
+
+/** Cutting the blank. */
+export function cutStep(piece: Piece, made: Made, say: Say): Draft {
+  const { width, height } = piece.blank;
+  const what = made.pieces.length > 1 ? `the ${piece.name}: ` : '';
+  const square = Math.abs(width - height) < 1e-6;
+  return {
+    piece: piece.name,
+    action: 'cut',
+    text: what
+      ? `Cut ${what}${square ? `${say(width)} square` : `${say(width)} × ${say(height)}`}.`
+      : square
+        ? `Cut a square, ${say(width)} each way.`
+        : `Cut a piece ${say(width)} wide and ${say(height)} high.`,
+    caution: CAUTION.blade,
+    picture: { kind: 'flat', piece: piece.name, near: 1, moves: 0, fresh: 0 },
+  };
+}
+
+/** A spot as a maker finds it. */
+function spotWords(spot: Spot, numbers: ReadonlyMap<string, number>, say: Say): string {
+  const scores = spot.scores.map((id) => numbers.get(id)).filter((n) => n !== undefined);
+  if (spot.on === 'corner') return 'the corner';
+  if (spot.on === 'crossing')
+    return scores.length > 1 ? `where scores ${scores[0]} and ${scores[1]} cross` : `the end of score ${scores[0]}`;
+  if (spot.deep === 0) return `${say(spot.at)} on edge ${spot.edge}`;
+  if (spot.on === 'score') return `the mark on score ${scores[0]}`;
+  return `the mark ${say(spot.deep)} up from edge ${spot.edge}`;
+}
+
+/** The programme of a piece, told move by move for the tool. */
+export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say): Draft[] {
+  const steps: Draft[] = [];
+  const numbers = scoreNumbers(programme);
+  const number = (score: string): number => numbers.get(score) ?? 0;
+  const several = made.pieces.length > 1 ? ` of the ${piece.name}` : '';
+  let placed: Extract<Move, { do: 'place' }> | null = null;
+  let marking: { for: string; at: string[] } | null = null;
+  let near: Edge = 1;
+  programme.moves.forEach((move, i) => {
+    if (move.do === 'turn') near = ((near % 4) + 1) as Edge;
+    // Marks for a slant and cuts along it are made with whichever edge suits; the picture brings that edge near.
+    const shown = move.do === 'mark' || move.do === 'snip' || move.do === 'relief' ? move.edge : near;
+    const push = (step: Omit<Draft, 'picture' | 'piece'>, fresh = 1): void =>
+      void steps.push({
+        piece: piece.name,
+        ...step,
+        picture: { kind: 'flat', piece: piece.name, near: shown, moves: i + 1, fresh },
+      });
+    switch (move.do) {
+      case 'place':
+        placed = move;
+        return;
+      case 'punch': {
+        if (!placed) return;
+        const lay = `Lay edge ${placed.edge} in the board`;
+        const text = {
+          ruler: `${lay}, edge ${leftOf(placed.edge)} on the left, the sheet’s left end at ${say(placed.at)}. Punch.`,
+          mark: `${lay}, edge ${leftOf(placed.edge)} on the left, with your mark in the middle of the notch. Punch.`,
+          pointer: `${lay}, with the score you just made at the pointer. Punch.`,
+        }[placed.by];
+        return push({ action: 'punch', edge: placed.edge, at: placed.at, text, caution: CAUTION.punch }, 2);
+      }
+      case 'score':
+        return push({
+          action: 'score',
+          ...(placed ? { edge: placed.edge } : {}),
+          score: move.score,
+          text: move.onward
+            ? `Score ${number(move.score)}: run the groove as far as it goes, then carry the line on with a ruler to the sheet’s edge (${say(move.length)} in all).`
+            : `Score ${number(move.score)}: run the groove two or three times, lightly.`,
+        });
+      case 'groove':
+        return push({
+          action: 'score',
+          edge: move.edge,
+          at: move.at,
+          score: move.score,
+          text: `Score ${number(move.score)}${several}: edge ${move.edge} near you, edge ${leftOf(move.edge)} against the fence, down the groove at ${say(move.at)}.`,
+        });
+      case 'edge-score':
+        return push({
+          action: 'score',
+          edge: move.edge,
+          score: move.score,
+          text: `Score ${number(move.score)}${several}: lay edge ${move.edge} in the edge board and run its one groove.`,
+        });
+      case 'relief':
+        return push({
+          action: 'punch',
+          edge: move.edge,
+          at: move.at,
+          text: `With edge ${move.edge} in the edge board, bring the guide to the score ${say(move.at)} from the left end and punch the relief notch.`,
+          caution: CAUTION.punch,
+        });
+      case 'turn': {
+        const last = steps.at(-1);
+        // Turns that follow each other are one thing to do.
+        const goesOn = last?.action === 'turn';
+        if (goesOn) steps.pop();
+        return push(
+          {
+            action: 'turn',
+            turn: 'cw',
+            text: `Turn the sheet ${goesOn ? 'clockwise until' : 'a quarter clockwise:'} edge ${near} comes near, edge ${leftOf(near)} lies on the left.`,
+          },
+          goesOn && last.picture.kind === 'flat' ? last.picture.fresh + 1 : 1,
+        );
+      }
+      case 'mark': {
+        const last = steps.at(-1);
+        const deep = move.deep ?? 0;
+        const here = deep > 0 ? `${say(move.at)}, ${say(deep)} up from the edge` : say(move.at);
+        // Marks on one edge for the same purpose are one thing to do.
+        const goesOn = last?.action === 'mark' && last.edge === move.edge && move.for === marking?.for;
+        marking = { for: move.for, at: goesOn ? [...marking!.at, here] : [here] };
+        const simple = marking.at.every((at) => !at.includes(','));
+        const text = `With edge ${move.edge} near you, mark ${simple ? `${listed(marking.at)} from its left end` : `from its left end ${marking.at.join('; ')}`}${MARK_FOR[move.for]}.`;
+        if (goesOn) steps.pop();
+        return push({ action: 'mark', edge: move.edge, at: goesOn ? last.at! : move.at, text }, marking.at.length);
+      }
+      case 'join':
+        return push({
+          action: 'score',
+          edge: move.from.edge,
+          at: move.from.at,
+          score: move.score,
+          text: `Score ${number(move.score)}${several}: ruler from ${say(move.from.at)} on edge ${move.from.edge} to ${say(move.to.at)} on edge ${move.to.edge}; score ${move.notched ? 'between the notches' : 'all along'}.`,
+        });
+      case 'snip':
+        return push({
+          action: 'trim',
+          edge: move.edge,
+          at: move.from,
+          text: `Cut out the small corner between the marks at ${say(move.from)} and ${say(move.to)} on edge ${move.edge}, in to where the scores cross.`,
+          caution: CAUTION.scissors,
+        });
+      case 'cut':
+        return push({
+          action: 'trim',
+          edge: move.path[0]!.edge,
+          at: move.path[0]!.at,
+          text: `Cut ${move.what === 'second mat' ? '' : 'off '}the ${move.what}: ${move.path.map((spot, j) => `${j === 0 ? 'from' : 'to'} ${spotWords(spot, numbers, say)}`).join(', ')}.`,
+          caution: move.path.length > 2 ? CAUTION.scissors : CAUTION.blade,
+        });
+      case 'round':
+        return push({
+          action: 'trim',
+          text: `Round the ${move.what} to ${say(move.radius)}.`,
+          caution: CAUTION.scissors,
+        });
+      case 'bite':
+        // Punched once it is glued: that step comes later.
+        if (made.built.features.some((f) => f.kind === 'finger-notch' && f.when === 'assembled')) return;
+        return push({
+          action: 'punch',
+          text: `Punch the ${move.what}: a ${say(move.diameter)} punch, two fifths of it over the edge’s middle, one layer at a time.`,
+          caution: CAUTION.punch,
+        });
+      case 'hole':
+        return push({
+          action: 'punch',
+          edge: move.at.edge,
+          at: move.at.at,
+          text: `Punch a ${say(move.diameter)} hole in the ${move.what}, at the mark ${say(move.at.deep)} up from edge ${move.at.edge}.`,
+          caution: CAUTION.punch,
+        });
+    }
+  });
+  return steps;
+}

@@ -1,0 +1,86 @@
+import type { AssemblyStep, Stage } from '../../fold';
+import { glueIds, keepDry, type GlueAdvice } from '../glue';
+import type { ScoreNumber } from '../numbers';
+import { panelName, pieceOf, type Made } from '../plan';
+import { adhesiveSentence, CAUTION, type Say } from '../words';
+import { listed, type Draft } from './step';
+
+/** One step of the assembly: its glue, the fold or the laying, the notch punched late, the contents. */
+export function assemblySteps(
+  stage: Stage,
+  i: number,
+  made: Made,
+  numbers: ReadonlyMap<string, ScoreNumber>,
+  advice: GlueAdvice | undefined,
+  say: Say,
+  late: ReadonlySet<string>,
+): Draft[] {
+  const { step } = stage;
+  const { built } = made;
+  const name = (id: string): string => panelName(built, id);
+  const steps: Draft[] = [];
+  const glue = glueIds(made).get(step.id);
+  const piece = pieceOf(built, step.kind === 'fold' ? stage.moving[0]! : step.panel).name;
+  const glued = [...new Set(stage.joints.map((joint) => name(joint.panel)))];
+  const onto = [...new Set(stage.joints.map((joint) => name(joint.onto)))];
+  if (glue && !step.closes)
+    steps.push({
+      piece,
+      action: 'glue',
+      glue,
+      text: `Glue the ${listed(glued, 'the ')} only where ${glued.length > 1 ? 'they' : 'it'} will lie on the ${listed(onto, 'the ')}.${keepDry(made).some((dry) => dry.step === step.id) ? ' Beyond that it would stick what must stay free.' : ''}${advice ? ` ${adhesiveSentence(advice, say)}` : ''}`.trimEnd(),
+      ...(advice?.chosen === 'hot-glue' ? { caution: CAUTION.hotGlue } : {}),
+      picture: { kind: 'folded', stage: i, before: true, glue },
+    });
+  const on = scoreWords(step, numbers);
+  steps.push({
+    piece,
+    action: step.closes ? 'close' : 'fold',
+    ...(step.kind === 'fold' ? { score: step.hinges[0]! } : {}),
+    ...(step.kind === 'fold' && step.under ? { layer: step.under } : {}),
+    ...(step.closes && glue ? { glue } : {}),
+    text: step.closes
+      ? `${step.name}${on}.${glue ? ' To seal it, gum only where it lies on the paper below.' : ''}`
+      : `${step.name}${on}${step.kind === 'fold' ? ', crease with a folder' : ''}${glue ? ' and hold until the glue grips' : ''}.`,
+    picture: { kind: 'folded', stage: i },
+  });
+  for (const feature of built.features)
+    if (feature.kind === 'finger-notch' && late.has(feature.cavity) && notchedAfter(made, feature.cavity) === step.id)
+      steps.push({
+        piece,
+        action: 'punch',
+        text: `Punch the finger notch at the middle of the opening, ${say(feature.diameter)} across, through ${notchLayers(made)} only.`,
+        caution: CAUTION.punch,
+        picture: { kind: 'folded', stage: i },
+      });
+  const entering = built.cavities.filter((cavity) => cavity.insertAfter === step.id);
+  if (entering.some((cavity) => cavity === built.cavities[0]))
+    steps.push({
+      piece: pieceOf(built, built.cavities[0]!.floor).name,
+      action: 'insert',
+      text: built.cavities[0]!.through ? 'Slide it over what it holds.' : 'Slide the contents in.',
+      picture: { kind: 'folded', stage: i, inserting: true },
+    });
+  return steps;
+}
+
+const notchedAfter = ({ built }: Made, cavity: string): string | undefined =>
+  built.cavities.find(({ id }) => id === cavity)?.insertAfter;
+
+/** What a finger notch bites through, in words. */
+function notchLayers({ pieces }: Made): string {
+  const names = pieces.flatMap(({ piece }) =>
+    piece.trims.flatMap((trim) => (trim.cut.kind === 'punched' ? [trim.name.replace('finger notch in ', '')] : [])),
+  );
+  return listed(names);
+}
+
+function scoreWords(step: AssemblyStep, numbers: ReadonlyMap<string, ScoreNumber>): string {
+  if (step.kind !== 'fold') return '';
+  const found = [...new Set(step.hinges.map((id) => numbers.get(id)?.number).filter((n) => n !== undefined))];
+  return found.length > 1
+    ? ` on scores ${listed([...found].sort((a, b) => a - b).map(String))}`
+    : found.length > 0
+      ? ` on score ${found[0]}`
+      : '';
+}

@@ -1,0 +1,46 @@
+import type { Mm } from '../../length';
+import type { Edge } from '../../pattern';
+
+export type Action = 'cut' | 'mark' | 'punch' | 'score' | 'turn' | 'trim' | 'fold' | 'glue' | 'insert' | 'close';
+
+/** One thing to do at the table. */
+export interface Step {
+  readonly id: number;
+  readonly piece: string;
+  readonly action: Action;
+  readonly edge?: Edge;
+  readonly at?: Mm;
+  readonly turn?: 'cw';
+  readonly score?: string;
+  readonly glue?: string;
+  readonly layer?: string;
+  readonly text: string;
+  readonly caution?: string;
+  readonly picture: StepPicture;
+}
+
+/** What the paper looks like during a step. */
+export type StepPicture =
+  /** Flat, with `near` at the maker, after the first `moves` of the piece's programme; the last `fresh` of them are this step's. */
+  | {
+      readonly kind: 'flat';
+      readonly piece: string;
+      readonly near: Edge;
+      readonly moves: number;
+      readonly fresh: number;
+    }
+  /** Part-folded: the pile before or after a stage. `glue` is about to be put on, or the contents about to go in. */
+  | {
+      readonly kind: 'folded';
+      readonly stage: number;
+      readonly before?: boolean;
+      readonly glue?: string;
+      readonly inserting?: boolean;
+    };
+
+/** A step that has no place in the order yet. */
+export type Draft = Omit<Step, 'id'>;
+
+/** Names in a row: `a, b and c`, each with a word before it where told. */
+export const listed = (names: readonly string[], each = ''): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(`, ${each}`)} and ${each}${names.at(-1)}`;
