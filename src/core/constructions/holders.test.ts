@@ -275,6 +275,12 @@ test('a gusset takes thickness before the width does, and no more than it opens'
   expect(made('accordion-pocket', { contents }).thickest).toBeCloseTo(inches(1.5), 6);
 });
 
+test('what is lower than the pocket’s back rests on the bottom, where the pocket covers it', () => {
+  const tall = { blank: blank(4, 9), contents: { width: '3 in', height: '3 in' } };
+  expect(failing('library-pocket', tall)).toEqual([]);
+  expect(failing('library-pocket', { ...tall, contents: { width: '3 in', height: '6 in' } })).toContain('room-height');
+});
+
 test('a band longer than the sheet is joined from two strips, or refused when that is not enough', () => {
   const contents = { width: '5 in', height: '4 in' };
   const m = made('belly-band', { contents, options: { sheetLength: '8 in' } });

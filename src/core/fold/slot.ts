@@ -162,11 +162,13 @@ export function slotOf(stack: Stack, cavity: Cavity, closed: boolean): Slot {
   const isCovered = (size: FlatSize): boolean => {
     const [left, width] = gap(size.height);
     const [from, to] = [left + (width - size.width) / 2, left + (width + size.width) / 2];
+    // They rest on the bottom of the pocket.
+    const rest = Math.max(0, deepestFor(size.width) - size.height);
     const seat: Polygon<'folded'> = [
-      { x: from, y: 0 },
-      { x: to, y: 0 },
-      { x: to, y: size.height },
-      { x: from, y: size.height },
+      { x: from, y: rest },
+      { x: to, y: rest },
+      { x: to, y: rest + size.height },
+      { x: from, y: rest + size.height },
     ];
     const covered = (layers: readonly Layer[]): number =>
       1 -
