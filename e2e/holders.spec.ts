@@ -1,4 +1,17 @@
-import { chooseHolder, dragBy, expect, figure, openShelf, setLength, sheet, takeHolder, test } from './table';
+import { parseSync } from 'svgson';
+import {
+  chooseHolder,
+  downloaded,
+  dragBy,
+  expect,
+  figure,
+  openShelf,
+  setLength,
+  sheet,
+  takeAlong,
+  takeHolder,
+  test,
+} from './table';
 
 test('a gift card to its holder: chosen, sized, notched, folded, and the contents go in', async ({ page }) => {
   await openShelf(page);
@@ -154,4 +167,67 @@ test('another holder for the same contents, its page of advice, and what cannot 
   await setLength(page, 'Height', '2 in');
   await expect(page.getByRole('heading', { name: 'Not from this paper' })).toBeVisible();
   await expect(page.getByText(/This starts from a square, and the paper is longer one way/).first()).toBeVisible();
+});
+
+test('what goes with it and what shuts it: in the steps, and every piece in the files', async ({ page }) => {
+  await openShelf(page);
+  await page.getByRole('link', { name: /Packets of moon-garden seed/ }).click();
+  await expect(sheet(page)).toBeVisible();
+  await page.getByText('How it is shut').click();
+  await page.getByLabel('How it is shut', { exact: true }).click();
+  await page.getByTitle('Ribbon under a mat').click();
+  await page.getByText('Goes with it').click();
+  await page.getByLabel(/^Mat for the front/).check();
+  await page.getByLabel(/^Tag/).check();
+  await page.getByText('Steps', { exact: true }).click();
+  const steps = page.getByRole('list', { name: 'Steps in order' });
+  await expect(steps).toContainText('Glue the mat on the front');
+  const text = (await steps.textContent()) ?? '';
+  expect(text.indexOf('of ribbon across the middle')).toBeLessThan(text.indexOf('Glue the mat on the front'));
+  const svg = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
+  const groups = parseSync(svg.bytes.toString('utf8')).children.filter((child) => child.attributes.transform);
+  expect(groups.map((group) => group.attributes.id)).toEqual(['front', 'back', 'lining', 'mat-for-the-front', 'tag']);
+  const pdf = await downloaded(page, () => takeAlong(page, 'Print at true size on letter (PDF)'));
+  expect(pdf.bytes.subarray(0, 5).toString()).toBe('%PDF-');
+  // Kept: the page comes back with what was chosen.
+  await page.waitForTimeout(400);
+  await page.reload();
+  await expect(sheet(page)).toBeVisible();
+  await page.getByText('Goes with it').click();
+  await expect(page.getByLabel(/^Tag/)).toBeChecked();
+});
+
+test('the chooser by keyboard: sizes typed, the list follows, Enter takes a holder', async ({ page }) => {
+  await page.goto('/choose?have=contents');
+  await expect(page.getByRole('button', { name: /^Card holder/ })).toBeVisible();
+  await page.getByLabel('Thickness', { exact: true }).focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('2 in');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/is thicker than the sides open/)).toBeVisible();
+  await page.getByLabel('Width', { exact: true }).focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('wide');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText(/does not read as a length/)).toBeVisible();
+  await page.getByLabel('Width', { exact: true }).fill('90 mm');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^Sleeve/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(sheet(page)).toBeVisible();
+  await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('2 in');
+});
+
+test('the board that scores near an edge makes the bottom of a seam envelope', async ({ page }) => {
+  await chooseHolder(page, /something to put in/, 'Seam envelope or open pocket');
+  await page.getByLabel('Tool', { exact: true }).click();
+  await page.getByTitle('Edge board: one score, relief notch').click();
+  await expect(page.getByText('tried on a simulated edge board')).toBeVisible();
+  await page.getByText('Steps', { exact: true }).click();
+  const steps = page.getByRole('list', { name: 'Steps in order' });
+  await expect(steps).toContainText('in the edge board and run its one groove');
+  await expect(steps).toContainText('punch the relief notch');
+  // Another board, another score: the bottom flap is then marked by hand.
+  await setLength(page, 'Score from the edge', '3/4 in');
+  await expect(steps).not.toContainText('run its one groove');
 });

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { readDesign } from '@/core/plan';
+import { checksOf, planFor, readDesign } from '@/core/plan';
 import { COMMON_BOARD } from '@/core/tools';
 import { db, openDatabase, type Project } from './db';
 import { DEMO_SHELF } from './demo';
@@ -19,6 +19,15 @@ const card = { name: 'Star cards', units: 'in' as const, design: DEMO_SHELF[0]!.
 beforeEach(async () => {
   await db.projects.clear();
   await db.settings.clear();
+});
+
+test('every demo project is ready to cut, but for the one that shows what a failing design looks like', () => {
+  const failing = DEMO_SHELF.flatMap(({ name, design }) => {
+    const read = readDesign(design);
+    if (!read.ok) throw new Error(`${name}: ${JSON.stringify(read.issues)}`);
+    return checksOf(planFor(read.design)).some((check) => check.level === 'fail') ? [name] : [];
+  });
+  expect(failing).toEqual(['What the leftover squares hold']);
 });
 
 test('the demo shelf appears once, with designs that can be read, and never again after it was emptied', async () => {

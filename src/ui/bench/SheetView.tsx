@@ -235,13 +235,13 @@ export function SheetView({ made, part, design, units, graduation, onFold, onCon
           </svg>
         )}
       </div>
-      <Legend />
+      <Legend mountain={drawing.scores.some(({ fold }) => fold === 'mountain')} />
     </>
   );
 }
 
 /** What the kinds of line and hatching mean; told by pattern, not by colour. */
-function Legend() {
+function Legend({ mountain }: { readonly mountain: boolean }) {
   const sample = (what: string, drawn: ReactNode) => (
     <li>
       <svg width="26" height="12" aria-hidden="true">
@@ -253,7 +253,8 @@ function Legend() {
   return (
     <ul className={styles.legend} aria-label="What the lines mean">
       {sample('cut', <path d="M0 6H26" className={styles.cut} />)}
-      {sample('fold', <path d="M0 6H26" className={styles.valley} />)}
+      {sample(mountain ? 'fold towards you' : 'fold', <path d="M0 6H26" className={styles.valley} />)}
+      {mountain && sample('fold away', <path d="M0 6H26" className={styles.mountain} />)}
       {sample('glue here', <rect width="26" height="12" fill="url(#glue-hatch)" />)}
       {sample('keep glue off', <rect width="26" height="12" fill="url(#dry-dots)" />)}
     </ul>

@@ -88,6 +88,11 @@ describe('laying a change over a design', () => {
     expect(design).not.toHaveProperty('graduation');
   });
 
+  test('null takes all options out, as another holder wants: the rest stays', () => {
+    const changed = changedDesign(design, { construction: 'library-pocket', options: null, ease: undefined });
+    expect(changed).toEqual({ ...design, construction: 'library-pocket', options: {} });
+  });
+
   test('undefined takes a field or an option out', () => {
     const changed = changedDesign(design, { contents: undefined, options: { tip: undefined } });
     expect(Object.keys(changed).sort()).toEqual(['construction', 'options', 'version']);
