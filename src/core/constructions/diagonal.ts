@@ -344,7 +344,7 @@ function gripsFor(
   hinges: readonly Hinge[],
   at: Mm,
   side: Mm,
-  { contents, blank, making: { graduation, notch, offset } }: Brief<SquareOptions>,
+  { blank, making: { graduation, notch, offset } }: Brief<SquareOptions>,
 ): Grip[] {
   const step = stepOf(graduation) || 1;
   return hinges
@@ -353,7 +353,7 @@ function gripsFor(
       const along = direction(line.from, line.to);
       const bounds = along.x * along.y > 0 ? 'width' : 'height';
       const grip = { hinge: id, along: { x: along.y, y: -along.x }, label: 'move the fold' };
-      if (!blank || contents) return { ...grip, does: { kind: 'room', side: bounds, rate: 2 } };
+      if (!blank) return { ...grip, does: { kind: 'room', side: bounds, rate: 2 } };
       return {
         ...grip,
         does: {
