@@ -51,7 +51,7 @@ const noClock = [
 export default defineConfig([
   ...nextVitals,
   ...nextTs,
-  globalIgnores(['.next/**', 'coverage/**', 'next-env.d.ts']),
+  globalIgnores(['.next/**', '.pw/**', '.reports/**', 'coverage/**', 'next-env.d.ts']),
   {
     rules: {
       '@typescript-eslint/no-unused-vars': [

@@ -1,0 +1,77 @@
+/** What of the print shows on each holder and which way up: worked out by folding printed paper, no other source. */
+import { planOf } from '../../../tests/helpers/designs';
+import { printMap, type Showing } from '.';
+
+const shows = (
+  construction: string,
+  options: object = {},
+  contents: object = { width: '4 in', height: '4 1/2 in' },
+): readonly Showing[] => {
+  const plan = planOf({ version: 1, construction, contents, options });
+  return printMap(plan.made!, plan.design);
+};
+/** The panels of one face with the side and the turn of each, the largest first. */
+const face = (all: readonly Showing[], which: 'front' | 'back'): string[] =>
+  all.filter((s) => s.face === which).map((s) => `${s.panel} ${s.side} ${s.turn}`);
+
+test('a seam envelope: the sheet lies with its closing flap near, so its front hangs; the flaps run as their folds turned them', () => {
+  const all = shows('seam-envelope');
+  expect(face(all, 'front')).toEqual(['front B 180']);
+  // Sides folded over keep the sheet's up; bottom and closing flap, folded along it, are turned round.
+  expect(face(all, 'back').sort()).toEqual(['bottom B 0', 'closing B 0', 'side-1 B 180', 'side-2 B 180']);
+});
+
+test('an envelope with side tabs: the front is folded up from below, so its print hangs', () => {
+  const all = shows('tab-envelope');
+  expect(face(all, 'front').sort()).toEqual(['closing B 180', 'front B 180']);
+  expect(face(all, 'back')).toEqual(['back B 0']);
+});
+
+test('a card holder stands upright on both sides; only its notch shows the inside', () => {
+  const all = shows('card-holder');
+  expect(face(all, 'front')).toEqual(['front B 0', 'back A 0']);
+  expect(face(all, 'back')).toEqual(['back B 0']);
+  expect(all.filter((s) => s.side === 'A').reduce((sum, s) => sum + s.area, 0)).toBeLessThan(400);
+  expect(face(shows('card-holder', { fingerNotch: 0 }), 'front')).toEqual(['front B 0']);
+});
+
+test('a library pocket with its tabs behind shows them on the back, hanging as the pocket does', () => {
+  const all = shows('library-pocket', { tabs: 'behind' });
+  expect(face(all, 'front')).toEqual(['pocket B 180', 'back A 0']);
+  expect(face(all, 'back').sort()).toEqual(['back B 0', 'tab-1 B 180', 'tab-2 B 180']);
+});
+
+test('a patch pocket shows the outside, and the page it lies on is not its own', () => {
+  expect(face(shows('patch-pocket'), 'front')).toEqual(['pocket B 0']);
+});
+
+test('a sleeve folded at the end hangs on the front, folded at the side it stands', () => {
+  expect(face(shows('sleeve'), 'front')).toEqual(['front B 180']);
+  expect(face(shows('sleeve', { fold: 'side' }), 'front')).toEqual(['front B 0']);
+});
+
+test('a slider set shows three sheets: cover, doors and what they leave of the channel', () => {
+  const all = shows(
+    'slider-set',
+    { door: '1 in', clasp: '1/2 in', foot: '1/2 in' },
+    { width: '5 1/2 in', height: '2 3/4 in' },
+  );
+  const front = face(all, 'front').map((text) => text.split(' ')[0]);
+  expect(front).toEqual(expect.arrayContaining(['foot', 'clasp', 'slider-door', 'fixed-door', 'channel-over']));
+  // The doors fold over on upright lines: what stood on the sheet's right side lies on its left.
+  const doors = all.filter((s) => s.panel.endsWith('door') && s.face === 'front');
+  expect(doors.map((s) => s.side)).toEqual(['B', 'B']);
+});
+
+test('what shows covers each face once: the areas add up to the finished outline', () => {
+  for (const construction of ['seam-envelope', 'card-holder', 'tab-envelope', 'sleeve', 'folded-card']) {
+    const plan = planOf({ version: 1, construction, contents: { width: '4 in', height: '4 1/2 in' } });
+    const { finished } = plan.made!;
+    for (const which of ['front', 'back'] as const) {
+      const total = printMap(plan.made!, plan.design)
+        .filter((s) => s.face === which)
+        .reduce((sum, s) => sum + s.area, 0);
+      expect(Math.abs(total - finished.width * finished.height)).toBeLessThan(8);
+    }
+  }
+});
