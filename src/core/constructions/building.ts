@@ -2,7 +2,7 @@ import type { AssemblyFold, AssemblyPlace } from '../fold';
 import { difference, sideOf, type Point, type Polygon, type Segment } from '../geometry';
 import { inches, mm, type Mm } from '../length';
 import { blankPolygon, drawPiece, type Blank, type Piece, type Trim } from '../pattern';
-import type { BuildResult, Built, Ease, Grip, Refusal, School } from './construction';
+import type { BuildResult, Built, Cure, Ease, Grip, Refusal, School } from './construction';
 import { roundFree } from './diagonal';
 import { choiceOption, lengthOption } from './options';
 
@@ -100,6 +100,13 @@ export const NOTCH_SCHOOLS: readonly School[] = [
     why: 'Sits exactly in the middle of the finished opening; a thick pile may not go into the punch.',
   },
 ];
+
+/** What mends a notch that cannot be cut. */
+export const NOTCH_CURES: readonly Cure[] = ['notch_cuts_fold', 'notch_cuts_glue'].map((problem) => ({
+  for: problem,
+  label: 'Leave the notch out',
+  options: () => ({ fingerNotch: 0 }),
+}));
 
 /** The finger notch as a feature, when there is to be one. */
 export const fingerNotch = (

@@ -7,6 +7,7 @@ import {
   EASE,
   fingerNotch,
   fingerNotchOption,
+  NOTCH_CURES,
   NOTCH_SCHOOLS,
   notchWhenOption,
   fold,
@@ -18,7 +19,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
-import { HAIR, insideFor, leftOver, OPEN, tooLarge } from './sizing';
+import { HAIR, OPEN, sizedInside, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the side tab and of the bottom tab.', inches(1 / 2), { over: 0 }),
@@ -41,15 +42,9 @@ const DRY = inches(1);
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { tab: g, bottomTab } = options;
-  let inside;
-  if (blank) {
-    const width = leftOver(brief, 'width', blank.width, g, 2);
-    const height = leftOver(brief, 'height', blank.height, g);
-    if (!width.ok) return refuse(width.refusal);
-    if (!height.ok) return refuse(height.refusal);
-    inside = { width: width.length, height: height.length };
-  } else inside = insideFor(brief, OPEN);
-  const { width: W, height: H } = inside;
+  const sized = sizedInside(brief, OPEN, { width: [g, 2], height: [g] });
+  if (!sized.ok) return refuse(sized.refusal);
+  const { width: W, height: H } = sized.inside;
   if (2 * g > Math.min(W, H) + HAIR) return refuse(tooLarge('tab', g, Math.min(W, H) / 2));
   const sheet = { width: mm(2 * W + g), height: mm(H + g) };
   // The marks of a given sheet may leave a strip over: it widens the tabs.
@@ -150,8 +145,7 @@ export const cardHolder: Construction<Options> = {
   ],
   cures: [
     { for: 'part_too_large', label: 'Narrower tabs', options: (limit) => ({ tab: limit / 2 }) },
-    { for: 'notch_cuts_fold', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
-    { for: 'notch_cuts_glue', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
+    ...NOTCH_CURES,
     { for: 'flap-overlap', label: 'Tabs 1/2 in', options: () => ({ tab: inches(1 / 2) }) },
   ],
   advice: [

@@ -6,6 +6,7 @@ import {
   EASE,
   fingerNotch,
   fingerNotchOption,
+  NOTCH_CURES,
   NOTCH_SCHOOLS,
   notchWhenOption,
   fold,
@@ -198,8 +199,7 @@ export const libraryPocket: Construction<Options> = {
       label: 'Show less of the back',
       options: (limit) => ({ show: limit / 2, pocketDepth: undefined, tab: inches(1 / 4) }),
     },
-    { for: 'notch_cuts_fold', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
-    { for: 'notch_cuts_glue', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
+    ...NOTCH_CURES,
   ],
   advice: [
     {

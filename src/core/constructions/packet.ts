@@ -19,7 +19,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption, yesNoOption } from './options';
-import { HAIR, CLOSED, insideFor, leftOver, tooLarge } from './sizing';
+import { CLOSED, HAIR, sizedInside, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Folded in at the sides and the bottom of the front.', inches(1 / 2), { over: 0 }),
@@ -42,15 +42,9 @@ const LINED = inches(1 / 2);
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { tab: g, hem, closingFlap: ft, lining, join } = options;
-  let inside;
-  if (blank) {
-    const width = leftOver(brief, 'width', blank.width, 2 * g);
-    const height = leftOver(brief, 'height', blank.height, g + hem);
-    if (!width.ok) return refuse(width.refusal);
-    if (!height.ok) return refuse(height.refusal);
-    inside = { width: width.length, height: height.length };
-  } else inside = insideFor(brief, CLOSED);
-  const { width: W, height: H } = inside;
+  const sized = sizedInside(brief, CLOSED, { width: [2 * g], height: [g + hem] });
+  if (!sized.ok) return refuse(sized.refusal);
+  const { width: W, height: H } = sized.inside;
   if (2 * g > Math.min(W, H) + HAIR) return refuse(tooLarge('tab', g, Math.min(W, H) / 2));
   if (2 * hem > H + HAIR) return refuse(tooLarge('hem', hem, H / 2));
   if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, H));

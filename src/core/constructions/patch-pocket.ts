@@ -7,6 +7,7 @@ import {
   EASE,
   fingerNotch,
   fingerNotchOption,
+  NOTCH_CURES,
   NOTCH_SCHOOLS,
   notchWhenOption,
   fold,
@@ -21,7 +22,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
-import { HAIR, insideFor, leftOver, OPEN, tooLarge } from './sizing';
+import { HAIR, OPEN, sizedInside, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the tabs on three sides.', inches(1 / 4), { over: 0 }),
@@ -40,15 +41,9 @@ function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { tab: g, corners, seat } = options;
   const gusset = seat === 'gusset' ? g : 0;
-  let inside;
-  if (blank) {
-    const width = leftOver(brief, 'width', blank.width, 2 * g);
-    const height = leftOver(brief, 'height', blank.height, g);
-    if (!width.ok) return refuse(width.refusal);
-    if (!height.ok) return refuse(height.refusal);
-    inside = { width: width.length, height: height.length };
-  } else inside = insideFor(brief, OPEN, gusset);
-  const { width: W, height: H } = inside;
+  const sized = sizedInside(brief, OPEN, { width: [2 * g], height: [g] }, gusset);
+  if (!sized.ok) return refuse(sized.refusal);
+  const { width: W, height: H } = sized.inside;
   if (2 * g > Math.min(W, H) + HAIR) return refuse(tooLarge('tab', g, Math.min(W, H) / 2));
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(H + g) };
   const low = sheet.height - H;
@@ -150,8 +145,7 @@ export const patchPocket: Construction<Options> = {
   cures: [
     { for: 'part_too_large', label: 'Narrower tabs', options: (limit) => ({ tab: limit / 2 }) },
     { for: 'gusset', label: 'Wider tabs', options: (limit) => ({ tab: limit + inches(1 / 8) }) },
-    { for: 'notch_cuts_fold', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
-    { for: 'notch_cuts_glue', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
+    ...NOTCH_CURES,
   ],
   advice: [
     {

@@ -8,6 +8,7 @@ import {
   EASE,
   fingerNotch,
   fingerNotchOption,
+  NOTCH_CURES,
   NOTCH_SCHOOLS,
   notchWhenOption,
   fold,
@@ -23,7 +24,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
-import { HAIR, CLOSED, insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
+import { CLOSED, HAIR, onMark, OPEN, sizedInside, tooLarge } from './sizing';
 
 const options = z.strictObject({
   seam: choiceOption('Seam', 'Where the side flaps meet on the back.', ['centred', 'even']),
@@ -46,15 +47,9 @@ function build(brief: Brief<Options>): BuildResult {
   const { options, blank, making } = brief;
   const { lap, bottomFlap: fb, closingFlap: ft } = options;
   const centred = options.seam === 'centred';
-  let inside;
-  if (blank) {
-    const width = leftOver(brief, 'width', blank.width, lap, 2);
-    const height = leftOver(brief, 'height', blank.height, ft + fb);
-    if (!width.ok) return refuse(width.refusal);
-    if (!height.ok) return refuse(height.refusal);
-    inside = { width: width.length, height: height.length };
-  } else inside = insideFor(brief, ft > 0 ? CLOSED : OPEN);
-  const { width: W, height: H } = inside;
+  const sized = sizedInside(brief, ft > 0 ? CLOSED : OPEN, { width: [lap, 2], height: [ft + fb] });
+  if (!sized.ok) return refuse(sized.refusal);
+  const { width: W, height: H } = sized.inside;
   if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, H));
   if (fb > H + HAIR) return refuse(tooLarge('bottom flap', fb, H));
   // On a given sheet whatever the marks leave over goes to the seam's lap and the bottom flap.
@@ -192,8 +187,7 @@ export const seamEnvelope: Construction<Options> = {
       label: 'Half as deep',
       options: (limit) => ({ closingFlap: limit / 2, bottomFlap: Math.min(limit / 2, inches(1 / 2)) }),
     },
-    { for: 'notch_cuts_fold', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
-    { for: 'notch_cuts_glue', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
+    ...NOTCH_CURES,
   ],
   advice: [
     {

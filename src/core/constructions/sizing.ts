@@ -61,6 +61,24 @@ export function leftOver(
       };
 }
 
+/** What of a side goes into tabs, laps and flaps, and into how many panels the rest is shared out (one when left out). */
+export type Share = readonly [taken: number, parts?: number];
+
+/** The inside: wanted for the contents, or what a given sheet leaves over each way. */
+export function sizedInside(
+  brief: Brief,
+  takes: Takes,
+  shares: { readonly width: Share; readonly height: Share },
+  gusset = 0,
+): { readonly ok: true; readonly inside: Ease } | { readonly ok: false; readonly refusal: Refusal } {
+  if (!brief.blank) return { ok: true, inside: insideFor(brief, takes, gusset) };
+  const width = leftOver(brief, 'width', brief.blank.width, ...shares.width);
+  const height = leftOver(brief, 'height', brief.blank.height, ...shares.height);
+  if (!width.ok) return width;
+  if (!height.ok) return height;
+  return { ok: true, inside: { width: width.length, height: height.length } };
+}
+
 /** A part that takes more than there is. */
 export const tooLarge = (part: string, value: number, limit: number): Refusal => ({
   code: 'part_too_large',

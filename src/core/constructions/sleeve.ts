@@ -6,6 +6,7 @@ import {
   EASE,
   fingerNotch,
   fingerNotchOption,
+  NOTCH_CURES,
   NOTCH_SCHOOLS,
   notchWhenOption,
   fold,
@@ -18,7 +19,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
-import { insideFor, leftOver, onMark, OPEN } from './sizing';
+import { onMark, OPEN, sizedInside } from './sizing';
 
 const options = z.strictObject({
   fold: choiceOption('Folded', 'Once at the end, once along the side, or round into a tube.', ['end', 'side', 'tube']),
@@ -33,15 +34,12 @@ function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { lap } = options;
   const parts = { end: [1, 2], side: [2, 1], tube: [2, 1] }[options.fold] as [number, number];
-  let inside;
-  if (blank) {
-    const width = leftOver(brief, 'width', blank.width, options.fold === 'tube' ? lap : 0, parts[0]);
-    const height = leftOver(brief, 'height', blank.height, 0, parts[1]);
-    if (!width.ok) return refuse(width.refusal);
-    if (!height.ok) return refuse(height.refusal);
-    inside = { width: width.length, height: height.length };
-  } else inside = insideFor(brief, OPEN);
-  const { width: W, height: H } = inside;
+  const sized = sizedInside(brief, OPEN, {
+    width: [options.fold === 'tube' ? lap : 0, parts[0]],
+    height: [0, parts[1]],
+  });
+  if (!sized.ok) return refuse(sized.refusal);
+  const { width: W, height: H } = sized.inside;
   const cavity = {
     id: 'sleeve',
     floor: 'back',
@@ -152,11 +150,7 @@ export const sleeve: Construction<Options> = {
     },
     { option: 'fold', value: 'tube', title: 'Tube', why: 'Glued along the back: holds by itself, open at both ends.' },
   ],
-  cures: [
-    { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2) }) },
-    { for: 'notch_cuts_fold', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
-    { for: 'notch_cuts_glue', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
-  ],
+  cures: [{ for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2) }) }, ...NOTCH_CURES],
   advice: [
     {
       mistake: 'Measuring the packet and not what wraps it.',

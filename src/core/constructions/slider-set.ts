@@ -4,7 +4,7 @@ import { drawPiece, rect } from '../pattern';
 import { built, DOWN, EASE, fold, optionGrip, place, refuse, RIGHT, roomGrip, segment, UP } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { lengthOption } from './options';
-import { HAIR, insideFor, leftOver, OPEN, tooLarge } from './sizing';
+import { HAIR, OPEN, sizedInside, tooLarge } from './sizing';
 
 const options = z.strictObject({
   door: lengthOption('Doors', 'How far each door comes over the front.', inches(2), { over: 0 }),
@@ -31,15 +31,9 @@ const SHORT = inches(3 / 4);
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { door, spine, clasp, foot } = options;
-  let inside;
-  if (blank) {
-    const width = leftOver(brief, 'width', blank.width, CLEAR.ends);
-    const height = leftOver(brief, 'height', blank.height, clasp + spine + foot + CLEAR.back);
-    if (!width.ok) return refuse(width.refusal);
-    if (!height.ok) return refuse(height.refusal);
-    inside = { width: width.length, height: height.length };
-  } else inside = insideFor(brief, OPEN);
-  const { width: L, height: c } = inside;
+  const sized = sizedInside(brief, OPEN, { width: [CLEAR.ends], height: [clasp + spine + foot + CLEAR.back] });
+  if (!sized.ok) return refuse(sized.refusal);
+  const { width: L, height: c } = sized.inside;
   const H = c + CLEAR.back;
   const tongue = L - SHORT;
   const b = c - SLIDE;

@@ -7,6 +7,7 @@ import {
   EASE,
   fingerNotch,
   fingerNotchOption,
+  NOTCH_CURES,
   NOTCH_SCHOOLS,
   notchWhenOption,
   fold,
@@ -22,7 +23,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
-import { HAIR, CLOSED, insideFor, leftOver, OPEN, tooLarge } from './sizing';
+import { CLOSED, HAIR, OPEN, sizedInside, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Side tabs', 'Width of the tabs that are glued.', inches(1 / 4), { over: 0 }),
@@ -41,15 +42,9 @@ type Options = z.output<typeof options>;
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { tab: g, frontDrop, closingFlap: ft, tabsOn } = options;
-  let inside;
-  if (blank) {
-    const width = leftOver(brief, 'width', blank.width, 2 * g);
-    const height = leftOver(brief, 'height', blank.height, ft - frontDrop, 2);
-    if (!width.ok) return refuse(width.refusal);
-    if (!height.ok) return refuse(height.refusal);
-    inside = { width: width.length, height: height.length };
-  } else inside = insideFor(brief, ft > 0 ? CLOSED : OPEN);
-  const { width: W, height: H } = inside;
+  const sized = sizedInside(brief, ft > 0 ? CLOSED : OPEN, { width: [2 * g], height: [ft - frontDrop, 2] });
+  if (!sized.ok) return refuse(sized.refusal);
+  const { width: W, height: H } = sized.inside;
   const f = H - frontDrop;
   if (f <= 2 * SLANT) return refuse(tooLarge('drop of the front', frontDrop, H - 2 * SLANT));
   if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, H));
@@ -183,8 +178,7 @@ export const tabEnvelope: Construction<Options> = {
       options: (limit) => ({ closingFlap: inches(1), frontDrop: Math.min(limit, inches(1 / 2)), tab: inches(1 / 4) }),
     },
     { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
-    { for: 'notch_cuts_fold', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
-    { for: 'notch_cuts_glue', label: 'Leave the notch out', options: () => ({ fingerNotch: 0 }) },
+    ...NOTCH_CURES,
   ],
   advice: [
     {
