@@ -55,6 +55,10 @@ test('a gift card to its holder: chosen, sized, notched, folded, and the content
   const box = (await front.boundingBox())!;
   await page.mouse.move(box.x + box.width * 0.08, box.y + box.height * 0.6);
   await expect(page.getByText(/Under the pointer 3 layers/)).toBeVisible();
+  // The same by keyboard: from where the pointer was to the middle, where only back and front lie.
+  await front.focus();
+  for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowRight');
+  await expect(page.getByText(/Under the pointer 2 layers/)).toBeVisible();
 
   await page.getByText('Steps', { exact: true }).click();
   await expect(page.getByRole('list', { name: 'Steps in order' })).toContainText('against the fence, down the groove');
@@ -132,6 +136,13 @@ test('directional paper: the warning, its remedy, and where the front lands', as
   await page.getByLabel('Print has a right way up').check();
   await expect(page.getByText(/The print will stand upside down on the finished front/)).toBeVisible();
   await page.getByRole('button', { name: /Turn the blank round/ }).click();
+  await expect(page.getByText('The print reads upright on the finished front.')).toBeVisible();
+
+  // A face of one's own choosing: the flaps on the back instead, then the front again.
+  await page.getByText('Folded', { exact: true }).click();
+  await page.getByRole('button', { name: /so that the bottom flap on the back reads upright/ }).click();
+  await expect(page.getByText(/The print will stand upside down on the finished front/)).toBeVisible();
+  await page.getByRole('button', { name: /so that the front on the front reads upright/ }).click();
   await expect(page.getByText('The print reads upright on the finished front.')).toBeVisible();
 
   await page.getByText('On paper', { exact: true }).click();

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { inches, mm, stepOf } from '../length';
 import { drawPiece, rect, ring, type FoldLine, type Panel } from '../pattern';
-import { built, EASE, fold, LEFT, optionGrip, place, refuse, RIGHT, roomGrip, segment } from './building';
+import { built, EASE, fold, LEFT, optionGrip, place, refuse, RIGHT, roomGrip, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, countOption, lengthOption } from './options';
 import { HAIR, insideFor, leftOver, OPEN, tooLarge } from './sizing';
@@ -55,7 +55,8 @@ function build(brief: Brief<Options>): BuildResult {
     S = step === 0 ? needed : Math.ceil(needed / step - 1e-6) * step;
   }
   const [W, H] = [S - 2 * k * q, S / 2];
-  if (W < 4 * q || W < 3 * STRIP) return refuse(tooLarge('pleat', q, (S - 3 * STRIP) / (2 * k + 4)));
+  if (W < 4 * q || W < 3 * STRIP)
+    return refuse(tooLarge('pleat', q, blank ? (S - 3 * STRIP) / (2 * k + 4) : W < 3 * STRIP ? 0 : W / 4));
   if (lid + spine > H + HAIR) return refuse(tooLarge('lid', lid, H - spine));
   const [x1, x2] = [k * q, S - k * q];
   const panels: Panel[] = [
@@ -210,11 +211,8 @@ export const accordionPocket: Construction<Options> = {
     },
   ],
   cures: [
-    {
-      for: 'part_too_large',
-      label: 'Take it smaller',
-      options: (limit) => ({ pleat: Math.max(2, Math.min(limit, inches(1 / 8))), lid: inches(3 / 2) }),
-    },
+    partCure('pleat', 'pleat'),
+    partCure('lid', 'lid'),
     { for: 'gusset', label: 'More pleats', options: () => ({ pleats: 6 }) },
     { for: 'flap-overlap', label: 'Pleats of 3/8 in', options: () => ({ pleat: inches(3 / 8) }) },
   ],

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect } from '../pattern';
-import { built, EASE, fold, LEFT, place, refuse, RIGHT, roomGrip, segment } from './building';
+import { built, EASE, fold, LEFT, place, refuse, RIGHT, roomGrip, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { lengthOption, openLengthOption } from './options';
 import { HAIR, insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
@@ -32,7 +32,7 @@ function build(brief: Brief<Options>): BuildResult {
     if (!width.ok) return refuse(width.refusal);
     W = width.length;
   } else W = insideFor(brief, OPEN).width;
-  if (lap > W + HAIR) return refuse(tooLarge('lap', lap, W));
+  if (lap > W + HAIR) return refuse(tooLarge('lap', lap, blank ? blank.width / 3 : W));
   // The strip is cut to the nearest mark; what the marks give the inside comes off the lap.
   const wanted = blank
     ? blank.width
@@ -133,7 +133,7 @@ export const bellyBand: Construction<Options> = {
   cures: [
     { for: 'strip_too_short', label: 'Use a longer strip', options: (limit) => ({ sheetLength: limit }) },
     { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2) }) },
-    { for: 'part_too_large', label: 'Shorter lap', options: (limit) => ({ lap: limit / 2 }) },
+    partCure('lap', 'lap'),
   ],
   advice: [
     {

@@ -108,6 +108,14 @@ export const NOTCH_CURES: readonly Cure[] = ['notch_cuts_fold', 'notch_cuts_glue
   options: () => ({ fingerNotch: 0 }),
 }));
 
+/** What mends a part that is too large: as large as there is room for, to a tenth of a millimetre. */
+export const partCure = (part: string, option: string, more: Readonly<Record<string, unknown>> = {}): Cure => ({
+  for: 'part_too_large',
+  part,
+  label: 'Make it fit',
+  options: (limit) => ({ [option]: Math.max(0.1, Math.floor((limit - 0.05) * 10) / 10), ...more }),
+});
+
 /** The finger notch as a feature, when there is to be one. */
 export const fingerNotch = (
   cavity: string,

@@ -16,6 +16,7 @@ import {
   RIGHT,
   roomGrip,
   segment,
+  partCure,
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
@@ -45,7 +46,8 @@ function build(brief: Brief<Options>): BuildResult {
   const sized = sizedInside(brief, OPEN, { width: [g, 2], height: [g] });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
-  if (2 * g > Math.min(W, H) + HAIR) return refuse(tooLarge('tab', g, Math.min(W, H) / 2));
+  if (2 * g > Math.min(W, H) + HAIR)
+    return refuse(tooLarge('tab', g, blank ? Math.min(blank.width / 5, blank.height / 3) : Math.min(W, H) / 2));
   const sheet = { width: mm(2 * W + g), height: mm(H + g) };
   // The marks of a given sheet may leave a strip over: it widens the tabs.
   const side = blank ? blank.width - 2 * W : g;
@@ -144,7 +146,7 @@ export const cardHolder: Construction<Options> = {
     },
   ],
   cures: [
-    { for: 'part_too_large', label: 'Narrower tabs', options: (limit) => ({ tab: limit / 2 }) },
+    partCure('tab', 'tab'),
     ...NOTCH_CURES,
     { for: 'flap-overlap', label: 'Tabs 1/2 in', options: () => ({ tab: inches(1 / 2) }) },
   ],

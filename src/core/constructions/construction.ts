@@ -168,6 +168,8 @@ export interface Advice {
 export interface Cure {
   /** The check's id, or the refusal's code. */
   readonly for: string;
+  /** The part a refusal must be about, where there are several. */
+  readonly part?: string;
   /** The words on its button. */
   readonly label: string;
   /** Options to lay over the design's; `limit` is what the check or refusal was held to. Undefined takes one out. */

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { area, difference, roundCorner, type Polygon } from '../geometry';
-import { inches, mm } from '../length';
+import { inches, mm, stepOf } from '../length';
 import { drawPiece, ring, type Trim } from '../pattern';
-import { built, EASE, givenPiece, place, refuse, segment } from './building';
+import { built, EASE, givenPiece, place, refuse, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { lengthOption } from './options';
 import { onMark, tooLarge } from './sizing';
@@ -36,7 +36,8 @@ function build(brief: Brief<Options>): BuildResult {
   const base = blank ? (blank.width + shortening) * Math.SQRT2 : contents!.width;
   const depth = contents ? contents.height : base / 2;
   const s = blank ? blank.width : onMark(base / Math.SQRT2 - shortening, brief, 'down');
-  if (s <= 0) return refuse(tooLarge('reveal', r, base / Math.SQRT2 / (2 + Math.SQRT2)));
+  if (s <= 0)
+    return refuse(tooLarge('reveal', r, (base / Math.SQRT2 - stepOf(brief.making.graduation)) / (2 + Math.SQRT2)));
   // A house rises square before it closes; a flap cut blunt stops short of its tip.
   const shoulder = Math.max(0, depth - base / 2);
   const flap = ring(
@@ -136,7 +137,7 @@ export const flapMat: Construction<Options> = {
   build,
   schools: [],
   cures: [
-    { for: 'part_too_large', label: 'A narrower border', options: (limit) => ({ reveal: limit / 2 }) },
+    partCure('reveal', 'reveal'),
     { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ cornerRadius: Math.floor(limit) }) },
   ],
   advice: [

@@ -19,6 +19,7 @@ import {
   segment,
   SLANT,
   UP,
+  partCure,
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption, openLengthOption } from './options';
@@ -71,7 +72,7 @@ function build(brief: Brief<Options>): BuildResult {
     if (P < SHALLOWEST) return refuse(tooLarge('show of the back', show, B - SHALLOWEST));
     if (P > B + HAIR) return refuse(tooLarge('pocket', P, B));
   }
-  if (2 * g > W + HAIR) return refuse(tooLarge('side tab', g, W / 2));
+  if (2 * g > W + HAIR) return refuse(tooLarge('side tab', g, blank ? blank.width / 4 : W / 2));
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(P + B) };
   const [x1, x2, top, right] = [g, g + W, sheet.height, sheet.width];
   const s = Math.min(SLANT, g, P / 4);
@@ -194,11 +195,9 @@ export const libraryPocket: Construction<Options> = {
     { option: 'top', value: 'rounded', title: 'Rounded top', why: 'Does not catch when the contents are pulled.' },
   ],
   cures: [
-    {
-      for: 'part_too_large',
-      label: 'Show less of the back',
-      options: (limit) => ({ show: limit / 2, pocketDepth: undefined, tab: inches(1 / 4) }),
-    },
+    partCure('show of the back', 'show', { pocketDepth: undefined }),
+    partCure('pocket', 'pocketDepth'),
+    partCure('side tab', 'tab'),
     ...NOTCH_CURES,
   ],
   advice: [

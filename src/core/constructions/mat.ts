@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect } from '../pattern';
-import { built, EASE, givenPiece, place, refuse, segment } from './building';
+import { built, EASE, givenPiece, place, refuse, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { lengthOption } from './options';
 import { onMark, tooLarge } from './sizing';
@@ -62,7 +62,7 @@ export const mat: Construction<Options> = {
   idle: () => [],
   build,
   schools: [],
-  cures: [{ for: 'part_too_large', label: 'A narrower border', options: (limit) => ({ reveal: limit / 2 }) }],
+  cures: [partCure('reveal', 'reveal')],
   advice: [
     { mistake: 'Laying a ribbon after the mat is glued.', instead: 'Ribbons go under the mat first.' },
     {

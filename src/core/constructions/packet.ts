@@ -16,6 +16,7 @@ import {
   roundedFlap,
   segment,
   SLANT,
+  partCure,
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption, yesNoOption } from './options';
@@ -45,8 +46,9 @@ function build(brief: Brief<Options>): BuildResult {
   const sized = sizedInside(brief, CLOSED, { width: [2 * g], height: [g + hem] });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
-  if (2 * g > Math.min(W, H) + HAIR) return refuse(tooLarge('tab', g, Math.min(W, H) / 2));
-  if (2 * hem > H + HAIR) return refuse(tooLarge('hem', hem, H / 2));
+  if (2 * g > Math.min(W, H) + HAIR)
+    return refuse(tooLarge('tab', g, blank ? Math.min(blank.width / 4, (blank.height - hem) / 3) : Math.min(W, H) / 2));
+  if (2 * hem > H + HAIR) return refuse(tooLarge('hem', hem, blank ? (blank.height - g) / 3 : H / 2));
   if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, H));
   if (W <= 2 * NARROWER + 2 * LINED) return refuse(tooLarge('front', NARROWER, W));
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(g + H + hem) };
@@ -206,11 +208,9 @@ export const packet: Construction<Options> = {
     },
   ],
   cures: [
-    {
-      for: 'part_too_large',
-      label: 'Take it smaller',
-      options: (limit) => ({ tab: Math.min(limit, inches(1 / 4)), hem: inches(1 / 8), closingFlap: inches(1 / 2) }),
-    },
+    partCure('tab', 'tab'),
+    partCure('hem', 'hem'),
+    partCure('closing flap', 'closingFlap'),
     { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
   ],
   advice: [

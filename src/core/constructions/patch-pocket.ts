@@ -19,6 +19,7 @@ import {
   RIGHT,
   roomGrip,
   segment,
+  partCure,
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
@@ -44,7 +45,8 @@ function build(brief: Brief<Options>): BuildResult {
   const sized = sizedInside(brief, OPEN, { width: [2 * g], height: [g] }, gusset);
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
-  if (2 * g > Math.min(W, H) + HAIR) return refuse(tooLarge('tab', g, Math.min(W, H) / 2));
+  if (2 * g > Math.min(W, H) + HAIR)
+    return refuse(tooLarge('tab', g, blank ? Math.min(blank.width / 4, blank.height / 3) : Math.min(W, H) / 2));
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(H + g) };
   const low = sheet.height - H;
   const [x1, x2, top] = [g, g + W, sheet.height];
@@ -143,7 +145,7 @@ export const patchPocket: Construction<Options> = {
     },
   ],
   cures: [
-    { for: 'part_too_large', label: 'Narrower tabs', options: (limit) => ({ tab: limit / 2 }) },
+    partCure('tab', 'tab'),
     { for: 'gusset', label: 'Wider tabs', options: (limit) => ({ tab: limit + inches(1 / 8) }) },
     ...NOTCH_CURES,
   ],

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { inches, mm } from '../length';
+import { inches, mm, stepOf } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
 import {
   built,
@@ -21,6 +21,7 @@ import {
   segment,
   SLANT,
   UP,
+  partCure,
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
@@ -50,13 +51,17 @@ function build(brief: Brief<Options>): BuildResult {
   const sized = sizedInside(brief, ft > 0 ? CLOSED : OPEN, { width: [lap, 2], height: [ft + fb] });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
-  if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, H));
-  if (fb > H + HAIR) return refuse(tooLarge('bottom flap', fb, H));
+  if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, blank ? (blank.height - fb) / 2 : H));
+  if (fb > H + HAIR) return refuse(tooLarge('bottom flap', fb, blank ? (blank.height - ft) / 2 : H));
   // On a given sheet whatever the marks leave over goes to the seam's lap and the bottom flap.
   const both = blank ? blank.width - W : W + lap;
   const bottom = blank ? blank.height - ft - H : fb;
   const wide = onMark(centred ? (both + lap) / 2 : both / 2, brief, 'up');
-  if (wide > W + HAIR) return refuse(tooLarge('lap of the seam', lap, 2 * W - both + lap));
+  if (wide > W + HAIR) {
+    // The marks may take one step more than the sum does.
+    const most = blank ? blank.width / (centred ? 5 : 3) : W / (centred ? 2 : 1);
+    return refuse(tooLarge('lap of the seam', lap, most - stepOf(making.graduation)));
+  }
   const sheet = { width: mm(both + W), height: mm(ft + H + bottom) };
   const [x1, x2, y1, y2] = [wide, wide + W, ft, ft + H];
   const slant = Math.min(making.relief?.inset ?? SLANT, W / 4, bottom);
@@ -182,11 +187,9 @@ export const seamEnvelope: Construction<Options> = {
   cures: [
     { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2), bottomFlap: inches(1 / 2) }) },
     { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
-    {
-      for: 'part_too_large',
-      label: 'Half as deep',
-      options: (limit) => ({ closingFlap: limit / 2, bottomFlap: Math.min(limit / 2, inches(1 / 2)) }),
-    },
+    partCure('closing flap', 'closingFlap'),
+    partCure('bottom flap', 'bottomFlap'),
+    partCure('lap of the seam', 'lap'),
     ...NOTCH_CURES,
   ],
   advice: [

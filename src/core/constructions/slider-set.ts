@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect } from '../pattern';
-import { built, DOWN, EASE, fold, optionGrip, place, refuse, RIGHT, roomGrip, segment, UP } from './building';
+import { built, DOWN, EASE, fold, optionGrip, place, refuse, RIGHT, roomGrip, segment, UP, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { lengthOption } from './options';
 import { HAIR, OPEN, sizedInside, tooLarge } from './sizing';
@@ -45,8 +45,9 @@ function build(brief: Brief<Options>): BuildResult {
       limit: mm(SHORT + 2 * TAB + CLEAR.ends),
       about: { side: 'width' },
     });
-  if (foot > H + HAIR) return refuse(tooLarge('foot', foot, H));
-  if (spine + clasp > H + HAIR) return refuse(tooLarge('clasp', clasp, H - spine));
+  if (foot > H + HAIR) return refuse(tooLarge('foot', foot, blank ? (blank.height - clasp - spine) / 2 : H));
+  if (spine + clasp > H + HAIR)
+    return refuse(tooLarge('clasp', clasp, blank ? (blank.height - foot) / 2 - spine : H - spine));
   if (door > L + HAIR) return refuse(tooLarge('door', door, L));
   const width = L + CLEAR.ends;
   const sheet = blank ?? { width: mm(width), height: mm(clasp + spine + H + foot) };
@@ -177,18 +178,7 @@ export const sliderSet: Construction<Options> = {
   idle: () => [],
   build,
   schools: [],
-  cures: [
-    {
-      for: 'part_too_large',
-      label: 'Take it smaller',
-      options: (limit) => ({
-        foot: Math.max(6, limit / 2),
-        clasp: Math.max(6, limit / 2),
-        door: inches(1),
-        spine: inches(1 / 4),
-      }),
-    },
-  ],
+  cures: [partCure('foot', 'foot'), partCure('clasp', 'clasp'), partCure('door', 'door')],
   advice: [
     {
       mistake: 'Scores a hair off on the channel.',

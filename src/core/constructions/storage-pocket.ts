@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect, ring, type Piece } from '../pattern';
-import { built, EASE, fold, optionGrip, place, refuse, roomGrip, segment, UP } from './building';
+import { built, EASE, fold, optionGrip, place, refuse, roomGrip, segment, UP, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from './construction';
 import { choiceOption, lengthOption, yesNoOption } from './options';
 import { HAIR, CLOSED, insideFor, leftOver, onMark, tooLarge } from './sizing';
@@ -39,9 +39,10 @@ function build(brief: Brief<Options>): BuildResult {
   } else ({ width: W, height: B } = insideFor(brief, CLOSED));
   const F = B - show;
   const y = F - CLEAR;
-  if (y <= CLEAR) return refuse(tooLarge('show above the front', show, B - 2 * CLEAR));
-  if (T <= show) return refuse(tooLarge('show above the front', show, T));
-  if (T > B + HAIR) return refuse(tooLarge('top flap', T, B));
+  // The flap must reach the front, and the side flaps must clear both folds.
+  const mostShow = Math.min(T, blank ? blank.height - T - 4 * CLEAR : B - 2 * CLEAR);
+  if (y <= CLEAR || T <= show) return refuse(tooLarge('show above the front', show, mostShow));
+  if (T > B + HAIR) return refuse(tooLarge('top flap', T, blank ? (blank.height + show) / 3 : B));
   if (ss >= x - 3) return refuse(tooLarge('leaf of the side flap', ss, x - 3));
   if (2 * ss > W + HAIR) return refuse(tooLarge('leaf of the side flap', ss, W / 2));
   if (x - ss > W + HAIR) return refuse(tooLarge('side flap', x, W + ss));
@@ -223,16 +224,10 @@ export const storagePocket: Construction<Options> = {
     { option: 'tie', value: 'tied', title: 'Tied round', why: 'No holes: a cord or ribbon goes once round.' },
   ],
   cures: [
-    {
-      for: 'part_too_large',
-      label: 'Take it smaller',
-      options: (limit) => ({
-        show: Math.min(limit, inches(1)),
-        sideScore: inches(1 / 4),
-        sideFlap: inches(1),
-        topFlap: inches(3 / 2),
-      }),
-    },
+    partCure('show above the front', 'show'),
+    partCure('top flap', 'topFlap'),
+    partCure('leaf of the side flap', 'sideScore'),
+    partCure('side flap', 'sideFlap'),
     { for: 'flap-overlap', label: 'Leaves of 1/2 in', options: () => ({ sideScore: inches(1 / 2) }) },
   ],
   advice: [

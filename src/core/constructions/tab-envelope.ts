@@ -20,6 +20,7 @@ import {
   segment,
   SLANT,
   UP,
+  partCure,
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
@@ -46,10 +47,11 @@ function build(brief: Brief<Options>): BuildResult {
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
   const f = H - frontDrop;
-  if (f <= 2 * SLANT) return refuse(tooLarge('drop of the front', frontDrop, H - 2 * SLANT));
-  if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, H));
+  if (f <= 2 * SLANT)
+    return refuse(tooLarge('drop of the front', frontDrop, blank ? blank.height - ft - 4 * SLANT : H - 2 * SLANT));
+  if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, blank ? (blank.height + frontDrop) / 3 : H));
   if (ft > 0 && ft <= frontDrop + HAIR) return refuse(tooLarge('drop of the front', frontDrop, ft - SLANT));
-  if (2 * g > W + HAIR) return refuse(tooLarge('side tab', g, W / 2));
+  if (2 * g > W + HAIR) return refuse(tooLarge('side tab', g, blank ? blank.width / 4 : W / 2));
   // What the marks leave over on a given sheet lengthens the closing flap and widens the tabs.
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(f + H + ft) };
   const flap = ft > 0 ? sheet.height - f - H : 0;
@@ -172,11 +174,9 @@ export const tabEnvelope: Construction<Options> = {
     },
   ],
   cures: [
-    {
-      for: 'part_too_large',
-      label: 'Take it smaller',
-      options: (limit) => ({ closingFlap: inches(1), frontDrop: Math.min(limit, inches(1 / 2)), tab: inches(1 / 4) }),
-    },
+    partCure('closing flap', 'closingFlap'),
+    partCure('drop of the front', 'frontDrop'),
+    partCure('side tab', 'tab'),
     { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
     ...NOTCH_CURES,
   ],

@@ -29,7 +29,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
           }
         }
       }),
-      { numRuns: 25 },
+      { numRuns: 20 },
     );
   });
 
@@ -47,15 +47,16 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
             if (!next.blank && !(next.contents as { width?: number } | undefined)?.width) continue;
             const read = readDesign(next);
             expect(read.ok ? [] : read.issues).toEqual([]);
-            if (read.ok && check.level === 'fail' && check.remedies.length === 1)
-              expect(
-                checksOf(planFor(read.design)).some(
-                  (c) => c.id === check.id && c.level === 'fail' && c.value > check.value + 1e-6,
-                ),
-              ).toBe(false);
+            if (!read.ok || check.level !== 'fail' || check.id === 'paper') continue;
+            const still = checksOf(planFor(read.design)).filter(
+              (c) => c.level === 'fail' && c.id === check.id && c.about.part === check.about.part,
+            );
+            // A part that was too large is not any more; what the fold found is at least no worse.
+            if (!plan.made) expect(still).toEqual([]);
+            else for (const c of still) expect(c.value).toBeLessThanOrEqual(check.value + 1e-6);
           }
       }),
-      { numRuns: 25 },
+      { numRuns: 20 },
     );
   });
 

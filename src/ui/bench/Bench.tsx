@@ -213,7 +213,13 @@ export function Bench({ store }: { store: BenchStore }) {
                   />
                 )}
                 {view === 'folded' && (
-                  <FoldedView made={made} design={result.design} units={units} graduation={graduation} />
+                  <FoldedView
+                    made={made}
+                    design={result.design}
+                    units={units}
+                    graduation={graduation}
+                    onChange={apply}
+                  />
                 )}
                 {view === 'paper' && (
                   <PaperView

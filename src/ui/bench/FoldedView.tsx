@@ -12,7 +12,9 @@ import {
   printMap,
   viewOf,
   windowOnFront,
+  turnFor,
   type Design,
+  type DesignChange,
   type Made,
   type Showing,
 } from '@/core/plan';
@@ -25,7 +27,16 @@ interface FoldedViewProps {
   readonly design: Design;
   readonly units: Units;
   readonly graduation: Graduation;
+  readonly onChange: (change: DesignChange, key: string) => void;
 }
+
+/** Arrow keys move the place whose layers are read: right, left, up and down on the drawing. */
+const PROBE_KEYS: Record<string, readonly [number, number]> = {
+  ArrowRight: [1, 0],
+  ArrowLeft: [-1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 
 /** One picture of the making: a pile, how far the contents are in, and what was just done. */
 interface Frame {
@@ -54,7 +65,7 @@ function framesOf({ folded, built }: Made): readonly Frame[] {
 }
 
 /** The thing from both sides at any step of its folding, true to scale; a point of it tells its layers. */
-export function FoldedView({ made, design, units, graduation }: FoldedViewProps) {
+export function FoldedView({ made, design, units, graduation, onChange }: FoldedViewProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const frames = useMemo(() => framesOf(made), [made]);
@@ -112,6 +123,20 @@ export function FoldedView({ made, design, units, graduation }: FoldedViewProps)
                   height={height * scale + 4}
                   role="img"
                   aria-label={`${name === 'front' ? 'Front' : 'Back'}${last ? ` of the finished thing, ${say(made.finished.width)} by ${say(made.finished.height)}` : `: ${text}`}`}
+                  tabIndex={0}
+                  aria-describedby="layers-here"
+                  onKeyDown={(event) => {
+                    const by = PROBE_KEYS[event.key];
+                    if (!by) return;
+                    event.preventDefault();
+                    // Right on the drawing is left in the pile when it is seen from above.
+                    const across = face === 'above' ? -by[0] : by[0];
+                    const now = probe ?? { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
+                    setProbe({
+                      x: Math.min(box.maxX, Math.max(box.minX, now.x + (across * width) / 20)),
+                      y: Math.min(box.maxY, Math.max(box.minY, now.y + (by[1] * height) / 20)),
+                    });
+                  }}
                   onMouseMove={point}
                   onClick={point}
                 >
@@ -169,15 +194,21 @@ export function FoldedView({ made, design, units, graduation }: FoldedViewProps)
           </strong>{' '}
           {text}
         </p>
-        <p className={styles.layers} aria-live="polite">
+        <p id="layers-here" className={styles.layers} aria-live="polite">
           {own.length > 0
             ? `Under the pointer ${own.length} ${own.length === 1 ? 'layer' : 'layers'}, ${formatLength(mm(own.length * design.paper.caliper), 'mm', '0.5 mm', true)}: ${own
                 .map((layer) => `${panelName(made.built, layer.panel)} (${layer.up === 'A' ? 'inside' : 'outside'} up)`)
                 .join(', ')}, from the table up.`
-            : 'Point at the paper to read its layers.'}
+            : 'Point at the paper, or use the arrow keys on it, to read its layers.'}
         </p>
       </div>
-      {last && (design.paper.directional || design.paper.sided === 1) && <PrintTable shows={shows} design={design} />}
+      {last && (design.paper.directional || design.paper.sided === 1) && (
+        <PrintTable
+          shows={shows}
+          design={design}
+          onTurn={(turn) => onChange({ paper: { ...design.paper, turn } }, 'paper-turn')}
+        />
+      )}
     </div>
   );
 }
@@ -188,7 +219,16 @@ const pointFrom = ({ origin, across, up }: View, p: { readonly x: number; readon
 });
 
 /** Which side of the sheet shows where, and which way up the print stands. */
-function PrintTable({ shows, design }: { readonly shows: readonly Showing[]; readonly design: Design }) {
+function PrintTable({
+  shows,
+  design,
+  onTurn,
+}: {
+  readonly shows: readonly Showing[];
+  readonly design: Design;
+  /** Lays the blank turned by so many quarters on the print. */
+  readonly onTurn: (turn: 0 | 1 | 2 | 3) => void;
+}) {
   return (
     <table className={styles.print} aria-label="What of the print shows">
       <thead>
@@ -205,11 +245,40 @@ function PrintTable({ shows, design }: { readonly shows: readonly Showing[]; rea
             <td>{s.name}</td>
             <td>{s.face}</td>
             <td>{s.side === 'B' ? 'outside' : design.paper.sided === 1 ? 'plain inside' : 'inside'}</td>
-            {design.paper.directional && <td>{standing(s.turn)}</td>}
+            {design.paper.directional && (
+              <td>
+                {standing(s.turn)}
+                <MakeUpright showing={s} now={design.paper.turn} onTurn={onTurn} />
+              </td>
+            )}
           </tr>
         ))}
       </tbody>
     </table>
+  );
+}
+
+/** Turns the blank so that this very panel reads upright, where a turn can do that. */
+function MakeUpright({
+  showing,
+  now,
+  onTurn,
+}: {
+  readonly showing: Showing;
+  readonly now: 0 | 1 | 2 | 3;
+  readonly onTurn: (turn: 0 | 1 | 2 | 3) => void;
+}) {
+  const turn = turnFor(showing, now);
+  if (turn === null || turn === now) return null;
+  return (
+    <Button
+      size="small"
+      type="link"
+      aria-label={`Turn the blank so that the ${showing.name} on the ${showing.face} reads upright`}
+      onClick={() => onTurn(turn)}
+    >
+      turn it upright
+    </Button>
   );
 }
 

@@ -46,9 +46,14 @@ export const check = (
 ): Check => ({ id, level, value, limit, about, remedies });
 
 /** What the construction itself offers against a check or a refusal. */
-export const curesFor = ({ construction }: Design, problem: string, limit: Mm): Remedy[] =>
+export const curesFor = (
+  { construction }: Design,
+  problem: string,
+  limit: Mm,
+  part: string | undefined = undefined,
+): Remedy[] =>
   construction.cures
-    .filter((cure) => cure.for === problem)
+    .filter((cure) => cure.for === problem && (cure.part === undefined || (cure.part === part && limit > 0.5)))
     .map(({ label, options }) => ({ code: 'cure', label, change: { options: options(limit) } }));
 
 /** Asks the contents-first question instead: without the sheet, and without what was fixed on it. */

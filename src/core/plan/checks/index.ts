@@ -39,5 +39,8 @@ function refused({ refusal, design }: Plan): Check {
         ]
       : [];
   const { about = {} } = refusal!;
-  return check(code.replaceAll('_', '-'), 'fail', value, limit, about, [...square, ...curesFor(design, code, limit)]);
+  return check(code.replaceAll('_', '-'), 'fail', value, limit, about, [
+    ...square,
+    ...curesFor(design, code, limit, about.part),
+  ]);
 }
