@@ -62,7 +62,7 @@ function build(brief: Brief<Options>): BuildResult {
     const most = blank ? blank.width / (centred ? 5 : 3) : W / (centred ? 2 : 1);
     return refuse(tooLarge('lap of the seam', lap, most - stepOf(making.graduation)));
   }
-  const sheet = { width: mm(both + W), height: mm(ft + H + bottom) };
+  const sheet = blank ?? { width: mm(both + W), height: mm(ft + H + bottom) };
   const [x1, x2, y1, y2] = [wide, wide + W, ft, ft + H];
   const slant = Math.min(making.relief?.inset ?? SLANT, W / 4, bottom);
   const shoulder = Math.min(SLANT, ft / 2, W / 4);
