@@ -45,8 +45,10 @@ export async function takeHolder(page: Page, holder: string): Promise<void> {
 }
 
 /** Starts an envelope from a square from what goes in. */
-export const beginWithContents = (page: Page): Promise<void> =>
-  chooseHolder(page, /something to put in/, 'Envelope from a square');
+export async function beginWithContents(page: Page): Promise<void> {
+  await page.goto('/choose?have=contents');
+  await takeHolder(page, 'Envelope from a square');
+}
 
 export const sheet = (page: Page): Locator => page.getByRole('group', { name: /^The sheet/ });
 

@@ -24,7 +24,7 @@ import {
 } from '../plan';
 import { readProject, sheetDrawing, sheetSvg, writeProject } from '.';
 
-const RUNS = { numRuns: Number(process.env.LAW_RUNS ?? 45) };
+const RUNS = { numRuns: Number(process.env.LAW_RUNS ?? 30) };
 /** Lengths that must agree, agree to this, mm. */
 const CLOSE = 0.01;
 
