@@ -139,7 +139,7 @@ function build(brief: Brief<Options>): BuildResult {
         'how far the front stops below the back',
         frontDrop,
         [0, Math.max(0, (ft > 0 ? ft : H / 2) - SLANT)],
-        blank ? 2 : -1,
+        blank ? -2 : -1,
       ),
       ...(ft > 0 && !blank
         ? [optionGrip('s-closing', UP, 'closingFlap', 'depth of the closing flap', ft, [frontDrop + SLANT, H], -1)]
