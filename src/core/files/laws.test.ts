@@ -24,13 +24,14 @@ import {
 } from '../plan';
 import { readProject, sheetDrawing, sheetSvg, writeProject } from '.';
 
-const RUNS = { numRuns: Number(process.env.LAW_RUNS ?? 30) };
+/** Designs that a law must hold for, one by one: those it says nothing about are drawn anew, not counted. */
+const RUNS = { numRuns: Number(process.env.LAW_RUNS ?? 15) };
 /** Lengths that must agree, agree to this, mm. */
 const CLOSE = 0.01;
 
 const failed = (plan: Plan): string[] => checksOf(plan).flatMap((check) => (check.level === 'fail' ? [check.id] : []));
 
-/** Runs a law on every random design that yields a pattern, and makes sure enough of them do. */
+/** Runs a law on random designs that yield a pattern. */
 function holds(
   construction: (typeof CONSTRUCTIONS)[number],
   law: (made: Made, plan: Plan, input: DesignInput, run: number) => void,
@@ -39,9 +40,9 @@ function holds(
   let held = 0;
   const body = (input: DesignInput): void => {
     const plan = planOf(input);
-    if (!plan.made || !only(plan)) return;
+    fc.pre(plan.made !== null && only(plan));
     held++;
-    law(plan.made, plan, input, held);
+    law(plan.made!, plan, input, held);
   };
   fc.assert(
     fc.property(
@@ -53,7 +54,6 @@ function holds(
     ),
     RUNS,
   );
-  expect(held).toBeGreaterThan(RUNS.numRuns / 4);
 }
 
 const sound = (plan: Plan): boolean => failed(plan).length === 0;
@@ -183,21 +183,16 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
     holds(construction, (made) => expect(made.pieces.flatMap((part) => part.toolFaults)).toEqual([])));
 
   test('8: the largest contents, planned with the least ease, give the same blank; 0.1 mm more does not go in', () => {
-    let held = 0;
     fc.assert(
       fc.property(contentsFirst(construction), (input) => {
         const exact = { ...input, graduation: 'exact' as const };
         const first = planOf(exact);
-        if (!first.made || !sound(first)) return;
-        const { made, design } = first;
+        fc.pre(first.made !== null && sound(first));
+        const { made, design } = { made: first.made!, design: first.design };
         const [cavity] = made.built.cavities;
-        if (!cavity) {
-          held++;
-          return;
-        }
+        if (!cavity) return expect(made.fit).toBeNull();
         const largest = cavity.through ? { ...made.largest, height: design.contents!.height } : made.largest;
-        if (largest.width < 5 || largest.height < 5) return;
-        held++;
+        fc.pre(largest.width >= 5 && largest.height >= 5);
         const again = planOf({ ...exact, contents: largest, ease: design.least, leastEase: design.least });
         expect(again.made?.pieces[0].piece.blank.width).toBeCloseTo(made.pieces[0].piece.blank.width, 5);
         expect(again.made?.pieces[0].piece.blank.height).toBeCloseTo(made.pieces[0].piece.blank.height, 5);
@@ -211,7 +206,6 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
       }),
       RUNS,
     );
-    expect(held).toBeGreaterThan(RUNS.numRuns / 4);
   });
 
   test('9: project files survive unchanged, and units change words but no length', () =>
