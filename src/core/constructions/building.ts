@@ -1,4 +1,4 @@
-import type { AssemblyFold, AssemblyPlace } from '../fold';
+import type { AssemblyFold, AssemblyPlace, AssemblyRaise, AssemblySet } from '../fold';
 import { difference, sideOf, type Point, type Polygon, type Segment } from '../geometry';
 import { inches, mm, type Mm } from '../length';
 import { blankPolygon, drawPiece, type Blank, type Piece, type Trim } from '../pattern';
@@ -19,12 +19,13 @@ const eases = (aim: number, least: number): { aim: Ease; least: Ease } => ({
   aim: { width: inches(aim), height: inches(aim) },
   least: { width: inches(least), height: inches(least) },
 });
-/** Ease by kind of holder, all common practice: an envelope over a card, a thing that slides, a loose pocket. */
+/** Ease by kind of holder, all common practice: an envelope over a card, a thing that slides, a loose pocket, a box. */
 export const EASE = {
   envelope: eases(1 / 4, 1 / 8),
   sliding: eases(1 / 8, 1 / 16),
   wrap: eases(1 / 16, 1 / 32),
   loose: eases(1 / 4, 1 / 8),
+  box: eases(1 / 8, 1 / 16),
   none: eases(0, 0),
 };
 
@@ -44,6 +45,25 @@ export const fold = (
 /** A piece laid onto another. */
 export const place = (id: string, name: string, how: Omit<AssemblyPlace, 'kind' | 'id' | 'name'>): AssemblyPlace => ({
   kind: 'place',
+  id,
+  name,
+  ...how,
+});
+
+/** Walls, or whatever else turns in space, raised together: each by its own hinges; square when no angle is told. */
+export const raise = (
+  id: string,
+  name: string,
+  turns: readonly (readonly [hinge: string, ...more: string[]])[],
+  more: Partial<Omit<AssemblyRaise, 'kind' | 'id' | 'name' | 'turns'>> & { readonly angle?: number } = {},
+): AssemblyRaise => {
+  const { angle = 90, ...rest } = more;
+  return { kind: 'raise', id, name, turns: turns.map((hinges) => ({ hinges, angle })), ...rest };
+};
+
+/** A piece set down on what stands. */
+export const setDown = (id: string, name: string, how: Omit<AssemblySet, 'kind' | 'id' | 'name'>): AssemblySet => ({
+  kind: 'set',
   id,
   name,
   ...how,

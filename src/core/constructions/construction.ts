@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { AssemblyStep, Cavity } from '../fold';
+import type { AssemblyStep, BoxRoom, Cavity, LidPair } from '../fold';
 import type { Point } from '../geometry';
 import type { Graduation, Mm } from '../length';
 import type { Blank, Edge, Piece } from '../pattern';
@@ -95,6 +95,18 @@ export interface Built {
   readonly assembly: readonly AssemblyStep[];
   /** None for what holds nothing: a mat. */
   readonly cavities: readonly Cavity[];
+  /** The room between walls that stand, where contents go into one: it comes before the cavities. */
+  readonly room: BoxRoom | null;
+  /** The lid, where there is one. */
+  readonly lid: LidPair | null;
+  /** Pairs of walls whose edges must meet once they stand. */
+  readonly meets: readonly (readonly [string, string])[];
+  /** A loop of two walls this broad that a pen is pushed through, and the pen asked for; null without one. */
+  readonly penLoop: { readonly wall: Mm; readonly pen: Mm | null } | null;
+  /** Flaps whose tips lap over the opening, and what a tie hole there takes with its margin, mm. */
+  readonly tie: { readonly flaps: readonly [string, string]; readonly needs: Mm } | null;
+  /** Panels that were too deep for the opening, and whose tips are turned under. */
+  readonly turnedUnder: readonly string[];
   /** Which length of the contents lies along the first cavity's mouth. */
   readonly acrossMouth: 'width' | 'height';
   readonly start: Start;
@@ -115,6 +127,12 @@ export interface Built {
 /** What most constructions have none of; a construction writes only what it has. */
 export const PLAIN = {
   cavities: [],
+  room: null,
+  lid: null,
+  meets: [],
+  penLoop: null,
+  tie: null,
+  turnedUnder: [],
   acrossMouth: 'width',
   start: { edge: 1, reference: 'ruler' },
   holds: [],

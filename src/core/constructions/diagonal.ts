@@ -271,6 +271,7 @@ function draw({ side, setting, notch, start }: Layout, brief: Brief<SquareOption
     notches,
     trims,
     holes: [],
+    slits: [],
   };
   const assembly: readonly AssemblyFold[] = [
     ...(folded

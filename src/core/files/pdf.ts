@@ -68,7 +68,7 @@ const onPage =
   (tile: Tile) =>
   (p: Point): readonly [number, number] => [(p.x - tile.x + RIM) * POINT, (p.y - tile.y + RIM + FOOT) * POINT];
 
-function drawTile(page: PDFPage, { outline, scores, holes, glue, noGlue }: SheetDrawing, tile: Tile): void {
+function drawTile(page: PDFPage, { outline, scores, holes, slits, glue, noGlue }: SheetDrawing, tile: Tile): void {
   const at = onPage(tile);
   const ring = (points: readonly Point[]): PDFOperator[] => [
     moveTo(...at(points[0]!)),
@@ -96,6 +96,7 @@ function drawTile(page: PDFPage, { outline, scores, holes, glue, noGlue }: Sheet
     ...look(0.25, 0, []),
     ...outline.flatMap(ring),
     ...holes.flatMap(({ centre, diameter }) => ring(circleRound(centre, diameter / 2))),
+    ...slits.flatMap(({ from, to }) => [moveTo(...at(from)), lineTo(...at(to)), stroke()]),
     ...scores.flatMap((score) => [
       ...look(0.25, 0, score.fold === 'valley' ? [4, 2] : [6, 1.5, 1, 1.5]),
       moveTo(...at(score.from)),

@@ -26,6 +26,7 @@ export interface SheetDrawing {
   readonly outline: readonly Polygon<'sheet'>[];
   readonly scores: readonly ScoreLine[];
   readonly holes: readonly Hole[];
+  readonly slits: readonly Segment<'sheet'>[];
   readonly glue: readonly Polygon<'sheet'>[];
   readonly noGlue: readonly Polygon<'sheet'>[];
 }
@@ -42,6 +43,7 @@ export function sheetDrawing(made: Made, { piece, programme }: MadePiece = made.
       .map(({ id, line, fold }) => ({ ...line, id, fold, number: numbers.get(id) ?? 0 }))
       .sort((a, b) => a.number - b.number),
     holes: piece.holes,
+    slits: piece.slits.map(({ line }) => line),
     glue: glueAreas(made).flatMap(({ joint }) => (own(joint.panel) ? joint.polygons : [])),
     noGlue: keepDry(made).flatMap(({ panel, polygons }) => (own(panel) ? polygons : [])),
   };
@@ -68,6 +70,7 @@ function companionDrawing({ title, width, height, scores, holes }: Companion): S
       to: { x: width, y: at },
     })),
     holes: holes.map(({ x, y, diameter }, i) => ({ id: `hole-${i + 1}`, panel: '', centre: { x, y }, diameter })),
+    slits: [],
     glue: [],
     noGlue: [],
   };

@@ -12,7 +12,7 @@ const GAP = 10;
 
 /**
  * The flat pieces as SVG at true size: one user unit is one millimetre, y down as SVG has it, with the groups
- * `cut`, `score`, `hole`, `glue` and `no-glue` as layers. Cut lines are solid, valleys dashed, mountains dash-dotted.
+ * `cut`, `slit`, `score`, `hole`, `glue` and `no-glue` as layers. Cut lines are solid, valleys dashed, mountains dash-dotted.
  * Several pieces stand one above the other, each in a group of its name; their layers carry it too.
  */
 export function sheetSvg(drawings: SheetDrawing | readonly SheetDrawing[], name: string): string {
@@ -40,7 +40,7 @@ export function sheetSvg(drawings: SheetDrawing | readonly SheetDrawing[], name:
 
 const idOf = (name: string): string => escaped(name.replaceAll(' ', '-'));
 
-function layers({ blank, outline, scores, holes, glue, noGlue }: SheetDrawing, prefix: string): string[] {
+function layers({ blank, outline, scores, holes, slits, glue, noGlue }: SheetDrawing, prefix: string): string[] {
   const at = (p: Point): string => `${figure(p.x)} ${figure(blank.height - p.y)}`;
   const ring = (polygon: readonly Point[]): string => `M${polygon.map(at).join('L')}Z`;
   const area = (id: string, polygons: readonly (readonly Point[])[], look: string): string =>
@@ -61,6 +61,12 @@ function layers({ blank, outline, scores, holes, glue, noGlue }: SheetDrawing, p
     ...holes.map(
       ({ centre, diameter }) =>
         `    <circle cx="${figure(centre.x)}" cy="${figure(blank.height - centre.y)}" r="${figure(diameter / 2)}"/>`,
+    ),
+    '  </g>',
+    `  <g id="${prefix}slit" fill="none" stroke="#ff0000" stroke-width="0.2">`,
+    ...slits.map(
+      ({ from, to }) =>
+        `    <line x1="${figure(from.x)}" y1="${figure(blank.height - from.y)}" x2="${figure(to.x)}" y2="${figure(blank.height - to.y)}"/>`,
     ),
     '  </g>',
     area('cut', outline, 'fill="none" stroke="#ff0000" stroke-width="0.2"'),

@@ -7,13 +7,18 @@ const beyondGusset = (cavity: Cavity, thickness: number): number => Math.max(0, 
 /** Share of the thickness that a cavity's height loses: closed at both ends, or open at one. */
 const bulge = (cavity: Cavity): number => (cavity.kind === 'closed' ? 1 : 0.5);
 
+/** Why contents cannot go in or lie inside, flat or in a box; null when they can. */
+export type FitRefusal = SlotRefusal | 'too_deep' | 'in_the_way';
+
 /** How contents sit in a folded holder; width and height along the contents' own. */
 export interface Fit {
   /** Room left beside these contents, thickness taken off; negative when they do not fit. */
   readonly ease: Ease;
+  /** Room left over them in a box; 0 in what lies flat. */
+  readonly depth: Mm;
   /** Why the contents cannot go in, or cannot lie inside once closed. */
-  readonly insert: SlotRefusal;
-  readonly seat: SlotRefusal;
+  readonly insert: FitRefusal;
+  readonly seat: FitRefusal;
 }
 
 /** Lengths along the contents' own axes as the mouth sees them (width across it, height into it), and back. */
@@ -55,6 +60,7 @@ export function fitOf(built: Built, { cavity, going, lying }: Slots, contents: C
   const room = smaller(going.roomFor(want), lying.roomFor(want));
   return {
     ease: turned(built, { width: mm(room.width - want.width), height: mm(room.height - want.height) }),
+    depth: mm(0),
     insert: going.test(want),
     seat: lying.test(want),
   };

@@ -2,8 +2,6 @@ import {
   apply,
   boxesMeet,
   boxOf,
-  compose,
-  direction,
   plainRings,
   sharedRegion,
   type Affine,
@@ -11,33 +9,40 @@ import {
   type Segment,
 } from '../geometry';
 import type { Piece } from '../pattern';
+import { bringing } from './bringing';
 import { contactsOf, type Contact } from './contact';
 import { carried, foldOver, tuckProblems, type Fold, type FoldProblem } from './foldOver';
+import { hangsOn } from './hangsOn';
+import { raise, type Raised, type StandingProblem, type StandingWork } from './standing';
 import { flatStack, hasPanel, layerOf, levelOf, type Joint, type Stack } from './stack';
 
-/** What folding and placing have in common: a name, and the glue that goes with it. */
-interface Step {
+/** What all steps have in common: a name, and where they stand in the order. */
+export interface Step {
   readonly id: string;
   /** What a maker does: `Fold the left flap over`. */
   readonly name: string;
-  /** Panels the moving paper is glued to as it comes down. */
-  readonly gluedTo?: readonly string[];
-  /** Where alone the glue goes, on the flat sheet of the moving paper; all that meets when left out. */
-  readonly glueWithin?: readonly Polygon<'sheet'>[];
   /** Set on the step that closes the holder over its contents. */
   readonly closes?: boolean;
   /** Steps that must come before this one besides those the paper itself demands. */
   readonly after?: readonly string[];
 }
 
+/** Flat work, and the glue that goes with it. */
+interface FlatStep extends Step {
+  /** Panels the moving paper is glued to as it comes down. */
+  readonly gluedTo?: readonly string[];
+  /** Where alone the glue goes, on the flat sheet of the moving paper; all that meets when left out. */
+  readonly glueWithin?: readonly Polygon<'sheet'>[];
+}
+
 /** One fold of the assembly. Without `moving`, all that hangs on the moving side of its hinges moves. */
-export interface AssemblyFold extends Step, Omit<Fold, 'moving'> {
+export interface AssemblyFold extends FlatStep, Omit<Fold, 'moving'> {
   readonly kind: 'fold';
   readonly moving?: readonly string[];
 }
 
 /** A piece, folded as far as it is, laid onto another: one line of it on a line of a panel there. */
-export interface AssemblyPlace extends Step {
+export interface AssemblyPlace extends FlatStep {
   readonly kind: 'place';
   /** Any panel of the paper that is laid down. */
   readonly panel: string;
@@ -51,11 +56,14 @@ export interface AssemblyPlace extends Step {
   readonly level: 'top' | 'bottom' | { readonly above: string } | { readonly below: string };
 }
 
-export type AssemblyStep = AssemblyFold | AssemblyPlace;
+/** Work on flat piles. */
+export type FlatWork = AssemblyFold | AssemblyPlace;
+/** Flat work comes first; from the first wall that is raised, all the rest is done in space. */
+export type AssemblyStep = FlatWork | StandingWork;
 
 /** The thing after one step: the pile that was worked on, before and after, and what a glued part came down on. */
 export interface Stage {
-  readonly step: AssemblyStep;
+  readonly step: FlatWork;
   /** Every panel that moved. */
   readonly moving: readonly string[];
   readonly before: Stack;
@@ -70,9 +78,15 @@ export interface Folded {
   /** The first piece as it lies flat. */
   readonly flat: Stack;
   readonly stages: readonly Stage[];
+  /** The pile of the first piece once all flat work is done. */
   readonly finished: Stack;
-  readonly problems: readonly FoldProblem[];
+  /** What is raised from the piles; null for what stays flat. */
+  readonly standing: Raised | null;
+  readonly problems: readonly AnyProblem[];
 }
+
+/** Why a step cannot be done, flat or standing. */
+export type AnyProblem = FoldProblem | StandingProblem;
 
 /**
  * Folds and joins pieces step by step. Each piece starts as a pile of its own; placing one makes two piles one.
@@ -87,8 +101,10 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
     return pile;
   };
   const stages: Stage[] = [];
-  const problems: FoldProblem[] = [];
-  for (const step of steps) {
+  const problems: AnyProblem[] = [];
+  const rising = steps.findIndex(isStanding);
+  const flatWork = steps.slice(0, rising < 0 ? steps.length : rising) as readonly FlatWork[];
+  for (const step of flatWork) {
     const done = step.kind === 'fold' ? turn(piles, step) : lay(pileWith, step);
     problems.push(...done.problems);
     const { gluedTo } = step;
@@ -100,7 +116,15 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
           ? plainRings(contact.polygons.flatMap((ring) => step.glueWithin!.flatMap((w) => sharedRegion([ring], [w]))))
           : contact.polygons;
         return polygons.length > 0
-          ? [{ id: `glue-${contact.panel}-${contact.onto}`, panel: contact.panel, onto: contact.onto!, polygons }]
+          ? [
+              {
+                id: `glue-${contact.panel}-${contact.onto}`,
+                panel: contact.panel,
+                onto: contact.onto!,
+                side: contact.side,
+                polygons,
+              },
+            ]
           : [];
       });
     const stack = { ...done.stack, joints: [...done.stack.joints, ...joints] };
@@ -108,7 +132,24 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
     piles = [...piles.filter((pile) => !done.used.includes(pile)), stack];
   }
   const main = pieces.find((piece) => !piece.given) ?? pieces[0]!;
-  return { flat: flats[pieces.indexOf(main)]!, stages, finished: pileWith(main.panels[0]!.id), problems };
+  const finished = pileWith(main.panels[0]!.id);
+  const standing =
+    rising < 0 ? null : raiseAll(pieces, [finished, ...piles.filter((pile) => pile !== finished)], steps.slice(rising));
+  return {
+    flat: flats[pieces.indexOf(main)]!,
+    stages,
+    finished,
+    standing,
+    problems: [...problems, ...(standing?.problems ?? [])],
+  };
+}
+
+const isStanding = (step: AssemblyStep): step is StandingWork => step.kind === 'raise' || step.kind === 'set';
+
+function raiseAll(pieces: readonly Piece[], piles: readonly Stack[], steps: readonly AssemblyStep[]): Raised {
+  const late = steps.find((step) => !isStanding(step));
+  if (late) throw new Error(`${late.id} is flat work, and comes after walls were raised`);
+  return raise(pieces, piles, steps as readonly StandingWork[]);
 }
 
 interface Done {
@@ -122,27 +163,10 @@ interface Done {
 function turn(piles: readonly Stack[], step: AssemblyFold): Done {
   const before = piles.find((pile) => pile.hinges.some((hinge) => hinge.id === step.hinges[0]));
   if (!before) throw new Error(`fold ${step.id} names no hinge of any piece`);
-  const moving = step.moving ?? hangsOn(before, step.hinges);
+  const hanging = step.moving ? null : hangsOn(before, step.hinges);
+  const moving = step.moving ?? before.layers.flatMap(({ panel }) => (hanging!.has(panel) ? [panel] : []));
   const { stack, problems } = foldOver(before, { ...step, moving });
   return { before, stack, moving, problems, used: [before] };
-}
-
-/** Every panel that hangs together with the moving side of some hinges once these let go: by hinges and by glue. */
-export function hangsOn(stack: Stack, hinges: readonly string[]): readonly string[] {
-  const links = [
-    ...stack.hinges.filter((hinge) => !hinges.includes(hinge.id)).map((hinge) => hinge.between),
-    ...stack.joints.map((joint) => [joint.panel, joint.onto] as const),
-  ];
-  const found = new Set(stack.hinges.filter(({ id }) => hinges.includes(id)).map(({ between }) => between[1]));
-  for (let grew = true; grew;) {
-    grew = false;
-    for (const [a, b] of links)
-      if (found.has(a) !== found.has(b)) {
-        found.add(a).add(b);
-        grew = true;
-      }
-  }
-  return stack.layers.map((layer) => layer.panel).filter((panel) => found.has(panel));
 }
 
 function lay(pileWith: (panel: string) => Stack, step: AssemblyPlace): Done {
@@ -179,18 +203,6 @@ function lay(pileWith: (panel: string) => Stack, step: AssemblyPlace): Done {
     problems: typeof level === 'string' ? [] : tuckProblems(base, step, at, laid),
     used: [part, base],
   };
-}
-
-/** The rigid map that brings one line onto another, start to start; `over` turns the paper over on the way. */
-function bringing(line: Segment, on: Segment, over: boolean): Affine {
-  const [u, v] = [direction(line.from, line.to), direction(on.from, on.to)];
-  // Columns of the turn that takes u to v, as a rotation or as a reflection.
-  const [cos, sin] = over
-    ? [u.x * v.x - u.y * v.y, u.x * v.y + u.y * v.x]
-    : [u.x * v.x + u.y * v.y, u.x * v.y - u.y * v.x];
-  const turning: Affine = over ? [cos, sin, sin, -cos, 0, 0] : [cos, sin, -sin, cos, 0, 0];
-  const start = apply(turning, line.from);
-  return compose([1, 0, 0, 1, on.from.x - start.x, on.from.y - start.y], turning);
 }
 
 /**

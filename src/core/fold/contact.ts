@@ -6,6 +6,8 @@ export interface Contact {
   readonly panel: string;
   /** The panel it meets, or null where there is nothing but the table, or air. */
   readonly onto: string | null;
+  /** The face of `panel` that lies there. */
+  readonly side: 'inside' | 'outside';
   readonly polygons: readonly Polygon<'sheet'>[];
 }
 
@@ -15,7 +17,8 @@ export interface Contact {
  */
 export function contactsOf(stack: Stack, panel: string, where: 'under' | 'over'): readonly Contact[] {
   const level = levelOf(stack, panel);
-  const { map, polygon } = layerOf(stack, panel);
+  const { map, polygon, up } = layerOf(stack, panel);
+  const side = (up === 'B') === (where === 'under') ? 'inside' : 'outside';
   const back = invert(map);
   const onSheet = (region: readonly Polygon<'folded'>[]): Polygon<'sheet'>[] =>
     plainRings(region).map((ring) => anticlockwise(applyAll<'sheet'>(back, ring)));
@@ -25,10 +28,10 @@ export function contactsOf(stack: Stack, panel: string, where: 'under' | 'over')
   for (const other of others) {
     const shared = sharedRegion(rest, [other.polygon]);
     if (shared.length === 0) continue;
-    contacts.push({ panel, onto: other.panel, polygons: onSheet(shared) });
+    contacts.push({ panel, onto: other.panel, side, polygons: onSheet(shared) });
     rest = difference(rest, [other.polygon]);
     if (rest.length === 0) break;
   }
-  if (rest.length > 0) contacts.push({ panel, onto: null, polygons: onSheet(rest) });
+  if (rest.length > 0) contacts.push({ panel, onto: null, side, polygons: onSheet(rest) });
   return contacts;
 }

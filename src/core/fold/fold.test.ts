@@ -57,6 +57,7 @@ const piece = (panels: Panel[], hinges: Hinge[]): Piece => ({
   notches: [],
   trims: [],
   holes: [],
+  slits: [],
 });
 
 /** A strip of three panels side by side: left 40, middle 100, right 90 wide, 60 high. */
@@ -182,7 +183,10 @@ describe('the slot', () => {
   test('glue onto the floor narrows the slot and glue across the way in bars it', () => {
     const joint = (x: number, y: number, w: number, h: number) => ({
       ...finished,
-      joints: [...finished.joints, { id: 'g', panel: 'middle', onto: 'right', polygons: [rect(x, y, w, h)] }],
+      joints: [
+        ...finished.joints,
+        { id: 'g', panel: 'middle', onto: 'right', side: 'inside' as const, polygons: [rect(x, y, w, h)] },
+      ],
     });
     expect(slotOf(joint(40, 0, 10, 60), tube, false).largest.width).toBeCloseTo(90, 6);
     expect(slotOf(joint(40, 50, 100, 10), tube, false).test({ width: 50, height: 20 })).not.toBeNull();

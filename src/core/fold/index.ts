@@ -18,11 +18,15 @@ export {
   assemble,
   stageAfter,
   type AssemblyFold,
+  type AnyProblem,
   type AssemblyPlace,
   type AssemblyStep,
+  type FlatWork,
   type Folded,
   type Stage,
 } from './assemble';
+export { bringing } from './bringing';
 export { contactsOf, type Contact } from './contact';
 export * from './measure';
 export { aboveSlot, facesView, mouthView, slotOf, type Cavity, type Room, type Slot, type SlotRefusal } from './slot';
+export * from './standing';

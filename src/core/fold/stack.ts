@@ -19,6 +19,8 @@ export interface Joint {
   readonly id: string;
   readonly panel: string;
   readonly onto: string;
+  /** The face of `panel` that takes the glue. */
+  readonly side: 'inside' | 'outside';
   readonly polygons: readonly Polygon<'sheet'>[];
 }
 

@@ -30,8 +30,12 @@ function run<F extends Frame>(operation: number, subject: Paths, clip: Paths): P
 }
 
 /** The polygons as one region. Holes come back clockwise. */
-export const union = <F extends Frame>(polygons: readonly Polygon<F>[]): Polygon<F>[] =>
-  polygons.length === 0 ? [] : run(ClipperLib.ClipType.ctUnion, solids(polygons), []);
+export function union<F extends Frame>(polygons: readonly Polygon<F>[]): Polygon<F>[] {
+  if (polygons.length === 0) return [];
+  const rings = run<F>(ClipperLib.ClipType.ctUnion, solids(polygons), []);
+  // The library now and then leaves rings apart that share a level edge; given only these, it joins them.
+  return rings.length === 1 ? rings : run(ClipperLib.ClipType.ctUnion, rings.map(toPath), []);
+}
 
 /** What is left of a region outside every solid polygon of `clip`. Holes are clockwise, going in and coming back. */
 export function difference<F extends Frame>(subject: readonly Polygon<F>[], clip: readonly Polygon<F>[]): Polygon<F>[] {

@@ -4,3 +4,4 @@ export * from './affine';
 export * from './polygon';
 export * from './clip';
 export * from './region';
+export * from './space';

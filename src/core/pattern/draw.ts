@@ -12,7 +12,17 @@ import {
   type Polygon,
   type Segment,
 } from '../geometry';
-import { blankPolygon, type Blank, type Hinge, type Panel, type Piece, type Trim } from './piece';
+import {
+  blankPolygon,
+  notchTriangle,
+  type Blank,
+  type Hinge,
+  type Notch,
+  type Panel,
+  type Piece,
+  type Slit,
+  type Trim,
+} from './piece';
 
 /** Touching within this counts as the same line or point, mm. */
 const HAIR = 1e-4;
@@ -25,6 +35,13 @@ export interface FoldLine {
   readonly angle?: number;
 }
 
+/** A slit to draw: it runs where the panels of each pair share an edge, all on one line. */
+export interface SlitLine {
+  readonly id: string;
+  readonly name: string;
+  readonly between: readonly (readonly [string, string])[];
+}
+
 /** A piece as its maker thinks of it: panels and which of them fold on which. */
 export interface Drawing {
   readonly name: string;
@@ -34,6 +51,10 @@ export interface Drawing {
   readonly folds: readonly FoldLine[];
   /** Waste with a way of coming off, or a name, of its own; the rest of the waste is found. */
   readonly trims?: readonly Trim[];
+  /** Cuts between panels that share an edge and do not fold on each other: each along all the pairs it names. */
+  readonly slits?: readonly SlitLine[];
+  /** Notches a board punches; what they take is not found as waste. */
+  readonly notches?: readonly Notch[];
   readonly given?: boolean;
 }
 
@@ -41,7 +62,7 @@ export interface Drawing {
  * Draws a piece: hinges are found where panels share an edge, waste is what of the blank no panel covers, and its
  * cut runs along the panels it parts from. Throws when two panels of a fold share no edge.
  */
-export function drawPiece({ name, blank, panels, folds, trims = [], given }: Drawing): Piece {
+export function drawPiece({ name, blank, panels, folds, trims = [], slits = [], notches = [], given }: Drawing): Piece {
   const panelById = new Map(panels.map((panel) => [panel.id, panel]));
   const hinges = folds.map(({ id, between, fold = 'valley', angle = 180 }, i): Hinge => {
     const [still, moving] = between.map((panel) => panelById.get(panel));
@@ -49,7 +70,16 @@ export function drawPiece({ name, blank, panels, folds, trims = [], given }: Dra
     if (!line) throw new Error(`${name}: ${between.join(' and ')} share no edge to fold on`);
     return { id, between, line, fold, angle, order: i + 1 };
   });
-  const covered = [...panels.map((panel) => panel.polygon), ...trims.map((trim) => trim.polygon)];
+  const cuts = slits.map(({ id, name: slit, between }): Slit => {
+    const found = between.map(([a, b]) => {
+      const line = sharedEdge(panelById.get(a)!.polygon, panelById.get(b)!.polygon);
+      if (!line) throw new Error(`${name}: ${a} and ${b} share no edge to slit`);
+      return line;
+    });
+    return { id, name: slit, line: found.reduce(alongBoth) };
+  });
+  const punched = notches.map((notch) => notchTriangle(blank, notch));
+  const covered = [...punched, ...panels.map((panel) => panel.polygon), ...trims.map((trim) => trim.polygon)];
   const found = plainRings(difference([blankPolygon(blank)], covered)).flatMap((polygon, i) =>
     trimOf(anticlockwise(polygon), `trim-${name.replaceAll(' ', '-')}-${i + 1}`, blank, panels),
   );
@@ -59,12 +89,20 @@ export function drawPiece({ name, blank, panels, folds, trims = [], given }: Dra
     blank,
     panels,
     hinges,
-    notches: [],
+    notches,
     // Corners are rounded on what has been cut out.
     trims: [...found, ...trims],
     holes: [],
+    slits: cuts,
     ...(given ? { given } : {}),
   };
+}
+
+/** The stretch that covers two stretches of one line, running as the first does. */
+function alongBoth(a: Segment<'sheet'>, b: Segment<'sheet'>): Segment<'sheet'> {
+  const along = direction(a.from, a.to);
+  const points = [a.from, a.to, b.from, b.to].sort((p, q) => dot(minus(p, q), along));
+  return { from: points[0]!, to: points[3]! };
 }
 
 /** The longest stretch of edge two polygons share, running as the first does; null when they share none. */

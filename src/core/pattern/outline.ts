@@ -21,8 +21,8 @@ export function outlineOf(piece: Piece): readonly Polygon<'sheet'>[] {
   return [anticlockwise(outer), ...holes].map(withoutStraightCorners);
 }
 
-/** Everything that falls away: notches and trims. */
+/** Everything that falls away: notches, those that run together as one, and trims. */
 export const wasteOf = (piece: Piece): readonly Polygon<'sheet'>[] => [
-  ...piece.notches.map((notch) => notchTriangle(piece.blank, notch)),
+  ...union(piece.notches.map((notch) => notchTriangle(piece.blank, notch))),
   ...piece.trims.map((trim) => trim.polygon),
 ];

@@ -13,6 +13,8 @@ export interface Panel {
   /** What a maker calls it: `left flap`. */
   readonly name: string;
   readonly polygon: Polygon<'sheet'>;
+  /** Too small to fold by its scores: pinched in by hand, so it is not followed in space. */
+  readonly pinched?: true;
 }
 
 /** A score: the line where one panel turns against another. */
@@ -65,6 +67,14 @@ export interface Hole {
   readonly diameter: Mm;
 }
 
+/** A cut with paper on both its sides: two panels part along it and nothing falls away. */
+export interface Slit {
+  readonly id: string;
+  /** What it parts, in a maker's words: `slit beside the pen loop`. */
+  readonly name: string;
+  readonly line: Segment<'sheet'>;
+}
+
 /** A flat piece of paper: its blank, the panels on it, the hinges between them and what is cut away. */
 export interface Piece {
   readonly name: string;
@@ -75,6 +85,7 @@ export interface Piece {
   readonly notches: readonly Notch[];
   readonly trims: readonly Trim[];
   readonly holes: readonly Hole[];
+  readonly slits: readonly Slit[];
   /** True for what the maker has already: the page a pocket is glued to. It is neither cut nor counted. */
   readonly given?: boolean;
 }

@@ -1,5 +1,5 @@
 import { CONSTRUCTIONS, type Construction } from '../constructions';
-import type { Stack, View } from '../fold';
+import { stillOf, type Stack, type StillFace, type View } from '../fold';
 import { boxOf } from '../geometry';
 import { mm, type Mm } from '../length';
 import { checksOf, type Check } from './checks';
@@ -9,6 +9,20 @@ import { ownPaper, planFor, viewOf, type Made } from './plan';
 
 /** What is known: something to put in, or a paper; and the rest of a design that all answers share. */
 export type Question = Omit<DesignInput, 'construction' | 'options' | 'version'>;
+
+/** The finished thing as it is drawn: a pile and how it is looked at, or the faces of what stands. */
+export type Picture =
+  | { readonly kind: 'pile'; readonly stack: Stack; readonly view: View; readonly front: 'below' | 'above' }
+  | { readonly kind: 'still'; readonly faces: readonly StillFace[] };
+
+/** The finished thing, to be drawn small. */
+export function pictureOf(made: Made): Picture {
+  const { standing } = made.folded;
+  if (standing && made.built.room)
+    return { kind: 'still', faces: stillOf(standing.finished.leaves, standing.finished.touches) };
+  const stack = ownPaper(made.folded.finished, made.built);
+  return { kind: 'pile', stack, view: viewOf(made.built, stack), front: made.built.front };
+}
 
 /** One construction as an answer. */
 export interface Suggestion {
@@ -24,8 +38,8 @@ export interface Suggestion {
   readonly difficulty: 'quick' | 'some care' | 'patient';
   readonly finished: { readonly width: Mm; readonly height: Mm };
   readonly largest: { readonly width: Mm; readonly height: Mm };
-  /** The finished pile and how it is looked at, for a drawing; null when there is none. */
-  readonly picture: { readonly stack: Stack; readonly view: View; readonly front: 'below' | 'above' } | null;
+  /** The finished thing for a drawing; null when there is none. */
+  readonly picture: Picture | null;
   /** Why it cannot be: the first check that fails; null when it can. */
   readonly obstacle: Check | null;
 }
@@ -78,13 +92,7 @@ function answer(construction: Construction, question: Question): Suggestion | nu
     difficulty: operations > 24 ? 'patient' : operations > 11 ? 'some care' : 'quick',
     finished: made?.finished ?? { width: mm(0), height: mm(0) },
     largest: made ? { width: made.largest.width, height: made.largest.height } : { width: mm(0), height: mm(0) },
-    picture: made
-      ? {
-          stack: ownPaper(made.folded.finished, made.built),
-          view: viewOf(made.built, made.folded.finished),
-          front: made.built.front,
-        }
-      : null,
+    picture: made ? pictureOf(made) : null,
     obstacle: failed,
   };
 }
@@ -94,7 +102,7 @@ const operationsOf = ({ pieces, folded }: Made): number =>
   pieces.reduce(
     (sum, { programme }) =>
       sum + 1 + programme.moves.filter((move) => !['mark', 'turn', 'place'].includes(move.do)).length,
-    folded.stages.length,
+    folded.stages.length + (folded.standing?.stages.length ?? 0),
   );
 
 /** A paper of a stash, and what it could become. */
@@ -123,7 +131,7 @@ export function papersFor(
             construction,
             design: read.design,
             pieces: result.built.pieces.filter((piece) => !piece.given),
-            holds: result.built.cavities.length > 0,
+            holds: result.built.room !== null || result.built.cavities.length > 0,
           },
         ]
       : [];
@@ -163,9 +171,9 @@ export function becomes(
       designs.flatMap((design) => {
         const result = design.construction.build(briefFor({ ...design, blank: paper }));
         if (!result.ok) return [];
-        const [cavity] = result.built.cavities;
-        if (!cavity) return [];
-        const panel = result.built.pieces.flatMap((piece) => piece.panels).find(({ id }) => id === cavity.floor)!;
+        const holds = result.built.room ?? result.built.cavities[0];
+        if (!holds) return [];
+        const panel = result.built.pieces.flatMap((piece) => piece.panels).find(({ id }) => id === holds.floor)!;
         const box = boxOf(panel.polygon);
         const floor = { width: box.maxX - box.minX, height: box.maxY - box.minY };
         return [

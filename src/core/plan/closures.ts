@@ -30,6 +30,17 @@ export interface ClosurePlan {
   readonly least: Mm;
 }
 
+/** What goes round a thing that stands; whatever needs a flat front has nothing to hold there. */
+function roundBox(kind: Closure, { finished }: Made): ClosurePlan {
+  const none = { discs: [], line: null, least: mm(0) } as const;
+  const round = 2 * (finished.width + Math.min(finished.depth, finished.height));
+  const more: Partial<Record<Closure, number>> = { cord: KNOT, bow: BOW, ribbon: BOW, band: inches(1 / 2) };
+  const extra = more[kind];
+  return extra === undefined
+    ? { kind, length: mm(0), ...none, trouble: 'nothing_to_hold' }
+    : { kind, length: mm(round + extra), ...none, trouble: null };
+}
+
 /** Places a closure on the finished thing; null when there is none. */
 export function closurePlan(
   made: Made,
@@ -38,6 +49,7 @@ export function closurePlan(
   const { kind, disc } = closure;
   if (kind === 'none') return null;
   const { built, folded } = made;
+  if (built.room) return roundBox(kind, made);
   const stack = ownPaper(folded.finished, built);
   const view = viewOf(built, stack);
   const box = foldedBox(stack, view);

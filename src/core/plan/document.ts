@@ -1,12 +1,13 @@
 import { z } from 'zod';
+import { bringing } from '../fold';
 import type { Point } from '../geometry';
-import { unitsOf } from '../length';
+import { mm, unitsOf } from '../length';
 import { outlineOf } from '../pattern';
 import { checksOf } from './checks';
 import { companionsOf } from './companions';
 import { glueAreas, keepDry } from './glue';
 import { pieceOf, type Made, type MadePiece, type Plan } from './plan';
-import { stepsOf } from './steps';
+import { stepsOf, type Step } from './steps';
 import { checkSentence, sayer, type Say } from './words';
 
 const number = z.number();
@@ -44,6 +45,8 @@ export const planSchema = z.strictObject({
             for: z.enum(['notch', 'score', 'slit', 'slant', 'hole']),
             reference: z.enum(['board', 'fence', 'ruler']),
             deep: number.optional().describe('How far in from the edge, for what does not lie on the rim.'),
+            from: number.optional().describe('Where a score that stops part-way starts, up from the edge.'),
+            to: number.optional().describe('Where it stops.'),
           }),
         )
         .describe('What the maker sets or measures along an edge from its left end once that edge is near.'),
@@ -60,6 +63,7 @@ export const planSchema = z.strictObject({
       transform: z.array(number).length(6),
       side,
       step: number,
+      above: number.optional().describe('How far over that panel’s inside it lies: a lid on the rim of its box.'),
     }),
   ),
   joins: z.array(z.strictObject({ a: z.string(), b: z.string(), polygon })),
@@ -139,7 +143,7 @@ export function planDocument(
   const steps = stepsOf(plan, say);
   // Without contents of its own, a plan answers for the largest that fit: they leave exactly the least ease.
   const ease =
-    built.cavities.length === 0
+    built.cavities.length === 0 && !built.room
       ? NOTHING
       : (made.fit?.ease ?? {
           width: Math.min(design.least.width, made.inside.width),
@@ -148,37 +152,26 @@ export function planDocument(
   return {
     ...head,
     pieces: made.pieces.map((part) => pieceDocument(made, part)),
-    assembly: folded.stages.flatMap(({ step, stack }, i) => {
-      if (step.kind !== 'place') return [];
-      const layer = stack.layers.find(({ panel }) => panel === step.panel)!;
-      return [
-        {
-          piece: pieceOf(built, step.panel).name,
-          onto: pieceOf(built, step.onto).name,
-          panel: step.onto,
-          // Adding nothing turns a minus nought into a plain one, which is all JSON can write.
-          transform: layer.map.map((value) => value + 0),
-          side: step.over ? ('inside' as const) : ('outside' as const),
-          step:
-            steps.find(({ picture }) => picture.kind === 'folded' && picture.stage === i && !picture.before)?.id ?? 0,
-        },
-      ];
-    }),
-    joins: folded.finished.joints.flatMap((joint) =>
+    assembly: [...placed(made, steps), ...setDown(made, steps)],
+    joins: (folded.standing?.finished ?? folded.finished).joints.flatMap((joint) =>
       joint.polygons.map((ring) => ({
         a: `${pieceOf(built, joint.panel).name}/${joint.panel}`,
         b: `${pieceOf(built, joint.onto).name}/${joint.onto}`,
         polygon: ring.map(xy),
       })),
     ),
-    inside: { width: made.inside.width, height: made.inside.height, depth: 0 },
+    inside: { width: made.inside.width, height: made.inside.height, depth: made.inside.depth },
     finished: {
       width: made.finished.width,
       height: made.finished.height,
-      depth: 0,
+      depth: made.finished.depth,
       thickness: made.finished.thickness,
     },
-    ease: { width: ease.width, height: ease.height, depth: 0 },
+    ease: {
+      width: ease.width,
+      height: ease.height,
+      depth: made.fit?.depth ?? mm(made.inside.depth - Math.min(made.inside.depth, design.thickness)),
+    },
     largestContents: { ...made.largest },
     thickest: made.thickest,
     steps: steps.map(({ caution, text, picture: _, ...step }) => ({
@@ -197,6 +190,46 @@ export function planDocument(
   };
 }
 
+/** Pieces laid on others while both lie flat. */
+function placed({ built, folded }: Made, steps: readonly Step[]): PlanDocument['assembly'] {
+  return folded.stages.flatMap(({ step, stack }, i) => {
+    if (step.kind !== 'place') return [];
+    const layer = stack.layers.find(({ panel }) => panel === step.panel)!;
+    return [
+      {
+        piece: pieceOf(built, step.panel).name,
+        onto: pieceOf(built, step.onto).name,
+        panel: step.onto,
+        // Adding nothing turns a minus nought into a plain one, which is all JSON can write.
+        transform: layer.map.map((value) => value + 0),
+        side: step.over ? ('inside' as const) : ('outside' as const),
+        step: steps.find(({ picture }) => picture.kind === 'folded' && picture.stage === i && !picture.before)?.id ?? 0,
+      },
+    ];
+  });
+}
+
+/** Pieces set down on what stands, on the sheet of the panel they lie over. */
+function setDown({ built, folded }: Made, steps: readonly Step[]): PlanDocument['assembly'] {
+  return (folded.standing?.stages ?? []).flatMap(({ step }, i) =>
+    step.kind === 'set'
+      ? [
+          {
+            piece: pieceOf(built, step.panel).name,
+            onto: pieceOf(built, step.onto).name,
+            panel: step.onto,
+            transform: bringing(step.line, step.on, step.over).map((value) => value + 0),
+            side: step.over ? ('inside' as const) : ('outside' as const),
+            step:
+              steps.find(({ picture }) => picture.kind === 'standing' && picture.stage === i && !picture.before)?.id ??
+              0,
+            above: step.above,
+          },
+        ]
+      : [],
+  );
+}
+
 const xy = (p: Point): [number, number] => [p.x, p.y];
 
 function pieceDocument(made: Made, { piece, programme }: MadePiece): PlanDocument['pieces'][number] {
@@ -209,7 +242,7 @@ function pieceDocument(made: Made, { piece, programme }: MadePiece): PlanDocumen
     scores: [...piece.hinges]
       .sort((a, b) => a.order - b.order)
       .map(({ id, line, fold, angle, order }) => ({ id, from: xy(line.from), to: xy(line.to), fold, angle, order })),
-    cuts: [],
+    cuts: piece.slits.map(({ line }) => ({ from: xy(line.from), to: xy(line.to) })),
     marks: programme.marks.map((mark) => ({ ...mark })),
     holes: piece.holes.map(({ centre, diameter }) => ({ at: xy(centre), diameter })),
     glue: glueAreas(made)

@@ -1,4 +1,4 @@
-import { layerOf, levelOf, type Contact, type Joint, type Stage } from '../fold';
+import type { Contact, FlatWork, Folded, Joint, StandingWork } from '../fold';
 import { apply, area, difference, intersection, leastWidth, plainRings, type Polygon } from '../geometry';
 import { inches, mm, type Mm } from '../length';
 import type { Design } from './design';
@@ -14,7 +14,18 @@ export interface GlueArea {
   readonly side: 'inside' | 'outside';
 }
 
-const gluing = ({ folded }: Made): readonly Stage[] => folded.stages.filter(({ joints }) => joints.length > 0);
+/** A step at which something is glued, flat or standing, and what else the glued parts meet there. */
+interface Gluing {
+  readonly step: FlatWork | StandingWork;
+  readonly joints: readonly Joint[];
+  readonly contacts: readonly Contact[];
+}
+
+const gluing = ({ folded }: { readonly folded: Folded }): readonly Gluing[] =>
+  [
+    ...folded.stages,
+    ...(folded.standing?.stages ?? []).map(({ step, joints }) => ({ step, joints, contacts: [] })),
+  ].filter(({ joints }) => joints.length > 0);
 
 /** Glue areas are numbered by the step that brings them together: step to `g1`, `g2`. */
 export const glueIds = (made: Made): ReadonlyMap<string, string> =>
@@ -23,31 +34,19 @@ export const glueIds = (made: Made): ReadonlyMap<string, string> =>
 /** Where glue goes, by the step that brings it together. */
 export function glueAreas(made: Made): readonly GlueArea[] {
   const ids = glueIds(made);
-  return gluing(made).flatMap(({ step, stack, joints }) =>
-    joints.map((joint) => ({
-      id: ids.get(step.id)!,
-      step: step.id,
-      joint,
-      side: glueSide(stack, joint.panel, joint.onto),
-    })),
+  return gluing(made).flatMap(({ step, joints }) =>
+    joints.map((joint) => ({ id: ids.get(step.id)!, step: step.id, joint, side: joint.side })),
   );
-}
-
-/** The face of a panel that is turned to another. */
-function glueSide(stack: Stage['stack'], panel: string, onto: string): 'inside' | 'outside' {
-  const down = levelOf(stack, panel) > levelOf(stack, onto);
-  return (layerOf(stack, panel).up === 'B') === down ? 'inside' : 'outside';
 }
 
 /** Where a glued part lies on paper it must not stick to, on the flat sheet. */
 export interface DryArea extends Contact {
   readonly step: string;
-  readonly side: 'inside' | 'outside';
 }
 
 /** What of a glued panel meets other paper without being glued to it there. */
 export const keepDry = (made: Made): readonly DryArea[] =>
-  gluing(made).flatMap(({ step, stack, contacts, joints }) =>
+  gluing(made).flatMap(({ step, contacts, joints }) =>
     contacts.flatMap((contact) => {
       const own = joints.filter((joint) => joint.panel === contact.panel);
       if (contact.onto === null || own.length === 0) return [];
@@ -57,9 +56,7 @@ export const keepDry = (made: Made): readonly DryArea[] =>
           own.flatMap((joint) => joint.polygons),
         ),
       ).filter((ring) => area(ring) > 0.5);
-      return rest.length > 0
-        ? [{ ...contact, polygons: rest, step: step.id, side: glueSide(stack, contact.panel, contact.onto) }]
-        : [];
+      return rest.length > 0 ? [{ ...contact, polygons: rest, step: step.id }] : [];
     }),
   );
 

@@ -6,11 +6,9 @@ export const scoreNumbers = (programme: Programme): Map<string, number> =>
   new Map(
     programme.moves
       .flatMap((move) =>
-        move.do === 'score'
-          ? [[move.score]]
-          : move.do === 'join' || move.do === 'groove' || move.do === 'edge-score'
-            ? [[move.score, ...(move.also ?? [])]]
-            : [],
+        move.do === 'score' || move.do === 'join' || move.do === 'groove' || move.do === 'edge-score'
+          ? [[move.score, ...(move.also ?? [])]]
+          : [],
       )
       .flatMap((scores, i) => scores.map((score): [string, number] => [score, i + 1])),
   );

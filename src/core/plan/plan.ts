@@ -1,6 +1,29 @@
 import { withFeatures, type Built, type Contents, type Ease, type Refusal } from '../constructions';
-import { assemble, facesView, foldedBox, mostLayers, type Folded, type Stack, type View } from '../fold';
-import { fitOf, insideOf, largestContents, slotsOf, thickest, turned, type Fit } from '../fit';
+import {
+  assemble,
+  facesView,
+  foldedBox,
+  mostLayers,
+  roomAxes,
+  type Folded,
+  type Size3,
+  type Stack,
+  type View,
+} from '../fold';
+import {
+  boxFit,
+  boxOf,
+  fitOf,
+  insideOf,
+  largestInBox,
+  thickestInBox,
+  largestContents,
+  slotsOf,
+  thickest,
+  turned,
+  type Fit,
+} from '../fit';
+import { boxOf3, seenFrom } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Piece } from '../pattern';
 import { differences, programmeFor, simulate, type Programme } from '../tools';
@@ -25,7 +48,8 @@ export interface Made {
   /** The pieces to cut, without what the maker has already. */
   readonly pieces: readonly [MadePiece, ...MadePiece[]];
   readonly folded: Folded;
-  readonly inside: Ease;
+  /** Room for what goes in, along its own axes; depth 0 in what lies flat. */
+  readonly inside: Size3;
   /** Room in the other cavities. */
   readonly others: readonly CavityRoom[];
   /** Room beside the design's contents; null when only the paper was given, or nothing goes in. */
@@ -33,7 +57,7 @@ export interface Made {
   readonly largest: Contents;
   readonly thickest: Mm;
   /** Along the contents' width and height; thickness with the contents in. */
-  readonly finished: { readonly width: Mm; readonly height: Mm; readonly thickness: Mm };
+  readonly finished: Size3 & { readonly thickness: Mm };
 }
 
 /** The answer to a design: made, or the reason why no pattern exists. */
@@ -41,7 +65,7 @@ export type Plan =
   | { readonly design: Design; readonly made: Made; readonly refusal: null }
   | { readonly design: Design; readonly made: null; readonly refusal: Refusal };
 
-const NOTHING: Ease = { width: mm(0), height: mm(0) };
+const NOTHING: Size3 = { width: mm(0), height: mm(0), depth: mm(0) };
 
 /**
  * Plans a design: draws the pattern, folds it, pushes the contents in, and carries the programme out on the
@@ -60,16 +84,16 @@ export function planFor(design: Design): Plan {
       const programme = programmeFor(piece, built.start, design.tool);
       return { piece, programme, toolFaults: differences(simulate(piece.blank, design.tool, programme.moves), piece) };
     }) as unknown as Made['pieces'];
-  const slots = slotsOf(built, folded);
-  const inside = slots ? insideOf(built, slots) : NOTHING;
+  const box = boxOf(built, folded);
+  const slots = box ? null : slotsOf(built, folded);
+  const inside = box?.inside ?? (slots ? { ...insideOf(built, slots), depth: mm(0) } : NOTHING);
   const { least, thickness } = design;
-  const largest = slots
-    ? largestContents(built, slots.cavity, inside, least, thickness)
-    : { ...NOTHING, thickness: mm(0) };
+  const largest = box
+    ? largestInBox(box, least, thickness)
+    : slots
+      ? largestContents(built, slots.cavity, inside, least, thickness)
+      : { width: mm(0), height: mm(0), thickness: mm(0) };
   const contents = design.contents ?? largest;
-  const own = ownPaper(folded.finished, built);
-  const box = foldedBox(own, viewOf(built, folded.finished));
-  const { width, height } = turned(built, { width: mm(box.maxX - box.minX), height: mm(box.maxY - box.minY) });
   return {
     design,
     refusal: null,
@@ -79,17 +103,52 @@ export function planFor(design: Design): Plan {
       folded,
       inside,
       others: built.cavities
-        .slice(1)
+        .slice(built.room ? 0 : 1)
         .map((cavity) => ({ id: cavity.id, ...insideOf(built, slotsOf(built, folded, cavity)!) })),
-      fit: slots && design.contents ? fitOf(built, slots, design.contents) : null,
+      fit: design.contents
+        ? box
+          ? boxFit(box, design.contents)
+          : slots
+            ? fitOf(built, slots, design.contents)
+            : null
+        : null,
       largest,
-      thickest: slots ? thickest(built, slots.cavity, inside, least, contents) : mm(0),
-      finished: {
-        width,
-        height,
-        thickness: mm(mostLayers(own) * design.paper.caliper + (slots ? thickness : 0)),
-      },
+      thickest: box
+        ? thickestInBox(box, least, contents)
+        : slots
+          ? thickest(built, slots.cavity, inside, least, contents)
+          : mm(0),
+      finished: finishedSize(built, folded, design, slots !== null),
     },
+  };
+}
+
+/** How large the finished thing is: its outline and the layers it stacks to, or the box round what stands. */
+function finishedSize(
+  built: Built,
+  folded: Folded,
+  { paper, thickness }: Pick<Design, 'paper' | 'thickness'>,
+  holds: boolean,
+): Made['finished'] {
+  if (folded.standing && built.room) {
+    const { finished } = folded.standing;
+    const axes = roomAxes(finished, built.room);
+    const given = givenPieces(built);
+    const own = finished.leaves.filter((l) => !given.has(l.piece) && !built.proud.includes(l.panel.id));
+    const [low, high] = boxOf3(own.flatMap((l) => l.corners).map((p) => seenFrom(axes, p)));
+    const [across, deep, up] = [high.x - low.x, high.y - low.y, high.z - low.z].map((v) => mm(v)) as [Mm, Mm, Mm];
+    return built.room.onEdge
+      ? { width: across, height: up, depth: deep, thickness: deep }
+      : { width: across, height: deep, depth: up, thickness: up };
+  }
+  const own = ownPaper(folded.finished, built);
+  const box = foldedBox(own, viewOf(built, folded.finished));
+  const { width, height } = turned(built, { width: mm(box.maxX - box.minX), height: mm(box.maxY - box.minY) });
+  return {
+    width,
+    height,
+    depth: mm(0),
+    thickness: mm(mostLayers(own) * paper.caliper + (holds ? thickness : 0)),
   };
 }
 
@@ -104,7 +163,8 @@ export function ownPaper(stack: Stack, built: Built): Stack {
 }
 
 /** How a pile of this holder is looked at: the first cavity's mouth at the top, where it has one. */
-export const viewOf = (built: Built, stack: Stack): View => facesView(stack, built.cavities[0]);
+export const viewOf = (built: Built, stack: Stack): View =>
+  facesView(stack, built.room ? undefined : built.cavities[0]);
 
 /** What a maker calls a panel. */
 export const panelName = (built: Built, id: string): string =>

@@ -1,17 +1,20 @@
-import { inView, layerOf, visibleFrom, type Side } from '../fold';
-import { applyAll, area as areaOf, regionArea, sharedRegion, type Point, type Polygon } from '../geometry';
+import { inView, layerOf, roomAxes, seenAsPile, visibleFrom, type Side, type Stack, type View } from '../fold';
+import { applyAll, area as areaOf, regionArea, sharedRegion, type Point, type Polygon, type Vec } from '../geometry';
 import { outlineOf, type Blank } from '../pattern';
 import type { Design } from './design';
-import { ownPaper, panelName, viewOf, type Made } from './plan';
+import { givenPieces, ownPaper, panelName, viewOf, type Made } from './plan';
 
 /** Visible specks smaller than this are rounding, mm². */
 const SPECK = 1;
+
+/** A side of the finished thing: two of what lies flat, six of what stands. */
+export type Face = 'front' | 'back' | 'top' | 'bottom' | 'left' | 'right';
 
 /** A panel as it shows on the finished thing. */
 export interface Showing {
   readonly panel: string;
   readonly name: string;
-  readonly face: 'front' | 'back';
+  readonly face: Face;
   readonly side: Side;
   /** Where the print's own "up" points as the viewer sees it, degrees clockwise from the viewer's up; −180 to 180. */
   readonly turn: number;
@@ -20,16 +23,54 @@ export interface Showing {
   readonly region: readonly Polygon<'folded'>[];
 }
 
-/** Every panel that shows on the finished thing's two faces, the front first, the largest first on each. */
-export function printMap(made: Made, { paper }: Pick<Design, 'paper'>): readonly Showing[] {
-  const { built, folded } = made;
+/** One side of the finished thing as a pile, how it is looked at, and from where. */
+interface FacePile {
+  readonly face: Face;
+  readonly stack: Stack;
+  readonly view: View;
+  readonly from: 'above' | 'below';
+}
+
+/** How the sides of what stands are looked at: as they are drawn, up is up. */
+const UPRIGHT: View = { origin: { x: 0, y: 0 }, across: { x: -1, y: 0 }, up: { x: 0, y: -1 } };
+
+/** The sides that can be seen, the one that matters first. */
+function facePiles({ built, folded }: Made): readonly FacePile[] {
+  if (folded.standing && built.room) {
+    const { finished } = folded.standing;
+    const { x, y, normal: z } = roomAxes(finished, built.room);
+    const back = (v: Vec): Vec => ({ x: -v.x, y: -v.y, z: -v.z });
+    const top = { name: 'top', from: z, up: y } as const;
+    const bottom = { name: 'bottom', from: back(z), up: y } as const;
+    const looks = [
+      ...(built.front === 'above' ? [top] : [bottom]),
+      { name: 'front', from: back(y), up: z },
+      { name: 'right', from: x, up: z },
+      { name: 'back', from: y, up: z },
+      { name: 'left', from: back(x), up: z },
+      ...(built.front === 'above' ? [bottom] : [top]),
+    ] as const;
+    const given = givenPieces(built);
+    const own = { ...finished, leaves: finished.leaves.filter((l) => !given.has(l.piece)) };
+    return looks.map((look) => ({ face: look.name, stack: seenAsPile(own, look), view: UPRIGHT, from: 'above' }));
+  }
   const stack = ownPaper(folded.finished, built);
   const view = viewOf(built, stack);
-  return (['front', 'back'] as const).flatMap((face) =>
-    visibleFrom(stack, (face === 'front') === (built.front === 'below') ? 'below' : 'above', view)
+  return (['front', 'back'] as const).map((face) => ({
+    face,
+    stack,
+    view,
+    from: (face === 'front') === (built.front === 'below') ? 'below' : 'above',
+  }));
+}
+
+/** Every panel that shows on the finished thing's sides, the front first, the largest first on each. */
+export function printMap(made: Made, { paper }: Pick<Design, 'paper'>): readonly Showing[] {
+  return facePiles(made).flatMap(({ face, stack, view, from }) =>
+    visibleFrom(stack, from, view)
       .map(({ panel, side, region, turn }): Showing => ({
         panel,
-        name: panelName(built, panel),
+        name: panelName(made.built, panel),
         face,
         side,
         // The view looks into the pocket, so its up is the viewer's down; the blank may lie turned on the print.
@@ -99,7 +140,7 @@ export function windowOnFront(made: Made, design: Pick<Design, 'paper'>): FrontW
   const [front] = printMap(made, design);
   if (!front) return null;
   const piece = made.pieces[0].piece;
-  const stack = ownPaper(made.folded.finished, made.built);
+  const [{ stack, view }] = facePiles(made) as readonly [FacePile, ...FacePile[]];
   const layer = layerOf(stack, front.panel);
 
   const { x, y, width, height } = window;
@@ -113,7 +154,6 @@ export function windowOnFront(made: Made, design: Pick<Design, 'paper'>): FrontW
   if (layer.piece !== piece.name) return { region: [], share: 0, onBlank };
   const lying = applyAll<'folded'>(layer.map, corners);
   const shown = sharedRegion(front.region, [lying]);
-  const view = viewOf(made.built, stack);
   return {
     region: shown.map((ring) => ring.map((p) => inView(view, p))),
     share: regionArea(shown) / areaOf(lying),

@@ -81,12 +81,55 @@ function sentenceOf(check: Check, say: Say): string {
         return `No room is left in the ${way}: the contents go in only if every cut and fold is exact.`;
       if (check.level === 'warn') return `Only ${say(value)} of room in the ${way}; under ${say(limit)} it sits tight.`;
       return `${say(value)} of room in the ${way}.`;
+    case 'room-depth':
+      if (check.level === 'fail')
+        return about.onEdge === 1
+          ? `The stack is ${say(-value)} thicker than the file is deep. Make it deeper.`
+          : `The contents stand ${say(-value)} above the rim, and a lid would not close. Make it deeper.`;
+      return value <= 0.001 ? 'Exactly as deep as the contents.' : `${say(value)} of room in the depth.`;
+    case 'walls-meet':
+      return check.level === 'pass'
+        ? 'Stood up in the computer: every wall meets its neighbours, edge on edge.'
+        : `The ${text('a')} and the ${text('b')} do not meet when they stand.`;
+    case 'lid-width':
+    case 'lid-height': {
+      const counted = `${Number(about.layers)} ${Number(about.layers) === 1 ? 'layer' : 'layers'} of paper a side take ${caliper(Number(about.takes))}`;
+      const familiar = `workshops allow ${say(Number(about.familiar))} without counting`;
+      if (about.exact === 1)
+        return `The lid has the box’s own ${way}: an exact fit that grips there (${counted}). Press it on.`;
+      if (check.level === 'fail')
+        return `The lid will not go on: ${counted} in the ${way}, and it is ${say(Number(about.allowance))} larger. Cut it larger.`;
+      return `The lid goes on with ${caliper(value)} to spare in the ${way}: ${say(Number(about.allowance))} larger, and ${counted}; ${familiar}.`;
+    }
+    case 'pen': {
+      const takes = `The loop’s walls of ${say(Number(about.wall))} take a pen up to ${say(value, 'down')}`;
+      return check.level === 'pass'
+        ? `${takes}.`
+        : `${takes}; yours measures ${say(limit)}. Size the loop from the pen.`;
+    }
+    case 'tie':
+      if (check.level === 'pass')
+        return about.holed === 1
+          ? `The tips lap by ${say(value)} over the opening: room for the tie hole and its margin.`
+          : `The tips lap by ${say(value)} over the opening.`;
+      return value < 0
+        ? `The tips of the ${text('a')} and the ${text('b')} stop ${say(-value)} apart: tie it with a cord round the box.`
+        : `The tips lap by only ${say(value)}; a tie hole with its margin takes ${say(limit)}. Tie a cord round instead.`;
+    case 'tips-turned':
+      return `The ${text('panels')} ${value > 1 ? 'are' : 'is'} deeper than the box is wide: the tips are turned under, inside.`;
     case 'what-fits':
       return check.level === 'fail'
         ? 'Nothing fits in this once its thickness and the least room are taken off. Use a larger sheet or a thinner card.'
-        : `Holds up to ${say(Number(about.width), 'down')} × ${say(Number(about.height), 'down')}.`;
+        : `Holds up to ${say(Number(about.width), 'down')} × ${say(Number(about.height), 'down')}${about.depth ? `, ${say(Number(about.depth), 'down')} deep` : ''}.`;
     case 'goes-in': {
-      if (check.level === 'pass') return 'The contents slide in past every fold and glue, and lie flat.';
+      if (check.level === 'pass')
+        return about.box === 1
+          ? 'The contents go in from above and stand free of every wall.'
+          : 'The contents slide in past every fold and glue, and lie flat.';
+      if (about.why === 'too_deep') return 'The contents are thicker than this is deep.';
+      if (about.why === 'in_the_way') return 'Paper stands where the contents should go in.';
+      if (about.box === 1)
+        return `The contents are larger than the floor: they do not go in by their ${about.why === 'too_wide' ? 'width' : 'height'}.`;
       if (about.why === 'uncovered') return 'The contents would show: the flaps do not cover them when closed.';
       return `The contents meet a fold on the way in: they are too ${about.why === 'too_wide' ? 'wide for the opening' : 'deep for the pocket'}.`;
     }
@@ -115,6 +158,12 @@ function sentenceOf(check: Check, say: Say): string {
       if (check.level === 'pass') return 'Folded step by step in the computer: every fold lies down freely.';
       if (about.code === 'tuck_tied')
         return `The ${text('panel')} cannot be tucked in: ${text('by')} holds that gap shut. Leave it unglued until the flap is in.`;
+      if (about.code === 'passes_through')
+        return `On its way the ${text('panel')} would have to pass through the ${text('by').replace(/^the /, '')}.`;
+      if (about.code === 'apart')
+        return `The ${text('panel')} does not come to lie on the ${text('by').replace(/^the /, '')} it is glued to.`;
+      if (about.code === 'wrong_face')
+        return `The ${text('panel')} comes to lie on the wrong face of the ${text('by').replace(/^the /, '')}.`;
       if (about.code === 'blocked')
         return `The ${text('panel')} cannot be folded: ${text('by')} lies over it. Trim the flap that is in the way.`;
       return `The ${text('panel')} cannot turn on this fold: ${text('by')} holds it.`;
@@ -193,6 +242,9 @@ function sentenceOf(check: Check, say: Say): string {
       throw new Error(`no words for the check ${check.id}`);
   }
 }
+
+/** A few layers of paper are said in tenths of a millimetre, whatever the ruler. */
+const caliper = (value: number): string => `${Math.round(value * 10) / 10} mm`;
 
 /** The words on a remedy's button. */
 export function remedyLabel(remedy: Remedy, say: Say): string {

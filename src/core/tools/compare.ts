@@ -28,6 +28,12 @@ export function differences(made: Made, piece: Piece): string[] {
   );
   const paths = piece.trims.flatMap((trim) => (trim.cut.kind === 'path' ? [trim.cut.path] : []));
   match('cut', paths, made.cuts, (a, b) => a.length === b.length && a.every((p, i) => distance(p, b[i]!) < CLOSE));
+  match(
+    'slit',
+    piece.slits.map((slit) => slit.line),
+    made.slits,
+    sameSegment,
+  );
   match('hole', piece.holes, made.holes, (a, b) => distance(a.centre, b.centre) < CLOSE && a.diameter === b.diameter);
   return found;
 }

@@ -1,5 +1,5 @@
 import type { Start } from '../constructions';
-import { crossing, direction, distance, type Point, type Segment } from '../geometry';
+import { crossing, direction, distance, dot, lengthInside, minus, sideOf, type Point, type Segment } from '../geometry';
 import { mm, type Mm } from '../length';
 import { edgeLength, notchTriangle, onEdge, type Blank, type Edge, type Piece } from '../pattern';
 import type { EdgeBoard, EnvelopeBoard, Tool } from './tool';
@@ -19,16 +19,39 @@ export interface Spot extends RimMark {
   readonly scores: readonly string[];
 }
 
+/** A stretch of a line, measured from an edge, mm. */
+export interface Stretch {
+  readonly from: Mm;
+  readonly to: Mm;
+}
+
 /** One thing the maker does to the flat sheet. */
 export type Move =
   /** Lay the near edge in the board: by its ruler (`at` the reading), by a mark on the sheet, or pointer to the last score. */
-  | { readonly do: 'place'; readonly edge: Edge; readonly by: 'ruler' | 'mark' | 'pointer'; readonly at: Mm }
+  | {
+      readonly do: 'place';
+      readonly edge: Edge;
+      readonly by: 'ruler' | 'mark' | 'pointer';
+      readonly at: Mm;
+      /** The score the pointer comes to, where it is not the last one made. */
+      readonly to?: string;
+    }
   | { readonly do: 'punch' }
   /** Run the groove; `onward` says the groove ends first and a ruler carries the score to the sheet's edge. */
-  | { readonly do: 'score'; readonly score: string; readonly length: Mm; readonly onward: boolean }
+  | {
+      readonly do: 'score';
+      readonly score: string;
+      readonly also?: readonly string[];
+      readonly length: Mm;
+      readonly onward: boolean;
+    }
   /** A quarter turn clockwise: the right edge comes near. */
   | { readonly do: 'turn' }
-  | ({ readonly do: 'mark'; readonly for: 'notch' | 'score' | 'slant' | 'hole'; readonly deep?: Mm } & RimMark)
+  | ({
+      readonly do: 'mark';
+      readonly for: 'notch' | 'score' | 'slant' | 'hole' | 'slit';
+      readonly deep?: Mm;
+    } & RimMark)
   /** Score along a ruler from one mark to another; between the notches only, where the line is to be notched. */
   | {
       readonly do: 'join';
@@ -38,6 +61,8 @@ export type Move =
       readonly from: RimMark;
       readonly to: RimMark;
       readonly notched: boolean;
+      /** Where it starts and stops when not all along the line: from the first mark's edge, mm. */
+      readonly only?: Stretch;
     }
   /** With the sheet's left edge at the fence, score down the groove `at` from it. */
   | {
@@ -46,6 +71,8 @@ export type Move =
       readonly also?: readonly string[];
       readonly edge: Edge;
       readonly at: Mm;
+      /** Where it starts and stops when not all along the groove: up from the near edge, mm. */
+      readonly only?: Stretch;
     }
   /** The board that scores near an edge: one score as far from the near edge as the board makes it. */
   | { readonly do: 'edge-score'; readonly score: string; readonly also?: readonly string[]; readonly edge: Edge }
@@ -55,16 +82,21 @@ export type Move =
   | { readonly do: 'snip'; readonly edge: Edge; readonly from: Mm; readonly to: Mm }
   /** Cut straight from spot to spot; what lies on the right falls away. */
   | { readonly do: 'cut'; readonly what: string; readonly path: readonly Spot[] }
+  /** Cut straight from spot to spot with paper left on both sides. */
+  | { readonly do: 'slit'; readonly slit: string; readonly what: string; readonly from: Spot; readonly to: Spot }
   | { readonly do: 'round'; readonly what: string; readonly radius: Mm }
   | { readonly do: 'bite'; readonly what: string; readonly diameter: Mm }
   | { readonly do: 'hole'; readonly what: string; readonly at: Spot; readonly diameter: Mm };
 
 /** What the maker sets or measures, in contract terms. */
 export interface Mark extends RimMark {
-  readonly for: 'notch' | 'score' | 'slant' | 'hole';
+  readonly for: 'notch' | 'score' | 'slant' | 'hole' | 'slit';
   readonly reference: 'board' | 'fence' | 'ruler';
   /** How far in from the edge, for what does not lie on the rim. */
   readonly deep?: Mm;
+  /** Where a score that stops part-way starts and stops, from the edge. */
+  readonly from?: Mm;
+  readonly to?: Mm;
 }
 
 export interface Programme {
@@ -82,7 +114,7 @@ export function programmeFor(piece: Piece, start: Start, tool: Tool): Programme 
   const notched = piece.notches.length > 0;
   const rims = rimLines(piece);
   const straight = notched ? [] : straightLines(piece);
-  const slanted = rims.filter((line) => !line.notched && !straight.some(({ ids }) => ids.includes(line.id)));
+  const slanted = rims.filter((line) => !line.notched && !straight.some(({ ids }) => ids.includes(line.ids[0]!)));
   const parts = [
     notched
       ? tool.kind === 'envelope-board'
@@ -91,6 +123,7 @@ export function programmeFor(piece: Piece, start: Start, tool: Tool): Programme 
       : along(piece, straight, tool),
     of(slanted.flatMap(joinMoves)),
     of(trimMoves(piece, straight, tool)),
+    of(slitMoves(piece)),
   ];
   return { moves: parts.flatMap((p) => p.moves), marks: parts.flatMap((p) => p.marks) };
 }
@@ -105,25 +138,85 @@ const of = (moves: readonly Move[]): Programme => ({
   ),
 });
 
-/** Scores that run square to an edge and lie on one line: across the whole sheet they are run in one go. */
+/** Scores that lie on one line, as far as they reach together. */
+interface ScoredLine {
+  readonly ids: readonly string[];
+  readonly line: Segment<'sheet'>;
+}
+
+/** The piece's scores by the lines they lie on, in the order of folding. */
+function scoredLines(piece: Piece): ScoredLine[] {
+  const lines: { ids: string[]; line: Segment<'sheet'> }[] = [];
+  // A groove runs on from notch to notch, also where the line is then slit.
+  const cut = piece.notches.length > 0 ? piece.slits.map(({ line }) => ({ ids: [], line })) : [];
+  for (const { ids, line } of [...piece.hinges.map(({ id, line }) => ({ ids: [id], line })), ...cut]) {
+    const same = lines.find((other) => [line.from, line.to].every((end) => Math.abs(sideOf(other.line, end)) < CLOSE));
+    if (!same) lines.push({ ids: [...ids], line });
+    else {
+      const along = direction(same.line.from, same.line.to);
+      const ends = [same.line.from, same.line.to, line.from, line.to].sort((p, q) => dot(minus(p, q), along));
+      same.ids.push(...ids);
+      same.line = { from: ends[0]!, to: ends[3]! };
+    }
+  }
+  return lines;
+}
+
+/** A line square to an edge, run in one go: across the whole sheet, or over one stretch of it. */
 interface StraightLine {
   readonly ids: readonly string[];
   /** The edge along which it is measured while that is near, and how far from its left end. */
   readonly edge: 1 | 2;
   readonly at: Mm;
+  /** Up from that edge; left out when it may run all across. */
+  readonly only?: Stretch;
 }
 
 function straightLines(piece: Piece): StraightLine[] {
-  const lines: { ids: string[]; edge: 1 | 2; at: Mm }[] = [];
-  for (const { id, line } of piece.hinges) {
-    const upright = Math.abs(line.from.x - line.to.x) < CLOSE;
-    if (!upright && Math.abs(line.from.y - line.to.y) > CLOSE) continue;
-    const [edge, at] = upright ? ([1, line.from.x] as const) : ([2, line.from.y] as const);
-    const same = lines.find((other) => other.edge === edge && Math.abs(other.at - at) < CLOSE);
-    if (same) same.ids.push(id);
-    else lines.push({ ids: [id], edge, at: mm(at) });
+  return scoredLines(piece)
+    .flatMap(({ ids, line }): StraightLine[] => {
+      const upright = Math.abs(line.from.x - line.to.x) < CLOSE;
+      if (!upright && Math.abs(line.from.y - line.to.y) > CLOSE) return [];
+      const [edge, at] = upright ? ([1, line.from.x] as const) : ([2, line.from.y] as const);
+      const whole = { ids, edge, at: mm(at) };
+      return mayRunAcross(piece, line) ? [whole] : stretches(piece, whole);
+    })
+    .sort((a, b) => a.edge - b.edge || a.at - b.at);
+}
+
+/** True when the line through a score meets nothing else that must not be scored: no panel's middle, no slit. */
+function mayRunAcross(piece: Piece, { from, to }: Segment<'sheet'>): boolean {
+  const along = direction(from, to);
+  const reach = piece.blank.width + piece.blank.height;
+  const all = {
+    from: { x: from.x - along.x * reach, y: from.y - along.y * reach },
+    to: { x: to.x + along.x * reach, y: to.y + along.y * reach },
+  };
+  return (
+    !piece.panels.some((panel) => lengthInside(panel.polygon, all) > CLOSE) &&
+    !piece.slits.some((slit) => [slit.line.from, slit.line.to].every((end) => Math.abs(sideOf(all, end)) < CLOSE))
+  );
+}
+
+/** A line's scored stretches, those that meet end to end joined. */
+function stretches(piece: Piece, { ids, edge, at }: StraightLine): StraightLine[] {
+  const up = ({ x, y }: Point): number => (edge === 1 ? y : piece.blank.width - x);
+  const parts = piece.hinges
+    .filter(({ id }) => ids.includes(id))
+    .map(({ id, line }) => {
+      const [from, to] = [up(line.from), up(line.to)].sort((a, b) => a - b) as [number, number];
+      return { ids: [id], from, to };
+    })
+    .sort((a, b) => a.from - b.from);
+  const joined: typeof parts = [];
+  for (const part of parts) {
+    const last = joined.at(-1);
+    if (last && part.from < last.to + CLOSE) {
+      last.ids.push(...part.ids);
+      last.to = Math.max(last.to, part.to);
+    } else joined.push(part);
   }
-  return lines.sort((a, b) => a.edge - b.edge || a.at - b.at);
+  return joined.map((part) => ({ ids: part.ids, edge, at, only: { from: mm(part.from), to: mm(part.to) } }));
 }
 
 /** Straight scores: down the grooves of a scoring board, near an edge on its board, or from mark to mark with a ruler. */
@@ -137,7 +230,7 @@ function along(piece: Piece, lines: readonly StraightLine[], tool: Tool): Progra
       near = (near % 4) + 1;
     }
   };
-  for (const { ids, edge, at } of lines) {
+  for (const { ids, edge, at, only } of lines) {
     const score = ids[0]!;
     const also = ids.slice(1);
     const { edge: across, at: far } = { edge: (edge + 2) as Edge, at: mm(edgeLength(piece.blank, edge) - at) };
@@ -151,7 +244,7 @@ function along(piece: Piece, lines: readonly StraightLine[], tool: Tool): Progra
           : Math.abs(far - board) < CLOSE
             ? rightOf(edge)
             : null;
-    if (beside !== null) {
+    if (beside !== null && !only) {
       moves.push({ do: 'edge-score', score, also, edge: beside });
       continue;
     }
@@ -160,18 +253,28 @@ function along(piece: Piece, lines: readonly StraightLine[], tool: Tool): Progra
       const [side, groove] = at <= tool.length + HAIR ? [edge as Edge, at] : [across, far];
       if (groove <= tool.length + HAIR) {
         bring(side);
-        moves.push({ do: 'groove', score, also, edge: side, at: groove });
-        marks.push({ edge: side, at: groove, for: 'score', reference: 'fence' });
+        const depth = edgeLength(piece.blank, edge === 1 ? 2 : 1);
+        const here = only && side !== edge ? { from: mm(depth - only.to), to: mm(depth - only.from) } : only;
+        moves.push({ do: 'groove', score, also, edge: side, at: groove, ...(here ? { only: here } : {}) });
+        marks.push({ edge: side, at: groove, for: 'score', reference: 'fence', ...here });
         continue;
       }
     }
     moves.push(
       { do: 'mark', edge, at, for: 'score' },
       { do: 'mark', edge: across, at: far, for: 'score' },
-      { do: 'join', score, also, from: { edge, at }, to: { edge: across, at: far }, notched: false },
+      {
+        do: 'join',
+        score,
+        also,
+        from: { edge, at },
+        to: { edge: across, at: far },
+        notched: false,
+        ...(only ? { only } : {}),
+      },
     );
     marks.push(
-      { edge, at, for: 'score', reference: 'ruler' },
+      { edge, at, for: 'score', reference: 'ruler', ...only },
       { edge: across, at: far, for: 'score', reference: 'ruler' },
     );
   }
@@ -184,7 +287,7 @@ const rightOf = (edge: Edge): Edge => ((edge % 4) + 1) as Edge;
 
 /** A straight score carried to the rim, where it can be marked. */
 interface RimLine {
-  readonly id: string;
+  readonly ids: readonly string[];
   /** True for scores that run through notch tips: the tool's own. */
   readonly notched: boolean;
   readonly from: RimMark;
@@ -194,10 +297,10 @@ interface RimLine {
 /** Every score of the piece, carried to the blank's rim. */
 function rimLines(piece: Piece): RimLine[] {
   const tips = piece.notches.map((notch) => notchTriangle(piece.blank, notch)[1]);
-  return piece.hinges.map((hinge) => {
-    const [from, to] = rimEnds(piece.blank, hinge.line);
-    const notched = [hinge.line.from, hinge.line.to].every((end) => tips.some((tip) => distance(tip, end) < 1e-6));
-    return { id: hinge.id, notched, from, to };
+  return scoredLines(piece).map(({ ids, line }) => {
+    const [from, to] = rimEnds(piece.blank, line);
+    const notched = [line.from, line.to].every((end) => tips.some((tip) => distance(tip, end) < CLOSE));
+    return { ids, notched, from, to };
   });
 }
 
@@ -229,27 +332,54 @@ function onBoard(piece: Piece, start: Start, board: EnvelopeBoard): Programme {
   const marks: Mark[] = [];
   const edges = [0, 1, 2, 3].map((i) => (((start.edge - 1 + i) % 4) + 1) as Edge);
   for (let turn = 1; turn < start.edge; turn++) moves.push({ do: 'turn' });
+  const lines = scoredLines(piece);
   edges.forEach((edge, i) => {
-    const notch = piece.notches.find((n) => n.edge === edge);
-    if (!notch) throw new Error(`${piece.name} has no notch on edge ${edge}`);
-    const reading = mm(notch.at - board.offset);
-    const onRuler = reading > 0 && reading <= board.rulerEnd + HAIR;
-    if (i > 0) moves.push({ do: 'place', edge, by: 'pointer', at: notch.at });
-    else if (start.reference === 'board') moves.push({ do: 'place', edge, by: 'ruler', at: reading });
-    else moves.push({ do: 'mark', edge, at: notch.at, for: 'notch' }, { do: 'place', edge, by: 'mark', at: notch.at });
-    const byRuler = i === 0 ? start.reference === 'board' : onRuler;
-    marks.push(
-      byRuler
-        ? { edge, at: reading, for: 'notch', reference: 'board' }
-        : { edge, at: notch.at, for: 'notch', reference: 'ruler' },
-    );
-    const length = mm(Math.SQRT2 * (edgeLength(piece.blank, edge) - notch.at));
-    const tip = notchTriangle(piece.blank, notch)[1];
-    const score = piece.hinges.find((hinge) => distance(hinge.line.from, tip) < 1e-6);
-    moves.push(
-      { do: 'punch' },
-      { do: 'score', score: score?.id ?? '', length, onward: length > board.grooveEnd + HAIR },
-    );
+    const notches = piece.notches.filter((n) => n.edge === edge).sort((a, b) => a.at - b.at);
+    if (notches.length === 0) throw new Error(`${piece.name} has no notch on edge ${edge}`);
+    for (const notch of notches) {
+      const tip = notchTriangle(piece.blank, notch)[1];
+      const reading = mm(notch.at - board.offset);
+      const onRuler = reading > 0 && reading <= board.rulerEnd + HAIR;
+      // A score made from the edge before ends where this notch belongs: the pointer finds it without measuring.
+      const foot = onEdge(piece.blank, edge, notch.at);
+      const rightwards = minus(onEdge(piece.blank, edge, edgeLength(piece.blank, edge)), foot);
+      const leaves = (right: boolean): ScoredLine | undefined =>
+        lines.find(({ line }) => {
+          const [near, far] = distance(line.from, tip) < CLOSE ? [line.from, line.to] : [line.to, line.from];
+          return distance(near, tip) < CLOSE && dot(minus(far, near), rightwards) > 0 === right;
+        });
+      const meets = i > 0 ? leaves(false) : undefined;
+      const first = i === 0 && (notches.length > 1 ? onRuler : start.reference === 'board');
+      if (meets)
+        moves.push({
+          do: 'place',
+          edge,
+          by: 'pointer',
+          at: notch.at,
+          ...(notches.length > 1 ? { to: meets.ids[0]! } : {}),
+        });
+      else if (first) moves.push({ do: 'place', edge, by: 'ruler', at: reading });
+      else
+        moves.push({ do: 'mark', edge, at: notch.at, for: 'notch' }, { do: 'place', edge, by: 'mark', at: notch.at });
+      marks.push(
+        (i === 0 ? first : onRuler)
+          ? { edge, at: reading, for: 'notch', reference: 'board' }
+          : { edge, at: notch.at, for: 'notch', reference: 'ruler' },
+      );
+      const length = mm(Math.SQRT2 * (edgeLength(piece.blank, edge) - notch.at));
+      // The groove runs up and to the right from the tip.
+      const score = leaves(true);
+      moves.push(
+        { do: 'punch' },
+        {
+          do: 'score',
+          score: score?.ids[0] ?? '',
+          ...(score && score.ids.length > 1 ? { also: score.ids.slice(1) } : {}),
+          length,
+          onward: length > board.grooveEnd + HAIR,
+        },
+      );
+    }
     if (i < 3) moves.push({ do: 'turn' });
   });
   return { moves, marks: marks.sort((a, b) => a.edge - b.edge) };
@@ -267,8 +397,7 @@ function byHand(piece: Piece, rims: readonly RimLine[]): Programme {
     if (edge > 1) moves.push({ do: 'turn' });
     for (const mark of marks) if (mark.edge === edge) moves.push({ do: 'mark', edge, at: mark.at, for: 'score' });
   }
-  for (const line of lines)
-    moves.push({ do: 'join', score: line.id, from: line.from, to: line.to, notched: line.notched });
+  for (const line of lines) moves.push(joinOf(line));
   for (const notch of piece.notches)
     moves.push({
       do: 'snip',
@@ -280,16 +409,34 @@ function byHand(piece: Piece, rims: readonly RimLine[]): Programme {
 }
 
 function joinMoves(line: RimLine): Move[] {
-  return [
-    { do: 'mark', for: 'score', ...line.from },
-    { do: 'mark', for: 'score', ...line.to },
-    { do: 'join', score: line.id, from: line.from, to: line.to, notched: line.notched },
-  ];
+  return [{ do: 'mark', for: 'score', ...line.from }, { do: 'mark', for: 'score', ...line.to }, joinOf(line)];
+}
+
+const joinOf = ({ ids, from, to, notched }: RimLine): Move => ({
+  do: 'join',
+  score: ids[0]!,
+  ...(ids.length > 1 ? { also: ids.slice(1) } : {}),
+  from,
+  to,
+  notched,
+});
+
+/** Slits, from spot to spot: most start and end where scores cross. */
+function slitMoves(piece: Piece): Move[] {
+  const lines = scoredLines(piece);
+  return piece.slits.flatMap((slit): Move[] => {
+    const [from, to] = [slit.line.from, slit.line.to].map((p) => spotAt(piece.blank, p, lines)) as [Spot, Spot];
+    const marks = [from, to]
+      .filter(({ on }) => on !== 'corner' && on !== 'crossing')
+      .map(({ edge, at, deep }): Move => ({ do: 'mark', for: 'slit', edge, at, ...(deep > 0 ? { deep } : {}) }));
+    return [...marks, { do: 'slit', slit: slit.id, what: slit.name, from, to }];
+  });
 }
 
 /** What is cut off besides the notches: from spot to spot, rounded corners, bites and holes. */
-function trimMoves(piece: Piece, lines: readonly StraightLine[], tool: Tool): Move[] {
+function trimMoves(piece: Piece, straight: readonly StraightLine[], tool: Tool): Move[] {
   const { blank } = piece;
+  const lines = scoredLines(piece).filter(({ ids }) => straight.some((line) => line.ids.includes(ids[0]!)));
   const moves: Move[] = [];
   const marked: RimMark[] = [];
   const isMarked = ({ edge, at, deep }: Spot): boolean =>
@@ -363,13 +510,13 @@ function reliefs(path: readonly Spot[], board: EdgeBoard): Extract<Move, { do: '
 }
 
 /** How a point of the sheet is measured: along whichever edge is nearest. */
-function spotAt(blank: Blank, p: Point<'sheet'>, lines: readonly StraightLine[]): Spot {
+function spotAt(blank: Blank, p: Point<'sheet'>, lines: readonly ScoredLine[]): Spot {
   const from = [p.y, blank.width - p.x, blank.height - p.y, p.x];
   const nearest = Math.min(...from);
   const edge = (from.findIndex((depth) => depth <= nearest + CLOSE) + 1) as Edge;
   const at = [p.x, p.y, blank.width - p.x, blank.height - p.y][edge - 1]!;
   const onRim = from.filter((depth) => depth < CLOSE).length;
-  const on = lines.filter((line) => Math.abs((line.edge === 1 ? p.x : p.y) - line.at) < CLOSE);
+  const on = lines.filter(({ line }) => Math.abs(sideOf(line, p)) < CLOSE);
   return {
     edge,
     at: mm(at),

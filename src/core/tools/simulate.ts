@@ -12,7 +12,7 @@ import {
 } from '../geometry';
 import { edgeLength, onEdge, type Blank, type Edge } from '../pattern';
 import { mm } from '../length';
-import type { Move, RimMark, Spot } from './programme';
+import type { Move, RimMark, Spot, Stretch } from './programme';
 import type { Tool } from './tool';
 
 /** What a simulated tool left on the sheet. */
@@ -22,6 +22,7 @@ export interface Made {
   readonly notches: readonly Polygon<'sheet'>[];
   /** Paths cut from spot to spot, the waste on their right. */
   readonly cuts: readonly Polygon<'sheet'>[];
+  readonly slits: readonly Segment<'sheet'>[];
   readonly holes: readonly { readonly centre: Point<'sheet'>; readonly diameter: number }[];
   /** Moves the tool could not carry out. */
   readonly faults: readonly string[];
@@ -39,6 +40,8 @@ const SEEN = 2e-3;
 export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made {
   const faults: string[] = [];
   const runs: Segment<'sheet'>[] = [];
+  const runOf = new Map<string, Segment<'sheet'>>();
+  const slits: Segment<'sheet'>[] = [];
   const notches: Polygon<'sheet'>[] = [];
   const cuts: Polygon<'sheet'>[] = [];
   const holes: { centre: Point<'sheet'>; diameter: number }[] = [];
@@ -89,7 +92,7 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
         else faults.push(`edge ${move.edge} has no mark at ${move.at} mm`);
       } else {
         const [left, right] = [over(0, 0), over(edgeLength(blank, near), 0)];
-        const meets = runs.at(-1)?.to;
+        const meets = (move.to === undefined ? runs.at(-1) : runOf.get(move.to))?.to;
         if (!meets || Math.abs(sideOf({ from: left, to: right }, meets)) > EYE)
           faults.push('the last score does not reach the near edge, so the pointer has nothing to meet');
         else standing = dot(minus(meets, left), direction(left, right)) - board.notch / 2;
@@ -108,13 +111,20 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
         const [width, depth] = [edgeLength(blank, near), edgeLength(blank, near === 1 || near === 3 ? 2 : 1)];
         const free = Math.min(width - standing, depth - board.notch / 2);
         const reach = move.onward ? free : Math.min(free, board.grooveEnd / Math.SQRT2);
-        runs.push({ from: over(standing, board.notch / 2), to: over(standing + reach, board.notch / 2 + reach) });
+        const run = { from: over(standing, board.notch / 2), to: over(standing + reach, board.notch / 2 + reach) };
+        runs.push(run);
+        runOf.set(move.score, run);
       }
     } else if (move.do === 'join') {
       if (!isMarked(move.from) || !isMarked(move.to))
         faults.push(`score ${move.score} lacks a mark to start or end at`);
       else
-        runs.push({ from: onEdge(blank, move.from.edge, move.from.at), to: onEdge(blank, move.to.edge, move.to.at) });
+        runs.push(
+          stretchOf(
+            { from: onEdge(blank, move.from.edge, move.from.at), to: onEdge(blank, move.to.edge, move.to.at) },
+            move.only,
+          ),
+        );
     } else if (move.do === 'snip') {
       const [from, to] = [onEdge(blank, move.edge, move.from), onEdge(blank, move.edge, move.to)];
       const through = (p: Point<'sheet'>) =>
@@ -128,7 +138,12 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
       else if (move.edge !== near) faults.push(`edge ${move.edge} is not near: edge ${near} is`);
       else if (move.at > tool.length + EYE) faults.push(`the scoring board ends before ${move.at} mm`);
       else
-        runs.push({ from: over(move.at, 0), to: over(move.at, edgeLength(blank, near === 1 || near === 3 ? 2 : 1)) });
+        runs.push(
+          stretchOf(
+            { from: over(move.at, 0), to: over(move.at, edgeLength(blank, near === 1 || near === 3 ? 2 : 1)) },
+            move.only,
+          ),
+        );
     } else if (move.do === 'edge-score') {
       if (tool.kind !== 'edge-board') faults.push('there is no board that scores near an edge');
       else {
@@ -152,13 +167,46 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
       const lost = move.path.find((spot) => !isFound(spot));
       if (lost) faults.push(`the cut at the ${move.what} lacks a mark ${lost.at} mm along edge ${lost.edge}`);
       cuts.push(move.path.map(found));
+    } else if (move.do === 'slit') {
+      const lost = [move.from, move.to].find((spot) => !isFound(spot));
+      if (lost) faults.push(`the ${move.what} lacks a mark ${lost.at} mm along edge ${lost.edge}`);
+      slits.push({ from: found(move.from), to: found(move.to) });
     } else if (move.do === 'hole') {
       if (!isFound(move.at)) faults.push(`the hole in the ${move.what} lacks a mark`);
       holes.push({ centre: found(move.at), diameter: move.diameter });
     }
   }
   const waste = [...notches, ...cuts.map((path) => fallen(blank, path))];
-  return { scores: runs.flatMap((run) => remaining(run, blank, waste)), notches, cuts, holes, faults };
+  const scores = runs.flatMap((run) => remaining(run, blank, waste)).flatMap((score) => uncut(score, slits));
+  return { scores, notches, cuts, slits, holes, faults };
+}
+
+/** What is left of a score that a slit was cut along. */
+function uncut(score: Segment<'sheet'>, slits: readonly Segment<'sheet'>[]): Segment<'sheet'>[] {
+  let left = [score];
+  for (const slit of slits)
+    left = left.flatMap((part) => {
+      if ([slit.from, slit.to].some((p) => Math.abs(sideOf(part, p)) > SEEN)) return [part];
+      const along = direction(part.from, part.to);
+      const length = distance(part.from, part.to);
+      const [s, t] = [slit.from, slit.to].map((p) => dot(minus(p, part.from), along)).sort((a, b) => a - b) as [
+        number,
+        number,
+      ];
+      if (t < SEEN || s > length - SEEN) return [part];
+      return [stretchOf(part, { from: mm(0), to: mm(s) }), stretchOf(part, { from: mm(t), to: mm(length) })].filter(
+        ({ from, to }) => dot(minus(to, from), along) > SEEN,
+      );
+    });
+  return left;
+}
+
+/** The part of a line that is run: all of it, or from one distance along it to another. */
+function stretchOf({ from, to }: Segment<'sheet'>, only: Stretch | undefined): Segment<'sheet'> {
+  if (!only) return { from, to };
+  const along = direction(from, to);
+  const at = (d: number): Point<'sheet'> => ({ x: from.x + along.x * d, y: from.y + along.y * d });
+  return { from: at(only.from), to: at(only.to) };
 }
 
 /** What falls away to the right of a cut from rim to rim: the path, and the rim back to its start, clockwise. */

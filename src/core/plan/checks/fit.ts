@@ -1,5 +1,6 @@
 import { anticlockwise, distance, sideOf } from '../../geometry';
-import { inches } from '../../length';
+import { inches, mm } from '../../length';
+import type { Design } from '../design';
 import type { Made, Plan } from '../plan';
 import { check, curesFor, fromContents, HAIR, type Check, type Level, type Remedy } from './check';
 
@@ -8,6 +9,7 @@ const LOOSE = inches(1 / 4);
 
 /** What the contents have of room, or what of a mat shows. */
 export function fitChecks({ design }: Plan, made: Made): Check[] {
+  if (made.built.room) return roomChecks(design, made);
   const [cavity] = made.built.cavities;
   if (!cavity) return [...revealChecks(made), ...finishedCheck(made)];
   const gusset = cavity.gusset;
@@ -48,6 +50,46 @@ export function fitChecks({ design }: Plan, made: Made): Check[] {
     check('goes-in', stuck ? 'fail' : 'pass', stuck ? 1 : 0, 0, { why: stuck ?? '' }),
     ...wide,
     ...slides,
+  ];
+}
+
+/** What the contents have of room between walls that stand. */
+function roomChecks(design: Design, made: Made): Check[] {
+  const { fit, inside, built } = made;
+  if (!fit) {
+    const { width, height } = made.largest;
+    const nothing = width <= HAIR || height <= HAIR;
+    return [
+      check('what-fits', nothing ? 'fail' : 'pass', Math.min(width, height), 0, { width, height, depth: inside.depth }),
+    ];
+  }
+  const snug = design.construction.ease.aim;
+  const found = (['width', 'height'] as const).map((side) => {
+    const [value, limit] = [fit.ease[side], design.least[side]];
+    const none = value <= HAIR && snug[side] > 0;
+    const level: Level = value < -HAIR ? 'fail' : none || value < limit - HAIR ? 'warn' : 'pass';
+    return check(
+      `room-${side}`,
+      level,
+      value,
+      limit,
+      {},
+      level === 'pass' || !design.blank ? [] : [fromContents(design)],
+    );
+  });
+  const shallow = fit.depth < -HAIR;
+  const stuck = fit.insert ?? fit.seat;
+  return [
+    ...found,
+    check(
+      'room-depth',
+      shallow ? 'fail' : 'pass',
+      fit.depth,
+      0,
+      { onEdge: built.room!.onEdge ? 1 : 0 },
+      shallow ? curesFor(design, 'room-depth', mm(-fit.depth)) : [],
+    ),
+    check('goes-in', stuck ? 'fail' : 'pass', stuck ? 1 : 0, 0, { why: stuck ?? '', box: 1 }),
   ];
 }
 

@@ -31,12 +31,13 @@ const THICK = inches(1 / 8);
 export function foldChecks({ design }: Plan, made: Made): Check[] {
   const { built, folded } = made;
   const { finished } = folded;
-  const [cavity] = built.cavities;
+  // What stands is asked of its walls.
+  const [cavity] = built.room ? [] : built.cavities;
   const name = (id: string): string => panelName(built, id);
   const numbers = allNumbers(made);
   /** What a maker calls whatever holds a fold: a flap, a score by its number, or the glue. */
   const holder = (id: string): string => {
-    const joint = finished.joints.find((j) => j.id === id);
+    const joint = (folded.standing?.finished ?? finished).joints.find((j) => j.id === id);
     if (joint) return `glue between the ${name(joint.panel)} and the ${name(joint.onto)}`;
     const score = numbers.get(id);
     if (!score) return `the ${name(id)}`;

@@ -1,5 +1,6 @@
 /** Checks: `checksOf(plan)` asks of the folded shape what a maker would ask, each answer with what would mend it. */
 import type { Plan } from '../plan';
+import { boxChecks } from './box';
 import { check, curesFor, type Check, type Remedy } from './check';
 import { fitChecks } from './fit';
 import { foldChecks } from './fold';
@@ -16,6 +17,7 @@ export function checksOf(plan: Plan): Check[] {
   return [
     ...fitChecks(plan, made),
     ...foldChecks(plan, made),
+    ...boxChecks(plan, made),
     ...glueChecks(plan, made),
     ...closureChecks(plan, made),
     ...paperChecks(plan, made),

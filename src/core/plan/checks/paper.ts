@@ -76,8 +76,8 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
   if (paper.sided === 1) {
     const plain = shows.filter((s) => s.side === 'A');
     // A notch lets a little of the inside be seen, and is meant to.
-    const whole = shows.reduce((sum, s) => sum + (s.face === 'front' ? s.area : 0), 0);
-    const onFront = plain.filter((s) => s.face === 'front' && s.area > SEEN_SHARE * whole);
+    const whole = shows.reduce((sum, s) => sum + (s.face === shows[0]!.face ? s.area : 0), 0);
+    const onFront = plain.filter((s) => s.face === shows[0]!.face && s.area > SEEN_SHARE * whole);
     const remedies: Remedy[] =
       onFront.length > 0 && !design.companions.includes('mat')
         ? [{ code: 'back_with_mat', change: { companions: [...design.companions, 'mat'] } }]

@@ -14,9 +14,11 @@ export interface Task extends Operation {
 /** Companions and the closure, when the thing itself is folded: a ribbon under its mat before that is glued. */
 export function finishing(design: Design, made: Made, rank: number, say: Say): Task[] {
   const last = made.folded.stages.length - 1;
-  const done = made.folded.stages.map(({ step }) => step.id);
-  const picture: StepPicture =
-    last >= 0
+  const { standing } = made.folded;
+  const done = [...made.folded.stages, ...(standing?.stages ?? [])].map(({ step }) => step.id);
+  const picture: StepPicture = standing
+    ? { kind: 'standing', stage: standing.stages.length - 1 }
+    : last >= 0
       ? { kind: 'folded', stage: last }
       : { kind: 'flat', piece: made.pieces[0].piece.name, near: 1, moves: 0, fresh: 0 };
   const piece = made.pieces[0].piece.name;

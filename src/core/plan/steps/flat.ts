@@ -1,5 +1,5 @@
 import type { Edge, Piece } from '../../pattern';
-import type { Move, Spot } from '../../tools';
+import type { Move, Spot, Stretch } from '../../tools';
 import type { Decoration } from '../extras';
 import { scoreNumbers } from '../numbers';
 import type { Made, MadePiece } from '../plan';
@@ -8,7 +8,13 @@ import { listed, type Draft } from './step';
 
 const leftOf = (near: Edge): Edge => (((near + 2) % 4) + 1) as Edge;
 
-const MARK_FOR = { notch: ', for the notch', score: '', slant: ', for a cut', hole: ', for a hole' } as const;
+const MARK_FOR = {
+  notch: ', for the notch',
+  score: '',
+  slant: ', for a cut',
+  hole: ', for a hole',
+  slit: ', for a slit',
+} as const;
 
 /** Edges inked, or a pattern pressed in, on the flat piece. */
 export function decorating(what: Decoration, { piece, programme }: MadePiece): Draft {
@@ -40,6 +46,10 @@ export function cutStep(piece: Piece, made: Made, say: Say): Draft {
     picture: { kind: 'flat', piece: piece.name, near: 1, moves: 0, fresh: 0 },
   };
 }
+
+/** Where a score that does not run all along starts and stops. */
+const partWay = (only: Stretch | undefined, say: Say): string =>
+  only ? `, only from ${say(only.from)} to ${say(only.to)} up from the near edge` : '';
 
 /** A spot as a maker finds it. */
 function spotWords(spot: Spot, numbers: ReadonlyMap<string, number>, say: Say): string {
@@ -81,7 +91,7 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
         const text = {
           ruler: `${lay}, edge ${leftOf(placed.edge)} on the left, the sheet’s left end at ${say(placed.at)}. Punch.`,
           mark: `${lay}, edge ${leftOf(placed.edge)} on the left, with your mark in the middle of the notch. Punch.`,
-          pointer: `${lay}, with the score you just made at the pointer. Punch.`,
+          pointer: `${lay}, with ${placed.to === undefined ? 'the score you just made' : `score ${number(placed.to)}`} at the pointer. Punch.`,
         }[placed.by];
         return push({ action: 'punch', edge: placed.edge, at: placed.at, text, caution: CAUTION.punch }, 2);
       }
@@ -100,7 +110,7 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
           edge: move.edge,
           at: move.at,
           score: move.score,
-          text: `Score ${number(move.score)}${several}: edge ${move.edge} near you, edge ${leftOf(move.edge)} against the fence, down the groove at ${say(move.at)}.`,
+          text: `Score ${number(move.score)}${several}: edge ${move.edge} near you, edge ${leftOf(move.edge)} against the fence, down the groove at ${say(move.at)}${partWay(move.only, say)}.`,
         });
       case 'edge-score':
         return push({
@@ -149,7 +159,7 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
           edge: move.from.edge,
           at: move.from.at,
           score: move.score,
-          text: `Score ${number(move.score)}${several}: ruler from ${say(move.from.at)} on edge ${move.from.edge} to ${say(move.to.at)} on edge ${move.to.edge}; score ${move.notched ? 'between the notches' : 'all along'}.`,
+          text: `Score ${number(move.score)}${several}: ruler from ${say(move.from.at)} on edge ${move.from.edge} to ${say(move.to.at)} on edge ${move.to.edge}; score ${move.notched ? 'between the notches' : move.only ? partWay(move.only, say).slice(2) : 'all along'}.`,
         });
       case 'snip':
         return push({
@@ -166,6 +176,14 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
           at: move.path[0]!.at,
           text: `Cut ${move.what === 'second mat' ? '' : 'off '}the ${move.what}: ${move.path.map((spot, j) => `${j === 0 ? 'from' : 'to'} ${spotWords(spot, numbers, say)}`).join(', ')}.`,
           caution: move.path.length > 2 ? CAUTION.scissors : CAUTION.blade,
+        });
+      case 'slit':
+        return push({
+          action: 'cut',
+          edge: move.from.edge,
+          at: move.from.at,
+          text: `Cut the ${move.what}: from ${spotWords(move.from, numbers, say)} to ${spotWords(move.to, numbers, say)}, and no further.`,
+          caution: CAUTION.blade,
         });
       case 'round':
         return push({

@@ -1,4 +1,4 @@
-import type { AssemblyStep, Stage } from '../../fold';
+import type { FlatWork, Stage, StandingStage } from '../../fold';
 import { glueIds, keepDry, type GlueAdvice } from '../glue';
 import type { ScoreNumber } from '../numbers';
 import { panelName, pieceOf, type Made } from '../plan';
@@ -53,13 +53,68 @@ export function assemblySteps(
         caution: CAUTION.punch,
         picture: { kind: 'folded', stage: i },
       });
+  if (built.room?.insertAfter === step.id)
+    steps.push({
+      piece: pieceOf(built, built.room.floor).name,
+      action: 'insert',
+      text: 'Lay the contents on it.',
+      picture: { kind: 'folded', stage: i },
+    });
   const entering = built.cavities.filter((cavity) => cavity.insertAfter === step.id);
-  if (entering.some((cavity) => cavity === built.cavities[0]))
+  if (!built.room && entering.some((cavity) => cavity === built.cavities[0]))
     steps.push({
       piece: pieceOf(built, built.cavities[0]!.floor).name,
       action: 'insert',
       text: built.cavities[0]!.through ? 'Slide it over what it holds.' : 'Slide the contents in.',
       picture: { kind: 'folded', stage: i, inserting: true },
+    });
+  return steps;
+}
+
+/** One step in space: its glue, the walls raised or the piece set down, the contents. */
+export function standingSteps(
+  stage: StandingStage,
+  i: number,
+  made: Made,
+  numbers: ReadonlyMap<string, ScoreNumber>,
+  advice: GlueAdvice | undefined,
+  say: Say,
+): Draft[] {
+  const { step } = stage;
+  const { built } = made;
+  const name = (id: string): string => panelName(built, id);
+  const steps: Draft[] = [];
+  const glue = glueIds(made).get(step.id);
+  const hinges = step.kind === 'raise' ? step.turns.flatMap((turn) => turn.hinges) : [];
+  const lead = step.kind === 'raise' ? stage.before.hinges.find(({ id }) => id === hinges[0])!.between[1] : step.panel;
+  const piece = pieceOf(built, lead).name;
+  if (glue) {
+    const glued = [...new Set(stage.joints.map((joint) => name(joint.panel)))];
+    const onto = [...new Set(stage.joints.map((joint) => name(joint.onto)))];
+    const sides = new Set(stage.joints.map(({ side }) => side));
+    steps.push({
+      piece,
+      action: 'glue',
+      glue,
+      text: `Glue the ${sides.size === 1 ? `${[...sides][0]} of the ` : ''}${listed(glued, 'the ')} where ${stage.joints.length > 1 ? 'they' : 'it'} will lie on the ${listed(onto, 'the ')}.${advice ? ` ${adhesiveSentence(advice, say)}` : ''}`.trimEnd(),
+      ...(advice?.chosen === 'hot-glue' ? { caution: CAUTION.hotGlue } : {}),
+      picture: { kind: 'standing', stage: i, before: true, glue },
+    });
+  }
+  const square = step.kind === 'raise' && step.turns.every(({ angle }) => angle === 90);
+  steps.push({
+    piece,
+    action: step.closes ? 'close' : 'fold',
+    ...(hinges[0] ? { score: hinges[0] } : {}),
+    text: `${step.name}${onScores(hinges, numbers)}${square && !step.closes ? ', square' : ''}${glue ? ' and hold until the glue grips' : ''}.`,
+    picture: { kind: 'standing', stage: i },
+  });
+  if (built.room?.insertAfter === step.id)
+    steps.push({
+      piece: pieceOf(built, built.room.floor).name,
+      action: 'insert',
+      text: 'Put the contents in.',
+      picture: { kind: 'standing', stage: i, inserting: true },
     });
   return steps;
 }
@@ -75,9 +130,11 @@ function notchLayers({ pieces }: Made): string {
   return listed(names);
 }
 
-function scoreWords(step: AssemblyStep, numbers: ReadonlyMap<string, ScoreNumber>): string {
-  if (step.kind !== 'fold') return '';
-  const found = [...new Set(step.hinges.map((id) => numbers.get(id)?.number).filter((n) => n !== undefined))];
+const scoreWords = (step: FlatWork, numbers: ReadonlyMap<string, ScoreNumber>): string =>
+  step.kind === 'fold' ? onScores(step.hinges, numbers) : '';
+
+function onScores(hinges: readonly string[], numbers: ReadonlyMap<string, ScoreNumber>): string {
+  const found = [...new Set(hinges.map((id) => numbers.get(id)?.number).filter((n) => n !== undefined))];
   return found.length > 1
     ? ` on scores ${listed([...found].sort((a, b) => a - b).map(String))}`
     : found.length > 0

@@ -2,11 +2,11 @@
 import { glueAdvice } from '../glue';
 import { allNumbers } from '../numbers';
 import { inOrder } from '../order';
-import type { Plan } from '../plan';
+import { pieceOf, type Plan } from '../plan';
 import type { Say } from '../words';
 import { finishing, type Task } from './finishing';
 import { cutStep, decorating, toolSteps } from './flat';
-import { assemblySteps } from './folding';
+import { assemblySteps, standingSteps } from './folding';
 import type { Step } from './step';
 
 export type { Action, Step, StepPicture } from './step';
@@ -68,7 +68,48 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
     });
     for (const name of pieces) lastOn.set(name, stage.step.id);
   });
-  tasks.push(...finishing(design, made, floor + made.folded.stages.length, say));
+  const raisedFrom = floor + made.folded.stages.length;
+  made.folded.standing?.stages.forEach((stage, i, all) => {
+    const moved = new Set(stage.motions.flatMap(({ moving }) => [...moving]));
+    const pieces = made.pieces.filter(({ piece }) => piece.panels.some(({ id }) => moved.has(id)));
+    tasks.push({
+      id: stage.step.id,
+      // In space one thing is done after the other, once all the flat work on what moves is done.
+      after: [
+        ...pieces.map(({ piece }) => `flat ${piece.name}`),
+        ...made.folded.stages.map(({ step }) => step.id),
+        ...(i > 0 ? [all[i - 1]!.step.id] : []),
+        ...(made.built.room?.insertAfter === 'flat' && i === 0 ? ['lay contents'] : []),
+      ],
+      rank: raisedFrom + i + 1,
+      steps: standingSteps(
+        stage,
+        i,
+        made,
+        numbers,
+        advice.find((a) => a.step === stage.step.id),
+        say,
+      ),
+    });
+  });
+  const { room } = made.built;
+  if (room?.insertAfter === 'flat') {
+    const { name } = pieceOf(made.built, room.floor);
+    tasks.push({
+      id: 'lay contents',
+      after: [`flat ${name}`],
+      rank: raisedFrom,
+      steps: [
+        {
+          piece: name,
+          action: 'insert',
+          text: 'Lay the board on the inside, in the middle of the scores.',
+          picture: { kind: 'standing', stage: 0, before: true, inserting: true },
+        },
+      ],
+    });
+  }
+  tasks.push(...finishing(design, made, raisedFrom + (made.folded.standing?.stages.length ?? 0) + 1, say));
   return inOrder(tasks)
     .flatMap((task) => task.steps)
     .map((step, i) => ({ id: i + 1, ...step }));

@@ -36,6 +36,14 @@ export type StepPicture =
       readonly before?: boolean;
       readonly glue?: string;
       readonly inserting?: boolean;
+    }
+  /** Standing: the thing before or after a stage in space. */
+  | {
+      readonly kind: 'standing';
+      readonly stage: number;
+      readonly before?: boolean;
+      readonly glue?: string;
+      readonly inserting?: boolean;
     };
 
 /** A step that has no place in the order yet. */

@@ -1,0 +1,130 @@
+import { boxOf3, cross3, dot3, minus3, posed, seenFrom, type Pose, type Segment, type Vec } from '../../geometry';
+import { mm, type Mm } from '../../length';
+import { reached } from '../hangsOn';
+import { rect } from '../../pattern';
+import { leaf, leafOf, type Leaf, type Standing } from './pose';
+
+/** Room between walls that stand: what a box holds. */
+export interface BoxRoom {
+  readonly id: string;
+  /** The panel things stand on. */
+  readonly floor: string;
+  /** A line on the floor's sheet along which the contents' width lies. */
+  readonly across: Segment<'sheet'>;
+  /** The panel that says how tall it is where nothing lies over it. */
+  readonly tall: string;
+  /** Contents stand on edge: their height goes up, their thickness across the floor. */
+  readonly onEdge: boolean;
+  /** The step after which things go in, from above; `flat` before any. */
+  readonly insertAfter: string;
+}
+
+/** Three lengths along the contents' own axes, mm. */
+export interface Size3 {
+  readonly width: Mm;
+  readonly height: Mm;
+  readonly depth: Mm;
+}
+
+/** Touching is not meeting, mm. */
+const TOUCH = 0.02;
+
+/** The room's own axes: x along the contents' width, y across the floor, z up from it; origin at the floor's middle. */
+export function roomAxes(standing: Standing, { floor, across }: Pick<BoxRoom, 'floor' | 'across'>): Pose {
+  const { pose, corners } = leafOf(standing, floor);
+  const along = minus3(posed(pose, across.to), posed(pose, across.from));
+  const length = Math.sqrt(dot3(along, along));
+  const x = { x: along.x / length, y: along.y / length, z: along.z / length };
+  const y = cross3(pose.normal, x);
+  const axes = { x, y, normal: pose.normal, o: pose.o };
+  const [least, most] = boxOf3(corners.map((p) => seenFrom(axes, p)));
+  const middle = { x: (least.x + most.x) / 2, y: (least.y + most.y) / 2 };
+  return { ...axes, o: posed(axes, middle) };
+}
+
+/** The free room above a floor on its own axes: least and most corner. */
+export function roomOver(
+  standing: Standing,
+  room: Pick<BoxRoom, 'floor' | 'across' | 'tall'>,
+  only: (leaf: Leaf) => boolean = () => true,
+): { readonly axes: Pose; readonly least: Vec; readonly most: Vec } {
+  const axes = roomAxes(standing, room);
+  const boxOf = (l: Leaf): readonly [Vec, Vec] => boxOf3(l.corners.map((p) => seenFrom(axes, p)));
+  const [floorLow, floorHigh] = boxOf(leafOf(standing, room.floor));
+  const low = { x: floorLow.x, y: floorLow.y };
+  const high = { x: floorHigh.x, y: floorHigh.y, z: boxOf(leafOf(standing, room.tall))[1].z };
+  for (const l of standing.leaves) {
+    if (l.panel.id === room.floor || !only(l)) continue;
+    const [a, b] = boxOf(l);
+    if (b.z < TOUCH || a.z > high.z - TOUCH) continue;
+    // Whichever way keeps clear of this panel with the least loss: beside it, or under it.
+    const ways: { lost: number; keep: () => void }[] = [];
+    for (const axis of ['x', 'y'] as const) {
+      if (a[axis] >= -TOUCH)
+        ways.push({ lost: high[axis] - a[axis], keep: () => (high[axis] = Math.min(high[axis], a[axis])) });
+      if (b[axis] <= TOUCH)
+        ways.push({ lost: b[axis] - low[axis], keep: () => (low[axis] = Math.max(low[axis], b[axis])) });
+    }
+    if (a.z > TOUCH) ways.push({ lost: high.z - a.z, keep: () => (high.z = Math.min(high.z, a.z)) });
+    const [best] = ways.sort((p, q) => p.lost - q.lost);
+    if (best) best.keep();
+    else high.z = 0;
+  }
+  return { axes, least: { ...low, z: 0 }, most: high };
+}
+
+/** The largest thing that stands in a room, mm along the contents' own axes. */
+export function boxInside(standing: Standing, room: BoxRoom): Size3 {
+  const { least, most } = roomOver(standing, room);
+  const [across, deep, up] = [most.x - least.x, most.y - least.y, most.z].map((v) => mm(Math.max(0, v))) as [
+    Mm,
+    Mm,
+    Mm,
+  ];
+  return room.onEdge ? { width: across, height: up, depth: deep } : { width: across, height: deep, depth: up };
+}
+
+/**
+ * True when a thing of that size can stand there, in the middle of the room: nothing of the paper passes through it.
+ * `open` asks for the way in as well: nothing over it up to any height.
+ */
+export function standsFree(standing: Standing, finished: Standing, room: BoxRoom, size: Size3, open: boolean): boolean {
+  const { least, most } = roomOver(finished, room);
+  const axes = roomAxes(standing, room);
+  const [x, y] = [(least.x + most.x) / 2, (least.y + most.y) / 2];
+  const [deep, up] = room.onEdge ? [size.depth, size.height] : [size.height, size.depth];
+  const from = { x: x - size.width / 2, y: y - deep / 2, z: 0 };
+  const to = { x: x + size.width / 2, y: y + deep / 2, z: open ? Infinity : up };
+  // What is not hinged or glued to the holder stands aside still.
+  const own = reached(standing, [room.floor]);
+  return standing.leaves.every((l) => {
+    if (l.panel.id === room.floor || (open && !own.has(l.panel.id))) return true;
+    const [a, b] = boxOf3(l.corners.map((p) => seenFrom(axes, p)));
+    return (['x', 'y', 'z'] as const).some((axis) => a[axis] > to[axis] - TOUCH || b[axis] < from[axis] + TOUCH);
+  });
+}
+
+/** A thing of that size as it lies in the room, in the middle and on the floor: six faces, to be drawn. */
+export function contentsIn(finished: Standing, room: BoxRoom, size: Size3): readonly Leaf[] {
+  const { axes, least, most } = roomOver(finished, room);
+  const [deep, up] = room.onEdge ? [size.depth, size.height] : [size.height, size.depth];
+  const [cx, cy] = [(least.x + most.x) / 2, (least.y + most.y) / 2];
+  const at = (x: number, y: number, z: number): Vec => posed(axes, { x: cx + x, y: cy + y }, z);
+  const [w, d] = [size.width / 2, deep / 2];
+  const turned = (x: Vec, y: Vec, o: Vec): Pose => ({ x, y, normal: cross3(x, y), o });
+  const back = (v: Vec): Vec => ({ x: -v.x, y: -v.y, z: -v.z });
+  const { x, y, normal: z } = axes;
+  const faces: readonly (readonly [string, Pose, number, number])[] = [
+    ['bottom', turned(y, x, at(-w, -d, 0)), deep, size.width],
+    ['top', turned(x, y, at(-w, -d, up)), size.width, deep],
+    ['near', turned(x, z, at(-w, -d, 0)), size.width, up],
+    ['far', turned(back(x), z, at(w, d, 0)), size.width, up],
+    ['left', turned(back(y), z, at(-w, d, 0)), deep, up],
+    ['right', turned(y, z, at(w, -d, 0)), deep, up],
+  ];
+  return faces
+    .filter(([, , long, high]) => long > 0 && high > 0)
+    .map(([name, pose, long, high]) =>
+      leaf('contents', { id: `contents-${name}`, name: 'contents', polygon: rect(0, 0, long, high) }, pose),
+    );
+}

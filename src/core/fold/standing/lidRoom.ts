@@ -1,0 +1,97 @@
+import { boxOf3, seenFrom, type Point, type Pose, type Segment } from '../../geometry';
+import { reached } from '../hangsOn';
+import { mostLayers } from '../measure';
+import type { Stack } from '../stack';
+import { leafOf, type Leaf, type Standing } from './pose';
+import { roomAxes, roomOver } from './boxRoom';
+
+/** A lid and what it goes over: their floors, and the line on the inner floor along which the contents' width lies. */
+export interface LidPair {
+  readonly inner: string;
+  readonly outer: string;
+  readonly across: Segment<'sheet'>;
+  readonly outerAcross: Segment<'sheet'>;
+  /** A wall of the lid, which says how deep it is. */
+  readonly wall: string;
+}
+
+/** How a lid goes on, one way across. */
+export interface LidWay {
+  /** The lid's inside less the box's, as scored, mm. */
+  readonly allowance: number;
+  /** Layers of paper between the box's inside and the lid's wall, on one side: the most anywhere. */
+  readonly layers: number;
+}
+
+/** Walls that stand within this of a plane count as its layers, mm. */
+const FLUSH = 0.5;
+/** Edges that should meet may stand this far apart, mm. */
+const MEET = 0.01;
+
+/** A lid on its box, both ways, read off how they stand. */
+export function lidWays(standing: Standing, pair: LidPair): { readonly width: LidWay; readonly height: LidWay } {
+  const box = reached(standing, [pair.inner]);
+  const lid = reached(standing, [pair.outer]);
+  const axes = roomAxes(standing, { floor: pair.inner, across: pair.across });
+  const inBox = standing.leaves.filter((l) => box.has(l.panel.id));
+  const [least, most] = boxOf3(inBox.flatMap((l) => l.corners).map((p) => seenFrom(axes, p)));
+  const over = roomOver(standing, { floor: pair.outer, across: pair.outerAcross, tall: pair.wall }, (l) =>
+    lid.has(l.panel.id),
+  );
+  const way = (axis: 'x' | 'y'): LidWay => {
+    // Inside the lid its own wall is the last layer, and is not counted.
+    const lidLayers =
+      layersBeside(
+        standing.leaves.filter((l) => lid.has(l.panel.id)),
+        over.axes,
+        axis,
+        over.most[axis],
+      ) - 1;
+    return {
+      allowance: over.most[axis] - over.least[axis] - (most[axis] - least[axis]),
+      layers: layersBeside(inBox, axes, axis, most[axis]) + lidLayers,
+    };
+  };
+  return { width: way('x'), height: way('y') };
+}
+
+/** Layers that stand at one wall of a box: the most at any place of it. */
+function layersBeside(leaves: readonly Leaf[], axes: Pose, axis: 'x' | 'y', at: number): number {
+  const other = axis === 'x' ? 'y' : 'x';
+  const layers = leaves.flatMap((l) => {
+    const corners = l.corners.map((p) => seenFrom(axes, p));
+    return corners.every((p) => Math.abs(p[axis] - at) < FLUSH)
+      ? [corners.map((p): Point<'folded'> => ({ x: p[other], y: p.z }))]
+      : [];
+  });
+  if (layers.length === 0) return 0;
+  const pile: Stack = {
+    hinges: [],
+    joints: [],
+    layers: layers.map((polygon, i) => ({ piece: '', panel: String(i), map: [1, 0, 0, 1, 0, 0], up: 'A', polygon })),
+  };
+  return mostLayers(pile);
+}
+
+/** How far two panels' edges lie on each other in space, mm: the longest stretch shared; 0 when they do not meet. */
+export function edgesMeet(standing: Standing, a: string, b: string): number {
+  const [p, q] = [leafOf(standing, a), leafOf(standing, b)];
+  let best = 0;
+  p.corners.forEach((from, i) => {
+    const to = p.corners[(i + 1) % p.corners.length]!;
+    const length = Math.hypot(to.x - from.x, to.y - from.y, to.z - from.z);
+    if (length < 1e-6) return;
+    const along = { x: (to.x - from.x) / length, y: (to.y - from.y) / length, z: (to.z - from.z) / length };
+    const on = (v: { x: number; y: number; z: number }): number | null => {
+      const d = { x: v.x - from.x, y: v.y - from.y, z: v.z - from.z };
+      const t = d.x * along.x + d.y * along.y + d.z * along.z;
+      return Math.hypot(d.x - along.x * t, d.y - along.y * t, d.z - along.z * t) < MEET ? t : null;
+    };
+    q.corners.forEach((start, j) => {
+      const [s, t] = [on(start), on(q.corners[(j + 1) % q.corners.length]!)];
+      if (s === null || t === null) return;
+      best = Math.max(best, Math.min(length, Math.max(s, t)) - Math.max(0, Math.min(s, t)));
+    });
+  });
+  return best;
+}

@@ -1,0 +1,347 @@
+import {
+  anticlockwise,
+  applyAll,
+  area,
+  betweenSheets,
+  boxOf3,
+  cross3,
+  direction3,
+  dot3,
+  intersection,
+  length3,
+  minus3,
+  plainRings,
+  plus3,
+  poseOf,
+  posed,
+  poseWithin,
+  seenFrom,
+  sharedRegion,
+  turnedAbout,
+  type Line3,
+  type Pose,
+  type Polygon,
+  type Segment,
+  type Vec,
+} from '../../geometry';
+import type { Mm } from '../../length';
+import type { Panel, Piece } from '../../pattern';
+import type { Step } from '../assemble';
+import { bringing } from '../bringing';
+import { hangsOn, reached } from '../hangsOn';
+import type { Joint, Stack } from '../stack';
+import { passThrough } from './crossing';
+import { carriedLeaf, leafOf, standingOf, type Leaf, type Standing, type Touch } from './pose';
+
+/** Paper is looked at every so many degrees of a turn. */
+const LOOK = 5;
+/** Lengths that must agree in space, mm. */
+const SLACK = 1e-3;
+/** Two panels lie in one plane when no corner stands further off it, mm. */
+const FLUSH = 0.02;
+/** Overlap too small to be in the way, mm². */
+const SPECK = 0.05;
+/** How far a thing that is set down is lifted before, as a share of its height. */
+const LIFTS = [1, 0.8, 0.6, 0.4, 0.2, 0.1, 0.05];
+/** Room left between piles that lie side by side, mm. */
+const ASIDE = 25;
+
+/** Paper glued to paper as it comes to stand: `panel` on that face of `onto`. */
+export interface Join {
+  readonly panel: string;
+  readonly onto: string;
+  readonly face: 'inside' | 'outside';
+}
+
+interface StandingStep extends Step {
+  readonly joins?: readonly Join[];
+  /** Where alone the glue goes, on the flat sheet of the glued panels. */
+  readonly glueWithin?: readonly Polygon<'sheet'>[];
+}
+
+/** Hinges turned in space: those of one turn share a line; turns of one step go together. */
+export interface AssemblyRaise extends StandingStep {
+  readonly kind: 'raise';
+  readonly turns: readonly { readonly hinges: readonly [string, ...string[]]; readonly angle: number }[];
+}
+
+/** Paper that stands by itself, set down: a line of it over a line on the sheet of `onto`, so far above that. */
+export interface AssemblySet extends StandingStep {
+  readonly kind: 'set';
+  readonly panel: string;
+  readonly onto: string;
+  readonly line: Segment<'sheet'>;
+  readonly on: Segment<'sheet'>;
+  /** Turned over before it is set down. */
+  readonly over: boolean;
+  readonly above: Mm;
+}
+
+export type StandingWork = AssemblyRaise | AssemblySet;
+
+/** Why a step in space cannot be done as told. */
+export interface StandingProblem {
+  readonly code: 'joint_off_line' | 'blocked' | 'passes_through' | 'apart' | 'wrong_face';
+  readonly fold: string;
+  readonly panel: string;
+  readonly by: string;
+}
+
+/** Panels that turn together about one line, by an angle in radians; or are carried straight by a vector. */
+export type Motion =
+  | { readonly kind: 'turn'; readonly moving: ReadonlySet<string>; readonly line: Line3; readonly angle: number }
+  | { readonly kind: 'carry'; readonly moving: ReadonlySet<string>; readonly from: Vec };
+
+export interface StandingStage {
+  readonly step: StandingWork;
+  readonly before: Standing;
+  readonly motions: readonly Motion[];
+  readonly after: Standing;
+  readonly joints: readonly Joint[];
+}
+
+/** Everything raised from flat piles: how it lay, every stage, and how it stands. */
+export interface Raised {
+  readonly start: Standing;
+  readonly stages: readonly StandingStage[];
+  readonly finished: Standing;
+  readonly problems: readonly StandingProblem[];
+}
+
+/** Where the motions have brought the paper at a share of their way, 0 to 1. */
+export function midway(before: Standing, motions: readonly Motion[], share: number): readonly Leaf[] {
+  const moves = motions.map((motion) => ({
+    moving: motion.moving,
+    move:
+      motion.kind === 'turn'
+        ? turnedAbout(motion.line, motion.angle * share)
+        : (pose: Pose): Pose => ({ ...pose, o: plus3(pose.o, motion.from, 1 - share) }),
+  }));
+  return before.leaves.map((l) => {
+    const own = moves.find(({ moving }) => moving.has(l.panel.id));
+    return own ? carriedLeaf(l, own.move) : l;
+  });
+}
+
+/**
+ * Raises walls from flat piles step by step. Each turn is watched every five degrees: nothing may pass through
+ * anything, and what comes to lie on other paper lies on the face it came from.
+ */
+export function raise(pieces: readonly Piece[], piles: readonly Stack[], steps: readonly StandingWork[]): Raised {
+  const panels = new Map(pieces.flatMap((piece) => piece.panels.map((p): [string, Panel] => [p.id, p])));
+  const start = sideBySide(piles, panels);
+  const stages: StandingStage[] = [];
+  const problems: StandingProblem[] = [];
+  let now = start;
+  for (const step of steps) {
+    const done = step.kind === 'raise' ? turn(now, step) : setDown(now, step);
+    stages.push(done.stage);
+    problems.push(...done.problems);
+    now = done.stage.after;
+  }
+  return { start, stages, finished: now, problems };
+}
+
+function sideBySide(piles: readonly Stack[], panels: ReadonlyMap<string, Panel>): Standing {
+  let right = 0;
+  const parts = piles.map((pile, i): Standing => {
+    const lying = standingOf(pile, panels);
+    const [least, most] = boxOf3(lying.leaves.flatMap((l) => l.corners));
+    const aside = i === 0 ? 0 : right - least.x;
+    right = aside + most.x + ASIDE;
+    return i === 0 ? lying : standingOf(pile, panels, aside);
+  });
+  return {
+    leaves: parts.flatMap((p) => p.leaves),
+    hinges: parts.flatMap((p) => p.hinges),
+    joints: parts.flatMap((p) => p.joints),
+    touches: parts.flatMap((p) => p.touches),
+  };
+}
+
+interface Done {
+  readonly stage: StandingStage;
+  readonly problems: readonly StandingProblem[];
+}
+
+function turn(before: Standing, step: AssemblyRaise): Done {
+  const problems: StandingProblem[] = [];
+  const motions = step.turns.map(({ hinges, angle }): Motion & { kind: 'turn' } => {
+    const lead = before.hinges.find(({ id }) => id === hinges[0]);
+    if (!lead) throw new Error(`${step.id} turns no hinge that is there`);
+    const still = leafOf(before, lead.between[0]);
+    const line = { from: posed(still.pose, lead.line.from), to: posed(still.pose, lead.line.to) };
+    const moving = hangsOn(before, hinges);
+    for (const [by, panel, off] of heldAcross(before, moving, line))
+      if (off > SLACK) problems.push({ code: 'joint_off_line', fold: step.id, panel, by });
+    // A valley turns towards the inside face of what stays, a mountain away from it.
+    const furthest = mostOff(leafOf(before, lead.between[1]).corners, line);
+    const rising = dot3(cross3(direction3(line), minus3(furthest, line.from)), still.pose.normal) > 0;
+    const sign = rising === (lead.fold === 'valley') ? 1 : -1;
+    return { kind: 'turn', moving, line, angle: (sign * angle * Math.PI) / 180 };
+  });
+  problems.push(...pushed(before, motions, step.id));
+  const looks = Math.max(2, Math.ceil(Math.max(...step.turns.map(({ angle }) => angle)) / LOOK));
+  return finish(
+    before,
+    step,
+    motions,
+    Array.from({ length: looks }, (_, i) => (i + 1) / looks),
+    problems,
+  );
+}
+
+function setDown(before: Standing, step: AssemblySet): Done {
+  const onto = leafOf(before, step.onto);
+  const own = leafOf(before, step.panel);
+  const moving = reached(before, [step.panel]);
+  if (moving.has(step.onto)) throw new Error(`${step.id}: ${step.panel} and ${step.onto} are one thing already`);
+  const target = poseWithin(onto.pose, poseOf(bringing(step.line, step.on, step.over), step.above));
+  const moved = before.leaves.map((l) =>
+    moving.has(l.panel.id) ? carriedLeaf(l, (pose) => poseWithin(target, seenPose(own.pose, pose))) : l,
+  );
+  const [least, most] = boxOf3(moved.filter((l) => moving.has(l.panel.id)).flatMap((l) => l.corners));
+  const height = Math.abs(dot3(minus3(most, least), onto.pose.normal)) + 10;
+  // From the side of the face it is to lie on; a lid comes from over the inside.
+  const side = (step.joins?.some(({ face }) => face === 'outside') ? -1 : 1) * height;
+  const { normal } = onto.pose;
+  const down: Motion = { kind: 'carry', moving, from: { x: normal.x * side, y: normal.y * side, z: normal.z * side } };
+  const lying = { ...before, leaves: moved };
+  return finish(lying, step, [down], [...LIFTS.map((lift) => 1 - lift), 1], []);
+}
+
+/** A pose on the axes of another. */
+function seenPose(from: Pose, pose: Pose): Pose {
+  const along = (v: Vec): Vec => ({ x: dot3(v, from.x), y: dot3(v, from.y), z: dot3(v, from.normal) });
+  return { x: along(pose.x), y: along(pose.y), normal: along(pose.normal), o: seenFrom(from, pose.o) };
+}
+
+/** Carries the motions out, watching; then says what lies on what, and glues. */
+function finish(
+  before: Standing,
+  step: StandingWork,
+  motions: readonly Motion[],
+  shares: readonly number[],
+  found: readonly StandingProblem[],
+): Done {
+  const problems = [...found];
+  const groupOf = (panel: string): number => motions.findIndex(({ moving }) => moving.has(panel));
+  const groups = new Map(before.leaves.map((l) => [l.panel.id, groupOf(l.panel.id)]));
+  const apart = (a: Leaf, b: Leaf): boolean => groups.get(a.panel.id) !== groups.get(b.panel.id);
+  const through = new Set<string>();
+  let last = before.leaves;
+  let leaves = before.leaves;
+  for (const share of shares) {
+    last = leaves;
+    leaves = midway(before, motions, share);
+    leaves.forEach((a, i) => {
+      if (groups.get(a.panel.id)! < 0) return;
+      leaves.forEach((b, j) => {
+        if (i === j || !apart(a, b) || (groups.get(b.panel.id)! >= 0 && j < i)) return;
+        const pair = `${a.panel.id} ${b.panel.id}`;
+        if (through.has(pair) || !passThrough(a, b)) return;
+        through.add(pair);
+        problems.push({ code: 'passes_through', fold: step.id, panel: a.panel.id, by: b.panel.id });
+      });
+    });
+  }
+  const kept = before.touches.filter(({ panel, onto }) => groups.get(panel) === groups.get(onto));
+  const touches: Touch[] = [];
+  leaves.forEach((a, i) => {
+    if (groups.get(a.panel.id)! < 0) return;
+    leaves.forEach((b, j) => {
+      if (i === j || !apart(a, b) || !inOnePlane(a, b) || overlap(a, b).length === 0) return;
+      const came = seenFrom(last[j]!.pose, middleOf(last[i]!)).z;
+      const told = step.joins?.find(({ panel, onto }) => panel === a.panel.id && onto === b.panel.id)?.face;
+      const face = Math.abs(came) > FLUSH ? (came > 0 ? 'inside' : 'outside') : told;
+      if (face) touches.push({ panel: a.panel.id, onto: b.panel.id, face });
+    });
+  });
+  const joints = (step.joins ?? []).flatMap(({ panel, onto, face }): Joint[] => {
+    const [a, b] = [panel, onto].map((id) => leaves.find((l) => l.panel.id === id)!) as [Leaf, Leaf];
+    const polygons = inOnePlane(a, b) ? overlap(a, b) : [];
+    const glued = step.glueWithin
+      ? plainRings(polygons.flatMap((ring) => step.glueWithin!.flatMap((w) => sharedRegion([ring], [w]))))
+      : polygons;
+    if (glued.length === 0) {
+      problems.push({ code: 'apart', fold: step.id, panel, by: onto });
+      return [];
+    }
+    const met = touches.find((t) => t.panel === panel && t.onto === onto);
+    if (met && met.face !== face) problems.push({ code: 'wrong_face', fold: step.id, panel, by: onto });
+    const alike = dot3(a.pose.normal, b.pose.normal) > 0;
+    return [
+      {
+        id: `glue-${panel}-${onto}`,
+        panel,
+        onto,
+        side: (face === 'inside') === alike ? 'outside' : 'inside',
+        polygons: glued,
+      },
+    ];
+  });
+  const after = { ...before, leaves, joints: [...before.joints, ...joints], touches: [...kept, ...touches] };
+  return { stage: { step, before, motions, after, joints }, problems };
+}
+
+/** What a turn would push into from the start: paper lying on it, or under it, that stays. */
+function pushed(before: Standing, motions: readonly (Motion & { kind: 'turn' })[], step: string): StandingProblem[] {
+  const speed = (l: Leaf): Vec | null => {
+    const motion = motions.find(({ moving }) => moving.has(l.panel.id));
+    if (!motion) return null;
+    const spin = cross3(direction3(motion.line), minus3(middleOf(l), motion.line.from));
+    return motion.angle > 0 ? spin : { x: -spin.x, y: -spin.y, z: -spin.z };
+  };
+  return before.touches.flatMap(({ panel, onto, face }): StandingProblem[] => {
+    const [a, b] = [leafOf(before, panel), leafOf(before, onto)];
+    const [goes, other] = [speed(a), speed(b)];
+    if ((goes === null) === (other === null)) return [];
+    const out = face === 'inside' ? 1 : -1;
+    const into = goes ? -out * dot3(goes, b.pose.normal) : out * dot3(other!, b.pose.normal);
+    if (into <= SLACK || !inOnePlane(a, b) || overlap(a, b).length === 0) return [];
+    const [mover, stays] = goes ? [panel, onto] : [onto, panel];
+    return [{ code: 'blocked', fold: step, panel: mover, by: stays }];
+  });
+}
+
+/** Every hinge and joint between moving paper and paper that stays, with how far it lies off the line (mm). */
+function* heldAcross(before: Standing, moving: ReadonlySet<string>, line: Line3): Generator<[string, string, number]> {
+  const along = direction3(line);
+  const off = (p: Vec): number => length3(cross3(along, minus3(p, line.from)));
+  for (const hinge of before.hinges) {
+    const [a, b] = hinge.between;
+    if (moving.has(a) === moving.has(b)) continue;
+    const { pose } = leafOf(before, a);
+    yield [
+      hinge.id,
+      moving.has(a) ? a : b,
+      Math.max(off(posed(pose, hinge.line.from)), off(posed(pose, hinge.line.to))),
+    ];
+  }
+  for (const joint of before.joints) {
+    if (moving.has(joint.panel) === moving.has(joint.onto)) continue;
+    const { pose } = leafOf(before, joint.panel);
+    yield [joint.id, joint.panel, Math.max(...joint.polygons.flat().map((p) => off(posed(pose, p))))];
+  }
+}
+
+function mostOff(corners: readonly Vec[], line: Line3): Vec {
+  const along = direction3(line);
+  const off = (p: Vec): number => length3(cross3(along, minus3(p, line.from)));
+  return corners.reduce((best, p) => (off(p) > off(best) ? p : best));
+}
+
+const middleOf = ({ corners }: Leaf): Vec =>
+  corners.reduce((sum, p) => plus3(sum, p, 1 / corners.length), { x: 0, y: 0, z: 0 });
+
+/** True when two panels lie in one plane. */
+export const inOnePlane = (a: Leaf, b: Leaf): boolean =>
+  a.corners.every((corner) => Math.abs(seenFrom(b.pose, corner).z) < FLUSH);
+
+/** Where two panels of one plane cover each other, on the sheet of the first. */
+export function overlap(a: Leaf, b: Leaf): Polygon<'sheet'>[] {
+  const other = anticlockwise(applyAll<'sheet'>(betweenSheets(b.pose, a.pose), b.panel.polygon));
+  return intersection(a.panel.polygon, other)
+    .filter((ring) => area(ring) > SPECK)
+    .map((ring) => anticlockwise(ring));
+}

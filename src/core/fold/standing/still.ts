@@ -1,0 +1,98 @@
+import { cross3, dot3, plus3, seenFrom, type Point, type Vec } from '../../geometry';
+import type { Leaf, Touch } from './pose';
+
+/** A panel as it is drawn in a still picture. */
+export interface StillFace {
+  readonly piece: string;
+  readonly panel: string;
+  /** Corners in the picture, mm: x to the right, y up. */
+  readonly points: readonly Point[];
+  /** The face of the sheet that is seen. */
+  readonly side: 'A' | 'B';
+  /** How much light falls on it, 0 to 1. */
+  readonly light: number;
+}
+
+/** Where the viewer stands: turned about the upright, and raised, degrees. */
+const TURNED = -32;
+const RAISED = 28;
+const FLUSH = 0.02;
+
+const rad = (degrees: number): number => (degrees * Math.PI) / 180;
+/** Towards the viewer, and what is right and up in the picture. */
+const OUT: Vec = {
+  x: Math.cos(rad(RAISED)) * Math.sin(rad(TURNED)),
+  y: -Math.cos(rad(RAISED)) * Math.cos(rad(TURNED)),
+  z: Math.sin(rad(RAISED)),
+};
+const RIGHT: Vec = { x: Math.cos(rad(TURNED)), y: Math.sin(rad(TURNED)), z: 0 };
+const UP: Vec = cross3(OUT, RIGHT);
+/** Light falls from above and a little from the left. */
+const LIGHT: Vec = { x: -0.35, y: -0.45, z: 0.82 };
+
+/** What stands, drawn without perspective and ordered so that what is nearer is drawn later. */
+export function stillOf(leaves: readonly Leaf[], touches: readonly Touch[]): readonly StillFace[] {
+  const seen = leaves.filter((l) => Math.abs(dot3(l.pose.normal, OUT)) > 1e-3);
+  const flat = seen.map((l) => l.corners.map((p): Point => ({ x: dot3(p, RIGHT), y: dot3(p, UP) })));
+  const boxes = flat.map((points) => ({
+    x0: Math.min(...points.map((p) => p.x)),
+    x1: Math.max(...points.map((p) => p.x)),
+    y0: Math.min(...points.map((p) => p.y)),
+    y1: Math.max(...points.map((p) => p.y)),
+  }));
+  const over = new Map(touches.map(({ panel, onto, face }): [string, Touch['face']] => [`${panel} ${onto}`, face]));
+  const behind = seen.map(() => new Set<number>());
+  seen.forEach((a, i) => {
+    for (let j = i + 1; j < seen.length; j++) {
+      const [p, q] = [boxes[i]!, boxes[j]!];
+      if (p.x1 <= q.x0 || q.x1 <= p.x0 || p.y1 <= q.y0 || q.y1 <= p.y0) continue;
+      const front = inFront(a, seen[j]!, over);
+      if (front > 0) behind[i]!.add(j);
+      else if (front < 0) behind[j]!.add(i);
+    }
+  });
+  const order: number[] = [];
+  const done = new Set<number>();
+  const depth = seen.map((l) => dot3(middleOf(l), OUT));
+  while (order.length < seen.length) {
+    const rest = seen.map((_, i) => i).filter((i) => !done.has(i));
+    const free = rest.filter((i) => [...behind[i]!].every((j) => done.has(j)));
+    // Panels that hide each other in a ring cannot be ordered: the furthest goes first.
+    const next = (free.length > 0 ? free : rest).reduce((best, i) => (depth[i]! < depth[best]! ? i : best));
+    order.push(next);
+    done.add(next);
+  }
+  return order.map((i) => {
+    const { piece, panel, pose } = seen[i]!;
+    const towards = dot3(pose.normal, OUT) > 0;
+    const lit = dot3(pose.normal, LIGHT) * (towards ? 1 : -1);
+    return {
+      piece,
+      panel: panel.id,
+      points: flat[i]!,
+      side: towards ? 'A' : 'B',
+      light: 0.5 + 0.5 * Math.max(-1, Math.min(1, lit)),
+    };
+  });
+}
+
+/** Above nought when `a` is nearer the viewer than `b`, below when further; nought when neither hides the other. */
+function inFront(a: Leaf, b: Leaf, over: ReadonlyMap<string, Touch['face']>): number {
+  const face = over.get(`${a.panel.id} ${b.panel.id}`);
+  if (face) return dot3(b.pose.normal, OUT) > 0 === (face === 'inside') ? 1 : -1;
+  const other = over.get(`${b.panel.id} ${a.panel.id}`);
+  if (other) return dot3(a.pose.normal, OUT) > 0 === (other === 'inside') ? -1 : 1;
+  return sideOfPlane(a, b) || -sideOfPlane(b, a);
+}
+
+/** Whether all of `a` lies on the viewer's side of the plane of `b` (1), on the far side (−1), or on both (0). */
+function sideOfPlane(a: Leaf, b: Leaf): number {
+  const viewer = dot3(b.pose.normal, OUT) > 0 ? 1 : -1;
+  const off = a.corners.map((p) => seenFrom(b.pose, p).z * viewer);
+  if (off.every((z) => Math.abs(z) < FLUSH)) return 0;
+  if (off.every((z) => z > -FLUSH)) return 1;
+  return off.every((z) => z < FLUSH) ? -1 : 0;
+}
+
+const middleOf = ({ corners }: Leaf): Vec =>
+  corners.reduce((sum, p) => plus3(sum, p, 1 / corners.length), { x: 0, y: 0, z: 0 });
