@@ -4,7 +4,7 @@ import { inches, mm, type Mm } from '../length';
 import { drawPiece, rect, ring, type Piece } from '../pattern';
 import { built, fold, place, raise, refuse, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from './construction';
-import { lengthOption, openLengthOption, yesNoOption } from './options';
+import { openLengthOption, yesNoOption } from './options';
 import { HAIR, leftOver, onMark, roomy, tooLarge } from './sizing';
 
 const options = z.strictObject({
@@ -27,11 +27,18 @@ const options = z.strictObject({
     { open: 'the contents’ thickness, or 1/2 in' },
   ),
   wings: yesNoOption('Pockets on the wings', 'A patch pocket on each wing.', true),
-  pocketHeight: lengthOption('Pocket height', 'Of the wings’ pockets.', inches(3), { over: 0 }),
+  pocketHeight: openLengthOption(
+    'Pocket height',
+    'Of the wings’ pockets.',
+    { over: 0 },
+    { open: '3 in, or what the strap leaves' },
+  ),
 });
 type Options = z.output<typeof options>;
 
+/** Spine and pockets when nothing is told, mm. Common practice 1/2 and 3 in. */
 const USUAL_SPINE = inches(1 / 2);
+const USUAL_POCKET = inches(3);
 /** Tabs of pockets and band. Common practice 1/2 in. */
 const TAB = inches(1 / 2);
 /** Pockets and band are narrower than their panel by this. Common practice 1/8 in. */
@@ -63,9 +70,9 @@ function build(brief: Brief<Options>): BuildResult {
   const inner = p - NARROWER;
   if (inner < 2 * TAB) return refuse(tooLarge('band’s tab', TAB, inner / 2));
   if (H < 2 * BAND) return refuse(tooLarge('band', BAND, H / 2));
-  const q = options.pocketHeight;
   // Pockets stay under the strap, which lies at the middle of the wing.
   const room = H / 2 - STRAP.breadth / 2 - 1;
+  const q = options.pocketHeight ?? Math.min(USUAL_POCKET, onMark(room, brief, 'down'));
   if (options.wings && q > room + HAIR) return refuse(tooLarge('pocket', q, room));
   const half = (side: 'left' | 'right', wing: string, middle: string, back: string): Piece => {
     const left = side === 'left';
