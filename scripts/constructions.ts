@@ -17,7 +17,7 @@ function fallback({ unit, choices, fallback: value, open }: OptionField): string
 
 /** The whole document. Sizes are planned for a 3 × 4 in card, so that a change of a formula shows here. */
 export function constructionsDocument(): string {
-  const example = { width: inches(3), height: inches(4) };
+  const example = { width: inches(3), height: inches(4), thickness: 0 };
   return [
     '# Every holder there is',
     '',
@@ -35,9 +35,11 @@ export function constructionsDocument(): string {
         ...(made
           ? [
               `Pieces: ${made.pieces.map(({ piece }) => `${piece.name} ${length(piece.blank.width)} × ${length(piece.blank.height)}`).join('; ')}. ${
-                made.built.cavities.length > 0
-                  ? `Inside ${length(made.inside.width)} × ${length(made.inside.height)}.`
-                  : 'It holds nothing.'
+                made.built.room
+                  ? `Inside ${length(made.inside.width)} × ${length(made.inside.height)} × ${length(made.inside.depth)}.`
+                  : made.built.cavities.length > 0
+                    ? `Inside ${length(made.inside.width)} × ${length(made.inside.height)}.`
+                    : 'It holds nothing.'
               }`,
               '',
             ]

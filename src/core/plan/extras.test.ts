@@ -282,7 +282,7 @@ describe('the chooser', () => {
         .filter((s) => s.obstacle?.id === 'blank-not-square')
         .map((s) => s.construction)
         .sort(),
-    ).toEqual(['accordion-pocket', 'coin-envelope', 'diagonal-envelope', 'flap-mat']);
+    ).toEqual(['accordion-pocket', 'coin-envelope', 'diagonal-box', 'diagonal-envelope', 'flap-mat']);
     expect(found[0]!.largest.width).toBeGreaterThan(0);
   });
 
