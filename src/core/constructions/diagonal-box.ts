@@ -77,6 +77,8 @@ function build(brief: Brief<Options>): BuildResult {
   const layout = brief.blank ? fromPaper(brief) : fromContents(brief, swapped);
   if ('code' in layout) return refuse(layout);
   const { W, D, H } = floorOf(layout);
+  // A corner piece is as long as the walls are high, and lies along a wall that is D long.
+  if (H > D - CLEAR) return refuse(tooLarge('corner tab', H, D - CLEAR));
   const lidded = options.top === 'lid';
   const box = drawBox('', 'box', layout, lidded, options.tieHole);
   const across = swapped ? line(layout.side, 0, -D / 2, 0, D / 2) : line(layout.side, -W / 2, 0, W / 2, 0);
@@ -274,8 +276,9 @@ function drawBox(prefix: string, name: string, layout: Layout, tray: boolean, ti
       }
       flat.push(fold(id(`fold-flap-${k}`), `Fold the ${label} flat inwards`, [id(`s-flap-${k}`)], { gluedTo: [wall] }));
     } else {
-      const stops = 2 * reach - CLEAR;
       const over = deep > 2 * reach + HAIR;
+      // Short of the far wall, and with so much of a tip left that fingers can fold it.
+      const stops = Math.min(2 * reach - CLEAR, deep - CLEAR);
       panels.push({ id: flap, name: label, polygon: over ? cutAt(0, stops)! : house });
       folds.push({ id: id(`s-flap-${k}`), between: [wall, flap], angle: 90 });
       if (over) {
@@ -300,13 +303,12 @@ function drawBox(prefix: string, name: string, layout: Layout, tray: boolean, ti
   for (const k of [2, 4])
     for (const end of [-1, 1]) {
       const tab = id(`tab-${k}-${end < 0 ? 1 : 2}`);
-      // Seen outward from wall k: at its `along = end·w` end; no longer than the wall that takes it.
-      const long = Math.min(H, D - CLEAR);
+      // Seen outward from wall k: at its `along = end·w` end.
       const square = turned(k, [
         [d, end * w],
         [d + H, end * w],
-        [d + H, end * (w + long)],
-        [d, end * (w + long)],
+        [d + H, end * (w + H)],
+        [d, end * (w + H)],
       ]);
       const edge = turned(k, [
         [d - side, end * (w - side)],
