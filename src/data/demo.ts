@@ -152,4 +152,76 @@ export const DEMO_SHELF: readonly Demo[] = [
       graduation: '1/8 in',
     }),
   },
+  {
+    name: 'Box for twelve star cards',
+    units: 'in',
+    design: holder(
+      'tray-box',
+      {
+        contents: { width: inches(3), height: inches(4), thickness: inches(3 / 4) },
+        paper: cover,
+        tool: scoring,
+        graduation: '1/8 in',
+      },
+      { liner: true },
+    ),
+  },
+  {
+    name: 'Meteor sweets for the youngest',
+    units: 'in',
+    design: holder('diagonal-box', {
+      contents: { width: inches(1), height: inches(1.5), thickness: inches(1) },
+      paper: { ...cover, sided: 1 },
+      tool: board,
+      graduation: '1/8 in',
+    }),
+  },
+  {
+    name: 'Sky notes with their pen',
+    units: 'mm',
+    design: holder(
+      'pad-holder',
+      {
+        contents: { width: 76, height: 76, thickness: 8 },
+        paper: { width: 210, height: 297, caliper: 0.3, sided: 2, directional: false },
+        tool: { kind: 'ruler', notch: 20 },
+        graduation: '1 mm',
+      },
+      { pen: 9 },
+    ),
+  },
+  {
+    name: 'Folio for the season programme',
+    units: 'in',
+    design: holder('folio', {
+      contents: { width: inches(4), height: inches(5), thickness: inches(1 / 2) },
+      paper: cover,
+      tool: scoring,
+      graduation: '1/8 in',
+    }),
+  },
+  {
+    name: 'Desk file for log sheets',
+    units: 'in',
+    design: holder('desk-file', {
+      contents: { width: inches(4.5), height: inches(4), thickness: inches(1.5) },
+      paper: cover,
+      tool: scoring,
+      graduation: '1/8 in',
+    }),
+  },
+  {
+    name: 'Boards for the visitors’ book',
+    units: 'mm',
+    design: holder(
+      'cover-board',
+      {
+        contents: { width: 160, height: 220, thickness: 2 },
+        paper: { width: 297, height: 420, caliper: 0.16, sided: 1, directional: false },
+        tool: { kind: 'ruler', notch: 20 },
+        graduation: '1 mm',
+      },
+      { turnIn: 16 },
+    ),
+  },
 ];

@@ -3,16 +3,23 @@ import { inches, mm } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
 import { built, EASE, optionGrip, raise, refuse, segment, setDown, UP, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
-import { lengthOption, yesNoOption } from './options';
-import { HAIR, tooLarge } from './sizing';
+import { lengthOption, openLengthOption, yesNoOption } from './options';
+import { HAIR, onMark, tooLarge } from './sizing';
 
 const options = z.strictObject({
   turnIn: lengthOption('Turn-in', 'What of the wrap lies on the board’s back.', inches(1 / 2), { over: 0 }),
-  board: lengthOption('Board', 'Thickness of the board.', mm(3), { over: 0, most: 20 }),
+  board: openLengthOption(
+    'Board',
+    'Thickness of the board, where it is not the contents’ own.',
+    { over: 0, most: 20 },
+    { open: 'the contents’ thickness, or 3 mm' },
+  ),
   lining: yesNoOption('Lining', 'A sheet that covers the turn-ins, 1/8 in inside the board all round.', true),
 });
 type Options = z.output<typeof options>;
 
+/** A board when nothing is told, mm. Common practice 3 mm. */
+const USUAL_BOARD = mm(3);
 /** The lining stays inside the board's rim by this. Common practice 1/8 in. */
 const LINING = inches(1 / 8);
 /** Corners are cut off so that about this many thicknesses of the board are left beyond its corner. Common practice. */
@@ -21,7 +28,8 @@ const CORNER = 2;
 /** A wrap round a board: `board + 2 × (turn-in + thickness)` each way, the corners cut off at 45°. */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank, contents } = brief;
-  const { turnIn, board: t } = options;
+  const { turnIn } = options;
+  const t = options.board ?? (brief.thickness > 0 ? brief.thickness : USUAL_BOARD);
   const round = 2 * (turnIn + t);
   if (blank)
     for (const side of ['width', 'height'] as const)
@@ -88,11 +96,11 @@ function build(brief: Brief<Options>): BuildResult {
       ]),
     ],
   });
-  const [lw, lh] = [W - 2 * LINING, H - 2 * LINING];
+  const [lw, lh] = [onMark(W - 2 * LINING, brief, 'down'), onMark(H - 2 * LINING, brief, 'down')];
   const lined = options.lining && Math.min(lw, lh) > 2 * LINING;
   const lining = drawPiece({
     name: 'lining',
-    blank: { width: mm(lw), height: mm(lh) },
+    blank: { width: lw, height: lh },
     panels: [{ id: 'lining', name: 'lining', polygon: rect(0, 0, lw, lh) }],
     folds: [],
   });

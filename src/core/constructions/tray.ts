@@ -41,13 +41,13 @@ export function drawTray({ prefix, name, width: W, height: L, depth: d, keepers 
     left: rect(0, y1, x1, y2),
     right: rect(x2, y1, right, y2),
   };
-  /** The tab at one corner, on the end of its wall: slanted both ways so that it clears the rim and the floor. */
+  /** The tab at one corner, on the end of its wall: slanted away from the floor, so that it clears the fold there. */
   const tab = (low: boolean, leftmost: boolean): ReturnType<typeof ring> => {
     const [cx, cy] = [leftmost ? x1 : x2, low ? y1 : y2];
     const [ox, oy] = [leftmost ? -1 : 1, low ? -1 : 1];
     return along
-      ? ring([cx, cy], [cx, cy + oy * d], [cx + ox * g, cy + oy * (d - s)], [cx + ox * g, cy + oy * s])
-      : ring([cx, cy], [cx + ox * d, cy], [cx + ox * (d - s), cy + oy * g], [cx + ox * s, cy + oy * g]);
+      ? ring([cx, cy], [cx, cy + oy * d], [cx + ox * g, cy + oy * d], [cx + ox * g, cy + oy * s])
+      : ring([cx, cy], [cx + ox * d, cy], [cx + ox * d, cy + oy * g], [cx + ox * s, cy + oy * g]);
   };
   const tabs = (
     [

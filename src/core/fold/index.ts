@@ -26,6 +26,7 @@ export {
   type Stage,
 } from './assemble';
 export { bringing } from './bringing';
+export { reached } from './hangsOn';
 export { contactsOf, type Contact } from './contact';
 export * from './measure';
 export { aboveSlot, facesView, mouthView, slotOf, type Cavity, type Room, type Slot, type SlotRefusal } from './slot';

@@ -84,6 +84,30 @@ export function poseWithin(outer: Pose, inner: Pose): Pose {
   return { x, y, normal: cross3(x, y), o: plus3(turn(inner.o), outer.o) };
 }
 
+/** A pose on the axes of another: what `poseWithin` undoes. */
+export function seenPose(from: Pose, pose: Pose): Pose {
+  const along = (v: Vec): Vec => ({ x: dot3(v, from.x), y: dot3(v, from.y), z: dot3(v, from.normal) });
+  return { x: along(pose.x), y: along(pose.y), normal: along(pose.normal), o: seenFrom(from, pose.o) };
+}
+
+/**
+ * A share of the way from one pose to another, 0 to 1: one turn about one axis, the origin straight along. What is
+ * carried rigidly with it keeps its place on the pose's axes.
+ */
+export function poseBetween(from: Pose, to: Pose, share: number): Pose {
+  const [froms, tos] = [[from.x, from.y, from.normal] as const, [to.x, to.y, to.normal] as const];
+  const cos = (froms.reduce((sum, v, i) => sum + dot3(v, tos[i]!), 0) - 1) / 2;
+  const angle = Math.acos(Math.max(-1, Math.min(1, cos)));
+  const o = plus3(from.o, minus3(to.o, from.o), share);
+  if (angle < 1e-6) return { ...to, o };
+  // Twice the sine times the axis; after half a turn it is nought, and what a vector and its image share is the axis.
+  const spin = froms.reduce((sum, v, i) => plus3(sum, cross3(v, tos[i]!)), { x: 0, y: 0, z: 0 });
+  const sums = froms.map((v, i) => plus3(v, tos[i]!));
+  const axis = length3(spin) > 1e-6 ? spin : sums.reduce((a, b) => (length3(b) > length3(a) ? b : a));
+  const here = { x: 0, y: 0, z: 0 };
+  return { ...turnedAbout({ from: here, to: axis }, angle * share)({ ...from, o: here }), o };
+}
+
 /** A pose turned about a line by an angle in radians, right-handed round the line's direction. */
 export function turnedAbout(line: Line3, angle: number): (pose: Pose) => Pose {
   const k = direction3(line);

@@ -1,5 +1,9 @@
 import fc from 'fast-check';
 import {
+  caliperOf,
+  gramsAt,
+  gramsOf,
+  poundsOf,
   formatLength,
   GRADUATIONS,
   inches,
@@ -160,4 +164,31 @@ test('a length in a document says what is wrong with it', () => {
   expect(message('0 in')).toBe('0 in is too small: it must be more than 0 mm.');
   expect(message(20_000)).toBe('20000 mm is too large: at most 10000 mm.');
   expect(message(true)).toContain('Write a length');
+});
+
+describe('weights of paper (basis weight to g/m² by the published definition: 500 sheets of the basic size)', () => {
+  test.each([
+    // Figures printed on papers the world over, to the gram; from memory.
+    [65, 'cover', 176],
+    [80, 'cover', 216],
+    [100, 'cover', 270],
+    [110, 'cover', 298],
+    [60, 'text', 89],
+    [80, 'text', 118],
+  ] as const)('%d lb %s is %d g/m²', (pounds, grade, grams) => {
+    expect(Math.abs(gramsOf(pounds, grade) - grams)).toBeLessThan(1);
+    expect(poundsOf(gramsOf(pounds, grade), grade)).toBeCloseTo(pounds, 9);
+  });
+
+  test('a sheet of the basic size weighs its share of the ream', () => {
+    // 20 × 26 in in m², times g/m², times 500 sheets, in pounds of 453.59237 g.
+    const ream = (20 * 0.0254 * 26 * 0.0254 * gramsOf(100, 'cover') * 500) / 453.59237;
+    expect(ream).toBeCloseTo(100, 9);
+  });
+
+  test('thickness follows weight by the bulk, and back', () => {
+    expect(caliperOf(200)).toBeCloseTo(0.26, 9);
+    expect(caliperOf(200, 1.5)).toBeCloseTo(0.3, 9);
+    expect(gramsAt(caliperOf(176))).toBeCloseTo(176, 9);
+  });
 });

@@ -1,28 +1,14 @@
 import { CONSTRUCTIONS, type Construction } from '../constructions';
-import { stillOf, type Stack, type StillFace, type View } from '../fold';
 import { boxOf } from '../geometry';
 import { mm, type Mm } from '../length';
 import { checksOf, type Check } from './checks';
 import { briefFor, readDesign, type Design, type DesignInput } from './design';
 import { liesOn } from './papers';
-import { ownPaper, planFor, viewOf, type Made } from './plan';
+import { pictureOf, type Picture } from './picture';
+import { planFor, type Made } from './plan';
 
 /** What is known: something to put in, or a paper; and the rest of a design that all answers share. */
 export type Question = Omit<DesignInput, 'construction' | 'options' | 'version'>;
-
-/** The finished thing as it is drawn: a pile and how it is looked at, or the faces of what stands. */
-export type Picture =
-  | { readonly kind: 'pile'; readonly stack: Stack; readonly view: View; readonly front: 'below' | 'above' }
-  | { readonly kind: 'still'; readonly faces: readonly StillFace[] };
-
-/** The finished thing, to be drawn small. */
-export function pictureOf(made: Made): Picture {
-  const { standing } = made.folded;
-  if (standing && made.built.room)
-    return { kind: 'still', faces: stillOf(standing.finished.leaves, standing.finished.touches) };
-  const stack = ownPaper(made.folded.finished, made.built);
-  return { kind: 'pile', stack, view: viewOf(made.built, stack), front: made.built.front };
-}
 
 /** One construction as an answer. */
 export interface Suggestion {

@@ -33,17 +33,11 @@ export { glueAdvice, glueAreas, keepDry, type GlueAdvice, type GlueArea } from '
 export { closurePlan, type ClosurePlan } from './closures';
 export { companionsOf, type Companion } from './companions';
 export { fromPaper, onPaper, printMap, turnFor, windowOnFront, type FrontWindow, type Showing } from './print';
-export {
-  becomes,
-  papersFor,
-  pictureOf,
-  suggest,
-  type PaperChoice,
-  type Picture,
-  type Question,
-  type Suggestion,
-} from './chooser';
+export { becomes, papersFor, suggest, type PaperChoice, type Question, type Suggestion } from './chooser';
+export { momentsOf, seenAt, type Moment } from './moments';
 export { checksOf, type Check, type DesignChange, type Level, type Remedy } from './checks';
+export { pictureOf, stillStep, type Picture } from './picture';
+export { consequenceOf } from './consequence';
 export { checkSentence, remedyLabel, sayer, type Say } from './words';
 export { scoreNumbers } from './numbers';
 export { stepsOf, type Action, type Step, type StepPicture } from './steps';

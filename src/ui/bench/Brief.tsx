@@ -22,6 +22,7 @@ import { LengthField } from '../parts/LengthField';
 import { BoardDialog } from './BoardDialog';
 import { Choices, OptionInput } from './Choices';
 import { Extras } from './Extras';
+import { PaperThickness } from './PaperThickness';
 import styles from './Brief.module.css';
 
 interface BriefProps {
@@ -199,6 +200,7 @@ function Paper({ design, units, graduation, onChange }: BriefProps) {
           onChange={(side, length) => change({ [side]: length }, `paper-${side}`)}
         />
       )}
+      <PaperThickness caliper={paper.caliper} onChange={(caliper) => change({ caliper }, 'caliper')} />
       <div className={styles.ticks}>
         <Checkbox
           checked={paper.sided === 1}

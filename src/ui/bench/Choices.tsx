@@ -1,8 +1,8 @@
 import { Checkbox, Collapse, InputNumber, Radio } from 'antd';
 import { useMemo } from 'react';
 import type { OptionField } from '@/core/constructions';
-import { formatLength, type Graduation, type Units } from '@/core/length';
-import { constructionOptions, planFor, printMap, type Design, type DesignChange } from '@/core/plan';
+import type { Graduation, Units } from '@/core/length';
+import { consequenceOf, constructionOptions, planFor, sayer, type Design, type DesignChange } from '@/core/plan';
 import { LengthField } from '../parts/LengthField';
 import styles from './Brief.module.css';
 
@@ -144,7 +144,7 @@ export function OptionInput({
   );
 }
 
-/** What a choice would come to: room inside, thickness, how much shows plain; read off its own folding. */
+/** What a choice would come to, read off its own folding. */
 function Consequence({
   design,
   option,
@@ -160,12 +160,7 @@ function Consequence({
 }) {
   const words = useMemo(() => {
     const options = { ...(design.options as Record<string, unknown>), [option]: value };
-    const { made } = planFor({ ...design, options });
-    if (!made) return 'It cannot be made so here.';
-    if (made.built.cavities.length === 0) return '';
-    const { width, height } = made.inside;
-    const plain = printMap(made, design).filter(({ side }) => side === 'A').length;
-    return `Inside ${formatLength(width, units, graduation)} × ${formatLength(height, units, graduation, true)}, ${formatLength(made.finished.thickness, 'mm', '0.5 mm', true)} thick${plain > 0 ? ', some of the paper’s inside shows' : ''}.`;
+    return consequenceOf(planFor({ ...design, options }), sayer(units, graduation));
   }, [design, option, value, units, graduation]);
   return <em>{words}</em>;
 }

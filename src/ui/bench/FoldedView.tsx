@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Slider } from 'antd';
+import { Button, Segmented, Slider } from 'antd';
 import { useMemo, useRef, useState, type MouseEvent } from 'react';
 import { turned } from '@/core/fit';
 import { foldedBox, layersAt, type Stack, type View } from '@/core/fold';
@@ -20,6 +20,7 @@ import {
 } from '@/core/plan';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { useSize } from '../draw/useSize';
+import { SpaceView } from '../space/SpaceView';
 import styles from './FoldedView.module.css';
 
 interface FoldedViewProps {
@@ -64,8 +65,40 @@ function framesOf({ folded, built }: Made): readonly Frame[] {
   return frames;
 }
 
+/** The folded thing: its faces true to scale, or all of it in space; what stands has only space. */
+export function FoldedView(props: FoldedViewProps) {
+  const { made, design, onChange } = props;
+  const stands = made.folded.standing !== null;
+  const [way, setWay] = useState<'faces' | 'space'>('faces');
+  const shows = useMemo(() => printMap(made, design), [made, design]);
+  return (
+    <div className={styles.folded}>
+      {!stands && (
+        <Segmented
+          aria-label="How it is shown"
+          size="small"
+          value={way}
+          options={[
+            { value: 'faces', label: 'Front and back' },
+            { value: 'space', label: 'In space' },
+          ]}
+          onChange={setWay}
+        />
+      )}
+      {stands || way === 'space' ? <SpaceView made={made} design={design} /> : <Faces {...props} />}
+      {(design.paper.directional || design.paper.sided === 1) && (
+        <PrintTable
+          shows={shows}
+          design={design}
+          onTurn={(turn) => onChange({ paper: { ...design.paper, turn } }, 'paper-turn')}
+        />
+      )}
+    </div>
+  );
+}
+
 /** The thing from both sides at any step of its folding, true to scale; a point of it tells its layers. */
-export function FoldedView({ made, design, units, graduation, onChange }: FoldedViewProps) {
+function Faces({ made, design, units, graduation }: FoldedViewProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const frames = useMemo(() => framesOf(made), [made]);
@@ -94,7 +127,6 @@ export function FoldedView({ made, design, units, graduation, onChange }: Folded
   const scale = Math.max(0.2, Math.min(scaleFor(side ? 2 : 1), 4));
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   const front = made.built.front;
-  const shows = useMemo(() => printMap(made, design), [made, design]);
   const given = givenPieces(made.built);
   const window = last ? windowOnFront(made, design) : null;
   const closure = last ? closurePlan(made, design) : null;
@@ -202,13 +234,6 @@ export function FoldedView({ made, design, units, graduation, onChange }: Folded
             : 'Point at the paper, or use the arrow keys on it, to read its layers.'}
         </p>
       </div>
-      {last && (design.paper.directional || design.paper.sided === 1) && (
-        <PrintTable
-          shows={shows}
-          design={design}
-          onTurn={(turn) => onChange({ paper: { ...design.paper, turn } }, 'paper-turn')}
-        />
-      )}
     </div>
   );
 }

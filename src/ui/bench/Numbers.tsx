@@ -1,4 +1,4 @@
-import { roundTo, type Graduation, type Units } from '@/core/length';
+import { mm, roundTo, type Graduation, type Units } from '@/core/length';
 import { lapBetween } from '@/core/fold';
 import type { Design, Made, MadePiece } from '@/core/plan';
 import { Figure } from '../parts/Figure';
@@ -21,6 +21,13 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
   const pair = (width: number, height: number) => (
     <>
       <Figure value={width} units={units} graduation={graduation} size="large" unit={false} /> × {figure(height)}
+    </>
+  );
+  /** Of what stands, the depth as well. */
+  const size = (width: number, height: number, depth: number) => (
+    <>
+      <Figure value={width} units={units} graduation={graduation} size="large" unit={false} /> ×{' '}
+      {built.room ? pair(height, depth) : figure(height)}
     </>
   );
   const lap = Math.min(...built.holds.map(([a, b]) => lapBetween(folded.finished, a, b).breadth));
@@ -55,29 +62,39 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
         made.pieces.map((part) => (
           <Scores key={part.piece.name} part={part} several={several} units={units} graduation={graduation} />
         ))}
-      {cavity && (
+      {(cavity || built.room) && (
         <div>
           <dt>{design.contents ? 'Room left' : 'Holds up to'}</dt>
           <dd className={styles.two}>
             {design.contents && fit
-              ? cavity.through
+              ? !built.room && cavity?.through
                 ? figure(fit.ease[built.acrossMouth])
-                : pair(fit.ease.width, fit.ease.height)
-              : pair(roundTo(largest.width, graduation, 'down'), roundTo(largest.height, graduation, 'down'))}
+                : size(fit.ease.width, fit.ease.height, fit.depth)
+              : size(
+                  roundTo(largest.width, graduation, 'down'),
+                  roundTo(largest.height, graduation, 'down'),
+                  roundTo(made.inside.depth, graduation, 'down'),
+                )}
           </dd>
         </div>
       )}
       <div>
         <dt>Finished</dt>
-        <dd className={styles.two}>{pair(finished.width, finished.height)}</dd>
+        <dd className={styles.two}>{size(finished.width, finished.height, finished.depth)}</dd>
       </div>
+      {built.penLoop && (
+        <div>
+          <dt>Pen it takes, across</dt>
+          <dd>{figure(roundTo(mm((2 * built.penLoop.wall) / Math.PI), graduation, 'down'))}</dd>
+        </div>
+      )}
       {Number.isFinite(lap) && (
         <div>
           <dt>{notched ? 'Flaps lap' : 'Least lap'}</dt>
           <dd>{figure(lap)}</dd>
         </div>
       )}
-      {cavity && design.contents && (
+      {(cavity || built.room) && design.contents && (
         <div>
           <dt>Thickest it takes</dt>
           <dd>{figure(made.thickest)}</dd>

@@ -144,6 +144,11 @@ export function SheetView({ made, part, design, units, graduation, onFold, onCon
               const [x, y] = at(hole.centre);
               return <circle key={hole.id} cx={x} cy={y} r={(hole.diameter / 2) * scale} className={styles.hole} />;
             })}
+            {drawing.slits.map((slit, i) => {
+              const [x1, y1] = at(slit.from);
+              const [x2, y2] = at(slit.to);
+              return <line key={i} x1={x1} y1={y1} x2={x2} y2={y2} className={styles.cut} />;
+            })}
             {drawing.scores.map((score) => {
               const [x1, y1] = at(score.from);
               const [x2, y2] = at(score.to);

@@ -2,10 +2,19 @@ import { turned } from '@/core/fit';
 import { foldedBox, hasPanel, inView, layerOf } from '@/core/fold';
 import { apply, type Point } from '@/core/geometry';
 import { edgeLength, onEdge } from '@/core/pattern';
-import { givenPieces, glueAreas, viewOf, type Design, type Made, type StepPicture as Picture } from '@/core/plan';
+import {
+  givenPieces,
+  glueAreas,
+  stillStep,
+  viewOf,
+  type Design,
+  type Made,
+  type StepPicture as Picture,
+} from '@/core/plan';
 import { simulate } from '@/core/tools';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { ringsPath } from '../draw/path';
+import { Still, stillSize } from '../draw/Still';
 import styles from './StepPicture.module.css';
 
 interface StepPictureProps {
@@ -20,6 +29,7 @@ const RIM = 15;
 
 /** The paper as it lies during one step, seen by the maker: what is new stands out. */
 export function StepPicture({ picture, made, design }: StepPictureProps) {
+  if (picture.kind === 'standing') return <PartStanding picture={picture} made={made} design={design} />;
   return (
     <svg width={SIZE} height={SIZE} viewBox={`0 0 ${SIZE} ${SIZE}`} className={styles.picture} aria-hidden="true">
       {picture.kind === 'flat' ? (
@@ -59,6 +69,9 @@ function FlatSheet({ picture, made, design }: StepPictureProps & { picture: Extr
       <path d={ringsPath([corners], at)} className={styles.sheet} />
       {now.scores.map((score, i) => (
         <path key={i} d={line(score)} className={`${styles.score} ${isNew(i, before.scores.length)}`} />
+      ))}
+      {now.slits.map((slit, i) => (
+        <path key={i} d={line(slit)} className={`${styles.cut} ${isNew(i, before.slits.length)}`} />
       ))}
       {now.cuts.map((path, i) => (
         <path
@@ -159,5 +172,21 @@ function PartFolded({ picture, made, design }: StepPictureProps & { picture: Ext
         />
       )}
     </g>
+  );
+}
+
+/** What stands before or after a stage, with the glue to put on or the contents on their way in. */
+function PartStanding({
+  picture,
+  made,
+  design,
+}: StepPictureProps & { picture: Extract<Picture, { kind: 'standing' }> }) {
+  const faces = stillStep(made, picture, design.contents ?? made.largest);
+  const { width, height } = stillSize(faces);
+  const scale = Math.min((SIZE - 8) / width, (SIZE - 8) / height);
+  return (
+    <span className={styles.standing}>
+      <Still faces={faces} scale={scale} given={givenPieces(made.built)} />
+    </span>
   );
 }

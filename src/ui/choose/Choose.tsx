@@ -6,11 +6,10 @@ import { useRouter, useSearchParams } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { formatLength, inches, mm, roundTo, type Mm, type Units } from '@/core/length';
 import { CARDS, checkSentence, PAPERS, sayer, sizeNamed, type Question, type Suggestion } from '@/core/plan';
-import { foldedBox } from '@/core/fold';
 import type { Tool } from '@/core/tools';
 import { addProject } from '@/data/projects';
 import { loadMyBoard } from '@/data/settings';
-import { FoldedFace } from '../draw/FoldedFace';
+import { SmallPicture } from '../draw/SmallPicture';
 import { LengthField } from '../parts/LengthField';
 import { useSuggestions } from './useSuggestions';
 import styles from './Choose.module.css';
@@ -164,14 +163,9 @@ const short = (
 /** The holder as it comes out, to one scale with its neighbours where it has room. */
 function Drawing({ suggestion: { picture } }: { suggestion: Suggestion }) {
   if (!picture) return null;
-  const box = foldedBox(picture.stack, picture.view);
-  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
-  const scale = Math.min(SCALE, ROOM.width / width, ROOM.height / height);
   return (
     <span className={styles.drawing}>
-      <svg width={width * scale + 4} height={height * scale + 4} aria-hidden="true">
-        <FoldedFace stack={picture.stack} view={picture.view} face="above" scale={scale} x={2} y={2} />
-      </svg>
+      <SmallPicture picture={picture} scale={SCALE} room={ROOM} />
     </span>
   );
 }

@@ -5,19 +5,42 @@ import Link from 'next/link';
 import { CONSTRUCTIONS, constructionNamed, optionFields, type OptionField } from '@/core/constructions';
 import { foldedBox } from '@/core/fold';
 import { formatLength, inches, mm } from '@/core/length';
-import { givenPieces, planFor, readDesign, sayer, stepsOf, viewOf } from '@/core/plan';
+import {
+  consequenceOf,
+  givenPieces,
+  pictureOf,
+  planFor,
+  readDesign,
+  sayer,
+  stepsOf,
+  viewOf,
+  type Made,
+} from '@/core/plan';
 import { FoldedFace } from '../draw/FoldedFace';
+import { SmallPicture } from '../draw/SmallPicture';
 import styles from './Holder.module.css';
 
-/** A card the size of most: what a page's drawing and steps are shown for. */
+/** A card the size of most, or a pile of them where one is boxed: what a page's drawing and steps are shown for. */
 const EXAMPLE = { width: inches(3), height: inches(4), thickness: 0 };
+const PILE = { ...EXAMPLE, thickness: inches(1) };
+const isDeep = (name: string): boolean =>
+  optionFields(constructionNamed(name)!.options).some((field) => field.name === 'depth');
+const exampleFor = (name: string): typeof EXAMPLE => (isDeep(name) ? PILE : EXAMPLE);
+/** Room for a picture of what stands, px. */
+const ROOM = { width: 420, height: 300 };
 
 /** A holder's page: what it is for, how it comes out, where makers differ, the usual mistakes, every choice. */
 export function Holder({ name }: { name: string }) {
   const construction = constructionNamed(name)!;
-  const read = readDesign({ version: 1, construction: name, contents: EXAMPLE, tool: { kind: 'scoring-board' } });
+  const read = readDesign({
+    version: 1,
+    construction: name,
+    contents: exampleFor(name),
+    tool: { kind: 'scoring-board' },
+  });
   const plan = read.ok ? planFor(read.design) : null;
   const made = plan?.made ?? null;
+  const picture = made ? pictureOf(made) : null;
   const fields = optionFields(construction.options);
   const schools = fields.filter((field) => construction.schools.some(({ option }) => option === field.name));
   return (
@@ -38,35 +61,16 @@ export function Holder({ name }: { name: string }) {
         <p className={styles.purpose}>{construction.purpose}</p>
         {made && (
           <div className={styles.faces}>
-            {([made.built.front, made.built.front === 'below' ? 'above' : 'below'] as const).map((face) => {
-              const stack = made.folded.finished;
-              const view = viewOf(made.built, stack);
-              const box = foldedBox(stack, view);
-              const scale = Math.min(2, 230 / (box.maxX - box.minX), 230 / (box.maxY - box.minY));
-              return (
-                <figure key={face}>
-                  <svg
-                    width={(box.maxX - box.minX) * scale + 4}
-                    height={(box.maxY - box.minY) * scale + 4}
-                    role="img"
-                    aria-label={face === made.built.front ? 'Front' : 'Back'}
-                  >
-                    <FoldedFace
-                      stack={stack}
-                      view={view}
-                      face={face}
-                      scale={scale}
-                      x={2}
-                      y={2}
-                      given={givenPieces(made.built)}
-                    />
-                  </svg>
-                  <figcaption>{face === made.built.front ? 'Front' : 'Back'}</figcaption>
-                </figure>
-              );
-            })}
+            {picture?.kind === 'still' ? (
+              <figure>
+                <SmallPicture picture={picture} scale={2} room={ROOM} label="As it stands" />
+                <figcaption>As it stands</figcaption>
+              </figure>
+            ) : (
+              <BothFaces made={made} />
+            )}
             <p>
-              For a 3 × 4 in card:{' '}
+              For {isDeep(name) ? '3 × 4 in cards, 1 in of them' : 'a 3 × 4 in card'}:{' '}
               {made.pieces
                 .map(
                   ({ piece }) =>
@@ -144,13 +148,31 @@ export function Holder({ name }: { name: string }) {
   );
 }
 
-/** What a choice comes to for the example: inside and thickness, read off the folded shape. */
+/** A flat holder from the front and from the back. */
+function BothFaces({ made }: { made: Made }) {
+  const { built, folded } = made;
+  const stack = folded.finished;
+  const view = viewOf(built, stack);
+  const box = foldedBox(stack, view);
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const scale = Math.min(2, 230 / width, 230 / height);
+  return ([built.front, built.front === 'below' ? 'above' : 'below'] as const).map((face) => {
+    const name = face === built.front ? 'Front' : 'Back';
+    return (
+      <figure key={face}>
+        <svg width={width * scale + 4} height={height * scale + 4} role="img" aria-label={name}>
+          <FoldedFace stack={stack} view={view} face={face} scale={scale} x={2} y={2} given={givenPieces(built)} />
+        </svg>
+        <figcaption>{name}</figcaption>
+      </figure>
+    );
+  });
+}
+
+/** What a choice comes to for the example, read off the folded shape. */
 function consequence(name: string, option: string, value: string): string {
-  const read = readDesign({ version: 1, construction: name, contents: EXAMPLE, options: { [option]: value } });
-  const made = read.ok ? planFor(read.design).made : null;
-  if (!made || made.built.cavities.length === 0) return '';
-  const { width, height } = made.inside;
-  return `Inside ${formatLength(width, 'in', '1/8 in')} × ${formatLength(height, 'in', '1/8 in', true)}, ${formatLength(mm(made.finished.thickness), 'mm', '0.5 mm', true)} thick.`;
+  const read = readDesign({ version: 1, construction: name, contents: exampleFor(name), options: { [option]: value } });
+  return read.ok ? consequenceOf(planFor(read.design), sayer('in', '1/8 in')) : '';
 }
 
 function fallbackWords({ unit, fallback, choices, open }: OptionField): string {

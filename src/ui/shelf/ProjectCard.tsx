@@ -6,12 +6,11 @@ import dayjs from 'dayjs';
 import relativeTime from 'dayjs/plugin/relativeTime';
 import Link from 'next/link';
 import { constructionNamed } from '@/core/constructions';
-import { foldedBox } from '@/core/fold';
-import { CARDS, ownPaper, sizeNamed, viewOf, type Made } from '@/core/plan';
+import { CARDS, pictureOf, sizeNamed, type Made } from '@/core/plan';
 import type { Project } from '@/data/db';
 import { usePlan } from '../bench/usePlan';
 import { Figure } from '../parts/Figure';
-import { FoldedFace } from '../draw/FoldedFace';
+import { SmallPicture } from '../draw/SmallPicture';
 import styles from './Shelf.module.css';
 
 dayjs.extend(relativeTime);
@@ -44,13 +43,19 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
   return (
     <li className={styles.project}>
       <Link href={`/bench?p=${encodeURIComponent(project.id)}`} className={styles.open}>
-        <span className={styles.picture}>{made && <Picture made={made} />}</span>
+        <span className={styles.picture}>
+          {made && <SmallPicture picture={pictureOf(made)} scale={SHELF_SCALE} room={ROOM} />}
+        </span>
         <strong>{project.name}</strong>
         <span className={styles.kind}>{constructionNamed(project.design.construction)?.title}</span>
         <span className={styles.what}>
           {made && (
             <>
-              {made.built.cavities.length === 0 ? 'Made for ' : made.fit ? 'Holds ' : 'Holds up to '}
+              {made.built.cavities.length === 0 && !made.built.room
+                ? 'Made for '
+                : made.fit
+                  ? 'Holds '
+                  : 'Holds up to '}
               {usual ? (
                 `${/^(A\d|ID)/.test(usual.title) ? 'an' : 'a'} ${usual.title}`
               ) : (
@@ -101,18 +106,5 @@ function Blanks({ made, project }: { made: Made; project: Project }) {
     <>
       , from {figure(width, false)} × {figure(height)}
     </>
-  );
-}
-
-function Picture({ made }: { made: Made }) {
-  const stack = ownPaper(made.folded.finished, made.built);
-  const view = viewOf(made.built, stack);
-  const box = foldedBox(stack, view);
-  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
-  const scale = Math.min(SHELF_SCALE, ROOM.width / width, ROOM.height / height);
-  return (
-    <svg width={width * scale + 2} height={height * scale + 2} aria-hidden="true">
-      <FoldedFace stack={stack} view={view} face="above" scale={scale} x={1} y={1} />
-    </svg>
   );
 }

@@ -2,7 +2,7 @@
  * Standing: what is raised from flat piles. `raise(pieces, piles, steps)` turns hinges by their angles in space and
  * watches what the paper meets; room, faces and walls are read off how it stands.
  */
-export { leafOf, standingOf, type Leaf, type Standing, type Touch } from './pose';
+export { carriedLeaf, leafOf, standingOf, type Leaf, type Standing, type Touch } from './pose';
 export { passThrough } from './crossing';
 export {
   inOnePlane,
@@ -21,4 +21,5 @@ export {
 export { boxInside, contentsIn, roomAxes, roomOver, standsFree, type BoxRoom, type Size3 } from './boxRoom';
 export { edgesMeet, lidWays, type LidPair, type LidWay } from './lidRoom';
 export { seenAsPile, type Look } from './faces';
+export { liftsOf } from './lifts';
 export { stillOf, type StillFace } from './still';

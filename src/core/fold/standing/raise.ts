@@ -16,6 +16,7 @@ import {
   posed,
   poseWithin,
   seenFrom,
+  seenPose,
   sharedRegion,
   turnedAbout,
   type Line3,
@@ -208,12 +209,6 @@ function setDown(before: Standing, step: AssemblySet): Done {
   const down: Motion = { kind: 'carry', moving, from: { x: normal.x * side, y: normal.y * side, z: normal.z * side } };
   const lying = { ...before, leaves: moved };
   return finish(lying, step, [down], [...LIFTS.map((lift) => 1 - lift), 1], []);
-}
-
-/** A pose on the axes of another. */
-function seenPose(from: Pose, pose: Pose): Pose {
-  const along = (v: Vec): Vec => ({ x: dot3(v, from.x), y: dot3(v, from.y), z: dot3(v, from.normal) });
-  return { x: along(pose.x), y: along(pose.y), normal: along(pose.normal), o: seenFrom(from, pose.o) };
 }
 
 /** Carries the motions out, watching; then says what lies on what, and glues. */

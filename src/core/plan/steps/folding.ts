@@ -89,14 +89,17 @@ export function standingSteps(
   const lead = step.kind === 'raise' ? stage.before.hinges.find(({ id }) => id === hinges[0])!.between[1] : step.panel;
   const piece = pieceOf(built, lead).name;
   if (glue) {
-    const glued = [...new Set(stage.joints.map((joint) => name(joint.panel)))];
+    const parts = [...new Set(stage.joints.map((joint) => joint.panel))];
+    const glued = [...new Set(parts.map(name))];
+    // Several of one name: each of them.
+    const the = glued.length < parts.length ? 'each ' : 'the ';
     const onto = [...new Set(stage.joints.map((joint) => name(joint.onto)))];
     const sides = new Set(stage.joints.map(({ side }) => side));
     steps.push({
       piece,
       action: 'glue',
       glue,
-      text: `Glue the ${sides.size === 1 ? `${[...sides][0]} of the ` : ''}${listed(glued, 'the ')} where ${stage.joints.length > 1 ? 'they' : 'it'} will lie on the ${listed(onto, 'the ')}.${advice ? ` ${adhesiveSentence(advice, say)}` : ''}`.trimEnd(),
+      text: `Glue ${sides.size === 1 ? `the ${[...sides][0]} of ` : ''}${the}${listed(glued, the)} where ${glued.length > 1 ? 'they' : 'it'} will lie on the ${listed(onto, 'the ')}.${advice ? ` ${adhesiveSentence(advice, say)}` : ''}`.trimEnd(),
       ...(advice?.chosen === 'hot-glue' ? { caution: CAUTION.hotGlue } : {}),
       picture: { kind: 'standing', stage: i, before: true, glue },
     });

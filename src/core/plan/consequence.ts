@@ -1,0 +1,30 @@
+import { formatLength, mm } from '../length';
+import { checksOf } from './checks';
+import { printMap } from './print';
+import type { Plan } from './plan';
+import type { Say } from './words';
+
+/** What a plan comes to, to weigh one choice against another: room, thickness, a lid's play, what shows plain. */
+export function consequenceOf(plan: Plan, say: Say): string {
+  const { made, design } = plan;
+  if (!made) return 'It cannot be made so here.';
+  const { width, height, depth } = made.inside;
+  if (made.built.room) return `Inside ${say(width)} × ${say(height)} × ${say(depth)}.${lidPlay(plan)}`;
+  if (made.built.cavities.length === 0) return '';
+  const plain = printMap(made, design).some(({ side }) => side === 'A');
+  return `Inside ${say(width)} × ${say(height)}, ${thin(made.finished.thickness)} thick${plain ? ', some of the paper’s inside shows' : ''}.`;
+}
+
+function lidPlay(plan: Plan): string {
+  const [across, along] = (['lid-width', 'lid-height'] as const).map((id) => checksOf(plan).find((c) => c.id === id));
+  if (!across || !along) return '';
+  const way = ({ value, level, about }: typeof across, name: string): string =>
+    about.exact === 1
+      ? `grips in the ${name}`
+      : level === 'fail'
+        ? `is ${thin(-value)} too tight in the ${name}`
+        : `has ${thin(value)} of play in the ${name}`;
+  return ` The lid ${way(across, 'width')} and ${way(along, 'height')}.`;
+}
+
+const thin = (value: number): string => formatLength(mm(value), 'mm', '0.5 mm', true);

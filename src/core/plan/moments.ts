@@ -1,0 +1,235 @@
+import { turned } from '../fit';
+import {
+  contentsIn,
+  hingeLine,
+  leafOf,
+  liftsOf,
+  midway,
+  standingOf,
+  carriedLeaf,
+  type Folded,
+  type Leaf,
+  type Motion,
+  type Stack,
+  type Stage,
+  type Standing,
+  type StandingStage,
+  type View,
+} from '../fold';
+import { plus3, poseBetween, poseWithin, seenPose, type Point, type Pose, type Vec } from '../geometry';
+import type { Contents } from '../constructions';
+import type { Panel } from '../pattern';
+import { viewOf, type Made } from './plan';
+
+/** One thing done at the table, as it is seen in space: how the paper lay, how it moves, how it then stands. */
+export interface Moment {
+  /** The step of the assembly; `flat` and `contents` besides. */
+  readonly step: string;
+  /** What is done: `Raise the far and the near wall`. */
+  readonly text: string;
+  readonly before: Standing;
+  readonly motions: readonly Motion[];
+  readonly after: Standing;
+  /** What goes in, where it comes to lie; empty before its turn. */
+  readonly contents: readonly Leaf[];
+  /** Where it comes from, from where it lies, while this moment brings it in; null when it lies there already. */
+  readonly entering: Vec | null;
+  /** Paper that was brought from beside the work: how a panel of it lay before, and all that came along. */
+  readonly brought: { readonly panel: string; readonly from: Pose } | null;
+}
+
+/** Thickness of paper as it is drawn, mm a layer: enough to tell what lies on what. */
+const LAYER = 0.25;
+/** How high paper is held while it is carried over, mm. */
+const HELD = 60;
+
+/** The whole making in space, from the flat sheet to the finished thing with its contents in. */
+export function momentsOf(made: Made, contents: Contents): readonly Moment[] {
+  const { folded, built } = made;
+  const panels = new Map(built.pieces.flatMap((piece) => piece.panels.map((p): [string, Panel] => [p.id, p])));
+  const start = standingOf(folded.flat, panels);
+  const still = (step: string, text: string, at: Standing): Moment => ({
+    step,
+    text,
+    before: at,
+    motions: [],
+    after: at,
+    contents: [],
+    entering: null,
+    brought: null,
+  });
+  const moments: Moment[] = [still('flat', 'Flat, inside up', start)];
+  for (const stage of folded.stages) moments.push(flatMoment(stage, panels));
+  let lay: Standing = folded.standing?.start ?? start;
+  for (const stage of folded.standing?.stages ?? []) {
+    moments.push(standingMoment(stage, lay));
+    lay = stage.after;
+  }
+  return withContents(moments, made, contents);
+}
+
+/** A flat fold as half a turn in space; a piece laid down as a carry from above, or from below. */
+function flatMoment({ step, moving, before, stack }: Stage, panels: ReadonlyMap<string, Panel>): Moment {
+  const [lay, after] = [standingOf(before, panels), standingOf(stack, panels)];
+  const moves = new Set(moving);
+  const common = { step: step.id, text: step.name, after, contents: [], entering: null, brought: null };
+  if (step.kind === 'place') {
+    const z = step.level === 'bottom' ? -HELD : HELD;
+    return { ...common, before: after, motions: [{ kind: 'carry', moving: moves, from: { x: 0, y: 0, z } }] };
+  }
+  const lead = before.hinges.find(({ id }) => id === step.hinges[0])!;
+  const line = hingeLine(before, lead);
+  const rises = (lead.fold === 'valley') === (before.layers.find(({ panel }) => panel === lead.between[0])!.up === 'A');
+  // Which way round lifts the moving paper off the table depends on the side of the line it lies on.
+  const [from, to] = [line.from, line.to];
+  const side = before.layers
+    .filter(({ panel }) => moves.has(panel))
+    .flatMap(({ polygon }) => polygon)
+    .reduce((sum, p) => sum + (to.x - from.x) * (p.y - from.y) - (to.y - from.y) * (p.x - from.x), 0);
+  const angle = side > 0 === rises ? Math.PI : -Math.PI;
+  const flat = ({ x, y }: Point): Vec => ({ x, y, z: 0 });
+  return {
+    ...common,
+    before: lay,
+    motions: [{ kind: 'turn', moving: moves, line: { from: flat(from), to: flat(to) }, angle }],
+  };
+}
+
+function standingMoment({ step, before, motions, after }: StandingStage, lay: Standing): Moment {
+  const common = { step: step.id, text: step.name, before, motions, after, contents: [], entering: null };
+  return step.kind === 'set'
+    ? { ...common, brought: { panel: step.panel, from: leafOf(lay, step.panel).pose } }
+    : { ...common, brought: null };
+}
+
+/** Puts in a moment at which the contents go in, and leaves them lying in all that follow. */
+function withContents(moments: readonly Moment[], made: Made, contents: Contents): readonly Moment[] {
+  const { built, folded } = made;
+  const after = built.room?.insertAfter ?? built.cavities[0]?.insertAfter;
+  const at = moments.findIndex(({ step }) => step === after);
+  if (at < 0) return moments;
+  const { seated, floor, way } = built.room
+    ? standingSeat(folded, built.room, contents)
+    : flatSeat(made, moments[at]!.after, stackAfter(folded, after!), contents);
+  // The floor may be turned after that: what lies on it goes along. Another pile on the table has no floor.
+  const on = (standing: Standing): readonly Leaf[] => {
+    const now = standing.leaves.find((l) => l.panel.id === floor.panel);
+    if (!now) return [];
+    return seated.map((l) => carriedLeaf(l, (pose) => poseWithin(now.pose, seenPose(floor.pose, pose))));
+  };
+  const { pose } = leafOf(moments[at]!.after, floor.panel);
+  const entering = plus3(plus3(plus3({ x: 0, y: 0, z: 0 }, pose.x, way.x), pose.y, way.y), pose.normal, way.z);
+  const entry: Moment = {
+    ...moments[at]!,
+    step: 'contents',
+    text: 'The contents go in',
+    before: moments[at]!.after,
+    motions: [],
+    brought: null,
+    contents: on(moments[at]!.after),
+    entering,
+  };
+  return [
+    ...moments.slice(0, at + 1),
+    entry,
+    ...moments.slice(at + 1).map((moment) => ({ ...moment, contents: on(moment.after) })),
+  ];
+}
+
+interface Seat {
+  readonly seated: readonly Leaf[];
+  readonly floor: { readonly panel: string; readonly pose: Pose };
+  /** Where the contents come from, along the floor's own axes. */
+  readonly way: Vec;
+}
+
+function standingSeat(folded: Folded, room: NonNullable<Made['built']['room']>, contents: Contents): Seat {
+  const { finished } = folded.standing!;
+  const { width, height, thickness: depth } = contents;
+  const seated = contentsIn(finished, room, { width, height, depth });
+  const tallest = Math.max(...finished.leaves.map((l) => Math.abs(l.box[1].z - l.box[0].z)), width / 2);
+  return {
+    seated,
+    floor: { panel: room.floor, pose: leafOf(finished, room.floor).pose },
+    way: { x: 0, y: 0, z: 1.2 * tallest + 20 },
+  };
+}
+
+/** Contents of a flat holder: a sheet on the floor's inner face, drawn in through the mouth. */
+function flatSeat(made: Made, standing: Standing, stack: Stack, contents: Contents): Seat {
+  const { built } = made;
+  const [cavity] = built.cavities;
+  const view = viewOf(built, stack);
+  const [lying, inside] = [turned(built, contents), turned(built, made.inside)];
+  const x = (inside.width - lying.width) / 2;
+  const y = cavity!.through ? (inside.height - lying.height) / 2 : Math.max(0, inside.height - lying.height);
+  const floor = leafOf(standing, cavity!.floor);
+  const pose = sheetIn(view, floor.pose.normal.z > 0 ? LAYER / 2 : -LAYER / 2);
+  const polygon = [
+    { x, y },
+    { x: x + lying.width, y },
+    { x: x + lying.width, y: y + lying.height },
+    { x, y: y + lying.height },
+  ] as Panel['polygon'];
+  const flat: Leaf = {
+    piece: 'contents',
+    panel: { id: 'contents', name: 'contents', polygon },
+    pose,
+    corners: [],
+    box: floor.box,
+  };
+  const out = 1.05 * lying.height;
+  const { up } = view;
+  const away = { x: -up.x * out, y: -up.y * out, z: 0 };
+  const own = seenPose(floor.pose, { ...floor.pose, o: plus3(floor.pose.o, away) }).o;
+  return { seated: [carriedLeaf(flat, (p) => p)], floor: { panel: cavity!.floor, pose: floor.pose }, way: own };
+}
+
+/** A view of the pile as axes in space, so far above the table. */
+const sheetIn = ({ origin, across, up }: View, z: number): Pose => ({
+  x: { x: across.x, y: across.y, z: 0 },
+  y: { x: up.x, y: up.y, z: 0 },
+  normal: { x: 0, y: 0, z: across.x * up.y - across.y * up.x },
+  o: { x: origin.x, y: origin.y, z },
+});
+
+const stackAfter = (folded: Folded, step: string): Stack =>
+  folded.stages.find((stage) => stage.step.id === step)?.stack ?? folded.finished;
+
+/** Where everything is at a share of a moment, 0 to 1, layers told apart: the paper, and the contents by themselves. */
+export function seenAt(
+  moment: Moment,
+  share: number,
+): { readonly paper: readonly Leaf[]; readonly contents: readonly Leaf[] } {
+  const { before, motions, after, brought } = moment;
+  // What lay beside the work is brought over it first, then set down.
+  const bringing = brought ? Math.min(1, 2 * share) : 1;
+  const doing = brought ? Math.max(0, 2 * share - 1) : share;
+  const there = midway(before, motions, doing);
+  const carried = brought && bringing < 1 ? carriedOver(there, motions[0]!.moving, brought, bringing) : there;
+  const [was, is] = [liftsOf(before), liftsOf(after)];
+  const paper = carried.map((l) => {
+    const id = l.panel.id;
+    const lift = LAYER * ((was.get(id) ?? 0) * (1 - share) + (is.get(id) ?? 0) * share);
+    return carriedLeaf(l, (pose) => ({ ...pose, o: plus3(pose.o, pose.normal, lift) }));
+  });
+  const { entering } = moment;
+  const contents = entering
+    ? moment.contents.map((l) => carriedLeaf(l, (pose) => ({ ...pose, o: plus3(pose.o, entering, 1 - share) })))
+    : moment.contents;
+  return { paper, contents };
+}
+
+function carriedOver(
+  leaves: readonly Leaf[],
+  moving: ReadonlySet<string>,
+  { panel, from }: NonNullable<Moment['brought']>,
+  share: number,
+): readonly Leaf[] {
+  const to = leaves.find((l) => l.panel.id === panel)!.pose;
+  const way = poseBetween(from, to, share);
+  const now = { ...way, o: { ...way.o, z: way.o.z + HELD * Math.sin(Math.PI * share) } };
+  return leaves.map((l) =>
+    moving.has(l.panel.id) ? carriedLeaf(l, (pose) => poseWithin(now, seenPose(to, pose))) : l,
+  );
+}

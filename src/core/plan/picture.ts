@@ -1,0 +1,79 @@
+import type { Contents } from '../constructions';
+import {
+  carriedLeaf,
+  contentsIn,
+  leafOf,
+  reached,
+  stillOf,
+  type Leaf,
+  type Stack,
+  type StillFace,
+  type Touch,
+  type View,
+} from '../fold';
+import { plus3, posed } from '../geometry';
+import { glueAreas } from './glue';
+import { ownPaper, viewOf, type Made } from './plan';
+import type { StepPicture } from './steps';
+
+/** The finished thing as it is drawn: a pile and how it is looked at, or the faces of what stands. */
+export type Picture =
+  | { readonly kind: 'pile'; readonly stack: Stack; readonly view: View; readonly front: 'below' | 'above' }
+  | { readonly kind: 'still'; readonly faces: readonly StillFace[] };
+
+/** The finished thing, to be drawn small. */
+export function pictureOf(made: Made): Picture {
+  const { standing } = made.folded;
+  if (standing && made.built.room)
+    return { kind: 'still', faces: stillOf(standing.finished.leaves, standing.finished.touches) };
+  const stack = ownPaper(made.folded.finished, made.built);
+  return { kind: 'pile', stack, view: viewOf(made.built, stack), front: made.built.front };
+}
+
+/** How far glue is drawn off the paper it is on, mm: enough to lie on top of it. */
+const OFF = 0.1;
+
+/** One step of what stands: only the paper it is about, with the glue to put on, or the contents on their way in. */
+export function stillStep(
+  made: Made,
+  picture: Extract<StepPicture, { kind: 'standing' }>,
+  contents: Contents,
+): readonly StillFace[] {
+  const { standing } = made.folded;
+  const { step, before, after } = standing!.stages[picture.stage]!;
+  const now = picture.before ? before : after;
+  const about =
+    step.kind === 'set'
+      ? [step.panel, step.onto]
+      : before.hinges.find(({ id }) => id === step.turns[0]!.hinges[0])!.between;
+  const own = reached(after, about);
+  const paper = now.leaves.filter((l) => own.has(l.panel.id));
+  const touches: Touch[] = [...now.touches];
+  const glue = glueAreas(made)
+    .filter(({ id, joint }) => id === picture.glue && own.has(joint.panel))
+    .flatMap(({ joint: { panel, side, polygons } }) =>
+      polygons.map((polygon, i): Leaf => {
+        const { pose } = leafOf(now, panel);
+        const id = `glue-${panel}-${i}`;
+        touches.push({ panel: id, onto: panel, face: side });
+        const o = posed(pose, { x: 0, y: 0 }, side === 'inside' ? OFF : -OFF);
+        return carriedLeaf(
+          { piece: 'glue', panel: { id, name: 'glue', polygon }, pose, corners: [], box: [o, o] },
+          (p) => ({ ...p, o }),
+        );
+      }),
+    );
+  const going = picture.inserting && made.built.room ? entering(made, contents) : [];
+  return stillOf([...paper, ...glue, ...going], touches);
+}
+
+/** Contents over the room they go into, a good way up. */
+function entering(made: Made, { width, height, thickness: depth }: Contents): readonly Leaf[] {
+  const room = made.built.room!;
+  const { finished } = made.folded.standing!;
+  const { normal } = leafOf(finished, room.floor).pose;
+  const up = (room.onEdge ? height : made.inside.depth) * 0.9 + 12;
+  return contentsIn(finished, room, { width, height, depth }).map((l) =>
+    carriedLeaf(l, (pose) => ({ ...pose, o: plus3(pose.o, normal, up) })),
+  );
+}

@@ -1,0 +1,101 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import { Scene, type SceneColours, type Seen } from './Scene';
+import styles from './SpaceView.module.css';
+
+interface PaperProps {
+  readonly seen: Seen;
+  readonly label: string;
+  /** Told that nothing can be drawn in space here. */
+  readonly onMissing: () => void;
+}
+
+/** Arrow keys turn the thing the way they point; the viewer goes the other way. */
+const TURNS: Record<string, readonly [number, number]> = {
+  ArrowLeft: [1, 0],
+  ArrowRight: [-1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+/** The paper in space, turned with mouse, touch and keys. */
+export default function Paper({ seen, label, onMissing }: PaperProps) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [scene, setScene] = useState<Scene | null>(null);
+  const theme = useTheme();
+  useEffect(() => {
+    const element = canvas.current!;
+    let made: Scene;
+    try {
+      made = new Scene(element, coloursOf(element));
+    } catch {
+      onMissing();
+      return;
+    }
+    setScene(made);
+    const watch = new ResizeObserver(([entry]) => {
+      if (entry && entry.contentRect.width > 0) made.resize(entry.contentRect.width, entry.contentRect.height);
+    });
+    watch.observe(element);
+    const lost = (): void => onMissing();
+    element.addEventListener('webglcontextlost', lost);
+    return () => {
+      watch.disconnect();
+      element.removeEventListener('webglcontextlost', lost);
+      made.dispose();
+      setScene(null);
+    };
+  }, [onMissing]);
+  useEffect(() => {
+    scene?.recolour(coloursOf(canvas.current!));
+  }, [scene, theme]);
+  useEffect(() => {
+    scene?.show(seen);
+  }, [scene, seen, theme]);
+  return (
+    <canvas
+      ref={canvas}
+      className={styles.canvas}
+      role="img"
+      aria-label={label}
+      aria-describedby="space-keys"
+      tabIndex={0}
+      onKeyDown={(event) => {
+        const by = TURNS[event.key];
+        if (by) scene?.turn(...by);
+        else if (event.key === '+' || event.key === '=') scene?.near(1.15);
+        else if (event.key === '-') scene?.near(1 / 1.15);
+        else if (event.key === 'Home') scene?.front();
+        else return;
+        event.preventDefault();
+        event.stopPropagation();
+      }}
+      onDoubleClick={() => scene?.front()}
+    />
+  );
+}
+
+/** The theme of the page, followed as it changes. */
+function useTheme(): string | undefined {
+  const [theme, setTheme] = useState(() => document.documentElement.dataset.theme);
+  useEffect(() => {
+    const watch = new MutationObserver(() => setTheme(document.documentElement.dataset.theme));
+    watch.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
+    return () => watch.disconnect();
+  }, []);
+  return theme;
+}
+
+function coloursOf(element: Element): SceneColours {
+  const style = getComputedStyle(element);
+  const colour = (name: string): string => style.getPropertyValue(name).trim();
+  return {
+    sideA: colour('--side-a'),
+    sideB: colour('--side-b'),
+    given: colour('--card-deep'),
+    contents: colour('--contents'),
+    ink: colour('--ink-soft'),
+    shadow: document.documentElement.dataset.theme === 'dark' ? 0.5 : 0.22,
+  };
+}

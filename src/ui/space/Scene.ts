@@ -1,0 +1,265 @@
+import {
+  AmbientLight,
+  BackSide,
+  BufferGeometry,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  Float32BufferAttribute,
+  FrontSide,
+  Group,
+  LineBasicMaterial,
+  LineSegments,
+  type Material,
+  Matrix4,
+  Mesh,
+  MeshLambertMaterial,
+  Path,
+  PCFSoftShadowMap,
+  PerspectiveCamera,
+  PlaneGeometry,
+  Scene as ThreeScene,
+  ShadowMaterial,
+  Shape,
+  ShapeGeometry,
+  Vector3,
+  WebGLRenderer,
+} from 'three';
+import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import type { Leaf } from '@/core/fold';
+import { boxOf3, type Point, type Pose } from '@/core/geometry';
+import type { Hole } from '@/core/pattern';
+
+/** What is seen: paper with its holes, contents, and which pieces the maker has already. */
+export interface Seen {
+  readonly paper: readonly Leaf[];
+  readonly contents: readonly Leaf[];
+  readonly holes: readonly Hole[];
+  readonly given: ReadonlySet<string>;
+}
+
+export interface SceneColours {
+  readonly sideA: string;
+  readonly sideB: string;
+  readonly given: string;
+  readonly contents: string;
+  readonly ink: string;
+  readonly shadow: number;
+}
+
+/** Where the viewer stands at first: turned about the upright, and raised, radians. */
+const TURNED = (-32 * Math.PI) / 180;
+const RAISED = (34 * Math.PI) / 180;
+/** One press of an arrow key turns by this, radians. */
+const KEY_TURN = Math.PI / 18;
+/** Never quite from straight above or straight below: there "up" has no meaning. */
+const STEEPEST = Math.PI / 2 - 0.02;
+const VIEW_ANGLE = 28;
+
+/** Paper in space, drawn by the graphics card: call `show` with where everything is. Throws where there is no WebGL. */
+export class Scene {
+  private readonly renderer: WebGLRenderer;
+  private readonly scene = new ThreeScene();
+  private readonly camera = new PerspectiveCamera(VIEW_ANGLE, 1, 10, 20_000);
+  private readonly controls: OrbitControls;
+  private readonly table: Mesh;
+  private readonly sun = new DirectionalLight(0xffffff, 1.9);
+  private readonly meshes = new Map<string, { readonly panel: Leaf['panel']; readonly group: Group }>();
+  private colours: SceneColours;
+  private centre = new Vector3();
+  private radius = 0;
+  private asked = 0;
+
+  constructor(canvas: HTMLCanvasElement, colours: SceneColours) {
+    this.renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true, preserveDrawingBuffer: true });
+    this.renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+    this.renderer.shadowMap.enabled = true;
+    this.renderer.shadowMap.type = PCFSoftShadowMap;
+    this.colours = colours;
+    this.camera.up.set(0, 0, 1);
+    this.controls = new OrbitControls(this.camera, canvas);
+    this.controls.enablePan = false;
+    this.controls.minPolarAngle = Math.PI / 2 - STEEPEST;
+    this.controls.maxPolarAngle = Math.PI / 2 + STEEPEST;
+    this.controls.addEventListener('change', this.render);
+    this.scene.add(new AmbientLight(0xffffff, 1.6), this.sun, this.sun.target);
+    this.sun.castShadow = true;
+    this.sun.shadow.mapSize.set(1024, 1024);
+    this.sun.shadow.radius = 5;
+    this.table = new Mesh(new PlaneGeometry(1, 1), new ShadowMaterial({ opacity: colours.shadow }));
+    this.table.receiveShadow = true;
+    this.scene.add(this.table);
+  }
+
+  /** Shows everything where it is, and keeps it in the middle of the picture and as large as it fits. */
+  show(seen: Seen): void {
+    const { paper, contents } = seen;
+    const there = new Set<string>();
+    for (const leaf of [...paper, ...contents]) {
+      there.add(leaf.panel.id);
+      this.mesh(leaf, seen).matrix.copy(matrixOf(leaf.pose));
+    }
+    for (const [id, { group }] of this.meshes) group.visible = there.has(id);
+    const [least, most] = boxOf3([...paper, ...contents].flatMap((leaf) => leaf.corners));
+    this.frame(new Vector3(least.x, least.y, least.z), new Vector3(most.x, most.y, most.z));
+    this.draw();
+  }
+
+  /** Turns the view by steps to the right and up. */
+  turn(right: number, up: number): void {
+    const from = this.camera.position.clone().sub(this.controls.target);
+    const raised = Math.asin(from.z / from.length()) + up * KEY_TURN;
+    this.look(Math.atan2(from.x, -from.y) + right * KEY_TURN, raised, from.length());
+    this.draw();
+  }
+
+  /** Steps nearer (over 1) or further off. */
+  near(times: number): void {
+    const from = this.camera.position.clone().sub(this.controls.target);
+    this.camera.position.copy(this.controls.target).addScaledVector(from, 1 / times);
+    this.draw();
+  }
+
+  /** Back to where the viewer stood at first. */
+  front(): void {
+    this.look(TURNED, RAISED, this.distance());
+    this.draw();
+  }
+
+  resize(width: number, height: number): void {
+    this.renderer.setSize(width, height, false);
+    const before = this.distance();
+    this.camera.aspect = width / height;
+    this.camera.updateProjectionMatrix();
+    if (this.radius > 0) this.near(before / this.distance());
+  }
+
+  recolour(colours: SceneColours): void {
+    this.colours = colours;
+    for (const id of [...this.meshes.keys()]) this.drop(id);
+    (this.table.material as ShadowMaterial).opacity = colours.shadow;
+  }
+
+  dispose(): void {
+    cancelAnimationFrame(this.asked);
+    for (const id of [...this.meshes.keys()]) this.drop(id);
+    this.controls.dispose();
+    this.renderer.dispose();
+  }
+
+  private look(turned: number, raised: number, distance: number): void {
+    const up = Math.max(-STEEPEST, Math.min(STEEPEST, raised));
+    this.camera.position.set(
+      this.centre.x + distance * Math.cos(up) * Math.sin(turned),
+      this.centre.y - distance * Math.cos(up) * Math.cos(turned),
+      this.centre.z + distance * Math.sin(up),
+    );
+    this.controls.target.copy(this.centre);
+  }
+
+  /** How far off all of it is seen, by the narrower side of the picture. */
+  private distance(): number {
+    const upright = (VIEW_ANGLE * Math.PI) / 360;
+    const across = Math.atan(Math.tan(upright) * this.camera.aspect);
+    return this.radius / Math.sin(Math.min(upright, across));
+  }
+
+  private frame(least: Vector3, most: Vector3): void {
+    const centre = least.clone().add(most).multiplyScalar(0.5);
+    const radius = Math.max(10, least.distanceTo(most) / 2);
+    if (this.radius === 0) {
+      [this.centre, this.radius] = [centre, radius];
+      this.look(TURNED, RAISED, this.distance());
+    } else {
+      // The viewer keeps the way they look and how near they have stepped.
+      const from = this.camera.position
+        .clone()
+        .sub(this.centre)
+        .multiplyScalar(radius / this.radius);
+      [this.centre, this.radius] = [centre, radius];
+      this.camera.position.copy(centre).add(from);
+      this.controls.target.copy(centre);
+    }
+    this.table.position.set(centre.x, centre.y, least.z - 0.6);
+    this.table.scale.setScalar(radius * 8);
+    this.sun.position.copy(centre).add(new Vector3(-0.55, -0.5, 1.5).multiplyScalar(radius * 2));
+    this.sun.target.position.copy(centre);
+    const { camera } = this.sun.shadow;
+    [camera.left, camera.right, camera.bottom, camera.top] = [-radius * 1.3, radius * 1.3, -radius * 1.3, radius * 1.3];
+    [camera.near, camera.far] = [1, radius * 8];
+    camera.updateProjectionMatrix();
+    this.sun.shadow.bias = -0.0008;
+    this.sun.shadow.normalBias = radius / 300;
+  }
+
+  /** Lets go of a panel's drawing, on the graphics card too. */
+  private drop(id: string): void {
+    const { group } = this.meshes.get(id)!;
+    group.removeFromParent();
+    for (const child of group.children as (Mesh | LineSegments)[]) {
+      child.geometry.dispose();
+      (child.material as Material).dispose();
+    }
+    this.meshes.delete(id);
+  }
+
+  private mesh(leaf: Leaf, { holes, given: had }: Seen): Group {
+    const known = this.meshes.get(leaf.panel.id);
+    if (known?.panel === leaf.panel) return known.group;
+    // The design was changed: the panel of that name has another shape now.
+    if (known) this.drop(leaf.panel.id);
+    const group = new Group();
+    group.matrixAutoUpdate = false;
+    const geometry = new ShapeGeometry(shapeOf(leaf, holes));
+    const offset = { polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 };
+    const face = (colour: string, side: typeof FrontSide | typeof BackSide | typeof DoubleSide): Mesh => {
+      const mesh = new Mesh(geometry, new MeshLambertMaterial({ color: new Color(colour), side, ...offset }));
+      mesh.castShadow = true;
+      mesh.receiveShadow = true;
+      return mesh;
+    };
+    const { contents, given, sideA, sideB, ink } = this.colours;
+    if (leaf.piece === 'contents') group.add(face(contents, DoubleSide));
+    else if (had.has(leaf.piece)) group.add(face(given, DoubleSide));
+    else group.add(face(sideA, FrontSide), face(sideB, BackSide));
+    group.add(new LineSegments(outlineOf(leaf.panel.polygon), new LineBasicMaterial({ color: new Color(ink) })));
+    this.scene.add(group);
+    this.meshes.set(leaf.panel.id, { panel: leaf.panel, group });
+    return group;
+  }
+
+  private draw(): void {
+    this.controls.update();
+    cancelAnimationFrame(this.asked);
+    this.asked = requestAnimationFrame(this.render);
+  }
+
+  private readonly render = (): void => {
+    this.renderer.render(this.scene, this.camera);
+  };
+}
+
+const matrixOf = ({ x, y, normal, o }: Pose): Matrix4 =>
+  new Matrix4()
+    .makeBasis(new Vector3(x.x, x.y, x.z), new Vector3(y.x, y.y, y.z), new Vector3(normal.x, normal.y, normal.z))
+    .setPosition(o.x, o.y, o.z);
+
+function shapeOf({ panel }: Leaf, holes: readonly Hole[]): Shape {
+  const shape = new Shape();
+  panel.polygon.forEach(({ x, y }, i) => (i === 0 ? shape.moveTo(x, y) : shape.lineTo(x, y)));
+  shape.closePath();
+  for (const { centre, diameter } of holes.filter((hole) => hole.panel === panel.id))
+    shape.holes.push(new Path().absarc(centre.x, centre.y, diameter / 2, 0, 2 * Math.PI, true) as Path);
+  return shape;
+}
+
+function outlineOf(polygon: readonly Point[]): BufferGeometry {
+  const ends = polygon.flatMap((p, i) => [p, polygon[(i + 1) % polygon.length]!]);
+  return new BufferGeometry().setAttribute(
+    'position',
+    new Float32BufferAttribute(
+      ends.flatMap(({ x, y }) => [x, y, 0]),
+      3,
+    ),
+  );
+}

@@ -1,0 +1,151 @@
+'use client';
+
+import { Button, Slider, Spin } from 'antd';
+import dynamic from 'next/dynamic';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { stillOf } from '@/core/fold';
+import { givenPieces, momentsOf, seenAt, type Design, type Made } from '@/core/plan';
+import { Still, stillSize } from '../draw/Still';
+import { useSize } from '../draw/useSize';
+import { useMedia } from '../shell/useMedia';
+import type { Seen } from './Scene';
+import styles from './SpaceView.module.css';
+
+interface SpaceViewProps {
+  readonly made: Made;
+  readonly design: Design;
+}
+
+/** three.js comes only when this is opened. */
+const Paper = dynamic(() => import('./Paper'), {
+  ssr: false,
+  loading: () => <Spin aria-label="Unpacking the paper" />,
+});
+
+/** One step of the making takes so long to be shown, ms. */
+const STEP_TIME = 900;
+
+/** The thing in space at any moment of its making: a slider through all of it, step by step, and turned about. */
+export function SpaceView({ made, design }: SpaceViewProps) {
+  const contents = design.contents ?? made.largest;
+  const moments = useMemo(() => momentsOf(made, contents), [made, contents]);
+  const last = moments.length - 1;
+  // How many moments are done: 2.5 is half way through the third. Null stands for all of them, however many there are.
+  const [done, setDone] = useState<number | null>(null);
+  const at = Math.min(done ?? last, last);
+  const index = Math.min(last, Math.ceil(at - 1e-9));
+  const moment = moments[index]!;
+  const seen = useMemo(
+    () => ({
+      ...seenAt(moment, index === 0 ? 1 : at - index + 1),
+      holes: made.built.pieces.flatMap((piece) => piece.holes),
+      given: givenPieces(made.built),
+    }),
+    [made, moment, index, at],
+  );
+  const [missing, setMissing] = useState(false);
+  const lack = useCallback(() => setMissing(true), []);
+  const calm = useMedia('(prefers-reduced-motion: reduce)');
+  const running = useRef(0);
+  useEffect(() => () => cancelAnimationFrame(running.current), []);
+  const stop = (): void => cancelAnimationFrame(running.current);
+  /** Goes to a moment's end: seen happening, or at once for people who ask for less motion. */
+  const goTo = (to: number): void => {
+    stop();
+    if (calm) return setDone(to);
+    const [from, started] = [at, performance.now()];
+    const time = Math.max(1, Math.abs(to - from)) * STEP_TIME;
+    const frame = (now: number): void => {
+      const share = Math.min(1, Math.max(0, (now - started) / time));
+      setDone(from + (to - from) * (share * share * (3 - 2 * share)));
+      if (share < 1) running.current = requestAnimationFrame(frame);
+    };
+    running.current = requestAnimationFrame(frame);
+  };
+  const label = `The paper in space: ${moment.text}`;
+  return (
+    <div className={styles.frame}>
+      <div className={styles.stage}>
+        {missing ? (
+          <Drawing seen={seen} touches={moment.after.touches} label={label} />
+        ) : (
+          <Paper seen={seen} label={label} onMissing={lack} />
+        )}
+      </div>
+      <div className={styles.order}>
+        <div className={styles.slider}>
+          <Button
+            aria-label="A step back"
+            disabled={at <= 0}
+            onClick={() => goTo(Math.max(0, Math.ceil(at - 1e-9) - 1))}
+          >
+            ‹
+          </Button>
+          <Slider
+            min={0}
+            max={last}
+            step={0.05}
+            dots={false}
+            value={at}
+            marks={Object.fromEntries(moments.map((_, i) => [i, { label: '' }]))}
+            included
+            tooltip={{ formatter: null }}
+            onChange={(to) => {
+              stop();
+              setDone(to);
+            }}
+            ariaLabelForHandle="How far it is folded"
+            ariaValueTextFormatterForHandle={(value) => moments[Math.min(last, Math.ceil(value))]?.text ?? ''}
+          />
+          <Button
+            aria-label="A step on"
+            type="primary"
+            disabled={at >= last}
+            onClick={() => goTo(Math.min(last, Math.floor(at + 1e-9) + 1))}
+          >
+            ›
+          </Button>
+        </div>
+        <p className={styles.caption} aria-live="polite">
+          <strong>
+            {index} of {last}
+          </strong>{' '}
+          {moment.text}
+        </p>
+        <p id="space-keys" className={styles.keys}>
+          {missing
+            ? 'This device draws nothing in space, so it is shown as a drawing.'
+            : 'Drag it, or use the arrow keys, to turn it; + and − come nearer and go back; Home stands where you began.'}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+/** The same moment without the graphics card: a drawing from one side. */
+function Drawing({
+  seen: { paper, contents, given },
+  touches,
+  label,
+}: {
+  readonly seen: Seen;
+  readonly touches: Parameters<typeof stillOf>[1];
+  readonly label: string;
+}) {
+  const frame = useRef<HTMLDivElement>(null);
+  const size = useSize(frame);
+  const faces = useMemo(() => stillOf([...paper, ...contents], touches), [paper, contents, touches]);
+  const { width, height } = stillSize(faces);
+  return (
+    <div ref={frame} className={styles.drawing}>
+      {size && (
+        <Still
+          faces={faces}
+          scale={Math.min((size.width - 30) / width, (size.height - 30) / height)}
+          label={label}
+          given={given}
+        />
+      )}
+    </div>
+  );
+}
