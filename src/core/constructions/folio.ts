@@ -80,7 +80,11 @@ function build(brief: Brief<Options>): BuildResult {
       name: `${side} half`,
       blank: left && blank ? blank : { width: mm(2 * p + spine), height: mm(H) },
       panels: [
-        { id: middle, name: 'middle', polygon: left ? rect(p + spine, 0, 2 * p + spine, H) : rect(0, 0, p, H) },
+        {
+          id: middle,
+          name: `middle of the ${side} half`,
+          polygon: left ? rect(p + spine, 0, 2 * p + spine, H) : rect(0, 0, p, H),
+        },
         { id: back, name: `${side} spine`, polygon: rect(p, 0, p + spine, H) },
         { id: wing, name: `${side} wing`, polygon: left ? rect(0, 0, p, H) : rect(p + spine, 0, 2 * p + spine, H) },
       ],
@@ -117,7 +121,7 @@ function build(brief: Brief<Options>): BuildResult {
     ],
     folds: [
       { id: 's-strap-tail', between: ['strap', 'strap-tail'] },
-      { id: 's-strap-tab', between: ['strap', 'strap-tab'], fold: 'mountain', angle: 90 },
+      { id: 's-strap-tab', between: ['strap-tab', 'strap'], fold: 'mountain', angle: 90 },
     ],
   });
   const margin = (p - inner) / 2;

@@ -18,6 +18,7 @@ import {
 } from '../fold';
 import { plus3, poseBetween, poseWithin, seenPose, type Point, type Pose, type Vec } from '../geometry';
 import type { Contents } from '../constructions';
+import { mm, type Mm } from '../length';
 import type { Panel } from '../pattern';
 import { viewOf, type Made } from './plan';
 
@@ -34,12 +35,17 @@ export interface Moment {
   readonly contents: readonly Leaf[];
   /** Where it comes from, from where it lies, while this moment brings it in; null when it lies there already. */
   readonly entering: Vec | null;
+  /** What rests on a rim, drawn so much higher that the rim is hidden under it. */
+  readonly resting: ReadonlyMap<string, Vec>;
   /** Paper that was brought from beside the work: how a panel of it lay before, and all that came along. */
   readonly brought: { readonly panel: string; readonly from: Pose } | null;
 }
 
 /** Thickness of paper as it is drawn, mm a layer: enough to tell what lies on what. */
-const LAYER = 0.25;
+const LAYER = 0.15;
+const NOTHING_RESTS: ReadonlyMap<string, Vec> = new Map();
+/** Contents are drawn so much smaller than they are that their faces are told from the paper’s, mm. */
+const LESS = 0.6;
 /** How high paper is held while it is carried over, mm. */
 const HELD = 60;
 
@@ -56,6 +62,7 @@ export function momentsOf(made: Made, contents: Contents): readonly Moment[] {
     after: at,
     contents: [],
     entering: null,
+    resting: NOTHING_RESTS,
     brought: null,
   });
   const moments: Moment[] = [still('flat', 'Flat, inside up', start)];
@@ -72,7 +79,15 @@ export function momentsOf(made: Made, contents: Contents): readonly Moment[] {
 function flatMoment({ step, moving, before, stack }: Stage, panels: ReadonlyMap<string, Panel>): Moment {
   const [lay, after] = [standingOf(before, panels), standingOf(stack, panels)];
   const moves = new Set(moving);
-  const common = { step: step.id, text: step.name, after, contents: [], entering: null, brought: null };
+  const common = {
+    step: step.id,
+    text: step.name,
+    after,
+    contents: [],
+    entering: null,
+    resting: NOTHING_RESTS,
+    brought: null,
+  };
   if (step.kind === 'place') {
     const z = step.level === 'bottom' ? -HELD : HELD;
     return { ...common, before: after, motions: [{ kind: 'carry', moving: moves, from: { x: 0, y: 0, z } }] };
@@ -97,9 +112,15 @@ function flatMoment({ step, moving, before, stack }: Stage, panels: ReadonlyMap<
 
 function standingMoment({ step, before, motions, after }: StandingStage, lay: Standing): Moment {
   const common = { step: step.id, text: step.name, before, motions, after, contents: [], entering: null };
-  return step.kind === 'set'
-    ? { ...common, brought: { panel: step.panel, from: leafOf(lay, step.panel).pose } }
-    : { ...common, brought: null };
+  if (step.kind !== 'set') return { ...common, resting: NOTHING_RESTS, brought: null };
+  const { normal } = leafOf(after, step.onto).pose;
+  const up = { x: normal.x * LAYER, y: normal.y * LAYER, z: normal.z * LAYER };
+  const rests = step.above > 0 ? [...motions[0]!.moving].map((panel): [string, Vec] => [panel, up]) : [];
+  return {
+    ...common,
+    resting: new Map(rests),
+    brought: { panel: step.panel, from: leafOf(lay, step.panel).pose },
+  };
 }
 
 /** Puts in a moment at which the contents go in, and leaves them lying in all that follow. */
@@ -146,7 +167,8 @@ interface Seat {
 function standingSeat(folded: Folded, room: NonNullable<Made['built']['room']>, contents: Contents): Seat {
   const { finished } = folded.standing!;
   const { width, height, thickness: depth } = contents;
-  const seated = contentsIn(finished, room, { width, height, depth });
+  const drawn = (length: number): Mm => mm(Math.max(length / 2, length - LESS));
+  const seated = contentsIn(finished, room, { width: drawn(width), height: drawn(height), depth: drawn(depth) });
   const tallest = Math.max(...finished.leaves.map((l) => Math.abs(l.box[1].z - l.box[0].z)), width / 2);
   return {
     seated,
@@ -211,7 +233,11 @@ export function seenAt(
   const paper = carried.map((l) => {
     const id = l.panel.id;
     const lift = LAYER * ((was.get(id) ?? 0) * (1 - share) + (is.get(id) ?? 0) * share);
-    return carriedLeaf(l, (pose) => ({ ...pose, o: plus3(pose.o, pose.normal, lift) }));
+    const rest = moment.resting.get(id);
+    return carriedLeaf(l, (pose) => {
+      const o = plus3(pose.o, pose.normal, lift);
+      return { ...pose, o: rest ? plus3(o, rest) : o };
+    });
   });
   const { entering } = moment;
   const contents = entering

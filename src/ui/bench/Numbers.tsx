@@ -35,6 +35,8 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
   const square = Math.abs(first.piece.blank.width - first.piece.blank.height) < 1e-6;
   const several = made.pieces.length > 1;
   const [cavity] = built.cavities;
+  // Three figures take a line of their own.
+  const deep = built.room ? styles.wide : undefined;
   return (
     <dl className={styles.numbers}>
       <div className={`${styles.hero} ${square ? '' : styles.wide}`}>
@@ -51,7 +53,12 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
           )}
         </dd>
       </div>
-      {notched && <Setting made={made} design={design} figure={figure} />}
+      {made.pieces.map(
+        (part) =>
+          part.piece.notches.length > 0 && (
+            <Setting key={part.piece.name} made={made} part={part} design={design} figure={figure} />
+          ),
+      )}
       {made.pieces.slice(1).map(({ piece }) => (
         <div key={piece.name} className={styles.piece}>
           <dt>{piece.name}</dt>
@@ -63,7 +70,7 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
           <Scores key={part.piece.name} part={part} several={several} units={units} graduation={graduation} />
         ))}
       {(cavity || built.room) && (
-        <div>
+        <div className={deep}>
           <dt>{design.contents ? 'Room left' : 'Holds up to'}</dt>
           <dd className={styles.two}>
             {design.contents && fit
@@ -78,7 +85,7 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
           </dd>
         </div>
       )}
-      <div>
+      <div className={deep}>
         <dt>Finished</dt>
         <dd className={styles.two}>{size(finished.width, finished.height, finished.depth)}</dd>
       </div>
@@ -110,41 +117,47 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
   );
 }
 
-/** Where the board is set, or the marks on a square's four edges. */
+/** Where the board is set for a piece, or the marks on a square's four edges. */
 function Setting({
   made,
+  part: { piece, programme },
   design,
   figure,
 }: Pick<NumbersProps, 'made' | 'design'> & {
+  readonly part: MadePiece;
   readonly figure: (value: number, size?: 'large' | 'hero') => React.ReactNode;
 }) {
-  const [{ programme }] = made.pieces;
-  const first = programme.marks.find((mark) => mark.edge === made.built.start.edge);
-  if (design.tool.kind === 'envelope-board')
+  const of = piece === made.pieces[0].piece ? '' : ` for the ${piece.name}`;
+  const each = piece.notches.filter(({ edge }) => edge === made.built.start.edge).length;
+  const joined = (marks: readonly { readonly at: number }[], size: 'large' | 'hero') =>
+    marks.map((mark, i) => (
+      <span key={i}>
+        {i > 0 && ' and '}
+        {figure(mark.at, size)}
+      </span>
+    ));
+  if (design.tool.kind === 'envelope-board') {
+    const marks = programme.marks.filter((mark) => mark.edge === made.built.start.edge).slice(0, each);
     return (
-      first && (
-        <div className={styles.hero}>
-          <dt>{first.reference === 'board' ? 'Set the board at' : 'Mark, and centre on the notch'}</dt>
-          <dd>{figure(first.at, 'hero')}</dd>
+      marks.length > 0 && (
+        <div className={`${styles.hero} ${marks.length > 1 || of ? styles.wide : ''}`}>
+          <dt>{marks[0]!.reference === 'board' ? `Set the board${of} at` : `Mark${of}, and centre on the notch`}</dt>
+          <dd>{joined(marks, of ? 'large' : 'hero')}</dd>
         </div>
       )
     );
-  const marks = [1, 2].map((edge) =>
-    programme.marks.filter((mark) => mark.edge === edge && mark.for === 'score').slice(0, 2),
-  );
+  }
   return (
     <div className={styles.wide}>
-      <dt>Mark each edge from its left end</dt>
+      <dt>Mark each edge{of} from its left end</dt>
       <dd className={styles.marks}>
-        {marks.map((pair, i) => (
-          <span key={i}>
-            <small>{i === 0 ? 'first and third' : 'second and fourth'}</small>
-            {pair.map((mark, j) => (
-              <span key={j}>
-                {j > 0 && ' and '}
-                {figure(mark.at)}
-              </span>
-            ))}
+        {[1, 2].map((edge) => (
+          <span key={edge}>
+            <small>{edge === 1 ? 'first and third' : 'second and fourth'}</small>
+            {joined(
+              programme.marks.filter((mark) => mark.edge === edge && mark.for === 'score').slice(0, 2 * each),
+              'large',
+            )}
           </span>
         ))}
       </dd>

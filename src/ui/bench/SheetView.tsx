@@ -333,7 +333,7 @@ function EdgeMarks({
   return (
     <g>
       {marks.map((mark, i) => {
-        const notch = piece.notches.find((n) => n.edge === edge);
+        const notch = piece.notches.filter((n) => n.edge === edge)[i];
         const x = (onBoard && notch ? notch.at : mark.at) * scale;
         const anchor =
           onBoard || marks.length !== 2 || marks[1]!.at - marks[0]!.at > 60 / scale

@@ -15,7 +15,6 @@ import {
   Mesh,
   MeshLambertMaterial,
   Path,
-  PCFSoftShadowMap,
   PerspectiveCamera,
   PlaneGeometry,
   Scene as ThreeScene,
@@ -55,6 +54,8 @@ const KEY_TURN = Math.PI / 18;
 /** Never quite from straight above or straight below: there "up" has no meaning. */
 const STEEPEST = Math.PI / 2 - 0.02;
 const VIEW_ANGLE = 28;
+/** How far lines are drawn off the paper, mm. */
+const HAIR = 0.04;
 
 /** Paper in space, drawn by the graphics card: call `show` with where everything is. Throws where there is no WebGL. */
 export class Scene {
@@ -74,7 +75,6 @@ export class Scene {
     this.renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true, preserveDrawingBuffer: true });
     this.renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
     this.renderer.shadowMap.enabled = true;
-    this.renderer.shadowMap.type = PCFSoftShadowMap;
     this.colours = colours;
     this.camera.up.set(0, 0, 1);
     this.controls = new OrbitControls(this.camera, canvas);
@@ -97,7 +97,9 @@ export class Scene {
     const there = new Set<string>();
     for (const leaf of [...paper, ...contents]) {
       there.add(leaf.panel.id);
-      this.mesh(leaf, seen).matrix.copy(matrixOf(leaf.pose));
+      const group = this.mesh(leaf, seen);
+      group.matrix.copy(matrixOf(leaf.pose));
+      group.matrixWorldNeedsUpdate = true;
     }
     for (const [id, { group }] of this.meshes) group.visible = there.has(id);
     const [least, most] = boxOf3([...paper, ...contents].flatMap((leaf) => leaf.corners));
@@ -161,7 +163,7 @@ export class Scene {
   private distance(): number {
     const upright = (VIEW_ANGLE * Math.PI) / 360;
     const across = Math.atan(Math.tan(upright) * this.camera.aspect);
-    return this.radius / Math.sin(Math.min(upright, across));
+    return (0.97 * this.radius) / Math.sin(Math.min(upright, across));
   }
 
   private frame(least: Vector3, most: Vector3): void {
@@ -182,7 +184,7 @@ export class Scene {
     }
     this.table.position.set(centre.x, centre.y, least.z - 0.6);
     this.table.scale.setScalar(radius * 8);
-    this.sun.position.copy(centre).add(new Vector3(-0.55, -0.5, 1.5).multiplyScalar(radius * 2));
+    this.sun.position.copy(centre).add(new Vector3(-0.95, -0.55, 1.25).multiplyScalar(radius * 2));
     this.sun.target.position.copy(centre);
     const { camera } = this.sun.shadow;
     [camera.left, camera.right, camera.bottom, camera.top] = [-radius * 1.3, radius * 1.3, -radius * 1.3, radius * 1.3];
@@ -211,9 +213,8 @@ export class Scene {
     const group = new Group();
     group.matrixAutoUpdate = false;
     const geometry = new ShapeGeometry(shapeOf(leaf, holes));
-    const offset = { polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 };
     const face = (colour: string, side: typeof FrontSide | typeof BackSide | typeof DoubleSide): Mesh => {
-      const mesh = new Mesh(geometry, new MeshLambertMaterial({ color: new Color(colour), side, ...offset }));
+      const mesh = new Mesh(geometry, new MeshLambertMaterial({ color: new Color(colour), side }));
       mesh.castShadow = true;
       mesh.receiveShadow = true;
       return mesh;
@@ -222,7 +223,8 @@ export class Scene {
     if (leaf.piece === 'contents') group.add(face(contents, DoubleSide));
     else if (had.has(leaf.piece)) group.add(face(given, DoubleSide));
     else group.add(face(sideA, FrontSide), face(sideB, BackSide));
-    group.add(new LineSegments(outlineOf(leaf.panel.polygon), new LineBasicMaterial({ color: new Color(ink) })));
+    const line = new LineBasicMaterial({ color: new Color(ink) });
+    group.add(new LineSegments(outlineOf(leaf.panel.polygon), line));
     this.scene.add(group);
     this.meshes.set(leaf.panel.id, { panel: leaf.panel, group });
     return group;
@@ -253,13 +255,9 @@ function shapeOf({ panel }: Leaf, holes: readonly Hole[]): Shape {
   return shape;
 }
 
+/** The rim of a panel, a hair off both its faces so that it is seen on each. */
 function outlineOf(polygon: readonly Point[]): BufferGeometry {
   const ends = polygon.flatMap((p, i) => [p, polygon[(i + 1) % polygon.length]!]);
-  return new BufferGeometry().setAttribute(
-    'position',
-    new Float32BufferAttribute(
-      ends.flatMap(({ x, y }) => [x, y, 0]),
-      3,
-    ),
-  );
+  const places = [HAIR, -HAIR].flatMap((z) => ends.flatMap(({ x, y }) => [x, y, z]));
+  return new BufferGeometry().setAttribute('position', new Float32BufferAttribute(places, 3));
 }
