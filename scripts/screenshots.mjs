@@ -7,6 +7,17 @@ import { chromium } from './install.mjs';
 const PORT = 4311;
 const FOLDER = 'docs/screenshots';
 const view = (name) => (page) => page.getByText(name, { exact: true }).click();
+/** The folded view of what stands, three steps before its end. */
+const inSpace = async (page) => {
+  await view('Folded')(page);
+  await page.locator('canvas').waitFor();
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'A step back' }).click();
+  await page.waitForTimeout(1500);
+};
+const lastSteps = async (page) => {
+  await view('Steps')(page);
+  await page.getByText('Put the lid on').first().scrollIntoViewIfNeeded();
+};
 /** File name, address, what to do before the picture, and how the page is shown. */
 const PICTURES = [
   ['shelf', '/'],
@@ -16,6 +27,8 @@ const PICTURES = [
   ['bench-paper', '/bench?p=demo-6', view('On paper')],
   ['bench-sheet', '/bench?p=demo-1'],
   ['bench-folded', '/bench?p=demo-2', view('Folded')],
+  ['bench-in-space', '/bench?p=demo-12', inSpace],
+  ['bench-standing-steps', '/bench?p=demo-12', lastSteps],
   ['bench-steps', '/bench?p=demo-1', view('Steps')],
   ['bench-by-hand', '/bench?p=demo-3'],
   ['bench-failing', '/bench?p=demo-5'],
@@ -34,7 +47,10 @@ const answers = () =>
     () => false,
   );
 while (!(await answers())) await new Promise((wake) => setTimeout(wake, 200));
-const browser = await driver.launch({ executablePath: chromium(), args: ['--no-sandbox'] });
+const browser = await driver.launch({
+  executablePath: chromium(),
+  args: ['--no-sandbox', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'],
+});
 mkdirSync(FOLDER, { recursive: true });
 const only = process.argv.slice(2);
 for (const [name, address, act, shown] of PICTURES) {

@@ -17,7 +17,7 @@ export interface Suggestion {
   readonly design: DesignInput;
   /** Paper all its pieces take, mm². */
   readonly paper: number;
-  /** True for what goes round the contents and lets them stick out. */
+  /** True for what goes round the contents but is no place to keep them in. */
   readonly wraps: boolean;
   /** Operations to make it: cuts, scores, glued joins. */
   readonly operations: number;
@@ -73,7 +73,7 @@ function answer(construction: Construction, question: Question): Suggestion | nu
     title: construction.title,
     design,
     paper: made ? made.pieces.reduce((sum, { piece }) => sum + piece.blank.width * piece.blank.height, 0) : Infinity,
-    wraps: made?.built.cavities[0]?.through ?? false,
+    wraps: made ? goesRound(made) : false,
     operations,
     difficulty: operations > 24 ? 'patient' : operations > 11 ? 'some care' : 'quick',
     finished: made?.finished ?? { width: mm(0), height: mm(0) },
@@ -174,3 +174,7 @@ export function becomes(
     )
     .sort((a, b) => b.use - a.use);
 }
+
+/** A band that lets things stick out, or a wrap that is glued round them for good. */
+const goesRound = ({ built }: Made): boolean =>
+  built.room ? built.room.insertAfter === 'flat' : (built.cavities[0]?.through ?? false);

@@ -31,19 +31,21 @@ export interface Moment {
   readonly before: Standing;
   readonly motions: readonly Motion[];
   readonly after: Standing;
-  /** What goes in, where it comes to lie; empty before its turn. */
+  /** What goes in, where it comes to lie when this is done, and the panel it lies on; empty before its turn. */
   readonly contents: readonly Leaf[];
+  readonly floor: string | null;
   /** Where it comes from, from where it lies, while this moment brings it in; null when it lies there already. */
   readonly entering: Vec | null;
-  /** What rests on a rim, drawn so much higher that the rim is hidden under it. */
-  readonly resting: ReadonlyMap<string, Vec>;
+  /** Thickness of a layer as it is drawn, mm. */
+  readonly layer: number;
+  /** What rests on a rim: drawn a layer higher along that direction, so that it hides the rim. */
+  readonly resting: { readonly moving: ReadonlySet<string>; readonly up: Vec } | null;
   /** Paper that was brought from beside the work: how a panel of it lay before, and all that came along. */
   readonly brought: { readonly panel: string; readonly from: Pose } | null;
 }
 
-/** Thickness of paper as it is drawn, mm a layer: enough to tell what lies on what. */
-const LAYER = 0.15;
-const NOTHING_RESTS: ReadonlyMap<string, Vec> = new Map();
+/** Thickness of paper as it is drawn, as a share of the finished thing's longest side: enough to tell what lies on what. */
+const LAYER = 1 / 400;
 /** Contents are drawn so much smaller than they are that their faces are told from the paper’s, mm. */
 const LESS = 0.6;
 /** How high paper is held while it is carried over, mm. */
@@ -54,40 +56,28 @@ export function momentsOf(made: Made, contents: Contents): readonly Moment[] {
   const { folded, built } = made;
   const panels = new Map(built.pieces.flatMap((piece) => piece.panels.map((p): [string, Panel] => [p.id, p])));
   const start = standingOf(folded.flat, panels);
-  const still = (step: string, text: string, at: Standing): Moment => ({
-    step,
-    text,
-    before: at,
-    motions: [],
-    after: at,
-    contents: [],
-    entering: null,
-    resting: NOTHING_RESTS,
-    brought: null,
-  });
-  const moments: Moment[] = [still('flat', 'Flat, inside up', start)];
+  const moments: Bare[] = [
+    { ...QUIET, step: 'flat', text: 'Flat, inside up', before: start, motions: [], after: start },
+  ];
   for (const stage of folded.stages) moments.push(flatMoment(stage, panels));
   let lay: Standing = folded.standing?.start ?? start;
   for (const stage of folded.standing?.stages ?? []) {
     moments.push(standingMoment(stage, lay));
     lay = stage.after;
   }
-  return withContents(moments, made, contents);
+  const layer = Math.max(made.finished.width, made.finished.height) * LAYER;
+  return withContents(moments, made, contents, layer).map((moment) => ({ ...moment, layer }));
 }
 
+type Bare = Omit<Moment, 'layer'>;
+/** A moment in which nothing but paper moves. */
+const QUIET = { contents: [], floor: null, entering: null, resting: null, brought: null } as const;
+
 /** A flat fold as half a turn in space; a piece laid down as a carry from above, or from below. */
-function flatMoment({ step, moving, before, stack }: Stage, panels: ReadonlyMap<string, Panel>): Moment {
+function flatMoment({ step, moving, before, stack }: Stage, panels: ReadonlyMap<string, Panel>): Bare {
   const [lay, after] = [standingOf(before, panels), standingOf(stack, panels)];
   const moves = new Set(moving);
-  const common = {
-    step: step.id,
-    text: step.name,
-    after,
-    contents: [],
-    entering: null,
-    resting: NOTHING_RESTS,
-    brought: null,
-  };
+  const common = { ...QUIET, step: step.id, text: step.name, after };
   if (step.kind === 'place') {
     const z = step.level === 'bottom' ? -HELD : HELD;
     return { ...common, before: after, motions: [{ kind: 'carry', moving: moves, from: { x: 0, y: 0, z } }] };
@@ -110,28 +100,25 @@ function flatMoment({ step, moving, before, stack }: Stage, panels: ReadonlyMap<
   };
 }
 
-function standingMoment({ step, before, motions, after }: StandingStage, lay: Standing): Moment {
-  const common = { step: step.id, text: step.name, before, motions, after, contents: [], entering: null };
-  if (step.kind !== 'set') return { ...common, resting: NOTHING_RESTS, brought: null };
-  const { normal } = leafOf(after, step.onto).pose;
-  const up = { x: normal.x * LAYER, y: normal.y * LAYER, z: normal.z * LAYER };
-  const rests = step.above > 0 ? [...motions[0]!.moving].map((panel): [string, Vec] => [panel, up]) : [];
+function standingMoment({ step, before, motions, after }: StandingStage, lay: Standing): Bare {
+  const common = { ...QUIET, step: step.id, text: step.name, before, motions, after };
+  if (step.kind !== 'set') return common;
   return {
     ...common,
-    resting: new Map(rests),
+    resting: step.above > 0 ? { moving: motions[0]!.moving, up: leafOf(after, step.onto).pose.normal } : null,
     brought: { panel: step.panel, from: leafOf(lay, step.panel).pose },
   };
 }
 
 /** Puts in a moment at which the contents go in, and leaves them lying in all that follow. */
-function withContents(moments: readonly Moment[], made: Made, contents: Contents): readonly Moment[] {
+function withContents(moments: readonly Bare[], made: Made, contents: Contents, layer: number): readonly Bare[] {
   const { built, folded } = made;
   const after = built.room?.insertAfter ?? built.cavities[0]?.insertAfter;
   const at = moments.findIndex(({ step }) => step === after);
   if (at < 0) return moments;
   const { seated, floor, way } = built.room
     ? standingSeat(folded, built.room, contents)
-    : flatSeat(made, moments[at]!.after, stackAfter(folded, after!), contents);
+    : flatSeat(made, moments[at]!.after, stackAfter(folded, after!), contents, layer);
   // The floor may be turned after that: what lies on it goes along. Another pile on the table has no floor.
   const on = (standing: Standing): readonly Leaf[] => {
     const now = standing.leaves.find((l) => l.panel.id === floor.panel);
@@ -140,20 +127,21 @@ function withContents(moments: readonly Moment[], made: Made, contents: Contents
   };
   const { pose } = leafOf(moments[at]!.after, floor.panel);
   const entering = plus3(plus3(plus3({ x: 0, y: 0, z: 0 }, pose.x, way.x), pose.y, way.y), pose.normal, way.z);
-  const entry: Moment = {
-    ...moments[at]!,
+  const entry: Bare = {
+    ...QUIET,
     step: 'contents',
     text: 'The contents go in',
     before: moments[at]!.after,
     motions: [],
-    brought: null,
+    after: moments[at]!.after,
     contents: on(moments[at]!.after),
+    floor: floor.panel,
     entering,
   };
   return [
     ...moments.slice(0, at + 1),
     entry,
-    ...moments.slice(at + 1).map((moment) => ({ ...moment, contents: on(moment.after) })),
+    ...moments.slice(at + 1).map((moment) => ({ ...moment, contents: on(moment.after), floor: floor.panel })),
   ];
 }
 
@@ -178,7 +166,7 @@ function standingSeat(folded: Folded, room: NonNullable<Made['built']['room']>, 
 }
 
 /** Contents of a flat holder: a sheet on the floor's inner face, drawn in through the mouth. */
-function flatSeat(made: Made, standing: Standing, stack: Stack, contents: Contents): Seat {
+function flatSeat(made: Made, standing: Standing, stack: Stack, contents: Contents, layer: number): Seat {
   const { built } = made;
   const [cavity] = built.cavities;
   const view = viewOf(built, stack);
@@ -186,7 +174,7 @@ function flatSeat(made: Made, standing: Standing, stack: Stack, contents: Conten
   const x = (inside.width - lying.width) / 2;
   const y = cavity!.through ? (inside.height - lying.height) / 2 : Math.max(0, inside.height - lying.height);
   const floor = leafOf(standing, cavity!.floor);
-  const pose = sheetIn(view, floor.pose.normal.z > 0 ? LAYER / 2 : -LAYER / 2);
+  const pose = sheetIn(view, floor.pose.normal.z > 0 ? layer / 2 : -layer / 2);
   const polygon = [
     { x, y },
     { x: x + lying.width, y },
@@ -223,7 +211,7 @@ export function seenAt(
   moment: Moment,
   share: number,
 ): { readonly paper: readonly Leaf[]; readonly contents: readonly Leaf[] } {
-  const { before, motions, after, brought } = moment;
+  const { before, motions, after, brought, resting, layer } = moment;
   // What lay beside the work is brought over it first, then set down.
   const bringing = brought ? Math.min(1, 2 * share) : 1;
   const doing = brought ? Math.max(0, 2 * share - 1) : share;
@@ -232,17 +220,24 @@ export function seenAt(
   const [was, is] = [liftsOf(before), liftsOf(after)];
   const paper = carried.map((l) => {
     const id = l.panel.id;
-    const lift = LAYER * ((was.get(id) ?? 0) * (1 - share) + (is.get(id) ?? 0) * share);
-    const rest = moment.resting.get(id);
+    const lift = layer * ((was.get(id) ?? 0) * (1 - share) + (is.get(id) ?? 0) * share);
     return carriedLeaf(l, (pose) => {
       const o = plus3(pose.o, pose.normal, lift);
-      return { ...pose, o: rest ? plus3(o, rest) : o };
+      return { ...pose, o: resting?.moving.has(id) ? plus3(o, resting.up, layer) : o };
     });
   });
-  const { entering } = moment;
-  const contents = entering
-    ? moment.contents.map((l) => carriedLeaf(l, (pose) => ({ ...pose, o: plus3(pose.o, entering, 1 - share) })))
-    : moment.contents;
+  const { entering, floor } = moment;
+  const way = entering ? 1 - share : 0;
+  const on = paper.find((l) => l.panel.id === floor);
+  // What lies on a floor goes where the floor goes.
+  const contents = on
+    ? moment.contents.map((l) =>
+        carriedLeaf(l, (pose) => {
+          const lain = poseWithin(on.pose, seenPose(leafOf(after, floor!).pose, pose));
+          return entering ? { ...lain, o: plus3(lain.o, entering, way) } : lain;
+        }),
+      )
+    : [];
   return { paper, contents };
 }
 

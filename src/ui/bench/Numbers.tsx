@@ -61,7 +61,7 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
       )}
       {made.pieces.slice(1).map(({ piece }) => (
         <div key={piece.name} className={styles.piece}>
-          <dt>{piece.name}</dt>
+          <dt>Cut the {piece.name}</dt>
           <dd className={styles.two}>{pair(piece.blank.width, piece.blank.height)}</dd>
         </div>
       ))}

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { Scene, type SceneColours, type Seen } from './Scene';
+import { drawingOn, Scene, type SceneColours, type Seen } from './Scene';
 import styles from './SpaceView.module.css';
 
 interface PaperProps {
@@ -26,13 +26,12 @@ export default function Paper({ seen, label, onMissing }: PaperProps) {
   const theme = useTheme();
   useEffect(() => {
     const element = canvas.current!;
-    let made: Scene;
-    try {
-      made = new Scene(element, coloursOf(element));
-    } catch {
+    const context = drawingOn(element);
+    if (!context) {
       onMissing();
       return;
     }
+    const made = new Scene(element, context, coloursOf(element));
     setScene(made);
     const watch = new ResizeObserver(([entry]) => {
       if (entry && entry.contentRect.width > 0) made.resize(entry.contentRect.width, entry.contentRect.height);

@@ -57,7 +57,11 @@ const VIEW_ANGLE = 28;
 /** How far lines are drawn off the paper, mm. */
 const HAIR = 0.04;
 
-/** Paper in space, drawn by the graphics card: call `show` with where everything is. Throws where there is no WebGL. */
+/** What the graphics card draws on; null where there is none that can. The canvas keeps what was drawn, for pictures. */
+export const drawingOn = (canvas: HTMLCanvasElement): WebGL2RenderingContext | null =>
+  canvas.getContext('webgl2', { antialias: true, alpha: true, preserveDrawingBuffer: true });
+
+/** Paper in space, drawn by the graphics card: call `show` with where everything is. */
 export class Scene {
   private readonly renderer: WebGLRenderer;
   private readonly scene = new ThreeScene();
@@ -71,8 +75,8 @@ export class Scene {
   private radius = 0;
   private asked = 0;
 
-  constructor(canvas: HTMLCanvasElement, colours: SceneColours) {
-    this.renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true, preserveDrawingBuffer: true });
+  constructor(canvas: HTMLCanvasElement, context: WebGL2RenderingContext, colours: SceneColours) {
+    this.renderer = new WebGLRenderer({ canvas, context });
     this.renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
     this.renderer.shadowMap.enabled = true;
     this.colours = colours;

@@ -22,6 +22,14 @@ const Paper = dynamic(() => import('./Paper'), {
   loading: () => <Spin aria-label="Unpacking the paper" />,
 });
 
+const STEP_KEYS: Record<string, 1 | -1> = {
+  ArrowRight: 1,
+  ArrowUp: 1,
+  PageDown: 1,
+  ArrowLeft: -1,
+  ArrowDown: -1,
+  PageUp: -1,
+};
 /** One step of the making takes so long to be shown, ms. */
 const STEP_TIME = 900;
 
@@ -46,21 +54,29 @@ export function SpaceView({ made, design }: SpaceViewProps) {
   const [missing, setMissing] = useState(false);
   const lack = useCallback(() => setMissing(true), []);
   const calm = useMedia('(prefers-reduced-motion: reduce)');
-  const running = useRef(0);
-  useEffect(() => () => cancelAnimationFrame(running.current), []);
-  const stop = (): void => cancelAnimationFrame(running.current);
+  // The frame asked for, and where the paper is on its way to: a key pressed meanwhile goes on from there.
+  const running = useRef<{ frame: number; to: number } | null>(null);
+  const stop = (): void => {
+    if (running.current) cancelAnimationFrame(running.current.frame);
+    running.current = null;
+  };
+  useEffect(() => stop, []);
   /** Goes to a moment's end: seen happening, or at once for people who ask for less motion. */
   const goTo = (to: number): void => {
     stop();
     if (calm) return setDone(to);
     const [from, started] = [at, performance.now()];
     const time = Math.max(1, Math.abs(to - from)) * STEP_TIME;
-    const frame = (now: number): void => {
+    const draw = (now: number): void => {
       const share = Math.min(1, Math.max(0, (now - started) / time));
       setDone(from + (to - from) * (share * share * (3 - 2 * share)));
-      if (share < 1) running.current = requestAnimationFrame(frame);
+      running.current = share < 1 ? { frame: requestAnimationFrame(draw), to } : null;
     };
-    running.current = requestAnimationFrame(frame);
+    running.current = { frame: requestAnimationFrame(draw), to };
+  };
+  const step = (by: 1 | -1): void => {
+    const from = running.current?.to ?? at;
+    goTo(Math.max(0, Math.min(last, by > 0 ? Math.floor(from + 1e-9) + 1 : Math.ceil(from - 1e-9) - 1)));
   };
   const label = `The paper in space: ${moment.text}`;
   return (
@@ -73,12 +89,18 @@ export function SpaceView({ made, design }: SpaceViewProps) {
         )}
       </div>
       <div className={styles.order}>
-        <div className={styles.slider}>
-          <Button
-            aria-label="A step back"
-            disabled={at <= 0}
-            onClick={() => goTo(Math.max(0, Math.ceil(at - 1e-9) - 1))}
-          >
+        <div
+          className={styles.slider}
+          onKeyDownCapture={(event) => {
+            // A key is a whole step; only a pull goes part of the way.
+            const by = STEP_KEYS[event.key];
+            if (by === undefined) return;
+            event.preventDefault();
+            event.stopPropagation();
+            step(by);
+          }}
+        >
+          <Button aria-label="A step back" disabled={at <= 0} onClick={() => step(-1)}>
             ‹
           </Button>
           <Slider
@@ -97,12 +119,7 @@ export function SpaceView({ made, design }: SpaceViewProps) {
             ariaLabelForHandle="How far it is folded"
             ariaValueTextFormatterForHandle={(value) => moments[Math.min(last, Math.ceil(value))]?.text ?? ''}
           />
-          <Button
-            aria-label="A step on"
-            type="primary"
-            disabled={at >= last}
-            onClick={() => goTo(Math.min(last, Math.floor(at + 1e-9) + 1))}
-          >
+          <Button aria-label="A step on" type="primary" disabled={at >= last} onClick={() => step(1)}>
             ›
           </Button>
         </div>
