@@ -27,6 +27,7 @@ export const cross3 = (a: Vec, b: Vec): Vec => ({
   z: a.x * b.y - a.y * b.x,
 });
 export const length3 = (a: Vec): number => Math.sqrt(dot3(a, a));
+export const distance3 = (a: Vec, b: Vec): number => length3(minus3(a, b));
 
 /** The direction from one point to another. Throws when they coincide. */
 export function direction3({ from, to }: Line3): Vec {

@@ -223,7 +223,7 @@ export function seenAt(
     const lift = layer * ((was.get(id) ?? 0) * (1 - share) + (is.get(id) ?? 0) * share);
     return carriedLeaf(l, (pose) => {
       const o = plus3(pose.o, pose.normal, lift);
-      return { ...pose, o: resting?.moving.has(id) ? plus3(o, resting.up, layer) : o };
+      return { ...pose, o: resting?.moving.has(id) ? plus3(o, resting.up, layer * share) : o };
     });
   });
   const { entering, floor } = moment;

@@ -173,6 +173,9 @@ function turn(before: Standing, step: AssemblyRaise): Done {
     const still = leafOf(before, lead.between[0]);
     const line = { from: posed(still.pose, lead.line.from), to: posed(still.pose, lead.line.to) };
     const moving = hangsOn(before, hinges);
+    // Held together some other way, both sides would go along: the hinge is fast.
+    if (moving.has(lead.between[0]))
+      problems.push({ code: 'joint_off_line', fold: step.id, panel: lead.between[1], by: lead.between[0] });
     for (const [by, panel, off] of heldAcross(before, moving, line))
       if (off > SLACK) problems.push({ code: 'joint_off_line', fold: step.id, panel, by });
     // A valley turns towards the inside face of what stays, a mountain away from it.
@@ -262,9 +265,12 @@ function finish(
       problems.push({ code: 'apart', fold: step.id, panel, by: onto });
       return [];
     }
-    const met = touches.find((t) => t.panel === panel && t.onto === onto);
-    if (met && met.face !== face) problems.push({ code: 'wrong_face', fold: step.id, panel, by: onto });
     const alike = dot3(a.pose.normal, b.pose.normal) > 0;
+    // Whichever of the two moved, it is the one that lies on the other.
+    const own = touches.find((t) => t.panel === panel && t.onto === onto);
+    const other = touches.find((t) => t.panel === onto && t.onto === panel);
+    const met = own?.face ?? (other && (alike ? opposite(other.face) : other.face));
+    if (met && met !== face) problems.push({ code: 'wrong_face', fold: step.id, panel, by: onto });
     return [
       {
         id: `glue-${panel}-${onto}`,
@@ -278,6 +284,8 @@ function finish(
   const after = { ...before, leaves, joints: [...before.joints, ...joints], touches: [...kept, ...touches] };
   return { stage: { step, before, motions, after, joints }, problems };
 }
+
+const opposite = (face: Touch['face']): Touch['face'] => (face === 'inside' ? 'outside' : 'inside');
 
 /** What a turn would push into from the start: paper lying on it, or under it, that stays. */
 function pushed(before: Standing, motions: readonly (Motion & { kind: 'turn' })[], step: string): StandingProblem[] {

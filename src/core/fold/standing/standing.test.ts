@@ -1,0 +1,364 @@
+/** What stands: walls raised, tabs and lids, read off poses; figures worked out by hand beside each check. */
+import { distance3, seenFrom, type Vec } from '../../geometry';
+import { mm } from '../../length';
+import { drawPiece, rect, type Panel, type Piece } from '../../pattern';
+import { assemble, type AssemblyStep } from '../assemble';
+import {
+  boxInside,
+  carriedLeaf,
+  contentsIn,
+  edgesMeet,
+  leafOf,
+  lidWays,
+  liftsOf,
+  passThrough,
+  seenAsPile,
+  standsFree,
+  stillOf,
+  type AssemblyRaise,
+  type AssemblySet,
+  type BoxRoom,
+  type Leaf,
+  type Raised,
+  type Standing,
+} from '.';
+
+const raise = (
+  id: string,
+  turns: readonly [string, ...string[]][],
+  more: Partial<AssemblyRaise> = {},
+): AssemblyRaise => ({
+  kind: 'raise',
+  id,
+  name: id,
+  turns: turns.map((hinges) => ({ hinges, angle: 90 })),
+  ...more,
+});
+
+/** A floor of 60 × 40 with walls 20 high; tabs of 10 on the near and the far wall. Ids start with `p`. */
+function tray(p = '', more = 0): Piece {
+  const [w, h, d, g] = [60 + more, 40 + more, 20, 10];
+  const [x1, x2, y1, y2] = [d, d + w, d, d + h];
+  const id = (part: string): string => p + part;
+  const panel = (part: string, polygon: Panel['polygon']): Panel => ({ id: id(part), name: part, polygon });
+  return drawPiece({
+    name: p || 'tray',
+    blank: { width: mm(w + 2 * d), height: mm(h + 2 * d) },
+    panels: [
+      panel('floor', rect(x1, y1, x2, y2)),
+      panel('near', rect(x1, 0, x2, y1)),
+      panel('far', rect(x1, y2, x2, y2 + d)),
+      panel('left', rect(0, y1, x1, y2)),
+      panel('right', rect(x2, y1, x2 + d, y2)),
+      panel('tab-1', rect(x1 - g, 0, x1, y1 - 2)),
+      panel('tab-2', rect(x2, 0, x2 + g, y1 - 2)),
+      panel('tab-3', rect(x1 - g, y2 + 2, x1, y2 + d)),
+      panel('tab-4', rect(x2, y2 + 2, x2 + g, y2 + d)),
+    ],
+    folds: [
+      ...['near', 'far', 'left', 'right'].map((wall) => ({
+        id: id(`s-${wall}`),
+        between: [id('floor'), id(wall)] as const,
+        angle: 90,
+      })),
+      ...[1, 2, 3, 4].map((n) => ({
+        id: id(`s-tab-${n}`),
+        between: [id(n < 3 ? 'near' : 'far'), id(`tab-${n}`)] as const,
+        angle: 90,
+      })),
+    ],
+  });
+}
+const raising = (p = ''): AssemblyRaise[] => [
+  raise(`${p}keepers`, [[`${p}s-near`], [`${p}s-far`]]),
+  raise(
+    `${p}tabs`,
+    [1, 2, 3, 4].map((n): [string] => [`${p}s-tab-${n}`]),
+  ),
+  raise(`${p}others`, [[`${p}s-left`], [`${p}s-right`]], {
+    joins: [1, 2, 3, 4].map((n) => ({
+      panel: `${p}tab-${n}`,
+      onto: p + (n % 2 === 1 ? 'left' : 'right'),
+      face: 'inside' as const,
+    })),
+  }),
+];
+const room: BoxRoom = {
+  id: 'box',
+  floor: 'floor',
+  across: { from: { x: 20, y: 40 }, to: { x: 80, y: 40 } },
+  tall: 'near',
+  onEdge: false,
+  insertAfter: 'others',
+};
+const standing = (pieces: readonly Piece[], steps: readonly AssemblyStep[]): Raised =>
+  assemble(pieces, steps).standing!;
+const box = standing([tray()], raising());
+const codes = ({ problems }: Raised): string[] => problems.map(({ code, panel, by }) => `${code} ${panel} ${by}`);
+
+/** A leaf of so many mm standing where its first corner and two edges say. */
+const sheet = (id: string, o: Vec, x: Vec, y: Vec, long: number, high: number): Leaf => {
+  const normal = { x: x.y * y.z - x.z * y.y, y: x.z * y.x - x.x * y.z, z: x.x * y.y - x.y * y.x };
+  const flat: Leaf = {
+    piece: id,
+    panel: { id, name: id, polygon: rect(0, 0, long, high) },
+    pose: { x, y, normal, o },
+    corners: [],
+    box: [o, o],
+  };
+  return carriedLeaf(flat, (pose) => pose);
+};
+const X = { x: 1, y: 0, z: 0 };
+const Y = { x: 0, y: 1, z: 0 };
+const Z = { x: 0, y: 0, z: 1 };
+const at = (x: number, y: number, z: number): Vec => ({ x, y, z });
+
+describe('nothing passes through anything', () => {
+  const table = sheet('table', at(0, 0, 0), X, Y, 100, 100);
+  test.each([
+    ['stands across it', sheet('a', at(20, 50, -10), X, Z, 40, 20), true],
+    ['crosses it as an X does, alike on both sides', sheet('a', at(20, 50, -10), X, Z, 60, 20), true],
+    ['stands on it', sheet('a', at(20, 50, 0), X, Z, 40, 20), false],
+    ['hangs under it', sheet('a', at(20, 50, -20), X, Z, 40, 20), false],
+    ['lies on it', sheet('a', at(20, 20, 0), X, Y, 40, 20), false],
+    ['shares its edge', sheet('a', at(0, 0, -10), X, Z, 100, 20), false],
+    ['passes beside it', sheet('a', at(120, 50, -10), X, Z, 40, 20), false],
+    ['dips into it by a fiftieth of a millimetre', sheet('a', at(20, 50, -0.015), X, Z, 40, 20), false],
+  ])('what %s', (_, other, through) => {
+    expect(passThrough(table, other)).toBe(through);
+    expect(passThrough(other, table)).toBe(through);
+  });
+
+  test('a sheet with a bite is passed through beside the bite, not in it', () => {
+    const bitten = {
+      ...table,
+      panel: {
+        ...table.panel,
+        polygon: [
+          [0, 0],
+          [100, 0],
+          [100, 100],
+          [60, 100],
+          [60, 40],
+          [40, 40],
+          [40, 100],
+          [0, 100],
+        ].map(([x, y]) => ({ x: x!, y: y! })) as unknown as Panel['polygon'],
+      },
+    };
+    const u = carriedLeaf(bitten, (pose) => pose);
+    expect(passThrough(u, sheet('a', at(45, 80, -10), X, Z, 10, 20))).toBe(false);
+    expect(passThrough(u, sheet('a', at(35, 80, -10), X, Z, 10, 20))).toBe(true);
+  });
+});
+
+describe('a tray', () => {
+  test('stands as large as its scores say, and every wall meets its neighbours', () => {
+    expect(codes(box)).toEqual([]);
+    const { width, height, depth } = boxInside(box.finished, room);
+    expect([width, height, depth]).toEqual([60, 40, 20].map((v) => expect.closeTo(v, 9)));
+    for (const a of ['near', 'far'])
+      for (const b of ['left', 'right']) expect(edgesMeet(box.finished, a, b)).toBeCloseTo(20, 9);
+    expect(edgesMeet(box.finished, 'near', 'far')).toBe(0);
+  });
+
+  test('its tabs are glued inside the walls they lie on, where they overlap them', () => {
+    expect(box.finished.joints).toHaveLength(4);
+    for (const joint of box.finished.joints) {
+      expect(joint.side).toBe('outside');
+      const [tab, wall] = [leafOf(box.finished, joint.panel), leafOf(box.finished, joint.onto)];
+      for (const corner of tab.corners) expect(seenFrom(wall.pose, corner).z).toBeCloseTo(0, 9);
+    }
+  });
+
+  test('stands in the order told: a tab that was not turned in is in the wall’s way', () => {
+    const [keepers, , others] = raising();
+    // The tabs stick out past the corners still; nothing is where it should be glued.
+    expect(codes(standing([tray()], [keepers!, others!])).filter((c) => c.startsWith('apart'))).toHaveLength(4);
+    // Walls first, tabs after: then they come to lie outside the walls, not inside as they should be glued.
+    const late = { ...raising()[1]!, joins: others!.joins! };
+    expect(codes(standing([tray()], [keepers!, { ...others!, joins: [] }, late]))).toEqual(
+      [1, 2, 3, 4].map((n) => `wrong_face tab-${n} ${n % 2 === 1 ? 'left' : 'right'}`),
+    );
+  });
+
+  test('a tab glued on the face it does not lie on is noticed, and so is one turned the wrong way', () => {
+    const [keepers, tabs, others] = raising();
+    const wrong = { ...others!, joins: others!.joins!.map((join) => ({ ...join, face: 'outside' as const })) };
+    expect(codes(standing([tray()], [keepers!, tabs!, wrong]))).toEqual(
+      expect.arrayContaining([expect.stringMatching(/^wrong_face tab-1 left$/)]),
+    );
+    const twice = { ...tabs!, id: 'more' };
+    expect(codes(standing([tray()], [keepers!, tabs!, twice])).length).toBe(0);
+    expect(codes(standing([tray()], [keepers!, tabs!, twice, others!])).some((c) => c.startsWith('apart'))).toBe(true);
+  });
+
+  test('what is glued fast cannot be turned about another line', () => {
+    const again = raise('again', [['s-left']]);
+    const found = codes(standing([tray()], [...raising(), again]));
+    expect(found).toEqual(expect.arrayContaining([expect.stringMatching(/^joint_off_line/)]));
+  });
+
+  test('contents go in from above and stand free; larger ones do not', () => {
+    const free = (width: number, height: number, depth: number, open = true): boolean =>
+      standsFree(box.finished, box.finished, room, { width: mm(width), height: mm(height), depth: mm(depth) }, open);
+    expect(free(59, 39, 30)).toBe(true);
+    expect(free(61, 39, 10)).toBe(false);
+    expect(free(59, 41, 10)).toBe(false);
+    const six = contentsIn(box.finished, room, { width: mm(50), height: mm(30), depth: mm(10) });
+    expect(six).toHaveLength(6);
+    const zs = six.flatMap(({ corners }) => corners.map(({ z }) => z));
+    expect([Math.min(...zs), Math.max(...zs)]).toEqual([expect.closeTo(0, 9), expect.closeTo(10, 9)]);
+    // Every face looks outward: away from the middle.
+    for (const face of six) {
+      const middle = { x: 50, y: 40, z: 5 };
+      expect(seenFrom(face.pose, middle).z).toBeLessThan(0);
+    }
+  });
+
+  test('paper turned over the opening is in the way', () => {
+    const flap = drawPiece({
+      name: 'lidded',
+      blank: { width: mm(60), height: mm(100) },
+      panels: [
+        { id: 'floor', name: 'floor', polygon: rect(0, 0, 60, 40) },
+        { id: 'near', name: 'wall', polygon: rect(0, 40, 60, 60) },
+        { id: 'top', name: 'top', polygon: rect(0, 60, 60, 100) },
+      ],
+      folds: [
+        { id: 's-wall', between: ['floor', 'near'], angle: 90 },
+        { id: 's-top', between: ['near', 'top'], angle: 90 },
+      ],
+    });
+    const open = standing([flap], [raise('up', [['s-wall']])]);
+    const shut = standing([flap], [raise('up', [['s-wall']]), raise('over', [['s-top']])]);
+    const flat: BoxRoom = { ...room, across: { from: { x: 0, y: 20 }, to: { x: 60, y: 20 } } };
+    const size = { width: mm(50), height: mm(30), depth: mm(10) };
+    expect(standsFree(open.finished, shut.finished, flat, size, true)).toBe(true);
+    expect(standsFree(shut.finished, shut.finished, flat, size, true)).toBe(false);
+    expect(standsFree(shut.finished, shut.finished, flat, size, false)).toBe(true);
+    expect(boxInside(shut.finished, flat).depth).toBeCloseTo(20, 9);
+  });
+});
+
+describe('a lid', () => {
+  const lidOn: AssemblySet = {
+    kind: 'set',
+    id: 'lid-on',
+    name: 'lid on',
+    panel: 'lid-floor',
+    onto: 'floor',
+    line: { from: { x: 20, y: 42 }, to: { x: 84, y: 42 } },
+    on: { from: { x: 18, y: 40 }, to: { x: 82, y: 40 } },
+    over: true,
+    above: mm(20),
+  };
+  const lidded = (more: number, set: Partial<AssemblySet> = {}): Raised =>
+    standing([tray(), tray('lid-', more)], [...raising(), ...raising('lid-'), { ...lidOn, ...set }]);
+  const pair = {
+    inner: 'floor',
+    outer: 'lid-floor',
+    across: room.across,
+    outerAcross: { from: { x: 20, y: 42 }, to: { x: 84, y: 42 } },
+    wall: 'lid-near',
+  };
+
+  test('comes down over the box, its inside to the box’s inside', () => {
+    const raised = lidded(4);
+    expect(codes(raised)).toEqual([]);
+    const [lid, floor] = [leafOf(raised.finished, 'lid-floor'), leafOf(raised.finished, 'floor')];
+    expect(lid.pose.normal.z).toBeCloseTo(-floor.pose.normal.z, 9);
+    for (const { z } of lid.corners) expect(z).toBeCloseTo(20, 9);
+    for (const { z } of leafOf(raised.finished, 'lid-near').corners) expect(z).toBeLessThan(20 + 1e-9);
+  });
+
+  test('its allowance and the layers it goes round are counted wall by wall', () => {
+    const { width, height } = lidWays(lidded(4).finished, pair);
+    expect([width.allowance, height.allowance]).toEqual([expect.closeTo(4, 6), expect.closeTo(4, 6)]);
+    // Left and right: the box's wall with its tab inside, and the lid's own tab inside the lid's wall. Near and far: a wall.
+    expect([width.layers, height.layers]).toEqual([3, 1]);
+  });
+
+  test('smaller than the box it meets the walls on its way down', () => {
+    expect(codes(lidded(-2)).some((c) => /^passes_through lid-/.test(c))).toBe(true);
+  });
+});
+
+describe('what lies on what is told apart for drawing', () => {
+  test('a glued tab is drawn inside its wall, and a pile in its order', () => {
+    const lifts = liftsOf(box.finished);
+    for (const n of [1, 2, 3, 4]) expect(lifts.get(`tab-${n}`)).not.toBe(0);
+    for (const wall of ['near', 'far', 'left', 'right', 'floor']) expect(lifts.get(wall)).toBe(0);
+    // A step along the tab's own inside face that goes towards the middle of the box.
+    for (const n of [1, 2, 3, 4]) {
+      const tab = leafOf(box.finished, `tab-${n}`);
+      const inward = seenFrom(tab.pose, { x: 50, y: 40, z: 10 }).z;
+      expect(Math.sign(lifts.get(`tab-${n}`)!)).toBe(Math.sign(inward));
+    }
+  });
+
+  test('flaps that lie on each other in a ring are drawn all the same', () => {
+    const leaves = ['a', 'b', 'c'].map((id) => sheet(id, at(0, 0, 0), X, Y, 10, 10));
+    const touches = [
+      { panel: 'a', onto: 'b', face: 'inside' },
+      { panel: 'b', onto: 'c', face: 'inside' },
+      { panel: 'c', onto: 'a', face: 'inside' },
+    ] as const;
+    const ring: Standing = { leaves, hinges: [], joints: [], touches };
+    expect(new Set(liftsOf(ring).values()).size).toBeGreaterThan(1);
+  });
+});
+
+describe('a still picture', () => {
+  test('draws what is nearer later: the near wall over the floor, the far wall before it', () => {
+    const order = stillOf(box.finished.leaves, box.finished.touches).map(({ panel }) => panel);
+    expect(order).toHaveLength(box.finished.leaves.length);
+    expect(order.indexOf('near')).toBeGreaterThan(order.indexOf('floor'));
+    expect(order.indexOf('far')).toBeLessThan(order.indexOf('near'));
+    expect(order.indexOf('left')).toBeGreaterThan(order.indexOf('tab-1'));
+  });
+
+  test('keeps the proportions of what it shows, and says which side of the sheet is seen', () => {
+    const faces = stillOf(box.finished.leaves, box.finished.touches);
+    const near = faces.find(({ panel }) => panel === 'near')!;
+    const far = faces.find(({ panel }) => panel === 'far')!;
+    const sides = ({ points }: typeof near): number[] =>
+      points.map((p, i) => {
+        const q = points[(i + 1) % points.length]!;
+        return Math.hypot(p.x - q.x, p.y - q.y);
+      });
+    // Parallel walls of one size are drawn alike: there is no perspective.
+    expect(sides(near).sort()).toEqual(
+      sides(far)
+        .sort()
+        .map((v) => expect.closeTo(v, 6)),
+    );
+    expect([near.side, far.side]).toEqual(['B', 'A']);
+    for (const { light } of faces) expect(light).toBeGreaterThanOrEqual(0);
+  });
+});
+
+test('seen squarely from a side, the walls there are a pile with the nearest on top', () => {
+  const front = seenAsPile(box.finished, { name: 'front', from: at(0, -1, 0), up: at(0, 0, 1) });
+  expect(front.layers.map(({ panel }) => panel)).toEqual(['far', 'near']);
+  expect(front.layers.map(({ up }) => up)).toEqual(['A', 'B']);
+  const right = seenAsPile(box.finished, { name: 'right', from: at(1, 0, 0), up: at(0, 0, 1) });
+  expect(right.layers.at(-1)!.panel).toBe('right');
+  // Its tabs lie on its inside: hidden behind it.
+  expect(
+    right.layers
+      .slice(-3, -1)
+      .map(({ panel }) => panel)
+      .sort(),
+  ).toEqual(['tab-2', 'tab-4']);
+});
+
+test('paper stays whole: no panel is stretched by any turn', () => {
+  for (const { after } of box.stages)
+    for (const { corners, panel } of after.leaves)
+      corners.forEach((corner, i) => {
+        const j = (i + 1) % corners.length;
+        const [p, q] = [panel.polygon[i]!, panel.polygon[j]!];
+        expect(distance3(corner, corners[j]!)).toBeCloseTo(Math.hypot(p.x - q.x, p.y - q.y), 9);
+      });
+});
