@@ -1,7 +1,7 @@
 /** Straight work on every holder's pieces: what a maker is told to set, mark and cut, on each kind of tool. */
 import { planOf } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
-import { inches, onGraduation } from '../length';
+import { inches, mm, onGraduation } from '../length';
 import { edgeLength } from '../pattern';
 import { differences, simulate, type Move, type Tool } from '.';
 
@@ -49,7 +49,7 @@ describe.each(straight.map((c) => [c.name]))('%s', (construction) => {
     for (const { piece, programme } of parts(construction, tool)) {
       const faults = (moves: readonly Move[]) => differences(simulate(piece.blank, tool, moves), piece);
       programme.moves.forEach((move, i) => {
-        if (move.do === 'groove' || move.do === 'cut' || move.do === 'hole')
+        if (move.do === 'groove' || move.do === 'cut' || move.do === 'hole' || move.do === 'slit')
           expect(faults(programme.moves.filter((_, j) => j !== i)).length).toBeGreaterThan(0);
       });
       const wider = { ...piece, blank: { ...piece.blank, width: inches(30) } };
@@ -65,4 +65,71 @@ test('a score past a short board’s end from either side is measured with a rul
   expect(toolFaults).toEqual([]);
   expect(programme.moves.some((move) => move.do === 'join')).toBe(true);
   expect(programme.moves.some((move) => move.do === 'groove')).toBe(true);
+});
+
+describe('scores that stop part-way, and slits', () => {
+  const STOPPING = ['desk-file', 'cover-board'];
+  test.each(STOPPING.flatMap((name) => TOOLS.slice(0, 2).map((tool) => [name, tool.kind, tool] as const)))(
+    'a %s on a %s: a score run on past its stop is noticed, and so is one that stops short',
+    (construction, _, tool) => {
+      let [stopped, spoiling] = [0, 0];
+      for (const { piece, programme } of parts(construction, tool))
+        programme.moves.forEach((move, i) => {
+          if ((move.do !== 'groove' && move.do !== 'join') || !move.only) return;
+          stopped++;
+          const instead = (only: typeof move.only | undefined): string[] =>
+            differences(
+              simulate(
+                piece.blank,
+                tool,
+                programme.moves.map((other, j) => (j === i ? ({ ...move, only } as Move) : other)),
+              ),
+              piece,
+            );
+          expect(instead(move.only)).toEqual([]);
+          expect(instead({ ...move.only, to: inches(move.only.to / inches(1) - 1 / 2) }).length).toBeGreaterThan(0);
+          if (instead(undefined).length > 0) spoiling++;
+        });
+      expect(stopped).toBeGreaterThan(1);
+      // Past most stops lies what is cut away; the tucks’ scores would run on over the front’s wings.
+      if (construction === 'desk-file') expect(spoiling).toBe(2);
+    },
+  );
+
+  test('a slit runs from mark to mark, and cut too far it parts what should hold', () => {
+    const tool = TOOLS[0]!;
+    const [{ piece, programme }] = parts('pad-holder', tool);
+    const slits = programme.moves.filter((move) => move.do === 'slit');
+    expect(slits).toHaveLength(2);
+    const drawn = simulate(piece.blank, tool, programme.moves);
+    expect(drawn.slits).toHaveLength(2);
+    for (const { from, to } of drawn.slits) {
+      expect(from.y).toBeCloseTo(to.y, 6);
+      expect([inches(1), piece.blank.height - inches(1)].some((y) => Math.abs(from.y - y) < 1e-6)).toBe(true);
+    }
+    const longer = programme.moves.map((move) =>
+      move.do === 'slit' ? { ...move, to: { ...move.to, at: mm(move.to.at + 5) } } : move,
+    );
+    expect(differences(simulate(piece.blank, tool, longer), piece).length).toBeGreaterThan(0);
+  });
+
+  test('two settings a side: four notches are punched from the ruler, the rest with a score at the pointer', () => {
+    const board: Tool = {
+      kind: 'envelope-board',
+      notch: inches(0.75),
+      offset: 0 as never,
+      rulerEnd: inches(5),
+      grooveEnd: inches(7),
+    };
+    const [{ piece, programme, toolFaults }] = parts('diagonal-box', board);
+    expect(toolFaults).toEqual([]);
+    const punches = programme.moves.filter((move) => move.do === 'punch');
+    expect(punches).toHaveLength(8);
+    expect(piece.notches).toHaveLength(8);
+    const pointers = programme.moves.filter((move) => move.do === 'place' && move.to !== undefined);
+    expect(pointers).toHaveLength(6);
+    // One of them at the wrong score: every later one goes astray.
+    const astray = programme.moves.map((move) => (move === pointers[0] ? (pointers[1] as Move) : move));
+    expect(differences(simulate(piece.blank, board, astray), piece).length).toBeGreaterThan(0);
+  });
 });
