@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import { allDrawings, PAGES } from '@/core/files';
 import { sheetPdf, type PrintWords } from '@/core/files/pdf';
+import { printPicture } from '@/core/files/print-picture';
 import { planFor, readDesign, type DesignInput } from '@/core/plan';
 
 /** What came of printing; plain data, because error classes do not survive the crossing. */
@@ -15,7 +16,7 @@ const pdfWorker = {
       return { ok: false, message: read.ok ? `“${page}” is not a page size here.` : read.issues[0]!.message };
     const { made } = planFor(read.design);
     if (!made) return { ok: false, message: 'There is no pattern to print yet. See the first check.' };
-    return { ok: true, bytes: await sheetPdf(allDrawings(made, read.design), paper, words) };
+    return { ok: true, bytes: await sheetPdf(allDrawings(made, read.design), paper, words, printPicture(made)) };
   },
 };
 export type PdfWorker = typeof pdfWorker;

@@ -7,6 +7,7 @@ import { sheetPdf } from './pdf';
 import { OVERLAP, PAGES, RIM, FOOT, tilesFor } from './tiles';
 import { parseSync } from 'svgson';
 import { CONSTRUCTIONS } from '../constructions';
+import { printPicture } from './print-picture';
 import { allDrawings, LONGEST_PROJECT, jsonSchema, readProject, sheetDrawing, sheetSvg, writeProject } from '.';
 
 interface ReadPage {
@@ -61,6 +62,37 @@ describe('the PDF, read back with pdf.js', () => {
     expect(pages[0]!.text).toContain('Star cards · : Cut a square.'.replace(' :', ':'));
     expect(pages[0]!.text).toContain('This bar: 4 in');
   });
+
+  test.each(['tray-box', 'tab-envelope'])(
+    'a %s carries a small picture of itself at the foot, and no line more',
+    async (construction) => {
+      const { made } = planOf({
+        version: 1,
+        construction,
+        contents: { width: '3 in', height: '4 in', thickness: construction === 'tray-box' ? '3/4 in' : 0 },
+      });
+      const drawing = sheetDrawing(made!);
+      const shapes = printPicture(made!);
+      const [[bare], [drawn]] = [
+        readPdf(await sheetPdf([drawing], A4, words)),
+        readPdf(await sheetPdf([drawing], A4, words, shapes)),
+      ] as [[ReadPage], [ReadPage]];
+      const corners = shapes.flatMap(({ rings }) => rings).reduce((sum, ring) => sum + ring.length, 0);
+      const more = drawn.lines.slice(0);
+      for (const line of bare.lines) {
+        const at = more.findIndex((other) => other.every((v, i) => Math.abs(v - line[i]!) < 0.01));
+        expect(at).toBeGreaterThanOrEqual(0);
+        more.splice(at, 1);
+      }
+      // What is more is the picture: its corners, all in the foot's right end, in proportion.
+      expect(more.length).toBeGreaterThanOrEqual(corners - shapes.length);
+      const { width } = bare;
+      for (const [x1, y1, x2, y2] of more) {
+        for (const x of [x1, x2]) expect(x).toBeGreaterThan(width - (RIM + 25) * POINT);
+        for (const y of [y1, y2]) expect(y).toBeLessThan((RIM + FOOT) * POINT + 0.01);
+      }
+    },
+  );
 
   test('a sheet larger than the page is tiled; pages overlap and share lettered join marks', async () => {
     const drawing = drawingOf('5 in', '7 in');

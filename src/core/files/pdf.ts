@@ -2,6 +2,7 @@ import {
   clip,
   closePath,
   endPath,
+  fillAndStroke,
   lineTo,
   moveTo,
   PDFDocument,
@@ -10,6 +11,7 @@ import {
   rectangle,
   rgb,
   setDashPattern,
+  setFillingRgbColor,
   setLineWidth,
   setStrokingRgbColor,
   StandardFonts,
@@ -18,8 +20,9 @@ import {
   type PDFOperator,
   type PDFPage,
 } from 'pdf-lib';
-import type { Point } from '../geometry';
+import { boxOf, type Point } from '../geometry';
 import { FOOT, OVERLAP, RIM, tilesFor, type Page, type Tile } from './tiles';
+import type { PrintShape } from './print-picture';
 import type { SheetDrawing } from './sheet-drawing';
 
 /** PDF counts in points: 72 to the inch. */
@@ -36,9 +39,15 @@ export interface PrintWords {
 
 /**
  * The flat pieces as a PDF at true size, one after the other. A piece larger than the page is tiled: neighbouring
- * pages repeat 10 mm and carry the same join marks. Every page has a check bar to hold a ruler to.
+ * pages repeat 10 mm and carry the same join marks. Every page has a check bar to hold a ruler to, and a small picture
+ * of what it becomes.
  */
-export async function sheetPdf(drawings: readonly SheetDrawing[], page: Page, words: PrintWords): Promise<Uint8Array> {
+export async function sheetPdf(
+  drawings: readonly SheetDrawing[],
+  page: Page,
+  words: PrintWords,
+  picture: readonly PrintShape[] = [],
+): Promise<Uint8Array> {
   const pdf = await PDFDocument.create({ updateMetadata: false });
   pdf.setTitle(words.title);
   const font = await pdf.embedFont(StandardFonts.Helvetica);
@@ -57,6 +66,7 @@ export async function sheetPdf(drawings: readonly SheetDrawing[], page: Page, wo
       sheet,
       font,
       words,
+      picture,
       `${piece}page ${i + 1} of ${pages.length}${tiles.length > 1 ? `, row ${tile.row + 1}, column ${tile.column + 1}` : ''}`,
     );
   });
@@ -183,7 +193,13 @@ function drawJoins(page: PDFPage, font: PDFFont, tile: Tile, tiles: readonly Til
 }
 
 /** Title, numbers, and the bar that shows whether the printer kept the size. */
-function drawFoot(page: PDFPage, font: PDFFont, words: PrintWords, place: string): void {
+function drawFoot(
+  page: PDFPage,
+  font: PDFFont,
+  words: PrintWords,
+  picture: readonly PrintShape[],
+  place: string,
+): void {
   const ink = rgb(0, 0, 0);
   const y = (RIM + 4) * POINT;
   const [from, to] = [RIM * POINT, (RIM + words.bar.length) * POINT];
@@ -191,7 +207,9 @@ function drawFoot(page: PDFPage, font: PDFFont, words: PrintWords, place: string
   for (const x of [from, to])
     page.drawLine({ start: { x, y: y - 2 * POINT }, end: { x, y: y + 2 * POINT }, thickness: 0.8, color: ink });
   page.drawText(printable(font, words.bar.label), { x: from, y: y - 4.5 * POINT, size: 7, font });
-  const width = page.getWidth() - 2 * RIM * POINT;
+  const right = page.getWidth() - RIM * POINT;
+  const width = right - from - (picture.length > 0 ? (PICTURE.width + 4) * POINT : 0);
+  drawPicture(page, picture, right - PICTURE.width * POINT, y + 1 * POINT);
   const lines = wrapped(
     printable(font, `${words.title}: ${words.numbers}`),
     (text) => font.widthOfTextAtSize(text, 9) <= width,
@@ -214,6 +232,29 @@ function drawFoot(page: PDFPage, font: PDFFont, words: PrintWords, place: string
     size: 7,
     font,
   });
+}
+
+/** Room for the small picture at the foot, mm. */
+const PICTURE = { width: 24, height: FOOT - 6 };
+
+/** The finished thing in the corner of the foot, as large as its room allows. */
+function drawPicture(page: PDFPage, picture: readonly PrintShape[], left: number, bottom: number): void {
+  if (picture.length === 0) return;
+  const { minX, maxX, minY, maxY } = boxOf(picture.flatMap(({ rings }) => rings.flat()));
+  const scale = Math.min(PICTURE.width / (maxX - minX), PICTURE.height / (maxY - minY)) * POINT;
+  const x0 = left + (PICTURE.width * POINT - (maxX - minX) * scale) / 2;
+  const at = ({ x, y }: Point): readonly [number, number] => [x0 + (x - minX) * scale, bottom + (y - minY) * scale];
+  page.pushOperators(
+    pushGraphicsState(),
+    setLineWidth(0.4),
+    setStrokingRgbColor(0.15, 0.15, 0.15),
+    ...picture.flatMap(({ rings, shade }) => [
+      setFillingRgbColor(shade, shade, shade),
+      ...rings.flatMap((ring) => [moveTo(...at(ring[0]!)), ...ring.slice(1).map((p) => lineTo(...at(p))), closePath()]),
+      fillAndStroke(),
+    ]),
+    popGraphicsState(),
+  );
 }
 
 /** Words in lines that fit. */
