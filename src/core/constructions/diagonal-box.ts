@@ -283,7 +283,9 @@ function drawBox(prefix: string, name: string, layout: Layout, tray: boolean, ti
       folds.push({ id: id(`s-flap-${k}`), between: [wall, flap], angle: 90 });
       if (over) {
         const tip = id(`tip-${k}`);
-        panels.push({ id: tip, name: `tip of the ${label}`, polygon: cutAt(stops, deep)! });
+        // What would come back out past its own wall is cut off.
+        const end = Math.min(deep, 2 * stops - CLEAR);
+        panels.push({ id: tip, name: `tip of the ${label}`, polygon: cutAt(stops, end)! });
         folds.push({ id: id(`s-tip-${k}`), between: [flap, tip], angle: 180 });
         flat.push(fold(id(`fold-tip-${k}`), `Fold the tip of the ${label} under`, [id(`s-tip-${k}`)]));
         turnedUnder.push(label);

@@ -128,9 +128,12 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
     } else if (move.do === 'snip') {
       const [from, to] = [onEdge(blank, move.edge, move.from), onEdge(blank, move.edge, move.to)];
       const through = (p: Point<'sheet'>) =>
-        runs.find((run) => distance(run.from, p) < EYE || distance(run.to, p) < EYE);
-      const [a, b] = [through(from), through(to)];
-      const tip = a && b ? crossing(a, b) : null;
+        runs.filter((run) => distance(run.from, p) < EYE || distance(run.to, p) < EYE);
+      // Where two notches touch, two scores end at one mark: those that cross over this stretch of the edge are meant.
+      const along = direction(from, to);
+      const tip = through(from)
+        .flatMap((a) => through(to).map((b) => (a === b ? null : crossing(a, b))))
+        .find((p) => p && dot(minus(p, from), along) > EYE && dot(minus(p, to), along) < -EYE);
       if (tip) notches.push([from, tip, to]);
       else faults.push(`no two scores meet over edge ${move.edge} to cut a notch by`);
     } else if (move.do === 'groove') {
