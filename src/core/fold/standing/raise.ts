@@ -223,37 +223,33 @@ function finish(
   found: readonly StandingProblem[],
 ): Done {
   const problems = [...found];
-  const groupOf = (panel: string): number => motions.findIndex(({ moving }) => moving.has(panel));
-  const groups = new Map(before.leaves.map((l) => [l.panel.id, groupOf(l.panel.id)]));
-  const apart = (a: Leaf, b: Leaf): boolean => groups.get(a.panel.id) !== groups.get(b.panel.id);
-  const through = new Set<string>();
+  const groups = before.leaves.map(({ panel }) => motions.findIndex(({ moving }) => moving.has(panel.id)));
+  // Only paper that moves against other paper can meet it: each such pair once, whichever of the two moves.
+  const pairs = groups.flatMap((group, i) =>
+    groups.flatMap((other, k) => (group < 0 || group === other || (other >= 0 && k < i) ? [] : [[i, k] as const])),
+  );
+  const through = new Set<number>();
   let last = before.leaves;
   let leaves = before.leaves;
   for (const share of shares) {
     last = leaves;
     leaves = midway(before, motions, share);
-    leaves.forEach((a, i) => {
-      if (groups.get(a.panel.id)! < 0) return;
-      leaves.forEach((b, j) => {
-        if (i === j || !apart(a, b) || (groups.get(b.panel.id)! >= 0 && j < i)) return;
-        const pair = `${a.panel.id} ${b.panel.id}`;
-        if (through.has(pair) || !passThrough(a, b)) return;
-        through.add(pair);
-        problems.push({ code: 'passes_through', fold: step.id, panel: a.panel.id, by: b.panel.id });
-      });
+    pairs.forEach(([i, k], n) => {
+      const [a, b] = [leaves[i]!, leaves[k]!];
+      if (through.has(n) || !passThrough(a, b)) return;
+      through.add(n);
+      problems.push({ code: 'passes_through', fold: step.id, panel: a.panel.id, by: b.panel.id });
     });
   }
-  const kept = before.touches.filter(({ panel, onto }) => groups.get(panel) === groups.get(onto));
-  const touches: Touch[] = [];
-  leaves.forEach((a, i) => {
-    if (groups.get(a.panel.id)! < 0) return;
-    leaves.forEach((b, j) => {
-      if (i === j || !apart(a, b) || !inOnePlane(a, b) || overlap(a, b).length === 0) return;
-      const came = seenFrom(last[j]!.pose, middleOf(last[i]!)).z;
-      const told = step.joins?.find(({ panel, onto }) => panel === a.panel.id && onto === b.panel.id)?.face;
-      const face = Math.abs(came) > FLUSH ? (came > 0 ? 'inside' : 'outside') : told;
-      if (face) touches.push({ panel: a.panel.id, onto: b.panel.id, face });
-    });
+  const groupOf = new Map(before.leaves.map((l, i) => [l.panel.id, groups[i]!]));
+  const kept = before.touches.filter(({ panel, onto }) => groupOf.get(panel) === groupOf.get(onto));
+  const touches = pairs.flatMap(([i, k]): Touch[] => {
+    const [a, b] = [leaves[i]!, leaves[k]!];
+    if (!inOnePlane(a, b) || overlap(a, b).length === 0) return [];
+    const came = seenFrom(last[k]!.pose, middleOf(last[i]!)).z;
+    const told = step.joins?.find(({ panel, onto }) => panel === a.panel.id && onto === b.panel.id)?.face;
+    const face = Math.abs(came) > FLUSH ? (came > 0 ? 'inside' : 'outside') : told;
+    return face ? [{ panel: a.panel.id, onto: b.panel.id, face }] : [];
   });
   const joints = (step.joins ?? []).flatMap(({ panel, onto, face }): Joint[] => {
     const [a, b] = [panel, onto].map((id) => leaves.find((l) => l.panel.id === id)!) as [Leaf, Leaf];
