@@ -51,6 +51,7 @@ test('a whole job by mouse: contents in, numbers out, a drag, a reload, files ou
     'no-glue',
     'score',
     'hole',
+    'slit',
     'cut',
   ]);
   const pdf = await downloaded(page, () => takeAlong(page, 'Print at true size on A4 (PDF)'));

@@ -23,6 +23,10 @@ for (const colorScheme of ['light', 'dark'] as const)
       await page.getByText(view, { exact: true }).click();
       expect(await audit(page)).toEqual([]);
     }
+    await page.getByText('Folded', { exact: true }).click();
+    await page.getByText('In space', { exact: true }).click();
+    await expect(page.locator('canvas')).toBeVisible();
+    expect(await audit(page)).toEqual([]);
     await page.getByRole('button', { name: 'My board' }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
     expect(await audit(page)).toEqual([]);

@@ -35,6 +35,7 @@ test('a gift card to its holder: chosen, sized, notched, folded, and the content
   await page.getByRole('button', { name: 'Leave the notch out' }).click();
   await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
   await setLength(page, 'Finger notch', '3/4 in');
+  await expect(page.getByLabel('Finger notch', { exact: true })).toHaveValue('3/4 in');
 
   await page.getByText('Folded', { exact: true }).click();
   const slider = page.getByRole('slider', { name: 'Step of the folding' });

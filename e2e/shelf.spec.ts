@@ -1,3 +1,4 @@
+import { DEMO_SHELF } from '../src/data/demo';
 import { expect, openShelf, sheet, test } from './table';
 
 const project = (change: object = {}) =>
@@ -14,7 +15,7 @@ const project = (change: object = {}) =>
 
 test('the demo shelf shows each project drawn to scale, and the two questions it can answer', async ({ page }) => {
   await openShelf(page);
-  await expect(page.getByRole('listitem')).toHaveCount(11);
+  await expect(page.getByRole('listitem')).toHaveCount(DEMO_SHELF.length);
   const drawn = await page
     .locator('main li svg')
     .evaluateAll((all) => all.map((svg) => svg.getBoundingClientRect().width));
@@ -51,7 +52,7 @@ test('a project file with lengths as people write them is taken in beside the ot
   await expect(sheet(page)).toBeVisible();
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('3 in');
   await page.getByRole('link', { name: 'Shelf', exact: true }).click();
-  await expect(page.getByRole('listitem')).toHaveCount(12);
+  await expect(page.getByRole('listitem')).toHaveCount(DEMO_SHELF.length + 1);
 });
 
 test('a damaged, foreign or huge file is refused with a sentence and nothing changes', async ({ page }) => {
@@ -68,7 +69,7 @@ test('a damaged, foreign or huge file is refused with a sentence and nothing cha
     await page.getByLabel('Project file').setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer });
     await expect(page.getByText(sentence).first()).toBeVisible();
   }
-  await expect(page.getByRole('listitem')).toHaveCount(11);
+  await expect(page.getByRole('listitem')).toHaveCount(DEMO_SHELF.length);
 });
 
 test('two tabs on one project: what one writes the other takes over, and undo brings its own back', async ({

@@ -7,11 +7,12 @@ import {
   stillOf,
   type Leaf,
   type Stack,
+  type Standing,
   type StillFace,
   type Touch,
   type View,
 } from '../fold';
-import { plus3, posed } from '../geometry';
+import { plus3, posed, poseWithin, seenPose } from '../geometry';
 import { glueAreas } from './glue';
 import { ownPaper, viewOf, type Made } from './plan';
 import type { StepPicture } from './steps';
@@ -63,17 +64,29 @@ export function stillStep(
         );
       }),
     );
-  const going = picture.inserting && made.built.room ? entering(made, contents) : [];
-  return stillOf([...paper, ...glue, ...going], touches);
+  const { room } = made.built;
+  const inside = room && own.has(room.floor) ? contentsSeen(made, picture, now, contents) : [];
+  return stillOf([...paper, ...glue, ...inside], touches);
 }
 
-/** Contents over the room they go into, a good way up. */
-function entering(made: Made, { width, height, thickness: depth }: Contents): readonly Leaf[] {
+/** Contents a good way over the room they go into, or lying there once they are in. */
+function contentsSeen(
+  made: Made,
+  { stage, inserting }: Extract<StepPicture, { kind: 'standing' }>,
+  now: Standing,
+  { width, height, thickness: depth }: Contents,
+): readonly Leaf[] {
   const room = made.built.room!;
-  const { finished } = made.folded.standing!;
-  const { normal } = leafOf(finished, room.floor).pose;
-  const up = (room.onEdge ? height : made.inside.depth) * 0.9 + 12;
+  const { finished, stages } = made.folded.standing!;
+  // What goes in while all is flat is after no stage: it lies there from the first on.
+  const after = stages.findIndex(({ step }) => step.id === room.insertAfter);
+  if (!inserting && after >= stage) return [];
+  const [floor, end] = [leafOf(now, room.floor).pose, leafOf(finished, room.floor).pose];
+  const up = inserting ? (room.onEdge ? height : made.inside.depth) * 0.9 + 12 : 0;
   return contentsIn(finished, room, { width, height, depth }).map((l) =>
-    carriedLeaf(l, (pose) => ({ ...pose, o: plus3(pose.o, normal, up) })),
+    carriedLeaf(l, (pose) => {
+      const lain = poseWithin(floor, seenPose(end, pose));
+      return { ...lain, o: plus3(lain.o, floor.normal, up) };
+    }),
   );
 }

@@ -13,10 +13,12 @@ export function useSaving(store: BenchStore | null): void {
     if (!store) return;
     let timer: ReturnType<typeof setTimeout> | null = null;
     let written = store.getState();
+    let writtenAt = 0;
     const write = (): void => {
       timer = null;
       const { id, name, units, design, setTrouble, trouble } = store.getState();
       written = store.getState();
+      writtenAt = Date.now();
       saveProject(id, { name, units, design }).then(
         () => {
           if (trouble) setTrouble(null);
@@ -36,7 +38,8 @@ export function useSaving(store: BenchStore | null): void {
       }
     };
     const others = liveQuery(() => db.projects.get(store.getState().id)).subscribe((stored) => {
-      if (!stored || stored.writtenBy === THIS_PAGE || timer) return;
+      // What was read before this page's own last write has come late: it is older than what stands here.
+      if (!stored || stored.writtenBy === THIS_PAGE || timer || stored.updatedAt < writtenAt) return;
       const { design, name, units, adopt } = store.getState();
       if (stored.name === name && stored.units === units && JSON.stringify(stored.design) === JSON.stringify(design))
         return;

@@ -167,7 +167,7 @@ export class Scene {
   private distance(): number {
     const upright = (VIEW_ANGLE * Math.PI) / 360;
     const across = Math.atan(Math.tan(upright) * this.camera.aspect);
-    return (0.97 * this.radius) / Math.sin(Math.min(upright, across));
+    return (1.03 * this.radius) / Math.sin(Math.min(upright, across));
   }
 
   private frame(least: Vector3, most: Vector3): void {
