@@ -38,7 +38,7 @@ test('a gift card to its holder: chosen, sized, notched, folded, and the content
   await expect(page.getByLabel('Finger notch', { exact: true })).toHaveValue('3/4 in');
 
   await page.getByText('Folded', { exact: true }).click();
-  const slider = page.getByRole('slider', { name: 'Step of the folding' });
+  const slider = page.getByRole('slider', { name: 'How far it is folded' });
   await slider.focus();
   await page.keyboard.press('Home');
   await expect(page.getByText('Flat, inside up')).toBeVisible();

@@ -12,5 +12,5 @@ export {
 } from './graduation';
 export { parseLength, type ParsedLength } from './parse';
 export { formatLength, lengthParts, type LengthParts } from './format';
-export { caliperOf, gramsAt, gramsOf, poundsOf, USUAL_BULK, type Grade } from './weight';
+export { caliperOf, gramsAt, gramsOf, poundsOf, type Grade } from './weight';
 export { lengthSchema, type LengthLimits } from './schema';

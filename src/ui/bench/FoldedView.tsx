@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Segmented, Slider } from 'antd';
+import { Button, Segmented } from 'antd';
 import { useMemo, useRef, useState, type MouseEvent } from 'react';
 import { turned } from '@/core/fit';
 import { foldedBox, layersAt, type Stack, type View } from '@/core/fold';
@@ -20,6 +20,7 @@ import {
 } from '@/core/plan';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { useSize } from '../draw/useSize';
+import { StepSlider } from '../parts/StepSlider';
 import { SpaceView } from '../space/SpaceView';
 import styles from './FoldedView.module.css';
 
@@ -203,29 +204,13 @@ function Faces({ made, design, units, graduation }: FoldedViewProps) {
         </div>
       )}
       <div className={styles.order}>
-        <div className={styles.slider}>
-          <Button size="small" aria-label="A step back" disabled={at === 0} onClick={() => setChosen(at - 1)}>
-            ‹
-          </Button>
-          <Slider
-            min={0}
-            max={frames.length - 1}
-            value={at}
-            onChange={setChosen}
-            tooltip={{ open: false }}
-            ariaLabelForHandle="Step of the folding"
-            ariaValueTextFormatterForHandle={(value) => frames[value]?.text ?? ''}
-          />
-          <Button size="small" aria-label="A step on" disabled={last} onClick={() => setChosen(at + 1)}>
-            ›
-          </Button>
-        </div>
-        <p className={styles.caption} aria-live="polite">
-          <strong>
-            {at} of {frames.length - 1}
-          </strong>{' '}
-          {text}
-        </p>
+        <StepSlider
+          label="How far it is folded"
+          at={at}
+          words={frames.map((f) => f.text)}
+          onPull={setChosen}
+          onStep={(by) => setChosen(Math.max(0, Math.min(frames.length - 1, at + by)))}
+        />
         <p id="layers-here" className={styles.layers} aria-live="polite">
           {own.length > 0
             ? `Under the pointer ${own.length} ${own.length === 1 ? 'layer' : 'layers'}, ${formatLength(mm(own.length * design.paper.caliper), 'mm', '0.5 mm', true)}: ${own

@@ -1,12 +1,13 @@
 'use client';
 
-import { Button, Slider, Spin } from 'antd';
+import { Spin } from 'antd';
 import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { stillOf } from '@/core/fold';
 import { givenPieces, momentsOf, seenAt, type Design, type Made } from '@/core/plan';
 import { Still, stillSize } from '../draw/Still';
 import { useSize } from '../draw/useSize';
+import { StepSlider } from '../parts/StepSlider';
 import { useMedia } from '../shell/useMedia';
 import type { Seen } from './Scene';
 import styles from './SpaceView.module.css';
@@ -22,14 +23,6 @@ const Paper = dynamic(() => import('./Paper'), {
   loading: () => <Spin aria-label="Unpacking the paper" />,
 });
 
-const STEP_KEYS: Record<string, 1 | -1> = {
-  ArrowRight: 1,
-  ArrowUp: 1,
-  PageDown: 1,
-  ArrowLeft: -1,
-  ArrowDown: -1,
-  PageUp: -1,
-};
 /** One step of the making takes so long to be shown, ms. */
 const STEP_TIME = 900;
 
@@ -89,46 +82,17 @@ export function SpaceView({ made, design }: SpaceViewProps) {
         )}
       </div>
       <div className={styles.order}>
-        <div
-          className={styles.slider}
-          onKeyDownCapture={(event) => {
-            // A key is a whole step; only a pull goes part of the way.
-            const by = STEP_KEYS[event.key];
-            if (by === undefined) return;
-            event.preventDefault();
-            event.stopPropagation();
-            step(by);
+        <StepSlider
+          label="How far it is folded"
+          at={at}
+          words={moments.map((m) => m.text)}
+          parts={0.05}
+          onPull={(to) => {
+            stop();
+            setDone(to);
           }}
-        >
-          <Button aria-label="A step back" disabled={at <= 0} onClick={() => step(-1)}>
-            ‹
-          </Button>
-          <Slider
-            min={0}
-            max={last}
-            step={0.05}
-            dots={false}
-            value={at}
-            marks={Object.fromEntries(moments.map((_, i) => [i, { label: '' }]))}
-            included
-            tooltip={{ formatter: null }}
-            onChange={(to) => {
-              stop();
-              setDone(to);
-            }}
-            ariaLabelForHandle="How far it is folded"
-            ariaValueTextFormatterForHandle={(value) => moments[Math.min(last, Math.ceil(value))]?.text ?? ''}
-          />
-          <Button aria-label="A step on" type="primary" disabled={at >= last} onClick={() => step(1)}>
-            ›
-          </Button>
-        </div>
-        <p className={styles.caption} aria-live="polite">
-          <strong>
-            {index} of {last}
-          </strong>{' '}
-          {moment.text}
-        </p>
+          onStep={step}
+        />
         <p id="space-keys" className={styles.keys}>
           {missing
             ? 'This device draws nothing in space, so it is shown as a drawing.'
