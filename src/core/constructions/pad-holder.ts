@@ -7,7 +7,12 @@ import { choiceOption, lengthOption, openLengthOption } from './options';
 import { HAIR, insideFor, leftOver, onMark, tooLarge } from './sizing';
 
 const options = z.strictObject({
-  pen: lengthOption('Pen', 'Diameter of the pen the loop is made for.', inches(3 / 8), { over: 0, most: 40 }),
+  pen: openLengthOption(
+    'Pen',
+    'Diameter of the pen the loop is made for.',
+    { over: 0, most: 40 },
+    { open: '3/8 in, or what the loop takes' },
+  ),
   loopWall: openLengthOption(
     'Loop wall',
     'Breadth of each of the loop’s two walls, where it is scored already.',
@@ -22,6 +27,9 @@ const options = z.strictObject({
 });
 type Options = z.output<typeof options>;
 
+/** Diameter of a pen when none is told, mm. Common practice 3/8 in. */
+const USUAL_PEN = inches(3 / 8);
+
 /** Spine when the pad’s thickness is not told. Common practice 1/2 in. */
 const USUAL_SPINE = inches(1 / 2);
 /** Contents lie between cover and back; the spine takes their thickness. */
@@ -33,7 +41,7 @@ const FREE = { width: 0, height: 0 };
  */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank, thickness } = brief;
-  const l = options.loopWall ?? onMark((Math.PI * options.pen) / 2, brief, 'up');
+  const l = options.loopWall ?? onMark((Math.PI * (options.pen ?? USUAL_PEN)) / 2, brief, 'up');
   const t = thickness > 0 ? onMark(thickness, brief, 'up') : USUAL_SPINE;
   let inside;
   if (blank) {
@@ -115,7 +123,7 @@ function build(brief: Brief<Options>): BuildResult {
       ['back', 'spine'],
       ['front', 'spine'],
     ],
-    penLoop: { wall: mm(l), pen: options.loopWall === undefined ? options.pen : null },
+    penLoop: { wall: mm(l), pen: options.pen ?? null },
     grips: blank
       ? []
       : [
@@ -132,7 +140,7 @@ export const padHolder: Construction<Options> = {
   purpose: 'A cover for a pad of paper, its spine as thick as the pad, with a loop that keeps the pen.',
   options,
   ease: EASE.box,
-  idle: ({ loopWall }) => (loopWall === undefined ? [] : ['pen']),
+  idle: () => [],
   build,
   schools: [
     {

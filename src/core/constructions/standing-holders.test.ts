@@ -224,6 +224,15 @@ describe('a pen loop', () => {
     expect(checkSentence(check('pad-holder', fields, 'pen'), sayer('in', '1/16 in'))).toContain('5/16 in');
   });
 
+  test('scored too narrow for the pen it is for is a warning, and the remedy sizes it from the pen', () => {
+    const fields = { contents: pad, options: { loopWall: '1/2 in', pen: '1/2 in' } };
+    const { level, remedies } = check('pad-holder', fields, 'pen');
+    expect(level).toBe('warn');
+    expect(remedies).toHaveLength(1);
+    const options = { pen: '1/2 in', ...(remedies[0]!.change as { options: object }).options };
+    expect(check('pad-holder', { contents: pad, options }, 'pen').level).toBe('pass');
+  });
+
   test('two schools: loops at the ends, or one long one in the middle', () => {
     const glued = (loop: string): string[] => {
       const { folded } = made('pad-holder', { contents: pad, options: { loop } });
