@@ -94,6 +94,11 @@ test('a box prints each of its pieces at true size; a box too shallow says so an
   await expect(page.getByText('The contents stand 1/4 in above the rim, and a lid would not close.')).toBeVisible();
   await page.getByRole('button', { name: 'Make it as deep as the contents' }).click();
   await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
+  // Told and then emptied, it follows the contents again.
+  await setLength(page, 'Depth', '2 in');
+  expect(await figure(page, 'Finished')).toContain('2 in');
+  await page.getByLabel('Depth', { exact: true }).fill('');
+  expect(await figure(page, 'Finished')).toContain('3/4 in');
 });
 
 test('the plan route answers for a box with its depth, its lid set on, and every wall proved', async ({ request }) => {

@@ -14,18 +14,8 @@ import { contactsOf, type Contact } from './contact';
 import { carried, foldOver, tuckProblems, type Fold, type FoldProblem } from './foldOver';
 import { hangsOn } from './hangsOn';
 import { raise, type Raised, type StandingProblem, type StandingWork } from './standing';
+import type { Step } from './step';
 import { flatStack, hasPanel, layerOf, levelOf, type Joint, type Stack } from './stack';
-
-/** What all steps have in common: a name, and where they stand in the order. */
-export interface Step {
-  readonly id: string;
-  /** What a maker does: `Fold the left flap over`. */
-  readonly name: string;
-  /** Set on the step that closes the holder over its contents. */
-  readonly closes?: boolean;
-  /** Steps that must come before this one besides those the paper itself demands. */
-  readonly after?: readonly string[];
-}
 
 /** Flat work, and the glue that goes with it. */
 interface FlatStep extends Step {

@@ -83,7 +83,8 @@ export function OptionInput({
 }: ChoicesProps & { readonly option: OptionField }) {
   const { name, title, description, open, choices, unit, limits } = option;
   const value = (design.options as Record<string, string | number | boolean | undefined>)[name];
-  const change = (to: string | number | boolean): void => onChange({ options: { [name]: to } }, `option-${name}`);
+  const change = (to: string | number | boolean | undefined): void =>
+    onChange({ options: { [name]: to } }, `option-${name}`);
   if (unit === 'mm')
     return (
       <LengthField
@@ -96,6 +97,7 @@ export function OptionInput({
         least={limits?.least ?? (limits?.over ?? 0) + 0.1}
         most={limits?.most}
         onChange={change}
+        onClear={open ? () => change(undefined) : undefined}
       />
     );
   if (unit === 'count')

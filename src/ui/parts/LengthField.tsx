@@ -9,6 +9,8 @@ interface LengthFieldProps {
   readonly label: string;
   readonly value: number | undefined;
   readonly onChange: (value: number) => void;
+  /** An empty field leaves it open, where that makes sense. */
+  readonly onClear?: () => void;
   readonly units: Units;
   readonly graduation: Graduation;
   /** Least and most that make sense, mm, with the sentence for anything else. */
@@ -25,6 +27,7 @@ export function LengthField({
   label,
   value,
   onChange,
+  onClear,
   units,
   graduation,
   least = 0.1,
@@ -36,7 +39,8 @@ export function LengthField({
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
   const shown = value === undefined ? '' : formatLength(mm(value), units, exactEnough(value, units, graduation));
-  const read = draft === null ? null : check(draft);
+  const open = draft?.trim() === '' && onClear !== undefined;
+  const read = draft === null || open ? null : check(draft);
   // A draft gives way when the length was changed elsewhere: by a drag, an undo, another tab.
   const overtaken = read !== null && 'value' in read && Math.abs(read.value - (value ?? NaN)) > 1e-6;
 
@@ -49,6 +53,10 @@ export function LengthField({
   }
   const type = (text: string): void => {
     setDraft(text);
+    if (text.trim() === '' && onClear) {
+      if (value !== undefined) onClear();
+      return;
+    }
     const result = check(text);
     if ('value' in result && Math.abs(result.value - (value ?? NaN)) > 1e-9) onChange(result.value);
     else if ('value' in result && value === undefined) onChange(result.value);

@@ -27,7 +27,7 @@ import {
 } from '../../geometry';
 import type { Mm } from '../../length';
 import type { Panel, Piece } from '../../pattern';
-import type { Step } from '../assemble';
+import type { Step } from '../step';
 import { bringing } from '../bringing';
 import { hangsOn, reached } from '../hangsOn';
 import type { Joint, Stack } from '../stack';

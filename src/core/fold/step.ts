@@ -1,0 +1,10 @@
+/** What all steps have in common: a name, and where they stand in the order. */
+export interface Step {
+  readonly id: string;
+  /** What a maker does: `Fold the left flap over`. */
+  readonly name: string;
+  /** Set on the step that closes the holder over its contents. */
+  readonly closes?: boolean;
+  /** Steps that must come before this one besides those the paper itself demands. */
+  readonly after?: readonly string[];
+}
