@@ -96,6 +96,17 @@ test('a lid is brought over the box before it is set down, and then hides the ri
   expect(on.z).toBeCloseTo(made.inside.depth + last.layer, 6);
 });
 
+test.each([0, 19.05])('contents %d mm thick are drawn clear of the floor and of the lid', (thickness) => {
+  const { made, design } = planned('tray-box', {
+    contents: { width: '3 in', height: '4 in', thickness },
+    options: { depth: 19.05 },
+  });
+  const { contents } = seenAt(momentsOf(made, design.contents!).at(-1)!, 1);
+  const heights = contents.flatMap(({ corners }) => corners.map(({ z }) => z));
+  expect(Math.min(...heights)).toBeGreaterThan(0.3);
+  expect(Math.max(...heights)).toBeLessThan(19.05 - 0.3);
+});
+
 test('the steps of what stands have pictures of just the paper they are about, glue on its faces, contents above', () => {
   const plan = planned('tray-box');
   const { made, design } = plan;

@@ -47,7 +47,7 @@ export interface Moment {
 /** Thickness of paper as it is drawn, as a share of the finished thing's longest side: enough to tell what lies on what. */
 const LAYER = 1 / 400;
 /** Contents are drawn so much smaller than they are that their faces are told from the paper’s, mm. */
-const LESS = 0.6;
+const LESS = 0.8;
 /** How high paper is held while it is carried over, mm. */
 const HELD = 60;
 
@@ -155,12 +155,17 @@ interface Seat {
 function standingSeat(folded: Folded, room: NonNullable<Made['built']['room']>, contents: Contents): Seat {
   const { finished } = folded.standing!;
   const { width, height, thickness: depth } = contents;
-  const drawn = (length: number): Mm => mm(Math.max(length / 2, length - LESS));
-  const seated = contentsIn(finished, room, { width: drawn(width), height: drawn(height), depth: drawn(depth) });
+  const drawn = (length: number): Mm => mm(Math.max(LESS / 2, length - LESS));
+  const floor = leafOf(finished, room.floor).pose;
+  const seated = contentsIn(finished, room, {
+    width: drawn(width),
+    height: drawn(height),
+    depth: drawn(depth),
+  }).map((l) => carriedLeaf(l, (pose) => ({ ...pose, o: plus3(pose.o, floor.normal, LESS / 2) })));
   const tallest = Math.max(...finished.leaves.map((l) => Math.abs(l.box[1].z - l.box[0].z)), width / 2);
   return {
     seated,
-    floor: { panel: room.floor, pose: leafOf(finished, room.floor).pose },
+    floor: { panel: room.floor, pose: floor },
     way: { x: 0, y: 0, z: 1.2 * tallest + 20 },
   };
 }
