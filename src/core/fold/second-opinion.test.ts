@@ -77,8 +77,8 @@ test.each(STANDS.map((c) => [c.name, c] as const))(
     fc.assert(
       fc.property(contentsFirst(construction), (input) => {
         const { made } = planOf(input);
-        if (!made) return;
-        const raised = made.folded.standing!;
+        fc.pre(made !== null);
+        const raised = made!.folded.standing!;
         expect(raised).not.toBeNull();
         held++;
         for (const { between, line, fold, angle } of raised.finished.hinges) {
@@ -114,9 +114,9 @@ test.each(STANDS.map((c) => [c.name, c] as const))(
             });
           }
       }),
-      { numRuns: 25 },
+      { numRuns: 15 },
     );
-    expect(held).toBeGreaterThan(5);
+    expect(held).toBeGreaterThanOrEqual(15);
   },
 );
 
@@ -127,16 +127,16 @@ test.each(CONSTRUCTIONS.filter((c) => !STANDS.includes(c)).map((c) => [c.name, c
     fc.assert(
       fc.property(contentsFirst(construction), (input) => {
         const { made } = planOf(input);
-        if (!made) return;
+        fc.pre(made !== null);
         held++;
-        const { pieces } = made.built;
+        const { pieces, folded } = { ...made!.built, folded: made!.folded };
         const hinges = pieces.flatMap((piece) => piece.hinges);
         const pose = new Map(pieces.flatMap((piece) => piece.panels).map((panel) => [panel.id, new Matrix4()]));
         const carriedLine = (panel: string, { from, to }: Segment): [Vector3, Vector3] => [
           carried(pose.get(panel)!, from),
           carried(pose.get(panel)!, to),
         ];
-        for (const { step, moving } of made.folded.stages) {
+        for (const { step, moving } of folded.stages) {
           if (step.kind === 'fold') {
             const hinge = hinges.find(({ id }) => id === step.hinges[0])!;
             const [from, to] = carriedLine(hinge.between[0], hinge.line);
@@ -157,15 +157,15 @@ test.each(CONSTRUCTIONS.filter((c) => !STANDS.includes(c)).map((c) => [c.name, c
           for (const panel of moving) pose.set(panel, laid.clone().multiply(pose.get(panel)!));
         }
         for (const panel of pieces.flatMap((piece) => piece.panels)) {
-          const { map } = layerOf(made.folded.finished, panel.id);
+          const { map } = layerOf(folded.finished, panel.id);
           for (const corner of panel.polygon) {
             const [ours, theirs] = [apply(map, corner), carried(pose.get(panel.id)!, corner)];
             expect(Math.hypot(ours.x - theirs.x, ours.y - theirs.y)).toBeLessThan(1e-6);
           }
         }
       }),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
-    expect(held).toBeGreaterThan(8);
+    expect(held).toBeGreaterThanOrEqual(20);
   },
 );

@@ -13,6 +13,7 @@ import { carriedLeaf, leafOf, passThrough, roomAxes, stillOf, type Leaf, type St
 const STANDS = CONSTRUCTIONS.filter(({ name }) =>
   ['tray-box', 'diagonal-box', 'pad-holder', 'folio', 'desk-file', 'cover-board'].includes(name),
 );
+const RUNS = Number(process.env.LAW_RUNS ?? 10);
 const vector = ({ x, y, z }: Vec): Vector3 => new Vector3(x, y, z);
 
 /** A panel as three.js has it: triangles where its pose carries them. */
@@ -62,7 +63,7 @@ describe.each(STANDS.map((c) => [c.name, c] as const))('%s', (_, construction) =
         // Down to the floor it is as far as it was raised.
         expect(away(axes.normal, -1)).toBeCloseTo(Math.min(up, made!.inside.depth, 8) * 0.37, 6);
       }),
-      { numRuns: 12 },
+      { numRuns: RUNS },
     );
     expect(held).toBeGreaterThan(0);
   });
@@ -97,7 +98,7 @@ describe.each(STANDS.map((c) => [c.name, c] as const))('%s', (_, construction) =
         // Panels that hide each other in a ring cannot all be drawn right by any order; there are few.
         expect(wrong / looked).toBeLessThan(0.04);
       }),
-      { numRuns: 10 },
+      { numRuns: RUNS },
     );
   });
 });

@@ -46,6 +46,8 @@ export function stillOf(leaves: readonly Leaf[], touches: readonly Touch[]): rea
     for (let j = i + 1; j < seen.length; j++) {
       const [p, q] = [boxes[i]!, boxes[j]!];
       if (p.x1 <= q.x0 || q.x1 <= p.x0 || p.y1 <= q.y0 || q.y1 <= p.y0) continue;
+      // What does not cover each other in the picture needs no order, and orders for nothing make rings.
+      if (beside(flat[i]!, flat[j]!) || beside(flat[j]!, flat[i]!)) continue;
       const front = inFront(a, seen[j]!, over);
       if (front > 0) behind[i]!.add(j);
       else if (front < 0) behind[j]!.add(i);
@@ -73,6 +75,21 @@ export function stillOf(leaves: readonly Leaf[], touches: readonly Touch[]): rea
       side: towards ? 'A' : 'B',
       light: 0.5 + 0.5 * Math.max(-1, Math.min(1, lit)),
     };
+  });
+}
+
+/** True when a line along some side of `a` has all of `b` beyond it. */
+function beside(a: readonly Point[], b: readonly Point[]): boolean {
+  return a.some((from, i) => {
+    const to = a[(i + 1) % a.length]!;
+    const length = Math.hypot(to.x - from.x, to.y - from.y);
+    if (length < FLUSH) return false;
+    const off = (p: Point): number => ((to.x - from.x) * (p.y - from.y) - (to.y - from.y) * (p.x - from.x)) / length;
+    const [own, other] = [a.map(off), b.map(off)];
+    return (
+      (Math.max(...own) < FLUSH && Math.min(...other) > -FLUSH) ||
+      (Math.min(...own) > -FLUSH && Math.max(...other) < FLUSH)
+    );
   });
 }
 
