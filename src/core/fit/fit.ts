@@ -88,3 +88,21 @@ export function thickest(built: Built, cavity: Cavity, inside: Ease, least: Ease
   // Walls that stand apart take what stands between them, and no more.
   return cavity.gusset ?? mm(Math.max(0, most));
 }
+
+/**
+ * Where flat contents lie in the cavity, mm, seen with its mouth at the top: in the middle, and against the bottom
+ * where there is one.
+ */
+export function seatIn(
+  built: Built,
+  inside: { readonly width: Mm; readonly height: Mm },
+  contents: { readonly width: Mm; readonly height: Mm },
+): { readonly x: number; readonly y: number; readonly width: Mm; readonly height: Mm } {
+  const [lying, room] = [turned(built, contents), turned(built, inside)];
+  const left = room.height - lying.height;
+  return {
+    ...lying,
+    x: (room.width - lying.width) / 2,
+    y: built.cavities[0]?.through ? left / 2 : Math.max(0, left),
+  };
+}

@@ -1,4 +1,4 @@
-import { turned } from '../fit';
+import { seatIn } from '../fit';
 import {
   contentsIn,
   hingeLine,
@@ -175,16 +175,14 @@ function flatSeat(made: Made, standing: Standing, stack: Stack, contents: Conten
   const { built } = made;
   const [cavity] = built.cavities;
   const view = viewOf(built, stack);
-  const [lying, inside] = [turned(built, contents), turned(built, made.inside)];
-  const x = (inside.width - lying.width) / 2;
-  const y = cavity!.through ? (inside.height - lying.height) / 2 : Math.max(0, inside.height - lying.height);
+  const { x, y, width, height } = seatIn(built, made.inside, contents);
   const floor = leafOf(standing, cavity!.floor);
   const pose = sheetIn(view, floor.pose.normal.z > 0 ? layer / 2 : -layer / 2);
   const polygon = [
     { x, y },
-    { x: x + lying.width, y },
-    { x: x + lying.width, y: y + lying.height },
-    { x, y: y + lying.height },
+    { x: x + width, y },
+    { x: x + width, y: y + height },
+    { x, y: y + height },
   ] as Panel['polygon'];
   const flat: Leaf = {
     piece: 'contents',
@@ -193,7 +191,7 @@ function flatSeat(made: Made, standing: Standing, stack: Stack, contents: Conten
     corners: [],
     box: floor.box,
   };
-  const out = 1.05 * lying.height;
+  const out = 1.05 * height;
   const { up } = view;
   const away = { x: -up.x * out, y: -up.y * out, z: 0 };
   const own = seenPose(floor.pose, { ...floor.pose, o: plus3(floor.pose.o, away) }).o;

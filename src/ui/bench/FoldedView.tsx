@@ -2,7 +2,7 @@
 
 import { Button, Segmented } from 'antd';
 import { useMemo, useRef, useState, type MouseEvent } from 'react';
-import { turned } from '@/core/fit';
+import { seatIn } from '@/core/fit';
 import { foldedBox, layersAt, type Stack, type View } from '@/core/fold';
 import { formatLength, mm, type Graduation, type Units } from '@/core/length';
 import {
@@ -112,13 +112,8 @@ function Faces({ made, design, units, graduation }: FoldedViewProps) {
   const box = foldedBox(stack, view);
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
   const contents = design.contents ?? made.largest;
-  const [lying, inside] = [turned(made.built, contents), turned(made.built, made.inside)];
-  const seat = {
-    ...lying,
-    x: (inside.width - lying.width) / 2,
-    y: made.built.cavities[0]?.through ? (inside.height - lying.height) / 2 : Math.max(0, inside.height - lying.height),
-  };
-  const going = inserted === null ? null : { ...seat, y: seat.y - (1 - inserted) * lying.height };
+  const seat = seatIn(made.built, made.inside, contents);
+  const going = inserted === null ? null : { ...seat, y: seat.y - (1 - inserted) * seat.height };
   // Side by side or one above the other, whichever draws it larger.
   const scaleFor = (columns: 1 | 2): number =>
     size
@@ -203,22 +198,24 @@ function Faces({ made, design, units, graduation }: FoldedViewProps) {
           })}
         </div>
       )}
-      <div className={styles.order}>
-        <StepSlider
-          label="How far it is folded"
-          at={at}
-          words={frames.map((f) => f.text)}
-          onPull={setChosen}
-          onStep={(by) => setChosen(Math.max(0, Math.min(frames.length - 1, at + by)))}
-        />
-        <p id="layers-here" className={styles.layers} aria-live="polite">
-          {own.length > 0
-            ? `Under the pointer ${own.length} ${own.length === 1 ? 'layer' : 'layers'}, ${formatLength(mm(own.length * design.paper.caliper), 'mm', '0.5 mm', true)}: ${own
-                .map((layer) => `${panelName(made.built, layer.panel)} (${layer.up === 'A' ? 'inside' : 'outside'} up)`)
-                .join(', ')}, from the table up.`
-            : 'Point at the paper, or use the arrow keys on it, to read its layers.'}
-        </p>
-      </div>
+      <StepSlider
+        label="How far it is folded"
+        at={at}
+        words={frames.map((f) => f.text)}
+        note={{
+          id: 'layers-here',
+          text:
+            own.length > 0
+              ? `Under the pointer ${own.length} ${own.length === 1 ? 'layer' : 'layers'}, ${formatLength(mm(own.length * design.paper.caliper), 'mm', '0.5 mm', true)}: ${own
+                  .map(
+                    (layer) => `${panelName(made.built, layer.panel)} (${layer.up === 'A' ? 'inside' : 'outside'} up)`,
+                  )
+                  .join(', ')}, from the table up.`
+              : 'Point at the paper, or use the arrow keys on it, to read its layers.',
+        }}
+        onPull={setChosen}
+        onStep={(by) => setChosen(Math.max(0, Math.min(frames.length - 1, at + by)))}
+      />
     </div>
   );
 }

@@ -62,7 +62,8 @@ export function LengthField({
     else if ('value' in result && value === undefined) onChange(result.value);
   };
   const step = (event: KeyboardEvent): void => {
-    if (event.key === 'Enter') setDraft(null);
+    // What cannot be read stays, with its sentence, until it is mended.
+    if (event.key === 'Enter' && !wrong) setDraft(null);
     if ((event.key !== 'ArrowUp' && event.key !== 'ArrowDown') || value === undefined) return;
     event.preventDefault();
     const by = stepOf(graduation) || 1;

@@ -9,6 +9,8 @@ interface StepSliderProps {
   readonly words: readonly string[];
   /** Smallest pull of the slider, as a share of a step; whole steps when left out. */
   readonly parts?: number;
+  /** What else is to be said under it, and its id for what it describes. */
+  readonly note: { readonly id: string; readonly text: string };
   /** Pulled to there. */
   readonly onPull: (to: number) => void;
   /** One whole step on or back, by button or key. */
@@ -25,11 +27,11 @@ const KEYS: Record<string, 1 | -1> = {
 };
 
 /** Goes through the steps of a making: pulled, by buttons, or by keys, which always take whole steps. */
-export function StepSlider({ label, at, words, parts = 1, onPull, onStep }: StepSliderProps) {
+export function StepSlider({ label, at, words, parts = 1, note, onPull, onStep }: StepSliderProps) {
   const last = words.length - 1;
   const index = Math.min(last, Math.ceil(at - 1e-9));
   return (
-    <>
+    <div className={styles.order}>
       <div
         className={styles.slider}
         onKeyDownCapture={(event) => {
@@ -63,6 +65,9 @@ export function StepSlider({ label, at, words, parts = 1, onPull, onStep }: Step
         </strong>{' '}
         {words[index]}
       </p>
-    </>
+      <p id={note.id} className={styles.note} aria-live="polite">
+        {note.text}
+      </p>
+    </div>
   );
 }

@@ -81,24 +81,23 @@ export function SpaceView({ made, design }: SpaceViewProps) {
           <Paper seen={seen} label={label} onMissing={lack} />
         )}
       </div>
-      <div className={styles.order}>
-        <StepSlider
-          label="How far it is folded"
-          at={at}
-          words={moments.map((m) => m.text)}
-          parts={0.05}
-          onPull={(to) => {
-            stop();
-            setDone(to);
-          }}
-          onStep={step}
-        />
-        <p id="space-keys" className={styles.keys}>
-          {missing
+      <StepSlider
+        label="How far it is folded"
+        at={at}
+        words={moments.map((m) => m.text)}
+        parts={0.05}
+        note={{
+          id: 'space-keys',
+          text: missing
             ? 'This device draws nothing in space, so it is shown as a drawing.'
-            : 'Drag it, or use the arrow keys, to turn it; + and − come nearer and go back; Home stands where you began.'}
-        </p>
-      </div>
+            : 'Drag it, or use the arrow keys, to turn it; + and − come nearer and go back; Home stands where you began.',
+        }}
+        onPull={(to) => {
+          stop();
+          setDone(to);
+        }}
+        onStep={step}
+      />
     </div>
   );
 }
