@@ -7,6 +7,11 @@ import { chromium } from './install.mjs';
 const PORT = 4311;
 const FOLDER = 'docs/screenshots';
 const view = (name) => (page) => page.getByText(name, { exact: true }).click();
+/** Front and back, once they are drawn: the first page of a cold browser takes its time. */
+const bothFaces = async (page) => {
+  await view('Folded')(page);
+  await page.locator('figure svg').first().waitFor();
+};
 /** The folded view of what stands, three steps before its end. */
 const inSpace = async (page) => {
   await view('Folded')(page);
@@ -26,7 +31,7 @@ const PICTURES = [
   ['bench-pieces', '/bench?p=demo-7'],
   ['bench-paper', '/bench?p=demo-6', view('On paper')],
   ['bench-sheet', '/bench?p=demo-1'],
-  ['bench-folded', '/bench?p=demo-2', view('Folded')],
+  ['bench-folded', '/bench?p=demo-2', bothFaces],
   ['bench-in-space', '/bench?p=demo-12', inSpace],
   ['bench-standing-steps', '/bench?p=demo-12', lastSteps],
   ['bench-steps', '/bench?p=demo-1', view('Steps')],
