@@ -17,6 +17,11 @@ const tool = fc.oneof(
   fc.record({ kind: fc.constant('ruler'), notch: fc.double({ min: 14, max: 30, noNaN: true }) }),
   fc.constant({ kind: 'scoring-board' }),
   fc.record({ kind: fc.constant('scoring-board'), length: fc.double({ min: 80, max: 400, noNaN: true }) }),
+  fc.record({
+    kind: fc.constant('scoring-board'),
+    length: fc.double({ min: 80, max: 400, noNaN: true }),
+    pitch: fc.constantFrom(3.175, 5, 6.35, 10),
+  }),
   fc.constant({ kind: 'edge-board' }),
   fc.record({
     kind: fc.constant('edge-board'),

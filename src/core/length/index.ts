@@ -12,5 +12,6 @@ export {
 } from './graduation';
 export { parseLength, type ParsedLength } from './parse';
 export { formatLength, lengthParts, type LengthParts } from './format';
+export { countedLength, tickOf, tickWords, type Tick } from './tick';
 export { caliperOf, gramsAt, gramsOf, poundsOf, type Grade } from './weight';
 export { lengthSchema, type LengthLimits } from './schema';

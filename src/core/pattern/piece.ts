@@ -34,6 +34,10 @@ export interface Hinge {
 /** Edges of a blank: near, right, far, left as the sheet first lies. */
 export type Edge = 1 | 2 | 3 | 4;
 
+/** The edge that lies on the left, or on the right, while `near` is at the maker. */
+export const leftOf = (near: Edge): Edge => (((near + 2) % 4) + 1) as Edge;
+export const rightOf = (near: Edge): Edge => ((near % 4) + 1) as Edge;
+
 /** A right-angled notch cut into an edge, as an envelope board punches it. */
 export interface Notch {
   readonly id: string;

@@ -21,7 +21,7 @@ import {
   type CompanionName,
   type Decoration,
 } from './extras';
-import { COMMON_BOARD, makingWith, toolSchema, type Tool } from '../tools';
+import { COMMON_BOARD, kitSchema, makingWith, toolSchema, type Kit, type Tool } from '../tools';
 
 /** Caliper when the paper's is not known, mm: a 65 lb cover or a good 200 g/m² card. Common practice, no source. */
 const USUAL_CALIPER = 0.25;
@@ -80,6 +80,7 @@ const common = {
     .prefault({})
     .describe('The sheet the blank is cut from, and what it is like.'),
   tool: toolSchema.default(COMMON_BOARD),
+  kit: kitSchema.optional().describe('What else is at hand; what is left out is not asked about.'),
   adhesive: z
     .strictObject({
       all: adhesive.default('wet-glue'),
@@ -179,6 +180,7 @@ export interface Design {
       | undefined;
   };
   readonly tool: Tool;
+  readonly kit: Kit;
   readonly adhesive: { readonly all: Adhesive; readonly tape: Mm; readonly joins: Readonly<Record<string, Adhesive>> };
   readonly order: 'by-operation' | 'by-piece';
   readonly closure: { readonly kind: Closure; readonly disc: Mm };
@@ -197,6 +199,7 @@ function complete(document: z.output<typeof designSchema>): Design {
     blank = null,
     paper,
     tool,
+    kit = {},
     graduation,
     options,
     adhesive: holds,
@@ -223,6 +226,7 @@ function complete(document: z.output<typeof designSchema>): Design {
     least: { ...ownLeast, ...defined(document.leastEase) },
     paper,
     tool,
+    kit,
     adhesive: holds,
     order,
     closure,

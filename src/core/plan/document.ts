@@ -174,9 +174,9 @@ export function planDocument(
     },
     largestContents: { ...made.largest },
     thickest: made.thickest,
-    steps: steps.map(({ caution, text, picture: _, ...step }) => ({
+    steps: steps.map(({ how, ifRough: _, caution, text, phase: _p, readings: _r, picture: _i, ...step }) => ({
       ...step,
-      text: caution ? `${text} ${caution}` : text,
+      text: [text, how, caution].filter(Boolean).join(' '),
     })),
     companions: companionsOf(made, design).map(({ name, title, width, height, scores, ribbon }) => ({
       name,

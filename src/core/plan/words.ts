@@ -215,6 +215,17 @@ function sentenceOf(check: Check, say: Say): string {
         : 'It closes without a cord.';
     case 'board-end':
       return `A score at ${say(value)} lies past the end of your scoring board at ${say(limit)}, from either side. Mark it and score along a ruler.`;
+    case 'between-grooves':
+      return `A score at ${say(value)} lies between your scoring board’s grooves, at ${say(Number(about.below))} and ${say(Number(about.above))}, from either side. Mark it and score along a ruler.`;
+    case 'trimmer-end':
+      return `The longest cut is ${say(value)}, and your trimmer ends at ${say(limit)}. Mark both ends, and cut along a steel ruler with a knife.`;
+    case 'ruler-short':
+      return `A line of ${say(value)} is longer than your ruler of ${say(limit)}. Score half of it, move the ruler along the line, and go on.`;
+    case 'no-punch':
+    case 'no-corner-rounder':
+      return limit > 0
+        ? `This takes a ${text('what')} of ${say(value)}, which is not on your table; the nearest there is ${say(limit)}.`
+        : `This takes a ${text('what')} of ${say(value)}, and none lies on your table. Draw it round a coin and cut it with scissors.`;
     case 'tool-proof':
       return check.level === 'pass'
         ? ({
@@ -267,6 +278,10 @@ export function remedyLabel(remedy: Remedy, say: Say): string {
       return 'Use wet glue there';
     case 'no_closure':
       return 'Leave it open';
+    case 'own_size':
+      return `Use your ${say(remedy.size)} ${remedy.what}`;
+    case 'groove_marks':
+      return `Size it on the grooves, ${say(remedy.pitch)} apart`;
   }
 }
 
@@ -303,7 +318,15 @@ export function adhesiveSentence({ chosen, breadth, margin, slides }: GlueAdvice
 export const CAUTION = {
   blade: 'Blade: fingers behind the guard or ruler, cut away from you, cap it when you put it down.',
   scissors: 'Sharp points: cut away from your fingers, and keep the small offcuts from small children.',
+  trimmer: 'Trimmer: fingers behind the guard, lock the blade down when you put it by.',
   punch: 'Keep fingers clear of the punch.',
+  iron: 'Hot iron: no steam, on a heat-proof pad, never left on or within reach of children; follow its maker’s instructions.',
+  drying:
+    'If you dry it with a heat gun, hold it well away: it burns skin and scorches paper. Spray inks and fixatives only with a window open; follow their makers’ instructions.',
+  press: 'Keep fingers clear of the rollers or the press.',
+  fixings:
+    'An awl slips: work on a firm mat, never against your hand. If you hammer, cover your eyes. Keep discs, washers and eyelets from small children.',
+  smallParts: 'Keep small parts and magnets from small children.',
   hotGlue: 'Hot glue burns: let the tip rest on its stand, keep it from children, follow its maker’s instructions.',
 } as const;
 

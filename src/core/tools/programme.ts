@@ -1,8 +1,8 @@
 import type { Start } from '../constructions';
 import { crossing, direction, distance, dot, lengthInside, minus, sideOf, type Point, type Segment } from '../geometry';
 import { mm, type Mm } from '../length';
-import { edgeLength, notchTriangle, onEdge, type Blank, type Edge, type Piece } from '../pattern';
-import type { EdgeBoard, EnvelopeBoard, Tool } from './tool';
+import { edgeLength, leftOf, notchTriangle, onEdge, rightOf, type Blank, type Edge, type Piece } from '../pattern';
+import { hasGroove, type EdgeBoard, type EnvelopeBoard, type Tool } from './tool';
 
 /** A place on the sheet's rim: along an edge from its left end once that edge is near, mm. */
 export interface RimMark {
@@ -249,9 +249,9 @@ function along(piece: Piece, lines: readonly StraightLine[], tool: Tool): Progra
       continue;
     }
     if (tool.kind === 'scoring-board') {
-      // What lies past the board's end is measured from the other side.
-      const [side, groove] = at <= tool.length + HAIR ? [edge as Edge, at] : [across, far];
-      if (groove <= tool.length + HAIR) {
+      // What lies past the board's end, or between its grooves, may have a groove when it is measured from the other side.
+      const [side, groove] = hasGroove(tool, at) ? [edge as Edge, at] : [across, far];
+      if (hasGroove(tool, groove)) {
         bring(side);
         const depth = edgeLength(piece.blank, edge === 1 ? 2 : 1);
         const here = only && side !== edge ? { from: mm(depth - only.to), to: mm(depth - only.from) } : only;
@@ -281,9 +281,6 @@ function along(piece: Piece, lines: readonly StraightLine[], tool: Tool): Progra
   if (moves.some((move) => move.do === 'groove')) bring(1);
   return { moves, marks };
 }
-
-const leftOf = (edge: Edge): Edge => (((edge + 2) % 4) + 1) as Edge;
-const rightOf = (edge: Edge): Edge => ((edge % 4) + 1) as Edge;
 
 /** A straight score carried to the rim, where it can be marked. */
 interface RimLine {

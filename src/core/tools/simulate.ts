@@ -13,7 +13,7 @@ import {
 import { edgeLength, onEdge, type Blank, type Edge } from '../pattern';
 import { mm } from '../length';
 import type { Move, RimMark, Spot, Stretch } from './programme';
-import type { Tool } from './tool';
+import { hasGroove, type Tool } from './tool';
 
 /** What a simulated tool left on the sheet. */
 export interface Made {
@@ -139,7 +139,12 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
     } else if (move.do === 'groove') {
       if (tool.kind !== 'scoring-board') faults.push('there is no scoring board to lay the sheet on');
       else if (move.edge !== near) faults.push(`edge ${move.edge} is not near: edge ${near} is`);
-      else if (move.at > tool.length + EYE) faults.push(`the scoring board ends before ${move.at} mm`);
+      else if (!hasGroove(tool, move.at))
+        faults.push(
+          move.at > tool.length
+            ? `the scoring board ends before ${move.at} mm`
+            : `the scoring board has no groove at ${move.at} mm`,
+        );
       else
         runs.push(
           stretchOf(

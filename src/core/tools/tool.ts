@@ -16,6 +16,9 @@ const envelopeBoard = z.strictObject({
 const scoringBoard = z.strictObject({
   kind: z.literal('scoring-board'),
   length: lengthSchema({ over: 0 }).prefault(inches(12)).describe('Length of the board.'),
+  pitch: lengthSchema({ least: 0.5, most: 60 })
+    .optional()
+    .describe('From one groove to the next; left out where the board has a groove for every mark.'),
   notch: lengthSchema({ over: 0, most: 100 })
     .prefault(inches(3 / 4))
     .describe('Notch to cut by hand, along the sheet’s edge.'),
@@ -47,11 +50,21 @@ export const toolSchema = z.discriminatedUnion('kind', [envelopeBoard, scoringBo
   error: 'The tool is one of "envelope-board", "scoring-board", "edge-board" or "ruler", named by its kind.',
 });
 export type Tool = z.output<typeof toolSchema>;
+export type ScoringBoard = z.output<typeof scoringBoard>;
 export type EdgeBoard = z.output<typeof edgeBoard>;
 export type EnvelopeBoard = z.output<typeof envelopeBoard>;
 
 /** An envelope board as most are: notch 3/4 in, no offset, ruler to 5 in, groove to 7 in. */
 export const COMMON_BOARD: EnvelopeBoard = envelopeBoard.parse({ kind: 'envelope-board' });
+
+/** How far from a groove a score may stand and still be run in it, mm: the tip of a scoring tool. From memory. */
+const IN_GROOVE = 0.1;
+
+/** True when the board has a groove at that distance from its fence: on the board, and on its pitch. */
+export function hasGroove({ length, pitch }: ScoringBoard, at: number): boolean {
+  if (at > length + 1e-6) return false;
+  return pitch === undefined || Math.abs(at - Math.round(at / pitch) * pitch) <= IN_GROOVE;
+}
 
 /** What a construction needs to know of a tool. By hand the notch is measured, so it stands on the graduation. */
 export function makingWith(tool: Tool, graduation: Graduation): Making {

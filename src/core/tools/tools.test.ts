@@ -1,6 +1,6 @@
 import { planOf } from '../../../tests/helpers/designs';
 import { inches, mm } from '../length';
-import { calibrate, COMMON_BOARD, differences, simulate, type Move } from '.';
+import { COMMON_BOARD, differences, simulate, type Move } from '.';
 
 const card = (fields: object = {}) =>
   planOf({ version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' }, ...fields })
@@ -87,47 +87,6 @@ describe('the simulators know their tool, not the pattern', () => {
     expect(without('mark')[0]).toContain('lacks a mark');
     expect(without('join')[0]).toContain('no two scores meet');
     expect(simulate(blank, tool, [{ do: 'place', edge: 1, by: 'ruler', at: mm(10) }]).faults[0]).toContain('no board');
-  });
-});
-
-describe('calibration from one trial fold', () => {
-  test.each([
-    [0.75, 0],
-    [0.8, -0.0625],
-    [0.7, 0.1],
-  ])('a board with notch %d and offset %d is found from what it folds', (n, d) => {
-    // What that board makes of a 6 in square set at 2 5/8 (the envelope's own formulas).
-    const [a, b] = [2.625 + d - n / 2, 6 - 2.625 - d - n / 2];
-    const found = calibrate({
-      sheet: inches(6),
-      setting: inches(2.625),
-      width: inches(Math.SQRT2 * a),
-      height: inches(Math.SQRT2 * b),
-    });
-    expect(found).toEqual({
-      ok: true,
-      board: { notch: expect.closeTo(inches(n), 6), offset: expect.closeTo(inches(d), 6) },
-    });
-  });
-
-  test('the two lengths the other way round are still understood', () => {
-    const found = calibrate({
-      sheet: inches(6),
-      setting: inches(2),
-      width: inches(Math.SQRT2 * 3.625),
-      height: inches(Math.SQRT2 * 1.625),
-    });
-    expect(found).toMatchObject({ ok: true, board: { offset: expect.closeTo(0, 6) } });
-  });
-
-  test('figures no board can have are refused with a sentence', () => {
-    expect(calibrate({ sheet: inches(6), setting: inches(2.625), width: inches(5), height: inches(5) })).toMatchObject({
-      ok: false,
-      message: expect.stringContaining('which no board has'),
-    });
-    expect(
-      calibrate({ sheet: inches(6), setting: inches(4.5), width: inches(3.2), height: inches(4.2) }),
-    ).toMatchObject({ ok: false, message: expect.stringContaining('Check the setting') });
   });
 });
 

@@ -14,6 +14,8 @@ export type Remedy = { readonly change: DesignChange } & (
   | { readonly code: 'narrower_tape'; readonly width: Mm }
   | { readonly code: 'wet_glue' }
   | { readonly code: 'no_closure' }
+  | { readonly code: 'own_size'; readonly what: 'punch' | 'corner rounder'; readonly size: Mm }
+  | { readonly code: 'groove_marks'; readonly pitch: Mm }
 );
 /** Parts of a design document to lay over it; `options` are laid over one by one, undefined takes a value out, null all. */
 export type DesignChange = Partial<Omit<DesignInput, 'options' | 'construction' | 'version'>> & {

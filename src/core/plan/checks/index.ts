@@ -5,6 +5,7 @@ import { check, curesFor, type Check, type Remedy } from './check';
 import { fitChecks } from './fit';
 import { foldChecks } from './fold';
 import { closureChecks, glueChecks } from './glue';
+import { kitChecks } from './kit';
 import { paperChecks, printChecks } from './paper';
 import { toolChecks } from './tool';
 
@@ -23,6 +24,7 @@ export function checksOf(plan: Plan): Check[] {
     ...paperChecks(plan, made),
     ...printChecks(plan, made),
     ...toolChecks(plan, made),
+    ...kitChecks(plan, made),
   ];
 }
 

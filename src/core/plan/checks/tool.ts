@@ -1,4 +1,6 @@
-import { onGraduation } from '../../length';
+import { GRADUATIONS, mm, onGraduation, stepOf, type Mm } from '../../length';
+import { hasGroove } from '../../tools';
+import type { Design } from '../design';
 import type { Made, Plan } from '../plan';
 import { check, HAIR, type Check } from './check';
 
@@ -27,7 +29,10 @@ export function toolChecks({ design }: Plan, { built, pieces }: Made): Check[] {
     const past = pieces.flatMap((part) =>
       part.programme.marks.filter((mark) => mark.for === 'score' && mark.reference === 'ruler'),
     );
-    if (!notched && past.length > 0) checks.push(check('board-end', 'note', past[0]!.at, tool.length));
+    const over = past.find((mark) => mark.at > tool.length + HAIR);
+    if (!notched && over) checks.push(check('board-end', 'note', over.at, tool.length));
+    const between = past.find((mark) => mark.at <= tool.length + HAIR && !hasGroove(tool, mark.at));
+    if (!notched && between && tool.pitch !== undefined) checks.push(betweenGrooves(design, between.at, tool.pitch));
   }
   const set = pieces.flatMap((part) =>
     tool.kind === 'envelope-board' && notched ? [first] : part.programme.marks.filter((mark) => mark.for === 'score'),
@@ -38,4 +43,18 @@ export function toolChecks({ design }: Plan, { built, pieces }: Made): Check[] {
   ].find((at) => at !== undefined && !onGraduation(at, graduation));
   if (off !== undefined) checks.push(check('between-marks', 'note', off, 0));
   return checks;
+}
+
+/** A score with no groove from either side; where the maker's marks could be the grooves, that mends it. */
+function betweenGrooves({ graduation }: Design, at: Mm, pitch: Mm): Check {
+  const own = GRADUATIONS.find((marks) => Math.abs(stepOf(marks) - pitch) < HAIR);
+  const below = mm(Math.floor(at / pitch) * pitch);
+  return check(
+    'between-grooves',
+    'note',
+    at,
+    pitch,
+    { below, above: below + pitch },
+    own && own !== graduation ? [{ code: 'groove_marks', pitch, change: { graduation: own } }] : [],
+  );
 }

@@ -4,11 +4,13 @@ import type { Design } from '../design';
 import type { Operation } from '../order';
 import type { Made } from '../plan';
 import { CAUTION, closureWords, type Say } from '../words';
-import { listed, type Draft, type StepPicture } from './step';
+import { listed, type Draft, type Phase, type StepPicture } from './step';
 
 /** Steps that are done in one go, with what must come before them. */
 export interface Task extends Operation {
   readonly steps: readonly Draft[];
+  /** Folding when left out. */
+  readonly phase?: Phase;
 }
 
 /** Companions and the closure, when the thing itself is folded: a ribbon under its mat before that is glued. */
@@ -51,7 +53,11 @@ export function finishing(design: Design, made: Made, rank: number, say: Say): T
           action: design.closure.kind === 'ribbon' ? 'glue' : 'close',
           text: closureWords(design.closure.kind, say(closure.length)),
           picture,
-          ...(design.closure.kind === 'buttons' ? { caution: CAUTION.punch } : {}),
+          ...(design.closure.kind === 'buttons'
+            ? { caution: CAUTION.fixings }
+            : design.closure.kind === 'dot'
+              ? { caution: CAUTION.smallParts }
+              : {}),
         },
       ],
     });

@@ -1,12 +1,11 @@
-import type { Edge, Piece } from '../../pattern';
+import { mm } from '../../length';
+import { leftOf, type Edge, type Piece } from '../../pattern';
 import type { Move, Spot, Stretch } from '../../tools';
 import type { Decoration } from '../extras';
 import { scoreNumbers } from '../numbers';
 import type { Made, MadePiece } from '../plan';
 import { CAUTION, type Say } from '../words';
-import { listed, type Draft } from './step';
-
-const leftOf = (near: Edge): Edge => (((near + 2) % 4) + 1) as Edge;
+import { listed, type Draft, type Reading } from './step';
 
 const MARK_FOR = {
   notch: ', for the notch',
@@ -25,6 +24,7 @@ export function decorating(what: Decoration, { piece, programme }: MadePiece): D
       what === 'ink'
         ? `Ink the edges of the ${piece.name} while it lies flat, and let them dry.`
         : `Emboss the ${piece.name} while it lies flat. An embossed sheet is thicker: measure it again.`,
+    caution: what === 'ink' ? CAUTION.drying : CAUTION.press,
     picture: { kind: 'flat', piece: piece.name, near: 1, moves: programme.moves.length, fresh: 0 },
   };
 }
@@ -43,6 +43,10 @@ export function cutStep(piece: Piece, made: Made, say: Say): Draft {
         ? `Cut a square, ${say(width)} each way.`
         : `Cut a piece ${say(width)} wide and ${say(height)} high.`,
     caution: CAUTION.blade,
+    readings: [
+      { at: width, on: 'trimmer', what: square ? 'each way' : 'wide' },
+      ...(square ? [] : [{ at: height, on: 'trimmer', what: 'high' } as const]),
+    ],
     picture: { kind: 'flat', piece: piece.name, near: 1, moves: 0, fresh: 0 },
   };
 }
@@ -50,6 +54,15 @@ export function cutStep(piece: Piece, made: Made, say: Say): Draft {
 /** Where a score that does not run all along starts and stops. */
 const partWay = (only: Stretch | undefined, say: Say): string =>
   only ? `, only from ${say(only.from)} to ${say(only.to)} up from the near edge` : '';
+
+/** Where to start and stop, read up from the near edge. */
+const stretchReadings = (only: Stretch | undefined): Reading[] =>
+  only
+    ? [
+        { at: only.from, on: 'ruler', what: 'up from the near edge, to start' },
+        { at: only.to, on: 'ruler', what: 'up from the near edge, to stop' },
+      ]
+    : [];
 
 /** A spot as a maker finds it. */
 function spotWords(spot: Spot, numbers: ReadonlyMap<string, number>, say: Say): string {
@@ -69,7 +82,7 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
   const number = (score: string): number => numbers.get(score) ?? 0;
   const several = made.pieces.length > 1 ? ` of the ${piece.name}` : '';
   let placed: Extract<Move, { do: 'place' }> | null = null;
-  let marking: { for: string; at: string[] } | null = null;
+  let marking: { for: string; at: string[]; readings: readonly Reading[] } | null = null;
   let near: Edge = 1;
   programme.moves.forEach((move, i) => {
     if (move.do === 'turn') near = ((near % 4) + 1) as Edge;
@@ -93,7 +106,9 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
           mark: `${lay}, edge ${leftOf(placed.edge)} on the left, with your mark in the middle of the notch. Punch.`,
           pointer: `${lay}, with ${placed.to === undefined ? 'the score you just made' : `score ${number(placed.to)}`} at the pointer. Punch.`,
         }[placed.by];
-        return push({ action: 'punch', edge: placed.edge, at: placed.at, text, caution: CAUTION.punch }, 2);
+        const readings: Reading[] =
+          placed.by === 'ruler' ? [{ at: placed.at, on: 'board', what: 'for the sheet’s left end' }] : [];
+        return push({ action: 'punch', edge: placed.edge, at: placed.at, text, readings, caution: CAUTION.punch }, 2);
       }
       case 'score':
         return push({
@@ -102,7 +117,7 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
           score: move.score,
           text: move.onward
             ? `Score ${number(move.score)}: run the groove as far as it goes, then carry the line on with a ruler to the sheet’s edge (${say(move.length)} in all).`
-            : `Score ${number(move.score)}: run the groove two or three times, lightly.`,
+            : `Score ${number(move.score)}: run the groove from the notch to the sheet’s edge.`,
         });
       case 'groove':
         return push({
@@ -111,6 +126,7 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
           at: move.at,
           score: move.score,
           text: `Score ${number(move.score)}${several}: edge ${move.edge} near you, edge ${leftOf(move.edge)} against the fence, down the groove at ${say(move.at)}${partWay(move.only, say)}.`,
+          readings: [{ at: move.at, on: 'fence', what: 'from the fence' }, ...stretchReadings(move.only)],
         });
       case 'edge-score':
         return push({
@@ -124,6 +140,7 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
           action: 'punch',
           edge: move.edge,
           at: move.at,
+          readings: [{ at: move.at, on: 'ruler', what: 'from the left end' }],
           text: `With edge ${move.edge} in the edge board, bring the guide to the score ${say(move.at)} from the left end and punch the relief notch.`,
           caution: CAUTION.punch,
         });
@@ -147,11 +164,23 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
         const here = deep > 0 ? `${say(move.at)}, ${say(deep)} up from the edge` : say(move.at);
         // Marks on one edge for the same purpose are one thing to do.
         const goesOn = last?.action === 'mark' && last.edge === move.edge && move.for === marking?.for;
-        marking = { for: move.for, at: goesOn ? [...marking!.at, here] : [here] };
+        const read: Reading[] = [
+          { at: move.at, on: 'ruler', what: `from the left end of edge ${move.edge}` },
+          ...(deep > 0 ? [{ at: mm(deep), on: 'ruler', what: 'up from the edge' } as const] : []),
+        ];
+        marking = {
+          for: move.for,
+          at: goesOn ? [...marking!.at, here] : [here],
+          readings: goesOn ? [...marking!.readings, ...read] : read,
+        };
         const simple = marking.at.every((at) => !at.includes(','));
         const text = `With edge ${move.edge} near you, mark ${simple ? `${listed(marking.at)} from its left end` : `from its left end ${marking.at.join('; ')}`}${MARK_FOR[move.for]}.`;
         if (goesOn) steps.pop();
-        return push({ action: 'mark', edge: move.edge, at: goesOn ? last.at! : move.at, text }, marking.at.length);
+        const { readings } = marking;
+        return push(
+          { action: 'mark', edge: move.edge, at: goesOn ? last.at! : move.at, text, readings },
+          marking.at.length,
+        );
       }
       case 'join':
         return push({
@@ -160,6 +189,11 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
           at: move.from.at,
           score: move.score,
           text: `Score ${number(move.score)}${several}: ruler from ${say(move.from.at)} on edge ${move.from.edge} to ${say(move.to.at)} on edge ${move.to.edge}; score ${move.notched ? 'between the notches' : move.only ? partWay(move.only, say).slice(2) : 'all along'}.`,
+          readings: [
+            { at: move.from.at, on: 'ruler', what: `the mark on edge ${move.from.edge}` },
+            { at: move.to.at, on: 'ruler', what: `the mark on edge ${move.to.edge}` },
+            ...stretchReadings(move.only),
+          ],
         });
       case 'snip':
         return push({

@@ -1,5 +1,5 @@
 /** Steps: `stepsOf(plan, say)` tells the whole make in order, each step with its picture and its caution. */
-import { glueAdvice } from '../glue';
+import { glueAdvice, glueIds } from '../glue';
 import { allNumbers } from '../numbers';
 import { inOrder } from '../order';
 import { pieceOf, type Plan } from '../plan';
@@ -7,9 +7,10 @@ import type { Say } from '../words';
 import { finishing, type Task } from './finishing';
 import { cutStep, decorating, toolSteps } from './flat';
 import { assemblySteps, standingSteps } from './folding';
-import type { Step } from './step';
+import { handled } from './handling';
+import type { Phase, Step } from './step';
 
-export type { Action, Step, StepPicture } from './step';
+export type { Action, IfRough, Phase, Reading, Step, StepPicture } from './step';
 
 /**
  * The whole make in order, told for the design's tool. Every operation names what must come before it: a piece is cut
@@ -23,11 +24,18 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
     const { piece } = part;
     const cut = `cut ${piece.name}`;
     return [
-      { id: cut, after: [], rank: byPiece ? 2 * i : 0, steps: [cutStep(piece, made, say)] },
-      { id: `flat ${piece.name}`, after: [cut], rank: byPiece ? 2 * i + 1 : 1 + i, steps: toolSteps(part, made, say) },
+      { id: cut, phase: 'cut', after: [], rank: byPiece ? 2 * i : 0, steps: [cutStep(piece, made, say)] },
+      {
+        id: `flat ${piece.name}`,
+        phase: 'flat',
+        after: [cut],
+        rank: byPiece ? 2 * i + 1 : 1 + i,
+        steps: toolSteps(part, made, say),
+      },
       // Looks come while the piece is flat and cut out: neither inks nor dies reach a folded edge.
-      ...design.decorate.map((what) => ({
+      ...design.decorate.map((what): Task => ({
         id: `${what} ${piece.name}`,
+        phase: 'flat',
         after: [`flat ${piece.name}`],
         rank: byPiece ? 2 * i + 1 : 1 + i,
         steps: [decorating(what, part)],
@@ -38,6 +46,8 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
     made.built.features.flatMap((f) => (f.kind === 'finger-notch' && f.when === 'assembled' ? [f.cavity] : [])),
   );
   const advice = glueAdvice(made, design);
+  const ids = glueIds(made);
+  const holdsWith = new Map(advice.map(({ step, chosen }) => [ids.get(step) ?? '', chosen]));
   const numbers = allNumbers(made);
   // A pile waits for the flat work of its pieces, and for the step that worked on it last.
   const lastOn = new Map<string, string>();
@@ -111,6 +121,6 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
   }
   tasks.push(...finishing(design, made, raisedFrom + (made.folded.standing?.stages.length ?? 0) + 1, say));
   return inOrder(tasks)
-    .flatMap((task) => task.steps)
-    .map((step, i) => ({ id: i + 1, ...step }));
+    .flatMap(({ steps, phase = 'fold' }) => steps.map((step): [typeof step, Phase] => [step, phase]))
+    .map(([step, phase], i) => handled({ id: i + 1, phase, readings: [], ...step }, design, holdsWith));
 }

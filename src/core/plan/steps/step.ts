@@ -3,6 +3,24 @@ import type { Edge } from '../../pattern';
 
 export type Action = 'cut' | 'mark' | 'punch' | 'score' | 'turn' | 'trim' | 'fold' | 'glue' | 'insert' | 'close';
 
+/** Cutting the blanks, working on the flat sheets, folding and gluing. */
+export type Phase = 'cut' | 'flat' | 'fold';
+
+/** A length that is read off something during a step. */
+export interface Reading {
+  readonly at: Mm;
+  /** What it is read on: the tool's own ruler, or one laid along the sheet. */
+  readonly on: 'board' | 'fence' | 'ruler' | 'trimmer';
+  /** What the length is: `from the left end`, `wide`. */
+  readonly what: string;
+}
+
+/** Help for a sheet that is not as it should be, and what to beware of in giving it. */
+export interface IfRough {
+  readonly text: string;
+  readonly caution: string;
+}
+
 /** One thing to do at the table. */
 export interface Step {
   readonly id: number;
@@ -15,7 +33,13 @@ export interface Step {
   readonly glue?: string;
   readonly layer?: string;
   readonly text: string;
+  /** The hand's part of it: how hard to press, how to crease, how long to wait. */
+  readonly how?: string;
+  readonly ifRough?: IfRough;
   readonly caution?: string;
+  readonly phase: Phase;
+  /** Lengths to find on a ruler, in the order they are needed. */
+  readonly readings: readonly Reading[];
   readonly picture: StepPicture;
 }
 
@@ -47,7 +71,7 @@ export type StepPicture =
     };
 
 /** A step that has no place in the order yet. */
-export type Draft = Omit<Step, 'id'>;
+export type Draft = Omit<Step, 'id' | 'phase' | 'readings' | 'how'> & { readonly readings?: readonly Reading[] };
 
 /** Names in a row: `a, b and c`, each with a word before it where told. */
 export const listed = (names: readonly string[], each = ''): string =>

@@ -1,0 +1,77 @@
+import type { Edge, Piece } from '../pattern';
+import { scoreNumbers } from './numbers';
+import type { Made } from './plan';
+import type { Step } from './steps';
+import { listed } from './steps/step';
+import type { Say } from './words';
+
+/** What a sheet has become by the time a step goes wrong: as cut, as scored, as folded. */
+export interface SheetNow {
+  readonly piece: Piece;
+  /** The edge at the maker. */
+  readonly near: Edge;
+  /** Moves of the piece's programme that are behind. */
+  readonly moves: number;
+  /** Scores made so far, by number. */
+  readonly scores: readonly number[];
+  /** Edges with a notch punched or cut. */
+  readonly notched: readonly Edge[];
+  /** Folds and joins behind, in a maker's words. */
+  readonly folded: readonly string[];
+  /** All of it in sentences. */
+  readonly text: string;
+}
+
+/**
+ * What lies on the table when a step goes wrong: everything before it is done, it itself is not counted on.
+ * @param steps all steps of the plan, and which of them went wrong
+ */
+export function sheetNow(made: Made, steps: readonly Step[], wrong: Step, say: Say): SheetNow {
+  const part = made.pieces.find(({ piece }) => piece.name === wrong.piece) ?? made.pieces[0];
+  const { piece, programme } = part;
+  const before = steps.filter(({ id }) => id < wrong.id);
+  const flat = wrong.picture.kind === 'flat' && wrong.picture.piece === piece.name ? wrong.picture : null;
+  const moves = wrong.phase === 'cut' ? 0 : flat ? Math.max(0, flat.moves - flat.fresh) : programme.moves.length;
+  const done = programme.moves.slice(0, moves);
+  const numbers = scoreNumbers(programme);
+  const scores = [
+    ...new Set(
+      done.flatMap((move) =>
+        move.do === 'score' || move.do === 'join' || move.do === 'groove' || move.do === 'edge-score'
+          ? [numbers.get(move.score) ?? 0]
+          : [],
+      ),
+    ),
+  ];
+  let near: Edge = 1;
+  const notched: Edge[] = [];
+  for (const move of done) {
+    if (move.do === 'turn') near = ((near % 4) + 1) as Edge;
+    else if (move.do === 'punch') notched.push(near);
+    else if (move.do === 'snip') notched.push(move.edge);
+  }
+  const edges = [...new Set(notched)].sort();
+  const folded =
+    wrong.phase === 'fold' ? before.filter((s) => s.phase === 'fold' && s.action === 'fold').map((s) => s.text) : [];
+  const { width, height } = piece.blank;
+  const size = Math.abs(width - height) < 1e-6 ? `${say(width)} square` : `${say(width)} × ${say(height)}`;
+  const several = made.pieces.length > 1 ? `The ${piece.name}` : 'The sheet';
+  const text =
+    wrong.phase === 'cut'
+      ? `${several} was to be cut ${size}; nothing is scored or punched on it yet.`
+      : [
+          `${several} is ${size}, as cut.`,
+          scores.length > 0
+            ? `${scores.length > 1 ? 'Scores' : 'Score'} ${listed(scores.map(String))} ${scores.length > 1 ? 'are' : 'is'} made.`
+            : 'No score is made yet.',
+          edges.length > 0
+            ? `${edges.length > 1 ? 'Edges' : 'Edge'} ${listed(edges.map(String))} ${edges.length > 1 ? 'have their notches' : 'has its notch'}.`
+            : '',
+          folded.length > 0
+            ? `Folded so far: ${folded.length} ${folded.length > 1 ? 'steps' : 'step'}, the last: ${folded.at(-1)}`
+            : '',
+        ]
+          .filter(Boolean)
+          .join(' ');
+  return { piece, near, moves, scores, notched: edges, folded, text };
+}

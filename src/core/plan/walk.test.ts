@@ -1,0 +1,206 @@
+import fc from 'fast-check';
+import { contentsFirst, planOf } from '../../../tests/helpers/designs';
+import { CONSTRUCTIONS } from '../constructions';
+import { copiesDone, sayer, sheetNow, stepsOf, walkOf, type Plan, type Step } from '.';
+
+const say = sayer('in', '1/8 in');
+const card = (fields: object = {}): Plan =>
+  planOf({ version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' }, ...fields });
+const holder = (fields: object = {}): Plan =>
+  planOf({
+    version: 1,
+    construction: 'card-holder',
+    contents: { width: '2 in', height: '3 in' },
+    tool: { kind: 'scoring-board' },
+    ...fields,
+  });
+
+describe('the way through a make', () => {
+  test('one copy goes step by step, whichever way of work', () => {
+    const steps = stepsOf(card(), say);
+    for (const way of ['together', 'one-by-one'] as const)
+      expect(walkOf(steps, 1, way)).toEqual(steps.map((step) => ({ step, copies: [1] })));
+  });
+
+  test('six together: one stop to cut all, then sheet by sheet round the board, then fold by fold', () => {
+    const steps = stepsOf(card(), say);
+    const flat = steps.filter(({ phase }) => phase === 'flat').length;
+    const walk = walkOf(steps, 6, 'together');
+    expect(walk[0]).toMatchObject({ step: { action: 'cut' }, copies: [1, 2, 3, 4, 5, 6] });
+    expect(walk.slice(1, 1 + flat).every(({ copies }) => copies[0] === 1)).toBe(true);
+    expect(walk[1 + flat]!.copies).toEqual([2]);
+    expect(walk.filter(({ step }) => step.phase === 'fold')[0]).toBe(walk[1 + 6 * flat]);
+    expect(walk.length).toBe(1 + 6 * (steps.length - 1));
+  });
+
+  test('one after the other: the first is finished before the second is cut', () => {
+    const steps = stepsOf(card(), say);
+    const walk = walkOf(steps, 3, 'one-by-one');
+    expect(walk.map(({ copies }) => copies[0])).toEqual([1, 2, 3].flatMap((copy) => steps.map(() => copy)));
+    expect(copiesDone(walk, steps.length - 1)).toBe(0);
+    expect(copiesDone(walk, steps.length)).toBe(1);
+    expect(copiesDone(walk, walk.length)).toBe(3);
+  });
+
+  test('of a batch nothing is finished until the folding', () => {
+    const steps = stepsOf(card(), say);
+    const walk = walkOf(steps, 6, 'together');
+    const folds = steps.filter(({ phase }) => phase === 'fold').length;
+    expect(copiesDone(walk, walk.length - 6 * folds)).toBe(0);
+    expect(copiesDone(walk, walk.length - folds)).toBe(5);
+  });
+
+  test.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))(
+    '%s: every step is done once for every copy, and for each copy cutting comes before flat work before folding',
+    (_name, construction) => {
+      let spoke = 0;
+      fc.assert(
+        fc.property(
+          contentsFirst(construction),
+          fc.integer({ min: 2, max: 5 }),
+          fc.constantFrom('together' as const, 'one-by-one' as const),
+          (input, copies, way) => {
+            const plan = planOf(input);
+            fc.pre(plan.made !== null);
+            spoke++;
+            const steps = stepsOf(plan, say);
+            const walk = walkOf(steps, copies, way);
+            const order = { cut: 0, flat: 1, fold: 2 };
+            for (let copy = 1; copy <= copies; copy++) {
+              const own = walk.filter((stop) => stop.copies.includes(copy)).map(({ step }) => step);
+              expect([...own].sort((a, b) => a.id - b.id)).toEqual(steps);
+              for (const piece of new Set(steps.map((s) => s.piece))) {
+                const phases = own.filter((s) => s.piece === piece && s.phase !== 'fold').map((s) => order[s.phase]);
+                expect(phases).toEqual([...phases].sort());
+              }
+              // Within one kind of work the order told by the plan is kept.
+              for (const phase of ['cut', 'flat', 'fold'])
+                expect(own.filter((s) => s.phase === phase)).toEqual(steps.filter((s) => s.phase === phase));
+            }
+            expect(copiesDone(walk, walk.length)).toBe(copies);
+          },
+        ),
+        { numRuns: 6 },
+      );
+      expect(spoke).toBeGreaterThan(0);
+    },
+  );
+});
+
+describe('what each step brings along', () => {
+  const step = (plan: Plan, action: Step['action']): Step => stepsOf(plan, say).find((s) => s.action === action)!;
+
+  test('readings say what is looked for, and on what', () => {
+    expect(step(card(), 'cut').readings).toEqual([{ at: expect.closeTo(152.4, 6), on: 'trimmer', what: 'each way' }]);
+    expect(step(card(), 'punch').readings).toEqual([
+      { at: expect.closeTo(66.675, 6), on: 'board', what: 'for the sheet’s left end' },
+    ]);
+    expect(step(holder(), 'score').readings[0]).toMatchObject({ on: 'fence', what: 'from the fence' });
+    expect(step(card({ tool: { kind: 'ruler' } }), 'mark').readings.map(({ at }) => at / 25.4)).toEqual([
+      expect.closeTo(2.25, 9),
+      expect.closeTo(3, 9),
+    ]);
+    expect(step(card(), 'turn').readings).toEqual([]);
+  });
+
+  test('how hard to press follows the paper', () => {
+    const how = (caliper: number) => step(card({ paper: { caliper } }), 'score').how;
+    expect(how(0.1)).toContain('Once, lightly');
+    expect(how(0.25)).toContain('never so hard that it cuts');
+    expect(how(0.4)).toContain('one hard pass cuts');
+  });
+
+  test('how long to wait follows the glue', () => {
+    const how = (all: string) => step(holder({ adhesive: { all } }), 'glue').how;
+    expect(how('wet-glue')).toContain('ten minutes');
+    expect(how('tape')).toContain('holds at once');
+    expect(how('hot-glue')).toContain('hold it for thirty');
+  });
+
+  test('walls are left soft, flat folds are burnished', () => {
+    const box = planOf({
+      version: 1,
+      construction: 'tray-box',
+      contents: { width: '3 in', height: '4 in', thickness: '1 in' },
+      tool: { kind: 'scoring-board' },
+    });
+    expect(step(box, 'fold').how).toContain('leave the crease soft');
+    expect(step(card(), 'fold').how).toContain('burnish through scrap paper');
+  });
+
+  test('the first cut tells how to square a torn or rolled sheet, with the iron’s caution', () => {
+    const cut = step(card(), 'cut');
+    expect(cut.ifRough?.text).toContain('cut a second edge square to it');
+    expect(cut.ifRough?.caution).toContain('Hot iron');
+    expect(stepsOf(card(), say).filter((s) => s.ifRough)).toHaveLength(1);
+  });
+
+  test('cautions stand at the step that needs them: trimmer, blade, punch, heat, fixings', () => {
+    expect(step(card({ kit: { trimmer: '12 in' } }), 'cut').caution).toContain('Trimmer: fingers behind the guard');
+    expect(step(card(), 'cut').caution).toContain('Blade');
+    expect(step(card(), 'punch').caution).toContain('clear of the punch');
+    const inked = stepsOf(card({ decorate: ['ink'] }), say).find(({ text }) => text.startsWith('Ink'))!;
+    expect(inked.caution).toContain('heat gun');
+    const buttons = stepsOf(
+      planOf({
+        version: 1,
+        construction: 'seam-envelope',
+        contents: { width: '4 in', height: '5 in' },
+        closure: { kind: 'buttons' },
+      }),
+      say,
+    ).find(({ text }) => text.startsWith('Fix two discs'))!;
+    expect(buttons.caution).toMatch(/awl.*hammer.*small children/);
+    expect(step(card(), 'turn').caution).toBeUndefined();
+  });
+
+  test('a trimmer too short for the cut is told of at the cut', () => {
+    const long = { kit: { trimmer: '5 in' }, paper: { width: '12 in', height: '12 in' } };
+    expect(step(card(long), 'cut').how).toContain('Your trimmer ends before that');
+    expect(step(card(long), 'cut').caution).toContain('Blade');
+  });
+});
+
+describe('what the sheet is when something goes wrong', () => {
+  const now = (plan: Plan, pick: (step: Step) => boolean) => {
+    const steps = stepsOf(plan, say);
+    return sheetNow(plan.made!, steps, steps.find(pick)!, say);
+  };
+
+  test('at the cut nothing is made yet', () => {
+    expect(now(card(), (s) => s.action === 'cut')).toMatchObject({
+      moves: 0,
+      scores: [],
+      text: 'The sheet was to be cut 6 in square; nothing is scored or punched on it yet.',
+    });
+  });
+
+  test('round the board: what is behind is made, the step itself is not counted on', () => {
+    expect(now(card(), (s) => s.score === 's3' || s.text.startsWith('Score 3'))).toMatchObject({
+      scores: [1, 2],
+      near: 3,
+      notched: [1, 2, 3],
+      text: 'The sheet is 6 in square, as cut. Scores 1 and 2 are made. Edges 1, 2 and 3 have their notches.',
+    });
+  });
+
+  test('while folding, all scores are made and the folds behind are told', () => {
+    const folding = now(card(), (s) => s.action === 'glue');
+    expect(folding.scores).toEqual([1, 2, 3, 4]);
+    expect(folding.folded.length).toBeGreaterThan(0);
+    expect(folding.text).toContain('Folded so far');
+  });
+
+  test('of several pieces the one at hand is told of', () => {
+    const doors = planOf({
+      version: 1,
+      construction: 'slider-set',
+      contents: { width: '5 in', height: '3 in' },
+      tool: { kind: 'scoring-board' },
+    });
+    const piece = doors.made!.pieces[1]!.piece.name;
+    const wrong = now(doors, (s) => s.piece === piece && s.phase === 'flat');
+    expect(wrong.piece.name).toBe(piece);
+    expect(wrong.text).toMatch(new RegExp(`^The ${piece} is`));
+  });
+});
