@@ -1,7 +1,8 @@
 import Dexie, { type EntityTable } from 'dexie';
 import type { Units } from '@/core/length';
-import type { DesignInput } from '@/core/plan';
-import type { EnvelopeBoard } from '@/core/tools';
+import type { DesignInput, WayOfWork } from '@/core/plan';
+import type { LogEntry } from '@/core/files';
+import { COMMON_TOOLBOX, type OwnTool } from '@/core/tools';
 
 /** A project as it is kept: what the person decided, and when. */
 export interface Project {
@@ -18,20 +19,89 @@ export interface Project {
   readonly writtenBy: string;
 }
 
+/** A make under way or finished: a copy of what was decided when it began, and how far it has come. */
+export interface MakeRecord {
+  readonly id: string;
+  readonly projectId: string;
+  readonly name: string;
+  readonly units: Units;
+  readonly design: DesignInput;
+  readonly copies: number;
+  readonly way: WayOfWork;
+  /** Stops that are behind. */
+  readonly done: number;
+  /** Time at the table so far, ms. */
+  readonly spent: number;
+  readonly startedAt: number;
+  readonly updatedAt: number;
+  /** When it was finished or given up, 0 while it goes on. */
+  readonly endedAt: number;
+  /** Sheets that went wrong on the way, for their rescue. */
+  readonly spoiled: readonly SpoiledSheet[];
+}
+
+/** A sheet on which something went wrong: what it was by then. */
+export interface SpoiledSheet {
+  readonly at: number;
+  readonly copy: number;
+  /** The step that went wrong, by its number in the plan. */
+  readonly step: number;
+  readonly piece: string;
+  readonly blank: { readonly width: number; readonly height: number };
+  /** Moves of the piece's programme that were behind. */
+  readonly moves: number;
+  readonly text: string;
+}
+
+/** A finished make as it is remembered. */
+export interface LogRecord extends LogEntry {
+  readonly id: string;
+  readonly units: Units;
+  /** The make and the project it came from, empty when it was written by hand or read from a table. */
+  readonly makeId: string;
+  readonly projectId: string;
+  readonly addedAt: number;
+  readonly deletedAt: number;
+}
+
+/** A photo of a finished make, shrunk, by the log entry it belongs to. */
+export interface Photo {
+  readonly id: string;
+  readonly image: Blob;
+}
+
 /** Choices that belong to the person, not to a project. */
 export interface Setting {
-  readonly key: 'demo-shelf' | 'my-board' | 'theme';
+  readonly key: 'demo-shelf' | 'toolbox' | 'theme' | 'spoken' | 'usual-room';
   readonly value: unknown;
 }
-/** The board the person owns. */
-export type MyBoard = Pick<EnvelopeBoard, 'notch' | 'offset' | 'rulerEnd' | 'grooveEnd'>;
 
-type Database = Dexie & { projects: EntityTable<Project, 'id'>; settings: EntityTable<Setting, 'key'> };
+type Database = Dexie & {
+  projects: EntityTable<Project, 'id'>;
+  settings: EntityTable<Setting, 'key'>;
+  makes: EntityTable<MakeRecord, 'id'>;
+  log: EntityTable<LogRecord, 'id'>;
+  photos: EntityTable<Photo, 'id'>;
+};
 
 /** Opens the browser's database. Each change of shape gets a version of its own, with a sample and a test. */
 export function openDatabase(name = 'tuck-fold'): Database {
   const database = new Dexie(name) as Database;
   database.version(1).stores({ projects: '&id, updatedAt', settings: '&key' });
+  database
+    .version(2)
+    .stores({ makes: '&id, projectId, updatedAt', log: '&id, day, construction', photos: '&id' })
+    .upgrade(async (change) => {
+      // The one board of version 1 becomes the first of the tools.
+      const settings = change.table('settings');
+      const old = (await settings.get('my-board')) as { value: object } | undefined;
+      if (!old) return;
+      const tools = COMMON_TOOLBOX.map((tool) =>
+        tool.kind === 'envelope-board' ? ({ ...tool, name: 'My board', ...old.value } as OwnTool) : tool,
+      );
+      await settings.put({ key: 'toolbox', value: tools });
+      await settings.delete('my-board');
+    });
   return database;
 }
 

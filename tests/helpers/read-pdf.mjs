@@ -11,7 +11,7 @@ for (let n = 1; n <= pdf.numPages; n++) {
   const lines = [];
   fnArray.forEach((fn, i) => {
     if (fn !== OPS.constructPath) return;
-    // pdf.js packs a path as [painting operator, [numbers], bounds]; in the numbers 0 moves, 1 draws, 4 closes.
+    // pdf.js packs a path as [painting operator, [numbers], bounds]; in the numbers 0 moves, 1 draws, 2 and 3 curve, 4 closes.
     const numbers = Object.values(argsArray[i][1][0] ?? {});
     let [start, at] = [null, null];
     for (let j = 0; j < numbers.length;) {
@@ -20,6 +20,9 @@ for (let n = 1; n <= pdf.numPages; n++) {
         if (start && at) lines.push([...at, ...start]);
         continue;
       }
+      // 2 and 3 are curves: their end is taken, the handles before it are not on the line.
+      if (op === 2) j += 4;
+      if (op === 3) j += 2;
       const p = [numbers[j++], numbers[j++]];
       if (op === 0) start = p;
       else lines.push([...at, ...p]);

@@ -4,3 +4,4 @@ export { allDrawings, sheetDrawing, type ScoreLine, type SheetDrawing } from './
 export { sheetSvg } from './svg';
 export { PAGES, type Page, type Tile } from './tiles';
 export { jsonSchema } from './json-schema';
+export { logEntrySchema, type LogEntry } from './log';

@@ -21,12 +21,13 @@ import {
   type PDFPage,
 } from 'pdf-lib';
 import { boxOf, type Point } from '../geometry';
+import { printable, wrapped } from './pdf-text';
 import { FOOT, OVERLAP, RIM, tilesFor, type Page, type Tile } from './tiles';
 import type { PrintShape } from './print-picture';
 import type { SheetDrawing } from './sheet-drawing';
 
 /** PDF counts in points: 72 to the inch. */
-const POINT = 72 / 25.4;
+export const POINT = 72 / 25.4;
 
 /** The words a printed pattern carries. */
 export interface PrintWords {
@@ -78,8 +79,22 @@ const onPage =
   (tile: Tile) =>
   (p: Point): readonly [number, number] => [(p.x - tile.x + RIM) * POINT, (p.y - tile.y + RIM + FOOT) * POINT];
 
-function drawTile(page: PDFPage, { outline, scores, holes, slits, glue, noGlue }: SheetDrawing, tile: Tile): void {
-  const at = onPage(tile);
+function drawTile(page: PDFPage, drawing: SheetDrawing, tile: Tile): void {
+  page.pushOperators(
+    pushGraphicsState(),
+    rectangle(RIM * POINT, (RIM + FOOT) * POINT, tile.width * POINT, tile.height * POINT),
+    clip(),
+    endPath(),
+    ...sheetLines(drawing, onPage(tile)),
+    popGraphicsState(),
+  );
+}
+
+/** A sheet's outline, folds, cuts and glue as strokes; `at` carries the sheet's millimetres to the page's points. */
+export function sheetLines(
+  { outline, scores, holes, slits, glue, noGlue }: SheetDrawing,
+  at: (p: Point) => readonly [number, number],
+): PDFOperator[] {
   const ring = (points: readonly Point[]): PDFOperator[] => [
     moveTo(...at(points[0]!)),
     ...points.slice(1).map((p) => lineTo(...at(p))),
@@ -94,11 +109,7 @@ function drawTile(page: PDFPage, { outline, scores, holes, slits, glue, noGlue }
       0,
     ),
   ];
-  page.pushOperators(
-    pushGraphicsState(),
-    rectangle(RIM * POINT, (RIM + FOOT) * POINT, tile.width * POINT, tile.height * POINT),
-    clip(),
-    endPath(),
+  return [
     ...look(0.15, 0.45, [0.4, 0.8]),
     ...noGlue.flatMap(ring),
     ...look(0.2, 0.45, []),
@@ -113,8 +124,8 @@ function drawTile(page: PDFPage, { outline, scores, holes, slits, glue, noGlue }
       lineTo(...at(score.to)),
       stroke(),
     ]),
-    popGraphicsState(),
-  );
+    ...look(0.25, 0, []),
+  ];
 }
 
 /** A circle in short chords. */
@@ -238,11 +249,17 @@ function drawFoot(
 const PICTURE = { width: 24, height: FOOT - 6 };
 
 /** The finished thing in the corner of the foot, as large as its room allows. */
-function drawPicture(page: PDFPage, picture: readonly PrintShape[], left: number, bottom: number): void {
+export function drawPicture(
+  page: PDFPage,
+  picture: readonly PrintShape[],
+  left: number,
+  bottom: number,
+  room: { readonly width: number; readonly height: number } = PICTURE,
+): void {
   if (picture.length === 0) return;
   const { minX, maxX, minY, maxY } = boxOf(picture.flatMap(({ rings }) => rings.flat()));
-  const scale = Math.min(PICTURE.width / (maxX - minX), PICTURE.height / (maxY - minY)) * POINT;
-  const x0 = left + (PICTURE.width * POINT - (maxX - minX) * scale) / 2;
+  const scale = Math.min(room.width / (maxX - minX), room.height / (maxY - minY)) * POINT;
+  const x0 = left + (room.width * POINT - (maxX - minX) * scale) / 2;
   const at = ({ x, y }: Point): readonly [number, number] => [x0 + (x - minX) * scale, bottom + (y - minY) * scale];
   page.pushOperators(
     pushGraphicsState(),
@@ -255,21 +272,4 @@ function drawPicture(page: PDFPage, picture: readonly PrintShape[], left: number
     ]),
     popGraphicsState(),
   );
-}
-
-/** Words in lines that fit. */
-function wrapped(text: string, fits: (line: string) => boolean): string[] {
-  const lines: string[] = [];
-  for (const word of text.split(' ')) {
-    const longer = lines.length > 0 ? `${lines.at(-1)} ${word}` : word;
-    if (lines.length > 0 && fits(longer)) lines[lines.length - 1] = longer;
-    else lines.push(word);
-  }
-  return lines;
-}
-
-/** Text the built-in font can print: other letters become a middle dot rather than stopping the file. */
-function printable(font: PDFFont, text: string): string {
-  const known = new Set(font.getCharacterSet());
-  return [...text].map((c) => (known.has(c.codePointAt(0)!) ? c : '·')).join('');
 }

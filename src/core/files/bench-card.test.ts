@@ -1,0 +1,71 @@
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+import { planOf } from '../../../tests/helpers/designs';
+import { DEMO_SHELF } from '../../data/demo';
+import { keyNumbers, sayer, stepsOf } from '../plan';
+import { benchCardPdf } from './bench-card';
+import { printPicture } from './print-picture';
+import { allDrawings, PAGES } from '.';
+
+interface ReadPage {
+  readonly width: number;
+  readonly height: number;
+  readonly lines: readonly (readonly number[])[];
+  readonly text: string;
+}
+const readPdf = (bytes: Uint8Array): ReadPage[] =>
+  JSON.parse(execFileSync('node', ['tests/helpers/read-pdf.mjs'], { input: bytes, encoding: 'utf8' })) as ReadPage[];
+
+async function cardOf(at: number, copies: number, page = PAGES[0]!): Promise<{ pages: ReadPage[]; texts: string[] }> {
+  const { name, units, design } = DEMO_SHELF[at]!;
+  const plan = planOf(design);
+  const say = sayer(units, plan.design.graduation);
+  const steps = stepsOf(plan, say);
+  const bytes = await benchCardPdf(
+    allDrawings(plan.made!, plan.design),
+    page,
+    {
+      title: name,
+      kind: `${plan.design.construction.title}, ${copies} copies`,
+      numbers: keyNumbers(plan.made!, plan.design, say),
+      steps: steps.map(({ text, caution }) => ({ text, caution })),
+      copies,
+      units,
+      label: [name, 'Holds 3 × 4 in'],
+    },
+    printPicture(plan.made!),
+  );
+  if (process.env.KEEP_CARD) writeFileSync(`${process.env.KEEP_CARD}-${at}.pdf`, bytes);
+  return { pages: readPdf(bytes), texts: steps.map(({ text }) => text) };
+}
+
+/** Words without spaces, so that how lines are broken does not matter. */
+const bare = (text: string): string => text.replaceAll(/\s/g, '');
+
+test.each(DEMO_SHELF.map(({ name }, i) => [name, i] as const))(
+  '%s: the whole make is one page, every step on it, nothing past the rim',
+  async (_name, i) => {
+    const { pages, texts } = await cardOf(i, 6);
+    expect(pages).toHaveLength(1);
+    const [page] = pages;
+    for (const text of texts) expect(bare(page!.text)).toContain(bare(text));
+    // The ring round a score's number is drawn about its own middle: a few points either way.
+    const ring = 5;
+    for (const [x1, y1, x2, y2] of page!.lines) {
+      expect(Math.min(x1!, x2!, y1!, y2!)).toBeGreaterThanOrEqual(-ring);
+      expect(Math.max(x1!, x2!)).toBeLessThanOrEqual(page!.width);
+      expect(Math.max(y1!, y2!)).toBeLessThanOrEqual(page!.height);
+    }
+  },
+);
+
+test('a letter page works as well, and the numbers and the label stand on it', async () => {
+  const { pages } = await cardOf(
+    0,
+    1,
+    PAGES.find(({ id }) => id === 'letter'),
+  );
+  expect(pages[0]!.width).toBeCloseTo(612, 0);
+  for (const words of ['6 in square', 'Set the board at', '2 5/8 in', 'label for the inside', 'Holds 3 × 4 in'])
+    expect(bare(pages[0]!.text)).toContain(bare(words));
+});

@@ -1,0 +1,251 @@
+import {
+  PDFDocument,
+  popGraphicsState,
+  pushGraphicsState,
+  rgb,
+  StandardFonts,
+  type PDFFont,
+  type PDFPage,
+} from 'pdf-lib';
+import { INCH, type Units } from '../length';
+import type { KeyNumber } from '../plan';
+import { drawPicture, POINT, sheetLines } from './pdf';
+import { printable, wrapped } from './pdf-text';
+import type { PrintShape } from './print-picture';
+import type { SheetDrawing } from './sheet-drawing';
+import { RIM, type Page } from './tiles';
+
+/** What a bench card says. */
+export interface BenchCardWords {
+  readonly title: string;
+  /** What it is and for how many: `Envelope from a square, 6 copies`. */
+  readonly kind: string;
+  readonly numbers: readonly KeyNumber[];
+  /** Each step as it is told, with its caution where it needs one. */
+  readonly steps: readonly { readonly text: string; readonly caution?: string | undefined }[];
+  readonly copies: number;
+  readonly units: Units;
+  /** Lines of the small label for the finished thing's inside. */
+  readonly label: readonly string[];
+}
+
+/** The label that is cut out and glued inside, mm. */
+const LABEL = { width: 58, height: 32 };
+/** Height of the band with the drawings and the label, mm. */
+const BAND = 70;
+/** Room between columns, mm. */
+const GAP = 6;
+/** Sizes of the steps' type, points: the largest at which all of them fit. */
+const TYPE = [9.5, 9, 8.5, 8, 7.5, 7, 6.5, 6, 5.5, 5, 4.5, 4];
+/** More copies than this have no box each. */
+const BOXES = 8;
+
+const INK = rgb(0, 0, 0);
+const SOFT = rgb(0.35, 0.35, 0.35);
+
+/**
+ * The whole make on one page to lay on the table: the numbers large, the sheet with the marks of a ruler, every step
+ * with a box to tick for each copy, and a label to cut out.
+ */
+export async function benchCardPdf(
+  drawings: readonly SheetDrawing[],
+  page: Page,
+  words: BenchCardWords,
+  picture: readonly PrintShape[],
+): Promise<Uint8Array> {
+  const pdf = await PDFDocument.create({ updateMetadata: false });
+  pdf.setTitle(`${words.title}: bench card`);
+  const [font, bold] = [await pdf.embedFont(StandardFonts.Helvetica), await pdf.embedFont(StandardFonts.HelveticaBold)];
+  const sheet = pdf.addPage([page.width * POINT, page.height * POINT]);
+  const wide = page.width - 2 * RIM;
+  const write = (text: string, x: number, y: number, size: number, of: PDFFont = font, color = INK): void =>
+    sheet.drawText(printable(of, text), { x: x * POINT, y: y * POINT, size, font: of, color });
+
+  let top = page.height - RIM;
+  write(words.title, RIM, top - 5, 17, bold);
+  write(words.kind, RIM, top - 10.5, 9.5, font, SOFT);
+  top -= 14;
+  top = drawNumbers(words.numbers, top, wide, write, bold);
+  drawSheets(sheet, font, drawings, words.units, RIM, top - BAND, wide - LABEL.width - GAP, BAND);
+  const right = RIM + wide - LABEL.width;
+  drawPicture(sheet, picture, right * POINT, (top - BAND + LABEL.height + 6) * POINT, {
+    width: LABEL.width,
+    height: BAND - LABEL.height - 10,
+  });
+  drawLabel(sheet, words.label, right, top - BAND, write);
+  drawSteps(sheet, font, words, top - BAND - 6, wide);
+  return pdf.save();
+}
+
+type Write = (text: string, x: number, y: number, size: number, of?: PDFFont, color?: typeof INK) => void;
+
+/** Key numbers in a row, as many as fit beside each other; gives back how far down they reach, mm. */
+function drawNumbers(numbers: readonly KeyNumber[], top: number, wide: number, write: Write, bold: PDFFont): number {
+  let [x, y] = [RIM, top];
+  for (const { label, value } of numbers) {
+    const room = (size: number): number => bold.widthOfTextAtSize(printable(bold, value), size) / POINT;
+    const large = numbers.length > 6 ? 15 : 19;
+    const size = room(large) <= wide ? large : room(12) <= wide ? 12 : 8;
+    const takes = Math.max(room(size), label.length * 1.6) + GAP;
+    if (x > RIM && x + takes > RIM + wide + GAP) [x, y] = [RIM, y - 14];
+    write(label, x, y - 3, 8, undefined, SOFT);
+    write(value, x, y - 10, size, bold);
+    x += takes;
+  }
+  return y - 14;
+}
+
+/** The pieces beside each other to one scale, each with a ruler along its near and its right edge. */
+function drawSheets(
+  page: PDFPage,
+  font: PDFFont,
+  drawings: readonly SheetDrawing[],
+  units: Units,
+  left: number,
+  bottom: number,
+  wide: number,
+  high: number,
+): void {
+  const rim = 8;
+  const across = drawings.reduce((sum, { blank }) => sum + blank.width, 0);
+  const scale = Math.min(
+    (wide - rim * drawings.length) / across,
+    (high - rim - 4) / Math.max(...drawings.map(({ blank }) => blank.height)),
+  );
+  let x0 = left;
+  for (const drawing of drawings) {
+    const { width, height } = drawing.blank;
+    const at = (p: { readonly x: number; readonly y: number }): readonly [number, number] => [
+      (x0 + p.x * scale) * POINT,
+      (bottom + rim + p.y * scale) * POINT,
+    ];
+    page.pushOperators(pushGraphicsState(), ...sheetLines(drawing, at), popGraphicsState());
+    for (const { from, to, number } of drawing.scores) {
+      const [x, y] = at({ x: from.x + (to.x - from.x) * 0.3, y: from.y + (to.y - from.y) * 0.3 });
+      page.drawCircle({ x, y, size: 4.2, color: rgb(1, 1, 1), borderColor: INK, borderWidth: 0.4 });
+      page.drawText(String(number), { x: x - (number > 9 ? 3.6 : 1.8), y: y - 2.3, size: 6.5, font });
+    }
+    for (const upright of [false, true])
+      drawTicks(page, font, upright ? height : width, scale, units, upright, (t, out) =>
+        upright ? [x0 + width * scale + out, bottom + rim + t * scale] : [x0 + t * scale, bottom + rim - out],
+      );
+    if (drawings.length > 1)
+      page.drawText(printable(font, drawing.name), {
+        x: x0 * POINT,
+        y: (bottom + rim + height * scale + 1.5) * POINT,
+        size: 7,
+        font,
+      });
+    x0 += width * scale + rim;
+  }
+}
+
+/** Marks of a ruler along an edge, the long ones numbered; finer ones only where they stay apart. */
+function drawTicks(
+  page: PDFPage,
+  font: PDFFont,
+  length: number,
+  scale: number,
+  units: Units,
+  upright: boolean,
+  place: (along: number, out: number) => readonly [number, number],
+): void {
+  const whole = units === 'in' ? INCH : 10;
+  const parts = units === 'in' ? [8, 4, 2, 1] : [2, 1];
+  const fine = parts.find((n) => (whole / n) * scale >= 0.7) ?? 1;
+  const every = Math.max(1, Math.ceil(3.2 / (whole * scale)));
+  for (let i = 0; (i * whole) / fine <= length + 1e-6; i++) {
+    const along = (i * whole) / fine;
+    const long = i % fine === 0;
+    const out = long ? 2.4 : i % Math.ceil(fine / 2) === 0 ? 1.6 : 0.9;
+    const [from, to] = [place(along, 0.4), place(along, 0.4 + out)];
+    page.drawLine({
+      start: { x: from[0] * POINT, y: from[1] * POINT },
+      end: { x: to[0] * POINT, y: to[1] * POINT },
+      thickness: 0.3,
+    });
+    const count = i / fine;
+    if (!long || i === 0 || count % every !== 0) continue;
+    const said = String(units === 'in' ? count : count * 10);
+    const [x, y] = place(along, upright ? 3.4 : 5);
+    page.drawText(said, {
+      x: x * POINT - (upright ? 0 : font.widthOfTextAtSize(said, 5.5) / 2),
+      y: y * POINT - (upright ? 2 : 0),
+      size: 5.5,
+      font,
+    });
+  }
+}
+
+function drawLabel(page: PDFPage, lines: readonly string[], x: number, y: number, write: Write): void {
+  page.drawRectangle({
+    x: x * POINT,
+    y: y * POINT,
+    width: LABEL.width * POINT,
+    height: LABEL.height * POINT,
+    borderColor: SOFT,
+    borderWidth: 0.5,
+    borderDashArray: [3, 2],
+  });
+  const size = Math.min(9, (LABEL.height - 6) / lines.length / 0.45);
+  lines.forEach((line, i) =>
+    write(line.slice(0, 42), x + 3, y + LABEL.height - 5 - i * size * 0.45, i === 0 ? size : size - 1),
+  );
+  write('label for the inside: cut out', x, y + LABEL.height + 1, 6, undefined, SOFT);
+}
+
+/** All steps in two columns, in the largest type at which they fit; a box to tick for each copy. */
+function drawSteps(page: PDFPage, font: PDFFont, words: BenchCardWords, top: number, wide: number): void {
+  const column = (wide - GAP) / 2;
+  const height = top - RIM;
+  const boxes = Math.min(words.copies, BOXES);
+  /** Room for the boxes and the number before a step's words, points. */
+  const indent = (size: number): number => size * (0.9 * boxes + 1.5);
+  const laid = (size: number): { readonly lines: string[]; readonly height: number }[] => {
+    const told = new Set<string>();
+    return words.steps.map(({ text, caution }) => {
+      // One page for a whole make: each caution stands at the first step that needs it.
+      const fresh = caution !== undefined && !told.has(caution);
+      if (fresh) told.add(caution);
+      const said = printable(font, fresh ? `${text} ${caution}` : text);
+      const lines = wrapped(said, (line) => font.widthOfTextAtSize(line, size) <= column * POINT - indent(size));
+      return { lines, height: (lines.length * size * 1.18 + size * 0.35) / POINT };
+    });
+  };
+  /** Steps down the first column, then the second; null when they do not fit. */
+  const split = (steps: ReturnType<typeof laid>): number | null => {
+    let [sum, i] = [0, 0];
+    while (i < steps.length && sum + steps[i]!.height <= height) sum += steps[i++]!.height;
+    return steps.slice(i).reduce((rest, step) => rest + step.height, 0) <= height ? i : null;
+  };
+  const size = TYPE.find((type) => split(laid(type)) !== null) ?? TYPE.at(-1)!;
+  const steps = laid(size);
+  const first = split(steps) ?? steps.length;
+  let y = top;
+  steps.forEach(({ lines, height: takes }, i) => {
+    if (i === first) y = top;
+    const x = RIM + (i < first ? 0 : column + GAP);
+    const box = size * 0.62;
+    const base = y * POINT - size;
+    for (let copy = 0; copy < boxes; copy++)
+      page.drawRectangle({
+        x: x * POINT + copy * size * 0.9,
+        y: base,
+        width: box,
+        height: box,
+        borderColor: INK,
+        borderWidth: 0.4,
+      });
+    const from = x * POINT + boxes * size * 0.9 + size * 0.15;
+    page.drawText(String(i + 1), { x: from, y: base, size, font, color: SOFT });
+    lines.forEach((line, n) =>
+      page.drawText(line, {
+        x: x * POINT + indent(size),
+        y: base - n * size * 1.18,
+        size,
+        font,
+      }),
+    );
+    y -= takes;
+  });
+}

@@ -1,0 +1,151 @@
+import Papa from 'papaparse';
+import { constructionNamed, CONSTRUCTIONS } from '../constructions';
+import { mm, parseLength, type Mm } from '../length';
+import { issuesOf } from '../plan';
+import { logEntrySchema, type LogEntry } from './log';
+
+/** Columns of the log as a table, in their order; lengths are numbers of millimetres. */
+const COLUMNS = [
+  'day',
+  'name',
+  'holder',
+  'width',
+  'height',
+  'thickness',
+  'room width',
+  'room height',
+  'fit width',
+  'off width',
+  'fit height',
+  'off height',
+  'copies',
+  'minutes',
+  'paper',
+  'sheets',
+  'changed',
+  'note',
+] as const;
+type Column = (typeof COLUMNS)[number];
+
+/** Longest table worth reading, characters, and most lines. */
+export const LONGEST_LOG = 2_000_000;
+const MOST_LINES = 20_000;
+
+/** Text that a spreadsheet would run as a formula is led by an apostrophe. */
+const guarded = (text: string): string => (/^'*[=+\-@\t\r]/.test(text) ? `'${text}` : text);
+const plain = (text: string): string => (/^'+[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
+
+/** The log as a table of comma-separated values; lengths in millimetres to a hundredth. */
+export function writeLogCsv(entries: readonly LogEntry[]): string {
+  const length = (value: number): string => String(Number(value.toFixed(2)));
+  const rows = entries.map((entry): Record<Column, string> => ({
+    day: entry.day,
+    name: guarded(entry.name),
+    holder: entry.construction,
+    width: length(entry.contents.width),
+    height: length(entry.contents.height),
+    thickness: length(entry.contents.thickness),
+    'room width': length(entry.room.width),
+    'room height': length(entry.room.height),
+    'fit width': entry.fit.width.how,
+    'off width': length(entry.fit.width.by),
+    'fit height': entry.fit.height.how,
+    'off height': length(entry.fit.height.by),
+    copies: String(entry.copies),
+    minutes: String(entry.minutes),
+    paper: guarded(entry.paper),
+    sheets: String(entry.sheets),
+    changed: guarded(entry.changed),
+    note: guarded(entry.note),
+  }));
+  return `${Papa.unparse({ fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((column) => row[column])) }, { newline: '\r\n' })}\r\n`;
+}
+
+/** One line of a table as it was read: an entry, or what is wrong with it. */
+export type LogLine =
+  | { readonly line: number; readonly entry: LogEntry }
+  | { readonly line: number; readonly text: string; readonly problems: readonly string[] };
+
+/**
+ * Reads a log from comma-separated values; nothing is half read. Columns may come in any order and be left out where a
+ * make has nothing to say; lengths may carry their unit, plain numbers are millimetres.
+ */
+export function readLogCsv(
+  text: string,
+): { readonly ok: true; readonly lines: readonly LogLine[] } | { readonly ok: false; readonly message: string } {
+  if (text.length > LONGEST_LOG)
+    return { ok: false, message: `This table has ${text.length} characters; a log has under ${LONGEST_LOG}.` };
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (name) => name.trim().toLowerCase(),
+  });
+  const fields = parsed.meta.fields ?? [];
+  const needed = (['day', 'name', 'holder', 'width', 'height'] as const).filter((name) => !fields.includes(name));
+  if (needed.length > 0)
+    return {
+      ok: false,
+      message: `The first line must name the columns, and “${needed.join('”, “')}” ${needed.length > 1 ? 'are' : 'is'} missing. Export the log once to see them all.`,
+    };
+  if (parsed.data.length > MOST_LINES)
+    return {
+      ok: false,
+      message: `This table has ${parsed.data.length} lines; at most ${MOST_LINES} are read at once.`,
+    };
+  return { ok: true, lines: parsed.data.map((row, i) => readLine(row, i + 2)) };
+}
+
+function readLine(row: Readonly<Record<string, unknown>>, line: number): LogLine {
+  const problems: string[] = [];
+  const cell = (column: Column): string => {
+    const value = row[column];
+    return typeof value === 'string' ? plain(value.trim()) : '';
+  };
+  const length = (column: Column, fallback: Mm | null): Mm => {
+    const written = cell(column);
+    if (written === '' && fallback !== null) return fallback;
+    const read = parseLength(written, 'mm');
+    if (read.ok) return read.value;
+    problems.push(`${column}: ${read.message}`);
+    return mm(1);
+  };
+  const count = (column: Column, fallback: number): number => {
+    const written = cell(column);
+    if (written === '') return fallback;
+    const value = Number(written);
+    if (Number.isFinite(value)) return value;
+    problems.push(`${column}: “${written}” is not a number.`);
+    return fallback;
+  };
+  const holder = cell('holder');
+  // Both the short name and the one the app shows are understood.
+  const construction =
+    constructionNamed(holder)?.name ??
+    CONSTRUCTIONS.find(({ title }) => title.toLowerCase() === holder.toLowerCase())?.name ??
+    holder;
+  const read = logEntrySchema.safeParse(
+    {
+      day: cell('day'),
+      name: cell('name'),
+      construction,
+      contents: { width: length('width', null), height: length('height', null), thickness: length('thickness', mm(0)) },
+      room: { width: length('room width', mm(0)), height: length('room height', mm(0)) },
+      fit: {
+        width: { how: cell('fit width') || 'right', by: length('off width', mm(0)) },
+        height: { how: cell('fit height') || 'right', by: length('off height', mm(0)) },
+      },
+      copies: count('copies', 1),
+      minutes: count('minutes', 0),
+      paper: cell('paper'),
+      sheets: count('sheets', 0),
+      changed: cell('changed'),
+      note: cell('note'),
+    },
+    { reportInput: true },
+  );
+  if (!read.success) problems.push(...issuesOf(read.error).map(({ path, message }) => `${path}: ${message}`));
+  if (Array.isArray(row.__parsed_extra)) problems.push('There are more cells than columns.');
+  return read.success && problems.length === 0
+    ? { line, entry: read.data }
+    : { line, text: [cell('day'), cell('name'), holder].filter(Boolean).join(', ') || 'empty', problems };
+}
