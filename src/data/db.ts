@@ -72,7 +72,7 @@ export interface Photo {
 
 /** Choices that belong to the person, not to a project. */
 export interface Setting {
-  readonly key: 'demo-shelf' | 'toolbox' | 'theme' | 'spoken' | 'usual-room';
+  readonly key: 'demo-shelf' | 'toolbox' | 'theme' | 'spoken' | 'usual-room' | 'units' | 'size-chart';
   readonly value: unknown;
 }
 

@@ -1,4 +1,4 @@
-import type { ProjectFile } from '@/core/files';
+import { logEntrySchema, type LogEntry, type ProjectFile } from '@/core/files';
 import { inches } from '@/core/length';
 import type { DesignInput } from '@/core/plan';
 
@@ -224,4 +224,108 @@ export const DEMO_SHELF: readonly Demo[] = [
       { turnIn: 16 },
     ),
   },
+];
+
+type Said = readonly ['tight' | 'right' | 'loose', by?: number];
+const told = ([how, by = 0]: Said) => ({ how, by: inches(by) });
+
+/** One remembered make: lengths in inches. */
+const made = (
+  day: string,
+  name: string,
+  construction: string,
+  [width, height, thickness]: readonly [number, number, number],
+  room: readonly [number, number],
+  fit: readonly [width: Said, height: Said],
+  rest: Partial<LogEntry> = {},
+): LogEntry =>
+  logEntrySchema.parse({
+    day,
+    name,
+    construction,
+    contents: { width: inches(width), height: inches(height), thickness: inches(thickness) },
+    room: { width: inches(room[0]), height: inches(room[1]) },
+    fit: { width: told(fit[0]), height: told(fit[1]) },
+    copies: 1,
+    minutes: 15,
+    paper: '',
+    sheets: 1,
+    changed: '',
+    note: '',
+    ...rest,
+  });
+
+const right: Said = ['right'];
+
+/** What the helpers of the observatory wrote down over a season. */
+export const DEMO_LOG: readonly LogEntry[] = [
+  made(
+    '2026-10-17',
+    'Star cards, first night',
+    'diagonal-envelope',
+    [3, 4, 0],
+    [3 / 16, 1 / 4],
+    [['tight', 1 / 16], right],
+    {
+      copies: 24,
+      minutes: 95,
+      sheets: 6,
+      paper: 'midnight cardstock',
+      changed: 'a hair more room across',
+    },
+  ),
+  made('2026-10-03', 'Eclipse tickets', 'diagonal-envelope', [2, 5, 0], [1 / 4, 3 / 8], [right, ['loose', 1 / 8]], {
+    copies: 12,
+    minutes: 50,
+    sheets: 12,
+    paper: 'old star charts',
+  }),
+  made(
+    '2026-09-19',
+    'Dome postcards',
+    'diagonal-envelope',
+    [4.134, 5.827, 1 / 32],
+    [1 / 8, 1 / 8],
+    [
+      ['tight', 1 / 8],
+      ['tight', 1 / 16],
+    ],
+    {
+      copies: 10,
+      minutes: 42,
+      sheets: 10,
+      paper: 'cream text',
+      note: 'The paint on the cards is thicker than it looks.',
+    },
+  ),
+  made(
+    '2026-08-22',
+    'Thank-you cards for the lens makers',
+    'diagonal-envelope',
+    [4, 5, 0],
+    [5 / 16, 5 / 16],
+    [right, right],
+    {
+      copies: 8,
+      minutes: 30,
+      sheets: 8,
+      paper: 'cream text',
+    },
+  ),
+  made('2026-09-05', 'Pouch for a set of slides', 'sleeve', [4, 4, 1 / 4], [1 / 8, 1 / 8], [['tight', 1 / 8], right], {
+    copies: 3,
+    minutes: 20,
+    paper: 'grey cover',
+    changed: 'it must slide with gloves on',
+  }),
+  made('2026-07-11', 'Wrap for the moon atlas', 'sleeve', [8, 6, 1 / 2], [3 / 16, 1 / 8], [['tight', 1 / 16], right], {
+    minutes: 12,
+    paper: 'grey cover',
+  }),
+  made('2026-06-20', 'Box for twelve star cards', 'tray-box', [3, 4, 3 / 4], [1 / 8, 1 / 8], [right, right], {
+    copies: 4,
+    minutes: 70,
+    sheets: 8,
+    paper: 'midnight cardstock',
+  }),
 ];

@@ -33,6 +33,13 @@ export async function openMake(projectId: string): Promise<MakeRecord | null> {
   return all.filter(({ endedAt }) => endedAt === 0).sort((a, b) => b.updatedAt - a.updatedAt)[0] ?? null;
 }
 
+/** Every make that goes on and whose project still stands on the shelf, last touched first. */
+export async function openMakes(): Promise<MakeRecord[]> {
+  const open = (await db.makes.toArray()).filter(({ endedAt }) => endedAt === 0);
+  const projects = await db.projects.bulkGet(open.map(({ projectId }) => projectId));
+  return open.filter((_, i) => projects[i]?.deletedAt === 0).sort((a, b) => b.updatedAt - a.updatedAt);
+}
+
 /** Writes how far a make has come. Fails, loudly, when the browser has no room. */
 export const saveMake = (
   id: string,
@@ -40,8 +47,8 @@ export const saveMake = (
 ): Promise<number> => db.makes.update(id, { ...change, updatedAt: Date.now() });
 
 /** Keeps a sheet that went wrong. */
-export const keepSpoiled = (id: string, sheet: SpoiledSheet): Promise<number> =>
+export const keepSpoiled = (id: string, sheet: Omit<SpoiledSheet, 'at'>): Promise<number> =>
   db.makes.where({ id }).modify((make: { spoiled: SpoiledSheet[]; updatedAt: number }) => {
-    make.spoiled.push(sheet);
     make.updatedAt = Date.now();
+    make.spoiled.push({ ...sheet, at: make.updatedAt });
   });

@@ -1,6 +1,8 @@
 import type { ProjectFile } from '@/core/files';
+import { readDesign } from '@/core/plan';
+import { sameTool, type Tool } from '@/core/tools';
 import { db, type Project } from './db';
-import { DEMO_SHELF } from './demo';
+import { DEMO_LOG, DEMO_SHELF } from './demo';
 
 /** Names this open page among others that may hold the same project. */
 export const THIS_PAGE = typeof crypto === 'undefined' ? 'server' : crypto.randomUUID();
@@ -44,12 +46,43 @@ export async function allProjects(): Promise<{ shelf: Project[]; bin: Project[] 
 
 /** Fills the shelf with the demo projects once, in the first run of a browser. */
 export async function seedDemoShelf(): Promise<void> {
-  await db.transaction('rw', db.projects, db.settings, async () => {
+  await db.transaction('rw', db.projects, db.log, db.settings, async () => {
     if (await db.settings.get('demo-shelf')) return;
     const now = Date.now();
     await db.projects.bulkAdd(
       DEMO_SHELF.map((file, i) => ({ ...fresh(file), id: `demo-${i + 1}`, updatedAt: now - i * 60_000 })),
     );
+    await db.log.bulkAdd(
+      DEMO_LOG.map((entry, i) => ({
+        ...entry,
+        id: `demo-log-${i + 1}`,
+        units: 'in' as const,
+        makeId: '',
+        projectId: '',
+        addedAt: now - i,
+        deletedAt: 0,
+      })),
+    );
     await db.settings.put({ key: 'demo-shelf', value: now });
   });
+}
+
+/** Projects on the shelf whose plan is made for exactly that tool. */
+export async function projectsWith(tool: Tool): Promise<Project[]> {
+  const { shelf } = await allProjects();
+  return shelf.filter(({ design }) => {
+    const read = readDesign(design);
+    return read.ok && sameTool(read.design.tool, tool);
+  });
+}
+
+/** Lets projects be planned for another tool; gives back what they were, for undoing. */
+export async function retool(projects: readonly Project[], tool: Tool): Promise<() => Promise<void>> {
+  const before = projects.map(({ id, design }) => ({ id, design }));
+  await db.transaction('rw', db.projects, async () => {
+    for (const { id, design } of before) await saveProject(id, { design: { ...design, tool: { ...tool } } as never });
+  });
+  return async () => {
+    for (const { id, design } of before) await saveProject(id, { design });
+  };
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lengthSchema } from '@/core/length';
+import { GRADUATIONS, lengthSchema, type Units } from '@/core/length';
 import { COMMON_BOARD, COMMON_TOOLBOX, toolboxSchema, toolOf, type Tool, type Toolbox } from '@/core/tools';
 import { db } from './db';
 
@@ -16,10 +16,8 @@ export async function loadBoard(): Promise<Tool> {
   return (own && toolOf(own)) ?? COMMON_BOARD;
 }
 
-const room = z.strictObject({
-  width: lengthSchema({ least: 0, most: 200 }),
-  height: lengthSchema({ least: 0, most: 200 }),
-});
+const length = lengthSchema({ least: 0, most: 200 });
+const room = z.strictObject({ width: length, height: length });
 const usualRoom = z.record(z.string().max(80), room);
 /** Room to leave by kind of holder and contents, where the person took up what their fits say. */
 export type UsualRoom = z.output<typeof usualRoom>;
@@ -33,6 +31,33 @@ export const saveUsualRoom = (rooms: UsualRoom): Promise<string> =>
 /** Whether steps are read out; off until it is asked for. */
 export const loadSpoken = async (): Promise<boolean> => (await db.settings.get('spoken'))?.value === true;
 export const saveSpoken = (spoken: boolean): Promise<string> => db.settings.put({ key: 'spoken', value: spoken });
+
+/** Units of the screens that belong to no project. */
+export const loadUnits = async (): Promise<Units> => ((await db.settings.get('units'))?.value === 'mm' ? 'mm' : 'in');
+export const saveUnits = (units: Units): Promise<string> => db.settings.put({ key: 'units', value: units });
+
+const sizeChart = z.strictObject({
+  graduation: z.enum(GRADUATIONS),
+  ease: z.strictObject({ width: length.optional(), height: length.optional() }),
+  cards: z
+    .array(
+      z.strictObject({
+        name: z.string().max(60),
+        width: lengthSchema({ over: 0 }),
+        height: lengthSchema({ over: 0 }),
+        thickness: length,
+      }),
+    )
+    .max(200),
+});
+/** What a person's own size chart is made of. */
+export type ChartSetting = z.output<typeof sizeChart>;
+export async function loadSizeChart(): Promise<ChartSetting | null> {
+  const read = sizeChart.safeParse((await db.settings.get('size-chart'))?.value);
+  return read.success ? read.data : null;
+}
+export const saveSizeChart = (chart: ChartSetting): Promise<string> =>
+  db.settings.put({ key: 'size-chart', value: chart });
 
 export type Theme = 'light' | 'dark' | 'auto';
 /** Light, dark, or as the device says. */

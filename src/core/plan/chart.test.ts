@@ -38,10 +38,10 @@ describe('a size chart of one’s own', () => {
         graduation: '1/16 in',
       }).made!.pieces[0].programme.moves;
       const inside = enclosedBy(simulate({ width: row.blank, height: row.blank }, tool, moves).scores)!;
-      const [short, long] = [inside.width, inside.height].sort((a, b) => a - b) as [number, number];
+      const [short, long] = [inside.width, inside.height].sort((a, b) => a - b);
       const want = [row.card.width + row.room.width, row.card.height + row.room.height].sort((a, b) => a - b);
-      expect(short).toBeCloseTo(want[0]!, 2);
-      expect(long).toBeCloseTo(want[1]!, 2);
+      expect(short!).toBeCloseTo(want[0]!, 2);
+      expect(long!).toBeCloseTo(want[1]!, 2);
       expect(Math.min(row.room.width, row.room.height)).toBeGreaterThanOrEqual(inches(1 / 16) - 1e-6);
     }
   });

@@ -3,6 +3,7 @@ export {
   COMMON_BOARD,
   hasGroove,
   makingWith,
+  sameTool,
   toolSchema,
   type EdgeBoard,
   type EnvelopeBoard,

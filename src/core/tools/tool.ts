@@ -66,6 +66,17 @@ export function hasGroove({ length, pitch }: ScoringBoard, at: number): boolean 
   return pitch === undefined || Math.abs(at - Math.round(at / pitch) * pitch) <= IN_GROOVE;
 }
 
+/** True when two tools are one for a plan: every figure alike. What is cut by hand anyway is no figure of a board. */
+export function sameTool(a: Tool, b: Tool): boolean {
+  if (a.kind !== b.kind) return false;
+  const figures = new Set([...Object.keys(a), ...Object.keys(b)]);
+  if (a.kind !== 'envelope-board') figures.delete('notch');
+  return [...figures].every((figure) => {
+    const [x, y] = [a, b].map((tool) => (tool as unknown as Record<string, unknown>)[figure]);
+    return typeof x === 'number' && typeof y === 'number' ? Math.abs(x - y) < 1e-6 : x === y;
+  });
+}
+
 /** What a construction needs to know of a tool. By hand the notch is measured, so it stands on the graduation. */
 export function makingWith(tool: Tool, graduation: Graduation): Making {
   if (tool.kind === 'envelope-board')

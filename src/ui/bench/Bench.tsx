@@ -1,19 +1,24 @@
 'use client';
 
-import { ArrowLeftOutlined, RedoOutlined, UndoOutlined } from '@ant-design/icons';
+import { RedoOutlined, UndoOutlined } from '@ant-design/icons';
 import { Alert, App, Button, Input, Segmented, Select, Tooltip } from 'antd';
 import Link from 'next/link';
-import { useRef, useState } from 'react';
-import { useHotkeys, type Options } from 'react-hotkeys-hook';
+import { useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { GRADUATIONS, mm, roundTo, unitsOf, type Graduation, type Mm, type Units } from '@/core/length';
 import type { Grip } from '@/core/constructions';
 import { readDesign, type DesignChange, type DesignInput } from '@/core/plan';
 import { Brief } from './Brief';
 import { Checks } from './Checks';
 import { FileMenu } from './FileMenu';
+import { FitsSoFar } from './FitsSoFar';
 import { FoldedView } from './FoldedView';
-import { KeysDialog } from './KeysDialog';
+
 import { Numbers } from './Numbers';
+import { KeysDialog, type KeyLine } from '../parts/KeysDialog';
+import { KEYS } from '../parts/keys';
+import { useToolbox } from '../parts/useToolbox';
+import { withKit } from '../parts/withKit';
 import { PaperView } from './PaperView';
 import { SheetView, type DragPhase } from './SheetView';
 import { Steps } from './Steps';
@@ -30,23 +35,26 @@ const VIEWS = [
 ] as const;
 type ViewName = (typeof VIEWS)[number]['value'];
 
-/** Keys work wherever the focus is, on grips and radio buttons too, but never where text is being typed. */
-const KEYS: Options = {
-  enableOnFormTags: true,
-  ignoreEventWhen: ({ target }) =>
-    target instanceof HTMLTextAreaElement ||
-    (target instanceof HTMLInputElement && !['radio', 'checkbox', 'button'].includes(target.type)),
-};
+/** What the keyboard does at the bench. */
+const KEY_LINES: readonly KeyLine[] = [
+  ['1 2 3 4', 'Sheet, Folded, On paper, Steps'],
+  ['Ctrl Z', 'Undo'],
+  ['Ctrl Shift Z', 'Redo'],
+  ['Tab', 'From grip to grip on the sheet and the paper'],
+  ['Arrows', 'On a grip or a length: one mark at a time; on the folding, one step'],
+  ['?', 'This list'],
+];
 
 /** One project on the table: what goes in, the sheet, the numbers, the checks. */
 export function Bench({ store }: { store: BenchStore }) {
   useSaving(store);
   const { message } = App.useApp();
-  const { name, units, design, past, future, trouble, change, undo, redo } = store();
+  const { id, name, units, design, past, future, trouble, change, undo, redo } = store();
   const [view, setView] = useState<ViewName>('sheet');
   const [keysOpen, setKeysOpen] = useState(false);
   const [pieceName, setPieceName] = useState('');
-  const result = usePlan(design);
+  const toolbox = useToolbox();
+  const result = usePlan(useMemo(() => withKit(design, toolbox), [design, toolbox]));
   const dragFrom = useRef({ design, result });
 
   useHotkeys('mod+z', () => undo(), { ...KEYS, preventDefault: true });
@@ -117,9 +125,6 @@ export function Bench({ store }: { store: BenchStore }) {
   return (
     <main className={styles.bench}>
       <div className={styles.toolbar}>
-        <Link href="/" className={styles.back}>
-          <ArrowLeftOutlined aria-hidden /> Shelf
-        </Link>
         <h1 className="sr-only">{name}</h1>
         <Input
           className={styles.name}
@@ -163,6 +168,9 @@ export function Bench({ store }: { store: BenchStore }) {
               )
             }
           />
+          <Link href={`/make?p=${encodeURIComponent(id)}`} className={styles.makeIt}>
+            Make it
+          </Link>
           <FileMenu name={name} units={units} design={design} plan={'plan' in result ? result.plan : null} />
         </div>
       </div>
@@ -241,6 +249,7 @@ export function Bench({ store }: { store: BenchStore }) {
           {'plan' in result ? (
             <>
               {made && <Numbers made={made} design={result.design} units={units} graduation={graduation} />}
+              <FitsSoFar design={result.design} units={units} graduation={graduation} onChange={apply} />
               <Checks
                 checks={result.checks}
                 units={units}
@@ -260,7 +269,7 @@ export function Bench({ store }: { store: BenchStore }) {
           </Button>
         </section>
       </div>
-      <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} />
+      <KeysDialog keys={KEY_LINES} open={keysOpen} onClose={() => setKeysOpen(false)} />
     </main>
   );
 }

@@ -1,9 +1,7 @@
 'use client';
 
-import { SettingOutlined } from '@ant-design/icons';
-import { Button, Checkbox, Select } from 'antd';
+import { Checkbox, Select } from 'antd';
 import Link from 'next/link';
-import { useState } from 'react';
 import { CONSTRUCTIONS } from '@/core/constructions';
 import { formatLength, inches, mm, type Graduation, type Mm, type Units } from '@/core/length';
 import {
@@ -16,10 +14,9 @@ import {
   type Made,
   type PaperSize,
 } from '@/core/plan';
-import { COMMON_BOARD } from '@/core/tools';
-import { loadMyBoard } from '@/data/settings';
+import { boardsOf, COMMON_BOARD, sameTool, type Tool } from '@/core/tools';
 import { LengthField } from '../parts/LengthField';
-import { BoardDialog } from './BoardDialog';
+import { useToolbox } from '../parts/useToolbox';
 import { Choices, OptionInput } from './Choices';
 import { Extras } from './Extras';
 import { PaperThickness } from './PaperThickness';
@@ -246,27 +243,44 @@ function SizeFields({ labels, value, onChange, ...field }: SizeFieldsProps) {
   );
 }
 
+/** Tools a table may have without owning them: a ruler is always there. */
+const ANY: readonly { readonly kind: Tool['kind']; readonly label: string }[] = [
+  { kind: 'envelope-board', label: 'An envelope board' },
+  { kind: 'scoring-board', label: 'A scoring board' },
+  { kind: 'edge-board', label: 'Edge board: one score, relief notch' },
+  { kind: 'ruler', label: 'By hand, with a ruler' },
+];
+
 function ToolChoice({ design, units, graduation, onChange }: BriefProps) {
-  const [open, setOpen] = useState(false);
+  const toolbox = useToolbox();
   const { tool, construction } = design;
   const notchesByHand = takesSquare(construction);
   const say = (value: number): string => formatLength(mm(value), units, units === 'in' ? '1/32 in' : '0.5 mm', true);
+  const boards = toolbox ? boardsOf(toolbox) : [];
+  const own = boards.find((board) => sameTool(tool, board.tool));
+  // Of a kind that is owned, the owned ones stand in the list; what this project has besides stands there too.
+  const others = ANY.filter(({ kind }) => kind === tool.kind || !boards.some((board) => board.tool.kind === kind));
   return (
     <>
       <h2>Tool</h2>
       <Select
         aria-label="Tool"
         className={styles.wide}
-        value={tool.kind}
+        value={own ? own.own.id : tool.kind}
         options={[
-          { value: 'envelope-board', label: 'Envelope board' },
-          { value: 'scoring-board', label: 'Scoring board' },
-          { value: 'edge-board', label: 'Edge board: one score, relief notch' },
-          { value: 'ruler', label: 'By hand, with a ruler' },
+          ...boards.map(({ own: { id, name } }) => ({ value: id, label: name })),
+          ...others
+            .filter(({ kind }) => !own || kind !== tool.kind)
+            .map(({ kind, label }) => ({
+              value: kind as string,
+              label:
+                kind !== 'ruler' && boards.some((board) => board.tool.kind === kind) ? 'This project’s own' : label,
+            })),
         ]}
-        onChange={async (kind) =>
-          onChange({ tool: kind === 'envelope-board' ? { kind, ...(await loadMyBoard()) } : { kind } }, 'tool')
-        }
+        onChange={(chosen: string) => {
+          const board = boards.find((b) => b.own.id === chosen);
+          onChange({ tool: board ? { ...board.tool } : { kind: chosen as Tool['kind'] } }, 'tool');
+        }}
       />
       {tool.kind === 'envelope-board' ? (
         <>
@@ -275,29 +289,35 @@ function ToolChoice({ design, units, graduation, onChange }: BriefProps) {
             {tool.offset !== 0 && `, guide off by ${say(tool.offset)}`}, ruler to {say(tool.rulerEnd)}, groove to{' '}
             {say(tool.grooveEnd)}.
           </p>
-          <Button icon={<SettingOutlined />} onClick={() => setOpen(true)}>
-            My board
-          </Button>
-          {open && (
-            <BoardDialog
-              board={tool}
-              units={units}
-              graduation={graduation}
-              onClose={() => setOpen(false)}
-              onUse={(board) => onChange({ tool: { kind: 'envelope-board', ...board } }, 'board')}
-            />
-          )}
+          <Link href="/tools" className={styles.toTools}>
+            My tools and their figures
+          </Link>
         </>
       ) : tool.kind === 'scoring-board' ? (
-        <LengthField
-          units={units}
-          graduation={graduation}
-          label="Length of the board"
-          value={tool.length}
-          least={50}
-          most={2000}
-          onChange={(length) => onChange({ tool: { ...tool, length } }, 'board-length')}
-        />
+        <div className={styles.pair}>
+          <LengthField
+            units={units}
+            graduation={graduation}
+            label="Length of the board"
+            value={tool.length}
+            least={50}
+            most={2000}
+            onChange={(length) => onChange({ tool: { ...tool, length } }, 'board-length')}
+          />
+          <LengthField
+            units={units}
+            graduation={graduation}
+            label="Groove to groove"
+            placeholder="any"
+            value={tool.pitch}
+            least={0.5}
+            most={60}
+            onChange={(pitch) => onChange({ tool: { ...tool, pitch } }, 'board-pitch')}
+            onClear={() =>
+              onChange({ tool: { kind: tool.kind, length: tool.length, notch: tool.notch } }, 'board-pitch')
+            }
+          />
+        </div>
       ) : tool.kind === 'edge-board' ? (
         <>
           <div className={styles.pair}>

@@ -6,8 +6,8 @@ import { useRef, useState } from 'react';
 import { allDrawings, PAGES, sheetSvg, writeProject } from '@/core/files';
 import { inches, type Units } from '@/core/length';
 import { planFor, readDesign, sayer, stepsOf, type DesignInput, type Plan } from '@/core/plan';
-import type { PdfWorker } from '@/workers/pdf.worker';
 import { download, fileName } from '../parts/download';
+import { printing } from '../parts/printing';
 import styles from './Bench.module.css';
 
 interface FileMenuProps {
@@ -17,29 +17,21 @@ interface FileMenuProps {
   readonly plan: Plan | null;
 }
 
-/** Prints off the main thread; the PDF library loads only now. */
-async function printPdf(design: DesignInput, page: string, name: string, units: Units): Promise<Uint8Array> {
-  const { wrap } = await import('comlink');
-  const worker = new Worker(new URL('../../workers/pdf.worker.ts', import.meta.url), { type: 'module' });
-  try {
-    const read = readDesign(design);
-    const say = sayer(units, design.graduation ?? '1/8 in');
-    const numbers = read.ok
-      ? stepsOf(planFor(read.design), say)
-          .slice(0, 2)
-          .map((step) => step.text)
-          .join(' ')
-      : '';
-    const bar =
-      units === 'in'
-        ? { length: inches(4), label: 'This bar must measure 4 in. If not, print again at 100 %.' }
-        : { length: 100, label: 'This bar must measure 100 mm. If not, print again at 100 %.' };
-    const answer = await wrap<PdfWorker>(worker).print(design, page, { title: name, numbers, bar });
-    if (!answer.ok) throw new Error(answer.message);
-    return answer.bytes;
-  } finally {
-    worker.terminate();
-  }
+/** The pattern at true size, with its first numbers in the foot. */
+function printPdf(design: DesignInput, page: string, name: string, units: Units): Promise<Uint8Array> {
+  const read = readDesign(design);
+  const say = sayer(units, design.graduation ?? '1/8 in');
+  const numbers = read.ok
+    ? stepsOf(planFor(read.design), say)
+        .slice(0, 2)
+        .map((step) => step.text)
+        .join(' ')
+    : '';
+  const bar =
+    units === 'in'
+      ? { length: inches(4), label: 'This bar must measure 4 in. If not, print again at 100 %.' }
+      : { length: 100, label: 'This bar must measure 100 mm. If not, print again at 100 %.' };
+  return printing((worker) => worker.print(design, page, { title: name, numbers, bar }));
 }
 
 /** Files to keep, cut or print. */

@@ -5,14 +5,15 @@ import { edgeLength, onEdge } from '@/core/pattern';
 import {
   givenPieces,
   glueAreas,
+  keepDry,
   stillStep,
   viewOf,
   type Design,
   type Made,
   type StepPicture as Picture,
 } from '@/core/plan';
-import { simulate } from '@/core/tools';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
+import { MadeSheet } from '../draw/MadeSheet';
 import { ringsPath } from '../draw/path';
 import { Still, stillSize } from '../draw/Still';
 import styles from './StepPicture.module.css';
@@ -21,100 +22,55 @@ interface StepPictureProps {
   readonly picture: Picture;
   readonly made: Made;
   readonly design: Design;
+  /** Side of the picture, px. */
+  readonly size?: number;
 }
 
-/** Side of a step's picture, px, and the rim left round the paper. */
-const SIZE = 116;
+/** Side of a step's picture in a list, px, and the rim left round the paper. */
+const SMALL = 116;
 const RIM = 15;
 
+type Sized = StepPictureProps & { readonly size: number };
+
 /** The paper as it lies during one step, seen by the maker: what is new stands out. */
-export function StepPicture({ picture, made, design }: StepPictureProps) {
-  if (picture.kind === 'standing') return <PartStanding picture={picture} made={made} design={design} />;
+export function StepPicture({ picture, made, design, size = SMALL }: StepPictureProps) {
+  const of = { made, design, size };
+  if (picture.kind === 'standing') return <PartStanding picture={picture} {...of} />;
   return (
-    <svg width={SIZE} height={SIZE} viewBox={`0 0 ${SIZE} ${SIZE}`} className={styles.picture} aria-hidden="true">
-      {picture.kind === 'flat' ? (
-        <FlatSheet picture={picture} made={made} design={design} />
-      ) : (
-        <PartFolded picture={picture} made={made} design={design} />
-      )}
+    <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} className={styles.picture} aria-hidden="true">
+      {picture.kind === 'flat' ? <FlatSheet picture={picture} {...of} /> : <PartFolded picture={picture} {...of} />}
     </svg>
   );
 }
 
 /** The sheet with the near edge at the bottom, and what the simulated tool has made of it so far. */
-function FlatSheet({ picture, made, design }: StepPictureProps & { picture: Extract<Picture, { kind: 'flat' }> }) {
+function FlatSheet({ picture, made, design, size: side }: Sized & { picture: Extract<Picture, { kind: 'flat' }> }) {
   const { piece, programme } = made.pieces.find((part) => part.piece.name === picture.piece)!;
   const { blank } = piece;
   const { moves } = programme;
-  const before = simulate(blank, design.tool, moves.slice(0, picture.moves - picture.fresh));
-  const now = simulate(blank, design.tool, moves.slice(0, picture.moves));
-  const scale = (SIZE - 2 * RIM) / Math.max(blank.width, blank.height);
+  const scale = (side - 2 * RIM) / Math.max(blank.width, blank.height);
   const turn = ((picture.near - 1) * Math.PI) / 2;
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
   // A quarter clockwise for every turn made, about the middle of the sheet.
   const at = (p: Point): readonly [number, number] => {
     const [x, y] = [p.x - blank.width / 2, p.y - blank.height / 2];
-    return [SIZE / 2 + (x * cos + y * sin) * scale, SIZE / 2 - (y * cos - x * sin) * scale];
+    return [side / 2 + (x * cos + y * sin) * scale, side / 2 - (y * cos - x * sin) * scale];
   };
-  const line = ({ from, to }: { from: Point; to: Point }): string => `M${at(from).join(' ')}L${at(to).join(' ')}`;
-  const isNew = (i: number, count: number): string => (i >= count ? styles.fresh! : '');
-  const corners = ([1, 2, 3, 4] as const).map((edge) => onEdge(blank, edge, 0));
-  const fresh = moves.slice(picture.moves - picture.fresh, picture.moves);
-  const rounded = piece.trims.filter(({ name }) =>
-    fresh.some((m) => (m.do === 'round' || m.do === 'bite') && m.what === name),
-  );
-  const marks = moves.slice(0, picture.moves).flatMap((move) => (move.do === 'mark' ? [move] : []));
+  const done = moves.slice(0, picture.moves);
   return (
     <g>
-      <path d={ringsPath([corners], at)} className={styles.sheet} />
-      {now.scores.map((score, i) => (
-        <path key={i} d={line(score)} className={`${styles.score} ${isNew(i, before.scores.length)}`} />
-      ))}
-      {now.slits.map((slit, i) => (
-        <path key={i} d={line(slit)} className={`${styles.cut} ${isNew(i, before.slits.length)}`} />
-      ))}
-      {now.cuts.map((path, i) => (
-        <path
-          key={i}
-          d={`M${path.map((p) => at(p).join(' ')).join('L')}`}
-          fill="none"
-          className={`${styles.cut} ${isNew(i, before.cuts.length)}`}
-        />
-      ))}
-      {now.holes.map((hole, i) => {
-        const [x, y] = at(hole.centre);
-        return (
-          <circle
-            key={i}
-            cx={x}
-            cy={y}
-            r={Math.max(1.6, (hole.diameter / 2) * scale)}
-            className={`${styles.notch} ${isNew(i, before.holes.length)}`}
-          />
-        );
-      })}
-      {now.notches.map((notch, i) => (
-        <path key={i} d={ringsPath([notch], at)} className={`${styles.notch} ${isNew(i, before.notches.length)}`} />
-      ))}
-      {rounded.map((trim) => (
-        <path key={trim.id} d={ringsPath([trim.polygon], at)} className={`${styles.notch} ${styles.fresh}`} />
-      ))}
-      {marks.map((mark, i) => {
-        const [from, to] = [onEdge(blank, mark.edge, 0), onEdge(blank, mark.edge, edgeLength(blank, mark.edge))];
-        const length = edgeLength(blank, mark.edge);
-        const deep = mark.deep ?? 0;
-        const rim = onEdge(blank, mark.edge, mark.at);
-        const [x, y] = at({
-          x: rim.x - ((to.y - from.y) / length) * deep,
-          y: rim.y + ((to.x - from.x) / length) * deep,
-        });
-        return (
-          <circle key={i} cx={x} cy={y} r={2.6} className={fresh.includes(mark) ? styles.markFresh : styles.mark} />
-        );
-      })}
+      <MadeSheet
+        blank={blank}
+        piece={piece}
+        tool={design.tool}
+        moves={done}
+        fresh={picture.fresh}
+        at={at}
+        scale={scale}
+      />
       {([1, 2, 3, 4] as const).map((edge) => {
         const [x, y] = at(onEdge(blank, edge, edgeLength(blank, edge) / 2));
-        const [cx, cy] = [SIZE / 2, SIZE / 2];
+        const [cx, cy] = [side / 2, side / 2];
         const out = 8 / Math.hypot(x - cx, y - cy);
         return (
           <text
@@ -128,15 +84,15 @@ function FlatSheet({ picture, made, design }: StepPictureProps & { picture: Extr
           </text>
         );
       })}
-      {fresh[0]?.do === 'turn' && (
-        <path d={`M${SIZE / 2 + 17} ${SIZE / 2 - 12}a21 21 0 0 1 -14 33m6 -9l-7 9 10 4`} className={styles.turn} />
+      {done[done.length - picture.fresh]?.do === 'turn' && (
+        <path d={`M${side / 2 + 17} ${side / 2 - 12}a21 21 0 0 1 -14 33m6 -9l-7 9 10 4`} className={styles.turn} />
       )}
     </g>
   );
 }
 
 /** The pile before or after a stage, mouth at the top, with the glue to put on or the contents on their way in. */
-function PartFolded({ picture, made, design }: StepPictureProps & { picture: Extract<Picture, { kind: 'folded' }> }) {
+function PartFolded({ picture, made, design, size: side }: Sized & { picture: Extract<Picture, { kind: 'folded' }> }) {
   const { folded, built } = made;
   const stage = folded.stages[picture.stage]!;
   const stack = picture.before ? stage.before : stage.stack;
@@ -145,13 +101,19 @@ function PartFolded({ picture, made, design }: StepPictureProps & { picture: Ext
   const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY];
   // A part-folded pile is drawn as large as its picture allows, but a small one never larger than the flat sheet.
   const flat = made.pieces[0].piece.blank;
-  const scale = Math.min((SIZE - 8) / Math.max(wide, high), (1.6 * (SIZE - 8)) / Math.max(flat.width, flat.height));
-  const [x, y] = [(SIZE - wide * scale) / 2, (SIZE - high * scale) / 2];
+  const scale = Math.min((side - 8) / Math.max(wide, high), (1.6 * (side - 8)) / Math.max(flat.width, flat.height));
+  const [x, y] = [(side - wide * scale) / 2, (side - high * scale) / 2];
   const face = { stack, view, face: 'above', scale, x, y } as const;
   const place = facePlace(face);
   const glue = glueAreas(made)
     .filter(({ id, joint }) => id === picture.glue && hasPanel(stack, joint.panel))
     .flatMap(({ joint: { panel, polygons } }) =>
+      polygons.map((ring) => ring.map((p) => inView(view, apply(layerOf(stack, panel).map, p)))),
+    );
+  // Where the same part must stay free: told by its outline, so that it is not told by colour alone.
+  const dry = keepDry(made)
+    .filter(({ step, panel }) => picture.glue && step === stage.step.id && hasPanel(stack, panel))
+    .flatMap(({ panel, polygons }) =>
       polygons.map((ring) => ring.map((p) => inView(view, apply(layerOf(stack, panel).map, p)))),
     );
   const [contents, inside] = [turned(built, design.contents ?? made.largest), turned(built, made.inside)];
@@ -160,6 +122,7 @@ function PartFolded({ picture, made, design }: StepPictureProps & { picture: Ext
   return (
     <g>
       <FoldedFace {...face} given={givenPieces(built)} />
+      {dry.length > 0 && <path d={ringsPath(dry, place)} className={styles.dry} />}
       {glue.length > 0 && <path d={ringsPath(glue, place)} className={styles.glue} />}
       {picture.inserting && (
         <rect
@@ -180,12 +143,13 @@ function PartStanding({
   picture,
   made,
   design,
-}: StepPictureProps & { picture: Extract<Picture, { kind: 'standing' }> }) {
+  size: side,
+}: Sized & { picture: Extract<Picture, { kind: 'standing' }> }) {
   const faces = stillStep(made, picture, design.contents ?? made.largest);
   const { width, height } = stillSize(faces);
-  const scale = Math.min((SIZE - 8) / width, (SIZE - 8) / height);
+  const scale = Math.min((side - 8) / width, (side - 8) / height);
   return (
-    <span className={styles.standing}>
+    <span className={styles.standing} style={{ width: side, height: side }}>
       <Still faces={faces} scale={scale} given={givenPieces(made.built)} />
     </span>
   );

@@ -1,20 +1,8 @@
 import type { Graduation, Units } from '@/core/length';
-import { sayer, stepsOf, type Action, type Plan } from '@/core/plan';
+import { sayer, stepsOf, type Plan } from '@/core/plan';
+import { ACTION_TITLE } from '../parts/actionTitle';
 import { StepPicture } from './StepPicture';
 import styles from './Steps.module.css';
-
-const TITLE: Record<Action, string> = {
-  cut: 'Cut',
-  mark: 'Mark',
-  punch: 'Set and punch',
-  score: 'Score',
-  turn: 'Turn',
-  trim: 'Trim',
-  fold: 'Fold',
-  glue: 'Glue',
-  insert: 'Put in',
-  close: 'Close',
-};
 
 /** The whole make in order for the chosen tool, each step with the paper as it lies and the caution it needs. */
 export function Steps({ plan, units, graduation }: { plan: Plan; units: Units; graduation: Graduation }) {
@@ -27,10 +15,11 @@ export function Steps({ plan, units, graduation }: { plan: Plan; units: Units; g
           <span className={styles.number}>{step.id}</span>
           <div>
             <strong>
-              {TITLE[step.action]}
+              {ACTION_TITLE[step.action]}
               {made && made.pieces.length > 1 && <span className={styles.piece}> {step.piece}</span>}
             </strong>
             <p>{step.text}</p>
+            {step.how && <p className={styles.how}>{step.how}</p>}
             {step.caution && <p className={styles.caution}>{step.caution}</p>}
           </div>
           {made && <StepPicture picture={step.picture} made={made} design={design} />}

@@ -8,7 +8,8 @@ import { formatLength, inches, mm, roundTo, type Mm, type Units } from '@/core/l
 import { CARDS, checkSentence, PAPERS, sayer, sizeNamed, type Question, type Suggestion } from '@/core/plan';
 import type { Tool } from '@/core/tools';
 import { addProject } from '@/data/projects';
-import { loadMyBoard } from '@/data/settings';
+import { fitKey } from '@/data/log';
+import { loadBoard, loadUsualRoom } from '@/data/settings';
 import { SmallPicture } from '../draw/SmallPicture';
 import { LengthField } from '../parts/LengthField';
 import { useSuggestions } from './useSuggestions';
@@ -24,14 +25,20 @@ const ROOM = { width: 190, height: 130 };
 export function Choose() {
   const router = useRouter();
   const { message } = App.useApp();
-  const asked: Asked = useSearchParams().get('have') === 'paper' ? 'paper' : 'contents';
-  const [units, setUnits] = useState<Units>('in');
+  const address = useSearchParams();
+  const asked: Asked = address.get('have') === 'paper' ? 'paper' : 'contents';
+  // A sheet that another screen asks about comes along in the address, in millimetres.
+  const given = { width: Number(address.get('width')), height: Number(address.get('height')) };
+  const asksSheet = [given.width, given.height].every((length) => length >= 5 && length <= 10_000);
+  const [units, setUnits] = useState<Units>(address.get('units') === 'mm' ? 'mm' : 'in');
   const [contents, setContents] = useState({ width: inches(3), height: inches(4), thickness: mm(0) });
-  const [blank, setBlank] = useState({ width: inches(6), height: inches(6) });
+  const [blank, setBlank] = useState(
+    asksSheet ? { width: mm(given.width), height: mm(given.height) } : { width: inches(6), height: inches(6) },
+  );
   const [tool, setTool] = useState<Tool | null>(null);
   const graduation = units === 'in' ? '1/8 in' : '1 mm';
   useEffect(() => {
-    void loadMyBoard().then((board) => setTool({ kind: 'envelope-board', ...board }));
+    void loadBoard().then(setTool);
   }, []);
   const question = useMemo(
     (): Question => ({
@@ -45,10 +52,14 @@ export function Choose() {
   const say = sayer(units, graduation);
   const begin = (suggestion: Suggestion): void => {
     const name = asked === 'paper' ? `${suggestion.title} from this paper` : suggestion.title;
-    addProject({ name, units, design: suggestion.design }).then(
-      (id) => router.push(`/bench?p=${id}`),
-      (error: Error) => message.error(`It could not be started: ${error.message}`),
-    );
+    // Room that the person's own fits made the usual one.
+    const start = async (): Promise<void> => {
+      const { design } = suggestion;
+      const ease = asked === 'contents' ? (await loadUsualRoom())[fitKey(design.construction, contents)] : undefined;
+      const id = await addProject({ name, units, design: ease ? { ...design, ease } : design });
+      router.push(`/bench?p=${id}`);
+    };
+    start().catch((error: Error) => void message.error(`It could not be started: ${error.message}`));
   };
   const size = asked === 'paper' ? blank : contents;
   const setSize = (width: Mm, height: Mm): void =>

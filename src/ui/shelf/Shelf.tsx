@@ -7,6 +7,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { LONGEST_PROJECT, readProject } from '@/core/files';
 import type { Project } from '@/data/db';
+import { openMakes } from '@/data/makes';
 import {
   addProject,
   allProjects,
@@ -38,6 +39,7 @@ export function Shelf() {
   const { message, notification } = App.useApp();
   const router = useRouter();
   const all = useLiveQuery(allProjects);
+  const making = useLiveQuery(openMakes);
   const [renaming, setRenaming] = useState<Project | null>(null);
   const [binOpen, setBinOpen] = useState(false);
   const picker = useRef<HTMLInputElement>(null);
@@ -97,6 +99,19 @@ export function Shelf() {
           </Link>
         ))}
       </div>
+      {(making?.length ?? 0) > 0 && (
+        <section className={styles.making} aria-label="On the table">
+          {making!.map((make) => (
+            <Link key={make.id} href={`/make?p=${encodeURIComponent(make.projectId)}`}>
+              <strong>Go on making: {make.name}</strong>
+              <span>
+                {make.done} {make.done === 1 ? 'step' : 'steps'} done
+                {make.copies > 1 && `, ${make.copies} copies`}
+              </span>
+            </Link>
+          ))}
+        </section>
+      )}
       <div className={styles.heading}>
         <h2>On the shelf</h2>
         <Button onClick={() => picker.current?.click()}>Open a project file</Button>

@@ -4,6 +4,7 @@ import { BulbOutlined, MoonOutlined, SunOutlined } from '@ant-design/icons';
 import { AntdRegistry } from '@ant-design/nextjs-registry';
 import { App, Button, ConfigProvider, theme as antTheme, Tooltip } from 'antd';
 import Link from 'next/link';
+import { usePathname } from 'next/navigation';
 import { useEffect, useState, type ReactNode } from 'react';
 import { loadTheme, saveTheme, type Theme } from '@/data/settings';
 import { useMedia } from './useMedia';
@@ -42,8 +43,16 @@ const NEXT: Record<Theme, Theme> = { auto: 'light', light: 'dark', dark: 'auto' 
 const THEME_WORD: Record<Theme, string> = { auto: 'as the device says', light: 'day', dark: 'evening' };
 const THEME_ICON: Record<Theme, ReactNode> = { auto: <BulbOutlined />, light: <SunOutlined />, dark: <MoonOutlined /> };
 
+/** Where one can always go. */
+const PLACES = [
+  { href: '/', label: 'Shelf' },
+  { href: '/tools', label: 'Tools' },
+  { href: '/log', label: 'Log' },
+] as const;
+
 /** The frame round every screen: component theme, wordmark, light. */
 export function Shell({ children }: { children: ReactNode }) {
+  const path = usePathname();
   const [theme, setTheme] = useState<Theme>('auto');
   const deviceDark = useMedia(DARK);
   const still = useMedia(STILL);
@@ -83,6 +92,17 @@ export function Shell({ children }: { children: ReactNode }) {
               </svg>
               <span>Tuck Fold</span>
             </Link>
+            <nav className={styles.places} aria-label="Places">
+              {PLACES.map(({ href, label }) => (
+                <Link
+                  key={href}
+                  href={href}
+                  aria-current={(href === '/' ? path === '/' : path.startsWith(href)) ? 'page' : undefined}
+                >
+                  {label}
+                </Link>
+              ))}
+            </nav>
             <span className={styles.saying}>measured, folded, proved before you cut</span>
             <Tooltip title={`Light: ${THEME_WORD[theme]}`}>
               <Button

@@ -3,13 +3,10 @@
 import { Spin } from 'antd';
 import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { stillOf } from '@/core/fold';
 import { givenPieces, momentsOf, seenAt, type Design, type Made } from '@/core/plan';
-import { Still, stillSize } from '../draw/Still';
-import { useSize } from '../draw/useSize';
 import { StepSlider } from '../parts/StepSlider';
 import { useMedia } from '../shell/useMedia';
-import type { Seen } from './Scene';
+import { Drawn } from './Drawn';
 import styles from './SpaceView.module.css';
 
 interface SpaceViewProps {
@@ -44,6 +41,7 @@ export function SpaceView({ made, design }: SpaceViewProps) {
     }),
     [made, moment, index, at],
   );
+  const drawn = useMemo(() => [...seen.paper, ...seen.contents], [seen]);
   const [missing, setMissing] = useState(false);
   const lack = useCallback(() => setMissing(true), []);
   const calm = useMedia('(prefers-reduced-motion: reduce)');
@@ -76,7 +74,7 @@ export function SpaceView({ made, design }: SpaceViewProps) {
     <div className={styles.frame}>
       <div className={styles.stage}>
         {missing ? (
-          <Drawing seen={seen} touches={moment.after.touches} label={label} />
+          <Drawn leaves={drawn} touches={moment.after.touches} label={label} given={seen.given} />
         ) : (
           <Paper seen={seen} label={label} onMissing={lack} />
         )}
@@ -98,34 +96,6 @@ export function SpaceView({ made, design }: SpaceViewProps) {
         }}
         onStep={step}
       />
-    </div>
-  );
-}
-
-/** The same moment without the graphics card: a drawing from one side. */
-function Drawing({
-  seen: { paper, contents, given },
-  touches,
-  label,
-}: {
-  readonly seen: Seen;
-  readonly touches: Parameters<typeof stillOf>[1];
-  readonly label: string;
-}) {
-  const frame = useRef<HTMLDivElement>(null);
-  const size = useSize(frame);
-  const faces = useMemo(() => stillOf([...paper, ...contents], touches), [paper, contents, touches]);
-  const { width, height } = stillSize(faces);
-  return (
-    <div ref={frame} className={styles.drawing}>
-      {size && (
-        <Still
-          faces={faces}
-          scale={Math.min((size.width - 30) / width, (size.height - 30) / height)}
-          label={label}
-          given={given}
-        />
-      )}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { planOf } from '../../../../tests/helpers/designs';
-import { inches, mm } from '../../length';
+import { inches } from '../../length';
 import { drawPiece, rect } from '../../pattern';
 import { differences, programmeFor, simulate } from '../../tools';
 import { checksOf, checkSentence, longestCut, remedyLabel, sayer, type DesignInput } from '..';

@@ -1,0 +1,54 @@
+import { Button } from 'antd';
+import { useLiveQuery } from 'dexie-react-hooks';
+import Link from 'next/link';
+import { roomFromFits } from '@/core/fit';
+import { formatLength, mm, stepOf, type Graduation, type Units } from '@/core/length';
+import type { Design, DesignChange } from '@/core/plan';
+import { allLog, fitKey } from '@/data/log';
+import { fitWords } from '../log/fitWords';
+import styles from './Bench.module.css';
+
+interface FitsSoFarProps {
+  readonly design: Design;
+  readonly units: Units;
+  readonly graduation: Graduation;
+  readonly onChange: (change: DesignChange, key: string) => void;
+}
+
+/** What the log knows of such a holder round such contents: how the last one fitted, and the room that would be right. */
+export function FitsSoFar({ design, units, graduation, onChange }: FitsSoFarProps) {
+  const log = useLiveQuery(allLog);
+  if (!log || !design.contents) return null;
+  const key = fitKey(design.construction.name, design.contents);
+  const own = log.filter((entry) => fitKey(entry.construction, entry.contents) === key);
+  const advice = roomFromFits(own, graduation);
+  const [last] = own;
+  if (!advice || !last) return null;
+  const say = (value: number): string => formatLength(mm(value), units, graduation, true);
+  const { aim } = design;
+  const least = Math.max(0.4, stepOf(graduation) / 2);
+  const differs = (['width', 'height'] as const).some((side) => Math.abs(advice[side].onMark - aim[side]) > least);
+  const right = last.fit.width.how === 'right' && last.fit.height.how === 'right';
+  return (
+    <aside className={styles.fits} aria-label="How such holders fitted so far">
+      <p>
+        Last time (<Link href={`/log?e=${encodeURIComponent(last.id)}`}>{last.name}</Link>) this was{' '}
+        <strong>{right ? 'just right' : `too ${fitWords({ fit: last.fit, units })}`}</strong>.
+      </p>
+      {differs && (
+        <p>
+          Your {own.length} {own.length === 1 ? 'make says' : 'makes say'}: leave {say(advice.width.onMark)} in the
+          width and {say(advice.height.onMark)} in the height.{' '}
+          <Button
+            size="small"
+            onClick={() =>
+              onChange({ ease: { width: advice.width.onMark, height: advice.height.onMark } }, 'fits-so-far')
+            }
+          >
+            Leave that much
+          </Button>
+        </p>
+      )}
+    </aside>
+  );
+}

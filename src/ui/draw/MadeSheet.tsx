@@ -1,0 +1,87 @@
+import type { Point } from '@/core/geometry';
+import { edgeLength, onEdge, type Blank, type Edge, type Piece } from '@/core/pattern';
+import { simulate, type Move, type Tool } from '@/core/tools';
+import { ringsPath } from './path';
+import styles from './MadeSheet.module.css';
+
+interface MadeSheetProps {
+  readonly blank: Blank;
+  /** The piece it is to be, for what is rounded or bitten off; none while a sheet is only tried on. */
+  readonly piece?: Piece | undefined;
+  readonly tool: Tool;
+  /** Moves done; the last `fresh` of them stand out. */
+  readonly moves: readonly Move[];
+  readonly fresh: number;
+  /** The sheet's millimetres on the drawing, and how many pixels one takes. */
+  readonly at: (p: Point) => readonly [number, number];
+  readonly scale: number;
+  /** New scores are drawn as they are run. */
+  readonly running?: boolean;
+}
+
+/** A sheet with what a simulated tool has made of it, seen from above: notches, scores, cuts, marks. */
+export function MadeSheet({ blank, piece, tool, moves, fresh, at, scale, running = false }: MadeSheetProps) {
+  const before = simulate(blank, tool, moves.slice(0, moves.length - fresh));
+  const now = simulate(blank, tool, moves);
+  const line = ({ from, to }: { from: Point; to: Point }): string => `M${at(from).join(' ')}L${at(to).join(' ')}`;
+  const isNew = (i: number, count: number): string => (i >= count ? styles.fresh! : '');
+  const corners = ([1, 2, 3, 4] as const).map((edge) => onEdge(blank, edge, 0));
+  const latest = moves.slice(moves.length - fresh);
+  const rounded =
+    piece?.trims.filter(({ name }) => latest.some((m) => (m.do === 'round' || m.do === 'bite') && m.what === name)) ??
+    [];
+  return (
+    <g>
+      <path d={ringsPath([corners], at)} className={styles.sheet} />
+      {now.scores.map((score, i) => (
+        <g key={i}>
+          <path d={line(score)} className={`${styles.score} ${isNew(i, before.scores.length)}`} />
+          {running && i >= before.scores.length && <path d={line(score)} pathLength={1} className={styles.running} />}
+        </g>
+      ))}
+      {now.slits.map((slit, i) => (
+        <path key={i} d={line(slit)} className={`${styles.cut} ${isNew(i, before.slits.length)}`} />
+      ))}
+      {now.cuts.map((path, i) => (
+        <path
+          key={i}
+          d={`M${path.map((p) => at(p).join(' ')).join('L')}`}
+          className={`${styles.cut} ${isNew(i, before.cuts.length)}`}
+        />
+      ))}
+      {now.holes.map((hole, i) => {
+        const [x, y] = at(hole.centre);
+        return (
+          <circle
+            key={i}
+            cx={x}
+            cy={y}
+            r={Math.max(1.6, (hole.diameter / 2) * scale)}
+            className={`${styles.notch} ${isNew(i, before.holes.length)}`}
+          />
+        );
+      })}
+      {now.notches.map((notch, i) => (
+        <path key={i} d={ringsPath([notch], at)} className={`${styles.notch} ${isNew(i, before.notches.length)}`} />
+      ))}
+      {rounded.map((trim) => (
+        <path key={trim.id} d={ringsPath([trim.polygon], at)} className={`${styles.notch} ${styles.fresh}`} />
+      ))}
+      {moves.map((move, i) => {
+        if (move.do !== 'mark') return null;
+        const [x, y] = at(inFrom(blank, move.edge, move.at, move.deep ?? 0));
+        const isFresh = i >= moves.length - fresh;
+        return (
+          <circle key={i} cx={x} cy={y} r={isFresh ? 4 : 2.6} className={isFresh ? styles.markFresh : styles.mark} />
+        );
+      })}
+    </g>
+  );
+}
+
+/** The place so far along an edge and so deep in from it. */
+export function inFrom(blank: Blank, edge: Edge, along: number, deep: number): Point {
+  const length = edgeLength(blank, edge);
+  const [from, to, rim] = [onEdge(blank, edge, 0), onEdge(blank, edge, length), onEdge(blank, edge, along)];
+  return { x: rim.x - ((to.y - from.y) / length) * deep, y: rim.y + ((to.x - from.x) / length) * deep };
+}

@@ -1,0 +1,144 @@
+import { App, Button } from 'antd';
+import { useLiveQuery } from 'dexie-react-hooks';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { LogEntry } from '@/core/files';
+import { changeLog, dropLog, dropPhoto, loadPhoto, putBackLog, savePhoto } from '@/data/log';
+import { db, type LogRecord } from '@/data/db';
+import { Figure } from '../parts/Figure';
+import { FitForm, useObjectUrl } from './FitForm';
+import { fitWords, titleOf } from './fitWords';
+import styles from './Log.module.css';
+
+/** One make as it is remembered: to read, to print, to change. */
+export function EntryPage({ entry }: { readonly entry: LogRecord }) {
+  const { message, notification } = App.useApp();
+  const router = useRouter();
+  const [editing, setEditing] = useState(false);
+  const { units, id } = entry;
+  const graduation = units === 'in' ? '1/16 in' : '0.5 mm';
+  const photo = useLiveQuery(() => loadPhoto(id), [id]) ?? null;
+  const address = useObjectUrl(photo);
+  const project = useLiveQuery(
+    async () => (entry.projectId ? ((await db.projects.get(entry.projectId)) ?? null) : null),
+    [entry.projectId],
+  );
+  const figure = (value: number, unit = true) => (
+    <Figure value={value} units={units} graduation={graduation} unit={unit} />
+  );
+  const failed = (error: Error): void => void message.error(`It could not be kept: ${error.message}`);
+  const save = async (next: LogEntry, picture: Blob | null | undefined): Promise<void> => {
+    const { day, name, construction, contents, room, fit, copies, minutes, paper, sheets, changed, note } = next;
+    await changeLog(id, {
+      day,
+      name,
+      construction,
+      contents,
+      room,
+      fit,
+      copies,
+      minutes,
+      paper,
+      sheets,
+      changed,
+      note,
+    });
+    if (picture) await savePhoto(id, picture);
+    if (picture === null) await dropPhoto(id);
+    setEditing(false);
+  };
+  const remove = async (): Promise<void> => {
+    await dropLog(id);
+    router.push('/log');
+    notification.open({
+      key: id,
+      title: `“${entry.name}” is out of the log`,
+      actions: (
+        <Button type="primary" onClick={() => void putBackLog(id).then(() => notification.destroy(id))}>
+          Put it back
+        </Button>
+      ),
+      duration: 8,
+    });
+  };
+  return (
+    <main className={styles.log}>
+      <p className={styles.noPrint}>
+        <Link href="/log">‹ All entries</Link>
+      </p>
+      <div className={styles.head}>
+        <h1>{entry.name}</h1>
+        {!editing && (
+          <>
+            <Button className={styles.noPrint} onClick={() => setEditing(true)}>
+              Change
+            </Button>
+            <Button className={styles.noPrint} onClick={() => window.print()}>
+              Print
+            </Button>
+            <Button className={styles.noPrint} onClick={() => void remove().catch(failed)}>
+              Take out of the log
+            </Button>
+          </>
+        )}
+      </div>
+      <div className={styles.card}>
+        {editing ? (
+          <FitForm
+            known={entry}
+            units={units}
+            graduation={graduation}
+            photo={photo}
+            saveText="Keep the changes"
+            onSave={(next, picture) => void save(next, picture).catch(failed)}
+          >
+            <Button size="large" onClick={() => setEditing(false)}>
+              Leave it as it was
+            </Button>
+          </FitForm>
+        ) : (
+          <>
+            {address && (
+              // eslint-disable-next-line @next/next/no-img-element -- it lives in this browser: nothing to optimise
+              <img src={address} alt={`${entry.name}, finished`} className={styles.entryPhoto} />
+            )}
+            <dl className={styles.facts}>
+              <Fact title="Made on">{entry.day}</Fact>
+              <Fact title="Holder">{titleOf(entry.construction)}</Fact>
+              <Fact title="For">
+                {figure(entry.contents.width, false)} × {figure(entry.contents.height)}
+                {entry.contents.thickness > 0 && <> × {figure(entry.contents.thickness)}</>}
+              </Fact>
+              <Fact title="Room the plan left">
+                {figure(entry.room.width, false)} × {figure(entry.room.height)}
+              </Fact>
+              <Fact title="How it fitted">{fitWords(entry)}</Fact>
+              <Fact title="Copies">{entry.copies}</Fact>
+              <Fact title="Minutes">
+                {entry.minutes}
+                {entry.copies > 1 && ` (${Math.round((entry.minutes / entry.copies) * 10) / 10} each)`}
+              </Fact>
+              <Fact title="Sheets">{entry.sheets}</Fact>
+              {entry.paper && <Fact title="Paper">{entry.paper}</Fact>}
+              {entry.changed && <Fact title="To change">{entry.changed}</Fact>}
+            </dl>
+            {entry.note && <p>{entry.note}</p>}
+            {project && project.deletedAt === 0 && (
+              <p className={styles.noPrint}>
+                <Link href={`/bench?p=${encodeURIComponent(project.id)}`}>The project on the bench</Link>
+              </p>
+            )}
+          </>
+        )}
+      </div>
+    </main>
+  );
+}
+
+const Fact = ({ title, children }: { readonly title: string; readonly children: React.ReactNode }) => (
+  <div>
+    <dt>{title}</dt>
+    <dd>{children}</dd>
+  </div>
+);

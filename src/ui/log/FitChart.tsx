@@ -1,0 +1,81 @@
+import { axisBottom, extent, scaleLinear, select } from 'd3';
+import { useEffect, useRef } from 'react';
+import { wantedRoom, type RoomAdvice } from '@/core/fit';
+import { formatLength, INCH, mm, type Units } from '@/core/length';
+import type { LogRecord } from '@/data/db';
+import styles from './Log.module.css';
+
+interface FitChartProps {
+  readonly side: 'width' | 'height';
+  readonly makes: readonly LogRecord[];
+  readonly advice: RoomAdvice;
+  readonly units: Units;
+}
+
+const [WIDTH, HEIGHT] = [440, 132];
+const LANES = ['tight', 'right', 'loose'] as const;
+const WORD = { tight: 'tight', right: 'just right', loose: 'loose' } as const;
+
+/** Room left against the verdict, a dot a make; a line leads to the room that would have been right. */
+export function FitChart({ side, makes, advice, units }: FitChartProps) {
+  const axis = useRef<SVGGElement>(null);
+  const unit = units === 'in' ? INCH : 1;
+  const values = makes.flatMap((make) => [make.room[side], wantedRoom(make.room[side], make.fit[side])]);
+  const [low = 0, high = 1] = extent([...values, 0, advice.onMark] as number[]);
+  const x = scaleLinear()
+    .domain([Math.min(0, low) / unit, (high * 1.12 + 1) / unit])
+    .range([76, WIDTH - 14]);
+  const y = (how: (typeof LANES)[number]): number => 20 + LANES.indexOf(how) * 28;
+  const domain = x.domain().join();
+  useEffect(() => {
+    if (!axis.current) return;
+    const ticks = axisBottom(x)
+      .ticks(units === 'in' ? 5 : 6)
+      .tickFormat((value) =>
+        units === 'in' ? formatLength(mm(Number(value) * INCH), 'in', '1/16 in').replace(' in', '') : String(value),
+      );
+    if (units === 'in') {
+      const step = x.domain()[1]! > 0.6 ? 1 / 4 : 1 / 8;
+      ticks.tickValues(Array.from({ length: Math.floor(x.domain()[1]! / step) + 1 }, (_, i) => i * step));
+    }
+    select(axis.current).call(ticks);
+    // The scale is made anew at every drawing; its domain tells whether it changed.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [domain, units]);
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      className={styles.chart}
+      role="img"
+      aria-label={`Room in the ${side} against the fit: ${makes.length} makes, ${advice.off} not right; ${formatLength(advice.onMark, units, units === 'in' ? '1/16 in' : '1 mm')} would have been right`}
+    >
+      {LANES.map((how) => (
+        <g key={how}>
+          <text x={0} y={y(how) + 4}>
+            {WORD[how]}
+          </text>
+          <line x1={76} x2={WIDTH - 14} y1={y(how)} y2={y(how)} className={styles.lane} />
+        </g>
+      ))}
+      <line x1={x(advice.onMark / unit)} x2={x(advice.onMark / unit)} y1={6} y2={98} className={styles.wanted} />
+      {makes.map((make, i) => {
+        const fit = make.fit[side];
+        // Makes at one place stand beside each other, a little up or down.
+        const lift = ((i % 3) - 1) * 6;
+        const [from, to] = [x(make.room[side] / unit), x(wantedRoom(make.room[side], fit) / unit)];
+        return (
+          <g key={make.id}>
+            <line x1={from} x2={to} y1={y(fit.how) + lift} y2={y(fit.how) + lift} className={styles.pull} />
+            <circle cx={from} cy={y(fit.how) + lift} r={5.5} className={styles.dot}>
+              <title>{`${make.name}, ${make.day}`}</title>
+            </circle>
+          </g>
+        );
+      })}
+      <g ref={axis} transform={`translate(0 ${HEIGHT - 32})`} className={styles.axis} />
+      <text x={0} y={HEIGHT - 12}>
+        room, {side}
+      </text>
+    </svg>
+  );
+}

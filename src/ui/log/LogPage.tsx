@@ -1,0 +1,185 @@
+'use client';
+
+import { DownloadOutlined, UploadOutlined } from '@ant-design/icons';
+import { App, Button, Input, Select, Spin, Table, type TableColumnsType } from 'antd';
+import { useLiveQuery } from 'dexie-react-hooks';
+import Link from 'next/link';
+import { useSearchParams } from 'next/navigation';
+import { useEffect, useMemo, useState } from 'react';
+import { CONSTRUCTIONS } from '@/core/constructions';
+import type { Fitted } from '@/core/fit';
+import type { LogRecord } from '@/data/db';
+import { allLog } from '@/data/log';
+import { seedDemoShelf } from '@/data/projects';
+import { download } from '../parts/download';
+import { EntryPage } from './EntryPage';
+import { fitWords, titleOf } from './fitWords';
+import { ImportDialog } from './ImportDialog';
+import { WhatFitsSay } from './WhatFitsSay';
+import styles from './Log.module.css';
+
+type Verdict = Fitted['how'] | 'any';
+
+/** What was made and how it fitted; `/log?e=…` is the page of one make. */
+export function LogPage() {
+  const id = useSearchParams().get('e');
+  const [ready, setReady] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  useEffect(() => {
+    seedDemoShelf().then(
+      () => setReady(true),
+      (error: Error) => setTrouble(error.message),
+    );
+  }, []);
+  const entries = useLiveQuery(async () => (ready ? allLog() : undefined), [ready]);
+  if (trouble) return <main className={styles.log}>The browser’s storage cannot be opened: {trouble}.</main>;
+  if (!entries) return <Spin style={{ display: 'block', margin: '20vh auto' }} aria-label="Opening the log" />;
+  const entry = id ? entries.find((one) => one.id === id) : undefined;
+  if (id && !entry)
+    return (
+      <main className={styles.log}>
+        <p>
+          That entry is not in the log. <Link href="/log">All entries</Link>
+        </p>
+      </main>
+    );
+  return entry ? <EntryPage key={entry.id} entry={entry} /> : <Log entries={entries} />;
+}
+
+function Log({ entries }: { readonly entries: readonly LogRecord[] }) {
+  const { message } = App.useApp();
+  const [words, setWords] = useState('');
+  const [holder, setHolder] = useState('any');
+  const [verdict, setVerdict] = useState<Verdict>('any');
+  const [importing, setImporting] = useState(false);
+  const found = useMemo(() => {
+    const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
+    return entries.filter(({ name, note, changed, paper, construction, fit }) => {
+      const text = `${name} ${note} ${changed} ${paper} ${titleOf(construction)}`.toLowerCase();
+      return (
+        wanted.every((word) => text.includes(word)) &&
+        (holder === 'any' || construction === holder) &&
+        (verdict === 'any' ||
+          (verdict === 'right'
+            ? fit.width.how === 'right' && fit.height.how === 'right'
+            : fit.width.how === verdict || fit.height.how === verdict))
+      );
+    });
+  }, [entries, words, holder, verdict]);
+  const kinds = CONSTRUCTIONS.filter(({ name }) => entries.some(({ construction }) => construction === name));
+  const columns: TableColumnsType<LogRecord> = [
+    {
+      title: 'Day',
+      dataIndex: 'day',
+      width: 116,
+      sorter: (a, b) => a.day.localeCompare(b.day),
+      defaultSortOrder: 'descend',
+    },
+    {
+      title: 'Made',
+      dataIndex: 'name',
+      sorter: (a, b) => a.name.localeCompare(b.name),
+      render: (name: string, { id }) => <Link href={`/log?e=${encodeURIComponent(id)}`}>{name}</Link>,
+    },
+    {
+      title: 'Holder',
+      dataIndex: 'construction',
+      sorter: (a, b) => titleOf(a.construction).localeCompare(titleOf(b.construction)),
+      render: titleOf,
+    },
+    {
+      title: 'Fit',
+      key: 'fit',
+      sorter: (a, b) => tightness(a) - tightness(b),
+      render: (_, entry) => <span className={styles.verdict}>{fitWords(entry)}</span>,
+    },
+    { title: 'Copies', dataIndex: 'copies', align: 'right', width: 92, sorter: (a, b) => a.copies - b.copies },
+    { title: 'Minutes', dataIndex: 'minutes', align: 'right', width: 100, sorter: (a, b) => a.minutes - b.minutes },
+    { title: 'Paper', dataIndex: 'paper' },
+  ];
+  const save = async (): Promise<void> => {
+    const { writeLogCsv } = await import('@/core/files/log-csv');
+    download('tuck-fold-log.csv', 'text/csv;charset=utf-8', writeLogCsv(found));
+  };
+  return (
+    <main className={styles.log}>
+      <div className={styles.head}>
+        <h1>Log</h1>
+        <span className={styles.noPrint}>
+          <Button
+            icon={<DownloadOutlined />}
+            onClick={() =>
+              void save().catch((error: Error) => message.error(`It could not be written: ${error.message}`))
+            }
+          >
+            {found.length === entries.length ? 'Export (CSV)' : `Export these ${found.length} (CSV)`}
+          </Button>
+        </span>
+        <span className={styles.noPrint}>
+          <Button icon={<UploadOutlined />} onClick={() => setImporting(true)}>
+            Import (CSV)
+          </Button>
+        </span>
+        <span className={styles.noPrint}>
+          <Button onClick={() => window.print()}>Print</Button>
+        </span>
+      </div>
+      <div className={`${styles.filters} ${styles.noPrint}`}>
+        <Input.Search
+          className={styles.search}
+          allowClear
+          aria-label="Search the log"
+          placeholder="words in name, paper, note"
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+        />
+        <Select
+          aria-label="Kind of holder"
+          value={holder}
+          style={{ minWidth: 210 }}
+          options={[
+            { value: 'any', label: 'every kind of holder' },
+            ...kinds.map(({ name, title }) => ({ value: name, label: title })),
+          ]}
+          onChange={setHolder}
+        />
+        <Select<Verdict>
+          aria-label="How it fitted"
+          value={verdict}
+          style={{ minWidth: 150 }}
+          options={[
+            { value: 'any', label: 'every fit' },
+            { value: 'tight', label: 'tight' },
+            { value: 'right', label: 'just right' },
+            { value: 'loose', label: 'loose' },
+          ]}
+          onChange={setVerdict}
+        />
+      </div>
+      <div className={styles.card}>
+        <Table<LogRecord>
+          rowKey="id"
+          size="middle"
+          columns={columns}
+          dataSource={found}
+          pagination={found.length > 25 ? { pageSize: 25, showSizeChanger: false } : false}
+          locale={{
+            emptyText:
+              entries.length > 0
+                ? 'Nothing in the log matches that.'
+                : 'Nothing yet: a make that ends is written down here.',
+          }}
+        />
+      </div>
+      <WhatFitsSay entries={entries} />
+      {importing && <ImportDialog known={entries} onClose={() => setImporting(false)} />}
+    </main>
+  );
+}
+
+/** How far from right, for sorting: tight first. */
+const tightness = ({ fit }: LogRecord): number =>
+  [fit.width, fit.height].reduce(
+    (sum, { how, by }) => sum + (how === 'tight' ? -1 - by : how === 'loose' ? 1 + by : 0),
+    0,
+  );

@@ -1,0 +1,20 @@
+import type { LogEntry } from '@/core/files';
+import { mm } from '@/core/length';
+import type { Design, Made } from '@/core/plan';
+
+/** What a plan itself tells for the log: the holder, what it was made for, the room it left, the paper. */
+export function plannedEntry(
+  name: string,
+  made: Made,
+  design: Design,
+): Pick<LogEntry, 'name' | 'construction' | 'contents' | 'room' | 'paper'> {
+  const { width, height } = design.contents ?? made.largest;
+  const { paper } = design;
+  return {
+    name: name.slice(0, 120) || 'Untitled',
+    construction: design.construction.name,
+    contents: { width: mm(Math.max(1, width)), height: mm(Math.max(1, height)), thickness: design.thickness },
+    room: made.fit ? { ...made.fit.ease } : { ...design.least },
+    paper: paper.width !== undefined ? `${paper.caliper.toFixed(2)} mm paper` : '',
+  };
+}

@@ -1,0 +1,111 @@
+'use client';
+
+import { Alert, App, Button, InputNumber, Segmented } from 'antd';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { checkSentence, pictureOf, sayer, stepsOf, walkOf, type WayOfWork } from '@/core/plan';
+import type { Toolbox } from '@/core/tools';
+import type { Project } from '@/data/db';
+import { beginMake } from '@/data/makes';
+import { usePlan } from '../bench/usePlan';
+import { SmallPicture } from '../draw/SmallPicture';
+import { withKit } from '../parts/withKit';
+import { BenchCardButton } from './BenchCardButton';
+import styles from './Make.module.css';
+
+/** Most copies of one make. */
+const MOST = 500;
+const ROOM = { width: 300, height: 220 };
+
+/** Before a make begins: how many, and in what order of work. */
+export function Begin({ project, toolbox }: { readonly project: Project; readonly toolbox: Toolbox }) {
+  const { message } = App.useApp();
+  const [copies, setCopies] = useState(1);
+  const [way, setWay] = useState<WayOfWork>('together');
+  const [busy, setBusy] = useState(false);
+  const design = useMemo(() => withKit(project.design, toolbox), [project.design, toolbox]);
+  const planned = usePlan(design);
+  const made = 'plan' in planned ? planned.plan.made : null;
+  const say = sayer(project.units, project.design.graduation ?? '1/8 in');
+  const steps = useMemo(() => ('plan' in planned ? stepsOf(planned.plan, say) : []), [planned, say]);
+  const stops = walkOf(steps, copies, way).length;
+  const failing = 'checks' in planned ? planned.checks.filter(({ level }) => level === 'fail') : [];
+  const tools = 'checks' in planned ? planned.checks.filter(({ id, level }) => level === 'note' && TOOLS.has(id)) : [];
+  const begin = (): void => {
+    setBusy(true);
+    beginMake(project, copies, way).catch((error: Error) => {
+      setBusy(false);
+      void message.error(`It could not be begun: ${error.message}`);
+    });
+  };
+  return (
+    <main className={styles.begin}>
+      <Link href={`/bench?p=${encodeURIComponent(project.id)}`}>‹ Bench</Link>
+      <h1>Make “{project.name}”</h1>
+      <div className={styles.beginTable}>
+        <span className={styles.beginPicture}>
+          {made && <SmallPicture picture={pictureOf(made)} scale={2} room={ROOM} />}
+        </span>
+        <div className={styles.beginForm}>
+          <label className={styles.copies}>
+            How many?
+            <InputNumber
+              size="large"
+              min={1}
+              max={MOST}
+              value={copies}
+              onChange={(value) => setCopies(Math.max(1, Math.round(value ?? 1)))}
+            />
+          </label>
+          {copies > 1 && (
+            <Segmented<WayOfWork>
+              size="large"
+              aria-label="Order of work"
+              value={way}
+              options={[
+                { value: 'together', label: 'Cut all, score all, fold all' },
+                { value: 'one-by-one', label: 'One after the other' },
+              ]}
+              onChange={setWay}
+            />
+          )}
+          <p className={styles.count}>
+            {stops} {stops === 1 ? 'step' : 'steps'} from the first cut to the last fold
+          </p>
+          {failing.length > 0 && (
+            <Alert
+              type="warning"
+              showIcon
+              title="This plan is not ready to cut"
+              description={checkSentence(failing[0]!, say)}
+            />
+          )}
+          {'issues' in planned && (
+            <Alert type="error" showIcon title={planned.issues.map(({ message: text }) => text).join(' ')} />
+          )}
+          {tools.map((check) => (
+            <Alert key={check.id} type="info" showIcon title={checkSentence(check, say)} />
+          ))}
+          <div className={styles.beginButtons}>
+            <Button type="primary" size="large" disabled={!made} loading={busy} onClick={begin}>
+              Begin
+            </Button>
+            {made && <BenchCardButton design={design} title={project.name} units={project.units} copies={copies} />}
+          </div>
+        </div>
+      </div>
+    </main>
+  );
+}
+
+/** Checks about the tools of the table, worth reading before the first cut. */
+const TOOLS = new Set([
+  'trimmer-end',
+  'ruler-short',
+  'no-punch',
+  'no-corner-rounder',
+  'between-grooves',
+  'ruler-end',
+  'groove-end',
+  'board-end',
+]);

@@ -1,0 +1,80 @@
+import { Button } from 'antd';
+import { useEffect, useMemo, useState } from 'react';
+import { givenPieces, momentsOf, panelName, seenAt, type Design, type Made, type Step } from '@/core/plan';
+import { useMedia } from '../shell/useMedia';
+import { Drawn } from '../space/Drawn';
+import styles from './Make.module.css';
+
+interface FoldingProps {
+  readonly made: Made;
+  readonly design: Design;
+  readonly step: Step;
+}
+
+/** One fold takes so long to be shown, ms; for people who ask for less motion it stands half way. */
+const TIME = 1800;
+const HALF = 0.45;
+
+/** A fold as a fold: the paper turning about its score, from how it lay to how it lies. */
+export function Folding({ made, design, step }: FoldingProps) {
+  const calm = useMedia('(prefers-reduced-motion: reduce)');
+  const moments = useMemo(() => momentsOf(made, design.contents ?? made.largest), [made, design]);
+  const { picture } = step;
+  const id =
+    picture.kind === 'folded'
+      ? made.folded.stages[picture.stage]!.step.id
+      : picture.kind === 'standing'
+        ? made.folded.standing!.stages[picture.stage]!.step.id
+        : 'flat';
+  const moment = moments.find((m) => m.step === (step.action === 'insert' ? 'contents' : id)) ?? moments[0]!;
+  const [share, setShare] = useState(0);
+  const [run, setRun] = useState(0);
+  useEffect(() => {
+    if (calm) return;
+    let frame = 0;
+    const started = performance.now();
+    const draw = (now: number): void => {
+      const part = Math.min(1, Math.max(0, (now - started - 300) / TIME));
+      setShare(part * part * (3 - 2 * part));
+      if (part < 1) frame = requestAnimationFrame(draw);
+    };
+    frame = requestAnimationFrame(draw);
+    return () => cancelAnimationFrame(frame);
+  }, [calm, moment, run]);
+  const shown = calm ? HALF : share;
+  const leaves = useMemo(() => {
+    const { paper, contents } = seenAt(moment, shown);
+    return [...paper, ...contents];
+  }, [moment, shown]);
+  const given = useMemo(() => givenPieces(made.built), [made]);
+  const under = step.layer ? panelName(made.built, step.layer) : null;
+  return (
+    <div className={styles.folding}>
+      <Drawn leaves={leaves} touches={moment.after.touches} label={`The fold: ${moment.text}`} given={given} />
+      {under && picture.kind === 'folded' && <TuckOrder made={made} stage={picture.stage} />}
+      {!calm && (
+        <Button className={styles.again} onClick={() => setRun(run + 1)}>
+          Show it again
+        </Button>
+      )}
+    </div>
+  );
+}
+
+/** What lies on what once it is tucked, from the table up. */
+function TuckOrder({ made, stage }: { readonly made: Made; readonly stage: number }) {
+  const layers = made.folded.stages[stage]!.stack.layers;
+  const moved = made.folded.stages[stage]!.moving;
+  return (
+    <p className={styles.tuck}>
+      From the table up:{' '}
+      {layers.map(({ panel }, i) => (
+        <span key={panel}>
+          {i > 0 && ', '}
+          {[...moved].includes(panel) ? <strong>{panelName(made.built, panel)}</strong> : panelName(made.built, panel)}
+        </span>
+      ))}
+      .
+    </p>
+  );
+}

@@ -1,0 +1,305 @@
+'use client';
+
+import { AudioMutedOutlined, AudioOutlined, QuestionCircleOutlined, WarningOutlined } from '@ant-design/icons';
+import { Alert, Button, Modal } from 'antd';
+import Link from 'next/link';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import {
+  copiesDone,
+  sayer,
+  stepsOf,
+  walkOf,
+  type Design,
+  type Made,
+  type Plan,
+  type Step,
+  type Stop,
+} from '@/core/plan';
+import type { Toolbox } from '@/core/tools';
+import type { MakeRecord } from '@/data/db';
+import { keepSpoiled, saveMake } from '@/data/makes';
+import { usePlan } from '../bench/usePlan';
+import { KeysDialog, type KeyLine } from '../parts/KeysDialog';
+import { KEYS } from '../parts/keys';
+import { withKit } from '../parts/withKit';
+import { BenchCardButton } from './BenchCardButton';
+import { Finished } from './Finished';
+import { StopView } from './StopView';
+import { useAwake, useClock, useSpeech } from './useTable';
+import { WentWrong } from './WentWrong';
+import { WhichEdge } from './WhichEdge';
+import styles from './Make.module.css';
+
+interface MakeProps {
+  readonly make: MakeRecord;
+  readonly toolbox: Toolbox;
+  /** The make is about to end: it stays on the table until its fit is written down. */
+  readonly onEnd: () => void;
+}
+
+/** What the keyboard, or a foot pedal, does during a make. */
+const KEY_LINES: readonly KeyLine[] = [
+  ['→ Page Down Space', 'Next step'],
+  ['← Page Up', 'A step back'],
+  ['E', 'Which edge was I on?'],
+  ['S', 'Read the steps out, or stop'],
+  ['W', 'That went wrong'],
+  ['?', 'This list'],
+];
+
+/** A make on the table: planned anew from what was decided when it began. */
+export function Make(props: MakeProps) {
+  const { make, toolbox } = props;
+  const design = useMemo(() => withKit(make.design, toolbox), [make.design, toolbox]);
+  const planned = usePlan(design);
+  if (!('plan' in planned) || !planned.plan.made)
+    return (
+      <main className={styles.begin}>
+        <Alert
+          type="error"
+          showIcon
+          title="There is no pattern for this make"
+          description={<Link href={`/bench?p=${make.projectId}`}>Back to the bench</Link>}
+        />
+      </main>
+    );
+  return <AtTheTable {...props} plan={planned.plan} made={planned.plan.made} design={planned.design} />;
+}
+
+interface TableProps extends MakeProps {
+  readonly plan: Plan;
+  readonly made: Made;
+  readonly design: Design;
+}
+
+/** One step at a time, to be read from an arm's length away. */
+function AtTheTable({ make, onEnd, plan, made, design }: TableProps) {
+  const { units, copies, way } = make;
+  const graduation = design.graduation;
+  const say = useMemo(() => sayer(units, graduation), [units, graduation]);
+  const steps = useMemo(() => stepsOf(plan, say), [plan, say]);
+  const walk = useMemo(() => walkOf(steps, copies, way), [steps, copies, way]);
+  const [done, setDone] = useState(Math.min(make.done, walk.length));
+  const [open, setOpen] = useState<'edge' | 'wrong' | 'keys' | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const spent = useRef(make.spent);
+  const [shownSpent, setShownSpent] = useState(make.spent);
+  const clock = useClock();
+  const awake = useAwake();
+  const stop: Stop | undefined = walk[done];
+  const speech = useSpeech(stop ? spoken(stop, copies) : 'All done.');
+
+  const write = (change: Partial<Pick<MakeRecord, 'done' | 'spent'>>): void => {
+    saveMake(make.id, change).then(
+      () => setTrouble(null),
+      (error: Error) =>
+        setTrouble(error.name === 'QuotaExceededError' ? 'the browser has no room left' : error.message),
+    );
+  };
+  /** To that stop; the time since the last one is counted. */
+  const goTo = (to: number): void => {
+    const next = Math.max(0, Math.min(walk.length, to));
+    if (next === done) return;
+    spent.current += clock.take();
+    setShownSpent(spent.current);
+    setDone(next);
+    write({ done: next, spent: spent.current });
+  };
+  useEffect(() => {
+    const leave = (): void => {
+      spent.current += clock.take();
+      void saveMake(make.id, { spent: spent.current });
+    };
+    window.addEventListener('pagehide', leave);
+    return () => window.removeEventListener('pagehide', leave);
+  }, [clock, make.id]);
+
+  const going = open === null && stop !== undefined;
+  useHotkeys(['right', 'pagedown', 'n'], () => goTo(done + 1), { ...KEYS, preventDefault: true, enabled: going });
+  // Space presses a button that has the focus; elsewhere it goes on.
+  useHotkeys('space', () => goTo(done + 1), {
+    ...KEYS,
+    preventDefault: true,
+    enabled: going,
+    ignoreEventWhen: ({ target }) =>
+      target instanceof HTMLElement && target.closest('button, a, input, textarea') !== null,
+  });
+  useHotkeys(['left', 'pageup', 'b'], () => goTo(done - 1), { ...KEYS, preventDefault: true, enabled: open === null });
+  useHotkeys('e', () => setOpen(open === 'edge' ? null : 'edge'), KEYS);
+  useHotkeys('w', () => stop && setOpen('wrong'), { ...KEYS, enabled: open === null });
+  useHotkeys('s', () => speech.able && speech.toggle(), { ...KEYS, enabled: open === null });
+  useHotkeys(['?', 'shift+?'], () => setOpen('keys'), { ...KEYS, useKey: true });
+
+  const minutes = Math.floor((shownSpent + clock.running) / 60_000);
+  const finished = copiesDone(walk, done);
+  return (
+    <main className={styles.make}>
+      <div className={styles.bar}>
+        <Link href={`/bench?p=${encodeURIComponent(make.projectId)}`} className={styles.name}>
+          ‹ {make.name}
+        </Link>
+        <span className={styles.time}>
+          {minutes} min{awake && ', screen kept awake'}
+        </span>
+        <div className={styles.tools}>
+          <BenchCardButton design={make.design} title={make.name} units={units} copies={copies} />
+          {speech.able && (
+            <Button
+              size="large"
+              aria-pressed={speech.on}
+              icon={speech.on ? <AudioOutlined /> : <AudioMutedOutlined />}
+              onClick={speech.toggle}
+            >
+              {speech.on ? 'Reading out' : 'Read out'}
+            </Button>
+          )}
+          <Button size="large" icon={<QuestionCircleOutlined />} disabled={!stop} onClick={() => setOpen('edge')}>
+            Which edge?
+          </Button>
+          <Button size="large" icon={<WarningOutlined />} disabled={!stop} onClick={() => setOpen('wrong')}>
+            That went wrong
+          </Button>
+        </div>
+      </div>
+      <Progress done={done} all={walk.length} copies={copies} finished={finished} stop={stop} />
+      {trouble && (
+        <Alert type="error" banner showIcon title={`Where you are is not saved: ${trouble}. Note the step number.`} />
+      )}
+      {stop ? (
+        <StopView
+          key={done}
+          stop={stop}
+          copies={copies}
+          made={made}
+          design={design}
+          units={units}
+          graduation={graduation}
+        />
+      ) : (
+        <Finished
+          make={make}
+          made={made}
+          design={design}
+          minutes={minutes}
+          onEnd={() => {
+            spent.current += clock.take();
+            onEnd();
+          }}
+          onBack={() => goTo(done - 1)}
+        />
+      )}
+      {stop && (
+        <div className={styles.pedals}>
+          <Button className={styles.backButton} disabled={done === 0} onClick={() => goTo(done - 1)}>
+            ‹ Back
+          </Button>
+          <Button type="primary" className={styles.nextButton} onClick={() => goTo(done + 1)}>
+            {done + 1 === walk.length ? 'Finished' : 'Next'} ›
+          </Button>
+        </div>
+      )}
+      {stop && open === 'edge' && (
+        <Modal open title="Which edge was I on?" footer={null} width={640} onCancel={() => setOpen(null)}>
+          <WhichEdge made={made} design={design} steps={steps} stop={stop} units={units} graduation={graduation} />
+        </Modal>
+      )}
+      {stop && open === 'wrong' && (
+        <WentWrong
+          made={made}
+          design={design}
+          steps={steps}
+          stop={stop}
+          units={units}
+          graduation={graduation}
+          onClose={() => setOpen(null)}
+          onKeep={(sheet) => keepSpoiled(make.id, sheet)}
+          onAgain={() => {
+            setOpen(null);
+            goTo(firstStopOf(walk, stop));
+          }}
+        />
+      )}
+      <KeysDialog keys={KEY_LINES} open={open === 'keys'} onClose={() => setOpen(null)} />
+    </main>
+  );
+}
+
+/** Where the copy at hand begins: its own first stop, or the cutting of all. */
+const firstStopOf = (walk: readonly Stop[], { copies: [copy] }: Stop): number =>
+  walk.findIndex(({ copies }) => copies.length === 1 && copies[0] === copy);
+
+/** What is read out of a step. */
+function spoken({ step, copies }: Stop, all: number): string {
+  const which = all > 1 ? (copies.length > 1 ? `All ${copies.length}. ` : `Copy ${copies[0]}. `) : '';
+  return `${which}${readable(step)}`;
+}
+
+/** A step in words a voice says well: no signs. */
+const readable = ({ text, how, caution }: Step): string =>
+  [text, how, caution]
+    .filter(Boolean)
+    .join(' ')
+    .replaceAll(' × ', ' by ')
+    .replaceAll(/\bin\b(?=[.,;: ]|$)/g, (word, at: number, all: string) =>
+      /\d $/.test(all.slice(Math.max(0, at - 2), at)) ? 'inches' : word,
+    )
+    .replaceAll(/\bmm\b/g, 'millimetres');
+
+function Progress({
+  done,
+  all,
+  copies,
+  finished,
+  stop,
+}: {
+  readonly done: number;
+  readonly all: number;
+  readonly copies: number;
+  readonly finished: number;
+  readonly stop: Stop | undefined;
+}) {
+  return (
+    <div className={styles.progress}>
+      <div
+        className={styles.track}
+        role="progressbar"
+        aria-label="How far the make has come"
+        aria-valuemin={0}
+        aria-valuemax={all}
+        aria-valuenow={done}
+      >
+        <div style={{ width: `${(done / all) * 100}%` }} />
+      </div>
+      <span>
+        {stop ? (
+          <>
+            Step <strong>{done + 1}</strong> of {all}
+          </>
+        ) : (
+          <>All {all} steps done</>
+        )}
+        {copies > 1 && (
+          <>
+            {stop && (
+              <>
+                {' · '}
+                {stop.copies.length > 1 ? (
+                  <>
+                    all <strong>{copies}</strong> copies
+                  </>
+                ) : (
+                  <>
+                    copy <strong>{stop.copies[0]}</strong> of {copies}
+                  </>
+                )}
+              </>
+            )}
+            {' · '}
+            {finished} finished
+          </>
+        )}
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,68 @@
+'use client';
+
+import { Button, Result, Spin } from 'antd';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import type { Toolbox } from '@/core/tools';
+import { db, type MakeRecord, type Project } from '@/data/db';
+import { openMake } from '@/data/makes';
+import { seedDemoShelf } from '@/data/projects';
+import { loadToolbox } from '@/data/settings';
+import { Begin } from './Begin';
+import { Make } from './Make';
+
+/** What stands behind `/make?p=…`: a project, the make of it that goes on, and the tools of this table. */
+interface Opened {
+  readonly project: Project | null;
+  readonly make: MakeRecord | null;
+  readonly toolbox: Toolbox;
+}
+
+/** Opens the make of the project the address names, where it was left; begins one when none goes on. */
+export function MakePage() {
+  const id = useSearchParams().get('p') ?? '';
+  const router = useRouter();
+  const [ready, setReady] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [ended, setEnded] = useState<string | null>(null);
+  useEffect(() => {
+    seedDemoShelf().then(
+      () => setReady(true),
+      (error: Error) => setTrouble(error.message),
+    );
+  }, []);
+  const opened = useLiveQuery(
+    async (): Promise<Opened | null> =>
+      ready
+        ? {
+            project: (await db.projects.get(id)) ?? null,
+            // The one that was just finished stays until its fit is written down.
+            make: ended ? ((await db.makes.get(ended)) ?? null) : await openMake(id),
+            toolbox: await loadToolbox(),
+          }
+        : null,
+    [id, ready, ended],
+  );
+  if (trouble || (opened && !opened.project))
+    return (
+      <main>
+        <Result
+          title={trouble ? 'The browser’s storage cannot be opened' : 'This project is not on the shelf'}
+          subTitle={trouble ?? 'It may be in the bin, or in another browser.'}
+          extra={
+            <Button type="primary" onClick={() => router.push('/')}>
+              To the shelf
+            </Button>
+          }
+        />
+      </main>
+    );
+  if (!opened) return <Spin style={{ display: 'block', margin: '20vh auto' }} aria-label="Laying out the table" />;
+  const { project, make, toolbox } = opened;
+  return make ? (
+    <Make key={make.id} make={make} toolbox={toolbox} onEnd={() => setEnded(make.id)} />
+  ) : (
+    <Begin project={project!} toolbox={toolbox} />
+  );
+}

@@ -1,0 +1,146 @@
+import { useMemo, useRef, useState } from 'react';
+import { countedLength, formatLength, mm, type Graduation, type Units } from '@/core/length';
+import { leftOf } from '@/core/pattern';
+import type { Design, Made, Reading, Stop } from '@/core/plan';
+import { StepPicture } from '../bench/StepPicture';
+import { RulerCloseUp } from '../draw/RulerCloseUp';
+import { useSize } from '../draw/useSize';
+import { ACTION_TITLE } from '../parts/actionTitle';
+import { OnTable } from '../table/OnTable';
+import { Folding } from './Folding';
+import styles from './Make.module.css';
+
+interface StopViewProps {
+  readonly stop: Stop;
+  readonly copies: number;
+  readonly made: Made;
+  readonly design: Design;
+  readonly units: Units;
+  readonly graduation: Graduation;
+}
+
+/** What a length is read on, in words. */
+const READ_ON: Record<Reading['on'], string> = {
+  board: 'on the board’s ruler',
+  fence: 'on the scoring board',
+  ruler: 'with a ruler',
+  trimmer: 'on the trimmer’s ruler',
+};
+
+/** One step: what to do in large words, the table from above or the fold, and the ruler with its tick. */
+export function StopView({ stop, copies, made, design, units, graduation }: StopViewProps) {
+  const { step } = stop;
+  const { picture } = step;
+  const folds = picture.kind !== 'flat' && !picture.before && step.action !== 'punch';
+  const several = made.pieces.length > 1;
+  return (
+    <div className={styles.stop}>
+      <section className={styles.words} aria-live="polite" aria-label="What to do">
+        <h1>
+          {ACTION_TITLE[step.action]}
+          {several && <span className={styles.piece}> {step.piece}</span>}
+        </h1>
+        <p className={styles.text}>
+          {stop.copies.length > 1 && <strong>All {stop.copies.length}: </strong>}
+          {step.text}
+        </p>
+        {picture.kind === 'flat' && step.phase === 'flat' && (
+          <p className={styles.edges}>
+            <strong>Edge {picture.near}</strong> near you, <strong>edge {leftOf(picture.near)}</strong> on the left
+          </p>
+        )}
+        {step.how && <p className={styles.how}>{step.how}</p>}
+        {step.caution && <p className={styles.caution}>{step.caution}</p>}
+        {step.ifRough && (
+          <details className={styles.rough}>
+            <summary>The sheet is torn, or off a roll</summary>
+            <p>{step.ifRough.text}</p>
+            <p className={styles.caution}>{step.ifRough.caution}</p>
+          </details>
+        )}
+        <Readings readings={step.readings} units={units} graduation={graduation} />
+      </section>
+      <section className={styles.picture} aria-label="How it lies">
+        {folds ? (
+          <Folding made={made} design={design} step={step} />
+        ) : (
+          <Flat stop={stop} made={made} design={design} units={units} graduation={graduation} copies={copies} />
+        )}
+      </section>
+    </div>
+  );
+}
+
+/** The lengths of a step: one at a time close up, the others a touch away. */
+function Readings({
+  readings,
+  units,
+  graduation,
+}: {
+  readonly readings: readonly Reading[];
+  readonly units: Units;
+  readonly graduation: Graduation;
+}) {
+  const [chosen, setChosen] = useState(0);
+  const reading = readings[Math.min(chosen, readings.length - 1)];
+  if (!reading) return null;
+  return (
+    <div className={styles.readings}>
+      {readings.length > 1 && (
+        <div className={styles.chips} role="group" aria-label="Lengths of this step">
+          {readings.map(({ at }, i) => (
+            <button key={i} type="button" aria-pressed={i === chosen} onClick={() => setChosen(i)}>
+              {formatLength(mm(at), units, graduation, true)}
+            </button>
+          ))}
+        </div>
+      )}
+      <RulerCloseUp at={reading.at} units={units} graduation={graduation} />
+      <p className={styles.counted}>
+        <strong>{countedLength(reading.at, units, graduation)}</strong>
+        <br />
+        {READ_ON[reading.on]}, {reading.what}
+      </p>
+    </div>
+  );
+}
+
+/** The sheet on the table, in its tool; what is part-folded as it lies, with its glue. */
+function Flat({ stop, made, design, units, graduation }: StopViewProps) {
+  const { step } = stop;
+  const { picture } = step;
+  const frame = useRef<HTMLDivElement>(null);
+  const size = useSize(frame);
+  const part = made.pieces.find(({ piece }) => piece.name === step.piece) ?? made.pieces[0];
+  const moves = useMemo(
+    () => (picture.kind === 'flat' ? part.programme.moves.slice(0, picture.moves) : []),
+    [picture, part],
+  );
+  const { width, height } = design.paper;
+  const paper = width !== undefined && height !== undefined ? { width, height } : null;
+  const { blank } = part.piece;
+  const fits = paper && blank.width <= paper.width + 1e-6 && blank.height <= paper.height + 1e-6;
+  return (
+    <div ref={frame} className={styles.frame}>
+      {size &&
+        (picture.kind === 'flat' ? (
+          <OnTable
+            blank={blank}
+            piece={part.piece}
+            tool={design.tool}
+            moves={moves}
+            fresh={picture.fresh}
+            near={picture.near}
+            units={units}
+            graduation={graduation}
+            width={size.width}
+            height={size.height}
+            paper={step.phase === 'cut' && fits ? paper : null}
+            label={`The table from above: ${step.text}`}
+          />
+        ) : (
+          <StepPicture picture={picture} made={made} design={design} size={Math.min(size.width, size.height)} />
+        ))}
+    </div>
+  );
+}

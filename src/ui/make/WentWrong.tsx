@@ -1,0 +1,92 @@
+import { Alert, Button, Modal } from 'antd';
+import Link from 'next/link';
+import { useState } from 'react';
+import type { Graduation, Units } from '@/core/length';
+import { sayer, sheetNow, type Design, type Made, type Step, type Stop } from '@/core/plan';
+import type { SpoiledSheet } from '@/data/db';
+import { OnTable } from '../table/OnTable';
+import styles from './Make.module.css';
+
+interface WentWrongProps {
+  readonly made: Made;
+  readonly design: Design;
+  readonly steps: readonly Step[];
+  readonly stop: Stop;
+  readonly units: Units;
+  readonly graduation: Graduation;
+  readonly onClose: () => void;
+  /** Keeps the sheet for its rescue. */
+  readonly onKeep: (sheet: Omit<SpoiledSheet, 'at'>) => Promise<unknown>;
+  /** Begins the copy at hand anew. */
+  readonly onAgain: () => void;
+}
+
+/** What the sheet now is, kept for its rescue, and what else it could become. */
+export function WentWrong({ made, design, steps, stop, units, graduation, onClose, onKeep, onAgain }: WentWrongProps) {
+  const { step, copies } = stop;
+  const now = sheetNow(made, steps, step, sayer(units, graduation));
+  const part = made.pieces.find(({ piece }) => piece === now.piece)!;
+  const [kept, setKept] = useState<'no' | 'yes' | { readonly trouble: string }>('no');
+  const { width, height } = now.piece.blank;
+  const keep = (): void => {
+    onKeep({
+      copy: copies[0]!,
+      step: step.id,
+      piece: now.piece.name,
+      blank: { width, height },
+      moves: now.moves,
+      text: now.text,
+    }).then(
+      () => setKept('yes'),
+      (error: Error) => setKept({ trouble: error.message }),
+    );
+  };
+  return (
+    <Modal open title="What the sheet is now" footer={null} width={680} onCancel={onClose}>
+      <div className={styles.which}>
+        <p className={styles.text}>{now.text}</p>
+        <OnTable
+          blank={now.piece.blank}
+          piece={now.piece}
+          tool={design.tool}
+          moves={part.programme.moves.slice(0, now.moves)}
+          fresh={0}
+          near={now.near}
+          units={units}
+          graduation={graduation}
+          width={600}
+          height={300}
+          label="The sheet as it is"
+        />
+        {kept === 'yes' && <Alert type="success" showIcon title="Set aside: what was done on it is remembered." />}
+        {typeof kept === 'object' && <Alert type="error" showIcon title={`It could not be kept: ${kept.trouble}`} />}
+        <div className={styles.wrongButtons}>
+          {kept !== 'yes' && (
+            <Button type="primary" size="large" onClick={keep}>
+              Set it aside for rescue
+            </Button>
+          )}
+          <Link
+            className={styles.askPaper}
+            href={`/choose?have=paper&width=${width}&height=${height}&units=${units}`}
+            onClick={() => kept === 'no' && keep()}
+          >
+            What can this sheet become?
+          </Link>
+          <Button size="large" onClick={onAgain}>
+            Take a new sheet, begin this copy again
+          </Button>
+          <Button size="large" onClick={onClose}>
+            It is all right after all
+          </Button>
+        </div>
+        {now.scores.length > 0 && (
+          <p className={styles.how}>
+            The question about the paper counts it as a plain sheet: its scores and notches stay in it, so keep them
+            where they fold or where they do not show.
+          </p>
+        )}
+      </div>
+    </Modal>
+  );
+}

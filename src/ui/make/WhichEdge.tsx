@@ -1,0 +1,53 @@
+import { leftOf } from '@/core/pattern';
+import { sayer, sheetNow, type Design, type Made, type Step, type Stop } from '@/core/plan';
+import type { Graduation, Units } from '@/core/length';
+import { OnTable } from '../table/OnTable';
+import styles from './Make.module.css';
+
+interface WhichEdgeProps {
+  readonly made: Made;
+  readonly design: Design;
+  readonly steps: readonly Step[];
+  readonly stop: Stop;
+  readonly units: Units;
+  readonly graduation: Graduation;
+}
+
+/** Where a maker who was called away stands: what is done on the sheet, which edge is near, how to tell. */
+export function WhichEdge({ made, design, steps, stop, units, graduation }: WhichEdgeProps) {
+  const { step } = stop;
+  const now = sheetNow(made, steps, step, sayer(units, graduation));
+  const part = made.pieces.find(({ piece }) => piece === now.piece)!;
+  const near = step.picture.kind === 'flat' && step.phase === 'flat' ? step.picture.near : now.near;
+  return (
+    <div className={styles.which}>
+      {step.phase === 'fold' ? (
+        <p className={styles.text}>The flat work is done: no edge matters any more. {now.text}</p>
+      ) : (
+        <>
+          <p className={styles.text}>
+            <strong>Edge {near}</strong> near you, <strong>edge {leftOf(near)}</strong> on the left.
+          </p>
+          <OnTable
+            blank={now.piece.blank}
+            piece={now.piece}
+            tool={design.tool}
+            moves={part.programme.moves.slice(0, now.moves)}
+            fresh={0}
+            near={near}
+            units={units}
+            graduation={graduation}
+            width={560}
+            height={330}
+            label="The sheet as it should lie"
+          />
+          <p>{now.text}</p>
+          <p>
+            Number the edges lightly in pencil before you begin: 1 near you, 2 on the right, 3 far, 4 on the left. The
+            notches and scores in the picture tell which is which on a sheet without numbers.
+          </p>
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,475 @@
+import { range } from 'd3';
+import { dot, minus, type Point } from '@/core/geometry';
+import { INCH, stepOf, type Graduation, type Units } from '@/core/length';
+import { edgeLength, leftOf, onEdge, type Blank, type Edge, type Piece } from '@/core/pattern';
+import type { EdgeBoard, EnvelopeBoard, Move, ScoringBoard, Tool } from '@/core/tools';
+import { FigureText } from '../draw/FigureText';
+import { inFrom, MadeSheet } from '../draw/MadeSheet';
+import styles from './OnTable.module.css';
+
+interface OnTableProps {
+  readonly blank: Blank;
+  readonly piece?: Piece | undefined;
+  readonly tool: Tool;
+  /** Moves done so far; the last `fresh` of them are what is shown. With none fresh the sheet lies by itself. */
+  readonly moves: readonly Move[];
+  readonly fresh: number;
+  /** The edge at the maker. */
+  readonly near: Edge;
+  readonly units: Units;
+  readonly graduation: Graduation;
+  readonly width: number;
+  readonly height: number;
+  readonly label: string;
+  /** The sheet the blank is cut from, shown behind it while it is cut. */
+  readonly paper?: Blank | null;
+}
+
+/** Room for words and edge numbers round what is drawn, px. */
+const RIM = 34;
+
+/** A box in the maker's own view, mm: x to the right, y away from the maker. */
+interface Box {
+  readonly left: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly top: number;
+}
+
+/** The sheet with its near edge at the maker, in or under the tool that is used on it, seen from above. */
+export function OnTable(props: OnTableProps) {
+  const { blank, piece, tool, moves, fresh, near, width, height, label, paper } = props;
+  const latest = moves.slice(moves.length - fresh);
+  const last = latest.at(-1);
+  const [wide, deep] = [edgeLength(blank, near), edgeLength(blank, near % 2 === 1 ? 2 : 1)];
+  const standing = tool.kind === 'envelope-board' && fresh > 0 && last?.do !== 'turn' ? standingIn(tool, moves) : null;
+  const grooved = last?.do === 'groove' && tool.kind === 'scoring-board' ? tool : null;
+  const edged = (last?.do === 'edge-score' || last?.do === 'relief') && tool.kind === 'edge-board' ? tool : null;
+  // The sheet's left end stands so far left of the middle of the notch; elsewhere it is the origin.
+  const shift = standing ?? 0;
+  const sheet: Box = { left: -shift, right: wide - shift, bottom: 0, top: deep };
+  const under: Box =
+    standing !== null && tool.kind === 'envelope-board'
+      ? {
+          left: -(tool.rulerEnd + tool.offset + 14),
+          right: tool.grooveEnd / Math.SQRT2 + 22,
+          bottom: -26,
+          top: tool.grooveEnd / Math.SQRT2 + 22,
+        }
+      : grooved
+        ? { left: -10, right: Math.min(grooved.length + 8, wide + 60), bottom: -14, top: deep + 18 }
+        : edged
+          ? { left: -14, right: wide + 14, bottom: -14, top: Math.min(deep, edged.scoreFrom * 3) }
+          : paper
+            ? { left: 0, right: paper.width, bottom: 0, top: paper.height }
+            : { ...sheet, bottom: latest.some((move) => move.do === 'mark' || move.do === 'join') ? -14 : 0 };
+  const all = {
+    left: Math.min(sheet.left, under.left),
+    right: Math.max(sheet.right, under.right),
+    bottom: Math.min(sheet.bottom, under.bottom),
+    top: Math.max(sheet.top, under.top),
+  };
+  const scale = Math.min((width - 2 * RIM) / (all.right - all.left), (height - 2 * RIM) / (all.top - all.bottom));
+  const [ox, oy] = [
+    (width - (all.right - all.left) * scale) / 2 - all.left * scale,
+    height - (height - (all.top - all.bottom) * scale) / 2 + all.bottom * scale,
+  ];
+  const px = (x: number): number => ox + x * scale;
+  const py = (y: number): number => oy - y * scale;
+  const [from, to] = [onEdge(blank, near, 0), onEdge(blank, near, wide)];
+  const along = { x: (to.x - from.x) / wide, y: (to.y - from.y) / wide };
+  const at = (p: Point): readonly [number, number] => {
+    const by = minus(p, from);
+    return [px(dot(by, along) - shift), py(along.x * by.y - along.y * by.x)];
+  };
+  const view = { ...props, px, py, scale };
+  const turns = latest.filter((move) => move.do === 'turn').length;
+  const middle = { x: px((sheet.left + sheet.right) / 2), y: py(deep / 2) };
+  return (
+    <svg
+      width={width}
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={label}
+      className={styles.table}
+    >
+      {paper && fresh === 0 && moves.length === 0 && <Uncut {...view} paper={paper} />}
+      {standing !== null && tool.kind === 'envelope-board' && (
+        <Board board={tool} box={under} lit={readingOf(moves)} {...view} />
+      )}
+      {grooved && last?.do === 'groove' && <Grooves board={grooved} box={under} lit={last.at} {...view} />}
+      {edged && <EdgeSlab board={edged} box={under} {...view} />}
+      <g
+        key={moves.length}
+        className={turns > 0 ? styles.turning : undefined}
+        style={
+          turns > 0
+            ? ({ '--from': `${-90 * turns}deg`, transformOrigin: `${middle.x}px ${middle.y}px` } as React.CSSProperties)
+            : undefined
+        }
+      >
+        <g className={standing !== null || grooved || edged ? styles.over : undefined}>
+          <MadeSheet
+            blank={blank}
+            piece={piece}
+            tool={tool}
+            moves={moves}
+            fresh={fresh}
+            at={at}
+            scale={scale}
+            running={last?.do === 'score' || last?.do === 'join' || last?.do === 'groove' || last?.do === 'edge-score'}
+          />
+        </g>
+        <EdgeNumbers blank={blank} near={near} at={at} scale={scale} />
+      </g>
+      {turns > 0 && <TurnArrow x={middle.x} y={middle.y} r={Math.min(wide, deep) * scale * 0.22} />}
+      {standing !== null && tool.kind === 'envelope-board' && (
+        <Punch board={tool} pressed={last?.do === 'punch'} {...view} />
+      )}
+      {latest.map(
+        (move, i) =>
+          move.do === 'mark' &&
+          move.edge === near && (
+            <MarkRuler
+              key={i}
+              at={move.at}
+              first={i === latest.findIndex((m) => m.do === 'mark')}
+              long={wide}
+              {...view}
+            />
+          ),
+      )}
+      {last?.do === 'join' && (
+        <LaidRuler
+          from={at(onEdge(blank, last.from.edge, last.from.at))}
+          to={at(onEdge(blank, last.to.edge, last.to.at))}
+        />
+      )}
+    </svg>
+  );
+}
+
+type View = OnTableProps & {
+  readonly px: (x: number) => number;
+  readonly py: (y: number) => number;
+  readonly scale: number;
+};
+
+/** How far the sheet's left end stands from the middle of the notch, as it was last laid; null when it lies free. */
+function standingIn(board: EnvelopeBoard, moves: readonly Move[]): number | null {
+  for (const move of [...moves].reverse()) {
+    if (move.do === 'turn') return null;
+    if (move.do === 'place') return move.by === 'ruler' ? move.at + board.offset : move.at;
+  }
+  return null;
+}
+
+/** What the board's ruler showed when the sheet was laid by it. */
+function readingOf(moves: readonly Move[]): number | null {
+  const last = moves.findLast((move) => move.do === 'place' || move.do === 'turn');
+  return last?.do === 'place' && last.by === 'ruler' ? last.at : null;
+}
+
+/** The envelope board under the sheet: its slab, the groove, the ruler that runs left from the notch. */
+function Board({
+  board,
+  box,
+  lit,
+  px,
+  py,
+  scale,
+  units,
+  graduation,
+}: View & { readonly board: EnvelopeBoard; readonly box: Box; readonly lit: number | null }) {
+  const reach = board.grooveEnd / Math.SQRT2;
+  const whole = units === 'in' ? INCH : 10;
+  const step = Math.max(stepOf(graduation) || 0, units === 'in' ? INCH / 8 : 1) * (scale < 1.6 ? 2 : 1);
+  const marks = range(0, Math.floor(board.rulerEnd / step + 1e-6) + 1).map((i) => i * step);
+  return (
+    <g>
+      <Slab box={box} px={px} py={py} />
+      <path
+        d={`M${px(0)} ${py(board.notch / 2)}L${px(reach)} ${py(board.notch / 2 + reach)}`}
+        className={styles.groove}
+      />
+      <g className={styles.ticks}>
+        {marks.map((mark) => {
+          const x = px(-(mark + board.offset));
+          const long = Math.abs(mark / whole - Math.round(mark / whole)) < 1e-6;
+          return (
+            <g key={mark}>
+              <line x1={x} x2={x} y1={py(-2.5)} y2={py(-2.5) + (long ? 11 : 6)} />
+              {long && (units === 'in' || Math.round(mark / whole) % 2 === 0) && (
+                <text x={x} y={py(-2.5) + 23} textAnchor="middle">
+                  {units === 'in' ? Math.round(mark / whole) : Math.round(mark)}
+                </text>
+              )}
+            </g>
+          );
+        })}
+      </g>
+      {lit !== null && (
+        <g>
+          <line
+            x1={px(-(lit + board.offset))}
+            x2={px(-(lit + board.offset))}
+            y1={py(0) - 5}
+            y2={py(-2.5) + 14}
+            className={styles.lit}
+          />
+          <FigureText
+            x={px(-(lit + board.offset))}
+            y={py(-2.5) + 40}
+            value={lit}
+            units={units}
+            graduation={graduation}
+            className={styles.figure}
+          />
+        </g>
+      )}
+    </g>
+  );
+}
+
+/** The punch at the notch and the pointer beside it, over the sheet. */
+function Punch({ board, pressed, px, py, scale }: View & { readonly board: EnvelopeBoard; readonly pressed: boolean }) {
+  const half = (board.notch / 2) * scale;
+  return (
+    <g>
+      <rect
+        x={px(0) - half * 1.15}
+        y={py(0) + 4}
+        width={half * 2.3}
+        height={Math.max(16, 13 * scale)}
+        rx={5}
+        className={pressed ? styles.pressed : styles.punch}
+      />
+      <path d={`M${px(board.notch / 2)} ${py(0) + 1}l-5 11h10z`} className={styles.pointer} />
+    </g>
+  );
+}
+
+/** A scoring board under the sheet: fence on the left, its grooves, the one to use lit. */
+function Grooves({
+  board,
+  box,
+  lit,
+  px,
+  py,
+  scale,
+  units,
+  graduation,
+}: View & { readonly board: ScoringBoard; readonly box: Box; readonly lit: number }) {
+  const pitch = board.pitch ?? (units === 'in' ? INCH / 8 : 5);
+  const each = pitch * Math.max(1, Math.ceil(4 / (pitch * scale)));
+  const whole = units === 'in' ? INCH : 50;
+  return (
+    <g>
+      <Slab box={box} px={px} py={py} />
+      {range(1, Math.floor(Math.min(board.length, box.right) / each + 1e-6) + 1).map((i) => (
+        <line
+          key={i}
+          x1={px(i * each)}
+          x2={px(i * each)}
+          y1={py(box.bottom + 4)}
+          y2={py(box.top - 4)}
+          className={styles.fine}
+        />
+      ))}
+      <g className={styles.ticks}>
+        {range(1, Math.floor(Math.min(board.length, box.right) / whole + 1e-6) + 1).map((i) => (
+          <text key={i} x={px(i * whole)} y={py(box.top) - 5} textAnchor="middle">
+            {units === 'in' ? i : i * whole}
+          </text>
+        ))}
+      </g>
+      <rect x={px(0) - 7} y={py(box.top)} width={7} height={py(box.bottom) - py(box.top)} className={styles.fence} />
+      <rect x={px(box.left)} y={py(0)} width={px(box.right) - px(box.left)} height={7} className={styles.fence} />
+      <line x1={px(lit)} x2={px(lit)} y1={py(box.bottom) + 2} y2={py(box.top)} className={styles.lit} />
+      <FigureText
+        x={px(lit)}
+        y={py(box.bottom) + 20}
+        value={lit}
+        units={units}
+        graduation={graduation}
+        className={styles.figure}
+      />
+    </g>
+  );
+}
+
+/** The board that makes one score near an edge: its slab and its groove. */
+function EdgeSlab({ board, box, px, py }: View & { readonly board: EdgeBoard; readonly box: Box }) {
+  const groove = py(board.scoreFrom + board.offset);
+  return (
+    <g>
+      <Slab box={box} px={px} py={py} />
+      <rect x={px(box.left)} y={py(0)} width={px(box.right) - px(box.left)} height={7} className={styles.fence} />
+      <line x1={px(box.left) + 6} x2={px(box.right) - 6} y1={groove} y2={groove} className={styles.groove} />
+    </g>
+  );
+}
+
+function Slab({ box, px, py }: Pick<View, 'px' | 'py'> & { readonly box: Box }) {
+  return (
+    <rect
+      x={px(box.left)}
+      y={py(box.top)}
+      width={px(box.right) - px(box.left)}
+      height={py(box.bottom) - py(box.top)}
+      rx={10}
+      className={styles.slab}
+    />
+  );
+}
+
+/** The sheet a blank is cut from, with the cuts. */
+function Uncut({ paper, blank, px, py, units, graduation }: View & { readonly paper: Blank }) {
+  const [w, h] = [blank.width, blank.height];
+  return (
+    <g>
+      <rect
+        x={px(0)}
+        y={py(paper.height)}
+        width={px(paper.width) - px(0)}
+        height={py(0) - py(paper.height)}
+        className={styles.uncut}
+      />
+      {w < paper.width - 1e-6 && (
+        <>
+          <line x1={px(w)} x2={px(w)} y1={py(0)} y2={py(paper.height) - 8} className={styles.cutLine} />
+          <FigureText
+            x={px(w)}
+            y={py(paper.height) - 14}
+            value={w}
+            units={units}
+            graduation={graduation}
+            className={styles.figure}
+          />
+        </>
+      )}
+      {h < paper.height - 1e-6 && (
+        <>
+          <line x1={px(0)} x2={px(Math.min(w, paper.width)) + 8} y1={py(h)} y2={py(h)} className={styles.cutLine} />
+          <FigureText
+            x={px(w) + 14}
+            y={py(h) + 5}
+            value={h}
+            units={units}
+            graduation={graduation}
+            className={styles.figure}
+            anchor="start"
+          />
+        </>
+      )}
+    </g>
+  );
+}
+
+/** Which edge is which: the near one and the left one stand out, in words too. */
+function EdgeNumbers({
+  blank,
+  near,
+  at,
+  scale,
+}: {
+  readonly blank: Blank;
+  readonly near: Edge;
+  readonly scale: number;
+  readonly at: (p: Point) => readonly [number, number];
+}) {
+  return (
+    <g>
+      {([1, 2, 3, 4] as const).map((edge) => {
+        // Past the middle, where notches and marks seldom are.
+        const [cx, cy] = at(inFrom(blank, edge, edgeLength(blank, edge) * 0.86, 17 / scale));
+        const role = edge === near ? styles.nearEdge : edge === leftOf(near) ? styles.leftEdge : styles.edge;
+        return (
+          <g key={edge} className={role}>
+            <circle cx={cx} cy={cy} r={12} />
+            <text x={cx} y={cy + 5.5} textAnchor="middle">
+              {edge}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+function TurnArrow({ x, y, r }: { readonly x: number; readonly y: number; readonly r: number }) {
+  const tip = { x: x + r, y };
+  return (
+    <g className={styles.arrow}>
+      <path d={`M${x} ${y - r}A${r} ${r} 0 0 1 ${tip.x} ${tip.y}`} />
+      <path d={`M${tip.x - 11} ${tip.y - 9}L${tip.x} ${tip.y + 5}L${tip.x + 9} ${tip.y - 12}`} />
+    </g>
+  );
+}
+
+/** A ruler along the near edge, its end at the sheet's left end, with the mark to make. */
+function MarkRuler({
+  at,
+  first,
+  long,
+  px,
+  py,
+  scale,
+  units,
+  graduation,
+}: View & { readonly at: number; readonly first: boolean; readonly long: number }) {
+  const whole = units === 'in' ? INCH : 10;
+  const step = whole / (units === 'in' ? (scale > 2 ? 8 : 4) : scale > 2 ? 10 : 2);
+  return (
+    <g>
+      {first && (
+        <g>
+          <rect x={px(0)} y={py(0) + 2} width={long * scale + 12} height={26} rx={3} className={styles.laid} />
+          <g className={styles.ticks}>
+            {range(0, Math.floor(long / step + 1e-6) + 1).map((i) => {
+              const mark = i * step;
+              const isLong = Math.abs(mark / whole - Math.round(mark / whole)) < 1e-6;
+              return (
+                <g key={i}>
+                  <line x1={px(mark)} x2={px(mark)} y1={py(0) + 2} y2={py(0) + (isLong ? 12 : 7)} />
+                  {isLong && i > 0 && (units === 'in' || Math.round(mark / whole) % 2 === 0) && (
+                    <text x={px(mark)} y={py(0) + 23} textAnchor="middle">
+                      {Math.round(mark / (units === 'in' ? INCH : 1))}
+                    </text>
+                  )}
+                </g>
+              );
+            })}
+          </g>
+        </g>
+      )}
+      <line x1={px(at)} x2={px(at)} y1={py(0) - 8} y2={py(0) + 27} className={styles.lit} />
+      <FigureText
+        x={px(at)}
+        y={py(0) + 43}
+        value={at}
+        units={units}
+        graduation={graduation}
+        className={styles.figure}
+      />
+    </g>
+  );
+}
+
+/** A ruler laid along a line from mark to mark. */
+function LaidRuler({ from, to }: { readonly from: readonly [number, number]; readonly to: readonly [number, number] }) {
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+  const length = Math.max(1, Math.hypot(dx, dy));
+  return (
+    <rect
+      x={-14}
+      y={2}
+      width={length + 28}
+      height={22}
+      rx={3}
+      transform={`translate(${from[0]} ${from[1]}) rotate(${(Math.atan2(dy, dx) * 180) / Math.PI})`}
+      className={styles.laid}
+    />
+  );
+}

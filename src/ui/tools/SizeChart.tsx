@@ -1,0 +1,262 @@
+'use client';
+
+import { PrinterOutlined } from '@ant-design/icons';
+import { App, Button, Input, Select, Spin } from 'antd';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo, useState } from 'react';
+import { GRADUATIONS, mm, type Graduation, type Units } from '@/core/length';
+import { CARDS, checkSentence, sayer, sizeChart, type ChartCard, type ChartLine } from '@/core/plan';
+import { toolOf, type OwnTool } from '@/core/tools';
+import { allProjects } from '@/data/projects';
+import { loadSizeChart, saveSizeChart, type ChartSetting } from '@/data/settings';
+import { Figure } from '../parts/Figure';
+import { LengthField } from '../parts/LengthField';
+import { useUnits } from '../parts/useUnits';
+import { BoardSelect } from './BoardSelect';
+import { ToolsHead } from './ToolsHead';
+import { useBoard } from './useBoard';
+import styles from './Tools.module.css';
+
+/** A chart to begin with: the usual cards, the construction's own ease. */
+const FIRST = (units: Units): ChartSetting => ({
+  graduation: units === 'in' ? '1/8 in' : '1 mm',
+  ease: {},
+  cards: CARDS.map(({ title, width, height }) => ({ name: title, width, height, thickness: mm(0) })),
+});
+
+/** A size chart of one's own: this board, this ease, these marks, the cards one makes; every line folded and proved. */
+export function SizeChart() {
+  const { units, set } = useUnits();
+  const { read, board, boards, choose } = useBoard();
+  const kept = useLiveQuery(loadSizeChart);
+  return (
+    <main className={styles.tools}>
+      <ToolsHead title="My size chart" units={units} onUnits={set} />
+      {(!read || kept === undefined) && <Spin aria-label="Folding every line" />}
+      {read && !board && <p>There is no envelope board among your tools: add one on the table first.</p>}
+      {board && kept !== undefined && (
+        <Chart board={board} boards={boards} onChoose={choose} chart={kept ?? FIRST(units)} units={units} />
+      )}
+    </main>
+  );
+}
+
+function Chart({
+  board,
+  boards,
+  onChoose,
+  chart,
+  units,
+}: {
+  readonly board: OwnTool;
+  readonly boards: readonly OwnTool[];
+  readonly onChoose: (id: string) => void;
+  readonly chart: ChartSetting;
+  readonly units: Units;
+}) {
+  const { message } = App.useApp();
+  const { graduation, ease, cards } = chart;
+  const say = sayer(units, graduation);
+  const lines = useMemo(
+    () => sizeChart(cards, toolOf(board)!, graduation, ease as { width?: never; height?: never }),
+    [cards, board, graduation, ease],
+  );
+  const change = (part: Partial<ChartSetting>): void => {
+    saveSizeChart({ ...chart, ...part }).catch(
+      (error: Error) => void message.error(`The chart could not be kept: ${error.message}`),
+    );
+  };
+  const set = (side: 'width' | 'height', to: number | undefined): void => {
+    const next = { ...ease, [side]: to === undefined ? undefined : mm(to) };
+    change({ ease: Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) });
+  };
+  const fields = { units, graduation: graduation === 'exact' ? ('1/16 in' as Graduation) : graduation };
+  return (
+    <>
+      <div className={styles.chartSettings}>
+        <BoardSelect boards={boards} board={board} onChoose={onChoose} />
+        <Select<Graduation>
+          aria-label="Marks"
+          value={graduation}
+          style={{ minWidth: 130 }}
+          options={GRADUATIONS.map((value) => ({
+            value,
+            label: value === 'exact' ? 'no rounding' : `marks ${value}`,
+          }))}
+          onChange={(next) => change({ graduation: next })}
+        />
+        {(['width', 'height'] as const).map((side) => (
+          <LengthField
+            {...fields}
+            key={side}
+            label={`Room in the ${side}`}
+            placeholder="usual"
+            value={ease[side]}
+            least={0}
+            most={100}
+            onChange={(length) => set(side, length)}
+            onClear={() => set(side, undefined)}
+          />
+        ))}
+        <Button icon={<PrinterOutlined />} onClick={() => window.print()}>
+          Print
+        </Button>
+      </div>
+      <p className={styles.printOnly}>
+        {board.name}: notch {say((board as { notch?: number }).notch ?? 0)}, marks {graduation}.
+      </p>
+      <table className={styles.chart}>
+        <thead>
+          <tr>
+            <th>Card</th>
+            <th>Size</th>
+            <th>Square</th>
+            <th>Set at</th>
+            <th>Flaps lap</th>
+            <th>Room left</th>
+            <th className={styles.noPrint}>
+              <span className="sr-only">Take out</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((line, i) => (
+            <ChartLineRow
+              key={i}
+              line={line}
+              units={units}
+              graduation={graduation}
+              why={!line.ok && line.why ? checkSentence(line.why, say) : 'That is no card.'}
+              onRemove={() => change({ cards: cards.filter((_, j) => j !== i) })}
+            />
+          ))}
+        </tbody>
+      </table>
+      <p className={styles.proved}>
+        {lines.filter((line) => line.ok).length} of {lines.length} lines drawn, folded and tried on a simulated board
+        with your figures.
+      </p>
+      <AddCards {...fields} cards={cards} onAdd={(more) => change({ cards: [...cards, ...more].slice(0, 200) })} />
+    </>
+  );
+}
+
+function ChartLineRow({
+  line,
+  units,
+  graduation,
+  why,
+  onRemove,
+}: {
+  readonly line: ChartLine;
+  readonly units: Units;
+  readonly graduation: Graduation;
+  readonly why: string;
+  readonly onRemove: () => void;
+}) {
+  const card = line.ok ? line.row.card : line.card;
+  const figure = (value: number, unit = true) => (
+    <Figure value={value} units={units} graduation={graduation} size="large" unit={unit} />
+  );
+  const small = (value: number, unit = true) => (
+    <Figure value={value} units={units} graduation={graduation} unit={unit} />
+  );
+  return (
+    <tr>
+      <th scope="row">{card.name}</th>
+      <td>
+        {small(card.width, false)} × {small(card.height)}
+        {card.thickness > 0 && <> × {small(card.thickness)}</>}
+      </td>
+      {line.ok ? (
+        <>
+          <td>{figure(line.row.blank)}</td>
+          <td>
+            {figure(line.row.setting)}
+            {!line.row.onRuler && <small> marked on the sheet</small>}
+          </td>
+          <td>{small(line.row.lap)}</td>
+          <td>
+            {small(line.row.room.width, false)} × {small(line.row.room.height)}
+          </td>
+        </>
+      ) : (
+        <td colSpan={4} className={styles.cannot}>
+          {why}
+        </td>
+      )}
+      <td className={styles.noPrint}>
+        <Button type="text" size="small" aria-label={`Take ${card.name} out of the chart`} onClick={onRemove}>
+          ×
+        </Button>
+      </td>
+    </tr>
+  );
+}
+
+/** A card of one's own, or what the projects on the shelf hold. */
+function AddCards({
+  cards,
+  units,
+  graduation,
+  onAdd,
+}: {
+  readonly cards: readonly ChartCard[];
+  readonly units: Units;
+  readonly graduation: Graduation;
+  readonly onAdd: (cards: readonly ChartCard[]) => void;
+}) {
+  const shelf = useLiveQuery(allProjects)?.shelf ?? [];
+  const [name, setName] = useState('');
+  const [size, setSize] = useState<{ width?: number; height?: number; thickness?: number }>({});
+  const has = (width: number, height: number): boolean =>
+    cards.some((card) => Math.abs(card.width - width) < 0.05 && Math.abs(card.height - height) < 0.05);
+  const held = shelf.flatMap((project): ChartCard[] => {
+    const { width, height, thickness = 0 } = project.design.contents ?? {};
+    return typeof width === 'number' && typeof height === 'number' && !has(width, height) && Number(thickness) < 4
+      ? [{ name: project.name.slice(0, 60), width: mm(width), height: mm(height), thickness: mm(Number(thickness)) }]
+      : [];
+  });
+  const { width, height, thickness = 0 } = size;
+  return (
+    <div className={`${styles.addCards} ${styles.noPrint}`}>
+      <h2>More cards</h2>
+      <div className={styles.chartSettings}>
+        <label className={styles.cardName}>
+          Name
+          <Input value={name} maxLength={60} onChange={(event) => setName(event.target.value)} />
+        </label>
+        {(['width', 'height', 'thickness'] as const).map((side) => (
+          <LengthField
+            key={side}
+            label={`Card’s ${side}`}
+            units={units}
+            graduation={graduation}
+            value={size[side]}
+            {...(side === 'thickness' ? { placeholder: 'flat' } : {})}
+            least={side === 'thickness' ? 0 : 5}
+            most={side === 'thickness' ? 60 : 1000}
+            onChange={(length) => setSize((now) => ({ ...now, [side]: length }))}
+          />
+        ))}
+        <Button
+          disabled={width === undefined || height === undefined}
+          onClick={() => {
+            onAdd([
+              { name: name.trim() || 'My card', width: mm(width!), height: mm(height!), thickness: mm(thickness) },
+            ]);
+            setName('');
+            setSize({});
+          }}
+        >
+          Add to the chart
+        </Button>
+        {held.length > 0 && (
+          <Button onClick={() => onAdd(held)}>
+            Add what my {held.length} {held.length === 1 ? 'project holds' : 'projects hold'}
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
