@@ -188,22 +188,6 @@ test('units and marks: lengths stay, words change; by hand there are marks inste
   await expect(page.getByRole('list', { name: 'Steps in order' })).toContainText('With edge 1 near you, mark');
 });
 
-test('my board is worked out from one trial fold and kept for the next project', async ({ page }) => {
-  await beginWithContents(page);
-  await page.getByRole('button', { name: 'My board' }).click();
-  const dialog = page.getByRole('dialog', { name: 'My envelope board' });
-  await dialog.getByRole('tab', { name: 'From a trial fold' }).click();
-  // A board with a notch of 0.8 in: a 6 in square set at 2 5/8 comes out √2·(2.625 − 0.4) by √2·(3.375 − 0.4).
-  await setLength(page, 'Inside width came out', '3.1466 in');
-  await setLength(page, 'Inside height came out', '4.2073 in');
-  await expect(dialog.getByText(/Notch (about )?13\/16 in, guide offset 0 in/)).toBeVisible();
-  await dialog.getByRole('button', { name: 'Take these' }).click();
-  await dialog.getByRole('button', { name: 'Use this board' }).click();
-  await expect(page.getByText(/^Notch about 13\/16 in/)).toBeVisible();
-  await beginWithContents(page);
-  await expect(page.getByText(/^Notch about 13\/16 in/)).toBeVisible();
-});
-
 test('when the browser has no room left it says so, and the work is still there to be saved as a file', async ({
   page,
 }) => {

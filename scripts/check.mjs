@@ -19,7 +19,7 @@ part('lint: rules of the language, a pure core, arrows one way', bin('eslint'), 
 part('unused code', bin('knip'), []);
 part('build', 'npm', ['run', '-s', 'build']);
 part('types', bin('tsc'), ['--noEmit']);
-part('unit tests and properties', bin('jest'), ['--ci', '--json', '--outputFile', reports.unit]);
+part('unit tests and properties', bin('jest'), ['--ci', '--maxWorkers=100%', '--json', '--outputFile', reports.unit]);
 part('browser tests', bin('playwright'), ['test'], { CHROMIUM: browser });
 
 const unit = JSON.parse(readFileSync(reports.unit, 'utf8'));

@@ -42,7 +42,8 @@ async function cardOf(at: number, copies: number, page = PAGES[0]!): Promise<{ p
 /** Words without spaces, so that how lines are broken does not matter. */
 const bare = (text: string): string => text.replaceAll(/\s/g, '');
 
-test.each(DEMO_SHELF.map(({ name }, i) => [name, i] as const))(
+// The longest makes and one of each kind; reading a PDF back takes a process of its own.
+test.each([0, 4, 7, 8, 11, 12, 16].map((i) => [DEMO_SHELF[i]!.name, i] as const))(
   '%s: the whole make is one page, every step on it, nothing past the rim',
   async (_name, i) => {
     const { pages, texts } = await cardOf(i, 6);

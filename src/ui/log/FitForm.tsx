@@ -72,13 +72,7 @@ export function FitForm({ known, units, graduation, photo = null, saveText, onSa
     </label>
   );
   return (
-    <form
-      className={styles.form}
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
-    >
+    <div className={styles.form} role="group" aria-label="How it fitted">
       <fieldset>
         <legend>How did it fit?</legend>
         <Segmented<How>
@@ -180,12 +174,12 @@ export function FitForm({ known, units, graduation, photo = null, saveText, onSa
         </p>
       )}
       <div className={styles.buttons}>
-        <Button type="primary" size="large" htmlType="submit">
+        <Button type="primary" size="large" onClick={save}>
           {saveText}
         </Button>
         {children}
       </div>
-    </form>
+    </div>
   );
 }
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { DownloadOutlined, UploadOutlined } from '@ant-design/icons';
+import { DownloadOutlined, SearchOutlined, UploadOutlined } from '@ant-design/icons';
 import { App, Button, Input, Select, Spin, Table, type TableColumnsType } from 'antd';
 import { useLiveQuery } from 'dexie-react-hooks';
 import Link from 'next/link';
@@ -125,9 +125,10 @@ function Log({ entries }: { readonly entries: readonly LogRecord[] }) {
         </span>
       </div>
       <div className={`${styles.filters} ${styles.noPrint}`}>
-        <Input.Search
-          className={styles.search}
+        <Input
+          style={{ width: 260 }}
           allowClear
+          prefix={<SearchOutlined aria-hidden />}
           aria-label="Search the log"
           placeholder="words in name, paper, note"
           value={words}

@@ -6,20 +6,15 @@ import type { LogRecord } from '@/data/db';
 /** What a holder is called. */
 export const titleOf = (construction: string): string => constructionNamed(construction)?.title ?? construction;
 
-/** A fit in words: `tight by 1/8 in in the width`. */
+/** A fit in words: `tight in the width by 1/8 in`, `loose both ways`. */
 export function fitWords({ fit, units }: { readonly fit: LogRecord['fit']; readonly units: Units }): string {
-  const said = ({ how, by }: Fitted): string =>
-    how === 'right'
-      ? 'just right'
-      : by > 0
-        ? `${how} by ${formatLength(by, units, units === 'in' ? '1/32 in' : '0.5 mm')}`
-        : how;
-  const [width, height] = [said(fit.width), said(fit.height)];
-  if (width === height) return fit.width.how === 'right' ? width : `${width}, both ways`;
+  const { width, height } = fit;
+  const said = ({ how, by }: Fitted, way: string): string =>
+    `${how} ${way}${by > 0 ? ` by ${formatLength(by, units, units === 'in' ? '1/32 in' : '0.5 mm')}` : ''}`;
+  if (width.how === 'right' && height.how === 'right') return 'just right';
+  if (width.how === height.how && width.by === height.by) return said(width, 'both ways');
   return [
-    fit.width.how !== 'right' ? `${width} in the width` : '',
-    fit.height.how !== 'right' ? `${height} in the height` : '',
-  ]
-    .filter(Boolean)
-    .join(', ');
+    ...(width.how === 'right' ? [] : [said(width, 'in the width')]),
+    ...(height.how === 'right' ? [] : [said(height, 'in the height')]),
+  ].join(', ');
 }

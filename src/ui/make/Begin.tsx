@@ -18,7 +18,16 @@ const MOST = 500;
 const ROOM = { width: 300, height: 220 };
 
 /** Before a make begins: how many, and in what order of work. */
-export function Begin({ project, toolbox }: { readonly project: Project; readonly toolbox: Toolbox }) {
+export function Begin({
+  project,
+  toolbox,
+  onBegun,
+}: {
+  readonly project: Project;
+  readonly toolbox: Toolbox;
+  /** The make is there to be opened. */
+  readonly onBegun: () => Promise<void>;
+}) {
   const { message } = App.useApp();
   const [copies, setCopies] = useState(1);
   const [way, setWay] = useState<WayOfWork>('together');
@@ -33,10 +42,12 @@ export function Begin({ project, toolbox }: { readonly project: Project; readonl
   const tools = 'checks' in planned ? planned.checks.filter(({ id, level }) => level === 'note' && TOOLS.has(id)) : [];
   const begin = (): void => {
     setBusy(true);
-    beginMake(project, copies, way).catch((error: Error) => {
-      setBusy(false);
-      void message.error(`It could not be begun: ${error.message}`);
-    });
+    beginMake(project, copies, way)
+      .then(onBegun)
+      .catch((error: Error) => {
+        setBusy(false);
+        void message.error(`It could not be begun: ${error.message}`);
+      });
   };
   return (
     <main className={styles.begin}>

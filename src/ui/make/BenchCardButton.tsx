@@ -9,6 +9,7 @@ import type { Units } from '@/core/length';
 import type { DesignInput } from '@/core/plan';
 import { download, fileName } from '../parts/download';
 import { printing } from '../parts/printing';
+import styles from './Make.module.css';
 
 interface BenchCardButtonProps {
   readonly design: DesignInput;
@@ -43,7 +44,7 @@ export function BenchCardButton({ design, title, units, copies }: BenchCardButto
       }}
     >
       <Button size="large" icon={<PrinterOutlined />} loading={busy}>
-        Bench card
+        <span className={styles.label}>Bench card</span>
       </Button>
     </Dropdown>
   );

@@ -17,16 +17,14 @@ interface FinishedProps {
   readonly made: Made;
   readonly design: Design;
   readonly minutes: number;
-  readonly onEnd: () => void;
   readonly onBack: () => void;
 }
 
 /** The make is done: how it fitted is asked while it still lies on the table. */
-export function Finished({ make, made, design, minutes, onEnd, onBack }: FinishedProps) {
+export function Finished({ make, made, design, minutes, onBack }: FinishedProps) {
   const { message } = App.useApp();
-  const [written, setWritten] = useState<string | null>(make.endedAt > 0 ? '' : null);
+  const [written, setWritten] = useState<string | null>(null);
   const end = async (entry: LogEntry | null, photo: Blob | null | undefined): Promise<void> => {
-    onEnd();
     const id = entry ? await addLog(entry, { units: make.units, makeId: make.id, projectId: make.projectId }) : '';
     if (id && photo) await savePhoto(id, photo);
     await saveMake(make.id, { endedAt: Date.now() });

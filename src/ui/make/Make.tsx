@@ -34,8 +34,6 @@ import styles from './Make.module.css';
 interface MakeProps {
   readonly make: MakeRecord;
   readonly toolbox: Toolbox;
-  /** The make is about to end: it stays on the table until its fit is written down. */
-  readonly onEnd: () => void;
 }
 
 /** What the keyboard, or a foot pedal, does during a make. */
@@ -74,7 +72,7 @@ interface TableProps extends MakeProps {
 }
 
 /** One step at a time, to be read from an arm's length away. */
-function AtTheTable({ make, onEnd, plan, made, design }: TableProps) {
+function AtTheTable({ make, plan, made, design }: TableProps) {
   const { units, copies, way } = make;
   const graduation = design.graduation;
   const say = useMemo(() => sayer(units, graduation), [units, graduation]);
@@ -90,12 +88,25 @@ function AtTheTable({ make, onEnd, plan, made, design }: TableProps) {
   const stop: Stop | undefined = walk[done];
   const speech = useSpeech(stop ? spoken(stop, copies) : 'All done.');
 
-  const write = (change: Partial<Pick<MakeRecord, 'done' | 'spent'>>): void => {
-    saveMake(make.id, change).then(
-      () => setTrouble(null),
-      (error: Error) =>
-        setTrouble(error.name === 'QuotaExceededError' ? 'the browser has no room left' : error.message),
-    );
+  // One write at a time; what is pressed meanwhile is written when it is done, the last place first and only.
+  const writing = useRef<{ next: number | null } | null>(null);
+  const write = (to: number): void => {
+    if (writing.current) {
+      writing.current.next = to;
+      return;
+    }
+    const job = { next: null as number | null };
+    writing.current = job;
+    saveMake(make.id, { done: to, spent: spent.current })
+      .then(
+        () => setTrouble(null),
+        (error: Error) =>
+          setTrouble(error.name === 'QuotaExceededError' ? 'the browser has no room left' : error.message),
+      )
+      .finally(() => {
+        writing.current = null;
+        if (job.next !== null) write(job.next);
+      });
   };
   /** To that stop; the time since the last one is counted. */
   const goTo = (to: number): void => {
@@ -104,16 +115,16 @@ function AtTheTable({ make, onEnd, plan, made, design }: TableProps) {
     spent.current += clock.take();
     setShownSpent(spent.current);
     setDone(next);
-    write({ done: next, spent: spent.current });
+    write(next);
   };
   useEffect(() => {
     const leave = (): void => {
       spent.current += clock.take();
-      void saveMake(make.id, { spent: spent.current });
+      void saveMake(make.id, { done, spent: spent.current });
     };
     window.addEventListener('pagehide', leave);
     return () => window.removeEventListener('pagehide', leave);
-  }, [clock, make.id]);
+  }, [clock, done, make.id]);
 
   const going = open === null && stop !== undefined;
   useHotkeys(['right', 'pagedown', 'n'], () => goTo(done + 1), { ...KEYS, preventDefault: true, enabled: going });
@@ -125,7 +136,7 @@ function AtTheTable({ make, onEnd, plan, made, design }: TableProps) {
     ignoreEventWhen: ({ target }) =>
       target instanceof HTMLElement && target.closest('button, a, input, textarea') !== null,
   });
-  useHotkeys(['left', 'pageup', 'b'], () => goTo(done - 1), { ...KEYS, preventDefault: true, enabled: open === null });
+  useHotkeys(['left', 'pageup', 'b'], () => goTo(done - 1), { ...KEYS, preventDefault: true, enabled: going });
   useHotkeys('e', () => setOpen(open === 'edge' ? null : 'edge'), KEYS);
   useHotkeys('w', () => stop && setOpen('wrong'), { ...KEYS, enabled: open === null });
   useHotkeys('s', () => speech.able && speech.toggle(), { ...KEYS, enabled: open === null });
@@ -151,14 +162,14 @@ function AtTheTable({ make, onEnd, plan, made, design }: TableProps) {
               icon={speech.on ? <AudioOutlined /> : <AudioMutedOutlined />}
               onClick={speech.toggle}
             >
-              {speech.on ? 'Reading out' : 'Read out'}
+              <span className={styles.label}>{speech.on ? 'Reading out' : 'Read out'}</span>
             </Button>
           )}
           <Button size="large" icon={<QuestionCircleOutlined />} disabled={!stop} onClick={() => setOpen('edge')}>
-            Which edge?
+            <span className={styles.label}>Which edge?</span>
           </Button>
           <Button size="large" icon={<WarningOutlined />} disabled={!stop} onClick={() => setOpen('wrong')}>
-            That went wrong
+            <span className={styles.label}>That went wrong</span>
           </Button>
         </div>
       </div>
@@ -177,17 +188,7 @@ function AtTheTable({ make, onEnd, plan, made, design }: TableProps) {
           graduation={graduation}
         />
       ) : (
-        <Finished
-          make={make}
-          made={made}
-          design={design}
-          minutes={minutes}
-          onEnd={() => {
-            spent.current += clock.take();
-            onEnd();
-          }}
-          onBack={() => goTo(done - 1)}
-        />
+        <Finished make={make} made={made} design={design} minutes={minutes} onBack={() => goTo(done - 1)} />
       )}
       {stop && (
         <div className={styles.pedals}>

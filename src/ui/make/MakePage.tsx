@@ -1,7 +1,6 @@
 'use client';
 
 import { Button, Result, Spin } from 'antd';
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { Toolbox } from '@/core/tools';
@@ -19,31 +18,29 @@ interface Opened {
   readonly toolbox: Toolbox;
 }
 
+/** Reads what stands behind the address; not followed live, or every step would lay the table anew. */
+async function open(id: string): Promise<Opened> {
+  await seedDemoShelf();
+  const [project, make, toolbox] = await Promise.all([db.projects.get(id), openMake(id), loadToolbox()]);
+  return { project: project ?? null, make, toolbox };
+}
+
 /** Opens the make of the project the address names, where it was left; begins one when none goes on. */
 export function MakePage() {
   const id = useSearchParams().get('p') ?? '';
   const router = useRouter();
-  const [ready, setReady] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const [ended, setEnded] = useState<string | null>(null);
+  const [opened, setOpened] = useState<Opened | null>(null);
   useEffect(() => {
-    seedDemoShelf().then(
-      () => setReady(true),
-      (error: Error) => setTrouble(error.message),
+    let gone = false;
+    open(id).then(
+      (found) => !gone && setOpened(found),
+      (error: Error) => !gone && setTrouble(error.message),
     );
-  }, []);
-  const opened = useLiveQuery(
-    async (): Promise<Opened | null> =>
-      ready
-        ? {
-            project: (await db.projects.get(id)) ?? null,
-            // The one that was just finished stays until its fit is written down.
-            make: ended ? ((await db.makes.get(ended)) ?? null) : await openMake(id),
-            toolbox: await loadToolbox(),
-          }
-        : null,
-    [id, ready, ended],
-  );
+    return () => {
+      gone = true;
+    };
+  }, [id]);
   if (trouble || (opened && !opened.project))
     return (
       <main>
@@ -61,8 +58,8 @@ export function MakePage() {
   if (!opened) return <Spin style={{ display: 'block', margin: '20vh auto' }} aria-label="Laying out the table" />;
   const { project, make, toolbox } = opened;
   return make ? (
-    <Make key={make.id} make={make} toolbox={toolbox} onEnd={() => setEnded(make.id)} />
+    <Make key={make.id} make={make} toolbox={toolbox} />
   ) : (
-    <Begin project={project!} toolbox={toolbox} />
+    <Begin project={project!} toolbox={toolbox} onBegun={() => open(id).then(setOpened)} />
   );
 }

@@ -47,47 +47,49 @@ export function Tools() {
         or a punch that is put away are said before you cut.
       </p>
       {!toolbox && <Spin aria-label="Opening the toolbox" />}
-      {toolbox &&
-        OWN_TOOLS.map(({ kind, title, plural, figures, fresh }) => {
-          const own = toolbox.filter((tool) => tool.kind === kind);
-          return (
-            <section key={kind} className={styles.kind} aria-label={plural}>
-              <h2>{plural}</h2>
-              <ul>
-                {own.map((tool) => (
-                  <ToolCard
-                    key={tool.id}
-                    tool={tool}
-                    figures={figures}
-                    units={units}
-                    graduation={graduation}
-                    onChange={(next) => save(toolbox.map((t) => (t.id === tool.id ? next : t)))}
-                    onRemove={() => remove(tool, toolbox)}
-                  />
-                ))}
-                <li className={styles.add}>
-                  <Button
-                    icon={<PlusOutlined />}
-                    onClick={() =>
-                      save([
-                        ...toolbox,
-                        ownToolSchema.parse({
-                          id: crypto.randomUUID(),
-                          name: own.length > 0 ? `${title} ${own.length + 1}` : title,
-                          out: true,
-                          kind,
-                          ...fresh,
-                        }),
-                      ])
-                    }
-                  >
-                    Add {/^[aeiou]/i.test(title) ? 'an' : 'a'} {title.toLowerCase()}
-                  </Button>
-                </li>
-              </ul>
-            </section>
-          );
-        })}
+      <div className={styles.kinds}>
+        {toolbox &&
+          OWN_TOOLS.map(({ kind, title, plural, figures, fresh }) => {
+            const own = toolbox.filter((tool) => tool.kind === kind);
+            return (
+              <section key={kind} className={styles.kind} aria-label={plural}>
+                <h2>{plural}</h2>
+                <ul>
+                  {own.map((tool) => (
+                    <ToolCard
+                      key={tool.id}
+                      tool={tool}
+                      figures={figures}
+                      units={units}
+                      graduation={graduation}
+                      onChange={(next) => save(toolbox.map((t) => (t.id === tool.id ? next : t)))}
+                      onRemove={() => remove(tool, toolbox)}
+                    />
+                  ))}
+                  <li className={styles.add}>
+                    <Button
+                      icon={<PlusOutlined />}
+                      onClick={() =>
+                        save([
+                          ...toolbox,
+                          ownToolSchema.parse({
+                            id: crypto.randomUUID(),
+                            name: own.length > 0 ? `${title} ${own.length + 1}` : title,
+                            out: true,
+                            kind,
+                            ...fresh,
+                          }),
+                        ])
+                      }
+                    >
+                      Add {/^[aeiou]/i.test(title) ? 'an' : 'a'} {title.toLowerCase()}
+                    </Button>
+                  </li>
+                </ul>
+              </section>
+            );
+          })}
+      </div>
     </main>
   );
 }

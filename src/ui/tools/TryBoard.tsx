@@ -4,7 +4,7 @@ import { Alert, Button, Select, Spin } from 'antd';
 import { useLiveQuery } from 'dexie-react-hooks';
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { formatLength, inches, mm, type Graduation, type Mm, type Units } from '@/core/length';
 import { edgeLength, leftOf, rightOf, type Blank, type Edge } from '@/core/pattern';
 import { pictureOf, planFor, readDesign, sayer, type Made } from '@/core/plan';
@@ -37,10 +37,11 @@ export function TryBoard() {
   const address = useSearchParams();
   const [chosen, setChosen] = useState<string | null>(null);
   const id = chosen ?? address.get('p') ?? '';
-  const shelf = useLiveQuery(async () => {
-    await seedDemoShelf();
-    return (await allProjects()).shelf;
-  });
+  useEffect(() => {
+    // Opened before the shelf ever was, the demo plans are there to be tried.
+    void seedDemoShelf();
+  }, []);
+  const shelf = useLiveQuery(async () => (await allProjects()).shelf);
   const project = useLiveQuery(async () => (id ? ((await db.projects.get(id)) ?? null) : null), [id]);
   return (
     <main className={styles.tools}>
@@ -59,9 +60,11 @@ export function TryBoard() {
         ]}
         onChange={setChosen}
       />
-      {(!toolbox || project === undefined) && <Spin aria-label="Laying out the board" />}
+      {(!toolbox || project === undefined || (id !== '' && project === null)) && (
+        <Spin aria-label="Laying out the board" />
+      )}
       {toolbox && project && <AlongPlan key={project.id} project={project} />}
-      {toolbox && project === null && <Freely key={units} toolbox={toolbox} units={units} named={address.get('t')} />}
+      {toolbox && id === '' && <Freely key={units} toolbox={toolbox} units={units} named={address.get('t')} />}
     </main>
   );
 }

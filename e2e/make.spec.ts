@@ -1,0 +1,226 @@
+import { DEMO_SHELF } from '../src/data/demo';
+import { downloaded, expect, openShelf, test } from './table';
+import type { Page } from '@playwright/test';
+
+/** Opens a demo project's make and begins it. */
+async function begin(page: Page, project: string, copies = 1): Promise<void> {
+  await page.goto(`/make?p=${project}`);
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeEnabled();
+  if (copies > 1) await page.getByLabel('How many?').fill(String(copies));
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(words(page)).toBeVisible();
+}
+const words = (page: Page) => page.getByRole('region', { name: 'What to do' });
+const progress = (page: Page) => page.getByRole('progressbar', { name: 'How far the make has come' });
+const stopsOf = async (page: Page): Promise<number> => Number(await progress(page).getAttribute('aria-valuemax'));
+
+test('a make is carried through by keyboard alone, reloaded in the middle, its fit written in the log', async ({
+  page,
+}) => {
+  await page.goto('/make?p=demo-1');
+  const start = page.getByRole('button', { name: 'Begin' });
+  await expect(start).toBeEnabled();
+  await start.focus();
+  await page.keyboard.press('Enter');
+  await expect(words(page)).toContainText('Cut a square, 6 in each way');
+  await expect(page.getByRole('img', { name: '6 in: right on 6' })).toBeVisible();
+  await page.keyboard.press('PageDown');
+  await expect(words(page)).toContainText('Lay edge 1 in the board, edge 4 on the left');
+  await expect(words(page)).toContainText('2 5/8 in: five eighths past 2');
+  await expect(words(page)).toContainText('Keep fingers clear of the punch');
+  await page.keyboard.press('ArrowRight');
+  await expect(words(page)).toContainText('never so hard that it cuts');
+  await page.keyboard.press('Space');
+  await expect(words(page)).toContainText('Turn the sheet a quarter clockwise');
+  await page.keyboard.press('PageUp');
+  await expect(words(page)).toContainText('Score 1');
+  await page.keyboard.press('ArrowRight');
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '3');
+
+  await page.reload();
+  await expect(words(page)).toContainText('Turn the sheet a quarter clockwise');
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '3');
+
+  await page.keyboard.press('e');
+  const edge = page.getByRole('dialog', { name: 'Which edge was I on?' });
+  await expect(edge).toContainText('Edge 2 near you, edge 1 on the left');
+  await expect(edge).toContainText('Score 1 is made. Edge 1 has its notch');
+  await page.keyboard.press('Escape');
+  await expect(edge).toBeHidden();
+
+  const all = await stopsOf(page);
+  for (let at = 3; at < all; at++) {
+    await expect(progress(page)).toHaveAttribute('aria-valuenow', String(at));
+    await page.keyboard.press('PageDown');
+  }
+  await expect(page.getByRole('heading', { name: 'Made', exact: true })).toBeVisible();
+  // How it fitted, still without the mouse.
+  await page.getByRole('radio', { name: 'Just right' }).focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByLabel('Too tight by about')).toBeVisible();
+  await page.getByRole('button', { name: 'Write it in the log' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: 'See it in the log' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/log\?e=/);
+  await expect(page.getByRole('heading', { name: 'Star cards, Quillmere open night' })).toBeVisible();
+  await expect(page.getByText('tight both ways by 1/16 in')).toBeVisible();
+});
+
+test('a batch of six: cut all, score all, fold all, to the last one finished', async ({ page }) => {
+  await begin(page, 'demo-1', 6);
+  await expect(words(page)).toContainText('All 6:');
+  await expect(page.getByText(/all 6 copies/)).toBeVisible();
+  const all = await stopsOf(page);
+  await page.getByRole('button', { name: 'Next ›' }).click();
+  await expect(page.getByText(/copy 1 of 6/)).toBeVisible();
+  for (let at = 1; at < all; at++) {
+    if (at === 60) await page.reload();
+    await expect(progress(page)).toHaveAttribute('aria-valuenow', String(at));
+    await page.keyboard.press('ArrowRight');
+    // The last of the batch is folded when all others are finished.
+    if (at === all - 2) await expect(page.getByText(/copy 6 of 6 · 5 finished/)).toBeVisible();
+  }
+  await expect(page.getByRole('heading', { name: 'All 6 made' })).toBeVisible();
+  await expect(page.getByLabel('Copies')).toHaveValue('6');
+  await page.getByRole('button', { name: 'Write it in the log' }).click();
+  await expect(page.getByRole('heading', { name: 'Written down' })).toBeVisible();
+  await page.getByRole('link', { name: 'To the shelf', exact: true }).click();
+  await expect(page.getByText('Go on making')).toBeHidden();
+});
+
+test('one after the other: the first copy is finished before the second is begun', async ({ page }) => {
+  await page.goto('/make?p=demo-1');
+  await page.getByLabel('How many?').fill('2');
+  await page.getByText('One after the other').click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText(/copy 1 of 2 · 0 finished/)).toBeVisible();
+  const each = (await stopsOf(page)) / 2;
+  for (let at = 0; at < each; at++) {
+    await expect(progress(page)).toHaveAttribute('aria-valuenow', String(at));
+    await page.keyboard.press('PageDown');
+  }
+  await expect(page.getByText(/copy 2 of 2 · 1 finished/)).toBeVisible();
+  await expect(words(page)).toContainText('Cut a square');
+});
+
+test('a make left behind waits on the shelf, and the bench leads to it as well', async ({ page }) => {
+  await begin(page, 'demo-6');
+  await page.keyboard.press('PageDown');
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '1');
+  await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+  await expect(page.getByRole('link', { name: /Go on making: Gift-card holders/ })).toContainText('1 step done');
+  await page.goto('/bench?p=demo-6');
+  await page.getByRole('link', { name: 'Make it' }).click();
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '1');
+});
+
+test('that went wrong: the sheet is told as it is, set aside, and asked about as a paper', async ({ page }) => {
+  await begin(page, 'demo-1');
+  for (let at = 0; at < 5; at++) {
+    await expect(progress(page)).toHaveAttribute('aria-valuenow', String(at));
+    await page.keyboard.press('PageDown');
+  }
+  await page.keyboard.press('w');
+  const dialog = page.getByRole('dialog', { name: 'What the sheet is now' });
+  await expect(dialog).toContainText(
+    'The sheet is 6 in square, as cut. Score 1 is made. Edges 1 and 2 have their notches',
+  );
+  await dialog.getByRole('button', { name: 'Set it aside for rescue' }).click();
+  await expect(dialog.getByText('Set aside: what was done on it is remembered.')).toBeVisible();
+  await dialog.getByRole('link', { name: 'What can this sheet become?' }).click();
+  await expect(page.getByRole('heading', { name: 'What can this paper become?' })).toBeVisible();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('6 in');
+  await expect(page.getByRole('button', { name: /^Library pocket/ })).toBeVisible();
+  // The make waits where it was; the copy can be begun again with a new sheet.
+  await page.goto('/make?p=demo-1');
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '5');
+  await page.getByRole('button', { name: 'That went wrong' }).click();
+  await page.getByRole('button', { name: 'Take a new sheet, begin this copy again' }).click();
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '0');
+});
+
+test('by hand, and in space: every stop has its words and its picture', async ({ page }) => {
+  // An envelope by hand, and a box with its lid: the shortest and nearly the longest of the shelf.
+  for (const at of [2, 11]) {
+    await begin(page, `demo-${at + 1}`);
+    const all = await stopsOf(page);
+    for (let stop = 0; stop < all; stop++) {
+      await expect(progress(page)).toHaveAttribute('aria-valuenow', String(stop));
+      expect((await words(page).innerText()).length).toBeGreaterThan(15);
+      await expect(page.getByRole('region', { name: 'How it lies' }).locator('svg').first()).toBeVisible();
+      await page.keyboard.press('PageDown');
+    }
+    await expect(page.getByRole('heading', { name: 'Made', exact: true })).toBeVisible();
+    await expect(page.getByRole('link', { name: new RegExp(DEMO_SHELF[at]!.name.slice(0, 12)) })).toBeVisible();
+  }
+});
+
+test('steps are read out only when that is asked for, and the choice is remembered', async ({ page }) => {
+  await page.addInitScript(() => {
+    const said: string[] = [];
+    Object.assign(window, { said });
+    class Words {
+      constructor(readonly text: string) {}
+    }
+    Object.defineProperty(window, 'SpeechSynthesisUtterance', { value: Words, configurable: true });
+    Object.defineProperty(window, 'speechSynthesis', {
+      value: { speak: (words: Words) => said.push(words.text), cancel: () => undefined },
+      configurable: true,
+    });
+  });
+  const said = (): Promise<string[]> => page.evaluate(() => (window as unknown as { said: string[] }).said);
+  await begin(page, 'demo-1');
+  await page.keyboard.press('PageDown');
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '1');
+  expect(await said()).toEqual([]);
+  await page.keyboard.press('s');
+  await expect.poll(said).toEqual([expect.stringMatching(/left end at 2 5\/8 inches. Punch/)]);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Reading out' })).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('a browser without a voice offers none', async ({ page }) => {
+  await page.addInitScript(() => {
+    Reflect.deleteProperty(window, 'speechSynthesis');
+    Object.defineProperty(Window.prototype, 'speechSynthesis', { get: () => undefined, configurable: true });
+    Reflect.deleteProperty(Window.prototype, 'speechSynthesis');
+  });
+  await begin(page, 'demo-1');
+  await expect(page.getByRole('button', { name: 'Which edge?' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Read/ })).toHaveCount(0);
+});
+
+test('the bench card is one page', async ({ page }) => {
+  await page.goto('/make?p=demo-12');
+  await page.getByLabel('How many?').fill('4');
+  await page.getByRole('button', { name: 'Bench card' }).click();
+  const card = await downloaded(page, () => page.getByRole('menuitem', { name: 'On A4 (PDF)' }).click());
+  expect(card.name).toBe('Box-for-twelve-star-cards-bench-card.pdf');
+  expect(card.bytes.subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+test('a photo is shrunk and kept with the entry; what is no picture is refused with a sentence', async ({ page }) => {
+  await openShelf(page);
+  await page.goto('/log?e=demo-log-1');
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  const photo = page.getByLabel('Photo of the finished thing');
+  await photo.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') });
+  await expect(page.getByText('“notes.txt” is not a picture this browser can read')).toBeVisible();
+  const picture = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(3000, 1500);
+    const pen = canvas.getContext('2d')!;
+    pen.fillStyle = '#356';
+    pen.fillRect(0, 0, 3000, 1500);
+    const bytes = await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer();
+    return [...new Uint8Array(bytes)];
+  });
+  await photo.setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: Buffer.from(picture) });
+  await expect(page.getByAltText('The finished thing')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep the changes' }).click();
+  const kept = page.getByAltText('Star cards, first night, finished');
+  await expect(kept).toBeVisible();
+  await page.reload();
+  await expect(kept).toBeVisible();
+  await expect.poll(() => kept.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(1280);
+});
