@@ -92,6 +92,22 @@ test.describe('on a phone', () => {
     await fits();
     await page.goto('/holders/accordion-pocket');
     await fits();
+    for (const [address, seen] of [
+      ['/tools', 'Envelope boards'],
+      ['/tools/calibrate', 'Trial folds'],
+      ['/tools/chart', 'Flaps lap'],
+      ['/tools/try', 'It would fold to'],
+      ['/log', 'What the fits say'],
+    ] as const) {
+      await page.goto(address);
+      await expect(page.getByText(seen).first()).toBeVisible();
+      await fits();
+    }
+    await page.goto('/make?p=demo-1');
+    await page.getByRole('button', { name: 'Begin' }).tap();
+    await page.getByRole('button', { name: 'Next ›' }).tap();
+    await expect(page.getByRole('region', { name: 'What to do' })).toContainText('five eighths past 2');
+    await fits();
     await page.goto('/choose?have=contents');
     await page.getByRole('button', { name: /^Envelope from a square/ }).tap();
     await expect(sheet(page)).toBeVisible();
@@ -121,7 +137,7 @@ test.describe('on a phone', () => {
 test('every page comes with a policy that allows no script from elsewhere and no inline one it does not know', async ({
   page,
 }) => {
-  for (const path of ['/', '/bench?p=x', '/nowhere']) {
+  for (const path of ['/', '/bench?p=x', '/make?p=x', '/tools/try', '/log', '/nowhere']) {
     const policy = (await page.request.get(path)).headers()['content-security-policy']!;
     expect(policy).toContain("default-src 'self'");
     expect(/script-src ([^;]*)/.exec(policy)![1]).not.toContain('unsafe');

@@ -19,10 +19,29 @@ const inSpace = async (page) => {
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'A step back' }).click();
   await page.waitForTimeout(1500);
 };
-const lastSteps = async (page) => {
-  await view('Steps')(page);
-  await page.getByText('Put the lid on').first().scrollIntoViewIfNeeded();
+/** The first punch of a batch. */
+const making = async (page) => {
+  await page.getByLabel('How many?').fill('6');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Next ›' }).click();
+  await page.getByText('five eighths past 2').first().waitFor();
 };
+/** Three trials of a board with a notch of 0.8 in. */
+const measured = async (page) => {
+  for (const [i, [width, height]] of [
+    ['3 1/8 in', '4 3/16 in'],
+    ['2 5/8 in', '4 3/4 in'],
+    ['3 11/16 in', '3 5/8 in'],
+  ].entries()) {
+    const trial = page.getByRole('listitem', { name: `Trial ${i + 1}` });
+    await trial.getByLabel('Inside width').fill(width);
+    await trial.getByLabel('Inside height').fill(height);
+  }
+};
+const tried = async (page) => {
+  for (let i = 0; i < 7; i++) await page.getByRole('button', { name: 'Do it' }).click();
+};
+const fits = (page) => page.getByRole('heading', { name: 'What the fits say' }).evaluate((h) => h.scrollIntoView());
 /** File name, address, what to do before the picture, and how the page is shown. */
 const PICTURES = [
   ['shelf', '/'],
@@ -33,12 +52,16 @@ const PICTURES = [
   ['bench-sheet', '/bench?p=demo-1'],
   ['bench-folded', '/bench?p=demo-2', bothFaces],
   ['bench-in-space', '/bench?p=demo-12', inSpace],
-  ['bench-standing-steps', '/bench?p=demo-12', lastSteps],
   ['bench-steps', '/bench?p=demo-1', view('Steps')],
-  ['bench-by-hand', '/bench?p=demo-3'],
+  ['make', '/make?p=demo-1', making],
+  ['tools', '/tools'],
+  ['calibrate', '/tools/calibrate', measured],
+  ['size-chart', '/tools/chart'],
+  ['try-a-board', '/tools/try?p=demo-1', tried],
+  ['log', '/log', fits],
   ['bench-failing', '/bench?p=demo-5'],
   ['bench-evening', '/bench?p=demo-4', undefined, { colorScheme: 'dark' }],
-  ['phone-shelf', '/', undefined, { viewport: { width: 390, height: 844 } }],
+  ['phone-make', '/make?p=demo-1', making, { viewport: { width: 390, height: 844 } }],
   ['phone-bench', '/bench?p=demo-1', undefined, { viewport: { width: 390, height: 844 } }],
 ];
 
@@ -67,9 +90,17 @@ for (const [name, address, act, shown] of PICTURES) {
   });
   const page = await context.newPage();
   await page.goto(`http://localhost:${PORT}${address}`);
-  await page.locator('main svg').first().waitFor();
+  await page
+    .locator(address === '/tools' || address === '/log' ? 'main h2' : 'main svg')
+    .first()
+    .waitFor();
   if (address.startsWith('/choose')) await page.getByRole('button', { name: /^Library pocket/ }).waitFor();
   await act?.(page);
+  // Without a graphics card, tiles that are drawn anew only in part may show what stood there before: all are made anew.
+  await page.evaluate(() => {
+    // What is fixed to a phone's screen would go along with the page.
+    if (innerWidth > 900) document.body.style.willChange = 'transform';
+  });
   await page.waitForTimeout(600);
   await page.screenshot({ path: `${FOLDER}/${name}.png` });
   await context.close();

@@ -34,7 +34,7 @@ export { closurePlan, type ClosurePlan } from './closures';
 export { companionsOf, type Companion } from './companions';
 export { fromPaper, onPaper, printMap, turnFor, windowOnFront, type FrontWindow, type Showing } from './print';
 export { becomes, papersFor, suggest, type PaperChoice, type Question, type Suggestion } from './chooser';
-export { momentsOf, seenAt, type Moment } from './moments';
+export { concernedIn, momentsOf, seenAt, type Moment } from './moments';
 export { checksOf, type Check, type DesignChange, type Level, type Remedy } from './checks';
 export { pictureOf, stillStep, type Picture } from './picture';
 export { consequenceOf } from './consequence';

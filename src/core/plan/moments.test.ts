@@ -4,7 +4,7 @@ import { CONSTRUCTIONS } from '../constructions';
 import { leafOf, type Leaf } from '../fold';
 import { distance3, poseBetween, seenFrom, turnedAbout, LYING, type Vec } from '../geometry';
 import { inches } from '../length';
-import { momentsOf, pictureOf, seenAt, stillStep, stepsOf, sayer, type Made, type Plan } from '.';
+import { concernedIn, momentsOf, pictureOf, seenAt, stillStep, stepsOf, sayer, type Made, type Plan } from '.';
 
 const planned = (construction: string, more: object = {}): Plan & { made: Made } => {
   const deep = ['tray-box', 'diagonal-box', 'desk-file', 'pad-holder', 'folio'].includes(construction);
@@ -140,4 +140,20 @@ test('a pose goes to another by one turn, and arrives', () => {
       const steps = spread.map((v, i) => distance3(v, i === 0 ? LYING.x : spread[i - 1]!));
       for (const step of steps) expect(step).toBeCloseTo(steps[0]!, 6);
     }
+});
+
+describe('what a moment is about', () => {
+  test('a wall of the box: the box, not its lid beside it', () => {
+    const { made, moments } = momentsFor('tray-box');
+    const panelsOf = (name: string) =>
+      made.built.pieces.find((piece) => piece.name === name)!.panels.map(({ id }) => id);
+    const raising = moments.find(({ motions }) => motions.some((m) => m.moving.has(panelsOf('box')[1]!)))!;
+    const about = concernedIn(raising);
+    expect(panelsOf('box').every((id) => about.has(id))).toBe(true);
+    expect(panelsOf('lid').some((id) => about.has(id))).toBe(false);
+  });
+  test('where nothing moves it is about everything', () => {
+    const { moments } = momentsFor('tray-box');
+    expect(concernedIn(moments[0]!).size).toBe(moments[0]!.after.leaves.length);
+  });
 });

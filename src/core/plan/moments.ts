@@ -5,6 +5,7 @@ import {
   leafOf,
   liftsOf,
   midway,
+  reached,
   standingOf,
   carriedLeaf,
   type Folded,
@@ -256,4 +257,10 @@ function carriedOver(
   return leaves.map((l) =>
     moving.has(l.panel.id) ? carriedLeaf(l, (pose) => poseWithin(now, seenPose(to, pose))) : l,
   );
+}
+
+/** The panels a moment is about: what moves, and all that hangs together with it once it has; everything when nothing moves. */
+export function concernedIn({ motions, after }: Moment): ReadonlySet<string> {
+  const moving = motions.flatMap((motion) => [...motion.moving]);
+  return moving.length > 0 ? reached(after, moving) : new Set(after.leaves.map(({ panel }) => panel.id));
 }

@@ -1,6 +1,18 @@
 import { Button } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
-import { givenPieces, momentsOf, panelName, seenAt, type Design, type Made, type Step } from '@/core/plan';
+import { stillOf, type Leaf } from '@/core/fold';
+import {
+  concernedIn,
+  givenPieces,
+  momentsOf,
+  panelName,
+  seenAt,
+  type Design,
+  type Made,
+  type Moment,
+  type Step,
+} from '@/core/plan';
+import { stillSize } from '../draw/Still';
 import { useMedia } from '../shell/useMedia';
 import { Drawn } from '../space/Drawn';
 import styles from './Make.module.css';
@@ -42,15 +54,26 @@ export function Folding({ made, design, step }: FoldingProps) {
     return () => cancelAnimationFrame(frame);
   }, [calm, moment, run]);
   const shown = calm ? HALF : share;
-  const leaves = useMemo(() => {
-    const { paper, contents } = seenAt(moment, shown);
-    return [...paper, ...contents];
-  }, [moment, shown]);
+  const leaves = useMemo(() => leavesAt(moment, shown), [moment, shown]);
+  // One scale from the beginning of the fold to its end.
+  const extent = useMemo(() => {
+    const sizes = [0, HALF, 1].map((part) => stillSize(stillOf(leavesAt(moment, part), moment.after.touches)));
+    return {
+      width: Math.max(...sizes.map(({ width }) => width)),
+      height: Math.max(...sizes.map(({ height }) => height)),
+    };
+  }, [moment]);
   const given = useMemo(() => givenPieces(made.built), [made]);
   const under = step.layer ? panelName(made.built, step.layer) : null;
   return (
     <div className={styles.folding}>
-      <Drawn leaves={leaves} touches={moment.after.touches} label={`The fold: ${moment.text}`} given={given} />
+      <Drawn
+        leaves={leaves}
+        touches={moment.after.touches}
+        label={`The fold: ${moment.text}`}
+        given={given}
+        extent={extent}
+      />
       {under && picture.kind === 'folded' && <TuckOrder made={made} stage={picture.stage} />}
       {!calm && (
         <Button className={styles.again} onClick={() => setRun(run + 1)}>
@@ -59,6 +82,14 @@ export function Folding({ made, design, step }: FoldingProps) {
       )}
     </div>
   );
+}
+
+/** What is seen at a share of a fold: the paper it is about, and what lies in it. */
+function leavesAt(moment: Moment, share: number): readonly Leaf[] {
+  const { paper, contents } = seenAt(moment, share);
+  const about = concernedIn(moment);
+  const inside = moment.floor === null || about.has(moment.floor);
+  return [...paper.filter(({ panel }) => about.has(panel.id)), ...(inside ? contents : [])];
 }
 
 /** What lies on what once it is tucked, from the table up. */

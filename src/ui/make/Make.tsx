@@ -178,15 +178,7 @@ function AtTheTable({ make, plan, made, design }: TableProps) {
         <Alert type="error" banner showIcon title={`Where you are is not saved: ${trouble}. Note the step number.`} />
       )}
       {stop ? (
-        <StopView
-          key={done}
-          stop={stop}
-          copies={copies}
-          made={made}
-          design={design}
-          units={units}
-          graduation={graduation}
-        />
+        <StopView at={done} stop={stop} made={made} design={design} units={units} graduation={graduation} />
       ) : (
         <Finished make={make} made={made} design={design} minutes={minutes} onBack={() => goTo(done - 1)} />
       )}

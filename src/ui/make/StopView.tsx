@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { countedLength, formatLength, mm, type Graduation, type Units } from '@/core/length';
 import { leftOf } from '@/core/pattern';
 import type { Design, Made, Reading, Stop } from '@/core/plan';
@@ -11,8 +11,9 @@ import { Folding } from './Folding';
 import styles from './Make.module.css';
 
 interface StopViewProps {
+  /** Its place on the way, from 0. */
+  readonly at: number;
   readonly stop: Stop;
-  readonly copies: number;
   readonly made: Made;
   readonly design: Design;
   readonly units: Units;
@@ -28,14 +29,18 @@ const READ_ON: Record<Reading['on'], string> = {
 };
 
 /** One step: what to do in large words, the table from above or the fold, and the ruler with its tick. */
-export function StopView({ stop, copies, made, design, units, graduation }: StopViewProps) {
+export function StopView({ at, stop, made, design, units, graduation }: StopViewProps) {
   const { step } = stop;
   const { picture } = step;
   const folds = picture.kind !== 'flat' && !picture.before && step.action !== 'punch';
   const several = made.pieces.length > 1;
+  const words = useRef<HTMLElement>(null);
+  useEffect(() => {
+    words.current?.scrollTo(0, 0);
+  }, [at]);
   return (
     <div className={styles.stop}>
-      <section className={styles.words} aria-live="polite" aria-label="What to do">
+      <section ref={words} className={styles.words} aria-live="polite" aria-label="What to do">
         <h1>
           {ACTION_TITLE[step.action]}
           {several && <span className={styles.piece}> {step.piece}</span>}
@@ -52,19 +57,19 @@ export function StopView({ stop, copies, made, design, units, graduation }: Stop
         {step.how && <p className={styles.how}>{step.how}</p>}
         {step.caution && <p className={styles.caution}>{step.caution}</p>}
         {step.ifRough && (
-          <details className={styles.rough}>
+          <details key={`rough ${at}`} className={styles.rough}>
             <summary>The sheet is torn, or off a roll</summary>
             <p>{step.ifRough.text}</p>
             <p className={styles.caution}>{step.ifRough.caution}</p>
           </details>
         )}
-        <Readings readings={step.readings} units={units} graduation={graduation} />
+        <Readings key={`read ${at}`} readings={step.readings} units={units} graduation={graduation} />
       </section>
       <section className={styles.picture} aria-label="How it lies">
         {folds ? (
-          <Folding made={made} design={design} step={step} />
+          <Folding key={at} made={made} design={design} step={step} />
         ) : (
-          <Flat stop={stop} made={made} design={design} units={units} graduation={graduation} copies={copies} />
+          <Flat at={at} stop={stop} made={made} design={design} units={units} graduation={graduation} />
         )}
       </section>
     </div>

@@ -9,22 +9,22 @@ interface DrawnProps {
   readonly touches: Parameters<typeof stillOf>[1];
   readonly label: string;
   readonly given: ReadonlySet<string>;
-  /** Pixels to a millimetre where it must not change from picture to picture; as large as it has room when left out. */
-  readonly scale?: number;
+  /** Room to draw for, mm, where the scale must not change from picture to picture; its own size when left out. */
+  readonly extent?: { readonly width: number; readonly height: number };
 }
 
 /** Paper in space without the graphics card: a drawing from one side. */
-export function Drawn({ leaves, touches, label, given, scale }: DrawnProps) {
+export function Drawn({ leaves, touches, label, given, extent }: DrawnProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const faces = useMemo(() => stillOf(leaves, touches), [leaves, touches]);
-  const { width, height } = stillSize(faces);
+  const { width, height } = extent ?? stillSize(faces);
   return (
     <div ref={frame} className={styles.drawing}>
       {size && (
         <Still
           faces={faces}
-          scale={Math.min(scale ?? Infinity, (size.width - 30) / width, (size.height - 30) / height)}
+          scale={Math.min((size.width - 30) / width, (size.height - 30) / height)}
           label={label}
           given={given}
         />
