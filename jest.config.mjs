@@ -7,7 +7,7 @@ const esm = ['clipper2-ts', 'd3(-[a-z-]+)?', 'internmap', 'delaunator', 'robust-
 const jestConfig = async () => {
   const config = await createConfig({
     testEnvironment: 'node',
-    testMatch: ['<rootDir>/{src,scripts}/**/*.test.ts'],
+    testMatch: ['<rootDir>/{src,scripts}/**/*.test.{ts,tsx}'],
     moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   })();
   config.transformIgnorePatterns = [`/node_modules/(?!(${esm.join('|')})/)`, '^.+\\.module\\.(css|sass|scss)$'];

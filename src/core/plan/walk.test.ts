@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { contentsFirst, planOf } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
+import { simulate } from '../tools';
 import { copiesDone, sayer, sheetNow, stepsOf, walkOf, type Plan, type Step } from '.';
 
 const say = sayer('in', '1/8 in');
@@ -203,4 +204,35 @@ describe('what the sheet is when something goes wrong', () => {
     expect(wrong.piece.name).toBe(piece);
     expect(wrong.text).toMatch(new RegExp(`^The ${piece} is`));
   });
+
+  test.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))(
+    '%s: what is told as made is what the simulated tool has made by then, at every step',
+    (_name, construction) => {
+      let spoke = 0;
+      fc.assert(
+        fc.property(contentsFirst(construction), fc.double({ min: 0, max: 0.999, noNaN: true }), (input, share) => {
+          const plan = planOf(input);
+          fc.pre(plan.made !== null);
+          const steps = stepsOf(plan, say);
+          const wrong = steps[Math.floor(share * steps.length)]!;
+          const now = sheetNow(plan.made!, steps, wrong, say);
+          const part = plan.made!.pieces.find(({ piece }) => piece === now.piece)!;
+          const moves = part.programme.moves.slice(0, now.moves);
+          const made = simulate(now.piece.blank, plan.design.tool, moves);
+          expect(made.notches.length).toBeGreaterThanOrEqual(now.notched.length);
+          expect(made.notches.length > 0).toBe(now.notched.length > 0);
+          // A run that falls away whole with a notch leaves nothing; else each score told is a line on the sheet.
+          expect(made.scores.length > 0 || now.scores.length === 0 || made.notches.length > 0).toBe(true);
+          expect(now.moves).toBeLessThanOrEqual(part.programme.moves.length);
+          if (wrong.phase === 'fold' && part.piece.name === wrong.piece)
+            expect(now.moves).toBe(part.programme.moves.length);
+          if (wrong.phase === 'cut') expect(now.moves).toBe(0);
+          expect(now.text).toMatch(/^The .+\.$/s);
+          spoke++;
+        }),
+        { numRuns: 8 },
+      );
+      expect(spoke).toBeGreaterThan(0);
+    },
+  );
 });

@@ -5,7 +5,7 @@ import { Alert, App, Button, Input, Segmented, Select, Tooltip } from 'antd';
 import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { GRADUATIONS, mm, roundTo, unitsOf, type Graduation, type Mm, type Units } from '@/core/length';
+import { GRADUATIONS, mm, roundTo, unitsOf, type Graduation, type Mm } from '@/core/length';
 import type { Grip } from '@/core/constructions';
 import { readDesign, type DesignChange, type DesignInput } from '@/core/plan';
 import { Brief } from './Brief';
@@ -17,6 +17,7 @@ import { FoldedView } from './FoldedView';
 import { Numbers } from './Numbers';
 import { KeysDialog, type KeyLine } from '../parts/KeysDialog';
 import { KEYS } from '../parts/keys';
+import { UnitsSwitch } from '../parts/UnitsSwitch';
 import { useToolbox } from '../parts/useToolbox';
 import { withKit } from '../parts/withKit';
 import { PaperView } from './PaperView';
@@ -141,15 +142,7 @@ export function Bench({ store }: { store: BenchStore }) {
           <Tooltip title="Redo (Ctrl Shift Z)">
             <Button icon={<RedoOutlined />} aria-label="Redo" disabled={future.length === 0} onClick={redo} />
           </Tooltip>
-          <Segmented<Units>
-            aria-label="Units"
-            value={units}
-            options={[
-              { value: 'in', label: 'in' },
-              { value: 'mm', label: 'mm' },
-            ]}
-            onChange={(next) => change({ units: next }, 'units')}
-          />
+          <UnitsSwitch value={units} onChange={(next) => change({ units: next }, 'units')} />
           <Select<Graduation>
             aria-label="Marks on your ruler"
             className={styles.marks}

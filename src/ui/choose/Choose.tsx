@@ -12,6 +12,7 @@ import { fitKey } from '@/data/log';
 import { loadBoard, loadUsualRoom } from '@/data/settings';
 import { SmallPicture } from '../draw/SmallPicture';
 import { LengthField } from '../parts/LengthField';
+import { UnitsSwitch } from '../parts/UnitsSwitch';
 import { useSuggestions } from './useSuggestions';
 import styles from './Choose.module.css';
 
@@ -117,15 +118,7 @@ export function Choose() {
             onChange={(thickness) => setContents({ ...contents, thickness: mm(thickness) })}
           />
         )}
-        <Segmented<Units>
-          aria-label="Units"
-          value={units}
-          options={[
-            { value: 'in', label: 'in' },
-            { value: 'mm', label: 'mm' },
-          ]}
-          onChange={setUnits}
-        />
+        <UnitsSwitch value={units} onChange={setUnits} />
       </div>
       {trouble && <Alert type="error" showIcon title={`The holders could not be worked out: ${trouble}`} />}
       {!suggestions && !trouble && <Spin aria-label="Folding every holder" />}

@@ -2,10 +2,11 @@
 
 import { CameraOutlined } from '@ant-design/icons';
 import { Button, Input, InputNumber, Segmented } from 'antd';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import type { LogEntry } from '@/core/files';
 import type { Fitted } from '@/core/fit';
 import { INCH, mm, type Graduation, type Units } from '@/core/length';
+import { FilePicker } from '../parts/FilePicker';
 import { LengthField } from '../parts/LengthField';
 import { shrunk } from './photo';
 import styles from './Log.module.css';
@@ -54,7 +55,6 @@ export function FitForm({ known, units, graduation, photo = null, saveText, onSa
   const [trouble, setTrouble] = useState<string | null>(null);
   const shown = picture === undefined ? photo : picture;
   const address = useObjectUrl(shown);
-  const picker = useRef<HTMLInputElement>(null);
   const set = (part: Partial<typeof rest>): void => setRest((now) => ({ ...now, ...part }));
   const fitted = (side: 'width' | 'height'): Fitted =>
     how === 'right' || (way !== 'both' && way !== side) ? RIGHT : { how, by: mm(by) };
@@ -143,30 +143,23 @@ export function FitForm({ known, units, graduation, photo = null, saveText, onSa
           // eslint-disable-next-line @next/next/no-img-element
           <img src={address} alt="The finished thing" />
         )}
-        <Button icon={<CameraOutlined />} onClick={() => picker.current?.click()}>
-          {shown ? 'Another photo' : 'Add a photo'}
-        </Button>
-        {shown && <Button onClick={() => setPicture(null)}>Leave it out</Button>}
-        <input
-          ref={picker}
-          type="file"
+        <FilePicker
+          label="Photo of the finished thing"
           accept="image/*"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="Photo of the finished thing"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
-            if (!file) return;
-            shrunk(file).then(
+          icon={<CameraOutlined />}
+          onFile={(file) =>
+            void shrunk(file).then(
               (small) => {
                 setPicture(small);
                 setTrouble(null);
               },
               (error: Error) => setTrouble(error.message),
-            );
-          }}
-        />
+            )
+          }
+        >
+          {shown ? 'Another photo' : 'Add a photo'}
+        </FilePicker>
+        {shown && <Button onClick={() => setPicture(null)}>Leave it out</Button>}
       </div>
       {trouble && (
         <p role="alert" className={styles.trouble}>

@@ -1,8 +1,9 @@
-import { App, Button, Modal } from 'antd';
-import { useRef, useState } from 'react';
+import { App, Modal } from 'antd';
+import { useState } from 'react';
 import type { LogEntry } from '@/core/files';
 import type { LogLine } from '@/core/files/log-csv';
 import { addLog, sameEntry } from '@/data/log';
+import { FilePicker } from '../parts/FilePicker';
 import { useUnits } from '../parts/useUnits';
 import styles from './Log.module.css';
 
@@ -29,7 +30,6 @@ export function ImportDialog({ known, onClose }: ImportDialogProps) {
   const [preview, setPreview] = useState<Preview | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const picker = useRef<HTMLInputElement>(null);
   const look = async (file: File): Promise<void> => {
     setPreview(null);
     setTrouble(null);
@@ -73,20 +73,15 @@ export function ImportDialog({ known, onClose }: ImportDialogProps) {
         A table with one make a line, its columns named in the first: day, name, holder, width, height, and what else
         you wrote down. Lengths are millimetres unless they carry their unit.
       </p>
-      <Button onClick={() => picker.current?.click()}>Choose a file</Button>
-      <input
-        ref={picker}
-        type="file"
+      <FilePicker
+        label="Log as a table (CSV)"
         accept=".csv,text/csv"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Log as a table (CSV)"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) look(file).catch((error: Error) => setTrouble(`The file could not be read: ${error.message}`));
-        }}
-      />
+        onFile={(file) =>
+          void look(file).catch((error: Error) => setTrouble(`The file could not be read: ${error.message}`))
+        }
+      >
+        Choose a file
+      </FilePicker>
       {trouble && (
         <p role="alert" className={styles.trouble}>
           {trouble}

@@ -4,7 +4,7 @@ import { App, Button, Input, Modal, Spin } from 'antd';
 import { useLiveQuery } from 'dexie-react-hooks';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { LONGEST_PROJECT, readProject } from '@/core/files';
 import type { Project } from '@/data/db';
 import { openMakes } from '@/data/makes';
@@ -17,6 +17,7 @@ import {
   saveProject,
   seedDemoShelf,
 } from '@/data/projects';
+import { FilePicker } from '../parts/FilePicker';
 import { ProjectCard } from './ProjectCard';
 import styles from './Shelf.module.css';
 
@@ -42,7 +43,6 @@ export function Shelf() {
   const making = useLiveQuery(openMakes);
   const [renaming, setRenaming] = useState<Project | null>(null);
   const [binOpen, setBinOpen] = useState(false);
-  const picker = useRef<HTMLInputElement>(null);
   const failed = (what: string) => (error: Error) => void message.error(`${what}: ${error.message}`);
 
   useEffect(() => {
@@ -114,20 +114,13 @@ export function Shelf() {
       )}
       <div className={styles.heading}>
         <h2>On the shelf</h2>
-        <Button onClick={() => picker.current?.click()}>Open a project file</Button>
-        <input
-          ref={picker}
-          type="file"
+        <FilePicker
+          label="Project file"
           accept=".json,application/json"
-          className="sr-only"
-          tabIndex={-1}
-          aria-label="Project file"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
-            if (file) importFile(file).catch(failed('The file could not be read'));
-          }}
-        />
+          onFile={(file) => void importFile(file).catch(failed('The file could not be read'))}
+        >
+          Open a project file
+        </FilePicker>
       </div>
       {!all && <Spin aria-label="Opening the shelf" />}
       {all?.shelf.length === 0 && (

@@ -28,6 +28,9 @@ interface OnTableProps {
 /** Room for words and edge numbers round what is drawn, px. */
 const RIM = 34;
 
+/** A sheet narrower than this, px, has no room for the numbers of its edges. */
+const NARROW = 84;
+
 /** A box in the maker's own view, mm: x to the right, y away from the maker. */
 interface Box {
   readonly left: number;
@@ -379,11 +382,14 @@ function EdgeNumbers({
   readonly scale: number;
   readonly at: (p: Point) => readonly [number, number];
 }) {
+  // On a narrow strip four numbers would run together: there they stand outside.
+  const narrow = Math.min(blank.width, blank.height) * scale < NARROW;
   return (
     <g>
       {([1, 2, 3, 4] as const).map((edge) => {
         // Past the middle, where notches and marks seldom are.
-        const [cx, cy] = at(inFrom(blank, edge, edgeLength(blank, edge) * 0.86, 17 / scale));
+        const along = edgeLength(blank, edge) * (narrow ? 0.5 : 0.86);
+        const [cx, cy] = at(inFrom(blank, edge, along, (narrow ? -17 : 17) / scale));
         const role = edge === near ? styles.nearEdge : edge === leftOf(near) ? styles.leftEdge : styles.edge;
         return (
           <g key={edge} className={role}>

@@ -1,7 +1,7 @@
-import { Segmented } from 'antd';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { Units } from '@/core/length';
+import { UnitsSwitch } from '../parts/UnitsSwitch';
 import styles from './Tools.module.css';
 
 const ROOMS = [
@@ -32,15 +32,7 @@ export function ToolsHead({
           </Link>
         ))}
       </nav>
-      <Segmented<Units>
-        aria-label="Units"
-        value={units}
-        options={[
-          { value: 'in', label: 'in' },
-          { value: 'mm', label: 'mm' },
-        ]}
-        onChange={onUnits}
-      />
+      <UnitsSwitch value={units} onChange={onUnits} />
     </div>
   );
 }
