@@ -14,7 +14,7 @@ const holder = (
   design: Omit<DesignInput, 'version' | 'construction' | 'options'>,
   options = {},
 ): DesignInput => ({ version: 1, construction, ...design, options }) as DesignInput;
-const scoring: DesignInput['tool'] = { kind: 'scoring-board', length: inches(12) };
+const scoring: DesignInput['tool'] = { kind: 'scoring-board', length: inches(12), pitch: inches(1 / 8) };
 const cover = { width: inches(12), height: inches(12), caliper: 0.28, sided: 2, directional: false } as const;
 const board: DesignInput['tool'] = {
   kind: 'envelope-board',

@@ -50,3 +50,8 @@ export const sameEntry = (a: LogEntry, b: LogEntry): boolean =>
 export const savePhoto = (id: string, image: Blob): Promise<string> => db.photos.put({ id, image });
 export const dropPhoto = (id: string): Promise<void> => db.photos.delete(id);
 export const loadPhoto = async (id: string): Promise<Blob | null> => (await db.photos.get(id))?.image ?? null;
+
+/** A make that tells how much room was right: one whose room is known. */
+export type Evidence = LogRecord & { readonly room: NonNullable<LogEntry['room']> };
+export const evidenceIn = (entries: readonly LogRecord[]): Evidence[] =>
+  entries.filter((entry): entry is Evidence => entry.room !== null);

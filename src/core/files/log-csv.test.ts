@@ -88,6 +88,13 @@ test('a table typed by hand is understood: units, fractions, a holder’s title,
   });
 });
 
+test('a make whose room nobody wrote down is read, and says so instead of counting as no room at all', () => {
+  const [line] = lines('day,name,holder,width,height,fit width\n2026-02-28,Good one,sleeve,3 in,4 in,tight\n');
+  expect(line).toMatchObject({ entry: { room: null } });
+  if (!('entry' in line!)) throw new Error('not read');
+  expect(lines(writeLogCsv([line.entry]))[0]).toMatchObject({ entry: { room: null } });
+});
+
 test('what cannot be read is told line by line, every problem of a line, and the others are read', () => {
   const found = lines(
     'day,name,holder,width,height,fit width,copies\n2026-02-30,,kite,wide,4 in,snug,half\n2026-02-28,Good one,sleeve,3 in,4 in,right,2\n',

@@ -45,8 +45,8 @@ export function writeLogCsv(entries: readonly LogEntry[]): string {
     width: length(entry.contents.width),
     height: length(entry.contents.height),
     thickness: length(entry.contents.thickness),
-    'room width': length(entry.room.width),
-    'room height': length(entry.room.height),
+    'room width': entry.room ? length(entry.room.width) : '',
+    'room height': entry.room ? length(entry.room.height) : '',
     'fit width': entry.fit.width.how,
     'off width': length(entry.fit.width.by),
     'fit height': entry.fit.height.how,
@@ -129,7 +129,10 @@ function readLine(row: Readonly<Record<string, unknown>>, line: number): LogLine
       name: cell('name'),
       construction,
       contents: { width: length('width', null), height: length('height', null), thickness: length('thickness', mm(0)) },
-      room: { width: length('room width', mm(0)), height: length('room height', mm(0)) },
+      room:
+        cell('room width') === '' && cell('room height') === ''
+          ? null
+          : { width: length('room width', mm(0)), height: length('room height', mm(0)) },
       fit: {
         width: { how: cell('fit width') || 'right', by: length('off width', mm(0)) },
         height: { how: cell('fit height') || 'right', by: length('off height', mm(0)) },

@@ -36,8 +36,8 @@ export const logEntrySchema = z.strictObject({
     height: lengthSchema({ over: 0 }),
     thickness: lengthSchema({ least: 0, most: 200 }),
   }),
-  /** Room the plan left, thickness taken off. */
-  room: z.strictObject({ width: room, height: room }),
+  /** Room the plan left, thickness taken off; null where nobody wrote it down: such a make says nothing about room. */
+  room: z.strictObject({ width: room, height: room }).nullable(),
   fit: z.strictObject({ width: fitted, height: fitted }),
   copies: z.int('A whole number of copies.').min(1, 'At least 1.').max(9999, 'At most 9999.'),
   minutes: z.number().min(0).max(100_000),

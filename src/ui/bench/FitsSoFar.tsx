@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { roomFromFits } from '@/core/fit';
 import { formatLength, mm, stepOf, type Graduation, type Units } from '@/core/length';
 import type { Design, DesignChange } from '@/core/plan';
-import { allLog, fitKey } from '@/data/log';
+import { allLog, evidenceIn, fitKey } from '@/data/log';
 import { fitWords } from '../log/fitWords';
 import styles from './Bench.module.css';
 
@@ -21,13 +21,15 @@ export function FitsSoFar({ design, units, graduation, onChange }: FitsSoFarProp
   if (!log || !design.contents) return null;
   const key = fitKey(design.construction.name, design.contents);
   const own = log.filter((entry) => fitKey(entry.construction, entry.contents) === key);
-  const advice = roomFromFits(own, graduation);
+  const known = evidenceIn(own);
+  const advice = roomFromFits(known, graduation);
   const [last] = own;
-  if (!advice || !last) return null;
+  if (!last) return null;
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   const { aim } = design;
   const least = Math.max(0.4, stepOf(graduation) / 2);
-  const differs = (['width', 'height'] as const).some((side) => Math.abs(advice[side].onMark - aim[side]) > least);
+  const differs =
+    advice !== null && (['width', 'height'] as const).some((side) => Math.abs(advice[side].onMark - aim[side]) > least);
   const right = last.fit.width.how === 'right' && last.fit.height.how === 'right';
   return (
     <aside className={styles.fits} aria-label="How such holders fitted so far">
@@ -35,9 +37,9 @@ export function FitsSoFar({ design, units, graduation, onChange }: FitsSoFarProp
         Last time (<Link href={`/log?e=${encodeURIComponent(last.id)}`}>{last.name}</Link>) this was{' '}
         <strong>{right ? 'just right' : `too ${fitWords({ fit: last.fit, units })}`}</strong>.
       </p>
-      {differs && (
+      {advice && differs && (
         <p>
-          Your {own.length} {own.length === 1 ? 'make says' : 'makes say'}: leave {say(advice.width.onMark)} in the
+          Your {known.length} {known.length === 1 ? 'make says' : 'makes say'}: leave {say(advice.width.onMark)} in the
           width and {say(advice.height.onMark)} in the height.{' '}
           <Button
             size="small"

@@ -1,6 +1,5 @@
 import { mm, roundTo, type Graduation, type Units } from '@/core/length';
-import { lapBetween } from '@/core/fold';
-import type { Design, Made, MadePiece } from '@/core/plan';
+import { leastLap, type Design, type Made, type MadePiece } from '@/core/plan';
 import { Figure } from '../parts/Figure';
 import styles from './Numbers.module.css';
 
@@ -13,7 +12,7 @@ interface NumbersProps {
 
 /** The figures a maker reads from an arm's length: cut, set or score, then lap, finished size and room left. */
 export function Numbers({ made, design, units, graduation }: NumbersProps) {
-  const { built, finished, fit, largest, folded } = made;
+  const { built, finished, fit, largest } = made;
   const [first] = made.pieces;
   const figure = (value: number, size: 'large' | 'hero' = 'large') => (
     <Figure value={value} units={units} graduation={graduation} size={size} />
@@ -30,7 +29,7 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
       {built.room ? pair(height, depth) : figure(height)}
     </>
   );
-  const lap = Math.min(...built.holds.map(([a, b]) => lapBetween(folded.finished, a, b).breadth));
+  const lap = leastLap(made);
   const notched = first.piece.notches.length > 0;
   const square = Math.abs(first.piece.blank.width - first.piece.blank.height) < 1e-6;
   const several = made.pieces.length > 1;
@@ -95,7 +94,7 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
           <dd>{figure(roundTo(mm((2 * built.penLoop.wall) / Math.PI), graduation, 'down'))}</dd>
         </div>
       )}
-      {Number.isFinite(lap) && (
+      {lap !== null && (
         <div>
           <dt>{notched ? 'Flaps lap' : 'Least lap'}</dt>
           <dd>{figure(lap)}</dd>

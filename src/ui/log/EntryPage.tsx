@@ -111,7 +111,13 @@ export function EntryPage({ entry }: { readonly entry: LogRecord }) {
                 {entry.contents.thickness > 0 && <> × {figure(entry.contents.thickness)}</>}
               </Fact>
               <Fact title="Room the plan left">
-                {figure(entry.room.width, false)} × {figure(entry.room.height)}
+                {entry.room ? (
+                  <>
+                    {figure(entry.room.width, false)} × {figure(entry.room.height)}
+                  </>
+                ) : (
+                  'not written down'
+                )}
               </Fact>
               <Fact title="How it fitted">{fitWords(entry)}</Fact>
               <Fact title="Copies">{entry.copies}</Fact>

@@ -2,12 +2,12 @@ import { axisBottom, extent, scaleLinear, select } from 'd3';
 import { useEffect, useRef } from 'react';
 import { wantedRoom, type RoomAdvice } from '@/core/fit';
 import { formatLength, INCH, mm, type Units } from '@/core/length';
-import type { LogRecord } from '@/data/db';
+import type { Evidence } from '@/data/log';
 import styles from './Log.module.css';
 
 interface FitChartProps {
   readonly side: 'width' | 'height';
-  readonly makes: readonly LogRecord[];
+  readonly makes: readonly Evidence[];
   readonly advice: RoomAdvice;
   readonly units: Units;
 }

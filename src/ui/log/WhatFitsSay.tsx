@@ -4,7 +4,7 @@ import { constructionNamed, type Ease } from '@/core/constructions';
 import { roomFromFits, type ContentsKind, type RoomAdvice } from '@/core/fit';
 import { formatLength, mm } from '@/core/length';
 import type { LogRecord } from '@/data/db';
-import { fitKey, fitKeyParts } from '@/data/log';
+import { evidenceIn, fitKey, fitKeyParts } from '@/data/log';
 import { loadUsualRoom, saveUsualRoom } from '@/data/settings';
 import { useUnits } from '../parts/useUnits';
 import { FitChart } from './FitChart';
@@ -19,7 +19,7 @@ export function WhatFitsSay({ entries }: { readonly entries: readonly LogRecord[
   const { message } = App.useApp();
   const { units } = useUnits();
   const usual = useLiveQuery(loadUsualRoom) ?? {};
-  const groups = Map.groupBy(entries, (entry) => fitKey(entry.construction, entry.contents));
+  const groups = Map.groupBy(evidenceIn(entries), (entry) => fitKey(entry.construction, entry.contents));
   if (groups.size === 0) return null;
   const graduation = units === 'in' ? '1/16 in' : '1 mm';
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);

@@ -3,7 +3,6 @@ import dayjs from 'dayjs';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { LogEntry } from '@/core/files';
-import { mm } from '@/core/length';
 import type { Design, Made } from '@/core/plan';
 import type { MakeRecord } from '@/data/db';
 import { addLog, savePhoto } from '@/data/log';
@@ -55,7 +54,6 @@ export function Finished({ make, made, design, minutes, onBack }: FinishedProps)
           copies: make.copies,
           minutes: Math.max(1, minutes),
           sheets: make.copies * made.pieces.length + make.spoiled.length,
-          contents: { ...plannedEntry(make.name, made, design).contents, thickness: mm(design.thickness) },
         }}
         units={make.units}
         graduation={design.graduation}
