@@ -1,10 +1,11 @@
 import { range } from 'd3';
 import { dot, minus, type Point } from '@/core/geometry';
-import { INCH, stepOf, type Graduation, type Units } from '@/core/length';
+import { INCH, type Graduation, type Units } from '@/core/length';
 import { edgeLength, leftOf, onEdge, type Blank, type Edge, type Piece } from '@/core/pattern';
-import type { EdgeBoard, EnvelopeBoard, Move, ScoringBoard, Tool } from '@/core/tools';
+import type { EnvelopeBoard, Move, Tool } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
 import { inFrom, MadeSheet } from '../draw/MadeSheet';
+import { Board, EdgeSlab, Grooves, Punch, type Box, type View } from './Boards';
 import styles from './OnTable.module.css';
 
 interface OnTableProps {
@@ -31,17 +32,9 @@ const RIM = 34;
 /** A sheet narrower than this, px, has no room for the numbers of its edges. */
 const NARROW = 84;
 
-/** A box in the maker's own view, mm: x to the right, y away from the maker. */
-interface Box {
-  readonly left: number;
-  readonly right: number;
-  readonly bottom: number;
-  readonly top: number;
-}
-
 /** The sheet with its near edge at the maker, in or under the tool that is used on it, seen from above. */
 export function OnTable(props: OnTableProps) {
-  const { blank, piece, tool, moves, fresh, near, width, height, label, paper } = props;
+  const { blank, piece, tool, moves, fresh, near, width, height, label, paper, units, graduation } = props;
   const latest = moves.slice(moves.length - fresh);
   const last = latest.at(-1);
   const [wide, deep] = [edgeLength(blank, near), edgeLength(blank, near % 2 === 1 ? 2 : 1)];
@@ -85,7 +78,7 @@ export function OnTable(props: OnTableProps) {
     const by = minus(p, from);
     return [px(dot(by, along) - shift), py(along.x * by.y - along.y * by.x)];
   };
-  const view = { ...props, px, py, scale };
+  const view = { px, py, scale, units, graduation };
   const turns = latest.filter((move) => move.do === 'turn').length;
   const middle = { x: px((sheet.left + sheet.right) / 2), y: py(deep / 2) };
   return (
@@ -97,7 +90,7 @@ export function OnTable(props: OnTableProps) {
       aria-label={label}
       className={styles.table}
     >
-      {paper && fresh === 0 && moves.length === 0 && <Uncut {...view} paper={paper} />}
+      {paper && fresh === 0 && moves.length === 0 && <Uncut {...view} blank={blank} paper={paper} />}
       {standing !== null && tool.kind === 'envelope-board' && (
         <Board board={tool} box={under} lit={readingOf(moves)} {...view} />
       )}
@@ -153,12 +146,6 @@ export function OnTable(props: OnTableProps) {
   );
 }
 
-type View = OnTableProps & {
-  readonly px: (x: number) => number;
-  readonly py: (y: number) => number;
-  readonly scale: number;
-};
-
 /** How far the sheet's left end stands from the middle of the notch, as it was last laid; null when it lies free. */
 function standingIn(board: EnvelopeBoard, moves: readonly Move[]): number | null {
   for (const move of [...moves].reverse()) {
@@ -174,161 +161,8 @@ function readingOf(moves: readonly Move[]): number | null {
   return last?.do === 'place' && last.by === 'ruler' ? last.at : null;
 }
 
-/** The envelope board under the sheet: its slab, the groove, the ruler that runs left from the notch. */
-function Board({
-  board,
-  box,
-  lit,
-  px,
-  py,
-  scale,
-  units,
-  graduation,
-}: View & { readonly board: EnvelopeBoard; readonly box: Box; readonly lit: number | null }) {
-  const reach = board.grooveEnd / Math.SQRT2;
-  const whole = units === 'in' ? INCH : 10;
-  const step = Math.max(stepOf(graduation) || 0, units === 'in' ? INCH / 8 : 1) * (scale < 1.6 ? 2 : 1);
-  const marks = range(0, Math.floor(board.rulerEnd / step + 1e-6) + 1).map((i) => i * step);
-  return (
-    <g>
-      <Slab box={box} px={px} py={py} />
-      <path
-        d={`M${px(0)} ${py(board.notch / 2)}L${px(reach)} ${py(board.notch / 2 + reach)}`}
-        className={styles.groove}
-      />
-      <g className={styles.ticks}>
-        {marks.map((mark) => {
-          const x = px(-(mark + board.offset));
-          const long = Math.abs(mark / whole - Math.round(mark / whole)) < 1e-6;
-          return (
-            <g key={mark}>
-              <line x1={x} x2={x} y1={py(-2.5)} y2={py(-2.5) + (long ? 11 : 6)} />
-              {long && (units === 'in' || Math.round(mark / whole) % 2 === 0) && (
-                <text x={x} y={py(-2.5) + 23} textAnchor="middle">
-                  {units === 'in' ? Math.round(mark / whole) : Math.round(mark)}
-                </text>
-              )}
-            </g>
-          );
-        })}
-      </g>
-      {lit !== null && (
-        <g>
-          <line
-            x1={px(-(lit + board.offset))}
-            x2={px(-(lit + board.offset))}
-            y1={py(0) - 5}
-            y2={py(-2.5) + 14}
-            className={styles.lit}
-          />
-          <FigureText
-            x={px(-(lit + board.offset))}
-            y={py(-2.5) + 40}
-            value={lit}
-            units={units}
-            graduation={graduation}
-            className={styles.figure}
-          />
-        </g>
-      )}
-    </g>
-  );
-}
-
-/** The punch at the notch and the pointer beside it, over the sheet. */
-function Punch({ board, pressed, px, py, scale }: View & { readonly board: EnvelopeBoard; readonly pressed: boolean }) {
-  const half = (board.notch / 2) * scale;
-  return (
-    <g>
-      <rect
-        x={px(0) - half * 1.15}
-        y={py(0) + 4}
-        width={half * 2.3}
-        height={Math.max(16, 13 * scale)}
-        rx={5}
-        className={pressed ? styles.pressed : styles.punch}
-      />
-      <path d={`M${px(board.notch / 2)} ${py(0) + 1}l-5 11h10z`} className={styles.pointer} />
-    </g>
-  );
-}
-
-/** A scoring board under the sheet: fence on the left, its grooves, the one to use lit. */
-function Grooves({
-  board,
-  box,
-  lit,
-  px,
-  py,
-  scale,
-  units,
-  graduation,
-}: View & { readonly board: ScoringBoard; readonly box: Box; readonly lit: number }) {
-  const pitch = board.pitch ?? (units === 'in' ? INCH / 8 : 5);
-  const each = pitch * Math.max(1, Math.ceil(4 / (pitch * scale)));
-  const whole = units === 'in' ? INCH : 50;
-  return (
-    <g>
-      <Slab box={box} px={px} py={py} />
-      {range(1, Math.floor(Math.min(board.length, box.right) / each + 1e-6) + 1).map((i) => (
-        <line
-          key={i}
-          x1={px(i * each)}
-          x2={px(i * each)}
-          y1={py(box.bottom + 4)}
-          y2={py(box.top - 4)}
-          className={styles.fine}
-        />
-      ))}
-      <g className={styles.ticks}>
-        {range(1, Math.floor(Math.min(board.length, box.right) / whole + 1e-6) + 1).map((i) => (
-          <text key={i} x={px(i * whole)} y={py(box.top) - 5} textAnchor="middle">
-            {units === 'in' ? i : i * whole}
-          </text>
-        ))}
-      </g>
-      <rect x={px(0) - 7} y={py(box.top)} width={7} height={py(box.bottom) - py(box.top)} className={styles.fence} />
-      <rect x={px(box.left)} y={py(0)} width={px(box.right) - px(box.left)} height={7} className={styles.fence} />
-      <line x1={px(lit)} x2={px(lit)} y1={py(box.bottom) + 2} y2={py(box.top)} className={styles.lit} />
-      <FigureText
-        x={px(lit)}
-        y={py(box.bottom) + 20}
-        value={lit}
-        units={units}
-        graduation={graduation}
-        className={styles.figure}
-      />
-    </g>
-  );
-}
-
-/** The board that makes one score near an edge: its slab and its groove. */
-function EdgeSlab({ board, box, px, py }: View & { readonly board: EdgeBoard; readonly box: Box }) {
-  const groove = py(board.scoreFrom + board.offset);
-  return (
-    <g>
-      <Slab box={box} px={px} py={py} />
-      <rect x={px(box.left)} y={py(0)} width={px(box.right) - px(box.left)} height={7} className={styles.fence} />
-      <line x1={px(box.left) + 6} x2={px(box.right) - 6} y1={groove} y2={groove} className={styles.groove} />
-    </g>
-  );
-}
-
-function Slab({ box, px, py }: Pick<View, 'px' | 'py'> & { readonly box: Box }) {
-  return (
-    <rect
-      x={px(box.left)}
-      y={py(box.top)}
-      width={px(box.right) - px(box.left)}
-      height={py(box.bottom) - py(box.top)}
-      rx={10}
-      className={styles.slab}
-    />
-  );
-}
-
 /** The sheet a blank is cut from, with the cuts. */
-function Uncut({ paper, blank, px, py, units, graduation }: View & { readonly paper: Blank }) {
+function Uncut({ paper, blank, px, py, units, graduation }: View & { readonly paper: Blank; readonly blank: Blank }) {
   const [w, h] = [blank.width, blank.height];
   return (
     <g>

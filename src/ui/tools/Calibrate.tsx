@@ -3,23 +3,20 @@
 import { PlusOutlined } from '@ant-design/icons';
 import { Alert, App, Button, Spin } from 'antd';
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { formatLength, inches, mm, type Graduation, type Mm, type Units } from '@/core/length';
-import { CARDS, planFor, readDesign, sizeChart, type ChartLine } from '@/core/plan';
-import { calibrate, simulate, toolOf, trialInside, type OwnTool, type Tool, type TrialFold } from '@/core/tools';
+import { calibrate, toolOf, trialInside, type Tool, type TrialFold } from '@/core/tools';
 import type { Project } from '@/data/db';
 import { projectsWith, retool } from '@/data/projects';
 import { loadToolbox, saveToolbox } from '@/data/settings';
-import { FigureText } from '../draw/FigureText';
-import { MadeSheet } from '../draw/MadeSheet';
 import { LengthField } from '../parts/LengthField';
 import { useUnits } from '../parts/useUnits';
 import { BoardSelect } from './BoardSelect';
+import { Changes } from './Changes';
 import { ToolsHead } from './ToolsHead';
-import { useBoard } from './useBoard';
+import { TrialPicture } from './TrialPicture';
+import { useBoard, type OwnBoard } from './useBoard';
 import styles from './Tools.module.css';
-
-type OwnBoard = Extract<OwnTool, { kind: 'envelope-board' }>;
 
 /** Trial sheets the app gives, to start with: one square, three settings. */
 const TRIALS: Record<Units, readonly TrialFold[]> = {
@@ -225,123 +222,3 @@ function Trials({
 
 /** Kept to a hundredth of a millimetre: more is no knowledge. */
 const round = (value: number): Mm => mm(Math.round(value * 100) / 100);
-
-/** What the new figures change for a few cards, before they are taken. */
-function Changes({ board, next, units }: { readonly board: OwnBoard; readonly next: OwnBoard; readonly units: Units }) {
-  const graduation = units === 'in' ? '1/8 in' : '1 mm';
-  const [before, after] = useMemo(() => {
-    const cards = CARDS.slice(1, 6).map(({ title, width, height }) => ({
-      name: title,
-      width,
-      height,
-      thickness: mm(0),
-    }));
-    return [board, next].map((own) => sizeChart(cards, toolOf(own)!, graduation)) as [ChartLine[], ChartLine[]];
-  }, [board, next, graduation]);
-  const say = (value: number): string => formatLength(mm(value), units, graduation, true);
-  const told = (line: ChartLine): string =>
-    line.ok ? `${say(line.row.blank)} square at ${say(line.row.setting)}` : 'cannot be made';
-  return (
-    <table className={styles.changes}>
-      <caption>What changes</caption>
-      <thead>
-        <tr>
-          <th>For</th>
-          <th>was</th>
-          <th>will be</th>
-        </tr>
-      </thead>
-      <tbody>
-        {before.map((line, i) => {
-          const [was, will] = [told(line), told(after[i]!)];
-          return (
-            <tr key={i} className={was === will ? undefined : styles.changed}>
-              <td>{line.ok ? line.row.card.name : line.card.name}</td>
-              <td>{was}</td>
-              <td>{was === will ? 'the same' : will}</td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
-  );
-}
-
-/** The first trial sheet, scored, with the two lengths to measure. */
-function TrialPicture({
-  trial,
-  board,
-  units,
-  graduation,
-}: {
-  readonly trial: TrialFold;
-  readonly board: Tool;
-  readonly units: Units;
-  readonly graduation: Graduation;
-}) {
-  const read = readDesign({
-    version: 1,
-    construction: 'diagonal-envelope',
-    blank: { width: trial.sheet, height: trial.sheet },
-    tool: board,
-    graduation: 'exact',
-    options: { setting: trial.setting },
-  });
-  const made = read.ok ? planFor(read.design).made : null;
-  if (!made) return <p>A square of that size cannot be set there.</p>;
-  const { blank } = made.pieces[0].piece;
-  const { moves } = made.pieces[0].programme;
-  const size = 340;
-  const scale = (size - 30) / blank.width;
-  const at = (p: { readonly x: number; readonly y: number }): readonly [number, number] => [
-    15 + p.x * scale,
-    size - 15 - p.y * scale,
-  ];
-  const corners = simulate(blank, board, moves).notches.map((notch) => notch[1]!);
-  // The four tips of the notches are the inside's corners.
-  const [a, b, c] = corners.map(at);
-  if (!a || !b || !c) return null;
-  const between = (p: readonly [number, number], q: readonly [number, number], share = 0.5): [number, number] => [
-    p[0] + (q[0] - p[0]) * share,
-    p[1] + (q[1] - p[1]) * share,
-  ];
-  const [widthAt, heightAt] = [between(b, c), between(a, b)];
-  const centre = at({ x: blank.width / 2, y: blank.height / 2 });
-  const inwards = (p: readonly [number, number]): [number, number] => between(p, centre, 0.3);
-  return (
-    <svg
-      viewBox={`0 0 ${size} ${size}`}
-      className={styles.trialPicture}
-      role="img"
-      aria-label="Where to measure the inside: from fold to fold"
-    >
-      <MadeSheet
-        blank={blank}
-        piece={made.pieces[0].piece}
-        tool={board}
-        moves={moves}
-        fresh={0}
-        at={at}
-        scale={scale}
-      />
-      {[
-        { at: inwards(heightAt), word: 'height', value: made.inside },
-        { at: inwards(widthAt), word: 'width', value: made.inside },
-      ].map(({ at: [x, y], word }) => (
-        <text key={word} x={x} y={y} textAnchor="middle" className={styles.measureWord}>
-          {word}
-        </text>
-      ))}
-      <path d={`M${between(a, b, 0.04).join(' ')}L${between(a, b, 0.96).join(' ')}`} className={styles.measure} />
-      <path d={`M${between(b, c, 0.04).join(' ')}L${between(b, c, 0.96).join(' ')}`} className={styles.measure} />
-      <FigureText
-        x={size / 2}
-        y={size - 1}
-        value={trial.sheet}
-        units={units}
-        graduation={graduation}
-        className={styles.sheetWord}
-      />
-    </svg>
-  );
-}

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { OwnTool } from '@/core/tools';
 import { useToolbox } from '../parts/useToolbox';
 
-type OwnBoard = Extract<OwnTool, { kind: 'envelope-board' }>;
+export type OwnBoard = Extract<OwnTool, { kind: 'envelope-board' }>;
 
 /** The envelope board at hand: the one the address names, or the first that is out; and the others to choose from. */
 export function useBoard(): {
