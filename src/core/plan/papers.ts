@@ -1,5 +1,10 @@
 import { inches, mm, type Mm } from '../length';
 
+/** Paper up to this thick lets contents show and creases at a touch, mm (office paper is 0.1). From memory. */
+export const THIN = 0.12;
+/** Paper from this on cracks when it is folded fast and is cut by a hard pass, mm (about 300 g/m² cover). From memory. */
+export const STIFF = 0.35;
+
 /** A sheet as it is sold. */
 export interface PaperSize {
   readonly id: string;

@@ -1,4 +1,4 @@
-import type { Edge, Piece } from '../pattern';
+import { rightOf, type Edge, type Piece } from '../pattern';
 import { scoreNumbers } from './numbers';
 import type { Made } from './plan';
 import type { Step } from './steps';
@@ -46,7 +46,7 @@ export function sheetNow(made: Made, steps: readonly Step[], wrong: Step, say: S
   let near: Edge = 1;
   const notched: Edge[] = [];
   for (const move of done) {
-    if (move.do === 'turn') near = ((near % 4) + 1) as Edge;
+    if (move.do === 'turn') near = rightOf(near);
     else if (move.do === 'punch') notched.push(near);
     else if (move.do === 'snip') notched.push(move.edge);
   }

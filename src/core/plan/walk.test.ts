@@ -129,6 +129,21 @@ describe('what each step brings along', () => {
     expect(step(card(), 'fold').how).toContain('burnish through scrap paper');
   });
 
+  test('what is laid down or set on is not creased: only folds on a score are told how', () => {
+    const box = planOf({
+      version: 1,
+      construction: 'tray-box',
+      contents: { width: '3 in', height: '4 in', thickness: '1 in' },
+      tool: { kind: 'scoring-board' },
+      options: { liner: true },
+    });
+    const folds = stepsOf(box, say).filter((s) => s.action === 'fold');
+    const laid = folds.filter((s) => !s.score);
+    expect(laid.map((s) => s.text).join(' ')).toContain('liner');
+    expect(laid.every((s) => s.how === undefined)).toBe(true);
+    expect(folds.filter((s) => s.score).every((s) => s.how !== undefined)).toBe(true);
+  });
+
   test('the first cut tells how to square a torn or rolled sheet, with the iron’s caution', () => {
     const cut = step(card(), 'cut');
     expect(cut.ifRough?.text).toContain('cut a second edge square to it');

@@ -14,7 +14,8 @@ export function plannedEntry(
     name: name.slice(0, 120) || 'Untitled',
     construction: design.construction.name,
     contents: { width: mm(Math.max(1, width)), height: mm(Math.max(1, height)), thickness: design.thickness },
-    room: made.fit ? { ...made.fit.ease } : { ...design.least },
+    // Asked from the paper, nobody knows yet what went in: such a make is no evidence about room.
+    room: made.fit ? { ...made.fit.ease } : null,
     paper: paper.width !== undefined ? `${paper.caliper.toFixed(2)} mm paper` : '',
   };
 }

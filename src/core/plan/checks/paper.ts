@@ -1,13 +1,9 @@
 import type { Mm } from '../../length';
-import { liesOn, smallestPaperFor } from '../papers';
+import { liesOn, smallestPaperFor, STIFF, THIN } from '../papers';
 import type { Made, Plan } from '../plan';
 import { printMap, turnFor, windowOnFront } from '../print';
 import { check, HAIR, type Check, type Remedy } from './check';
 
-/** Paper thinner than this lets contents show and creases at a touch, mm (office paper is 0.1). From memory. */
-const THIN = 0.12;
-/** Paper thicker than this cracks when it is folded fast, mm (about 300 g/m² cover). From memory. */
-const STIFF = 0.35;
 /** Plain paper that shows on less than this share of the front is no fault. From memory. */
 const SEEN_SHARE = 0.1;
 

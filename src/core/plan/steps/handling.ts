@@ -1,13 +1,9 @@
 import type { Design } from '../design';
 import type { Adhesive } from '../extras';
 import { longestCut } from '../longest-cut';
+import { STIFF, THIN } from '../papers';
 import { CAUTION } from '../words';
 import type { IfRough, Step } from './step';
-
-/** Paper up to this thick takes a score at a touch, mm (a little over office paper). From memory. */
-const THIN = 0.12;
-/** Paper from this on is stiff: a hard pass cuts it, mm (about 300 g/m² cover). From memory. */
-const STIFF = 0.35;
 
 /** How to get a straight edge to measure from. */
 const SQUARING: IfRough = {
@@ -56,6 +52,8 @@ function howOf(step: Step, { paper, adhesive }: Design, glue: ReadonlyMap<string
           ? 'Three or four light passes; one hard pass cuts stiff paper.'
           : 'Two or three light passes, never so hard that it cuts.';
     case 'fold':
+      // A piece laid down or a lid set on is part of the assembly, but nothing of it is creased.
+      if (!step.score) return '';
       return step.picture.kind === 'standing'
         ? 'Fold it right over once, let it come back and leave the crease soft: a burnished corner does not stand.'
         : caliper >= STIFF
