@@ -7,7 +7,7 @@ import { COMMON_BOARD, COMMON_TOOLBOX, toolboxSchema, type OwnTool } from '@/cor
 import { db, openDatabase, type Project } from './db';
 import { DEMO_LOG, DEMO_SHELF } from './demo';
 import { addLog, allLog, changeLog, dropLog, fitKey, fitKeyParts, putBackLog, sameEntry } from './log';
-import { beginMake, keepSpoiled, openMake, saveMake } from './makes';
+import { beginMake, keepSpoiled, notePlace, openMake, saveMake } from './makes';
 import {
   addProject,
   allProjects,
@@ -31,7 +31,18 @@ import {
 
 const card = { name: 'Star cards', units: 'in' as const, design: DEMO_SHELF[0]!.design };
 
+/** The browser's own notes, which Node has not. */
+const notes = new Map<string, string>();
+Object.defineProperty(globalThis, 'localStorage', {
+  value: {
+    getItem: (key: string) => notes.get(key) ?? null,
+    setItem: (key: string, value: string) => void notes.set(key, value),
+    removeItem: (key: string) => void notes.delete(key),
+  },
+});
+
 beforeEach(async () => {
+  notes.clear();
   await db.projects.clear();
   await db.settings.clear();
   await db.makes.clear();
@@ -112,6 +123,27 @@ describe('makes', () => {
     });
     expect(await openMake('other')).toBeNull();
   });
+
+  test('a place the database was not told in time is not lost', async () => {
+    const id = await beginMake(project, 1, 'together');
+    await saveMake(id, { done: 14, spent: 1000 });
+    notePlace(id, 20, 1500);
+    expect(await openMake('p')).toMatchObject({ done: 20, spent: 1500 });
+    // Once the database has the same place, the note is taken off and cannot speak against a later one.
+    await saveMake(id, { done: 20, spent: 1500 });
+    await db.makes.update(id, { done: 3 });
+    expect(await openMake('p')).toMatchObject({ done: 3 });
+    expect(notes.size).toBe(0);
+  });
+
+  test.each(['{"done":"7"}', 'no JSON', '{"done":-1,"spent":0}', 'null', '[]'])(
+    'a note that is no place is passed over: %s',
+    async (note) => {
+      const id = await beginMake(project, 1, 'together');
+      localStorage.setItem(`tuck-fold-place-${id}`, note);
+      expect(await openMake('p')).toMatchObject({ done: 0, spent: 0 });
+    },
+  );
 
   test('a finished make is not gone on with; of two open ones the last touched is', async () => {
     const first = await beginMake(project, 1, 'together');

@@ -18,7 +18,7 @@ import {
 } from '@/core/plan';
 import type { Toolbox } from '@/core/tools';
 import type { MakeRecord } from '@/data/db';
-import { keepSpoiled, saveMake } from '@/data/makes';
+import { keepSpoiled, notePlace, saveMake } from '@/data/makes';
 import { usePlan } from '../bench/usePlan';
 import { KeysDialog, type KeyLine } from '../parts/KeysDialog';
 import { KEYS } from '../parts/keys';
@@ -115,12 +115,13 @@ function AtTheTable({ make, plan, made, design }: TableProps) {
     spent.current += clock.take();
     setShownSpent(spent.current);
     setDone(next);
+    notePlace(make.id, next, spent.current);
     write(next);
   };
   useEffect(() => {
     const leave = (): void => {
       spent.current += clock.take();
-      void saveMake(make.id, { done, spent: spent.current });
+      notePlace(make.id, done, spent.current);
     };
     window.addEventListener('pagehide', leave);
     return () => window.removeEventListener('pagehide', leave);
