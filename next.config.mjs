@@ -2,5 +2,7 @@
 const config = {
   reactStrictMode: true,
   poweredByHeader: false,
+  // The solver finds its compiled part beside itself.
+  serverExternalPackages: ['highs'],
 };
 export default config;

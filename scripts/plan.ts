@@ -1,12 +1,6 @@
 /** Command line of the plan contract: a design on standard input, its plan on standard output. */
-import { readFileSync } from 'node:fs';
 import { planDocument, planFor, readDesign, type Issue } from '../src/core/plan';
-
-/** Prints what is wrong as one JSON object and stops with status 2; nothing goes to standard output. */
-function refuse(error: string, issues: readonly Issue[]): never {
-  process.stderr.write(`${JSON.stringify({ error, issues })}\n`);
-  process.exit(2);
-}
+import { refuse, standardInput } from './document';
 
 function planText(text: string, where: string): { ok: true; plan: string } | { ok: false; issues: Issue[] } {
   const at = (path: string): string => [where, path].filter(Boolean).join('.');
@@ -25,11 +19,7 @@ const args = process.argv.slice(2);
 const many = args.includes('--many');
 const unknown = args.find((arg) => arg !== '--many');
 if (unknown) refuse(`“${unknown}” is not an option here. Only --many is.`, []);
-const input = readFileSync(0, 'utf8').replace(/^\uFEFF/, '');
-if (input.trim() === '')
-  refuse('Nothing came in. Give a design document on standard input.', [
-    { path: '', message: 'The document is empty.' },
-  ]);
+const input = standardInput('design');
 
 const texts = many
   ? input.split(/\r?\n/).flatMap((text, i) => (text.trim() === '' ? [] : [{ text, where: `line ${i + 1}` }]))

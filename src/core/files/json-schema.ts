@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { cutListSchema, layoutSchema } from '../cutting';
 import { designSchema, planSchema } from '../plan';
 import { projectSchema } from './project';
 
@@ -14,7 +15,13 @@ export function jsonSchema(): object {
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     title: 'Tuck Fold documents',
-    $defs: { design: of(designSchema, 'input'), plan: of(planSchema, 'output'), project },
-    anyOf: [{ $ref: '#/$defs/design' }, { $ref: '#/$defs/plan' }, { $ref: '#/$defs/project' }],
+    $defs: {
+      design: of(designSchema, 'input'),
+      plan: of(planSchema, 'output'),
+      project,
+      cutList: of(cutListSchema, 'input'),
+      layout: of(layoutSchema, 'output'),
+    },
+    anyOf: ['design', 'plan', 'project', 'cutList', 'layout'].map((name) => ({ $ref: `#/$defs/${name}` })),
   };
 }

@@ -7,6 +7,10 @@ export type Body =
   | { readonly ok: true; readonly value: unknown }
   | { readonly ok: false; readonly status: 408 | 413 | 422; readonly message: string };
 
+/** The answer to a body that could not be read. */
+export const refused = ({ message, status }: Extract<Body, { ok: false }>): Response =>
+  Response.json({ error: message, issues: [{ path: '', message }] }, { status });
+
 /** Reads a request's JSON, stopping as soon as it grows too long or takes too long. */
 export async function readJsonBody(request: Request): Promise<Body> {
   const tooLong: Body = { ok: false, status: 413, message: `The document is longer than ${LONGEST_BODY} bytes.` };

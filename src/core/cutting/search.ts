@@ -1,0 +1,403 @@
+import { answerBy, better, prioritiesOf, rating, usedOf, withoutSurplus, type Answer } from './answer';
+import { barBound } from './bars';
+import { areaBound } from './bounds';
+import { everyPattern } from './every-pattern';
+import { FREE_MANNERS, inOrder, MANNERS, type Manner } from './fill';
+import { GuillotineTable } from './guillotine';
+import { countsOf, type Pattern, type Problem, type Stock } from './problem';
+import { seamlessPatterns } from './seamless';
+import { lookAhead } from './skyline';
+import { Growing, wholeNumbers, type Column, type Row, type Solver } from './solver';
+
+/** What the search is doing. */
+export type Doing = 'first answer' | 'lower bound' | 'better patterns' | 'whole numbers' | 'every pattern';
+
+/** Where the search stands: the best answer so far and what is proved. */
+export interface Standing {
+  readonly doing: Doing;
+  readonly answer: Answer;
+  /** No answer that keeps the priorities uses fewer sheets. */
+  readonly lowerBound: number;
+  readonly proved: boolean;
+  /** Patterns the answer is chosen from. */
+  readonly patterns: number;
+}
+
+/** How far the search goes. */
+export interface Patience {
+  /** Longest one run of the solver's whole-number part may take, seconds. */
+  readonly solverSeconds: number;
+  /** Joins tried before listing every pattern is given up. */
+  readonly joins: number;
+  /** Parts joined without waste that are kept in memory. */
+  readonly parts: number;
+  /** Steps of looking ahead for one sheet. */
+  readonly steps: number;
+  /** Answers built from shuffled orders. */
+  readonly shuffles: number;
+}
+export const USUAL_PATIENCE: Patience = {
+  solverSeconds: 6,
+  joins: 1.5e6,
+  parts: 20_000,
+  steps: 100_000,
+  shuffles: 120,
+};
+
+/** Most patterns kept to choose from. */
+const MOST_PATTERNS = 6000;
+/** A bound this near below a whole number is that number. */
+const HAIR = 1e-6;
+
+/** Numbers from 0 to 1 that look random and are the same every time (Park and Miller 1988). */
+function* shuffled(seed: number): Generator<number, never> {
+  for (let at = seed; ;) {
+    at = (at * 48271) % 2147483647;
+    yield at / 2147483647;
+  }
+}
+
+/**
+ * Searches for the fewest sheets and proves it: a first answer by filling sheets in many manners; a lower bound and
+ * good patterns by column generation, the patterns of cuts from edge to edge priced by dynamic programming; whole
+ * numbers by the solver; at last, where it is small enough, a choice among every pattern there is. Sheets of the
+ * priority used last are made fewest first, then those of the one before.
+ *
+ * Every step gives the best so far, so the caller may stop at any.
+ */
+export function* search(problem: Problem, solver: Solver, patience: Patience): Generator<Standing, Standing> {
+  const { items, stocks, free } = problem;
+  const manners = free ? [...FREE_MANNERS] : MANNERS;
+  const pool = new Pool();
+  let best: Answer = { patterns: [], unplaced: items.map(({ demand }) => demand) };
+  let bestRating = rating(best, problem);
+  const offer = (answer: Answer): void => {
+    pool.addAll(answer.patterns);
+    const now = rating(answer, problem);
+    if (better(now, bestRating)) [best, bestRating] = [answer, now];
+  };
+  const tryManner = (order: readonly number[], manner: Manner): void => offer(answerBy(problem, order, manner));
+  for (const manner of manners) tryManner(inOrder(items, manner.order), manner);
+  if (free)
+    for (const manner of MANNERS) offer(answerBy({ ...problem, free: false }, inOrder(items, manner.order), manner));
+
+  const simple = simpleBound(problem, best);
+  let lowerBound = simple;
+  const complete = (): boolean => best.unplaced.every((n) => n === 0);
+  let proved =
+    complete() &&
+    stocks.every(({ priority }) => priority === stocks[0]!.priority) &&
+    best.patterns.length <= lowerBound;
+  const standing = (doing: Doing): Standing => ({ doing, answer: best, lowerBound, proved, patterns: pool.size });
+  yield standing('first answer');
+  if (proved) return standing('first answer');
+
+  /** Sheets of priorities settled already may not become more. */
+  const limits = new Map<number, number>();
+  let settled = 0;
+  let allProved = true;
+  const table = pricing(problem);
+  let shuffledYet = false;
+  /** Every pattern there is; null when they are too many; undefined until they are asked for. */
+  let every: readonly Pattern[] | null | undefined;
+  for (const priority of prioritiesOf(problem).reverse()) {
+    const cost = stocks.map((stock) => (stock.priority === priority ? 1 : 0));
+    const rows = rowsOf(problem, limits);
+    const used = (): number => usedOf(best.patterns, problem, priority);
+    let least = 0;
+    const done = (): boolean => complete() && used() <= least;
+    const raise = (bound: number): void => {
+      least = Math.max(least, Math.ceil(bound - HAIR));
+      if (allProved) lowerBound = Math.max(lowerBound, settled + least);
+    };
+    if (stocks.every((stock) => stock.priority === priority)) raise(simple);
+
+    if (complete() && table && !done()) {
+      // Column generation: the linear relaxation over all patterns, new ones where the duals say they are worth it.
+      const master = new Growing(solver, rows);
+      let inMaster = 0;
+      const admit = (): void => {
+        for (const pattern of pool.from(inMaster)) master.add(columnOf(pattern, problem, cost[pattern.stock]!, limits));
+        inMaster = pool.size;
+      };
+      items.forEach((item, i) => master.add({ cost: 10 + item.demand, rows: [[i, 1]] }));
+      try {
+        for (let fresh = true, turn = 0; fresh && !done(); turn++) {
+          admit();
+          const { duals } = master.solve();
+          const worth = Array.from(items, (_, i) => Math.max(0, duals[i]!));
+          fresh = false;
+          const values = stocks.map((_, s) => table.solve(s, worth));
+          raise(
+            lagrangian(
+              problem,
+              worth,
+              values.map(({ bound }) => bound),
+              cost,
+              limits,
+              used(),
+            ),
+          );
+          stocks.forEach((stock, s) => {
+            const limited = [...limits.keys()].indexOf(stock.priority);
+            const paid =
+              cost[s]! - duals[items.length + s]! - (limited < 0 ? 0 : duals[items.length + stocks.length + limited]!);
+            if (values[s]!.value <= paid + 1e-7) return;
+            const laid = table.laid(s);
+            if (pool.add({ stock: s, counts: countsOf(laid, items), laid })) fresh = true;
+          });
+          if (turn % 4 === 3) yield standing('lower bound');
+          if (pool.size > MOST_PATTERNS) break;
+        }
+      } finally {
+        master.dispose();
+      }
+    }
+    if (complete() && free && limits.size === 0 && stocks.every((stock) => stock.priority === priority) && !done()) {
+      raise(barBound(problem, solver));
+      yield standing('lower bound');
+    }
+
+    const choose = (patterns: readonly Pattern[]): boolean => {
+      const chosen = wholeAnswer(problem, patterns, cost, limits, best, solver, patience.solverSeconds);
+      if (chosen) offer(chosen.answer);
+      return chosen?.proved ?? false;
+    };
+    if (!done()) {
+      choose(pool.all);
+      yield standing('whole numbers');
+    }
+    if (!done() && !shuffledYet) {
+      shuffledYet = true;
+      for (const [s, stock] of stocks.entries()) pool.addAll(seamlessPatterns(stock, s, items, patience.parts));
+      yield standing('better patterns');
+      if (free) offer(aheadAnswer(problem, patience.steps));
+      const random = shuffled(20261125);
+      for (let n = 0; n < patience.shuffles && !done() && pool.size < MOST_PATTERNS; n++) {
+        const manner = manners[n % manners.length]!;
+        const weight = items.map(({ width, height }) => width * height * (0.5 + random.next().value));
+        tryManner(
+          items.map((_, i) => i).sort((a, b) => weight[b]! - weight[a]!),
+          manner,
+        );
+        if (n % 20 === 19) yield standing('better patterns');
+      }
+      if (!done()) {
+        choose(pool.all);
+        yield standing('whole numbers');
+      }
+    }
+    if (!done() && !free && every !== null) {
+      yield standing('every pattern');
+      every ??= allPatterns(problem, patience.joins);
+      if (every) {
+        pool.addAll(every);
+        if (choose(every) && complete()) raise(used());
+        yield standing('whole numbers');
+      }
+    }
+    limits.set(priority, used());
+    if (!done()) allProved = false;
+    settled += used();
+  }
+  proved = allProved && complete();
+  if (proved) lowerBound = Math.max(lowerBound, best.patterns.length);
+  return standing('whole numbers');
+}
+
+/** Patterns to choose from, each set of pieces on a sheet once. */
+class Pool {
+  readonly all: Pattern[] = [];
+  private readonly keys = new Set<string>();
+  get size(): number {
+    return this.all.length;
+  }
+  add(pattern: Pattern): boolean {
+    const key = `${pattern.stock}:${pattern.counts.join()}`;
+    if (this.keys.has(key)) return false;
+    this.keys.add(key);
+    this.all.push(pattern);
+    return true;
+  }
+  addAll(patterns: readonly Pattern[]): void {
+    for (const pattern of patterns) this.add(pattern);
+  }
+  from(start: number): readonly Pattern[] {
+    return this.all.slice(start);
+  }
+}
+
+/** Rows: each item as often as asked for; no more sheets than at hand; no more of a settled priority. */
+function rowsOf({ items, stocks }: Problem, limits: ReadonlyMap<number, number>): Row[] {
+  return [
+    ...items.map(({ demand }) => ({ least: demand, most: Infinity })),
+    ...stocks.map(({ count }) => ({ least: -Infinity, most: count })),
+    ...[...limits.values()].map((most) => ({ least: -Infinity, most })),
+  ];
+}
+
+/** A pattern as a column of those rows. */
+function columnOf(
+  { stock, counts }: Pattern,
+  { items, stocks }: Problem,
+  cost: number,
+  limits: ReadonlyMap<number, number>,
+): Column {
+  const limit = [...limits.keys()].indexOf(stocks[stock]!.priority);
+  return {
+    cost,
+    rows: [
+      ...counts.flatMap((n, i) => (n > 0 ? [[i, n] as const] : [])),
+      [items.length + stock, 1],
+      ...(limit >= 0 ? [[items.length + stocks.length + limit, 1] as const] : []),
+    ],
+  };
+}
+
+/**
+ * The sheets chosen from patterns in whole numbers: as few as can be of what costs, then as little paper. What finds
+ * no place costs more than any sheet. `proved` says that these patterns give nothing better.
+ */
+function wholeAnswer(
+  problem: Problem,
+  patterns: readonly Pattern[],
+  cost: readonly number[],
+  limits: ReadonlyMap<number, number>,
+  best: Answer,
+  solver: Solver,
+  seconds: number,
+): { readonly answer: Answer; readonly proved: boolean } | null {
+  const { items, stocks } = problem;
+  const paper = stocks.map(({ width, height }) => width * height);
+  const most = Math.max(...paper);
+  const many = paper.some((area) => area !== most);
+  // All paper together costs less than one sheet.
+  const share = many || stocks.length > 1 ? 0.5 / (best.patterns.length + 1) / most : 0;
+  const columns = [
+    ...patterns.map((pattern) =>
+      columnOf(pattern, problem, cost[pattern.stock]! + share * paper[pattern.stock]!, limits),
+    ),
+    ...items.map(({ width, height }, i) => ({ cost: 1000 * (1 + (width * height) / most), rows: [[i, 1] as const] })),
+  ];
+  const start = columns.map(() => 0);
+  const places = new Map(patterns.map(({ stock, counts }, i) => [`${stock}:${counts.join()}`, i]));
+  for (const { stock, counts } of best.patterns) {
+    const place = places.get(`${stock}:${counts.join()}`);
+    if (place !== undefined) start[place]!++;
+  }
+  best.unplaced.forEach((n, i) => (start[patterns.length + i] = n));
+  const found = wholeNumbers(solver, rowsOf(problem, limits), columns, start, seconds);
+  if (!found) return null;
+  const chosen = patterns.flatMap((pattern, i) => Array.from({ length: found.values[i]! }, () => pattern));
+  return { answer: withoutSurplus(chosen, items), proved: found.proved };
+}
+
+/** An answer by looking ahead, sheet after sheet, on the first sheets there are. */
+function aheadAnswer(problem: Problem, steps: number): Answer {
+  const { items, stocks } = problem;
+  const left = items.map(({ demand }) => demand);
+  const sheets = stocks.map(({ count }) => count);
+  const patterns: Pattern[] = [];
+  for (const [s, stock] of [...stocks.entries()].sort(([, a], [, b]) => a.priority - b.priority))
+    while (sheets[s]! > 0) {
+      const laid = lookAhead(stock, items, left, steps);
+      if (laid.length === 0) break;
+      const counts = countsOf(laid, items);
+      counts.forEach((n, i) => (left[i]! -= n));
+      sheets[s]!--;
+      patterns.push({ stock: s, counts, laid });
+    }
+  return { patterns, unplaced: left };
+}
+
+/** Every pattern of every stock, or null when there are too many. */
+function allPatterns({ stocks, items }: Problem, joins: number): Pattern[] | null {
+  const all: Pattern[] = [];
+  for (const [s, stock] of stocks.entries()) {
+    const patterns = everyPattern(stock, s, items, joins / stocks.length);
+    if (!patterns) return null;
+    all.push(...patterns);
+  }
+  return all;
+}
+
+/** What the best sheet is worth, what no sheet is worth more than, and the pieces of the best. */
+interface Pricing {
+  solve(stock: number, worth: readonly number[]): { readonly value: number; readonly bound: number };
+  laid(stock: number): ReturnType<GuillotineTable['laid']>;
+}
+
+/** Prices patterns by dynamic programming; rounded to a grid where the sizes have too little in common. */
+function pricing({ stocks, items, free }: Problem): Pricing | null {
+  if (free) return null;
+  const tables = stocks.map((stock) => {
+    if (GuillotineTable.fits(stock, items)) return { real: new GuillotineTable(stock, items, 'exact'), over: null };
+    return { real: new GuillotineTable(stock, items, 'up'), over: new GuillotineTable(stock, items, 'down') };
+  });
+  return {
+    solve: (stock, worth) => {
+      const { real, over } = tables[stock]!;
+      const value = real.solve(worth);
+      return { value, bound: over ? over.solve(worth) : value };
+    },
+    laid: (stock) => tables[stock]!.real.laid(),
+  };
+}
+
+/**
+ * A bound from what pieces are worth (Lagrange, with the covering left out): the worth of all pieces less what sheets
+ * give beyond their cost, taken as often as may be. Scaled so that no sheet gives too much it is Farley's bound (1990);
+ * the better of both. True for any worth, so nothing depends on the solver's last digits.
+ */
+function lagrangian(
+  { items, stocks }: Problem,
+  worth: readonly number[],
+  best: readonly number[],
+  cost: readonly number[],
+  limits: ReadonlyMap<number, number>,
+  used: number,
+): number {
+  const all = items.reduce((sum, { demand }, i) => sum + demand * worth[i]!, 0);
+  const pieces = items.reduce((sum, { demand }) => sum + demand, 0);
+  const bound = (scale: number): number => {
+    let sum = scale * all;
+    for (const priority of new Set(stocks.map((stock) => stock.priority))) {
+      const own = stocks.flatMap((stock, s) => (stock.priority === priority ? [s] : []));
+      // Of what is being made fewer no better answer takes more than there are now; of the rest a sheet a piece at most.
+      let room = limits.get(priority) ?? (own.some((s) => cost[s]! > 0) ? used : pieces);
+      for (const s of own.sort((a, b) => cost[a]! - scale * best[a]! - (cost[b]! - scale * best[b]!))) {
+        const gain = cost[s]! - scale * best[s]!;
+        const taken = Math.min(room, stocks[s]!.count);
+        if (gain >= 0 || taken <= 0) break;
+        sum += gain * taken;
+        room -= taken;
+      }
+    }
+    return sum;
+  };
+  const most = Math.max(...best.map((value, s) => (cost[s]! > 0 ? value / cost[s]! : 0)));
+  return Math.max(bound(1), most > 1 ? bound(1 / most) : 0);
+}
+
+/** Sheets surely needed for what an answer places: by area, largest sheets first, and on a sheet as large as all. */
+export function simpleBound({ items, stocks }: Problem, { patterns, unplaced }: Answer): number {
+  const demand = items.map((item, i) => item.demand - unplaced[i]!);
+  if (patterns.length === 0) return 0;
+  const around: Stock = {
+    ...stocks[0]!,
+    width: Math.max(...stocks.map(({ width }) => width)),
+    height: Math.max(...stocks.map(({ height }) => height)),
+    kerf: Math.min(...stocks.map(({ kerf }) => kerf)),
+    turn: stocks.some(({ turn }) => turn),
+  };
+  const { kerf } = around;
+  let area = items.reduce((sum, { width, height }, i) => sum + demand[i]! * (width + kerf) * (height + kerf), 0);
+  let sheets = 0;
+  for (const { width, height, count } of [...stocks].sort((a, b) => b.width * b.height - a.width * a.height)) {
+    const taken = Math.min(count, Math.ceil(area / (width * height) - HAIR));
+    sheets += taken;
+    area -= taken * width * height;
+    if (area <= HAIR * width * height) break;
+  }
+  return Math.max(sheets, Math.ceil(areaBound(around, items, demand) - HAIR));
+}
