@@ -18,3 +18,14 @@ export { pack, packing, type Progress } from './pack';
 export { USUAL_PATIENCE, type Patience } from './search';
 export { loadSolver, type Solver } from './solver';
 export { carryOut, fenceOrder, type FenceGroup, type TrimmerCut } from './trimmer';
+export { blanksOf, piecesOf, type Need } from './needs';
+export {
+  paperSpent,
+  sheetsFrom,
+  stashPaperSchema,
+  whenCut,
+  type KeptPaper,
+  type PaperSpent,
+  type StashChange,
+  type StashPaper,
+} from './stash';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import { CONSTRUCTIONS } from '../constructions';
 import { mm } from '../length';
-import { LONGEST_LOG, readLogCsv, writeLogCsv } from './log-csv';
+import { LONGEST_TABLE } from './csv';
+import { readLogCsv, writeLogCsv } from './log-csv';
 import { logEntrySchema, type LogEntry } from './log';
 
 const entry = (fields: object = {}): LogEntry =>
@@ -125,7 +126,7 @@ test.each([
 
 test('a table without its columns, too long or with too many lines is refused with a sentence', () => {
   expect(readLogCsv('a,b\n1,2')).toMatchObject({ ok: false, message: expect.stringContaining('“day”, “name”') });
-  expect(readLogCsv('x'.repeat(LONGEST_LOG + 1))).toMatchObject({
+  expect(readLogCsv('x'.repeat(LONGEST_TABLE + 1))).toMatchObject({
     ok: false,
     message: expect.stringContaining('characters'),
   });

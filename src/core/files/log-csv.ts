@@ -1,7 +1,7 @@
-import Papa from 'papaparse';
 import { constructionNamed, CONSTRUCTIONS } from '../constructions';
 import { mm, parseLength, type Mm } from '../length';
 import { issuesOf } from '../plan';
+import { cellOf, csv, guarded, length, readTable } from './csv';
 import { logEntrySchema, type LogEntry } from './log';
 
 /** Columns of the log as a table, in their order; lengths are numbers of millimetres. */
@@ -27,17 +27,8 @@ const COLUMNS = [
 ] as const;
 type Column = (typeof COLUMNS)[number];
 
-/** Longest table worth reading, characters, and most lines. */
-export const LONGEST_LOG = 2_000_000;
-const MOST_LINES = 20_000;
-
-/** Text that a spreadsheet would run as a formula is led by an apostrophe. */
-const guarded = (text: string): string => (/^'*[=+\-@\t\r]/.test(text) ? `'${text}` : text);
-const plain = (text: string): string => (/^'+[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
-
 /** The log as a table of comma-separated values; lengths in millimetres to a hundredth. */
 export function writeLogCsv(entries: readonly LogEntry[]): string {
-  const length = (value: number): string => String(Number(value.toFixed(2)));
   const rows = entries.map((entry): Record<Column, string> => ({
     day: entry.day,
     name: guarded(entry.name),
@@ -58,7 +49,10 @@ export function writeLogCsv(entries: readonly LogEntry[]): string {
     changed: guarded(entry.changed),
     note: guarded(entry.note),
   }));
-  return `${Papa.unparse({ fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((column) => row[column])) }, { newline: '\r\n' })}\r\n`;
+  return csv(
+    COLUMNS,
+    rows.map((row) => COLUMNS.map((column) => row[column])),
+  );
 }
 
 /** One line of a table as it was read: an entry, or what is wrong with it. */
@@ -73,35 +67,14 @@ export type LogLine =
 export function readLogCsv(
   text: string,
 ): { readonly ok: true; readonly lines: readonly LogLine[] } | { readonly ok: false; readonly message: string } {
-  if (text.length > LONGEST_LOG)
-    return { ok: false, message: `This table has ${text.length} characters; a log has under ${LONGEST_LOG}.` };
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (name) => name.trim().toLowerCase(),
-  });
-  const fields = parsed.meta.fields ?? [];
-  const needed = (['day', 'name', 'holder', 'width', 'height'] as const).filter((name) => !fields.includes(name));
-  if (needed.length > 0)
-    return {
-      ok: false,
-      message: `The first line must name the columns, and “${needed.join('”, “')}” ${needed.length > 1 ? 'are' : 'is'} missing. Export the log once to see them all.`,
-    };
-  if (parsed.data.length > MOST_LINES)
-    return {
-      ok: false,
-      message: `This table has ${parsed.data.length} lines; at most ${MOST_LINES} are read at once.`,
-    };
-  return { ok: true, lines: parsed.data.map((row, i) => readLine(row, i + 2)) };
+  const table = readTable(text, ['day', 'name', 'holder', 'width', 'height'], 'the log');
+  return table.ok ? { ok: true, lines: table.rows.map((row, i) => readLine(row, i + 2)) } : table;
 }
 
 function readLine(row: Readonly<Record<string, unknown>>, line: number): LogLine {
   const problems: string[] = [];
-  const cell = (column: Column): string => {
-    const value = row[column];
-    return typeof value === 'string' ? plain(value.trim()) : '';
-  };
-  const length = (column: Column, fallback: Mm | null): Mm => {
+  const cell = (column: Column): string => cellOf(row, column);
+  const lengthIn = (column: Column, fallback: Mm | null): Mm => {
     const written = cell(column);
     if (written === '' && fallback !== null) return fallback;
     const read = parseLength(written, 'mm');
@@ -128,14 +101,18 @@ function readLine(row: Readonly<Record<string, unknown>>, line: number): LogLine
       day: cell('day'),
       name: cell('name'),
       construction,
-      contents: { width: length('width', null), height: length('height', null), thickness: length('thickness', mm(0)) },
+      contents: {
+        width: lengthIn('width', null),
+        height: lengthIn('height', null),
+        thickness: lengthIn('thickness', mm(0)),
+      },
       room:
         cell('room width') === '' && cell('room height') === ''
           ? null
-          : { width: length('room width', mm(0)), height: length('room height', mm(0)) },
+          : { width: lengthIn('room width', mm(0)), height: lengthIn('room height', mm(0)) },
       fit: {
-        width: { how: cell('fit width') || 'right', by: length('off width', mm(0)) },
-        height: { how: cell('fit height') || 'right', by: length('off height', mm(0)) },
+        width: { how: cell('fit width') || 'right', by: lengthIn('off width', mm(0)) },
+        height: { how: cell('fit height') || 'right', by: lengthIn('off height', mm(0)) },
       },
       copies: count('copies', 1),
       minutes: count('minutes', 0),

@@ -2,9 +2,9 @@ import type { Point } from '../geometry';
 import type { SheetDrawing } from './sheet-drawing';
 
 /** Figures are written to a ten-thousandth of a millimetre. */
-const figure = (value: number): string => String(Number(value.toFixed(4)));
+export const figure = (value: number): string => String(Number(value.toFixed(4)));
 
-const escaped = (text: string): string =>
+export const escaped = (text: string): string =>
   text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`).replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F]/g, '');
 
 /** Gap between pieces drawn in one file, mm. */

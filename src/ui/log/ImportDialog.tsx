@@ -33,8 +33,11 @@ export function ImportDialog({ known, onClose }: ImportDialogProps) {
   const look = async (file: File): Promise<void> => {
     setPreview(null);
     setTrouble(null);
-    const { LONGEST_LOG, readLogCsv } = await import('@/core/files/log-csv');
-    if (file.size > LONGEST_LOG * 4)
+    const [{ readLogCsv }, { LONGEST_TABLE }] = await Promise.all([
+      import('@/core/files/log-csv'),
+      import('@/core/files/csv'),
+    ]);
+    if (file.size > LONGEST_TABLE * 4)
       return setTrouble(`“${file.name}” has ${file.size} bytes; a log has far less. Nothing was changed.`);
     const read = readLogCsv(await file.text());
     if (!read.ok) return setTrouble(`“${file.name}” was not taken in. ${read.message}`);
