@@ -1,11 +1,13 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { checksOf, planFor, readDesign } from '@/core/plan';
+import { loadSolver, pack, readCutList, sheetsFrom, stashPaperSchema, type StashPaper } from '@/core/cutting';
 import { logEntrySchema } from '@/core/files';
 import { mm } from '@/core/length';
 import { COMMON_BOARD, COMMON_TOOLBOX, toolboxSchema, type OwnTool } from '@/core/tools';
+import { allCuts, loadCutting, markCut, saveCutting, TABLE, undoCut } from './cuttings';
 import { db, openDatabase, type Project } from './db';
-import { DEMO_LOG, DEMO_SHELF } from './demo';
+import { DEMO_CUTS, DEMO_LOG, DEMO_SHELF, DEMO_STASH } from './demo';
 import { addLog, allLog, changeLog, dropLog, fitKey, fitKeyParts, putBackLog, sameEntry } from './log';
 import { beginMake, keepSpoiled, notePlace, openMake, saveMake } from './makes';
 import {
@@ -28,6 +30,7 @@ import {
   saveToolbox,
   saveUsualRoom,
 } from './settings';
+import { addPaper, addPapers, allPapers, changePaper, dropPaper, papersLeft, putBackPaper } from './stash';
 
 const card = { name: 'Star cards', units: 'in' as const, design: DEMO_SHELF[0]!.design };
 
@@ -47,6 +50,7 @@ beforeEach(async () => {
   await db.settings.clear();
   await db.makes.clear();
   await db.log.clear();
+  await Promise.all([db.papers.clear(), db.cuttings.clear(), db.cuts.clear()]);
 });
 
 test('every demo project is ready to cut, but for the one that shows what a failing design looks like', () => {
@@ -226,4 +230,126 @@ test('a project and a board written by version 1 of the database are still read'
   expect(tools).toHaveLength(COMMON_TOOLBOX.length);
   expect(await now.settings.get('my-board' as never)).toBeUndefined();
   expect(await now.log.count()).toBe(0);
+});
+
+test('makes, log, photos and tools written by version 2 of the database are still read', async () => {
+  const old = new Dexie('old-log');
+  old.version(1).stores({ projects: '&id, updatedAt', settings: '&key' });
+  old.version(2).stores({ makes: '&id, projectId, updatedAt', log: '&id, day, construction', photos: '&id' });
+  const make = { id: 'm', projectId: 'v2', done: 3, spent: 5, copies: 2, endedAt: 0, updatedAt: 9 };
+  const entry = { ...DEMO_LOG[0]!, id: 'l', units: 'in', makeId: 'm', projectId: 'v2', addedAt: 1, deletedAt: 0 };
+  await old.table('makes').add(make);
+  await old.table('log').add(entry);
+  await old.table('settings').add({ key: 'toolbox', value: COMMON_TOOLBOX });
+  old.close();
+  const now = openDatabase('old-log');
+  expect(await now.makes.get('m')).toEqual(make);
+  expect(await now.log.get('l')).toEqual(entry);
+  expect((await now.settings.get('toolbox'))?.value).toEqual(COMMON_TOOLBOX);
+  expect([await now.papers.count(), await now.cuttings.count(), await now.cuts.count()]).toEqual([0, 0, 0]);
+});
+
+describe('the stash', () => {
+  const card: StashPaper = {
+    name: 'Night card',
+    width: mm(300),
+    height: mm(300),
+    count: 3,
+    caliper: mm(0.25),
+    sided: 2,
+    directional: false,
+    colour: 'blue',
+    price: 0.9,
+    made: 'plain',
+    of: '',
+    note: '',
+  };
+  /** Lays pieces out on what the stash has. */
+  async function laidOut(pieces: object[]) {
+    const sheets = sheetsFrom(await papersLeft(), true);
+    const read = readCutList({ version: 1, sheets: sheets.map(({ sheet }) => sheet), pieces });
+    if (!read.ok) throw new Error(JSON.stringify(read.issues));
+    const papers = new Map(sheets.map(({ sheet, paper }) => [sheet.name, paper]));
+    return { list: read.list, layout: pack(read.list, await loadSolver()), papers };
+  }
+  const piece = { name: 'p', width: 200, height: 300 };
+  const seen = async () => (await allPapers()).map(({ name, count, offcut }) => [name, count, offcut]);
+
+  test('papers are added, changed, taken out and put back', async () => {
+    const id = await addPaper(card);
+    await addPapers([{ ...card, name: 'Cream', count: 0 }]);
+    expect((await allPapers()).map(({ name }) => name)).toEqual(['Cream', 'Night card']);
+    expect((await papersLeft()).map(({ name }) => name)).toEqual(['Night card']);
+    await changePaper(id, { ...card, count: 7 });
+    await dropPaper(id);
+    expect(await papersLeft()).toEqual([]);
+    await putBackPaper(id);
+    expect(await papersLeft()).toEqual([expect.objectContaining({ count: 7 })]);
+  });
+
+  test('what is cut leaves the stash, its offcuts enter, and both can be undone', async () => {
+    await addPaper(card);
+    const { list, layout, papers } = await laidOut([{ ...piece, quantity: 2 }]);
+    const id = await markCut(TABLE, 'Two wraps', list, layout, papers);
+    expect(await seen()).toEqual([
+      ['Night card', 1, false],
+      ['Offcut, Night card', 2, true],
+    ]);
+    expect((await allPapers())[1]).toMatchObject({ from: id, width: 300, height: 100 });
+    expect((await loadCutting(TABLE)).cut).toMatchObject({ id, layout: { sheetsUsed: 2 } });
+    expect(await allCuts()).toEqual([expect.objectContaining({ name: 'Two wraps', sheets: 2, kept: 60_000 })]);
+    await undoCut(id);
+    expect(await seen()).toEqual([['Night card', 3, false]]);
+    expect((await loadCutting(TABLE)).cut).toBeNull();
+    expect(await allCuts()).toEqual([]);
+    // Twice is once.
+    await undoCut(id);
+    expect(await seen()).toEqual([['Night card', 3, false]]);
+  });
+
+  test('a cutting whose offcut was cut since is not taken back before that one is', async () => {
+    await addPaper(card);
+    const first = await laidOut([piece]);
+    const one = await markCut(TABLE, 'Wrap', first.list, first.layout, first.papers);
+    const second = await laidOut([{ name: 'tag', width: 90, height: 90 }]);
+    const two = await markCut(TABLE, 'Tag', second.list, second.layout, second.papers);
+    expect(await seen()).toEqual([
+      ['Night card', 2, false],
+      // The one from the first cutting is used up; the second left one of its own.
+      ['Offcut, Night card', 0, true],
+      ['Offcut, Night card', 1, true],
+    ]);
+    await expect(undoCut(one)).rejects.toThrow('was used or taken out since');
+    await undoCut(two);
+    await undoCut(one);
+    expect(await seen()).toEqual([['Night card', 3, false]]);
+  });
+
+  test('sheets that are no longer there are told of, and nothing is changed', async () => {
+    const id = await addPaper(card);
+    const { list, layout, papers } = await laidOut([{ ...piece, quantity: 2 }]);
+    await changePaper(id, { ...card, count: 1 });
+    await expect(markCut(TABLE, 'Two wraps', list, layout, papers)).rejects.toThrow(
+      'there is only 1 of “Night card” left, and this takes 2',
+    );
+    expect(await seen()).toEqual([['Night card', 1, false]]);
+    expect(await allCuts()).toEqual([]);
+  });
+
+  test('a cutting table keeps what is laid on it; a project’s own begins with one copy', async () => {
+    expect((await loadCutting('p')).needs).toEqual([{ projectId: 'p', copies: 1 }]);
+    await saveCutting('p', { cutter: 'free' });
+    await saveCutting('p', { offcutsFirst: false });
+    expect(await loadCutting('p')).toMatchObject({ cutter: 'free', offcutsFirst: false });
+    expect((await loadCutting(TABLE)).needs).toEqual([]);
+  });
+
+  test('every demo paper is one the stash would read, and no more paper was used than there was', () => {
+    for (const { id: _, offcut: __, ...paper } of DEMO_STASH)
+      expect(stashPaperSchema.safeParse(paper).success).toBe(true);
+    for (const { paper, pieces, kept, saved } of DEMO_CUTS) {
+      expect(pieces + kept).toBeLessThanOrEqual(paper);
+      expect(saved).toBeLessThanOrEqual(pieces);
+    }
+  });
 });

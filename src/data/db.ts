@@ -1,4 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie';
+import type { CutList, CutPiece, KeptPaper, Layout } from '@/core/cutting';
 import type { Units } from '@/core/length';
 import type { DesignInput, WayOfWork } from '@/core/plan';
 import type { LogEntry } from '@/core/files';
@@ -70,6 +71,52 @@ export interface Photo {
   readonly image: Blob;
 }
 
+/** A paper of the stash. */
+export interface PaperRecord extends KeptPaper {
+  /** The cutting an offcut came from; empty for others. */
+  readonly from: string;
+  readonly addedAt: number;
+  readonly deletedAt: number;
+}
+
+/** What lies on the cutting table: of one project (by its id), or of several (`table`). */
+export interface CuttingRecord {
+  readonly id: string;
+  readonly needs: readonly { readonly projectId: string; readonly copies: number }[];
+  /** Pieces that belong to no project. */
+  readonly extra: readonly CutPiece[];
+  /** Papers of the stash it may take; null for all of them. */
+  readonly papers: readonly string[] | null;
+  /** Paper sizes to buy as many of as are needed. */
+  readonly bought: readonly string[];
+  readonly cutter: CutList['cutter'];
+  readonly offcutsFirst: boolean;
+  /** Sheets laid by hand, and the list they were laid for. */
+  readonly byHand: { readonly list: CutList; readonly layout: Layout } | null;
+  /** Set while the table shows what was cut. */
+  readonly cut: { readonly id: string; readonly list: CutList; readonly layout: Layout } | null;
+  readonly updatedAt: number;
+}
+
+/** A cutting that was carried out: where the paper went, and what the stash gave and got. */
+export interface CutRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly at: number;
+  readonly sheets: number;
+  /** mm²: all sheets, pieces, kept as offcuts, pieces from offcuts. */
+  readonly paper: number;
+  readonly pieces: number;
+  readonly kept: number;
+  readonly saved: number;
+  readonly cost: number;
+  readonly savedCost: number;
+  readonly taken: readonly { readonly paper: string; readonly count: number }[];
+  /** The offcuts it put into the stash, and how many of each. */
+  readonly added: readonly { readonly paper: string; readonly count: number }[];
+  readonly undoneAt: number;
+}
+
 /** Choices that belong to the person, not to a project. */
 export interface Setting {
   readonly key: 'demo-shelf' | 'toolbox' | 'theme' | 'spoken' | 'usual-room' | 'units' | 'size-chart';
@@ -82,6 +129,9 @@ type Database = Dexie & {
   makes: EntityTable<MakeRecord, 'id'>;
   log: EntityTable<LogRecord, 'id'>;
   photos: EntityTable<Photo, 'id'>;
+  papers: EntityTable<PaperRecord, 'id'>;
+  cuttings: EntityTable<CuttingRecord, 'id'>;
+  cuts: EntityTable<CutRecord, 'id'>;
 };
 
 /** Opens the browser's database. Each change of shape gets a version of its own, with a sample and a test. */
@@ -102,6 +152,7 @@ export function openDatabase(name = 'tuck-fold'): Database {
       await settings.put({ key: 'toolbox', value: tools });
       await settings.delete('my-board');
     });
+  database.version(3).stores({ papers: '&id, from', cuttings: '&id', cuts: '&id, at' });
   return database;
 }
 

@@ -1,6 +1,8 @@
+import type { KeptPaper } from '@/core/cutting';
 import { logEntrySchema, type LogEntry, type ProjectFile } from '@/core/files';
-import { inches } from '@/core/length';
+import { inches, mm } from '@/core/length';
 import type { DesignInput } from '@/core/plan';
+import type { CutRecord } from './db';
 
 type Demo = Pick<ProjectFile, 'name' | 'units' | 'design'>;
 
@@ -328,4 +330,109 @@ export const DEMO_LOG: readonly LogEntry[] = [
     sheets: 8,
     paper: 'midnight cardstock',
   }),
+];
+
+const stashed = (
+  id: string,
+  name: string,
+  [width, height]: readonly [number, number],
+  more: Partial<KeptPaper>,
+): KeptPaper => ({
+  id: `demo-paper-${id}`,
+  name,
+  width: inches(width),
+  height: inches(height),
+  count: 1,
+  caliper: mm(0.28),
+  sided: 2,
+  directional: false,
+  colour: '',
+  price: 0,
+  made: 'plain',
+  of: '',
+  note: '',
+  offcut: false,
+  ...more,
+});
+
+/** What lies in the observatory's paper drawer. */
+export const DEMO_STASH: readonly KeptPaper[] = [
+  stashed('night', 'Midnight cardstock', [12, 12], { count: 24, colour: 'deep blue', price: 0.85 }),
+  stashed('chart', 'Old star charts', [12, 12], {
+    count: 9,
+    caliper: mm(0.16),
+    sided: 1,
+    directional: true,
+    colour: 'sepia print',
+    price: 0.4,
+    note: 'The grid runs upright.',
+  }),
+  stashed('cream', 'Cream text', [8.5, 11], { count: 40, caliper: mm(0.13), colour: 'cream', price: 0.08 }),
+  stashed('grey', 'Grey cover', [12, 12], { count: 6, caliper: mm(0.35), colour: 'warm grey', price: 1.1 }),
+  stashed('foil', 'Cream on foil', [8, 8], {
+    count: 3,
+    caliper: mm(0.3),
+    colour: 'silver',
+    price: 1.6,
+    made: 'laminated',
+    of: 'cream text and kitchen foil',
+  }),
+  stashed('night-1', 'Offcut, Midnight cardstock', [12, 4.5], {
+    count: 2,
+    colour: 'deep blue',
+    price: 0.31875,
+    offcut: true,
+  }),
+  stashed('grey-1', 'Offcut, Grey cover', [6, 5], {
+    count: 1,
+    caliper: mm(0.35),
+    colour: 'warm grey',
+    price: 0.23,
+    offcut: true,
+  }),
+  stashed('chart-1', 'Offcut, Old star charts', [3.5, 12], {
+    count: 3,
+    caliper: mm(0.16),
+    sided: 1,
+    directional: true,
+    colour: 'sepia print',
+    price: 0.117,
+    offcut: true,
+  }),
+];
+
+/** Square inches as the database keeps areas, mm². */
+const square = (inch: number): number => inch * 645.16;
+const cutOn = (
+  i: number,
+  name: string,
+  day: string,
+  sheets: number,
+  [paper, pieces, kept, saved]: readonly [number, number, number, number],
+  [cost, savedCost]: readonly [number, number],
+): CutRecord => ({
+  id: `demo-cut-${i}`,
+  name,
+  at: Date.parse(`${day}T15:00:00Z`),
+  sheets,
+  paper: square(paper),
+  pieces: square(pieces),
+  kept: square(kept),
+  saved: square(saved),
+  cost,
+  savedCost,
+  taken: [],
+  added: [],
+  undoneAt: 0,
+});
+
+/** What was cut over the season. */
+export const DEMO_CUTS: readonly CutRecord[] = [
+  cutOn(1, 'Box for twelve star cards', '2026-06-20', 8, [1152, 936, 144, 0], [5.9, 0]),
+  cutOn(2, 'Wrap for the moon atlas', '2026-07-11', 1, [144, 104, 30, 0], [0.87, 0]),
+  cutOn(3, 'Thank-you cards for the lens makers', '2026-08-22', 8, [648, 512, 54, 96], [0.6, 0.12]),
+  cutOn(4, 'Pouch for a set of slides', '2026-09-05', 2, [174, 128, 22, 30], [1.0, 0.23]),
+  cutOn(5, 'Dome postcards', '2026-09-19', 10, [935, 776, 0, 0], [0.8, 0]),
+  cutOn(6, 'Eclipse tickets', '2026-10-03', 9, [1110, 900, 126, 210], [2.6, 0.62]),
+  cutOn(7, 'Star cards, first night', '2026-10-17', 8, [972, 864, 54, 108], [4.9, 0.64]),
 ];
