@@ -9,21 +9,28 @@ const fresh = (id: string): CuttingRecord => ({
   needs: id === TABLE ? [] : [{ projectId: id, copies: 1 }],
   extra: [],
   papers: null,
-  bought: [],
+  bought: null,
   cutter: 'guillotine',
   offcutsFirst: true,
   byHand: null,
   cut: null,
+  step: 0,
   updatedAt: 0,
 });
 
 /** What lies on a cutting table; an empty one where nothing was laid yet. */
 export const loadCutting = async (id: string): Promise<CuttingRecord> => (await db.cuttings.get(id)) ?? fresh(id);
 
+/** What is changed on a cutting table, or how it follows from what lies there: quick changes then never lose one. */
+export type CuttingChange =
+  Partial<Omit<CuttingRecord, 'id'>> | ((now: CuttingRecord) => Partial<Omit<CuttingRecord, 'id'>>);
+
 /** Writes what was changed on a cutting table. */
-export const saveCutting = (id: string, change: Partial<Omit<CuttingRecord, 'id'>>): Promise<void> =>
+export const saveCutting = (id: string, change: CuttingChange): Promise<void> =>
   db.transaction('rw', db.cuttings, async () => {
-    await db.cuttings.put({ ...(await loadCutting(id)), ...change, updatedAt: Date.now() });
+    const now = await loadCutting(id);
+    const changed = typeof change === 'function' ? change(now) : change;
+    await db.cuttings.put({ ...now, ...changed, updatedAt: Date.now() });
   });
 
 /** Every cutting that was carried out and not taken back, in order. */

@@ -85,16 +85,18 @@ export interface CuttingRecord {
   readonly needs: readonly { readonly projectId: string; readonly copies: number }[];
   /** Pieces that belong to no project. */
   readonly extra: readonly CutPiece[];
-  /** Papers of the stash it may take; null for all of them. */
+  /** Papers of the stash it may take; null while nobody chose: those that suit. */
   readonly papers: readonly string[] | null;
-  /** Paper sizes to buy as many of as are needed. */
-  readonly bought: readonly string[];
+  /** Paper sizes to buy as many of as are needed; null while nobody chose. */
+  readonly bought: readonly string[] | null;
   readonly cutter: CutList['cutter'];
   readonly offcutsFirst: boolean;
   /** Sheets laid by hand, and the list they were laid for. */
   readonly byHand: { readonly list: CutList; readonly layout: Layout } | null;
   /** Set while the table shows what was cut. */
   readonly cut: { readonly id: string; readonly list: CutList; readonly layout: Layout } | null;
+  /** Cuts that are behind, in a trimmer's order. */
+  readonly step: number;
   readonly updatedAt: number;
 }
 

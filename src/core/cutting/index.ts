@@ -18,7 +18,7 @@ export { pack, packing, type Progress } from './pack';
 export { USUAL_PATIENCE, type Patience } from './search';
 export { loadSolver, type Solver } from './solver';
 export { carryOut, fenceOrder, type FenceGroup, type TrimmerCut } from './trimmer';
-export { blanksOf, piecesOf, type Need } from './needs';
+export { blanksOf, copiesFrom, piecesOf, type Need } from './needs';
 export {
   paperSpent,
   sheetsFrom,

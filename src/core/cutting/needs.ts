@@ -1,5 +1,9 @@
+import { mm } from '../length';
 import { companionsOf, type Design, type Made } from '../plan';
-import type { CutPiece } from './cut-list';
+import { answerBy } from './answer';
+import type { CutList, CutPiece } from './cut-list';
+import { inOrder, MANNERS } from './fill';
+import { problemOf } from './problem';
 
 /** Something to be cut for, with everything it takes for one copy. */
 export interface Need {
@@ -45,4 +49,32 @@ export function piecesOf(needs: readonly Need[]): CutPiece[] {
       quantity: piece.quantity * copies,
     })),
   );
+}
+
+/** Most copies of one thing looked for on a sheet. */
+const MOST_COPIES = 60;
+
+/**
+ * How many copies a stack of sheets is surely enough for, cut from edge to edge: as many to a sheet as a quick layout
+ * finds, or so many sheets to a copy. A searched layout may do with less. 0 where a piece is larger than the sheet.
+ */
+export function copiesFrom(pieces: readonly CutPiece[], sheet: CutList['sheets'][number], count: number): number {
+  const sheetsFor = (copies: number): number => {
+    const problem = problemOf({
+      version: 1,
+      sheets: [{ ...sheet, count: undefined }],
+      pieces: pieces.map((piece) => ({ ...piece, quantity: piece.quantity * copies })),
+      cutter: 'guillotine',
+      keep: mm(1),
+    });
+    const answers = MANNERS.map((manner) => answerBy(problem, inOrder(problem.items, manner.order), manner));
+    return Math.min(
+      ...answers.map(({ patterns, unplaced }) => (unplaced.some((n) => n > 0) ? Infinity : patterns.length)),
+    );
+  };
+  const one = sheetsFor(1);
+  if (one > 1) return one === Infinity ? 0 : Math.floor(count / one);
+  let each = 1;
+  while (each < MOST_COPIES && sheetsFor(each + 1) === 1) each++;
+  return each * count;
 }

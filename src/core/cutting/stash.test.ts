@@ -2,6 +2,7 @@ import { mm } from '../length';
 import { planFor, readDesign, type DesignInput } from '../plan';
 import {
   blanksOf,
+  copiesFrom,
   loadSolver,
   pack,
   paperSpent,
@@ -86,6 +87,21 @@ test('pieces cut from an offcut are paper saved, and an offcut of an offcut keep
   const change = whenCut(layout, paperOf);
   expect(change.added).toEqual([expect.objectContaining({ name: 'Offcut, Night card', width: 200, height: 100 })]);
   expect(paperSpent(list, layout, paperOf)).toMatchObject({ saved: 10_000, savedCost: expect.closeTo(0.1) });
+});
+
+test('how many copies a stack of sheets is enough for', () => {
+  const { sheet } = sheetsFrom([paper('a')], false)[0]!;
+  const piece = (width: number, height: number) => ({
+    name: 'p',
+    width: mm(width),
+    height: mm(height),
+    quantity: 1,
+    turn: true,
+  });
+  // Four to a sheet of 300; two pieces of a copy on two sheets; and one that fits none.
+  expect(copiesFrom([piece(150, 150)], sheet, 5)).toBe(20);
+  expect(copiesFrom([piece(290, 200), piece(290, 200)], sheet, 5)).toBe(2);
+  expect(copiesFrom([piece(310, 10)], sheet, 5)).toBe(0);
 });
 
 describe('what a design takes', () => {

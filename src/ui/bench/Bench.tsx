@@ -10,6 +10,7 @@ import type { Grip } from '@/core/constructions';
 import { readDesign, type DesignChange, type DesignInput } from '@/core/plan';
 import { Brief } from './Brief';
 import { Checks } from './Checks';
+import { CuttingView } from './CuttingView';
 import { FileMenu } from './FileMenu';
 import { FitsSoFar } from './FitsSoFar';
 import { FoldedView } from './FoldedView';
@@ -33,12 +34,13 @@ const VIEWS = [
   { value: 'folded', label: 'Folded' },
   { value: 'paper', label: 'On paper' },
   { value: 'steps', label: 'Steps' },
+  { value: 'cutting', label: 'Cutting' },
 ] as const;
 type ViewName = (typeof VIEWS)[number]['value'];
 
 /** What the keyboard does at the bench. */
 const KEY_LINES: readonly KeyLine[] = [
-  ['1 2 3 4', 'Sheet, Folded, On paper, Steps'],
+  ['1 2 3 4 5', 'Sheet, Folded, On paper, Steps, Cutting'],
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z', 'Redo'],
   ['Tab', 'From grip to grip on the sheet and the paper'],
@@ -64,6 +66,7 @@ export function Bench({ store }: { store: BenchStore }) {
   useHotkeys('2', () => setView('folded'), KEYS);
   useHotkeys('3', () => setView('paper'), KEYS);
   useHotkeys('4', () => setView('steps'), KEYS);
+  useHotkeys('5', () => setView('cutting'), KEYS);
   useHotkeys(['?', 'shift+?'], () => setKeysOpen(true), { ...KEYS, useKey: true });
 
   const graduation = design.graduation ?? '1/8 in';
@@ -232,6 +235,16 @@ export function Bench({ store }: { store: BenchStore }) {
                   />
                 )}
                 {view === 'steps' && <Steps plan={result.plan} units={units} graduation={graduation} />}
+                {view === 'cutting' && (
+                  <CuttingView
+                    id={id}
+                    name={name}
+                    made={made}
+                    design={result.design}
+                    units={units}
+                    graduation={graduation}
+                  />
+                )}
               </>
             ) : (
               <p className={styles.nothing}>There is no pattern for this yet. The check beside says why.</p>

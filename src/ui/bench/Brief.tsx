@@ -3,6 +3,7 @@
 import { Checkbox, Select } from 'antd';
 import Link from 'next/link';
 import { CONSTRUCTIONS } from '@/core/constructions';
+import type { KeptPaper } from '@/core/cutting';
 import { formatLength, inches, mm, type Graduation, type Mm, type Units } from '@/core/length';
 import {
   CARDS,
@@ -16,10 +17,12 @@ import {
 } from '@/core/plan';
 import { boardsOf, COMMON_BOARD, sameTool, type Tool } from '@/core/tools';
 import { LengthField } from '../parts/LengthField';
+import { PaperThickness } from '../parts/PaperThickness';
 import { useToolbox } from '../parts/useToolbox';
+import { useStash } from '../parts/useStash';
 import { Choices, OptionInput } from './Choices';
 import { Extras } from './Extras';
-import { PaperThickness } from './PaperThickness';
+import { EnoughPaper } from './EnoughPaper';
 import styles from './Brief.module.css';
 
 interface BriefProps {
@@ -162,8 +165,21 @@ function PaperAtHand({ design, units, graduation, onChange }: BriefProps) {
 const takesSquare = ({ name }: Design['construction']): boolean =>
   constructionOptions(name).some((option) => option.name === 'setting');
 
-function Paper({ design, units, graduation, onChange }: BriefProps) {
+/** The paper of the stash a design is planned on, told by its size and kind. */
+const paperFrom = (stash: readonly KeptPaper[], { paper }: Design): KeptPaper | undefined =>
+  stash.find(
+    ({ width, height, caliper, sided, directional }) =>
+      paper.width === width &&
+      paper.height === height &&
+      paper.caliper === caliper &&
+      paper.sided === sided &&
+      paper.directional === directional,
+  );
+
+function Paper({ design, made, units, graduation, onChange }: BriefProps) {
   const { paper } = design;
+  const stash = useStash();
+  const own = paperFrom(stash, design);
   const { width, height } = paper;
   const field = { units, graduation };
   const known = width !== undefined && height !== undefined ? sizeNamed(PAPERS, width, height) : null;
@@ -174,21 +190,37 @@ function Paper({ design, units, graduation, onChange }: BriefProps) {
       <Select
         aria-label="Paper sizes"
         className={styles.wide}
-        value={width === undefined ? 'any' : (known?.id ?? 'free')}
+        showSearch={{ optionFilterProp: 'label' }}
+        value={width === undefined ? 'any' : (own?.id ?? known?.id ?? 'free')}
         options={[
           { value: 'any', label: 'Any that is large enough' },
           { value: 'free', label: 'My own size' },
           ...PAPERS.map((p) => ({ value: p.id, label: sizeLabel(p, units), title: p.source })),
+          ...(stash.length > 0
+            ? [
+                {
+                  label: 'In your stash',
+                  options: stash.map((p) => ({
+                    value: p.id,
+                    label: `${sizeLabel({ ...p, title: p.name, source: '' }, units)}, ${p.count} ${p.count === 1 ? 'sheet' : 'sheets'}`,
+                  })),
+                },
+              ]
+            : []),
         ]}
         onChange={(id) => {
           const sheet = PAPERS.find((p) => p.id === id);
-          if (sheet) change({ width: sheet.width, height: sheet.height }, 'paper');
+          const kept = stash.find((p) => p.id === id);
+          if (kept) {
+            const { width: w, height: h, caliper, sided, directional } = kept;
+            change({ width: w, height: h, caliper, sided, directional }, 'paper');
+          } else if (sheet) change({ width: sheet.width, height: sheet.height }, 'paper');
           else if (id === 'any') change({ width: undefined, height: undefined }, 'paper');
           // A size of one's own starts where no listed size is, so that its fields show.
           else change({ width: inches(10), height: inches(10) }, 'paper');
         }}
       />
-      {width !== undefined && height !== undefined && !known && (
+      {width !== undefined && height !== undefined && !known && !own && (
         <SizeFields
           {...field}
           labels={['Paper width', 'Paper height']}
@@ -197,6 +229,7 @@ function Paper({ design, units, graduation, onChange }: BriefProps) {
           onChange={(side, length) => change({ [side]: length }, `paper-${side}`)}
         />
       )}
+      {own && made && <EnoughPaper paper={own} made={made} design={design} />}
       <PaperThickness caliper={paper.caliper} onChange={(caliper) => change({ caliper }, 'caliper')} />
       <div className={styles.ticks}>
         <Checkbox

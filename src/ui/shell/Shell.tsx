@@ -46,6 +46,8 @@ const THEME_ICON: Record<Theme, ReactNode> = { auto: <BulbOutlined />, light: <S
 /** Where one can always go. */
 const PLACES = [
   { href: '/', label: 'Shelf' },
+  { href: '/cutting', label: 'Cutting' },
+  { href: '/stash', label: 'Stash' },
   { href: '/tools', label: 'Tools' },
   { href: '/log', label: 'Log' },
 ] as const;

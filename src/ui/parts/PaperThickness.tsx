@@ -1,7 +1,7 @@
 import { InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { caliperOf, gramsAt, gramsOf, INCH, mm, poundsOf, type Mm } from '@/core/length';
-import styles from './Brief.module.css';
+import styles from './PaperThickness.module.css';
 
 /** How a packet of paper says how thick it is, and what one unit of it comes to in mm and back. */
 const MEASURES = {

@@ -1,0 +1,59 @@
+import { App, InputNumber } from 'antd';
+import { useCallback, useMemo } from 'react';
+import { blanksOf } from '@/core/cutting';
+import type { Graduation, Units } from '@/core/length';
+import type { Design, Made } from '@/core/plan';
+import type { CuttingRecord } from '@/data/db';
+import { CutPlan } from '../cutting/CutPlan';
+import { useCuttingTable, type NeedOnPaper } from '../cutting/useCuttingTable';
+import { WhatFrom } from '../cutting/WhatFrom';
+import styles from './CuttingView.module.css';
+
+interface CuttingViewProps {
+  readonly id: string;
+  readonly name: string;
+  readonly made: Made;
+  readonly design: Design;
+  readonly units: Units;
+  readonly graduation: Graduation;
+}
+
+/** The sheets one project takes, from the papers on hand. */
+export function CuttingView({ id, name, made, design, units, graduation }: CuttingViewProps) {
+  const { message } = App.useApp();
+  const pieces = useMemo(() => blanksOf(made, design), [made, design]);
+  const needsFor = useCallback(
+    ({ needs }: CuttingRecord): NeedOnPaper[] => [
+      { name, copies: needs[0]?.copies ?? 1, pieces, caliper: design.paper.caliper },
+    ],
+    [name, pieces, design.paper.caliper],
+  );
+  const tell = useCallback((sentence: string) => void message.error(sentence), [message]);
+  const table = useCuttingTable(id, needsFor, tell);
+  if (!table) return null;
+  const copies = table.record.needs[0]?.copies ?? 1;
+  return (
+    <div className={styles.cutting}>
+      <label className={styles.copies}>
+        Copies
+        <InputNumber
+          aria-label="Copies to cut"
+          min={1}
+          max={500}
+          precision={0}
+          value={copies}
+          onChange={(n) => n !== null && table.save({ needs: [{ projectId: id, copies: n }], step: 0 })}
+        />
+      </label>
+      <details className={styles.papers}>
+        <summary>
+          {table.chosen.length + table.bought.length === 1
+            ? 'From one paper'
+            : `From ${table.chosen.length + table.bought.length} papers`}
+        </summary>
+        <WhatFrom table={table} units={units} />
+      </details>
+      <CutPlan table={table} title={name} units={units} graduation={graduation} copies={copies} />
+    </div>
+  );
+}

@@ -1,0 +1,129 @@
+import { Alert, Button } from 'antd';
+import { useMemo } from 'react';
+import type { FenceGroup, Layout, Rect, SheetLayout, TrimmerCut } from '@/core/cutting';
+import { formatLength, mm, onGraduation, roundTo, type Graduation, type Units } from '@/core/length';
+import { Figure } from '../parts/Figure';
+import styles from './Cutting.module.css';
+
+interface CutOrderProps {
+  readonly layout: Layout;
+  readonly groups: readonly FenceGroup[];
+  readonly step: number;
+  readonly units: Units;
+  readonly graduation: Graduation;
+  /** Longest cut of the trimmer that is out, mm. */
+  readonly longest: number | undefined;
+  readonly onStep: (step: number) => void;
+}
+
+const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-3;
+const same = (a: Rect, b: Rect): boolean =>
+  near(a.x, b.x) && near(a.y, b.y) && near(a.width, b.width) && near(a.height, b.height);
+const holds = (part: Rect, piece: Rect): boolean =>
+  piece.x > part.x - 1e-3 &&
+  piece.y > part.y - 1e-3 &&
+  piece.x + piece.width < part.x + part.width + 1e-3 &&
+  piece.y + piece.height < part.y + part.height + 1e-3;
+
+/** What a part of a sheet is, as one would call it at the trimmer. */
+export function partWords(part: Rect, { placements, offcuts }: SheetLayout): string {
+  const piece = placements.find((p) => same(p, part));
+  if (piece) return `“${piece.piece}”, done: write its name on it`;
+  if (offcuts.some((offcut) => same(offcut, part))) return 'an offcut to keep';
+  const inside = placements.filter((p) => holds(part, p)).length;
+  if (inside === 0) return 'waste';
+  return inside === 1 ? 'one piece, not yet at size' : `a strip with ${inside} pieces`;
+}
+
+/** The cuts one by one, in the order that moves the fence least; which part lies at the fence, and what becomes of it. */
+export function CutOrder({ layout, groups, step, units, graduation, longest, onStep }: CutOrderProps) {
+  const cuts = useMemo(() => groups.flatMap((group) => group.cuts), [groups]);
+  const starts = useMemo(
+    () => groups.map((_, i) => groups.slice(0, i).reduce((sum, g) => sum + g.cuts.length, 0)),
+    [groups],
+  );
+  const say = (value: number): string => formatLength(mm(value), units, graduation);
+  const cut: TrimmerCut | undefined = cuts[step];
+  const now = starts.findLastIndex((start) => start <= step);
+  const tooLong = longest === undefined ? 0 : cuts.filter(({ length }) => length > longest + 1e-3).length;
+  if (cuts.length === 0) return null;
+  return (
+    <section aria-label="Cuts in order" className={styles.order}>
+      <h2>Cuts in order</h2>
+      <p className={styles.soft}>
+        {cuts.length} {cuts.length === 1 ? 'cut' : 'cuts'} with {groups.length}{' '}
+        {groups.length === 1 ? 'setting' : 'settings'} of the fence, strips first.
+      </p>
+      {tooLong > 0 && (
+        <Alert
+          type="warning"
+          showIcon
+          title={`${tooLong} ${tooLong === 1 ? 'cut is' : 'cuts are'} longer than your trimmer’s ${say(longest!)}: mark ${tooLong === 1 ? 'it' : 'them'} and cut along a ruler.`}
+        />
+      )}
+      <div className={styles.cutCard} aria-live="polite">
+        {cut ? (
+          <>
+            <div className={styles.fence}>
+              <span>Fence at</span>
+              <Figure value={cut.setting} units={units} graduation={graduation} size="hero" />
+            </div>
+            <p>
+              <strong>
+                Cut {step + 1} of {cuts.length}, sheet {cut.sheet + 1}.
+              </strong>{' '}
+              Lay the {say(cut.part.width)} × {say(cut.part.height)} part with its {cut.upright ? 'left' : 'near'} edge
+              at the fence. At the fence: {partWords(cut.first, layout.sheets[cut.sheet]!)}. The other part:{' '}
+              {partWords(cut.second, layout.sheets[cut.sheet]!)}.
+            </p>
+            {!onGraduation(mm(cut.setting), graduation) && (
+              <p className={styles.warn}>
+                This lies between two marks, nearest {say(roundTo(mm(cut.setting), graduation, 'nearest'))}: set it by
+                the piece itself.
+              </p>
+            )}
+            {longest !== undefined && cut.length > longest + 1e-3 && (
+              <p className={styles.warn}>
+                {say(cut.length)} long, more than the trimmer cuts: mark it and cut along a ruler.
+              </p>
+            )}
+            <p className={styles.soft}>Fingers behind the guard; lock the blade down when you put it by.</p>
+          </>
+        ) : (
+          <p>
+            <strong>Every cut is made.</strong> Mark it as cut, and the stash follows.
+          </p>
+        )}
+        <div className={styles.cutButtons}>
+          <Button size="large" disabled={step === 0} onClick={() => onStep(step - 1)}>
+            ‹ Back
+          </Button>
+          <Button size="large" type="primary" disabled={!cut} onClick={() => onStep(step + 1)}>
+            Next cut ›
+          </Button>
+        </div>
+      </div>
+      <ol className={styles.groups}>
+        {groups.map(({ setting, cuts: own }, i) => (
+          <li key={i} aria-current={i === now && cut ? 'step' : undefined}>
+            <Button type="text" className={styles.group} onClick={() => onStep(starts[i]!)}>
+              <Figure value={setting} units={units} graduation={graduation} />
+              <span className={styles.soft}>
+                {own.length} {own.length === 1 ? 'cut' : 'cuts'}
+                {starts[i]! + own.length <= step ? ', made' : ''}
+              </span>
+            </Button>
+          </li>
+        ))}
+      </ol>
+      <ol className={styles.printedCuts}>
+        {cuts.map((one, i) => (
+          <li key={i}>
+            Fence {say(one.setting)}, sheet {one.sheet + 1}: {say(one.part.width)} × {say(one.part.height)},{' '}
+            {one.upright ? 'left' : 'near'} edge at the fence. {partWords(one.first, layout.sheets[one.sheet]!)}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

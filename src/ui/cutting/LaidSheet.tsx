@@ -1,0 +1,267 @@
+'use client';
+
+import { drag, select } from 'd3';
+import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
+import type { Placement, SheetKind, SheetLayout, TrimmerCut } from '@/core/cutting';
+import { formatLength, mm, type Graduation, type Units } from '@/core/length';
+import styles from './Cutting.module.css';
+
+/** What hands do to the pieces of a sheet. */
+export interface Hands {
+  readonly onSelect: (piece: number) => void;
+  /** A piece was dragged by so much, mm; `over` is the element it was dropped on. */
+  readonly onDrag: (piece: number, dx: number, dy: number, over: Element | null) => void;
+  /** Keys on a piece: a step right, left, up or down, or a quarter turn. */
+  readonly onStep: (piece: number, dx: number, dy: number) => void;
+  readonly onTurn: (piece: number) => void;
+}
+
+interface LaidSheetProps {
+  readonly sheet: SheetLayout;
+  readonly kind: SheetKind;
+  readonly label: string;
+  readonly units: Units;
+  readonly graduation: Graduation;
+  /** Pieces that stand in the way of cutting. */
+  readonly wrong: readonly number[];
+  readonly selected: number | null;
+  /** The cut that is being made, if it is on this sheet. */
+  readonly cut: TrimmerCut | null;
+  /** Null for a sheet that is only looked at. */
+  readonly hands: Hands | null;
+}
+
+const STEPS: Record<string, readonly [number, number]> = {
+  ArrowUp: [0, 1],
+  ArrowRight: [1, 0],
+  ArrowDown: [0, -1],
+  ArrowLeft: [-1, 0],
+};
+
+/** A letter is about so much of its size wide. */
+const LETTER = 0.54;
+/** Letters are made smaller down to this share before a name is cut off. */
+const SMALLEST = 0.66;
+
+/** Cuts a name off where its piece ends. */
+function fitted(name: string, width: number, size: number): string {
+  const most = Math.max(1, Math.floor(width / (size * LETTER)));
+  return name.length <= most ? name : `${name.slice(0, Math.max(1, most - 1))}…`;
+}
+
+/** One sheet to scale: its pieces by name, what is kept of it, and the cut at hand. Pieces are dragged or stepped. */
+export function LaidSheet(props: LaidSheetProps) {
+  const { sheet, kind, label, units, graduation, wrong, selected, cut, hands } = props;
+  const hatch = useId();
+  const { width, height } = kind;
+  const margin = Math.max(width, height) * 0.03;
+  const size = Math.max(width, height) / 34;
+  const up = (y: number, h = 0): number => height - y - h;
+  const say = (value: number): string => formatLength(mm(value), units, graduation);
+  return (
+    <svg
+      className={styles.sheet}
+      viewBox={`${-margin} ${-margin} ${width + 2 * margin} ${height + 2 * margin}`}
+      role="group"
+      aria-label={label}
+    >
+      <defs>
+        <pattern id={hatch} width={size} height={size} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width={size} height={size} className={styles.offcutGround} />
+          <line x1={0} x2={0} y1={0} y2={size} className={styles.offcutLine} strokeWidth={size / 6} />
+        </pattern>
+      </defs>
+      <rect width={width} height={height} className={styles.paper} />
+      {sheet.offcuts.map((r, i) => (
+        <g key={i}>
+          <rect x={r.x} y={up(r.y, r.height)} width={r.width} height={r.height} fill={`url(#${hatch})`} />
+          {Math.min(r.width, r.height) > size * 1.6 && (
+            <Words
+              {...r}
+              y={up(r.y, r.height)}
+              size={size}
+              lines={['keep', `${say(r.width)} × ${say(r.height)}`]}
+              className={styles.offcutText!}
+            />
+          )}
+        </g>
+      ))}
+      {sheet.placements.map((piece, i) => (
+        <Piece
+          key={i}
+          index={i}
+          piece={piece}
+          units={units}
+          graduation={graduation}
+          sheetHeight={height}
+          size={size}
+          state={[wrong.includes(i) ? styles.wrong : '', selected === i ? styles.selected : ''].join(' ')}
+          hands={hands}
+        />
+      ))}
+      {cut && (
+        <g className={styles.cutNow}>
+          <rect x={cut.part.x} y={up(cut.part.y, cut.part.height)} width={cut.part.width} height={cut.part.height} />
+          <line
+            x1={cut.upright ? cut.part.x + cut.setting : cut.part.x}
+            x2={cut.upright ? cut.part.x + cut.setting : cut.part.x + cut.part.width}
+            y1={cut.upright ? up(cut.part.y) : up(cut.part.y + cut.setting)}
+            y2={cut.upright ? up(cut.part.y, cut.part.height) : up(cut.part.y + cut.setting)}
+          />
+        </g>
+      )}
+    </svg>
+  );
+}
+
+/** Words in the middle of a rectangle, a line each, those that fit. */
+function Words({
+  x,
+  y,
+  width,
+  height,
+  size,
+  lines,
+  className,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  readonly size: number;
+  readonly lines: readonly string[];
+  readonly className: string;
+}) {
+  // Along the longer side, so that narrow strips can be read.
+  const upright = height > width * 1.6 && width < size * 7;
+  const [along, across] = upright ? [height, width] : [width, height];
+  const shown = lines.slice(0, Math.max(1, Math.floor(across / (size * 1.15))));
+  const longest = Math.max(...shown.map(({ length }) => length));
+  const letters = Math.min(size, across * 0.72, Math.max(size * SMALLEST, (along * 0.94) / (longest * LETTER)));
+  return (
+    <text
+      className={className}
+      fontSize={letters}
+      textAnchor="middle"
+      transform={`translate(${x + width / 2} ${y + height / 2})${upright ? ' rotate(-90)' : ''}`}
+      aria-hidden
+    >
+      {shown.map((line, i) => (
+        <tspan key={i} x={0} y={(i - (shown.length - 1) / 2) * letters * 1.2 + letters * 0.34}>
+          {fitted(line, along * 0.94, letters)}
+        </tspan>
+      ))}
+    </text>
+  );
+}
+
+interface PieceProps {
+  readonly index: number;
+  readonly piece: Placement;
+  readonly units: Units;
+  readonly graduation: Graduation;
+  readonly sheetHeight: number;
+  readonly size: number;
+  readonly state: string;
+  readonly hands: Hands | null;
+}
+
+/** A piece on the sheet: dragged with mouse or finger, stepped with the arrows, turned with R. */
+function Piece({ index, piece, sheetHeight, size, state, units, graduation, hands }: PieceProps) {
+  const group = useRef<SVGGElement>(null);
+  const latest = useRef(hands);
+  useEffect(() => {
+    latest.current = hands;
+  });
+  const movable = hands !== null;
+  useEffect(() => {
+    if (!group.current || !movable) return;
+    const node = group.current;
+    const svg = node.ownerSVGElement!;
+    let [dx, dy] = [0, 0];
+    const behaviour = drag<SVGGElement, unknown>()
+      .container(() => svg)
+      .subject(() => ({ x: 0, y: 0 }))
+      .on('start', () => {
+        [dx, dy] = [0, 0];
+        node.focus();
+        latest.current?.onSelect(index);
+      })
+      .on('drag', (event: { x: number; y: number }) => {
+        [dx, dy] = [event.x, event.y];
+        node.setAttribute('transform', `translate(${dx} ${dy})`);
+        node.style.pointerEvents = 'none';
+      })
+      .on('end', (event: { sourceEvent: MouseEvent | TouchEvent }) => {
+        const at = 'changedTouches' in event.sourceEvent ? event.sourceEvent.changedTouches[0] : event.sourceEvent;
+        const over = at ? document.elementFromPoint(at.clientX, at.clientY) : null;
+        node.removeAttribute('transform');
+        node.style.pointerEvents = '';
+        if (dx !== 0 || dy !== 0) latest.current?.onDrag(index, dx, -dy, over);
+      });
+    select(node).call(behaviour);
+  }, [index, movable]);
+  const keys = (event: KeyboardEvent): void => {
+    if (!hands) return;
+    const step = STEPS[event.key];
+    if (step) hands.onStep(index, ...step);
+    else if (event.key === 'r' || event.key === 'R') hands.onTurn(index);
+    else if (event.key === 'Enter' || event.key === ' ') hands.onSelect(index);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  const say = (value: number): string => formatLength(mm(value), units, graduation);
+  const { x, y, width, height } = piece;
+  return (
+    <g
+      ref={group}
+      className={`${styles.piece} ${state}`}
+      {...(hands && { role: 'button', tabIndex: 0 })}
+      aria-label={`${piece.piece}, ${say(width)} × ${say(height)}${piece.turned ? ', turned' : ''}, from left ${say(x)}, from below ${say(y)}`}
+      onFocus={() => hands?.onSelect(index)}
+      onKeyDown={keys}
+    >
+      <rect x={x} y={sheetHeight - y - height} width={width} height={height} />
+      <Words
+        x={x}
+        y={sheetHeight - y - height}
+        width={width}
+        height={height}
+        size={size}
+        lines={[piece.piece, `${say(width)} × ${say(height)}`]}
+        className={styles.pieceText!}
+      />
+    </g>
+  );
+}
+
+/** A sheet in small, for the row of all sheets. */
+export function SmallSheet({ sheet, kind }: { readonly sheet: SheetLayout; readonly kind: SheetKind }) {
+  const { width, height } = kind;
+  return (
+    <svg viewBox={`0 0 ${width} ${height}`} className={styles.small} aria-hidden>
+      <rect width={width} height={height} className={styles.paper} />
+      {sheet.offcuts.map((r, i) => (
+        <rect
+          key={i}
+          x={r.x}
+          y={height - r.y - r.height}
+          width={r.width}
+          height={r.height}
+          className={styles.offcutGround}
+        />
+      ))}
+      {sheet.placements.map((p, i) => (
+        <rect
+          key={i}
+          x={p.x}
+          y={height - p.y - p.height}
+          width={p.width}
+          height={p.height}
+          className={styles.smallPiece}
+        />
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,106 @@
+import { wrap } from 'comlink';
+import { Alert, App, Modal, Spin } from 'antd';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import type { KeptPaper } from '@/core/cutting';
+import { formatLength, mm, type Units } from '@/core/length';
+import type { DesignInput, Question, Suggestion } from '@/core/plan';
+import { addProject, allProjects } from '@/data/projects';
+import type { ChooserWorker } from '@/workers/chooser.worker';
+import { SmallPicture } from '../draw/SmallPicture';
+import styles from './Stash.module.css';
+
+interface BecomesProps {
+  readonly paper: KeptPaper;
+  readonly units: Units;
+  readonly onClose: () => void;
+}
+
+/** Most different contents asked about, those of the projects touched last. */
+const MOST_CONTENTS = 10;
+
+/** Contents the person makes holders for, and in which project. */
+interface Used {
+  readonly name: string;
+  readonly contents: NonNullable<DesignInput['contents']>;
+}
+
+async function contentsUsed(): Promise<Used[]> {
+  const seen = new Set<string>();
+  return (await allProjects()).shelf
+    .flatMap(({ name, design: { contents } }) => (contents?.width && contents.height ? [{ name, contents }] : []))
+    .filter(({ contents }) => {
+      const key = `${contents.width} ${contents.height} ${contents.thickness ?? 0}`;
+      if (seen.has(key)) return false;
+      seen.add(key);
+      return true;
+    })
+    .slice(0, MOST_CONTENTS);
+}
+
+/** A sheet or an offcut against every holder and everything the person makes holders for, folded and proved. */
+export function Becomes({ paper, units, onClose }: BecomesProps) {
+  const { message } = App.useApp();
+  const router = useRouter();
+  const [answers, setAnswers] = useState<readonly { used: Used; holders: readonly Suggestion[] }[] | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const { width, height, caliper, sided, directional } = paper;
+  useEffect(() => {
+    const raw = new Worker(new URL('../../workers/chooser.worker.ts', import.meta.url), { type: 'module' });
+    const ask = async (): Promise<void> => {
+      const all = await contentsUsed();
+      const questions = all.map(({ contents }): Question => ({
+        contents,
+        paper: { width, height, caliper, sided, directional },
+      }));
+      const found = await wrap<ChooserWorker>(raw).chooseEach(questions);
+      setAnswers(all.map((used, i) => ({ used, holders: found[i]! })));
+    };
+    ask().catch((error: Error) => setTrouble(error.message));
+    return () => raw.terminate();
+  }, [width, height, caliper, sided, directional]);
+  const begin = (used: Used, { design, title }: Suggestion): void => {
+    addProject({ name: `${used.name}: ${title}`.slice(0, 120), units, design })
+      .then((id) => router.push(`/bench?p=${id}`))
+      .catch((error: Error) => void message.error(`It could not be started: ${error.message}`));
+  };
+  const say = (value: number): string => formatLength(mm(value), units, units === 'in' ? '1/16 in' : '0.5 mm');
+  const some = answers?.filter(({ holders }) => holders.length > 0) ?? [];
+  return (
+    <Modal open title={`What can “${paper.name}” become?`} footer={null} width={860} onCancel={onClose}>
+      <p className={styles.soft}>
+        {say(width)} × {say(height)}, against every holder and what your projects hold.{' '}
+        <Link href={`/choose?have=paper&width=${width}&height=${height}&units=${units}`}>
+          What else it can hold, at its largest
+        </Link>
+      </p>
+      {trouble && <Alert type="error" showIcon title={`It could not be worked out: ${trouble}`} />}
+      {!answers && !trouble && <Spin aria-label="Folding every holder" />}
+      {answers && some.length === 0 && (
+        <p>It is too small for anything your projects hold. It may still serve for mats, tags or liners.</p>
+      )}
+      {some.map(({ used, holders }) => (
+        <section key={used.name} className={styles.becomes} aria-label={`For ${used.name}`}>
+          <h3>
+            {used.name}: {say(Number(used.contents.width))} × {say(Number(used.contents.height))}
+          </h3>
+          <ul>
+            {holders.map((holder) => (
+              <li key={holder.construction}>
+                <button type="button" onClick={() => begin(used, holder)}>
+                  <span>
+                    {holder.picture && (
+                      <SmallPicture picture={holder.picture} scale={0.4} room={{ width: 84, height: 62 }} />
+                    )}
+                  </span>
+                  {holder.title}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      ))}
+    </Modal>
+  );
+}

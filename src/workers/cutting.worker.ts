@@ -1,0 +1,18 @@
+import { expose } from 'comlink';
+import { loadSolver, packing, type CutList, type Progress } from '@/core/cutting';
+
+const cuttingWorker = {
+  /** Lays a list out, telling of every step that found something; done when the last was told. */
+  async lay(list: CutList, tell: (progress: Progress) => void): Promise<void> {
+    const solver = await loadSolver();
+    let told = '';
+    for (const progress of packing(list, solver)) {
+      const { layout, doing } = progress;
+      const now = `${doing} ${layout.sheetsUsed} ${layout.lowerBound} ${layout.unplaced.length} ${layout.optimal}`;
+      if (now !== told) tell(progress);
+      told = now;
+    }
+  },
+};
+export type CuttingWorker = typeof cuttingWorker;
+expose(cuttingWorker);
