@@ -13,6 +13,9 @@ await build({
   bundle: true,
   platform: 'node',
   format: 'cjs',
+  // The solver finds its compiled part beside itself.
+  external: ['highs'],
+  mainFields: ['module', 'main'],
   logLevel: 'error',
 });
 const { status } = spawnSync(process.execPath, [outfile], { stdio: 'inherit' });

@@ -12,10 +12,16 @@ interface Part {
 
 /**
  * Sheets that pieces fill wholly: pieces are joined only along sides of equal length, so that nothing is ever left
- * between them. Finds what filling piece by piece misses when a list comes from cut-up sheets; `most` parts are kept,
- * those of few pieces first.
+ * between them. Finds what filling piece by piece misses when a list comes from cut-up sheets. `some` are the items
+ * joined, by place; `most` parts are kept, those of few pieces first.
  */
-export function seamlessPatterns(stock: Stock, place: number, items: readonly Item[], most: number): Pattern[] {
+export function seamlessPatterns(
+  stock: Stock,
+  place: number,
+  items: readonly Item[],
+  some: readonly number[],
+  most: number,
+): Pattern[] {
   const known = new Set<string>();
   /** By number of pieces, then by height and by width. */
   const bySize: { readonly all: Part[]; readonly high: Map<number, Part[]>; readonly wide: Map<number, Part[]> }[] = [];
@@ -36,12 +42,13 @@ export function seamlessPatterns(stock: Stock, place: number, items: readonly It
   };
   const fresh = () => ({ all: [], high: new Map<number, Part[]>(), wide: new Map<number, Part[]>() });
   bySize.push(fresh(), fresh());
-  items.forEach((item, i) => {
+  for (const i of some) {
+    const item = items[i]!;
     const counts = new Uint16Array(items.length);
     counts[i] = 1;
     for (const { width, height, turned } of waysOn(stock, item))
       put(1, { width, height, counts, made: { item: i, turned } });
-  });
+  }
   for (let size = 2; size <= 40 && known.size < most; size++) {
     bySize.push(fresh());
     for (let less = 1; 2 * less <= size; less++)

@@ -29,7 +29,8 @@ export interface Patience {
   readonly solverSeconds: number;
   /** Joins tried before listing every pattern is given up. */
   readonly joins: number;
-  /** Parts joined without waste that are kept in memory. */
+  /** Handfuls of sizes whose parts without waste are gone through, and most parts of each. */
+  readonly handfuls: number;
   readonly parts: number;
   /** Steps of looking ahead for one sheet. */
   readonly steps: number;
@@ -39,11 +40,14 @@ export interface Patience {
 export const USUAL_PATIENCE: Patience = {
   solverSeconds: 6,
   joins: 1.5e6,
-  parts: 20_000,
+  handfuls: 40,
+  parts: 6000,
   steps: 100_000,
-  shuffles: 120,
+  shuffles: 600,
 };
 
+/** Most sizes whose parts without waste are gone through together. */
+const SIZES_TOGETHER = 14;
 /** Most patterns kept to choose from. */
 const MOST_PATTERNS = 6000;
 /** A bound this near below a whole number is that number. */
@@ -55,6 +59,15 @@ function* shuffled(seed: number): Generator<number, never> {
     at = (at * 48271) % 2147483647;
     yield at / 2147483647;
   }
+}
+
+/** Some of so many sizes, by place; all where they are few. */
+function handful(sizes: number, random: Iterator<number, never>): number[] {
+  const lots = Array.from({ length: sizes }, (_, i) => [random.next().value, i] as const);
+  return lots
+    .sort(([a], [b]) => a - b)
+    .slice(0, SIZES_TOGETHER)
+    .map(([, i]) => i);
 }
 
 /**
@@ -76,8 +89,7 @@ export function* search(problem: Problem, solver: Solver, patience: Patience): G
     const now = rating(answer, problem);
     if (better(now, bestRating)) [best, bestRating] = [answer, now];
   };
-  const tryManner = (order: readonly number[], manner: Manner): void => offer(answerBy(problem, order, manner));
-  for (const manner of manners) tryManner(inOrder(items, manner.order), manner);
+  for (const manner of manners) offer(answerBy(problem, inOrder(items, manner.order), manner));
   if (free)
     for (const manner of MANNERS) offer(answerBy({ ...problem, free: false }, inOrder(items, manner.order), manner));
 
@@ -91,6 +103,13 @@ export function* search(problem: Problem, solver: Solver, patience: Patience): G
   const standing = (doing: Doing): Standing => ({ doing, answer: best, lowerBound, proved, patterns: pool.size });
   yield standing('first answer');
   if (proved) return standing('first answer');
+  if (free) {
+    // What can be cut from edge to edge can be cut freely as well; only its bound does not hold here.
+    for (const { answer, doing } of search({ ...problem, free: false }, solver, patience)) {
+      offer(answer);
+      yield standing(doing);
+    }
+  }
 
   /** Sheets of priorities settled already may not become more. */
   const limits = new Map<number, number>();
@@ -169,18 +188,27 @@ export function* search(problem: Problem, solver: Solver, patience: Patience): G
     }
     if (!done() && !shuffledYet) {
       shuffledYet = true;
-      for (const [s, stock] of stocks.entries()) pool.addAll(seamlessPatterns(stock, s, items, patience.parts));
-      yield standing('better patterns');
-      if (free) offer(aheadAnswer(problem, patience.steps));
       const random = shuffled(20261125);
+      // Few sizes at a time: all of them together have too many parts to be gone through.
+      const whole = new Pool();
+      for (let n = 0; n < (items.length > SIZES_TOGETHER ? patience.handfuls : 1); n++) {
+        const some = handful(items.length, random);
+        for (const [s, stock] of stocks.entries())
+          whole.addAll(seamlessPatterns(stock, s, items, some, patience.parts));
+        if (n % 10 === 9) yield standing('better patterns');
+      }
+      const answer = withWhole(problem, whole.all, manners, solver, patience.solverSeconds);
+      if (answer) offer(answer);
+      pool.addAll(whole.all);
+      yield standing('whole numbers');
+      if (free && !done()) offer(aheadAnswer(problem, patience.steps));
       for (let n = 0; n < patience.shuffles && !done() && pool.size < MOST_PATTERNS; n++) {
-        const manner = manners[n % manners.length]!;
         const weight = items.map(({ width, height }) => width * height * (0.5 + random.next().value));
-        tryManner(
-          items.map((_, i) => i).sort((a, b) => weight[b]! - weight[a]!),
-          manner,
-        );
-        if (n % 20 === 19) yield standing('better patterns');
+        const order = items.map((_, i) => i).sort((a, b) => weight[b]! - weight[a]!);
+        const answer = answerBy(problem, order, manners[n % manners.length]!);
+        if (better(rating(answer, problem), bestRating)) offer(answer);
+        else pool.addAll(answer.patterns.filter((pattern) => full(pattern, problem, best.patterns.length)));
+        if (n % 50 === 49) yield standing('better patterns');
       }
       if (!done()) {
         choose(pool.all);
@@ -203,6 +231,15 @@ export function* search(problem: Problem, solver: Solver, patience: Patience): G
   proved = allProved && complete();
   if (proved) lowerBound = Math.max(lowerBound, best.patterns.length);
   return standing('whole numbers');
+}
+
+/** Whether a sheet is about as full as all must be for one sheet less to do. */
+function full({ stock, counts }: Pattern, { items, stocks }: Problem, used: number): boolean {
+  const area = (of: readonly number[]): number =>
+    of.reduce((sum, n, i) => sum + n * items[i]!.width * items[i]!.height, 0);
+  const largest = Math.max(...stocks.map(({ width, height }) => width * height));
+  const needed = area(items.map(({ demand }) => demand)) / (Math.max(1, used - 1) * largest);
+  return area(counts) / (stocks[stock]!.width * stocks[stock]!.height) >= 0.93 * Math.min(1, needed);
 }
 
 /** Patterns to choose from, each set of pieces on a sheet once. */
@@ -290,6 +327,38 @@ function wholeAnswer(
   if (!found) return null;
   const chosen = patterns.flatMap((pattern, i) => Array.from({ length: found.values[i]! }, () => pattern));
   return { answer: withoutSurplus(chosen, items), proved: found.proved };
+}
+
+/** As many sheets filled wholly as can be, the rest of the pieces on others; null when no sheet is. */
+function withWhole(
+  problem: Problem,
+  whole: readonly Pattern[],
+  manners: readonly Manner[],
+  solver: Solver,
+  seconds: number,
+): Answer | null {
+  const { items, stocks } = problem;
+  if (whole.length === 0) return null;
+  const rows = [
+    ...items.map(({ demand }) => ({ least: -Infinity, most: demand })),
+    ...stocks.map(({ count }) => ({ least: -Infinity, most: count })),
+  ];
+  const columns = whole.map((pattern) => columnOf(pattern, problem, -1, new Map()));
+  const found = wholeNumbers(solver, rows, columns, null, seconds);
+  if (!found) return null;
+  const chosen = whole.flatMap((pattern, i) => Array.from({ length: found.values[i]! }, () => pattern));
+  const left = (counts: (pattern: Pattern) => number): number => chosen.reduce((sum, one) => sum + counts(one), 0);
+  const rest: Problem = {
+    ...problem,
+    items: items.map((item, i) => ({ ...item, demand: item.demand - left(({ counts }) => counts[i]!) })),
+    stocks: stocks.map((stock, s) => ({ ...stock, count: stock.count - left((one) => (one.stock === s ? 1 : 0)) })),
+  };
+  return manners
+    .map((manner): Answer => {
+      const { patterns, unplaced } = answerBy(rest, inOrder(items, manner.order), manner);
+      return { patterns: [...chosen, ...patterns], unplaced };
+    })
+    .reduce((a, b) => (better(rating(b, problem), rating(a, problem)) ? b : a));
 }
 
 /** An answer by looking ahead, sheet after sheet, on the first sheets there are. */
