@@ -28,7 +28,23 @@ test('bad documents, long ones and empty ones are refused with sentences', async
   expect((await request.get('/api/v1/plan')).status()).toBe(405);
 });
 
+test('the pack route answers as the command line does, and refuses with sentences', async ({ request }) => {
+  const list = {
+    version: 1,
+    sheets: [{ name: 'cardstock 12 × 12', width: '12 in', height: '12 in', count: 20 }],
+    pieces: [{ name: 'mat', width: '5 1/4 in', height: '5 7/8 in', quantity: 16, turn: true }],
+    cutter: 'guillotine',
+  };
+  const response = await request.post('/api/v1/pack', { data: list });
+  expect(response.status()).toBe(200);
+  expect(await response.json()).toMatchObject({ sheetsUsed: 4, lowerBound: 4, optimal: true, unplaced: [] });
+  const refused = await request.post('/api/v1/pack', { data: { ...list, pieces: [] } });
+  expect(refused.status()).toBe(422);
+  expect(JSON.stringify(await refused.json())).toContain('There is no piece to cut');
+  expect((await request.post('/api/v1/pack', { data: Buffer.from('{') })).status()).toBe(422);
+});
+
 test('the schema is published', async ({ request }) => {
   const schema = (await (await request.get('/api/v1/schema')).json()) as { $defs: object };
-  expect(Object.keys(schema.$defs)).toContain('plan');
+  expect(Object.keys(schema.$defs)).toEqual(expect.arrayContaining(['plan', 'cutList', 'layout']));
 });

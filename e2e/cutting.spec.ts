@@ -1,13 +1,7 @@
 import DxfParser from 'dxf-parser';
-import { downloaded, expect, openShelf, sheet, test } from './table';
+import { downloaded, expect, layOnCuttingTable as lay, openShelf, sheet, test, type Extra } from './table';
 import type { Page } from '@playwright/test';
 
-interface Extra {
-  readonly name: string;
-  readonly width: number;
-  readonly height: number;
-  readonly quantity: number;
-}
 const INCH = 25.4;
 const inch = (name: string, width: number, height: number, quantity: number): Extra => ({
   name,
@@ -53,35 +47,6 @@ const PUZZLE = Array.from({ length: 10 }, (_, sheet) => {
   return parts.map(([w, h], i) => inch(`bit ${sheet + 1}.${i + 1}`, w / 2, h / 2, 1));
 }).flat();
 
-/** Lays pieces on the cutting table as the app keeps them, and opens it. */
-async function lay(page: Page, extra: readonly Extra[], more: object = {}): Promise<void> {
-  await openShelf(page);
-  await page.evaluate(
-    async ({ pieces, rest }) => {
-      const open = indexedDB.open('tuck-fold');
-      const db = await new Promise<IDBDatabase>((done) => (open.onsuccess = () => done(open.result)));
-      const write = db.transaction('cuttings', 'readwrite');
-      write.objectStore('cuttings').put({
-        id: 'table',
-        needs: [],
-        extra: pieces.map((piece) => ({ ...piece, turn: true })),
-        papers: ['demo-paper-night'],
-        bought: [],
-        cutter: 'guillotine',
-        offcutsFirst: true,
-        byHand: null,
-        cut: null,
-        step: 0,
-        updatedAt: 1,
-        ...rest,
-      });
-      await new Promise((done) => (write.oncomplete = done));
-      db.close();
-    },
-    { pieces: extra, rest: more },
-  );
-  await page.goto('/cutting');
-}
 const sheets = (page: Page) => page.getByRole('region', { name: 'The sheets' });
 const figure = (page: Page, name: string) => sheets(page).locator('dl > div', { hasText: name }).locator('dd');
 const settled = (page: Page) => expect(sheets(page)).toHaveAttribute('aria-busy', 'false', { timeout: 60_000 });
@@ -124,8 +89,7 @@ test('a list that takes long is stopped, and the best so far is there to be cut'
 });
 
 test('several projects by keyboard: added, copies set, and they go as drawing, DXF and tables', async ({ page }) => {
-  await openShelf(page);
-  await page.goto('/cutting');
+  await lay(page, [], { papers: null, bought: null });
   await expect(sheets(page).getByText('There is nothing to cut yet.')).toBeVisible();
   await page.getByRole('combobox', { name: 'Add a project' }).focus();
   await page.keyboard.type('Star cards');

@@ -24,8 +24,9 @@ for (const colorScheme of ['light', 'dark'] as const)
         await page.getByText(part).click();
       await expect(page.getByText('Gluing the bottom flap all over.')).toBeVisible();
       await clean(page);
-      for (const view of ['Folded', 'On paper', 'Steps']) {
-        await page.getByText(view, { exact: true }).click();
+      for (const view of ['Folded', 'On paper', 'Steps', 'Cutting']) {
+        await page.getByRole('radiogroup', { name: 'View' }).getByText(view, { exact: true }).click();
+        if (view === 'Cutting') await expect(page.getByRole('button', { name: 'Mark as cut' })).toBeVisible();
         await clean(page);
       }
       if (colorScheme === 'dark') return;
@@ -46,8 +47,8 @@ for (const colorScheme of ['light', 'dark'] as const)
       await clean(page);
     });
 
-    // By evening the screens that have colours of their own: tools, the board, the chart of fits.
-    const evening = ['/tools', '/tools/try', '/log'];
+    // By evening the screens that have colours of their own: tools, the board, the chart of fits, sheets and stash.
+    const evening = ['/tools', '/tools/try', '/log', '/cutting', '/stash'];
     test('everywhere else', async ({ page }) => {
       for (const [address, seen] of [
         ['/tools', 'Envelope boards'],
@@ -56,6 +57,8 @@ for (const colorScheme of ['light', 'dark'] as const)
         ['/tools/try', 'It would fold to'],
         ['/log', 'What the fits say'],
         ['/log?e=demo-log-3', 'The paint on the cards'],
+        ['/cutting', 'Cuts in order'],
+        ['/stash', 'Paper saved'],
         ['/choose?have=paper', 'Library pocket'],
         ['/holders/library-pocket', 'Usual mistakes'],
       ] as const) {
@@ -109,6 +112,8 @@ test.describe('on a phone', () => {
       ['/tools/chart', 'Flaps lap'],
       ['/tools/try', 'It would fold to'],
       ['/log', 'What the fits say'],
+      ['/cutting', 'Cuts in order'],
+      ['/stash', 'Paper saved'],
     ] as const) {
       await page.goto(address);
       await expect(page.getByText(seen).first()).toBeVisible();
@@ -138,8 +143,8 @@ test.describe('on a phone', () => {
     for (let by = 4; by <= 28; by += 4) await touch('touchMove', by);
     await touch('touchEnd');
     await expect.poll(() => figure(page, 'Cut a square')).not.toBe(cut);
-    for (const view of ['Folded', 'On paper', 'Steps']) {
-      await page.getByText(view, { exact: true }).tap();
+    for (const view of ['Folded', 'On paper', 'Steps', 'Cutting']) {
+      await page.getByRole('radiogroup', { name: 'View' }).getByText(view, { exact: true }).tap();
       await fits();
     }
   });

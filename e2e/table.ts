@@ -88,3 +88,41 @@ export async function dragBy(page: Page, grip: Locator, dx: number, dy: number):
   for (let i = 1; i <= 8; i++) await page.mouse.move(x + (dx * i) / 8, y + (dy * i) / 8);
   await page.mouse.up();
 }
+
+/** A piece that belongs to no project, mm. */
+export interface Extra {
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+  readonly quantity: number;
+}
+
+/** Lays pieces on the cutting table as the app keeps them, and opens it. */
+export async function layOnCuttingTable(page: Page, extra: readonly Extra[], more: object = {}): Promise<void> {
+  await openShelf(page);
+  await page.evaluate(
+    async ({ pieces, rest }) => {
+      const open = indexedDB.open('tuck-fold');
+      const db = await new Promise<IDBDatabase>((done) => (open.onsuccess = () => done(open.result)));
+      const write = db.transaction('cuttings', 'readwrite');
+      write.objectStore('cuttings').put({
+        id: 'table',
+        needs: [],
+        extra: pieces.map((piece) => ({ ...piece, turn: true })),
+        papers: ['demo-paper-night'],
+        bought: [],
+        cutter: 'guillotine',
+        offcutsFirst: true,
+        byHand: null,
+        cut: null,
+        step: 0,
+        updatedAt: 1,
+        ...rest,
+      });
+      await new Promise((done) => (write.oncomplete = done));
+      db.close();
+    },
+    { pieces: extra, rest: more },
+  );
+  await page.goto('/cutting');
+}

@@ -2,7 +2,7 @@ import type { KeptPaper } from '@/core/cutting';
 import { logEntrySchema, type LogEntry, type ProjectFile } from '@/core/files';
 import { inches, mm } from '@/core/length';
 import type { DesignInput } from '@/core/plan';
-import type { CutRecord } from './db';
+import type { CutRecord, CuttingRecord } from './db';
 
 type Demo = Pick<ProjectFile, 'name' | 'units' | 'design'>;
 
@@ -436,3 +436,17 @@ export const DEMO_CUTS: readonly CutRecord[] = [
   cutOn(6, 'Eclipse tickets', '2026-10-03', 9, [1110, 900, 126, 210], [2.6, 0.62]),
   cutOn(7, 'Star cards, first night', '2026-10-17', 8, [972, 864, 54, 108], [4.9, 0.64]),
 ];
+
+/** What is being cut for the next open night. */
+export const DEMO_TABLE: Pick<CuttingRecord, 'needs' | 'extra' | 'papers' | 'bought'> = {
+  needs: [
+    { projectId: 'demo-1', copies: 6 },
+    { projectId: 'demo-11', copies: 2 },
+  ],
+  extra: [
+    { name: 'photo mat', width: inches(5.25), height: inches(5.875), quantity: 8, turn: true },
+    { name: 'door tag', width: inches(2), height: inches(3.5), quantity: 9, turn: true },
+  ],
+  papers: ['demo-paper-night', 'demo-paper-night-1'],
+  bought: [],
+};

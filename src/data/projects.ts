@@ -2,7 +2,8 @@ import type { ProjectFile } from '@/core/files';
 import { readDesign } from '@/core/plan';
 import { sameTool, type Tool } from '@/core/tools';
 import { db, type Project } from './db';
-import { DEMO_CUTS, DEMO_LOG, DEMO_SHELF, DEMO_STASH } from './demo';
+import { loadCutting, TABLE } from './cuttings';
+import { DEMO_CUTS, DEMO_LOG, DEMO_SHELF, DEMO_STASH, DEMO_TABLE } from './demo';
 
 /** Names this open page among others that may hold the same project. */
 export const THIS_PAGE = typeof crypto === 'undefined' ? 'server' : crypto.randomUUID();
@@ -46,7 +47,7 @@ export async function allProjects(): Promise<{ shelf: Project[]; bin: Project[] 
 
 /** Fills the shelf with the demo projects once, in the first run of a browser. */
 export async function seedDemoShelf(): Promise<void> {
-  await db.transaction('rw', [db.projects, db.log, db.settings, db.papers, db.cuts], async () => {
+  await db.transaction('rw', [db.projects, db.log, db.settings, db.papers, db.cuts, db.cuttings], async () => {
     if (await db.settings.get('demo-shelf')) return;
     const now = Date.now();
     await db.projects.bulkAdd(
@@ -65,6 +66,7 @@ export async function seedDemoShelf(): Promise<void> {
     );
     await db.papers.bulkAdd(DEMO_STASH.map((paper, i) => ({ ...paper, from: '', addedAt: now - i, deletedAt: 0 })));
     await db.cuts.bulkAdd([...DEMO_CUTS]);
+    await db.cuttings.add({ ...(await loadCutting(TABLE)), ...DEMO_TABLE, updatedAt: now });
     await db.settings.put({ key: 'demo-shelf', value: now });
   });
 }

@@ -57,7 +57,7 @@ export function CutPlan(props: CutPlanProps) {
       {laying.trouble && <Alert type="error" showIcon title={`The sheets could not be laid out: ${laying.trouble}.`} />}
       {!cut && laying.running && !ownHand && (
         <div className={styles.running} role="status">
-          <Bar percent={100} status="active" showInfo={false} size="small" />
+          <Bar percent={100} status="active" showInfo={false} size="small" aria-label="Looking for fewer sheets" />
           <span>{DOING[laying.progress?.doing ?? 'first answer']}</span>
           <Button onClick={laying.stop}>Stop here</Button>
         </div>
@@ -90,10 +90,12 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
   const { cut, step } = record;
   const toolbox = useToolbox();
   const longest = toolbox ? kitOf(toolbox).trimmer : undefined;
-  /** What was dragged and cannot be cut yet; what can is kept at once. */
-  const [draft, setDraft] = useState<{ from: Layout; draft: Draft } | null>(null);
-  const open = draft?.from === found ? draft.draft : null;
-  const layout = open?.layout ?? found;
+  /** What hands made of it: shown at once, for the database answers later than keys are pressed. */
+  const [hand, setHand] = useState<Layout | null>(null);
+  /** What was dragged and cannot be cut yet. */
+  const [open, setOpen] = useState<Draft | null>(null);
+  const valid = hand ?? found;
+  const layout = open?.layout ?? valid;
   const groups = useMemo(() => sheetGroups(layout.sheets), [layout]);
   const [chosen, setChosen] = useState(0);
   const [picked, setPicked] = useState<number | null>(null);
@@ -110,13 +112,15 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
   const group = groups.findLastIndex(({ first }) => first <= at);
 
   const take = (changed: ReadonlyMap<number, Layout['sheets'][number]['placements']>): void => {
-    const next = redrawn(list, open ?? { layout: found, refused: new Map() }, changed);
+    const next = redrawn(list, open ?? { layout: valid, refused: new Map() }, changed);
     if (next.refused.size > 0) {
-      setDraft({ from: found, draft: next });
+      setOpen(next);
       return;
     }
-    setDraft(null);
-    save({ byHand: { list, layout: settled(next, list) }, step: 0 });
+    const kept = settled(next, list);
+    setOpen(null);
+    setHand(kept);
+    save({ byHand: { list, layout: kept }, step: 0 });
   };
   const move = (piece: number, dx: number, dy: number): void => {
     if (cut || !sheet) return;
@@ -250,10 +254,16 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
           }
         />
       )}
-      {byHand && !open && (
+      {(byHand || hand) && !open && !cut && (
         <p className={styles.soft}>
           Laid by hand.{' '}
-          <Button type="link" onClick={() => save({ byHand: null, step: 0 })}>
+          <Button
+            type="link"
+            onClick={() => {
+              setHand(null);
+              save({ byHand: null, step: 0 });
+            }}
+          >
             Lay it out anew
           </Button>
         </p>
@@ -304,7 +314,7 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
                   ? refusedWords(refused, sheet.placements)
                   : `Sheet ${[...open.refused.keys()].map((i) => i + 1).join(', ')} cannot be cut like this.`
               }
-              action={<Button onClick={() => setDraft(null)}>Put it back</Button>}
+              action={<Button onClick={() => setOpen(null)}>Put it back</Button>}
             />
           )}
           {!cut && picked !== null && sheet.placements[picked] && (
