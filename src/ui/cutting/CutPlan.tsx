@@ -287,61 +287,72 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
           </button>
         ))}
       </div>
-      {sheet && (
-        <figure className={styles.figure}>
-          <figcaption>
-            Sheet {at + 1}
-            {groups[group]!.count > 1 && ` of ${groups[group]!.count} alike`}: {sheet.sheet}
-          </figcaption>
-          <LaidSheet
-            key={at}
-            sheet={sheet}
-            kind={kindOf(list, sheet.sheet)}
-            label={`Sheet ${at + 1}: ${sheet.placements.length} pieces`}
-            units={units}
-            graduation={graduation}
-            wrong={refused?.pieces ?? []}
-            selected={picked}
-            cut={stepping ? cuts[step]! : null}
-            hands={{ onSelect: setPicked, onDrag: dropped, onStep: stepPiece, onTurn: turn }}
-          />
-          {open && (
-            <Alert
-              type="error"
-              showIcon
-              title={
-                refused
-                  ? refusedWords(refused, sheet.placements)
-                  : `Sheet ${[...open.refused.keys()].map((i) => i + 1).join(', ')} cannot be cut like this.`
-              }
-              action={<Button onClick={() => setOpen(null)}>Put it back</Button>}
+      <div className={styles.work}>
+        {sheet && (
+          <figure className={styles.figure}>
+            <figcaption>
+              Sheet {at + 1}
+              {groups[group]!.count > 1 && ` of ${groups[group]!.count} alike`}: {sheet.sheet}
+            </figcaption>
+            <LaidSheet
+              key={at}
+              sheet={sheet}
+              kind={kindOf(list, sheet.sheet)}
+              label={`Sheet ${at + 1}: ${sheet.placements.length} pieces`}
+              units={units}
+              graduation={graduation}
+              wrong={refused?.pieces ?? []}
+              selected={picked}
+              cut={stepping ? cuts[step]! : null}
+              hands={{ onSelect: setPicked, onDrag: dropped, onStep: stepPiece, onTurn: turn }}
             />
-          )}
-          {!cut && picked !== null && sheet.placements[picked] && (
-            <div
-              className={styles.pieceTools}
-              role="group"
-              aria-label={`The piece “${sheet.placements[picked].piece}”`}
-            >
-              <span>{sheet.placements[picked].piece}</span>
-              <Button onClick={() => turn(picked)}>Turn</Button>
-              {layout.sheets.length > 1 && (
-                <Select
-                  aria-label="To another sheet"
-                  placeholder="To sheet…"
-                  value={null}
-                  className={styles.toSheet}
-                  options={layout.sheets.flatMap((_, i) =>
-                    i === at ? [] : [{ value: i, label: `To sheet ${i + 1}` }],
-                  )}
-                  onChange={(to: number | null) => to !== null && toSheet(picked, to)}
-                />
-              )}
-              <span className={styles.soft}>Drag it, or move it with the arrow keys; R turns it.</span>
-            </div>
-          )}
-        </figure>
-      )}
+            {open && (
+              <Alert
+                type="error"
+                showIcon
+                title={
+                  refused
+                    ? refusedWords(refused, sheet.placements)
+                    : `Sheet ${[...open.refused.keys()].map((i) => i + 1).join(', ')} cannot be cut like this.`
+                }
+                action={<Button onClick={() => setOpen(null)}>Put it back</Button>}
+              />
+            )}
+            {!cut && picked !== null && sheet.placements[picked] && (
+              <div
+                className={styles.pieceTools}
+                role="group"
+                aria-label={`The piece “${sheet.placements[picked].piece}”`}
+              >
+                <span>{sheet.placements[picked].piece}</span>
+                <Button onClick={() => turn(picked)}>Turn</Button>
+                {layout.sheets.length > 1 && (
+                  <Select
+                    aria-label="To another sheet"
+                    placeholder="To sheet…"
+                    value={null}
+                    className={styles.toSheet}
+                    options={layout.sheets.flatMap((_, i) =>
+                      i === at ? [] : [{ value: i, label: `To sheet ${i + 1}` }],
+                    )}
+                    onChange={(to: number | null) => to !== null && toSheet(picked, to)}
+                  />
+                )}
+                <span className={styles.soft}>Drag it, or move it with the arrow keys; R turns it.</span>
+              </div>
+            )}
+          </figure>
+        )}
+        <CutOrder
+          layout={layout}
+          groups={fence}
+          step={Math.min(step, cuts.length)}
+          units={units}
+          graduation={graduation}
+          longest={longest}
+          onStep={(next) => save({ step: next })}
+        />
+      </div>
       <div className={styles.actions}>
         {!cut && (
           <Button type="primary" size="large" disabled={open !== null} onClick={() => void mark()}>
@@ -353,15 +364,6 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
         </Button>
         <Along list={list} layout={layout} title={title} />
       </div>
-      <CutOrder
-        layout={layout}
-        groups={fence}
-        step={Math.min(step, cuts.length)}
-        units={units}
-        graduation={graduation}
-        longest={longest}
-        onStep={(next) => save({ step: next })}
-      />
       <div className={styles.printed} aria-hidden>
         {groups.map(({ first, count }) => {
           const { sheet: name } = layout.sheets[first]!;

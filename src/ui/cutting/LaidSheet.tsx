@@ -229,7 +229,8 @@ function Piece({ index, piece, sheetHeight, size, state, units, graduation, hand
         width={width}
         height={height}
         size={size}
-        lines={[piece.piece, `${say(width)} × ${say(height)}`]}
+        // What it is for stands above what it is.
+        lines={[...piece.piece.split(': '), `${say(width)} × ${say(height)}`]}
         className={styles.pieceText!}
       />
     </g>
