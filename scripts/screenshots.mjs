@@ -42,6 +42,11 @@ const tried = async (page) => {
   for (let i = 0; i < 7; i++) await page.getByRole('button', { name: 'Do it' }).click();
 };
 const fits = (page) => page.getByRole('heading', { name: 'What the fits say' }).evaluate((h) => h.scrollIntoView());
+/** The sheets of the demo table, the first cut behind. */
+const laid = async (page) => {
+  await page.getByText(', proved').waitFor();
+  await page.getByRole('button', { name: 'Next cut' }).click();
+};
 /** File name, address, what to do before the picture, and how the page is shown. */
 const PICTURES = [
   ['shelf', '/'],
@@ -52,15 +57,15 @@ const PICTURES = [
   ['bench-sheet', '/bench?p=demo-1'],
   ['bench-folded', '/bench?p=demo-2', bothFaces],
   ['bench-in-space', '/bench?p=demo-12', inSpace],
-  ['bench-steps', '/bench?p=demo-1', view('Steps')],
   ['make', '/make?p=demo-1', making],
   ['tools', '/tools'],
   ['calibrate', '/tools/calibrate', measured],
   ['size-chart', '/tools/chart'],
   ['try-a-board', '/tools/try?p=demo-1', tried],
   ['log', '/log', fits],
-  ['bench-failing', '/bench?p=demo-5'],
-  ['bench-evening', '/bench?p=demo-4', undefined, { colorScheme: 'dark' }],
+  ['cutting', '/cutting', laid],
+  ['stash', '/stash'],
+  ['bench-failing', '/bench?p=demo-5', undefined, { colorScheme: 'dark' }],
   ['phone-make', '/make?p=demo-1', making, { viewport: { width: 390, height: 844 } }],
   ['phone-bench', '/bench?p=demo-1', undefined, { viewport: { width: 390, height: 844 } }],
 ];
@@ -91,7 +96,7 @@ for (const [name, address, act, shown] of PICTURES) {
   const page = await context.newPage();
   await page.goto(`http://localhost:${PORT}${address}`);
   await page
-    .locator(address === '/tools' || address === '/log' ? 'main h2' : 'main svg')
+    .locator(['/tools', '/log', '/stash', '/cutting'].includes(address) ? 'main h2' : 'main svg')
     .first()
     .waitFor();
   if (address.startsWith('/choose')) await page.getByRole('button', { name: /^Library pocket/ }).waitFor();
