@@ -2,6 +2,9 @@
 import { loadSolver, pack, readCutList } from '../src/core/cutting';
 import { refuse, standardInput } from './document';
 
+/** Longest a list is searched, ms; then the best so far is the answer. */
+const LONGEST = 60_000;
+
 const [unknown] = process.argv.slice(2);
 if (unknown) refuse(`“${unknown}” is not an option here. There is none.`, []);
 const text = standardInput('cut list');
@@ -14,5 +17,7 @@ try {
 const read = readCutList(document);
 if (!read.ok) refuse('The cut list has a problem.', read.issues);
 void loadSolver().then((solver) => {
-  process.stdout.write(`${JSON.stringify(pack(read.list, solver), null, 2)}\n`);
+  const until = Date.now() + LONGEST;
+  const layout = pack(read.list, solver, undefined, () => Date.now() < until);
+  process.stdout.write(`${JSON.stringify(layout, null, 2)}\n`);
 });

@@ -29,10 +29,10 @@ const sheetSchema = z.strictObject({
     .boolean({ error: 'Say true for a print or grain that has a right way up, false for one that has not.' })
     .default(false)
     .describe('No piece is turned on such a sheet.'),
-  priority: whole(0, 100, 'A priority')
+  priority: whole(-1000, 1000, 'A priority')
     .default(0)
     .describe(
-      '0 is used first. A sheet is taken from a later priority only where that saves none of a still later one.',
+      'The lowest is used first. A sheet is taken from a later priority only where that saves none of a still later one.',
     ),
 });
 
@@ -40,7 +40,7 @@ const pieceSchema = z.strictObject({
   name,
   width: size,
   height: size,
-  quantity: whole(1, MOST_PIECES, 'A quantity').default(1),
+  quantity: whole(0, MOST_PIECES, 'A quantity').default(1),
   turn: z
     .boolean({ error: 'Say true if the piece may be turned a quarter, false if it may not.' })
     .default(true)

@@ -136,12 +136,14 @@ export function layoutOf(
   const area = (laid: readonly Laid[]): number =>
     laid.reduce((sum, { item }) => sum + items[item]!.width * items[item]!.height, 0);
   // Sheets of a kind together, fullest first; the same sheet is laid the same way each time.
+  const pieces = answer.patterns.reduce((sum, pattern) => sum + pattern.laid.length, 0);
   const tidyOf = new Map<string, readonly Laid[]>();
   const sheets = [...answer.patterns]
     .sort((a, b) => a.stock - b.stock || area(b.laid) - area(a.laid))
     .map(({ stock, counts, laid }) => {
       const key = `${stock}:${counts.join()}`;
-      if (!tidyOf.has(key)) tidyOf.set(key, tidy ? tidied(laid, stocks[stock]!, items, list.keep * NM, free) : laid);
+      if (!tidyOf.has(key))
+        tidyOf.set(key, tidy ? tidied(laid, stocks[stock]!, items, list.keep * NM, free, pieces) : laid);
       return sheetLayout(list, problem, stocks[stock]!, tidyOf.get(key)!, naming);
     });
   const paper = answer.patterns.reduce((sum, { stock }) => {

@@ -74,6 +74,7 @@ export function problemOf(list: CutList): Problem {
   });
   const items = new Map<string, { -readonly [K in keyof Item]: Item[K] } & { pieces: Item['pieces'][number][] }>();
   list.pieces.forEach(({ width, height, turn, quantity }, piece) => {
+    if (quantity === 0) return;
     const [w, h] = [nm(width), nm(height)];
     // A piece lying the other way round is the same size only if every sheet lets it be turned.
     const across = turn && w < h && stocks.every((stock) => stock.turn);

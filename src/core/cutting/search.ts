@@ -32,7 +32,7 @@ export interface Patience {
   /** Handfuls of sizes whose parts without waste are gone through, and most parts of each. */
   readonly handfuls: number;
   readonly parts: number;
-  /** Steps of looking ahead for one sheet. */
+  /** Steps of looking ahead, over all sheets. */
   readonly steps: number;
   /** Answers built from shuffled orders. */
   readonly shuffles: number;
@@ -42,7 +42,7 @@ export const USUAL_PATIENCE: Patience = {
   joins: 1.5e6,
   handfuls: 40,
   parts: 6000,
-  steps: 100_000,
+  steps: 400_000,
   shuffles: 600,
 };
 
@@ -201,7 +201,7 @@ export function* search(problem: Problem, solver: Solver, patience: Patience): G
       if (answer) offer(answer);
       pool.addAll(whole.all);
       yield standing('whole numbers');
-      if (free && !done()) offer(aheadAnswer(problem, patience.steps));
+      if (free && !done()) offer(aheadAnswer(problem, patience.steps / Math.max(1, best.patterns.length)));
       for (let n = 0; n < patience.shuffles && !done() && pool.size < MOST_PATTERNS; n++) {
         const weight = items.map(({ width, height }) => width * height * (0.5 + random.next().value));
         const order = items.map((_, i) => i).sort((a, b) => weight[b]! - weight[a]!);
@@ -379,11 +379,11 @@ function aheadAnswer(problem: Problem, steps: number): Answer {
   return { patterns, unplaced: left };
 }
 
-/** Every pattern of every stock, or null when there are too many. */
+/** Every pattern of every stock, or null when there are too many. A join takes longer the more sizes there are. */
 function allPatterns({ stocks, items }: Problem, joins: number): Pattern[] | null {
   const all: Pattern[] = [];
   for (const [s, stock] of stocks.entries()) {
-    const patterns = everyPattern(stock, s, items, joins / stocks.length);
+    const patterns = everyPattern(stock, s, items, joins / stocks.length / Math.max(1, items.length / 15));
     if (!patterns) return null;
     all.push(...patterns);
   }

@@ -47,10 +47,15 @@ export function emptyOf(laid: readonly Laid[], stock: Stock, items: readonly Ite
   }
 }
 
+/** A sheet this full has nothing left worth laying together. */
+const FULL = 0.97;
+/** Pieces laid to tidy a whole layout, over all tries; tries at one size of a sheet; sizes tried. */
+const [MOST_LAID, MOST_MANNERS, SIZES] = [300_000, 24, 24];
+
 /**
  * Lays the same pieces on the same sheet so that what is left over is one large rectangle, not slivers: the sheet is
  * made narrower, then lower, as far as the pieces still fit; of all that is found the one with the largest offcut is
- * taken, and of equals the one given.
+ * taken, and of equals the one given. `pieces` is how many the whole layout has: the more, the less is tried.
  */
 export function tidied(
   laid: readonly Laid[],
@@ -58,6 +63,7 @@ export function tidied(
   items: readonly Item[],
   keep: number,
   free: boolean,
+  pieces: number,
 ): readonly Laid[] {
   const counts = countsOf(laid, items);
   const all = laid.length;
@@ -66,24 +72,34 @@ export function tidied(
     const pieces = bestApart(candidate, stock, items, keep);
     return pieces ? largest(restsOf(pieces), keep + stock.kerf) : -1;
   };
+  const area = laid.reduce((sum, { item }) => sum + items[item]!.width * items[item]!.height, 0);
+  if (area > FULL * stock.width * stock.height) return laid;
+  const known = free ? FREE_MANNERS : MANNERS;
+  // Every so many of them, so that all orders and splits have their turn.
+  const tries = Math.max(2, Math.min(MOST_MANNERS, Math.floor(MOST_LAID / SIZES / Math.max(1, pieces))));
+  const manners = known.filter(
+    (_, i) => Math.floor((i * tries) / known.length) !== Math.floor(((i - 1) * tries) / known.length),
+  );
+  const orders = new Map(
+    manners.map(({ order }) => [order, inOrder(items, order).filter((i) => counts[i]! > 0)] as const),
+  );
   let best = laid;
   let rating = rate(laid);
   const fits = (part: Stock): Laid[] | null => {
-    for (const manner of free ? FREE_MANNERS : MANNERS) {
-      const order = inOrder(items, manner.order).filter((i) => counts[i]! > 0);
+    for (const manner of manners) {
+      const order = orders.get(manner.order)!;
       const now = fill(part, items, counts, order, manner, free);
       if (now.length === all) return now;
     }
     return null;
   };
   for (const side of ['width', 'height'] as const) {
-    const area = laid.reduce((sum, { item }) => sum + items[item]!.width * items[item]!.height, 0);
     const least = Math.max(
       area / (side === 'width' ? stock.height : stock.width),
       ...laid.map(({ item }) => Math.min(...waysOn(stock, items[item]!).map((way) => way[side]))),
     );
     // Halving finds a good width, and most often the least; every one found is a layout that fits.
-    for (let [low, high, turns] = [least, stock[side], 12]; turns > 0; turns--) {
+    for (let [low, high, turns] = [least, stock[side], SIZES / 2]; turns > 0; turns--) {
       const middle = (low + high) / 2;
       const now = fits({ ...stock, [side]: middle });
       if (!now) {
