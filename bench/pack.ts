@@ -5,7 +5,8 @@
  */
 import { packer } from 'guillotine-packer';
 import { MaxRectsPacker } from 'maxrects-packer';
-import { loadSolver, packing, readCutList, type CutList, type CutListInput, type Solver } from '../src/core/cutting';
+import { readCutList, type CutList, type CutListInput } from '../src/core/cutting';
+import { loadSolver, packing, type Solver } from '../src/core/cutting/pack';
 import { album, cards, cutUp, random } from './lists';
 
 const BIG = 1e6;

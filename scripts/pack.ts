@@ -1,5 +1,6 @@
 /** Command line of the pack contract: a cut list on standard input, its layout on standard output. */
-import { loadSolver, pack, readCutList } from '../src/core/cutting';
+import { readCutList } from '../src/core/cutting';
+import { loadSolver, pack } from '../src/core/cutting/pack';
 import { refuse, standardInput } from './document';
 
 /** Longest a list is searched, ms; then the best so far is the answer. */

@@ -51,7 +51,7 @@ export const markCut = (
   db.transaction('rw', [db.papers, db.cuts, db.cuttings], async () => {
     const stash = new Map((await db.papers.toArray()).map((paper) => [paper.id, paper]));
     const paperOf = (sheet: string) => stash.get(papers.get(sheet) ?? '');
-    const { taken, added } = whenCut(layout, paperOf);
+    const { taken, added } = whenCut(list, layout, paperOf);
     const id = crypto.randomUUID();
     const at = Date.now();
     for (const { paper, count } of taken) {

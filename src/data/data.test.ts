@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { checksOf, planFor, readDesign } from '@/core/plan';
-import { loadSolver, pack, readCutList, sheetsFrom, stashPaperSchema, type StashPaper } from '@/core/cutting';
+import { readCutList, sheetsFrom, stashPaperSchema, type StashPaper } from '@/core/cutting';
+import { loadSolver, pack } from '@/core/cutting/pack';
 import { logEntrySchema } from '@/core/files';
 import { mm } from '@/core/length';
 import { COMMON_BOARD, COMMON_TOOLBOX, toolboxSchema, type OwnTool } from '@/core/tools';

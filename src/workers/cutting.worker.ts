@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import { loadSolver, packing, type CutList, type Progress } from '@/core/cutting';
+import type { CutList, Progress } from '@/core/cutting';
+import { loadSolver, packing } from '@/core/cutting/pack';
 
 const cuttingWorker = {
   /** Lays a list out, telling of every step that found something; done when the last was told. */

@@ -1,4 +1,7 @@
-/** Cutting: `pack(list, solver)` lays pieces out on the fewest sheets and proves it; `fenceOrder` says how to cut them. */
+/**
+ * Cutting: a cut list, its layout, `fenceOrder` for how to cut it, and the stash. The search itself, `pack(list, solver)`,
+ * comes with the solver and is asked for by its own name: `cutting/pack`.
+ */
 export {
   cutListSchema,
   layoutSchema,
@@ -14,9 +17,7 @@ export {
   type SheetLayout,
 } from './cut-list';
 export { laidByHand, type ByHand } from './layout';
-export { pack, packing, type Progress } from './pack';
-export { USUAL_PATIENCE, type Patience } from './search';
-export { loadSolver, type Solver } from './solver';
+export type { Progress } from './pack';
 export { carryOut, fenceOrder, type FenceGroup, type TrimmerCut } from './trimmer';
 export { blanksOf, copiesFrom, piecesOf, type Need } from './needs';
 export {

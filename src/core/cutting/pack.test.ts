@@ -4,15 +4,12 @@ import {
   fenceOrder,
   laidByHand,
   layoutSchema,
-  loadSolver,
-  pack,
-  packing,
   readCutList,
   type CutList,
   type CutListInput,
   type Layout,
-  type Solver,
 } from '.';
+import { loadSolver, pack, packing, type Solver } from './pack';
 
 const RUNS = Number(process.env.LAW_RUNS ?? 40);
 let solver: Solver;

@@ -4,6 +4,9 @@ import { problemOf, waysOn, type Problem } from './problem';
 import { search, USUAL_PATIENCE, type Doing, type Patience } from './search';
 import type { Solver } from './solver';
 
+export { loadSolver, type Solver } from './solver';
+export { USUAL_PATIENCE, type Patience } from './search';
+
 /** Where the packing stands: the best layout so far, and what is being done. */
 export interface Progress {
   readonly doing: Doing | 'done';

@@ -3,8 +3,6 @@ import { planFor, readDesign, type DesignInput } from '../plan';
 import {
   blanksOf,
   copiesFrom,
-  loadSolver,
-  pack,
   paperSpent,
   piecesOf,
   readCutList,
@@ -13,6 +11,7 @@ import {
   type CutList,
   type KeptPaper,
 } from '.';
+import { loadSolver, pack } from './pack';
 
 const paper = (id: string, more: Partial<KeptPaper> = {}): KeptPaper => ({
   id,
@@ -53,7 +52,7 @@ test('papers of one name are told apart, and offcuts come first only where that 
 
 test('a cutting takes its sheets out, puts its offcuts in, and shares out what it cost', async () => {
   const { list, layout, paperOf } = await cutFrom([paper('a')], [{ name: 'p', width: 200, height: 300, quantity: 2 }]);
-  const change = whenCut(layout, paperOf);
+  const change = whenCut(list, layout, paperOf);
   expect(change.taken).toEqual([{ paper: 'a', count: 2 }]);
   expect(change.added).toEqual([
     expect.objectContaining({
@@ -70,6 +69,14 @@ test('a cutting takes its sheets out, puts its offcuts in, and shares out what i
   expect(spent.each.get('p')).toBeCloseTo(0.6);
 });
 
+test('a sheet bought for the cutting takes nothing out, and leaves its offcuts', async () => {
+  const { list, layout } = await cutFrom([paper('a')], [{ name: 'p', width: 200, height: 300 }]);
+  expect(whenCut(list, layout, () => undefined)).toEqual({
+    taken: [],
+    added: [expect.objectContaining({ name: 'Offcut, Night card', width: 300, height: 100, count: 1, price: 0 })],
+  });
+});
+
 test('pieces cut from an offcut are paper saved, and an offcut of an offcut keeps its name', async () => {
   const left = paper('b', {
     name: 'Offcut, Night card',
@@ -84,7 +91,7 @@ test('pieces cut from an offcut are paper saved, and an offcut of an offcut keep
     [{ name: 'p', width: 100, height: 100, quantity: 1 }],
   );
   expect(layout.sheets.map(({ sheet }) => sheet)).toEqual(['Offcut, Night card']);
-  const change = whenCut(layout, paperOf);
+  const change = whenCut(list, layout, paperOf);
   expect(change.added).toEqual([expect.objectContaining({ name: 'Offcut, Night card', width: 200, height: 100 })]);
   expect(paperSpent(list, layout, paperOf)).toMatchObject({ saved: 10_000, savedCost: expect.closeTo(0.1) });
 });

@@ -63,19 +63,43 @@ export interface StashChange {
   readonly added: readonly StashPaper[];
 }
 
-/** What the stash gives and gets when a layout is cut. `paperOf` finds the paper a sheet is; none for bought ones. */
-export function whenCut(layout: Layout, paperOf: (sheet: string) => KeptPaper | undefined): StashChange {
+/** Caliper of bought paper nobody told of, mm: as a 65 lb cover. Common practice, no source. */
+const USUAL_CALIPER = mm(0.25);
+
+/** A sheet that was bought for the cutting, as the stash would have it. */
+const bought = ({ name, width, height, directional }: SheetKind): KeptPaper => ({
+  id: '',
+  name,
+  width,
+  height,
+  count: 0,
+  caliper: USUAL_CALIPER,
+  sided: 2,
+  directional,
+  colour: '',
+  price: 0,
+  made: 'plain',
+  of: '',
+  note: '',
+  offcut: false,
+});
+
+/**
+ * What the stash gives and gets when a layout is cut. `paperOf` finds the paper a sheet is; none for bought ones, which
+ * only leave their offcuts.
+ */
+export function whenCut(list: CutList, layout: Layout, paperOf: (sheet: string) => KeptPaper | undefined): StashChange {
   const taken = new Map<string, number>();
   const added = new Map<string, { -readonly [K in keyof StashPaper]: StashPaper[K] }>();
   for (const { sheet, offcuts } of layout.sheets) {
-    const paper = paperOf(sheet);
-    if (!paper) continue;
-    taken.set(paper.id, (taken.get(paper.id) ?? 0) + 1);
+    const own = paperOf(sheet);
+    if (own) taken.set(own.id, (taken.get(own.id) ?? 0) + 1);
+    const paper = own ?? bought(list.sheets.find(({ name }) => name === sheet)!);
     const { id: _, offcut, ...kind } = paper;
     for (const { width, height } of offcuts) {
       // The longer side first, unless the paper has a right way up.
       const [w, h] = paper.directional || width >= height ? [width, height] : [height, width];
-      const key = `${paper.id} ${w.toFixed(2)} ${h.toFixed(2)}`;
+      const key = `${sheet} ${w.toFixed(2)} ${h.toFixed(2)}`;
       const same = added.get(key);
       if (same) same.count++;
       else

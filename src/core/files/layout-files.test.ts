@@ -1,7 +1,8 @@
 import DxfParser from 'dxf-parser';
 import Papa from 'papaparse';
 import { parseSync, type INode } from 'svgson';
-import { carryOut, loadSolver, pack, readCutList, type CutList, type Layout } from '../cutting';
+import { carryOut, readCutList, type CutList, type Layout } from '../cutting';
+import { loadSolver, pack } from '../cutting/pack';
 import { cutsCsv, layoutCsv, layoutDxf, layoutSvg } from './layout-files';
 
 let list: CutList;

@@ -2,6 +2,7 @@
 
 import { RedoOutlined, UndoOutlined } from '@ant-design/icons';
 import { Alert, App, Button, Input, Segmented, Select, Tooltip } from 'antd';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -10,7 +11,6 @@ import type { Grip } from '@/core/constructions';
 import { readDesign, type DesignChange, type DesignInput } from '@/core/plan';
 import { Brief } from './Brief';
 import { Checks } from './Checks';
-import { CuttingView } from './CuttingView';
 import { FileMenu } from './FileMenu';
 import { FitsSoFar } from './FitsSoFar';
 import { FoldedView } from './FoldedView';
@@ -28,6 +28,9 @@ import { changedDesign, type BenchStore } from './store';
 import { planned, usePlan } from './usePlan';
 import { useSaving } from './useSaving';
 import styles from './Bench.module.css';
+
+/** Cutting loads when it is looked at. */
+const CuttingView = dynamic(() => import('./CuttingView').then((module) => module.CuttingView), { ssr: false });
 
 const VIEWS = [
   { value: 'sheet', label: 'Sheet' },

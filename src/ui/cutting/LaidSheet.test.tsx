@@ -1,6 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { parseSync, type INode } from 'svgson';
-import { carryOut, fenceOrder, loadSolver, pack, readCutList, type CutList, type Layout } from '@/core/cutting';
+import { carryOut, fenceOrder, readCutList, type CutList, type Layout } from '@/core/cutting';
+import { loadSolver, pack } from '@/core/cutting/pack';
 import { CutOrder, partWords } from './CutOrder';
 import { LaidSheet } from './LaidSheet';
 

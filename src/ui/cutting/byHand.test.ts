@@ -1,4 +1,5 @@
-import { loadSolver, pack, readCutList, type CutList, type Layout, type Placement } from '@/core/cutting';
+import { readCutList, type CutList, type Layout, type Placement } from '@/core/cutting';
+import { loadSolver, pack } from '@/core/cutting/pack';
 import { kindOf, mayTurn, placeFor, redrawn, refusedWords, settled, snapped, turned } from './byHand';
 import { sheetGroups } from './sheetGroups';
 

@@ -60,7 +60,7 @@ export function useCuttingTable(
       record.offcutsFirst,
     );
     const shop = PAPERS.filter((paper) => bought.includes(paper.id)).map(({ title, width, height }) => ({
-      name: `${title}, to buy`,
+      name: `${title}, bought`,
       width,
       height,
       priority: 2,

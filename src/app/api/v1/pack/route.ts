@@ -1,4 +1,5 @@
-import { loadSolver, packing, readCutList, USUAL_PATIENCE, type Layout } from '@/core/cutting';
+import { readCutList, type Layout } from '@/core/cutting';
+import { loadSolver, packing, USUAL_PATIENCE } from '@/core/cutting/pack';
 import { readJsonBody, refused } from '../body';
 
 /** Longest a list is searched, ms; then the best so far is the answer. */
