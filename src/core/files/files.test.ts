@@ -233,7 +233,7 @@ describe('project files', () => {
 
 test('the JSON Schema names every document and every option with its reason', () => {
   const schema = jsonSchema() as { $defs: Record<string, object> };
-  expect(Object.keys(schema.$defs).sort()).toEqual(['design', 'plan', 'project']);
+  expect(Object.keys(schema.$defs).sort()).toEqual(['cutList', 'design', 'layout', 'plan', 'project']);
   const text = JSON.stringify(schema);
   for (const name of ['setting', 'opening', 'tip', 'corner']) expect(text).toContain(`"${name}":`);
   expect(text).toContain('A rounded closing flap does not catch');
