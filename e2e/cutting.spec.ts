@@ -1,5 +1,5 @@
 import DxfParser from 'dxf-parser';
-import { downloaded, expect, layOnCuttingTable as lay, openShelf, sheet, test, type Extra } from './table';
+import { downloaded, expect, goBy, layOnCuttingTable as lay, openShelf, sheet, test, type Extra } from './table';
 import type { Page } from '@playwright/test';
 
 const INCH = 25.4;
@@ -143,7 +143,8 @@ test('a piece is dragged: where it can be cut it stays, where not it says why an
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowUp');
   await expect(page.getByText('Laid by hand.')).toBeVisible();
   const words = await tag.getAttribute('aria-label');
-  await page.reload();
+  await goBy(page, 'Shelf');
+  await page.goto('/cutting');
   await expect(tag).toHaveAttribute('aria-label', words!);
   await page.getByRole('button', { name: 'Lay it out anew' }).click();
   await expect(page.getByText('Laid by hand.')).toBeHidden();

@@ -1,4 +1,4 @@
-import { downloaded, expect, openShelf, sheet, test } from './table';
+import { downloaded, expect, goBy, openShelf, sheet, test } from './table';
 
 test('a paper is added, changed, taken out and put back, all kept through a reload', async ({ page }) => {
   await openShelf(page);
@@ -16,7 +16,8 @@ test('a paper is added, changed, taken out and put back, all kept through a relo
   const row = page.getByRole('row', { name: /Comet paper/ });
   await expect(row).toContainText('7 in × 9 1/2 in');
   await row.getByRole('spinbutton').fill('4');
-  await page.reload();
+  await goBy(page, 'Shelf');
+  await page.goto('/stash');
   await expect(row.getByRole('spinbutton')).toHaveValue('4');
   await row.getByRole('button', { name: 'Take Comet paper out' }).click();
   await expect(row).toBeHidden();

@@ -89,6 +89,14 @@ export async function dragBy(page: Page, grip: Locator, dx: number, dy: number):
   await page.mouse.up();
 }
 
+/** To another place by its link, as a person goes: what was just written has then reached the database. */
+export async function goBy(page: Page, place: 'Shelf' | 'Stash' | 'Log'): Promise<void> {
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place }).click();
+  await expect(
+    page.getByRole('heading', { name: place === 'Shelf' ? 'On the shelf' : place, exact: true }),
+  ).toBeVisible();
+}
+
 /** A piece that belongs to no project, mm. */
 export interface Extra {
   readonly name: string;

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, openShelf, setLength, test } from './table';
+import { goBy, expect, openShelf, setLength, test } from './table';
 
 /** The row of a card in the size chart. */
 const line = (page: Page, card: string) => page.getByRole('row', { name: new RegExp(`^${card}`) });
@@ -69,6 +69,7 @@ test('tools are added, put away, changed and taken off with undo; the bench says
     .getByLabel('Across')
     .fill('3/4 in');
   await page.getByLabel('Longest cut').fill('4 in');
+  await goBy(page, 'Shelf');
   await page.goto('/bench?p=demo-6');
   await expect(
     page.getByText('This takes a punch of 1 in, which is not on your table; the nearest there is 3/4 in.'),

@@ -17,7 +17,7 @@ const part = (title, command, args, env) => {
 part('formatting', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
 part('lint: rules of the language, a pure core, arrows one way', bin('eslint'), ['.', '--max-warnings', '0']);
 part('unused code', bin('knip'), []);
-part('build', 'npm', ['run', '-s', 'build']);
+part('build', 'npm', ['run', '-s', 'build'], { TYPES_CHECKED_APART: '1' });
 part('types', bin('tsc'), ['--noEmit']);
 part('unit tests and properties', bin('jest'), ['--ci', '--maxWorkers=100%', '--json', '--outputFile', reports.unit]);
 part('browser tests', bin('playwright'), ['test'], { CHROMIUM: browser });

@@ -21,6 +21,7 @@ import {
   seedDemoShelf,
 } from './projects';
 import {
+  changeToolbox,
   loadBoard,
   loadSpoken,
   loadTheme,
@@ -94,6 +95,12 @@ test('what the browser kept is checked before use: damaged tools, rooms or a the
   expect(await loadBoard()).toMatchObject({ notch: COMMON_BOARD.notch });
   await saveToolbox(COMMON_TOOLBOX.map((tool) => (tool.kind === 'envelope-board' ? { ...tool, notch: mm(20) } : tool)));
   expect(await loadBoard()).toMatchObject({ kind: 'envelope-board', notch: 20 });
+  // Of two quick changes neither undoes the other.
+  await Promise.all([
+    changeToolbox((now) => now.filter(({ kind }) => kind !== 'trimmer')),
+    changeToolbox((now) => now.filter(({ kind }) => kind !== 'ruler')),
+  ]);
+  expect((await loadToolbox()).some(({ kind }) => kind === 'trimmer' || kind === 'ruler')).toBe(false);
   // A board that is put away is not the one plans are made for.
   await saveToolbox(COMMON_TOOLBOX.map((tool) => ({ ...tool, notch: mm(20), out: false }) as OwnTool));
   expect(await loadBoard()).toMatchObject({ notch: COMMON_BOARD.notch });

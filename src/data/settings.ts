@@ -9,6 +9,9 @@ export async function loadToolbox(): Promise<Toolbox> {
   return read.success ? read.data : COMMON_TOOLBOX;
 }
 export const saveToolbox = (toolbox: Toolbox): Promise<string> => db.settings.put({ key: 'toolbox', value: toolbox });
+/** Changes the toolbox as it stands by then: of two quick changes neither undoes the other. */
+export const changeToolbox = (change: (now: Toolbox) => Toolbox): Promise<string> =>
+  db.transaction('rw', db.settings, async () => saveToolbox(change(await loadToolbox())));
 
 /** The envelope board that is out today, or a common one. */
 export async function loadBoard(): Promise<Tool> {

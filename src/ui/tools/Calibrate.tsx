@@ -8,7 +8,7 @@ import { formatLength, inches, mm, type Graduation, type Mm, type Units } from '
 import { calibrate, toolOf, trialInside, type Tool, type TrialFold } from '@/core/tools';
 import type { Project } from '@/data/db';
 import { projectsWith, retool } from '@/data/projects';
-import { loadToolbox, saveToolbox } from '@/data/settings';
+import { changeToolbox } from '@/data/settings';
 import { LengthField } from '../parts/LengthField';
 import { useUnits } from '../parts/useUnits';
 import { BoardSelect } from './BoardSelect';
@@ -75,7 +75,7 @@ function Trials({
     if (!next) return;
     const [old, tool] = [toolOf(board)!, toolOf(next)!];
     const projects = await projectsWith(old);
-    await saveToolbox((await loadToolbox()).map((own) => (own.id === board.id ? next : own)));
+    await changeToolbox((now) => now.map((own) => (own.id === board.id ? next : own)));
     setAsked(projects.length > 0 ? { projects, tool } : null);
     void message.success(`${board.name} has its new figures.`);
   };

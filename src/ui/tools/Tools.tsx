@@ -5,7 +5,7 @@ import { App, Button, Input, Spin, Switch } from 'antd';
 import Link from 'next/link';
 import { mm, type Graduation, type Units } from '@/core/length';
 import { OWN_TOOLS, ownToolSchema, type OwnTool, type Toolbox } from '@/core/tools';
-import { saveToolbox } from '@/data/settings';
+import { changeToolbox } from '@/data/settings';
 import { LengthField } from '../parts/LengthField';
 import { useToolbox } from '../parts/useToolbox';
 import { useUnits } from '../parts/useUnits';
@@ -17,11 +17,11 @@ export function Tools() {
   const { message, notification } = App.useApp();
   const toolbox = useToolbox();
   const { units, graduation, set } = useUnits();
-  const save = (next: Toolbox): void => {
-    saveToolbox(next).catch((error: Error) => void message.error(`The tools could not be kept: ${error.message}`));
+  const save = (change: (now: Toolbox) => Toolbox): void => {
+    changeToolbox(change).catch((error: Error) => void message.error(`The tools could not be kept: ${error.message}`));
   };
-  const remove = (tool: OwnTool, all: Toolbox): void => {
-    save(all.filter(({ id }) => id !== tool.id));
+  const remove = (tool: OwnTool, place: number): void => {
+    save((now) => now.filter(({ id }) => id !== tool.id));
     notification.open({
       key: tool.id,
       title: `“${tool.name}” is taken off the list`,
@@ -29,7 +29,7 @@ export function Tools() {
         <Button
           type="primary"
           onClick={() => {
-            save(all);
+            save((now) => [...now.slice(0, place), tool, ...now.slice(place)]);
             notification.destroy(tool.id);
           }}
         >
@@ -62,16 +62,16 @@ export function Tools() {
                       figures={figures}
                       units={units}
                       graduation={graduation}
-                      onChange={(next) => save(toolbox.map((t) => (t.id === tool.id ? next : t)))}
-                      onRemove={() => remove(tool, toolbox)}
+                      onChange={(next) => save((now) => now.map((t) => (t.id === tool.id ? next : t)))}
+                      onRemove={() => remove(tool, toolbox.indexOf(tool))}
                     />
                   ))}
                   <li className={styles.add}>
                     <Button
                       icon={<PlusOutlined />}
                       onClick={() =>
-                        save([
-                          ...toolbox,
+                        save((now) => [
+                          ...now,
                           ownToolSchema.parse({
                             id: crypto.randomUUID(),
                             name: own.length > 0 ? `${title} ${own.length + 1}` : title,
