@@ -1,4 +1,5 @@
 import type { CutListInput } from '../src/core/cutting';
+import { ALBUM } from '../tests/helpers/cut-lists';
 
 /** Numbers from 0 to 1 that look random and are the same every time (Park and Miller 1988). */
 export function chance(seed: number): () => number {
@@ -21,18 +22,7 @@ const of = (
 const inch = (w: number, h: number, n: number) => [`${w} in`, `${h} in`, n] as const;
 
 /** An eight-page album: 160 pieces of 10 sizes. */
-export const album = of([
-  inch(5.25, 5.875, 16),
-  inch(6, 6.5, 16),
-  inch(5.5, 4.25, 16),
-  inch(3, 5, 16),
-  inch(1.5, 6, 16),
-  inch(1, 11.5, 16),
-  inch(3.75, 2.75, 16),
-  inch(4, 5.75, 16),
-  inch(2.5, 3.5, 16),
-  inch(1.25, 6.5, 16),
-]);
+export const album = of(ALBUM.map(([, width, height, quantity]) => inch(width, height, quantity)));
 
 /** Four cards with box, lid and envelopes. */
 export const cards = of([

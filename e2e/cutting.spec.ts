@@ -1,5 +1,6 @@
 import DxfParser from 'dxf-parser';
 import { downloaded, expect, goBy, layOnCuttingTable as lay, openShelf, sheet, test, type Extra } from './table';
+import { ALBUM, cutUpSquares } from '../tests/helpers/cut-lists';
 import type { Page } from '@playwright/test';
 
 const INCH = 25.4;
@@ -10,42 +11,10 @@ const inch = (name: string, width: number, height: number, quantity: number): Ex
   quantity,
 });
 
-/** An eight-page album: 160 pieces of 10 sizes. */
-const ALBUM = [
-  inch('mat', 5.25, 5.875, 16),
-  inch('page', 6, 6.5, 16),
-  inch('pocket', 5.5, 4.25, 16),
-  inch('tag', 3, 5, 16),
-  inch('strip', 1.5, 6, 16),
-  inch('band', 1, 11.5, 16),
-  inch('small mat', 3.75, 2.75, 16),
-  inch('flap', 4, 5.75, 16),
-  inch('card', 2.5, 3.5, 16),
-  inch('hinge', 1.25, 6.5, 16),
-];
 /** Ten sheets cut into eighty pieces of as many sizes: it takes long to put them together again. */
-const PUZZLE = Array.from({ length: 10 }, (_, sheet) => {
-  let parts: [number, number][] = [[24, 24]];
-  for (let i = 0; i < 7; i++) {
-    parts = parts.sort((a, b) => b[0] * b[1] - a[0] * a[1]);
-    const [w, h] = parts[0]!;
-    const cut = 4 + ((sheet * 5 + i * 7) % (Math.max(w, h) - 7));
-    parts.splice(
-      0,
-      1,
-      ...((w > h
-        ? [
-            [cut, h],
-            [w - cut, h],
-          ]
-        : [
-            [w, cut],
-            [w, h - cut],
-          ]) as [number, number][]),
-    );
-  }
-  return parts.map(([w, h], i) => inch(`bit ${sheet + 1}.${i + 1}`, w / 2, h / 2, 1));
-}).flat();
+const PUZZLE = cutUpSquares(10, 8, 24, 4, (n) => (n * 0.618) % 1)
+  .flat()
+  .map(({ width, height }, i) => inch(`bit ${i + 1}`, width / 2, height / 2, 1));
 
 const sheets = (page: Page) => page.getByRole('region', { name: 'The sheets' });
 const figure = (page: Page, name: string) => sheets(page).locator('dl > div', { hasText: name }).locator('dd');
@@ -55,7 +24,10 @@ const stashed = (page: Page, name: RegExp) => page.getByRole('spinbutton', { nam
 test('the album: 160 pieces on the fewest sheets, proved; cut, the offcuts appear, and all of it is taken back', async ({
   page,
 }) => {
-  await lay(page, ALBUM);
+  await lay(
+    page,
+    ALBUM.map(([name, width, height, quantity]) => inch(name, width, height, quantity)),
+  );
   await settled(page);
   await expect(figure(page, 'Fewest there can be')).toHaveText('21, proved');
   await expect(figure(page, 'Sheets')).toHaveText('21');

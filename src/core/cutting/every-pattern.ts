@@ -1,14 +1,5 @@
-import { waysOn, type Item, type Laid, type Pattern, type Stock } from './problem';
-
-/** Pieces joined side by side or one above the other: the least rectangle round them, and how it came about. */
-interface Joined {
-  readonly width: number;
-  readonly height: number;
-  readonly counts: Uint8Array;
-  readonly made:
-    | { readonly item: number; readonly turned: boolean }
-    | { readonly a: Joined; readonly b: Joined; readonly across: boolean };
-}
+import { laidOut, type Joined } from './joined';
+import { waysOn, type Item, type Pattern, type Stock } from './problem';
 
 /**
  * Every set of pieces that cuts from edge to edge can take from one sheet, no more of each than asked for and none
@@ -35,7 +26,7 @@ export function everyPattern(stock: Stock, place: number, items: readonly Item[]
   };
   if (items.some(({ demand }) => demand > 255)) return null;
   items.forEach((item, i) => {
-    const counts = new Uint8Array(items.length);
+    const counts = new Uint16Array(items.length);
     counts[i] = 1;
     for (const { width, height, turned } of waysOn(stock, item))
       put(1, { width, height, counts, made: { item: i, turned } });
@@ -86,12 +77,4 @@ export function everyPattern(stock: Stock, place: number, items: readonly Item[]
       if (!larger) patterns.push({ stock: place, counts: [...counts], laid: laidOut(joined!) });
     }
   return patterns;
-}
-
-/** Where the pieces of a rectangle lie. */
-function laidOut(joined: Joined, x = 0, y = 0): Laid[] {
-  const { made } = joined;
-  if ('item' in made) return [{ ...made, x, y }];
-  const { a, b, across } = made;
-  return [...laidOut(a, x, y), ...laidOut(b, across ? x + a.width : x, across ? y : y + a.height)];
 }

@@ -10,7 +10,7 @@ interface Space {
 
 /** How a sheet is filled: which piece comes first, where it goes, how what is left of its place is divided. */
 export interface Manner {
-  readonly order: 'area' | 'long' | 'width' | 'height' | 'round' | 'given';
+  readonly order: 'area' | 'long' | 'width' | 'height' | 'round';
   readonly place: 'tight' | 'area' | 'low' | 'long';
   readonly split: 'shorter' | 'longer' | 'across' | 'up';
 }
@@ -42,8 +42,6 @@ export function inOrder(items: readonly Item[], order: Manner['order']): number[
         return height;
       case 'round':
         return width + height;
-      case 'given':
-        return 0;
     }
   };
   return items.map((_, i) => i).sort((a, b) => weight(items[b]!) - weight(items[a]!));

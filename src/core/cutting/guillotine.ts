@@ -28,6 +28,8 @@ export class GuillotineTable {
     a: number;
     b: number;
   }[];
+  /** False when a piece is so small that it vanished in the rounding: then the best value bounds nothing. */
+  readonly bounds: boolean;
   private readonly unitX: number;
   private readonly unitY: number;
 
@@ -62,6 +64,7 @@ export class GuillotineTable {
     this.restX = rests(this.xs);
     this.restY = rests(this.ys);
     this.ways = sized.map((way) => ({ ...way, a: placeOf(this.xs, way.width), b: placeOf(this.ys, way.height) }));
+    this.bounds = this.ways.every(({ a, b }) => a > 0 && b > 0);
     this.value = new Float64Array(this.xs.length * this.ys.length);
     this.how = new Int32Array(this.value.length);
   }

@@ -51,6 +51,8 @@ export function piecesOf(needs: readonly Need[]): CutPiece[] {
   );
 }
 
+/** A few manners of every kind: this is asked at every change of a design. */
+const QUICK = MANNERS.filter((_, i) => i % 7 === 0);
 /** Most copies of one thing looked for on a sheet. */
 const MOST_COPIES = 60;
 
@@ -67,10 +69,13 @@ export function copiesFrom(pieces: readonly CutPiece[], sheet: CutList['sheets']
       cutter: 'guillotine',
       keep: mm(1),
     });
-    const answers = MANNERS.map((manner) => answerBy(problem, inOrder(problem.items, manner.order), manner));
-    return Math.min(
-      ...answers.map(({ patterns, unplaced }) => (unplaced.some((n) => n > 0) ? Infinity : patterns.length)),
-    );
+    let fewest = Infinity;
+    for (const manner of QUICK) {
+      const { patterns, unplaced } = answerBy(problem, inOrder(problem.items, manner.order), manner);
+      if (unplaced.every((n) => n === 0)) fewest = Math.min(fewest, patterns.length);
+      if (fewest === 1) break;
+    }
+    return fewest;
   };
   const one = sheetsFor(1);
   if (one > 1) return one === Infinity ? 0 : Math.floor(count / one);

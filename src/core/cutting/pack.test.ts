@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { ALBUM } from '../../../tests/helpers/cut-lists';
 import {
   carryOut,
   fenceOrder,
@@ -230,18 +231,7 @@ describe('lists a person really has', () => {
     expect([layout.sheetsUsed, layout.optimal]).toEqual([1, true]);
   });
 
-  const album = [
-    inch('mat', 5.25, 5.875, 16),
-    inch('page', 6, 6.5, 16),
-    inch('pocket', 5.5, 4.25, 16),
-    inch('tag', 3, 5, 16),
-    inch('strip', 1.5, 6, 16),
-    inch('band', 1, 11.5, 16),
-    inch('small mat', 3.75, 2.75, 16),
-    inch('flap', 4, 5.75, 16),
-    inch('card', 2.5, 3.5, 16),
-    inch('hinge', 1.25, 6.5, 16),
-  ];
+  const album = ALBUM.map(([name, width, height, quantity]) => inch(name, width, height, quantity));
   test('an eight-page album: 160 pieces of 10 sizes from 12 in sheets, the fewest and proved', () => {
     const list = read({ sheets: [square], pieces: album });
     const steps = [...packing(list, solver)];

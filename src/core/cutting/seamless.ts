@@ -1,14 +1,5 @@
-import { waysOn, type Item, type Laid, type Pattern, type Stock } from './problem';
-
-/** Pieces joined along whole sides, nothing left between them. */
-interface Part {
-  readonly width: number;
-  readonly height: number;
-  readonly counts: Uint16Array;
-  readonly made:
-    | { readonly item: number; readonly turned: boolean }
-    | { readonly a: Part; readonly b: Part; readonly across: boolean };
-}
+import { laidOut, type Joined } from './joined';
+import { waysOn, type Item, type Pattern, type Stock } from './problem';
 
 /**
  * Sheets that pieces fill wholly: pieces are joined only along sides of equal length, so that nothing is ever left
@@ -24,9 +15,13 @@ export function seamlessPatterns(
 ): Pattern[] {
   const known = new Set<string>();
   /** By number of pieces, then by height and by width. */
-  const bySize: { readonly all: Part[]; readonly high: Map<number, Part[]>; readonly wide: Map<number, Part[]> }[] = [];
+  const bySize: {
+    readonly all: Joined[];
+    readonly high: Map<number, Joined[]>;
+    readonly wide: Map<number, Joined[]>;
+  }[] = [];
   const patterns: Pattern[] = [];
-  const put = (size: number, part: Part): void => {
+  const put = (size: number, part: Joined): void => {
     if (part.width > stock.width || part.height > stock.height || known.size >= most) return;
     const key = `${part.width} ${part.counts.join()}`;
     if (known.has(key)) return;
@@ -40,7 +35,7 @@ export function seamlessPatterns(
     own.high.set(part.height, [...(own.high.get(part.height) ?? []), part]);
     own.wide.set(part.width, [...(own.wide.get(part.width) ?? []), part]);
   };
-  const fresh = () => ({ all: [], high: new Map<number, Part[]>(), wide: new Map<number, Part[]>() });
+  const fresh = () => ({ all: [], high: new Map<number, Joined[]>(), wide: new Map<number, Joined[]>() });
   bySize.push(fresh(), fresh());
   for (const i of some) {
     const item = items[i]!;
@@ -53,7 +48,7 @@ export function seamlessPatterns(
     bySize.push(fresh());
     for (let less = 1; 2 * less <= size; less++)
       for (const a of bySize[less]!.all) {
-        const join = (b: Part, across: boolean): void => {
+        const join = (b: Joined, across: boolean): void => {
           const counts = a.counts.map((n, i) => n + b.counts[i]!);
           if (counts.some((n, i) => n > items[i]!.demand)) return;
           put(size, {
@@ -71,12 +66,4 @@ export function seamlessPatterns(
     if (bySize.slice(Math.ceil(size / 2)).every(({ all }) => all.length === 0)) break;
   }
   return patterns;
-}
-
-/** Where the pieces of a part lie. */
-function laidOut(part: Part, x = 0, y = 0): Laid[] {
-  const { made } = part;
-  if ('item' in made) return [{ ...made, x, y }];
-  const { a, b, across } = made;
-  return [...laidOut(a, x, y), ...laidOut(b, across ? x + a.width : x, across ? y : y + a.height)];
 }

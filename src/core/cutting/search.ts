@@ -147,16 +147,8 @@ export function* search(problem: Problem, solver: Solver, patience: Patience): G
           const worth = Array.from(items, (_, i) => Math.max(0, duals[i]!));
           fresh = false;
           const values = stocks.map((_, s) => table.solve(s, worth));
-          raise(
-            lagrangian(
-              problem,
-              worth,
-              values.map(({ bound }) => bound),
-              cost,
-              limits,
-              used(),
-            ),
-          );
+          const bounds = values.map(({ bound }) => bound);
+          if (bounds.every(Number.isFinite)) raise(lagrangian(problem, worth, bounds, cost, limits, used()));
           stocks.forEach((stock, s) => {
             const limited = [...limits.keys()].indexOf(stock.priority);
             const paid =
@@ -390,7 +382,7 @@ function allPatterns({ stocks, items }: Problem, joins: number): Pattern[] | nul
   return all;
 }
 
-/** What the best sheet is worth, what no sheet is worth more than, and the pieces of the best. */
+/** What the best sheet is worth, what no sheet is worth more than (infinite where that is not known), its pieces. */
 interface Pricing {
   solve(stock: number, worth: readonly number[]): { readonly value: number; readonly bound: number };
   laid(stock: number): ReturnType<GuillotineTable['laid']>;
@@ -407,7 +399,7 @@ function pricing({ stocks, items, free }: Problem): Pricing | null {
     solve: (stock, worth) => {
       const { real, over } = tables[stock]!;
       const value = real.solve(worth);
-      return { value, bound: over ? over.solve(worth) : value };
+      return { value, bound: over ? (over.bounds ? over.solve(worth) : Infinity) : value };
     },
     laid: (stock) => tables[stock]!.real.laid(),
   };

@@ -108,7 +108,8 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
   const at = Math.min(stepping ? cuts[step]!.sheet : chosen, layout.sheets.length - 1);
   const sheet = layout.sheets[at];
   const paperOf = (name: string): KeptPaper | undefined => stash.find(({ id }) => id === paperIds.get(name));
-  const spent = paperSpent(list, layout, paperOf);
+  // Once it is cut the stash has changed, and what it cost stands there.
+  const spent = cut ? null : paperSpent(list, layout, paperOf);
   const group = groups.findLastIndex(({ first }) => first <= at);
 
   const take = (changed: ReadonlyMap<number, Layout['sheets'][number]['placements']>): void => {
@@ -210,14 +211,14 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
           <dt>Of the paper used</dt>
           <dd>{Math.round(layout.yield * 100)} %</dd>
         </div>
-        {spent.cost > 0 && (
+        {spent && spent.cost > 0 && (
           <div>
             <dt>{copies > 0 ? 'Paper for one' : 'Paper costs'}</dt>
             <dd>{money(copies > 0 ? spent.cost / copies : spent.cost)}</dd>
           </div>
         )}
       </dl>
-      {spent.cost > 0 && <PieceCosts each={spent.each} />}
+      {spent && spent.cost > 0 && <PieceCosts each={spent.each} />}
       {layout.unplaced.length > 0 && (
         <Alert
           type="warning"
