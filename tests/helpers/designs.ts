@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { z } from 'zod';
 import { optionFields, type Construction } from '../../src/core/constructions';
 import { GRADUATIONS, INCH } from '../../src/core/length';
-import { planFor, readDesign, type DesignInput, type Plan } from '../../src/core/plan';
+import { CLOSURES, COMPANIONS, planFor, readDesign, type DesignInput, type Plan } from '../../src/core/plan';
 
 const tool = fc.oneof(
   fc.record({
@@ -111,6 +111,90 @@ export const paperFirst = (construction: Construction): fc.Arbitrary<DesignInput
           options: { ...options, ...(at === undefined || !hasSetting(construction) ? {} : { setting: side * at }) },
         }) as DesignInput,
     );
+
+/** Lengths over several powers of ten, as many small ones as large. */
+const anyLength = (least: number, most: number): fc.Arbitrary<number> =>
+  fc
+    .integer({ min: 0, max: 100_000 })
+    .map((share) => Math.exp(Math.log(least) + (Math.log(most / least) * share) / 100_000));
+/** Sizes as people type them, small ones often, and any other a document may name. */
+const typed = fc.oneof(
+  fc.integer({ min: 1, max: 160 }).map((eighths) => (eighths * INCH) / 8),
+  fc.integer({ min: 1, max: 24 }).map((eighths) => (eighths * INCH) / 8),
+  fc.integer({ min: 1, max: 300 }),
+  anyLength(5, 600),
+  anyLength(0.1, 10_000),
+);
+
+/** Every option anywhere between its limits. */
+function anyOptions(construction: Construction): fc.Arbitrary<Record<string, unknown>> {
+  const each = optionFields(construction.options).map(({ name, unit, choices, limits, fallback }) => {
+    if (unit === 'choice') return [name, fc.constantFrom<unknown>(...choices)] as const;
+    if (unit === 'yes-no') return [name, fc.boolean()] as const;
+    const [least, most] = [limits?.least ?? (limits?.over ?? 0) + 0.01, limits?.most ?? 10_000];
+    if (unit === 'count') return [name, fc.integer({ min: least, max: most })] as const;
+    const usual = typeof fallback === 'number' ? fallback : INCH;
+    return [
+      name,
+      fc.oneof(
+        fc.constant(least),
+        anyLength(Math.max(least, 0.01), most),
+        fc.integer({ min: 1, max: 30 }).map((tenths) => Math.min(most, Math.max(least, (tenths / 10) * usual))),
+      ),
+    ] as const;
+  });
+  return fc.record(Object.fromEntries(each), { requiredKeys: [] });
+}
+
+const anyTool = fc.oneof(
+  tool,
+  fc.record({
+    kind: fc.constant('envelope-board'),
+    notch: anyLength(5, 60),
+    offset: fc.integer({ min: -200, max: 200 }).map((tenths) => tenths / 10),
+    rulerEnd: anyLength(20, 1000),
+    grooveEnd: anyLength(20, 1000),
+  }),
+  fc.record({ kind: fc.constant('scoring-board'), length: anyLength(50, 2000), pitch: anyLength(0.5, 60) }),
+  fc.record({ kind: fc.constant('edge-board'), scoreFrom: anyLength(2, 100), relief: anyLength(1, 50) }),
+);
+
+/** Designs of any size at all, with everything that can be chosen beside: sense is not asked for, an answer is. */
+export const anyDesign = (construction: Construction): fc.Arbitrary<DesignInput> =>
+  fc
+    .record({
+      paperFirst: fc.boolean(),
+      width: typed,
+      height: typed,
+      square: fc.boolean(),
+      thickness: fc.oneof(fc.constant(0), anyLength(0.01, 200)),
+      ease: fc.option(fc.record({ width: fc.constantFrom(0, 1, 6.35, 50), height: fc.constantFrom(0, 3, 200) }), {
+        nil: undefined,
+      }),
+      tool: anyTool,
+      graduation: fc.constantFrom(...GRADUATIONS),
+      options: fc.oneof(fc.constant({}), anyOptions(construction)),
+      paper: fc.record(
+        { caliper: anyLength(0.01, 5), sided: fc.constantFrom(1, 2), directional: fc.boolean() },
+        { requiredKeys: [] },
+      ),
+      closure: fc.record({ kind: fc.constantFrom(...CLOSURES), disc: anyLength(1, 60) }),
+      companions: fc.subarray([...COMPANIONS]),
+    })
+    .map(({ paperFirst, width, height, square, thickness, ease, options, ...rest }) => {
+      const onPaper = optionFields(construction.options).flatMap(({ name, onPaper: on }) => (on ? [name] : []));
+      const own = Object.entries(options).filter(([name]) => paperFirst || !onPaper.includes(name));
+      return {
+        version: 1,
+        construction: construction.name,
+        ...(paperFirst
+          ? { blank: { width, height: square ? width : height }, contents: { thickness } }
+          : { contents: { width, height, thickness } }),
+        ...(ease ? { ease } : {}),
+        ...rest,
+        options: Object.fromEntries(own),
+      } as DesignInput;
+    });
 
 /** Plans a document that must be sound; the error says which was not. */
 export function planOf(input: unknown): Plan {

@@ -154,6 +154,8 @@ export interface Refusal {
     | 'tip_too_deep'
     | 'sheet_too_small'
     | 'part_too_large'
+    | 'part_too_small'
+    | 'contents_too_small'
     | 'notch_cuts_fold'
     | 'notch_cuts_glue'
     | 'hole_cuts_fold'

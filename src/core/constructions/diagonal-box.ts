@@ -266,7 +266,7 @@ function drawBox(prefix: string, name: string, layout: Layout, tray: boolean, ti
     const label = `${places[k - 1]} rim flap${of}`;
     if (tray) {
       // Folded flat inwards it lines the wall, and the floor where it is deeper; past the far wall it is cut off.
-      const lining = cutAt(0, H)!;
+      const lining = cutAt(0, H) ?? [];
       const rest = deep > H + 0.5 ? cutAt(H, Math.min(deep, H + 2 * reach - CLEAR)) : null;
       panels.push({ id: flap, name: label, polygon: lining });
       folds.push({ id: id(`s-flap-${k}`), between: [wall, flap], angle: 180 });
@@ -279,13 +279,13 @@ function drawBox(prefix: string, name: string, layout: Layout, tray: boolean, ti
       const over = deep > 2 * reach + HAIR;
       // Short of the far wall, and with so much of a tip left that fingers can fold it.
       const stops = Math.min(2 * reach - CLEAR, deep - CLEAR);
-      panels.push({ id: flap, name: label, polygon: over ? cutAt(0, stops)! : house });
+      panels.push({ id: flap, name: label, polygon: over ? (cutAt(0, stops) ?? []) : house });
       folds.push({ id: id(`s-flap-${k}`), between: [wall, flap], angle: 90 });
-      if (over) {
+      // What would come back out past its own wall is cut off; of a shallow flap that may be all of the tip.
+      const turnedTip = over ? cutAt(stops, Math.min(deep, 2 * stops - CLEAR)) : null;
+      if (turnedTip) {
         const tip = id(`tip-${k}`);
-        // What would come back out past its own wall is cut off.
-        const end = Math.min(deep, 2 * stops - CLEAR);
-        panels.push({ id: tip, name: `tip of the ${label}`, polygon: cutAt(stops, end)! });
+        panels.push({ id: tip, name: `tip of the ${label}`, polygon: turnedTip });
         folds.push({ id: id(`s-tip-${k}`), between: [flap, tip], angle: 180 });
         flat.push(fold(id(`fold-tip-${k}`), `Fold the tip of the ${label} under`, [id(`s-tip-${k}`)]));
         turnedUnder.push(label);

@@ -3,7 +3,7 @@ import {
   difference,
   direction,
   distance,
-  roundCorner,
+  roundCorners,
   sideOf,
   type Point,
   type Polygon,
@@ -11,8 +11,10 @@ import {
 } from '../geometry';
 import { inches, mm, roundTo, stepOf, type Mm } from '../length';
 import {
+  drawable,
   notchTriangle,
   onEdge,
+  Undrawable,
   type Edge,
   type Hinge,
   type Notch,
@@ -206,7 +208,7 @@ function draw({ side, setting, notch, start }: Layout, brief: Brief<SquareOption
           id: `trim-${id}`,
           name,
           polygon: off,
-          cut: { kind: 'path', path: wasteRight(toRim(onRim(off, line), side), off) },
+          cut: { kind: 'path', path: wasteRight(toRim(onRim(off, line, name), side), off) },
         });
       return left;
     };
@@ -233,7 +235,7 @@ function draw({ side, setting, notch, start }: Layout, brief: Brief<SquareOption
         hinges.push({
           id: 's-tip',
           between: ['closing', 'tip'],
-          line: onRim(shape, line),
+          line: onRim(shape, line, title.closing!),
           fold: 'valley',
           angle: 180,
           order: 0,
@@ -266,7 +268,7 @@ function draw({ side, setting, notch, start }: Layout, brief: Brief<SquareOption
     name: 'envelope',
     quantity: 1,
     blank,
-    panels: [body, ...flaps, ...(tip ? [tip] : [])],
+    panels: [body, ...flaps, ...(tip ? [tip] : [])].map(drawable),
     hinges: ordered,
     notches,
     trims,
@@ -418,10 +420,12 @@ function cutBack(polygon: Polygon<'sheet'>, line: Segment<'sheet'>): Polygon<'sh
   return kept;
 }
 
-/** The stretch of a line that runs along a polygon's rim. */
-function onRim(polygon: Polygon<'sheet'>, line: Segment<'sheet'>): Segment<'sheet'> {
+/** The stretch of a line that runs along a part's rim. Throws `Undrawable` when the part ends short of it. */
+function onRim(polygon: Polygon<'sheet'>, line: Segment<'sheet'>, part: string): Segment<'sheet'> {
   const ends = polygon.filter((p) => Math.abs(sideOf(line, p)) < 1e-6);
-  return { from: ends[0]!, to: ends.at(-1)! };
+  const [from, to] = [ends[0], ends.at(-1)];
+  if (!from || !to || distance(from, to) < 1e-6) throw new Undrawable(part, mm(0));
+  return { from, to };
 }
 
 /** Rounds the corners at the outer end of a flap: those that stand away from the fold's own square ends. */
@@ -433,17 +437,6 @@ export function roundFree(
   const depth = shape.map((p) => -sideOf(fold, p));
   const most = Math.max(...depth);
   const outer = shape.map((_, i) => i).filter((i) => depth[i]! > most - 1e-6);
-  // Each corner may use all of the edge it does not share, half of one it does.
-  const limit = Math.min(
-    ...outer.map((i) => {
-      const [before, after] = [(i + shape.length - 1) % shape.length, (i + 1) % shape.length];
-      const room = [before, after].map((j) => distance(shape[i]!, shape[j]!) * (outer.includes(j) ? 0.5 : 1));
-      const [u, v] = [direction(shape[i]!, shape[before]!), direction(shape[i]!, shape[after]!)];
-      return Math.min(...room) * Math.tan(Math.acos(Math.max(-1, Math.min(1, u.x * v.x + u.y * v.y))) / 2);
-    }),
-  );
-  if (radius > limit + 1e-9) return { limit: mm(limit) };
-  let polygon = shape;
-  for (const i of [...outer].sort((x, y) => y - x)) polygon = roundCorner(polygon, i, radius);
-  return { polygon };
+  const rounded = roundCorners(shape, outer, radius);
+  return 'limit' in rounded ? { limit: mm(rounded.limit) } : rounded;
 }

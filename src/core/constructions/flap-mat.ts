@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { area, difference, roundCorner, type Polygon } from '../geometry';
+import { area, difference, roundCorners, type Polygon } from '../geometry';
 import { inches, mm, stepOf } from '../length';
 import { drawPiece, ring, type Trim } from '../pattern';
 import { built, EASE, givenPiece, place, refuse, segment, partCure } from './building';
@@ -54,13 +54,19 @@ function build(brief: Brief<Options>): BuildResult {
   );
   const rise = s / Math.SQRT2;
   const allowed = depth - shoulder - 2 * r;
-  const blunt = rise > allowed + 1e-6 && depth < base / 2 ? Math.SQRT2 * (rise - allowed) : 0;
+  // A rounded tip stops short by itself; only what stands out past that is cut off blunt.
+  const past = rise - allowed;
+  const blunt = past > cornerRadius * (Math.SQRT2 - 1) + 1e-6 && depth < base / 2 ? Math.SQRT2 * past : 0;
   if (blunt >= s) return refuse(tooLarge('reveal', r, depth / 3));
-  let shape: Polygon<'sheet'> = blunt > 0 ? ring([blunt, 0], [s, 0], [0, s], [0, blunt]) : ring([0, 0], [s, 0], [0, s]);
-  const most = (s - blunt) * 0.5 * Math.tan(Math.PI / 8);
-  if (cornerRadius > most) return refuse({ code: 'corner_too_round', value: cornerRadius, limit: mm(most) });
-  const straight = shape;
-  if (cornerRadius > 0) for (let i = shape.length - 1; i >= 0; i--) shape = roundCorner(shape, i, cornerRadius);
+  const straight: Polygon<'sheet'> =
+    blunt > 0 ? ring([blunt, 0], [s, 0], [0, s], [0, blunt]) : ring([0, 0], [s, 0], [0, s]);
+  const rounded = roundCorners(
+    straight,
+    straight.map((_, i) => i),
+    cornerRadius,
+  );
+  if ('limit' in rounded) return refuse({ code: 'corner_too_round', value: cornerRadius, limit: mm(rounded.limit) });
+  const shape = rounded.polygon;
   const trims: Trim[] = [
     {
       id: 'second-mat',

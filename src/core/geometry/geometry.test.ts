@@ -18,7 +18,7 @@ import {
   reflection,
   regionArea,
   rotation,
-  roundCorner,
+  roundCorners,
   sharedRegion,
   signedArea,
   translation,
@@ -106,12 +106,57 @@ test('least width of a band is its breadth, however it lies', () => {
   expect(leastWidth(band)).toBeCloseTo(4, 9);
 });
 
-test('a rounded corner loses (1 − π/4) r² and stays convex; one that does not fit is refused', () => {
-  const rounded = roundCorner(square(0, 0, 10), 0, 3, 0.001);
-  expect(100 - area(rounded)).toBeCloseTo((1 - Math.PI / 4) * 9, 2);
-  expect(isConvex(rounded)).toBe(true);
-  expect(boxOf(rounded)).toEqual({ minX: expect.closeTo(0, 9), minY: expect.closeTo(0, 9), maxX: 10, maxY: 10 });
-  expect(() => roundCorner(square(0, 0, 10), 0, 11)).toThrow('does not fit');
+describe('rounded corners', () => {
+  const round = (polygon: Polygon, corners: readonly number[], radius: number): Polygon => {
+    const rounded = roundCorners(polygon, corners, radius, 0.001);
+    if ('limit' in rounded) throw new Error(`at most ${rounded.limit}`);
+    return rounded.polygon;
+  };
+
+  test('each loses (1 − π/4) r² and stays convex', () => {
+    const rounded = round(square(0, 0, 10), [0], 3);
+    expect(100 - area(rounded)).toBeCloseTo((1 - Math.PI / 4) * 9, 2);
+    expect(isConvex(rounded)).toBe(true);
+    expect(boxOf(rounded)).toEqual({ minX: expect.closeTo(0, 9), minY: expect.closeTo(0, 9), maxX: 10, maxY: 10 });
+    expect(100 - area(round(square(0, 0, 10), [3, 0, 2, 1], 2))).toBeCloseTo((4 - Math.PI) * 4, 1);
+  });
+
+  test('the largest radius is told: two corners share their edge, one has it to itself', () => {
+    expect(roundCorners(square(0, 0, 10), [0], 11)).toEqual({ limit: expect.closeTo(10, 9) });
+    expect(roundCorners(square(0, 0, 10), [0, 1], 6)).toEqual({ limit: expect.closeTo(5, 9) });
+    // A 45° corner gives way sooner: its arc takes r · cot 22.5° of each edge.
+    const half = [
+      { x: 0, y: 0 },
+      { x: 10, y: 0 },
+      { x: 0, y: 10 },
+    ];
+    expect(roundCorners(half, [1], 9)).toEqual({ limit: expect.closeTo(10 * Math.tan(Math.PI / 8), 9) });
+  });
+
+  test('up to the very limit nothing is refused, and the limit itself always goes', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 400 }), { minLength: 3, maxLength: 7 }),
+        fc.nat(),
+        (steps, pick) => {
+          const all = steps.reduce((sum, step) => sum + step, 0);
+          // Corners on a circle at angles apart: a convex polygon.
+          let angle = 0;
+          const polygon = steps.map((step) => {
+            angle += (2 * Math.PI * step) / all;
+            return { x: 50 * Math.cos(angle), y: 50 * Math.sin(angle) };
+          });
+          const corners = steps.flatMap((_, i) => ((pick >> i) % 2 === 0 ? [i] : []));
+          fc.pre(corners.length > 0);
+          const tried = roundCorners(polygon, corners, 1e6);
+          const { limit } = tried as { limit: number };
+          const rounded = roundCorners(polygon, corners, limit);
+          expect('polygon' in rounded && area(rounded.polygon)).toBeGreaterThan(0);
+          expect('limit' in roundCorners(polygon, corners, limit * 1.001)).toBe(true);
+        },
+      ),
+    );
+  });
 });
 
 test('a point is inside or not', () => {

@@ -108,24 +108,16 @@ export function leastWidth(polygon: Polygon): number {
   return Number.isFinite(least) ? least : 0;
 }
 
-/** Rounds one corner of a polygon by an arc of `radius` mm, drawn in chords that leave it by under `chord` mm. */
-export function roundCorner<F extends Frame>(
-  polygon: Polygon<F>,
-  index: number,
-  radius: number,
-  chord = 0.03,
-): Polygon<F> {
+/** Rounds one corner of a polygon by an arc of `radius` mm that fits it, drawn in chords that leave it by under `chord` mm. */
+function roundCorner<F extends Frame>(polygon: Polygon<F>, index: number, radius: number, chord: number): Polygon<F> {
   const corner = polygon[index]!;
   const [before, after] = [
     polygon[(index + polygon.length - 1) % polygon.length]!,
     polygon[(index + 1) % polygon.length]!,
   ];
   const [a, b] = [direction(corner, before), direction(corner, after)];
-  const half = Math.acos(Math.max(-1, Math.min(1, dot(a, b)))) / 2;
+  const half = halfAngle(a, b);
   const back = radius / Math.tan(half);
-  if (radius <= 0) return polygon;
-  if (back > distance(corner, before) || back > distance(corner, after))
-    throw new Error(`a radius of ${radius} mm does not fit this corner`);
   const toCentre = radius / Math.sin(half);
   const spine = direction({ x: 0, y: 0 }, { x: a.x + b.x, y: a.y + b.y });
   const centre = { x: corner.x + spine.x * toCentre, y: corner.y + spine.y * toCentre };
@@ -140,4 +132,34 @@ export function roundCorner<F extends Frame>(
     return { x: centre.x + radius * Math.cos(angle), y: centre.y + radius * Math.sin(angle) };
   });
   return [...polygon.slice(0, index), ...arc, ...polygon.slice(index + 1)];
+}
+
+/** Half the angle between two directions, radians. */
+const halfAngle = (a: Point, b: Point): number => Math.acos(Math.max(-1, Math.min(1, dot(a, b)))) / 2;
+
+/**
+ * Rounds the corners of a polygon at `indices` by arcs of `radius` mm, drawn in chords that leave them by under `chord`
+ * mm; or gives the largest radius (mm) that all of these corners take at once. An arc takes `radius · cot(half the
+ * angle)` of either edge; two on one edge share it.
+ */
+export function roundCorners<F extends Frame>(
+  polygon: Polygon<F>,
+  indices: readonly number[],
+  radius: number,
+  chord = 0.03,
+): { readonly polygon: Polygon<F> } | { readonly limit: number } {
+  const at = (i: number): Point<F> => polygon[(i + polygon.length) % polygon.length]!;
+  /** What a radius of 1 takes of the edges at a corner; nothing where it stays sharp. */
+  const takes = polygon.map((corner, i) =>
+    indices.includes(i) ? 1 / Math.tan(halfAngle(direction(corner, at(i - 1)), direction(corner, at(i + 1)))) : 0,
+  );
+  const limit = polygon.reduce((least, corner, i) => {
+    const share = takes[i]! + takes[(i + 1) % polygon.length]!;
+    return share > 0 ? Math.min(least, distance(corner, at(i + 1)) / share) : least;
+  }, Infinity);
+  if (radius > limit + 1e-9) return { limit };
+  const taken = Math.min(radius, limit);
+  let rounded = polygon;
+  if (taken > 0) for (const i of [...indices].sort((x, y) => y - x)) rounded = roundCorner(rounded, i, taken, chord);
+  return { polygon: rounded };
 }

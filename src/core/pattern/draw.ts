@@ -23,6 +23,7 @@ import {
   type Slit,
   type Trim,
 } from './piece';
+import { drawable, drawableBlank } from './undrawable';
 
 /** Touching within this counts as the same line or point, mm. */
 const HAIR = 1e-4;
@@ -60,9 +61,21 @@ export interface Drawing {
 
 /**
  * Draws a piece: hinges are found where panels share an edge, waste is what of the blank no panel covers, and its
- * cut runs along the panels it parts from. Throws when two panels of a fold share no edge.
+ * cut runs along the panels it parts from. Throws `Undrawable` when a panel shrinks to nothing, and when two panels of a
+ * fold share no edge.
  */
-export function drawPiece({ name, blank, panels, folds, trims = [], slits = [], notches = [], given }: Drawing): Piece {
+export function drawPiece({
+  name,
+  blank,
+  folds,
+  trims = [],
+  slits = [],
+  notches = [],
+  given,
+  ...drawing
+}: Drawing): Piece {
+  drawableBlank(name, blank);
+  const panels = drawing.panels.map(drawable);
   const panelById = new Map(panels.map((panel) => [panel.id, panel]));
   const hinges = folds.map(({ id, between, fold = 'valley', angle = 180 }, i): Hinge => {
     const [still, moving] = between.map((panel) => panelById.get(panel));

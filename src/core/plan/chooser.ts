@@ -1,4 +1,4 @@
-import { CONSTRUCTIONS, type Construction } from '../constructions';
+import { CONSTRUCTIONS, drawn, type Construction } from '../constructions';
 import { boxOf } from '../geometry';
 import { mm, type Mm } from '../length';
 import { checksOf, type Check } from './checks';
@@ -107,10 +107,10 @@ export function papersFor(
   question: Question & { readonly contents: NonNullable<Question['contents']> },
   papers: readonly { readonly width: Mm; readonly height: Mm }[],
 ): readonly PaperChoice[] {
-  const drawn = CONSTRUCTIONS.flatMap((construction) => {
+  const patterns = CONSTRUCTIONS.flatMap((construction) => {
     const read = readDesign({ version: 1, construction: construction.name, ...question });
     if (!read.ok) return [];
-    const result = construction.build(briefFor(read.design));
+    const result = drawn(construction, briefFor(read.design));
     return result.ok
       ? [
           {
@@ -124,7 +124,7 @@ export function papersFor(
   });
   return papers
     .flatMap((paper) =>
-      drawn
+      patterns
         .filter(({ holds, pieces }) => holds && pieces.every((piece) => liesOn(piece.blank, paper)))
         .map(({ construction, design }): PaperChoice => ({
           paper,
@@ -155,7 +155,7 @@ export function becomes(
   return papers
     .flatMap((paper) =>
       designs.flatMap((design) => {
-        const result = design.construction.build(briefFor({ ...design, blank: paper }));
+        const result = drawn(design.construction, briefFor({ ...design, blank: paper }));
         if (!result.ok) return [];
         const holds = result.built.room ?? result.built.cavities[0];
         if (!holds) return [];

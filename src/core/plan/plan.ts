@@ -1,4 +1,4 @@
-import { withFeatures, type Built, type Contents, type Ease, type Refusal } from '../constructions';
+import { drawn, withFeatures, type Built, type Contents, type Ease, type Refusal } from '../constructions';
 import {
   assemble,
   facesView,
@@ -72,9 +72,9 @@ const NOTHING: Size3 = { width: mm(0), height: mm(0), depth: mm(0) };
  * simulated tool. What is reported is read off the folded shape.
  */
 export function planFor(design: Design): Plan {
-  const drawn = design.construction.build(briefFor(design));
-  if (!drawn.ok) return { design, made: null, refusal: drawn.refusal };
-  const result = withFeatures(drawn.built);
+  const pattern = drawn(design.construction, briefFor(design));
+  if (!pattern.ok) return { design, made: null, refusal: pattern.refusal };
+  const result = withFeatures(pattern.built);
   if (!result.ok) return { design, made: null, refusal: result.refusal };
   const { built } = result;
   const folded = result.folded ?? assemble(built.pieces, built.assembly);

@@ -9,13 +9,14 @@ export type Say = (value: number, way?: 'down') => string;
 /** A sayer for a person's units and marks; a figure between marks is said as "about", or as the mark below. */
 export const sayer =
   (units: Units, graduation: Graduation): Say =>
-  (value, way) =>
-    formatLength(
-      way === 'down' ? roundTo(mm(value), marksFor(units, graduation), 'down') : mm(value),
-      units,
-      graduation,
-      true,
-    );
+  (value, way) => {
+    if (way !== 'down') return formatLength(mm(value), units, graduation, true);
+    const marked = roundTo(mm(value), marksFor(units, graduation), 'down');
+    // What is less than a mark is not nothing: it is said in tenths of a millimetre.
+    return marked > 0 || value < 0.1
+      ? formatLength(marked, units, graduation, true)
+      : formatLength(mm(Math.floor(value * 10) / 10), 'mm', 'exact');
+  };
 
 /** Marks to round a said figure to: the design's own where they suit the units, else sixteenths or half millimetres. */
 const marksFor = (units: Units, graduation: Graduation): Graduation =>
@@ -45,6 +46,10 @@ function sentenceOf(check: Check, say: Say): string {
       return limit > 0
         ? `The ${text('part')} takes ${say(value)}; there is room for ${say(limit, 'down')}. Make it smaller, or the holder larger.`
         : `There is no room for the ${text('part')} of ${say(value)}. Make the holder larger.`;
+    case 'part-too-small':
+      return `At this size nothing is left of the ${text('part').replace(/^the /, '')}.${about.side ? ` It takes ${text('of')} of ${say(Number(about.would))} in the ${text('side')} at least.` : ' Make the holder larger, or its parts smaller.'}`;
+    case 'contents-too-small':
+      return `Contents of ${say(value)} in the ${text('side')} are too small to fold paper round: at least ${say(limit)}.`;
     case 'notch-cuts-fold':
       return `A finger notch of ${say(value)} would cut through a fold. Use a smaller punch, or leave it out.`;
     case 'notch-cuts-glue':
@@ -266,6 +271,8 @@ export function remedyLabel(remedy: Remedy, say: Say): string {
       return `Use ${remedy.name}`;
     case 'square_blank':
       return `Cut it ${say(remedy.side)} square`;
+    case 'larger':
+      return `Make the ${remedy.of === 'blank' ? 'sheet' : 'contents'} ${say(remedy.to)} in the ${remedy.side}`;
     case 'from_contents':
       return 'Cut a sheet to fit';
     case 'turn_blank':

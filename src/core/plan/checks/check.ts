@@ -8,6 +8,7 @@ export type Remedy = { readonly change: DesignChange } & (
   | { readonly code: 'cure'; readonly label: string }
   | { readonly code: 'other_paper'; readonly name: string }
   | { readonly code: 'square_blank'; readonly side: Mm }
+  | { readonly code: 'larger'; readonly of: 'contents' | 'blank'; readonly side: 'width' | 'height'; readonly to: Mm }
   | { readonly code: 'from_contents' }
   | { readonly code: 'turn_blank'; readonly quarters: number }
   | { readonly code: 'back_with_mat' }

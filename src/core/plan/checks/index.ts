@@ -1,7 +1,8 @@
 /** Checks: `checksOf(plan)` asks of the folded shape what a maker would ask, each answer with what would mend it. */
 import type { Plan } from '../plan';
 import { boxChecks } from './box';
-import { check, curesFor, type Check, type Remedy } from './check';
+import { check, curesFor, type Check } from './check';
+import { enoughToDraw } from './enough';
 import { fitChecks } from './fit';
 import { foldChecks } from './fold';
 import { closureChecks, glueChecks } from './glue';
@@ -30,21 +31,25 @@ export function checksOf(plan: Plan): Check[] {
 
 /** The one check of a design without a pattern: what stands in the way, and what would do. */
 function refused({ refusal, design }: Plan): Check {
-  const { code, value, limit } = refusal!;
+  const { code, value, limit, about = {} } = refusal!;
+  const id = code.replaceAll('_', '-');
+  const cures = curesFor(design, code, limit, about.part);
   const { blank } = design;
-  const square: Remedy[] =
-    code === 'blank_not_square' && blank
-      ? [
-          {
-            code: 'square_blank',
-            side: limit,
-            change: { blank: { width: limit, height: limit }, paper: { ...design.paper, ...blank } },
-          },
-        ]
-      : [];
-  const { about = {} } = refusal!;
-  return check(code.replaceAll('_', '-'), 'fail', value, limit, about, [
-    ...square,
-    ...curesFor(design, code, limit, about.part),
+  if (code === 'blank_not_square' && blank)
+    return check(id, 'fail', value, limit, about, [
+      {
+        code: 'square_blank',
+        side: limit,
+        change: { blank: { width: limit, height: limit }, paper: { ...design.paper, ...blank } },
+      },
+      ...cures,
+    ]);
+  const enough = code === 'part_too_small' || code === 'contents_too_small' ? enoughToDraw(design) : null;
+  if (!enough) return check(id, 'fail', value, limit, about, cures);
+  const { of, side, to } = enough;
+  const words = { ...about, of: of === 'blank' ? 'a sheet' : 'contents', side, would: to };
+  return check(id, 'fail', value, limit, words, [
+    { code: 'larger', of, side, to, change: { [of]: { ...design[of], [side]: to } } },
+    ...cures,
   ]);
 }
