@@ -3,9 +3,19 @@ import nextVitals from 'eslint-config-next/core-web-vitals';
 import nextTs from 'eslint-config-next/typescript';
 
 /** The floors of the core, lowest first. A floor may import only the floors before it. */
-const FLOORS = ['length', 'geometry', 'pattern', 'fold', 'constructions', 'tools', 'fit', 'plan', 'cutting', 'files'];
+const FLOORS = ['text', 'length', 'geometry', 'pattern', 'fold', 'constructions', 'tools', 'fit', 'plan', 'cutting', 'files'];
 /** Packages the core may use: computation only, nothing that draws, stores or asks a clock. */
-const CORE_PACKAGES = ['zod', 'clipper-lib', 'pdf-lib', 'papaparse', 'highs', '@tarikjabiri/dxf'];
+const CORE_PACKAGES = [
+  'zod',
+  'clipper-lib',
+  'pdf-lib',
+  '@pdf-lib/fontkit',
+  'papaparse',
+  'highs',
+  '@tarikjabiri/dxf',
+  'fflate',
+  'crc-32',
+];
 
 const outside = [
   {

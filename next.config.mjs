@@ -1,10 +1,41 @@
+/** What every answer carries: pages, files and routes alike. */
+const EVERYWHERE = [
+  { key: 'X-Content-Type-Options', value: 'nosniff' },
+  { key: 'Referrer-Policy', value: 'no-referrer' },
+  { key: 'Cross-Origin-Opener-Policy', value: 'same-origin' },
+  { key: 'Cross-Origin-Resource-Policy', value: 'same-origin' },
+  {
+    // What the app has no use for, no page of it may ask for.
+    key: 'Permissions-Policy',
+    value: [
+      'accelerometer',
+      'bluetooth',
+      'browsing-topics',
+      'camera',
+      'display-capture',
+      'geolocation',
+      'gyroscope',
+      'hid',
+      'magnetometer',
+      'microphone',
+      'midi',
+      'payment',
+      'serial',
+      'usb',
+    ]
+      .map((feature) => `${feature}=()`)
+      .join(', '),
+  },
+];
+
 /** @type {import('next').NextConfig} */
 const config = {
   reactStrictMode: true,
   poweredByHeader: false,
   // The solver finds its compiled part beside itself.
-  serverExternalPackages: ['highs'],
+  serverExternalPackages: ['highs', 'esbuild'],
   // The whole check looks at all types by itself, tests and scripts too; once is enough there.
   typescript: { ignoreBuildErrors: process.env.TYPES_CHECKED_APART === '1' },
+  headers: async () => [{ source: '/:path*', headers: EVERYWHERE }],
 };
 export default config;

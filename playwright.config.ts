@@ -31,6 +31,8 @@ export default defineConfig({
     // A trace of every step doubles the time on two cores: `TRACE=on npx playwright test` when one is wanted.
     trace: process.env.TRACE === 'on' ? 'on' : 'off',
     launchOptions: launch(),
+    // Kept for offline use in the tests about that alone: fetching the whole app for each would be slow.
+    serviceWorkers: 'block',
   },
   projects: [
     // What is still opening or closing is missed by a click now and then: here nothing moves.
@@ -43,8 +45,8 @@ export default defineConfig({
     },
   ],
   webServer: {
-    command: `node node_modules/next/dist/bin/next start -p ${PORT}`,
-    env: { NEXT_TELEMETRY_DISABLED: '1' },
+    command: `node scripts/serve.mjs ${PORT}`,
+    env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
     url: `http://localhost:${PORT}/api/ping`,
     reuseExistingServer: false,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 3000 },

@@ -103,7 +103,7 @@ test('the log goes out as a table and comes back: a preview first, known lines s
   await openLog(page);
   const file = await downloaded(page, () => page.getByRole('button', { name: 'Export (CSV)' }).click());
   const text = file.bytes.toString('utf8');
-  expect(text.split('\r\n')[0]).toMatch(/^day,name,holder,width,height/);
+  expect(text.split('\r\n')[0]).toMatch(/^\uFEFF"day","name","holder","width","height"/);
   await page.getByRole('button', { name: 'Import (CSV)' }).click();
   const dialog = page.getByRole('dialog', { name: 'Import a log' });
   await dialog.getByLabel('Log as a table (CSV)').setInputFiles(csv('a,b\n1,2\n'));

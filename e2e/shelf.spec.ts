@@ -1,3 +1,4 @@
+import type { Locator } from '@playwright/test';
 import { DEMO_SHELF } from '../src/data/demo';
 import { expect, openShelf, sheet, test } from './table';
 
@@ -72,7 +73,13 @@ test('a damaged, foreign or huge file is refused with a sentence and nothing cha
   await expect(page.getByRole('listitem')).toHaveCount(DEMO_SHELF.length);
 });
 
-test('two tabs on one project: what one writes the other takes over, and undo brings its own back', async ({
+interface Side {
+  readonly width: Locator;
+  readonly height: Locator;
+  readonly undo: Locator;
+}
+
+test('two tabs on one project: each takes over what the other changes, and undo takes back one’s own', async ({
   page,
   context,
 }) => {
@@ -82,10 +89,28 @@ test('two tabs on one project: what one writes the other takes over, and undo br
   const other = await context.newPage();
   await other.goto(page.url());
   await expect(sheet(other)).toBeVisible();
-  await page.getByLabel('Width', { exact: true }).fill('3 1/4 in');
-  await expect(other.getByLabel('Width', { exact: true })).toHaveValue('3 1/4 in');
-  await other.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('3 in');
+  const [one, two] = [page, other].map((tab) => ({
+    width: tab.getByLabel('Width', { exact: true }),
+    height: tab.getByLabel('Height', { exact: true }),
+    undo: tab.getByRole('button', { name: 'Undo' }),
+  })) as [Side, Side];
+  await one.width.fill('3 1/4 in');
+  await expect(two.width).toHaveValue('3 1/4 in');
+  // Nothing of one's own was changed there yet.
+  await expect(two.undo).toBeDisabled();
+  await two.height.fill('4 1/2 in');
+  await expect(one.height).toHaveValue('4 1/2 in');
+  await one.undo.click();
+  await expect(one.width).toHaveValue('3 in');
+  await expect(one.height).toHaveValue('4 1/2 in');
+  await expect(two.width).toHaveValue('3 in');
+  // Where both changed the same, one's own comes back.
+  await one.width.fill('3 1/4 in');
+  await expect(two.width).toHaveValue('3 1/4 in');
+  await two.width.fill('3 1/2 in');
+  await expect(one.width).toHaveValue('3 1/2 in');
+  await one.undo.click();
+  await expect(two.width).toHaveValue('3 1/4 in');
 });
 
 test('an address of a project that is not there says so and leads back', async ({ page }) => {

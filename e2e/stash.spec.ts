@@ -43,7 +43,7 @@ test('papers are pasted from a table: looked at first, bad lines stay out; and a
   await page.getByRole('textbox', { name: 'Search the stash' }).fill('blue card');
   await expect(page.getByRole('row', { name: /Grey cover/ })).toBeHidden();
   const file = await downloaded(page, () => page.getByRole('button', { name: 'Export (CSV)' }).click());
-  expect(file.bytes.toString('utf8')).toContain('Blue card,304.8 mm,304.8 mm,20');
+  expect(file.bytes.toString('utf8')).toContain('"Blue card","304.8 mm","304.8 mm","20"');
 });
 
 test('what an offcut can become: every holder against what the projects hold, and one is begun', async ({ page }) => {

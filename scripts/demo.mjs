@@ -6,7 +6,7 @@ const port = process.env.PORT ?? '3000';
 installPackages();
 run('npm', ['run', '-s', 'build'], { sentence: 'The app could not be built' });
 
-const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', port], {
+const server = spawn(process.execPath, ['scripts/serve.mjs', port], {
   stdio: ['inherit', 'ignore', 'inherit'],
   env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
 });

@@ -31,9 +31,9 @@ export function proxy(request: NextRequest): NextResponse {
     'Content-Security-Policy',
     policy(hashes[request.nextUrl.pathname] ?? hashes['/_not-found'] ?? []),
   );
-  response.headers.set('X-Content-Type-Options', 'nosniff');
-  response.headers.set('Referrer-Policy', 'no-referrer');
+  // Every page is asked for again before it is used: a new version is found at once.
+  response.headers.set('Cache-Control', 'no-cache');
   return response;
 }
 
-export const config = { matcher: ['/((?!api/|_next/).*)'] };
+export const config = { matcher: ['/((?!api/|_next/|icons/|sw\\.js).*)'] };

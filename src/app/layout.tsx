@@ -6,6 +6,8 @@ import { Shell } from '@/ui/shell/Shell';
 
 export const metadata: Metadata = {
   title: 'Tuck Fold',
+  applicationName: 'Tuck Fold',
+  appleWebApp: { capable: true, title: 'Tuck Fold' },
   description: 'Sizes envelopes round what goes in, proves them by folding, and tells you where to cut, set and score.',
 };
 export const viewport: Viewport = {

@@ -1,12 +1,17 @@
 import { paperSpent, whenCut, type CutList, type Layout } from '@/core/cutting';
+import type { Table } from 'dexie';
 import { db, type CutRecord, type CuttingRecord } from './db';
+import { allKept, keep } from './keep';
+import { same } from './patch';
+import { Refused } from './trouble';
+import { newId } from './newId';
 
 /** The cutting table of several projects; one project's own has the project's id. */
 export const TABLE = 'table';
 
 const fresh = (id: string): CuttingRecord => ({
   id,
-  needs: id === TABLE ? [] : [{ projectId: id, copies: 1 }],
+  needs: id === TABLE ? [] : [{ id, projectId: id, copies: 1 }],
   extra: [],
   papers: null,
   bought: null,
@@ -19,23 +24,24 @@ const fresh = (id: string): CuttingRecord => ({
 });
 
 /** What lies on a cutting table; an empty one where nothing was laid yet. */
-export const loadCutting = async (id: string): Promise<CuttingRecord> => (await db.cuttings.get(id)) ?? fresh(id);
+export const laidOn = (id: string, kept: CuttingRecord | null): CuttingRecord => kept ?? fresh(id);
 
-/** What is changed on a cutting table, or how it follows from what lies there: quick changes then never lose one. */
-export type CuttingChange =
-  Partial<Omit<CuttingRecord, 'id'>> | ((now: CuttingRecord) => Partial<Omit<CuttingRecord, 'id'>>);
+/** What is changed on a cutting table. */
+export type CuttingChange = Partial<Omit<CuttingRecord, 'id'>>;
 
-/** Writes what was changed on a cutting table. */
-export const saveCutting = (id: string, change: CuttingChange): Promise<void> =>
-  db.transaction('rw', db.cuttings, async () => {
-    const now = await loadCutting(id);
-    const changed = typeof change === 'function' ? change(now) : change;
-    await db.cuttings.put({ ...now, ...changed, updatedAt: Date.now() });
-  });
+/** Keeps what was changed on a cutting table, at once. */
+export const keepCutting = (now: CuttingRecord, change: CuttingChange): void =>
+  keep('cuttings', now.id, now, { ...now, ...change }, fresh(now.id));
 
-/** Every cutting that was carried out and not taken back, in order. */
-export const allCuts = async (): Promise<CutRecord[]> =>
-  (await db.cuts.orderBy('at').toArray()).filter(({ undoneAt }) => undoneAt === 0);
+/** Cuttings that were carried out and not taken back, in order. */
+export const carriedOut = (all: readonly CutRecord[]): CutRecord[] =>
+  all.filter(({ undoneAt }) => undoneAt === 0).sort((a, b) => a.at - b.at);
+
+/** A change of several records, all or nothing, made when everything this page changed is in its records. */
+async function afterAll<T>(tables: Table[], work: () => Promise<T>): Promise<T> {
+  await allKept();
+  return db.transaction('rw', tables, work);
+}
 
 /**
  * Marks a layout as cut: its sheets are taken out of the stash and its offcuts put in, all or nothing. `papers` says
@@ -48,29 +54,32 @@ export const markCut = (
   layout: Layout,
   papers: ReadonlyMap<string, string>,
 ): Promise<string> =>
-  db.transaction('rw', [db.papers, db.cuts, db.cuttings], async () => {
+  afterAll([db.papers, db.cuts, db.cuttings], async () => {
+    // Pressed twice, it is cut once.
+    const kept = await db.cuttings.get(table);
+    if (kept?.cut && same(kept.cut.list, list) && same(kept.cut.layout, layout)) return kept.cut.id;
     const stash = new Map((await db.papers.toArray()).map((paper) => [paper.id, paper]));
     const paperOf = (sheet: string) => stash.get(papers.get(sheet) ?? '');
     const { taken, added } = whenCut(list, layout, paperOf);
-    const id = crypto.randomUUID();
+    const id = newId();
     const at = Date.now();
     for (const { paper, count } of taken) {
-      const kept = stash.get(paper)!;
-      if (kept.deletedAt > 0 || kept.count < count)
-        throw new Error(
-          `there ${kept.count === 1 ? 'is' : 'are'} only ${kept.deletedAt > 0 ? 0 : kept.count} of “${kept.name}” left, and this takes ${count}`,
+      const own = stash.get(paper)!;
+      if (own.deletedAt > 0 || own.count < count)
+        throw new Refused(
+          `there ${own.count === 1 ? 'is' : 'are'} only ${own.deletedAt > 0 ? 0 : own.count} of “${own.name}” left, and this takes ${count}`,
         );
-      await db.papers.update(paper, { count: kept.count - count });
+      await db.papers.update(paper, { count: own.count - count, updatedAt: at });
     }
     const offcuts: { paper: string; count: number }[] = [];
     for (const offcut of added) {
-      const paper = crypto.randomUUID();
+      const paper = newId();
       await db.papers.add({ ...offcut, id: paper, offcut: true, from: id, addedAt: at, deletedAt: 0 });
       offcuts.push({ paper, count: offcut.count });
     }
     const { each: _, ...spent } = paperSpent(list, layout, paperOf);
     await db.cuts.add({ id, name, at, sheets: layout.sheetsUsed, ...spent, taken, added: offcuts, undoneAt: 0 });
-    await saveCutting(table, { cut: { id, list, layout } });
+    await db.cuttings.put({ ...(kept ?? fresh(table)), cut: { id, list, layout }, updatedAt: at });
     return id;
   });
 
@@ -79,13 +88,13 @@ export const markCut = (
  * it was used since.
  */
 export const undoCut = (id: string): Promise<void> =>
-  db.transaction('rw', [db.papers, db.cuts, db.cuttings], async () => {
+  afterAll([db.papers, db.cuts, db.cuttings], async () => {
     const cut = await db.cuts.get(id);
     if (!cut || cut.undoneAt > 0) return;
     for (const { paper, count } of cut.added) {
       const offcut = await db.papers.get(paper);
       if (!offcut || offcut.deletedAt > 0 || offcut.count < count)
-        throw new Error(
+        throw new Refused(
           `an offcut of it (“${offcut?.name ?? 'removed'}”) was used or taken out since; put that back first`,
         );
     }
@@ -94,13 +103,14 @@ export const undoCut = (id: string): Promise<void> =>
       await db.papers.update(paper, {
         count: offcut.count - count,
         deletedAt: offcut.count === count ? Date.now() : 0,
+        updatedAt: Date.now(),
       });
     }
     for (const { paper, count } of cut.taken) {
       const kept = await db.papers.get(paper);
-      if (kept) await db.papers.update(paper, { count: kept.count + count });
+      if (kept) await db.papers.update(paper, { count: kept.count + count, updatedAt: Date.now() });
     }
-    await db.cuts.update(id, { undoneAt: Date.now() });
+    await db.cuts.update(id, { undoneAt: Date.now(), updatedAt: Date.now() });
     for (const table of await db.cuttings.toArray())
-      if (table.cut?.id === id) await db.cuttings.update(table.id, { cut: null });
+      if (table.cut?.id === id) await db.cuttings.update(table.id, { cut: null, updatedAt: Date.now() });
   });

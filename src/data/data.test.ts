@@ -6,53 +6,44 @@ import { loadSolver, pack } from '@/core/cutting/pack';
 import { logEntrySchema } from '@/core/files';
 import { mm } from '@/core/length';
 import { COMMON_BOARD, COMMON_TOOLBOX, toolboxSchema, type OwnTool } from '@/core/tools';
-import { allCuts, loadCutting, markCut, saveCutting, TABLE, undoCut } from './cuttings';
-import { db, openDatabase, type Project } from './db';
+import { carriedOut, keepCutting, laidOn, markCut, TABLE, undoCut } from './cuttings';
+import {
+  db,
+  openDatabase,
+  type CutRecord,
+  type LogRecord,
+  type MakeRecord,
+  type PaperRecord,
+  type Project,
+} from './db';
 import { DEMO_CUTS, DEMO_LOG, DEMO_SHELF, DEMO_STASH } from './demo';
-import { addLog, allLog, changeLog, dropLog, fitKey, fitKeyParts, putBackLog, sameEntry } from './log';
-import { beginMake, keepSpoiled, notePlace, openMake, saveMake } from './makes';
+import { allKept, readAll } from './keep';
+import { addLog, addLogs, dropLog, endMake, entryKey, fitKey, fitKeyParts, inOrder, keepLog, putBackLog } from './log';
+import { beginMake, keepMake, keepSpoiled, openMake, openMakesOf } from './makes';
 import {
   addProject,
   allProjects,
   binProject,
   duplicateProject,
+  keepProject,
   putBackProject,
-  saveProject,
   seedDemoShelf,
 } from './projects';
-import {
-  changeToolbox,
-  loadBoard,
-  loadSpoken,
-  loadTheme,
-  loadToolbox,
-  loadUsualRoom,
-  saveSpoken,
-  saveTheme,
-  saveToolbox,
-  saveUsualRoom,
-} from './settings';
-import { addPaper, addPapers, allPapers, changePaper, dropPaper, papersLeft, putBackPaper } from './stash';
+import { readRecord } from './records';
+import { SPOKEN, THEME, TOOLBOX, USUAL_ROOM } from './setting-kinds';
+import { boardOut, keepSetting, loadSetting } from './settings';
+import { troubleOf } from './trouble';
+import { addPaper, addPapers, dropPaper, inStash, keepPaper, leftInStash, paperOf, putBackPaper } from './stash';
 
 const card = { name: 'Star cards', units: 'in' as const, design: DEMO_SHELF[0]!.design };
-
-/** The browser's own notes, which Node has not. */
-const notes = new Map<string, string>();
-Object.defineProperty(globalThis, 'localStorage', {
-  value: {
-    getItem: (key: string) => notes.get(key) ?? null,
-    setItem: (key: string, value: string) => void notes.set(key, value),
-    removeItem: (key: string) => void notes.delete(key),
-  },
-});
+const allLog = async () => inOrder((await readAll<LogRecord>('log')).records);
+const allPapers = async () => inStash((await readAll<PaperRecord>('papers')).records);
+const papersLeft = async () => leftInStash((await readAll<PaperRecord>('papers')).records);
+const allCuts = async () => carriedOut((await readAll<CutRecord>('cuts')).records);
+const loadCutting = async (id: string) => laidOn(id, (await db.cuttings.get(id)) ?? null);
 
 beforeEach(async () => {
-  notes.clear();
-  await db.projects.clear();
-  await db.settings.clear();
-  await db.makes.clear();
-  await db.log.clear();
-  await Promise.all([db.papers.clear(), db.cuttings.clear(), db.cuts.clear()]);
+  await Promise.all(db.tables.map((table) => table.clear()));
 });
 
 test('every demo project is ready to cut, but for the one that shows what a failing design looks like', () => {
@@ -75,7 +66,7 @@ test('the demo shelf appears once, with designs that can be read, and never agai
 
 test('a project is kept, changed, copied, put in the bin and put back', async () => {
   const id = await addProject(card);
-  await saveProject(id, { name: 'Moon cards' });
+  keepProject(id, card, { ...card, name: 'Moon cards' });
   const copy = await duplicateProject(id);
   expect((await db.projects.get(copy!))?.name).toBe('Moon cards (copy)');
   expect(await duplicateProject('nobody')).toBeNull();
@@ -86,47 +77,56 @@ test('a project is kept, changed, copied, put in the bin and put back', async ()
   expect((await allProjects()).shelf).toHaveLength(2);
 });
 
-test('saving into a project that is gone fails loudly', async () => {
-  await expect(saveProject('gone', { name: 'x' })).rejects.toThrow('no longer in the browser');
-});
-
 test('what the browser kept is checked before use: damaged tools, rooms or a theme fall back', async () => {
-  expect(await loadToolbox()).toEqual(COMMON_TOOLBOX);
-  expect(await loadBoard()).toMatchObject({ notch: COMMON_BOARD.notch });
-  await saveToolbox(COMMON_TOOLBOX.map((tool) => (tool.kind === 'envelope-board' ? { ...tool, notch: mm(20) } : tool)));
-  expect(await loadBoard()).toMatchObject({ kind: 'envelope-board', notch: 20 });
-  // Of two quick changes neither undoes the other.
-  await Promise.all([
-    changeToolbox((now) => now.filter(({ kind }) => kind !== 'trimmer')),
-    changeToolbox((now) => now.filter(({ kind }) => kind !== 'ruler')),
-  ]);
-  expect((await loadToolbox()).some(({ kind }) => kind === 'trimmer' || kind === 'ruler')).toBe(false);
+  expect(await loadSetting(TOOLBOX)).toEqual(COMMON_TOOLBOX);
+  expect(boardOut(await loadSetting(TOOLBOX))).toMatchObject({ notch: COMMON_BOARD.notch });
+  const wider = COMMON_TOOLBOX.map((tool) => (tool.kind === 'envelope-board' ? { ...tool, notch: mm(20) } : tool));
+  keepSetting(TOOLBOX, COMMON_TOOLBOX, wider);
+  // Of two quick changes neither undoes the other, though both were made of what the screen showed before.
+  keepSetting(
+    TOOLBOX,
+    wider,
+    wider.filter(({ kind }) => kind !== 'trimmer'),
+  );
+  keepSetting(
+    TOOLBOX,
+    wider,
+    wider.filter(({ kind }) => kind !== 'ruler'),
+  );
+  await allKept();
+  const tools = await loadSetting(TOOLBOX);
+  expect(boardOut(tools)).toMatchObject({ kind: 'envelope-board', notch: 20 });
+  expect(tools.some(({ kind }) => kind === 'trimmer' || kind === 'ruler')).toBe(false);
   // A board that is put away is not the one plans are made for.
-  await saveToolbox(COMMON_TOOLBOX.map((tool) => ({ ...tool, notch: mm(20), out: false }) as OwnTool));
-  expect(await loadBoard()).toMatchObject({ notch: COMMON_BOARD.notch });
+  expect(boardOut(wider.map((tool) => ({ ...tool, out: false }) as OwnTool))).toMatchObject({
+    notch: COMMON_BOARD.notch,
+  });
   await db.settings.put({ key: 'toolbox', value: [{ kind: 'envelope-board', notch: 'wide' }] });
-  expect(await loadToolbox()).toEqual(COMMON_TOOLBOX);
-  await saveTheme('dark');
-  expect(await loadTheme()).toBe('dark');
+  expect(await loadSetting(TOOLBOX)).toEqual(COMMON_TOOLBOX);
+  keepSetting(THEME, 'auto', 'dark');
+  keepSetting(USUAL_ROOM, {}, { 'sleeve/flat': { width: mm(3), height: mm(2) } });
+  keepSetting(SPOKEN, false, true);
+  await allKept();
+  expect(await loadSetting(THEME)).toBe('dark');
+  expect(await loadSetting(USUAL_ROOM)).toEqual({ 'sleeve/flat': { width: 3, height: 2 } });
+  expect(await loadSetting(SPOKEN)).toBe(true);
   await db.settings.put({ key: 'theme', value: 'plaid' });
-  expect(await loadTheme()).toBe('auto');
-  await saveUsualRoom({ 'sleeve/flat': { width: mm(3), height: mm(2) } });
-  expect(await loadUsualRoom()).toEqual({ 'sleeve/flat': { width: 3, height: 2 } });
   await db.settings.put({ key: 'usual-room', value: { 'sleeve/flat': { width: -3 } } });
-  expect(await loadUsualRoom()).toEqual({});
-  expect(await loadSpoken()).toBe(false);
-  await saveSpoken(true);
-  expect(await loadSpoken()).toBe(true);
+  expect([await loadSetting(THEME), await loadSetting(USUAL_ROOM)]).toEqual(['auto', {}]);
 });
 
 describe('makes', () => {
   const project = { id: 'p', ...card };
 
+  const begun = async (copies: number, way: MakeRecord['way'] = 'together'): Promise<MakeRecord> =>
+    (await db.makes.get(await beginMake(project, copies, way)))!;
+
   test('a make keeps what was decided when it began, and where it was left', async () => {
-    const id = await beginMake(project, 6, 'together');
-    await saveMake(id, { done: 7, spent: 90_000 });
+    const make = await begun(6);
+    keepMake(make, { done: 7, spent: 90_000 });
+    await allKept();
     expect(await openMake('p')).toMatchObject({
-      id,
+      id: make.id,
       copies: 6,
       done: 7,
       spent: 90_000,
@@ -136,52 +136,53 @@ describe('makes', () => {
     expect(await openMake('other')).toBeNull();
   });
 
-  test('a place the database was not told in time is not lost', async () => {
-    const id = await beginMake(project, 1, 'together');
-    await saveMake(id, { done: 14, spent: 1000 });
-    notePlace(id, 20, 1500);
-    expect(await openMake('p')).toMatchObject({ done: 20, spent: 1500 });
-    // Once the database has the same place, the note is taken off and cannot speak against a later one.
-    await saveMake(id, { done: 20, spent: 1500 });
-    await db.makes.update(id, { done: 3 });
-    expect(await openMake('p')).toMatchObject({ done: 3 });
-    expect(notes.size).toBe(0);
+  test('a finished make is not gone on with; of two open ones the last touched is', async () => {
+    const first = await begun(1);
+    await begun(2, 'one-by-one');
+    await db.makes.update(first.id, { updatedAt: Date.now() + 1000 });
+    expect((await openMake('p'))?.id).toBe(first.id);
+    await endMake(first, null, null);
+    expect((await openMake('p'))?.copies).toBe(2);
   });
 
-  test.each(['{"done":"7"}', 'no JSON', '{"done":-1,"spent":0}', 'null', '[]'])(
-    'a note that is no place is passed over: %s',
-    async (note) => {
-      const id = await beginMake(project, 1, 'together');
-      localStorage.setItem(`tuck-fold-place-${id}`, note);
-      expect(await openMake('p')).toMatchObject({ done: 0, spent: 0 });
-    },
-  );
-
-  test('a finished make is not gone on with; of two open ones the last touched is', async () => {
-    const first = await beginMake(project, 1, 'together');
-    const second = await beginMake(project, 2, 'one-by-one');
-    await db.makes.update(first, { updatedAt: Date.now() + 1000 });
-    expect((await openMake('p'))?.id).toBe(first);
-    await saveMake(first, { endedAt: 5 });
-    expect((await openMake('p'))?.id).toBe(second);
+  test('makes that go on are those of projects on the shelf, last touched first', async () => {
+    const { records } = { records: [await begun(1), await begun(2), await begun(3)] };
+    const [one, two, three] = records.map((make, i) => ({ ...make, updatedAt: i })) as [
+      MakeRecord,
+      MakeRecord,
+      MakeRecord,
+    ];
+    const shelf = [{ id: 'p' }] as Project[];
+    expect(openMakesOf([one, { ...two, endedAt: 5 }, three], shelf).map(({ copies }) => copies)).toEqual([3, 1]);
+    expect(openMakesOf([one], [])).toEqual([]);
   });
 
   test('a sheet that went wrong is kept with what was done on it', async () => {
-    const id = await beginMake(project, 2, 'together');
-    const sheet = {
-      copy: 2,
-      step: 5,
-      piece: 'envelope',
-      blank: { width: 152, height: 152 },
-      moves: 4,
-      text: 'x',
-    };
-    await keepSpoiled(id, sheet);
-    await keepSpoiled(id, { ...sheet, copy: 1 });
-    expect((await db.makes.get(id))?.spoiled).toEqual([
+    const make = await begun(2);
+    const sheet = { copy: 2, step: 5, piece: 'envelope', blank: { width: 152, height: 152 }, moves: 4, text: 'x' };
+    await keepSpoiled(make, sheet);
+    await keepSpoiled((await db.makes.get(make.id))!, { ...sheet, copy: 1 });
+    expect((await db.makes.get(make.id))?.spoiled).toEqual([
       { ...sheet, at: expect.any(Number) },
       { ...sheet, copy: 1, at: expect.any(Number) },
     ]);
+  });
+
+  test('a make that ends is written into the log once, however often that is pressed', async () => {
+    const make = await begun(1);
+    const entry = DEMO_LOG[0]!;
+    const photo = new Blob(['x'], { type: 'image/jpeg' });
+    const ids = await Promise.all([
+      endMake(make, entry, photo),
+      endMake(make, entry, photo),
+      endMake(make, null, null),
+    ]);
+    const log = await allLog();
+    expect(log).toHaveLength(1);
+    expect(ids.slice(0, 2)).toEqual([log[0]!.id, log[0]!.id]);
+    expect(log[0]).toMatchObject({ makeId: make.id, projectId: 'p', units: 'in' });
+    expect(await db.photos.count()).toBe(1);
+    expect((await db.makes.get(make.id))!.endedAt).toBeGreaterThan(0);
   });
 });
 
@@ -192,7 +193,9 @@ describe('the log', () => {
     const id = await addLog({ ...entry, day: '2026-01-02' }, { units: 'in' });
     const later = await addLog({ ...entry, day: '2026-03-02' }, { units: 'in', makeId: 'm', projectId: 'p' });
     expect((await allLog()).map((e) => e.id)).toEqual([later, id]);
-    await changeLog(id, { ...entry, day: '2026-04-01', note: 'again' });
+    const was = { ...entry, day: '2026-01-02' };
+    keepLog(id, was, { ...was, day: '2026-04-01', note: 'again' });
+    await allKept();
     expect((await allLog())[0]).toMatchObject({ id, note: 'again', units: 'in' });
     await dropLog(id);
     expect((await allLog()).map((e) => e.id)).toEqual([later]);
@@ -201,8 +204,20 @@ describe('the log', () => {
   });
 
   test('what was exported once is known again', () => {
-    expect(sameEntry(entry, { ...entry })).toBe(true);
-    expect(sameEntry(entry, { ...entry, day: '1999-01-01' })).toBe(false);
+    expect(entryKey({ ...entry, paper: 'other' })).toBe(entryKey(entry));
+    expect(entryKey({ ...entry, day: '1999-01-01' })).not.toBe(entryKey(entry));
+  });
+
+  test('many entries are written at once, all of them or none', async () => {
+    const many = Array.from({ length: 2500 }, (_, i) => ({ ...entry, day: '2026-01-02', note: `line ${i}` }));
+    const told: number[] = [];
+    await addLogs(many, { units: 'mm' }, (written) => told.push(written));
+    expect(told).toEqual([1000, 2000, 2500]);
+    // As they stood in the table, first line first.
+    expect((await allLog()).map(({ note }) => note)).toEqual(many.map(({ note }) => note));
+    const broken = [entry, { ...entry, note: (() => 'no data') as never }];
+    await expect(addLogs(broken, { units: 'mm' })).rejects.toBeDefined();
+    expect(await db.log.count()).toBe(2500);
   });
 
   test('fits are told apart by holder and by flat or thick contents', () => {
@@ -224,7 +239,6 @@ test('a project and a board written by version 1 of the database are still read'
     createdAt: 1,
     updatedAt: 2,
     deletedAt: 0,
-    writtenBy: 'sample',
   };
   const old = new Dexie('old-shelf');
   old.version(1).stores({ projects: '&id, updatedAt', settings: '&key' });
@@ -255,6 +269,84 @@ test('makes, log, photos and tools written by version 2 of the database are stil
   expect(await now.log.get('l')).toEqual(entry);
   expect((await now.settings.get('toolbox'))?.value).toEqual(COMMON_TOOLBOX);
   expect([await now.papers.count(), await now.cuttings.count(), await now.cuts.count()]).toEqual([0, 0, 0]);
+});
+
+test('papers, cutting tables and cuttings written by version 3 of the database are still read', async () => {
+  const old = new Dexie('old-stash');
+  old.version(1).stores({ projects: '&id, updatedAt', settings: '&key' });
+  old.version(2).stores({ makes: '&id, projectId, updatedAt', log: '&id, day, construction', photos: '&id' });
+  old.version(3).stores({ papers: '&id, from', cuttings: '&id', cuts: '&id, at' });
+  const paper = { ...DEMO_STASH[0]!, id: 'paper', from: '', addedAt: 1, deletedAt: 0 };
+  const table = {
+    id: 'table',
+    needs: [{ projectId: 'a', copies: 2 }],
+    extra: [
+      { name: 'tag', width: 50, height: 90, quantity: 3, turn: true },
+      { name: 'tag', width: 50, height: 90, quantity: 3, turn: true },
+    ],
+    papers: null,
+    bought: null,
+    cutter: 'guillotine',
+    offcutsFirst: true,
+    byHand: null,
+    cut: null,
+    step: 2,
+    updatedAt: 9,
+  };
+  const project = { id: 'v3', ...card, createdAt: 1, updatedAt: 2, deletedAt: 0, writtenBy: 'an old page' };
+  await old.table('papers').add(paper);
+  await old.table('cuttings').add(table);
+  await old.table('cuts').add(DEMO_CUTS[0]!);
+  await old.table('projects').add(project);
+  old.close();
+  const now = openDatabase('old-stash');
+  expect(await now.papers.get('paper')).toEqual(paper);
+  expect(await now.cuts.toArray()).toEqual([DEMO_CUTS[0]]);
+  // Nothing of it is written anew: what older versions had not is added where it is read.
+  expect(await now.cuttings.get('table')).toEqual(table);
+  expect(readRecord('cuttings', table)).toMatchObject({
+    ok: true,
+    record: {
+      needs: [{ id: 'a', projectId: 'a', copies: 2 }],
+      extra: [{ id: 'piece-1' }, { id: 'piece-2' }],
+      step: 2,
+    },
+  });
+  expect(readRecord('projects', project)).toMatchObject({ ok: true });
+  expect([await now.journal.count(), await now.drafts.count(), await now.aside.count()]).toEqual([0, 0, 0]);
+  now.close();
+});
+
+test('a record of this version, version 4, is read as it was written', async () => {
+  const now = openDatabase('new-shelf');
+  const draft = { id: 'paper#1', value: { name: 'Blue' }, updatedAt: 3 };
+  await now.drafts.add(draft);
+  await now.restores.add({ id: 'r', at: 1, name: 'b.zip', before: [{ table: 'projects', id: 'x', record: null }] });
+  now.close();
+  const again = openDatabase('new-shelf');
+  expect(await again.drafts.get('paper#1')).toEqual(draft);
+  expect(await again.restores.count()).toBe(1);
+  again.close();
+});
+
+test('what a newer version wrote is not opened, and says so', async () => {
+  const newer = new Dexie('newer-shelf');
+  newer.version(9).stores({ projects: '&id', hats: '&id' });
+  await newer.table('projects').add({ id: 'x', shape: 'unknown here' });
+  newer.close();
+  const now = openDatabase('newer-shelf');
+  const trouble = await now.projects.toArray().then(
+    () => null,
+    (error: unknown) => troubleOf(error),
+  );
+  expect(trouble).toMatchObject({ kind: 'newer' });
+  expect(trouble!.message).toMatch(/newer version/);
+  // Not a letter of it was changed.
+  const again = new Dexie('newer-shelf');
+  again.version(9).stores({ projects: '&id', hats: '&id' });
+  expect(await again.table('projects').toArray()).toEqual([{ id: 'x', shape: 'unknown here' }]);
+  expect(again.verno).toBe(9);
+  again.close();
 });
 
 describe('the stash', () => {
@@ -288,7 +380,8 @@ describe('the stash', () => {
     await addPapers([{ ...card, name: 'Cream', count: 0 }]);
     expect((await allPapers()).map(({ name }) => name)).toEqual(['Cream', 'Night card']);
     expect((await papersLeft()).map(({ name }) => name)).toEqual(['Night card']);
-    await changePaper(id, { ...card, count: 7 });
+    keepPaper(id, card, { ...card, count: 7 });
+    await allKept();
     await dropPaper(id);
     expect(await papersLeft()).toEqual([]);
     await putBackPaper(id);
@@ -336,7 +429,7 @@ describe('the stash', () => {
   test('sheets that are no longer there are told of, and nothing is changed', async () => {
     const id = await addPaper(card);
     const { list, layout, papers } = await laidOut([{ ...piece, quantity: 2 }]);
-    await changePaper(id, { ...card, count: 1 });
+    keepPaper(id, card, { ...card, count: 1 });
     await expect(markCut(TABLE, 'Two wraps', list, layout, papers)).rejects.toThrow(
       'there is only 1 of “Night card” left, and this takes 2',
     );
@@ -345,11 +438,32 @@ describe('the stash', () => {
   });
 
   test('a cutting table keeps what is laid on it; a project’s own begins with one copy', async () => {
-    expect((await loadCutting('p')).needs).toEqual([{ projectId: 'p', copies: 1 }]);
-    await saveCutting('p', { cutter: 'free' });
-    await saveCutting('p', { offcutsFirst: false });
+    const now = await loadCutting('p');
+    expect(now.needs).toEqual([{ id: 'p', projectId: 'p', copies: 1 }]);
+    // Both made of the same view, as two windows do.
+    keepCutting(now, { cutter: 'free' });
+    keepCutting(now, { offcutsFirst: false });
+    await allKept();
     expect(await loadCutting('p')).toMatchObject({ cutter: 'free', offcutsFirst: false });
     expect((await loadCutting(TABLE)).needs).toEqual([]);
+  });
+
+  test('marked twice it is cut once, and what was typed right before counts', async () => {
+    const id = await addPaper(card);
+    const { list, layout, papers } = await laidOut([{ ...piece, quantity: 2 }]);
+    keepPaper(id, card, { ...card, count: 8 });
+    const [one, two] = await Promise.all([
+      markCut(TABLE, 'Two wraps', list, layout, papers),
+      markCut(TABLE, 'Two wraps', list, layout, papers),
+    ]);
+    expect(two).toBe(one);
+    expect(await allCuts()).toHaveLength(1);
+    expect((await allPapers())[0]).toMatchObject({ name: 'Night card', count: 6 });
+  });
+
+  test('a paper is what the person told, without what the database adds', async () => {
+    await addPaper(card);
+    expect(paperOf((await allPapers())[0]!)).toEqual(card);
   });
 
   test('every demo paper is one the stash would read, and no more paper was used than there was', () => {

@@ -1,9 +1,12 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { CutList, CutPiece, KeptPaper, Layout } from '@/core/cutting';
 import type { Units } from '@/core/length';
 import type { DesignInput, WayOfWork } from '@/core/plan';
 import type { LogEntry } from '@/core/files';
 import { COMMON_TOOLBOX, type OwnTool } from '@/core/tools';
+import type { Patch } from './patch';
+import type { SettingKey } from './setting-kinds';
+import { DataTrouble } from './trouble';
 
 /** A project as it is kept: what the person decided, and when. */
 export interface Project {
@@ -16,8 +19,6 @@ export interface Project {
   readonly updatedAt: number;
   /** When it was put in the bin, 0 while it stands on the shelf. */
   readonly deletedAt: number;
-  /** Which open page wrote it last; another page then takes the change over. */
-  readonly writtenBy: string;
 }
 
 /** A make under way or finished: a copy of what was decided when it began, and how far it has come. */
@@ -63,6 +64,7 @@ export interface LogRecord extends LogEntry {
   readonly projectId: string;
   readonly addedAt: number;
   readonly deletedAt: number;
+  readonly updatedAt?: number;
 }
 
 /** A photo of a finished make, shrunk, by the log entry it belongs to. */
@@ -77,14 +79,20 @@ export interface PaperRecord extends KeptPaper {
   readonly from: string;
   readonly addedAt: number;
   readonly deletedAt: number;
+  readonly updatedAt?: number;
+}
+
+/** A piece on the cutting table that belongs to no project. */
+export interface ExtraPiece extends CutPiece {
+  readonly id: string;
 }
 
 /** What lies on the cutting table: of one project (by its id), or of several (`table`). */
 export interface CuttingRecord {
   readonly id: string;
-  readonly needs: readonly { readonly projectId: string; readonly copies: number }[];
+  readonly needs: readonly { readonly id: string; readonly projectId: string; readonly copies: number }[];
   /** Pieces that belong to no project. */
-  readonly extra: readonly CutPiece[];
+  readonly extra: readonly ExtraPiece[];
   /** Papers of the stash it may take; null while nobody chose: those that suit. */
   readonly papers: readonly string[] | null;
   /** Paper sizes to buy as many of as are needed; null while nobody chose. */
@@ -117,12 +125,60 @@ export interface CutRecord {
   /** The offcuts it put into the stash, and how many of each. */
   readonly added: readonly { readonly paper: string; readonly count: number }[];
   readonly undoneAt: number;
+  readonly updatedAt?: number;
 }
 
 /** Choices that belong to the person, not to a project. */
 export interface Setting {
-  readonly key: 'demo-shelf' | 'toolbox' | 'theme' | 'spoken' | 'usual-room' | 'units' | 'size-chart';
+  readonly key: SettingKey;
   readonly value: unknown;
+}
+
+/** What was typed into a form and not sent off yet. */
+export interface DraftRecord {
+  /** Which form, of what. */
+  readonly id: string;
+  readonly value: unknown;
+  readonly updatedAt: number;
+}
+
+/** A change as a page made it, written down at once and laid over its record right after. */
+export interface JournalEntry {
+  /** The open page it was made on, and its place among that page's changes. */
+  readonly page: string;
+  readonly seq: number;
+  readonly table: KeptTable;
+  readonly id: string;
+  readonly patch: Patch;
+  /** The fields it speaks of, whole: where what was changed meanwhile does not go with the patch. */
+  readonly whole: Readonly<Record<string, unknown>>;
+  /** The record to begin with where there is none; null where there must be one. */
+  readonly fresh: object | null;
+  readonly at: number;
+}
+
+/** How many of a page's changes have been laid over their records. */
+interface AppliedRecord {
+  readonly page: string;
+  readonly seq: number;
+  readonly at: number;
+}
+
+/** A record that could not be read when a change was to be laid over it, as it was. */
+export interface AsideRecord {
+  readonly id: string;
+  readonly table: KeptTable;
+  readonly record: unknown;
+  readonly why: string;
+  readonly at: number;
+}
+
+/** What a restore replaced and added, so that it can be taken back. */
+export interface RestoreRecord {
+  readonly id: string;
+  readonly at: number;
+  readonly name: string;
+  readonly before: readonly { readonly table: KeptTable; readonly id: string; readonly record: object | null }[];
 }
 
 type Database = Dexie & {
@@ -134,11 +190,51 @@ type Database = Dexie & {
   papers: EntityTable<PaperRecord, 'id'>;
   cuttings: EntityTable<CuttingRecord, 'id'>;
   cuts: EntityTable<CutRecord, 'id'>;
+  drafts: EntityTable<DraftRecord, 'id'>;
+  journal: Table<JournalEntry, [string, number]>;
+  applied: EntityTable<AppliedRecord, 'page'>;
+  aside: EntityTable<AsideRecord, 'id'>;
+  restores: EntityTable<RestoreRecord, 'id'>;
 };
+
+/** The tables whose records are the person's own. */
+export const KEPT_TABLES = [
+  'projects',
+  'settings',
+  'makes',
+  'log',
+  'photos',
+  'papers',
+  'cuttings',
+  'cuts',
+  'drafts',
+] as const;
+export type KeptTable = (typeof KEPT_TABLES)[number];
+
+/** Version of the data this app reads and writes. */
+export const DATA_VERSION = 4;
+
+/**
+ * The browser's storage, but for one thing: a database of a newer version is not opened. Dexie would ask for it again
+ * without a version and add to it what it misses; written by this app, it would come out half old.
+ */
+function notNewer(storage: IDBFactory | undefined): IDBFactory | undefined {
+  if (!storage) return undefined;
+  return {
+    open: (name, version) => {
+      if (version === undefined) throw new DataTrouble('newer');
+      return storage.open(name, version);
+    },
+    deleteDatabase: (name) => storage.deleteDatabase(name),
+    databases: () => storage.databases(),
+    cmp: (a, b) => storage.cmp(a, b),
+  };
+}
 
 /** Opens the browser's database. Each change of shape gets a version of its own, with a sample and a test. */
 export function openDatabase(name = 'tuck-fold'): Database {
-  const database = new Dexie(name) as Database;
+  const storage = notNewer(typeof indexedDB === 'undefined' ? undefined : indexedDB);
+  const database = new Dexie(name, storage ? { indexedDB: storage, IDBKeyRange } : {}) as Database;
   database.version(1).stores({ projects: '&id, updatedAt', settings: '&key' });
   database
     .version(2)
@@ -155,6 +251,9 @@ export function openDatabase(name = 'tuck-fold'): Database {
       await settings.delete('my-board');
     });
   database.version(3).stores({ papers: '&id, from', cuttings: '&id', cuts: '&id, at' });
+  database
+    .version(DATA_VERSION)
+    .stores({ drafts: '&id', journal: '[page+seq]', applied: '&page', aside: '&id', restores: '&id' });
   return database;
 }
 

@@ -440,12 +440,12 @@ export const DEMO_CUTS: readonly CutRecord[] = [
 /** What is being cut for the next open night. */
 export const DEMO_TABLE: Pick<CuttingRecord, 'needs' | 'extra' | 'papers' | 'bought'> = {
   needs: [
-    { projectId: 'demo-1', copies: 6 },
-    { projectId: 'demo-11', copies: 2 },
+    { id: 'demo-1', projectId: 'demo-1', copies: 6 },
+    { id: 'demo-11', projectId: 'demo-11', copies: 2 },
   ],
   extra: [
-    { name: 'photo mat', width: inches(5.25), height: inches(5.875), quantity: 8, turn: true },
-    { name: 'door tag', width: inches(2), height: inches(3.5), quantity: 9, turn: true },
+    { id: 'demo-piece-1', name: 'photo mat', width: inches(5.25), height: inches(5.875), quantity: 8, turn: true },
+    { id: 'demo-piece-2', name: 'door tag', width: inches(2), height: inches(3.5), quantity: 9, turn: true },
   ],
   papers: ['demo-paper-night', 'demo-paper-night-1'],
   bought: [],

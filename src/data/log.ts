@@ -1,35 +1,69 @@
 import type { LogEntry } from '@/core/files';
 import { contentsKind, type ContentsKind } from '@/core/fit';
 import type { Units } from '@/core/length';
-import { db, type LogRecord } from './db';
+import { db, type LogRecord, type MakeRecord } from './db';
+import { keep } from './keep';
+import { newId } from './newId';
 
-/** Writes an entry into the log and gives back its id. */
-export const addLog = (
-  entry: LogEntry,
-  from: { readonly units: Units; readonly makeId?: string; readonly projectId?: string },
-): Promise<string> =>
-  db.log.add({
-    ...entry,
-    id: crypto.randomUUID(),
-    units: from.units,
-    makeId: from.makeId ?? '',
-    projectId: from.projectId ?? '',
-    addedAt: Date.now(),
-    deletedAt: 0,
+type From = { readonly units: Units; readonly makeId?: string; readonly projectId?: string };
+
+const recordOf = (entry: LogEntry, from: From, at: number): LogRecord => ({
+  ...entry,
+  id: newId(),
+  units: from.units,
+  makeId: from.makeId ?? '',
+  projectId: from.projectId ?? '',
+  addedAt: at,
+  deletedAt: 0,
+});
+
+/**
+ * Ends a make and, where it is to be remembered, writes its entry and photo into the log: all of it or nothing. A make
+ * that was ended already gives the entry it has: pressed twice is written once. Gives the entry's id, empty for none.
+ */
+export const endMake = (make: MakeRecord, entry: LogEntry | null, photo: Blob | null | undefined): Promise<string> =>
+  db.transaction('rw', [db.makes, db.log, db.photos], async () => {
+    const now = Date.now();
+    const [written] = entry ? await db.log.filter(({ makeId }) => makeId === make.id).toArray() : [];
+    if (written) return written.id;
+    const record = entry && recordOf(entry, { units: make.units, makeId: make.id, projectId: make.projectId }, now);
+    if (record) await db.log.add(record);
+    if (record && photo) await db.photos.put({ id: record.id, image: photo });
+    await db.makes.update(make.id, { endedAt: now, updatedAt: now });
+    return record?.id ?? '';
   });
 
-/** Everything in the log, latest day first. */
-export async function allLog(): Promise<LogRecord[]> {
-  const all = await db.log.toArray();
-  return all
-    .filter(({ deletedAt }) => deletedAt === 0)
-    .sort((a, b) => b.day.localeCompare(a.day) || b.addedAt - a.addedAt);
-}
+/** Writes an entry into the log and gives back its id. */
+export const addLog = (entry: LogEntry, from: From): Promise<string> => db.log.add(recordOf(entry, from, Date.now()));
 
-export const changeLog = (id: string, entry: LogEntry): Promise<number> => db.log.update(id, { ...entry });
+/** Entries written at once, so that what has come so far can be told. */
+const AT_ONCE = 1000;
+
+/** Writes many entries, all of them or none; `told` hears how many are in so far. */
+export const addLogs = (
+  entries: readonly LogEntry[],
+  from: From,
+  told: (written: number) => void = () => undefined,
+): Promise<void> =>
+  db.transaction('rw', db.log, async () => {
+    const now = Date.now();
+    for (let i = 0; i < entries.length; i += AT_ONCE) {
+      // Later lines of a table are older: they stand below, as they did in it.
+      await db.log.bulkAdd(entries.slice(i, i + AT_ONCE).map((entry, j) => recordOf(entry, from, now - i - j)));
+      told(Math.min(entries.length, i + AT_ONCE));
+    }
+  });
+
+/** What is in the log, latest day first. */
+export const inOrder = (all: readonly LogRecord[]): LogRecord[] =>
+  all.filter(({ deletedAt }) => deletedAt === 0).sort((a, b) => b.day.localeCompare(a.day) || b.addedAt - a.addedAt);
+
+/** Keeps what became of an entry; what changed in it elsewhere meanwhile stays. */
+export const keepLog = (id: string, before: LogEntry, after: LogEntry): void => keep('log', id, before, after);
 /** Takes an entry out; it can be put back. */
-export const dropLog = (id: string): Promise<number> => db.log.update(id, { deletedAt: Date.now() });
-export const putBackLog = (id: string): Promise<number> => db.log.update(id, { deletedAt: 0 });
+export const dropLog = (id: string): Promise<number> =>
+  db.log.update(id, { deletedAt: Date.now(), updatedAt: Date.now() });
+export const putBackLog = (id: string): Promise<number> => db.log.update(id, { deletedAt: 0, updatedAt: Date.now() });
 
 /** What fits are told apart by: the kind of holder and of contents. */
 export const fitKey = (construction: string, contents: { readonly thickness: number }): string =>
@@ -39,13 +73,9 @@ export const fitKeyParts = (key: string): { construction: string; contents: Cont
   return { construction, contents: contents === 'thick' ? 'thick' : 'flat' };
 };
 
-/** True when the log has such an entry already: what was exported once is not read in twice. */
-export const sameEntry = (a: LogEntry, b: LogEntry): boolean =>
-  a.day === b.day &&
-  a.name === b.name &&
-  a.construction === b.construction &&
-  a.note === b.note &&
-  a.copies === b.copies;
+/** What tells an entry from another: what was exported once is not read in twice. */
+export const entryKey = ({ day, name, construction, note, copies }: LogEntry): string =>
+  JSON.stringify([day, name, construction, note, copies]);
 
 export const savePhoto = (id: string, image: Blob): Promise<string> => db.photos.put({ id, image });
 export const dropPhoto = (id: string): Promise<void> => db.photos.delete(id);

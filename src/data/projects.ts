@@ -2,15 +2,14 @@ import type { ProjectFile } from '@/core/files';
 import { readDesign } from '@/core/plan';
 import { sameTool, type Tool } from '@/core/tools';
 import { db, type Project } from './db';
-import { loadCutting, TABLE } from './cuttings';
+import { allKept, keep, readAll, type Records } from './keep';
+import { laidOn, TABLE } from './cuttings';
 import { DEMO_CUTS, DEMO_LOG, DEMO_SHELF, DEMO_STASH, DEMO_TABLE } from './demo';
-
-/** Names this open page among others that may hold the same project. */
-export const THIS_PAGE = typeof crypto === 'undefined' ? 'server' : crypto.randomUUID();
+import { newId } from './newId';
 
 const fresh = (file: Pick<ProjectFile, 'name' | 'units' | 'design'>): Project => {
   const now = Date.now();
-  return { ...file, id: crypto.randomUUID(), createdAt: now, updatedAt: now, deletedAt: 0, writtenBy: THIS_PAGE };
+  return { ...file, id: newId(), createdAt: now, updatedAt: now, deletedAt: 0 };
 };
 
 /** Adds a project to the shelf and gives back its id. */
@@ -18,17 +17,15 @@ export async function addProject(file: Pick<ProjectFile, 'name' | 'units' | 'des
   return db.projects.add(fresh(file));
 }
 
-/** Writes what the person decided; the project must exist. Fails, loudly, when the browser has no room. */
-export async function saveProject(
-  id: string,
-  change: Partial<Pick<Project, 'name' | 'units' | 'design'>>,
-): Promise<void> {
-  const changed = await db.projects.update(id, { ...change, updatedAt: Date.now(), writtenBy: THIS_PAGE });
-  if (changed === 0 && !(await db.projects.get(id))) throw new Error('this project is no longer in the browser');
-}
+/** What the person decides about a project. */
+export type Decided = Pick<Project, 'name' | 'units' | 'design'>;
+
+/** Keeps what became of a project, at once; what changed in it elsewhere meanwhile stays. */
+export const keepProject = (id: string, before: Decided, after: Decided): void => keep('projects', id, before, after);
 
 /** A copy beside the original, named so that both can be told apart. */
 export async function duplicateProject(id: string): Promise<string | null> {
+  await allKept();
   const original = await db.projects.get(id);
   if (!original) return null;
   const { name, units, design } = original;
@@ -36,14 +33,20 @@ export async function duplicateProject(id: string): Promise<string | null> {
 }
 
 /** Takes a project off the shelf; it stays in the bin until it is put back. */
-export const binProject = (id: string): Promise<number> => db.projects.update(id, { deletedAt: Date.now() });
-export const putBackProject = (id: string): Promise<number> => db.projects.update(id, { deletedAt: 0 });
+export const binProject = (id: string): Promise<number> =>
+  db.projects.update(id, { deletedAt: Date.now(), updatedAt: Date.now() });
+export const putBackProject = (id: string): Promise<number> =>
+  db.projects.update(id, { deletedAt: 0, updatedAt: Date.now() });
 
-/** Everything, newest change first; the shelf and the bin. */
-export async function allProjects(): Promise<{ shelf: Project[]; bin: Project[] }> {
-  const all = await db.projects.orderBy('updatedAt').reverse().toArray();
+/** The shelf and the bin, newest change first. */
+export function shelfAndBin({ records }: Pick<Records<Project>, 'records'>): { shelf: Project[]; bin: Project[] } {
+  const all = [...records].sort((a, b) => b.updatedAt - a.updatedAt);
   return { shelf: all.filter((p) => p.deletedAt === 0), bin: all.filter((p) => p.deletedAt > 0) };
 }
+
+/** Everything that can be read, newest change first; the shelf and the bin. */
+export const allProjects = async (): Promise<{ shelf: Project[]; bin: Project[] }> =>
+  shelfAndBin(await readAll<Project>('projects'));
 
 /** Fills the shelf with the demo projects once, in the first run of a browser. */
 export async function seedDemoShelf(): Promise<void> {
@@ -51,7 +54,12 @@ export async function seedDemoShelf(): Promise<void> {
     if (await db.settings.get('demo-shelf')) return;
     const now = Date.now();
     await db.projects.bulkAdd(
-      DEMO_SHELF.map((file, i) => ({ ...fresh(file), id: `demo-${i + 1}`, updatedAt: now - i * 60_000 })),
+      DEMO_SHELF.map((file, i) => ({
+        ...fresh(file),
+        id: `demo-${i + 1}`,
+        createdAt: now - i * 60_000,
+        updatedAt: now - i * 60_000,
+      })),
     );
     await db.log.bulkAdd(
       DEMO_LOG.map((entry, i) => ({
@@ -66,7 +74,7 @@ export async function seedDemoShelf(): Promise<void> {
     );
     await db.papers.bulkAdd(DEMO_STASH.map((paper, i) => ({ ...paper, from: '', addedAt: now - i, deletedAt: 0 })));
     await db.cuts.bulkAdd([...DEMO_CUTS]);
-    await db.cuttings.add({ ...(await loadCutting(TABLE)), ...DEMO_TABLE, updatedAt: now });
+    await db.cuttings.add({ ...laidOn(TABLE, null), ...DEMO_TABLE });
     await db.settings.put({ key: 'demo-shelf', value: now });
   });
 }
@@ -80,13 +88,12 @@ export async function projectsWith(tool: Tool): Promise<Project[]> {
   });
 }
 
-/** Lets projects be planned for another tool; gives back what they were, for undoing. */
-export async function retool(projects: readonly Project[], tool: Tool): Promise<() => Promise<void>> {
-  const before = projects.map(({ id, design }) => ({ id, design }));
-  await db.transaction('rw', db.projects, async () => {
-    for (const { id, design } of before) await saveProject(id, { design: { ...design, tool: { ...tool } } as never });
-  });
-  return async () => {
-    for (const { id, design } of before) await saveProject(id, { design });
-  };
+/** Lets projects be planned for another tool; gives back what undoes it. */
+export function retool(projects: readonly Project[], tool: Tool): () => void {
+  const anew = projects.map((project): Project => ({
+    ...project,
+    design: { ...project.design, tool: { ...tool } } as never,
+  }));
+  projects.forEach((project, i) => keepProject(project.id, project, anew[i]!));
+  return () => projects.forEach((project, i) => keepProject(project.id, anew[i]!, project));
 }

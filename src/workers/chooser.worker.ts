@@ -1,7 +1,9 @@
 import { expose } from 'comlink';
 import { suggest, type Question, type Suggestion } from '@/core/plan';
+import { greets } from './helper';
 
 const chooserWorker = {
+  ...greets,
   /** Every holder as an answer to a question, best first, folded and proved. */
   choose: (question: Question): readonly Suggestion[] => suggest(question),
   /** The holders that can be made, to each of several questions. */

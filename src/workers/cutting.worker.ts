@@ -1,11 +1,26 @@
 import { expose } from 'comlink';
 import type { CutList, Progress } from '@/core/cutting';
-import { loadSolver, packing } from '@/core/cutting/pack';
+import { loadSolver, packing, type Solver } from '@/core/cutting/pack';
+import { greets } from './helper';
+
+/** What is said where the solver cannot run: without it there is the first answer, and no proof. */
+const WITHOUT =
+  'This browser cannot run the solver, so this is the first answer and no better one is looked for: a sheet or two less may do';
 
 const cuttingWorker = {
-  /** Lays a list out, telling of every step that found something; done when the last was told. */
-  async lay(list: CutList, tell: (progress: Progress) => void): Promise<void> {
-    const solver = await loadSolver();
+  ...greets,
+  /**
+   * Lays a list out, telling of every step that found something. Done when the last was told; gives what the person
+   * should know of it, or null.
+   */
+  async lay(list: CutList, tell: (progress: Progress) => void): Promise<string | null> {
+    const solver = await loadSolver().catch(() => null);
+    if (!solver) {
+      // The first answer is found before the solver is asked anything.
+      const first = packing(list, null as unknown as Solver).next();
+      if (!first.done) tell(first.value);
+      return WITHOUT;
+    }
     let told = '';
     for (const progress of packing(list, solver)) {
       const { layout, doing } = progress;
@@ -13,6 +28,7 @@ const cuttingWorker = {
       if (now !== told) tell(progress);
       told = now;
     }
+    return null;
   },
 };
 export type CuttingWorker = typeof cuttingWorker;

@@ -1,14 +1,27 @@
 import { z } from 'zod';
 import { inches, lengthSchema, mm } from '../length';
 import { issuesOf, type Issue } from '../plan';
+import { isPrintable } from '../text';
 
 /** Most pieces of all sizes together that one list may ask for. */
 const MOST_PIECES = 2000;
 /** Most sheets of one size that may be at hand. */
 const MOST_SHEETS = 10_000;
+/** Most sizes of piece, and most kinds of sheet. */
+const MOST_SIZES = 200;
+const MOST_KINDS = 60;
+/** A sheet's longer side is at most so many times the shortest side of any piece: a 10 m roll and a 1 cm strip. */
+const MOST_TIMES = 1000;
+/** Most of the smallest pieces that a single sheet may hold: more is confetti, and a search over it has no end. */
+const MOST_ON_ONE = 20_000;
 
 const size = lengthSchema({ over: 0 });
-const name = z.string({ error: 'Give it a name.' }).trim().min(1, { error: 'Give it a name.' }).max(120);
+const name = z
+  .string({ error: 'Give it a name.' })
+  .trim()
+  .min(1, { error: 'Give it a name.' })
+  .max(120, { error: 'A name has at most 120 characters.' })
+  .refine(isPrintable, { error: 'A name is on one line, of letters that can be printed.' });
 const whole = (least: number, most: number, what: string) => {
   const error = `${what} is a whole number from ${least} to ${most}.`;
   return z.number({ error }).int({ error }).min(least, { error }).max(most, { error });
@@ -54,11 +67,11 @@ export const cutListSchema = z
     sheets: z
       .array(sheetSchema, { error: 'List the sheets.' })
       .min(1, { error: 'There is no sheet to cut from. List at least one.' })
-      .max(60, { error: 'At most 60 kinds of sheet.' }),
+      .max(MOST_KINDS, { error: `At most ${MOST_KINDS} kinds of sheet. Make two lists of it.` }),
     pieces: z
       .array(pieceSchema, { error: 'List the pieces.' })
       .min(1, { error: 'There is no piece to cut. List at least one.' })
-      .max(200, { error: 'At most 200 sizes of piece.' }),
+      .max(MOST_SIZES, { error: `At most ${MOST_SIZES} sizes of piece. Make two lists of it.` }),
     cutter: z
       .enum(['guillotine', 'free'], {
         error: 'A cutter is "guillotine" (from edge to edge) or "free" (scissors, cutting machine).',
@@ -77,7 +90,26 @@ export const cutListSchema = z
         input: value.pieces,
         message: `${all} pieces are more than the ${MOST_PIECES} one list may hold. Make two lists of it.`,
       });
+    const asked = value.pieces.filter(({ quantity }) => quantity > 0);
+    const shortest = Math.min(...asked.map(({ width, height }) => Math.min(width, height)));
+    const smallest = Math.min(...asked.map(({ width, height }) => width * height));
     value.sheets.forEach((sheet, i) => {
+      const longer = Math.max(sheet.width, sheet.height);
+      const holds = Math.floor((sheet.width * sheet.height) / smallest);
+      if (longer > MOST_TIMES * shortest)
+        issues.push({
+          code: 'custom',
+          path: ['sheets', i],
+          input: sheet,
+          message: `“${sheet.name}” is ${longer} mm long and the narrowest piece ${shortest} mm: that is more than ${MOST_TIMES} times. Cut strips of it first, or leave that piece out.`,
+        });
+      else if (holds > MOST_ON_ONE)
+        issues.push({
+          code: 'custom',
+          path: ['sheets', i],
+          input: sheet,
+          message: `“${sheet.name}” would hold ${holds} of the smallest piece, and ${MOST_ON_ONE} is the most a list may ask for. Cut it into smaller sheets first.`,
+        });
       const twin = value.sheets.findIndex(({ name }) => name === sheet.name);
       if (value.sheets[twin]!.width !== sheet.width || value.sheets[twin]!.height !== sheet.height)
         issues.push({

@@ -1,23 +1,22 @@
 import { z } from 'zod';
 import { lengthSchema, mm } from '../length';
+import { lineSchema, linesSchema, nameSchema } from '../text';
 import type { CutList, Layout, SheetKind } from './cut-list';
-
-const text = (most: number) => z.string().trim().max(most, `At most ${most} characters.`);
 
 /** A paper on hand: sheets of one size and kind. Lengths in millimetres. */
 export const stashPaperSchema = z.strictObject({
-  name: text(80).min(1, 'It needs a name.'),
+  name: nameSchema(80, 'It needs a name.'),
   width: lengthSchema({ over: 0 }),
   height: lengthSchema({ over: 0 }),
   count: z.int('A whole number of sheets.').min(0, 'At least 0 sheets.').max(9999, 'At most 9999 sheets.'),
   caliper: lengthSchema({ over: 0, most: 5 }),
   sided: z.union([z.literal(1), z.literal(2)], { error: 'Paper is printed on 1 or 2 sides.' }),
   directional: z.boolean(),
-  colour: text(40),
+  colour: lineSchema(40),
   price: z.number('A price is a number.').min(0, 'A price is not below 0.').max(10_000, 'At most 10000 a sheet.'),
   made: z.enum(['plain', 'laminated', 'joined'], { error: 'A paper is plain, laminated or joined.' }),
-  of: text(120),
-  note: text(500),
+  of: lineSchema(120),
+  note: linesSchema(500),
 });
 export type StashPaper = z.output<typeof stashPaperSchema>;
 

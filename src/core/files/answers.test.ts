@@ -145,9 +145,9 @@ describe('what shrinks to nothing is refused, with the size that would do', () =
       options: { sideScore: '1/4 in', sideFlap: '3/4 in' },
     });
     expect(sentence).toBe(
-      'At this size nothing is left of the bottom tab of the front pocket. It takes contents of 5/8 in in the width at least.',
+      'At this size nothing is left of the bottom tab of the front pocket. It takes contents of 3/4 in in the width at least.',
     );
-    expect(label).toBe('Make the contents 5/8 in in the width');
+    expect(label).toBe('Make the contents 3/4 in in the width');
     const options = { sideScore: '1/4 in', sideFlap: '3/4 in' };
     const cured = readDesign({ version: 1, construction: 'storage-pocket', options, ...change });
     expect(cured.ok && planFor(cured.design).made).toBeTruthy();

@@ -21,7 +21,7 @@ async function cardOf(at: number, copies: number, page = PAGES[0]!): Promise<{ p
   const plan = planOf(design);
   const say = sayer(units, plan.design.graduation);
   const steps = stepsOf(plan, say);
-  const bytes = await benchCardPdf(
+  const { bytes } = await benchCardPdf(
     allDrawings(plan.made!, plan.design),
     page,
     {

@@ -1,16 +1,8 @@
-import {
-  PDFDocument,
-  popGraphicsState,
-  pushGraphicsState,
-  rgb,
-  StandardFonts,
-  type PDFFont,
-  type PDFPage,
-} from 'pdf-lib';
+import { PDFDocument, popGraphicsState, pushGraphicsState, rgb, StandardFonts, type PDFPage } from 'pdf-lib';
 import { INCH, type Units } from '../length';
 import type { KeyNumber } from '../plan';
 import { drawPicture, POINT, sheetLines } from './pdf';
-import { printable, wrapped } from './pdf-text';
+import { letteringIn, wrapped, type Lettering, type Printed } from './pdf-text';
 import type { PrintShape } from './print-picture';
 import type { SheetDrawing } from './sheet-drawing';
 import { RIM, type Page } from './tiles';
@@ -52,38 +44,41 @@ export async function benchCardPdf(
   page: Page,
   words: BenchCardWords,
   picture: readonly PrintShape[],
-): Promise<Uint8Array> {
+  fonts: { readonly regular: readonly Uint8Array[]; readonly bold: readonly Uint8Array[] } = { regular: [], bold: [] },
+): Promise<Printed> {
   const pdf = await PDFDocument.create({ updateMetadata: false });
   pdf.setTitle(`${words.title}: bench card`);
-  const [font, bold] = [await pdf.embedFont(StandardFonts.Helvetica), await pdf.embedFont(StandardFonts.HelveticaBold)];
+  const letters = await letteringIn(pdf, StandardFonts.Helvetica, fonts.regular);
+  const bold = await letteringIn(pdf, StandardFonts.HelveticaBold, fonts.bold);
   const sheet = pdf.addPage([page.width * POINT, page.height * POINT]);
   const wide = page.width - 2 * RIM;
-  const write = (text: string, x: number, y: number, size: number, of: PDFFont = font, color = INK): void =>
-    sheet.drawText(printable(of, text), { x: x * POINT, y: y * POINT, size, font: of, color });
+  const write = (text: string, x: number, y: number, size: number, of: Lettering = letters, color = INK): void =>
+    of.draw(sheet, text, { x: x * POINT, y: y * POINT, size, color });
 
   let top = page.height - RIM;
   write(words.title, RIM, top - 5, 17, bold);
-  write(words.kind, RIM, top - 10.5, 9.5, font, SOFT);
+  write(words.kind, RIM, top - 10.5, 9.5, letters, SOFT);
   top -= 14;
   top = drawNumbers(words.numbers, top, wide, write, bold);
-  drawSheets(sheet, font, drawings, words.units, RIM, top - BAND, wide - LABEL.width - GAP, BAND);
+  drawSheets(sheet, letters, drawings, words.units, RIM, top - BAND, wide - LABEL.width - GAP, BAND);
   const right = RIM + wide - LABEL.width;
   drawPicture(sheet, picture, right * POINT, (top - BAND + LABEL.height + 6) * POINT, {
     width: LABEL.width,
     height: BAND - LABEL.height - 10,
   });
   drawLabel(sheet, words.label, right, top - BAND, write);
-  drawSteps(sheet, font, words, top - BAND - 6, wide);
-  return pdf.save();
+  drawSteps(sheet, letters, words, top - BAND - 6, wide);
+  const bytes = await pdf.save();
+  return { bytes, missing: [...new Set([...letters.missing, ...bold.missing])] };
 }
 
-type Write = (text: string, x: number, y: number, size: number, of?: PDFFont, color?: typeof INK) => void;
+type Write = (text: string, x: number, y: number, size: number, of?: Lettering, color?: typeof INK) => void;
 
 /** Key numbers in a row, as many as fit beside each other; gives back how far down they reach, mm. */
-function drawNumbers(numbers: readonly KeyNumber[], top: number, wide: number, write: Write, bold: PDFFont): number {
+function drawNumbers(numbers: readonly KeyNumber[], top: number, wide: number, write: Write, bold: Lettering): number {
   let [x, y] = [RIM, top];
   for (const { label, value } of numbers) {
-    const room = (size: number): number => bold.widthOfTextAtSize(printable(bold, value), size) / POINT;
+    const room = (size: number): number => bold.width(value, size) / POINT;
     const large = numbers.length > 6 ? 15 : 19;
     const size = room(large) <= wide ? large : room(12) <= wide ? 12 : 8;
     const takes = Math.max(room(size), label.length * 1.6) + GAP;
@@ -98,7 +93,7 @@ function drawNumbers(numbers: readonly KeyNumber[], top: number, wide: number, w
 /** The pieces beside each other to one scale, each with a ruler along its near and its right edge. */
 function drawSheets(
   page: PDFPage,
-  font: PDFFont,
+  letters: Lettering,
   drawings: readonly SheetDrawing[],
   units: Units,
   left: number,
@@ -123,18 +118,17 @@ function drawSheets(
     for (const { from, to, number } of drawing.scores) {
       const [x, y] = at({ x: from.x + (to.x - from.x) * 0.3, y: from.y + (to.y - from.y) * 0.3 });
       page.drawCircle({ x, y, size: 4.2, color: rgb(1, 1, 1), borderColor: INK, borderWidth: 0.4 });
-      page.drawText(String(number), { x: x - (number > 9 ? 3.6 : 1.8), y: y - 2.3, size: 6.5, font });
+      letters.draw(page, String(number), { x: x - (number > 9 ? 3.6 : 1.8), y: y - 2.3, size: 6.5 });
     }
     for (const upright of [false, true])
-      drawTicks(page, font, upright ? height : width, scale, units, upright, (t, out) =>
+      drawTicks(page, letters, upright ? height : width, scale, units, upright, (t, out) =>
         upright ? [x0 + width * scale + out, bottom + rim + t * scale] : [x0 + t * scale, bottom + rim - out],
       );
     if (drawings.length > 1)
-      page.drawText(printable(font, drawing.name), {
+      letters.draw(page, drawing.name, {
         x: x0 * POINT,
         y: (bottom + rim + height * scale + 1.5) * POINT,
         size: 7,
-        font,
       });
     x0 += width * scale + rim;
   }
@@ -143,7 +137,7 @@ function drawSheets(
 /** Marks of a ruler along an edge, the long ones numbered; finer ones only where they stay apart. */
 function drawTicks(
   page: PDFPage,
-  font: PDFFont,
+  letters: Lettering,
   length: number,
   scale: number,
   units: Units,
@@ -168,11 +162,10 @@ function drawTicks(
     if (!long || i === 0 || count % every !== 0) continue;
     const said = String(units === 'in' ? count : count * 10);
     const [x, y] = place(along, upright ? 3.4 : 5);
-    page.drawText(said, {
-      x: x * POINT - (upright ? 0 : font.widthOfTextAtSize(said, 5.5) / 2),
+    letters.draw(page, said, {
+      x: x * POINT - (upright ? 0 : letters.width(said, 5.5) / 2),
       y: y * POINT - (upright ? 2 : 0),
       size: 5.5,
-      font,
     });
   }
 }
@@ -189,13 +182,13 @@ function drawLabel(page: PDFPage, lines: readonly string[], x: number, y: number
   });
   const size = Math.min(9, (LABEL.height - 6) / lines.length / 0.45);
   lines.forEach((line, i) =>
-    write(line.slice(0, 42), x + 3, y + LABEL.height - 5 - i * size * 0.45, i === 0 ? size : size - 1),
+    write([...line].slice(0, 42).join(''), x + 3, y + LABEL.height - 5 - i * size * 0.45, i === 0 ? size : size - 1),
   );
   write('label for the inside: cut out', x, y + LABEL.height + 1, 6, undefined, SOFT);
 }
 
 /** All steps in two columns, in the largest type at which they fit; a box to tick for each copy. */
-function drawSteps(page: PDFPage, font: PDFFont, words: BenchCardWords, top: number, wide: number): void {
+function drawSteps(page: PDFPage, letters: Lettering, words: BenchCardWords, top: number, wide: number): void {
   const column = (wide - GAP) / 2;
   const height = top - RIM;
   const boxes = Math.min(words.copies, BOXES);
@@ -207,8 +200,8 @@ function drawSteps(page: PDFPage, font: PDFFont, words: BenchCardWords, top: num
       // One page for a whole make: each caution stands at the first step that needs it.
       const fresh = caution !== undefined && !told.has(caution);
       if (fresh) told.add(caution);
-      const said = printable(font, fresh ? `${text} ${caution}` : text);
-      const lines = wrapped(said, (line) => font.widthOfTextAtSize(line, size) <= column * POINT - indent(size));
+      const said = fresh ? `${text} ${caution}` : text;
+      const lines = wrapped(said, (line) => letters.width(line, size) <= column * POINT - indent(size));
       return { lines, height: (lines.length * size * 1.18 + size * 0.35) / POINT };
     });
   };
@@ -237,14 +230,9 @@ function drawSteps(page: PDFPage, font: PDFFont, words: BenchCardWords, top: num
         borderWidth: 0.4,
       });
     const from = x * POINT + boxes * size * 0.9 + size * 0.15;
-    page.drawText(String(i + 1), { x: from, y: base, size, font, color: SOFT });
+    letters.draw(page, String(i + 1), { x: from, y: base, size, color: SOFT });
     lines.forEach((line, n) =>
-      page.drawText(line, {
-        x: x * POINT + indent(size),
-        y: base - n * size * 1.18,
-        size,
-        font,
-      }),
+      letters.draw(page, line, { x: x * POINT + indent(size), y: base - n * size * 1.18, size }),
     );
     y -= takes;
   });

@@ -45,7 +45,7 @@ const hasLine = (page: ReadPage, { from, to }: Segment, at: (p: Point) => readon
 describe('the PDF, read back with pdf.js', () => {
   test.each([A4, LETTER])('a small sheet is one $title page at true size, with a check bar', async (page) => {
     const drawing = drawingOf('3 in', '4 in');
-    const pages = readPdf(await sheetPdf([drawing], page, words));
+    const pages = readPdf((await sheetPdf([drawing], page, words)).bytes);
     expect(pages).toHaveLength(1);
     // Page sizes by another library's table (pdf-lib: ISO 216 A4 and ANSI letter, in points).
     const [width, height] = page.id === 'a4' ? PageSizes.A4 : PageSizes.Letter;
@@ -74,8 +74,8 @@ describe('the PDF, read back with pdf.js', () => {
       const drawing = sheetDrawing(made!);
       const shapes = printPicture(made!);
       const [[bare], [drawn]] = [
-        readPdf(await sheetPdf([drawing], A4, words)),
-        readPdf(await sheetPdf([drawing], A4, words, shapes)),
+        readPdf((await sheetPdf([drawing], A4, words)).bytes),
+        readPdf((await sheetPdf([drawing], A4, words, shapes)).bytes),
       ] as [[ReadPage], [ReadPage]];
       const corners = shapes.flatMap(({ rings }) => rings).reduce((sum, ring) => sum + ring.length, 0);
       const more = drawn.lines.slice(0);
@@ -97,7 +97,7 @@ describe('the PDF, read back with pdf.js', () => {
   test('a sheet larger than the page is tiled; pages overlap and share lettered join marks', async () => {
     const drawing = drawingOf('5 in', '7 in');
     const { tiles } = tilesFor(drawing.blank, A4);
-    const pages = readPdf(await sheetPdf([drawing], A4, words));
+    const pages = readPdf((await sheetPdf([drawing], A4, words)).bytes);
     expect(pages).toHaveLength(tiles.length);
     expect(pages.length).toBeGreaterThan(1);
     // Where each cross stands on the sheet, page by page: the two pages that share a letter must agree.
@@ -147,7 +147,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name]))('%s in files', (construction) 
   const drawings = allDrawings(made!, design);
 
   test('the PDF gives every score and straight cut of every piece back, read with pdf.js', async () => {
-    const pages = readPdf(await sheetPdf(drawings, A4, words));
+    const pages = readPdf((await sheetPdf(drawings, A4, words)).bytes);
     const tiles = drawings.flatMap((drawing) => tilesFor(drawing.blank, A4).tiles.map((tile) => ({ drawing, tile })));
     expect(pages).toHaveLength(tiles.length);
     tiles.forEach(({ drawing, tile }, i) => {

@@ -1,6 +1,7 @@
 import { DxfWriter, point3d } from '@tarikjabiri/dxf';
 import type { CutList, Layout, SheetKind, SheetLayout } from '../cutting';
 import { fenceOrder } from '../cutting';
+import { oneLine } from '../text';
 import { csv, guarded, length } from './csv';
 import { escaped, figure } from './svg';
 
@@ -90,12 +91,9 @@ export function layoutDxf(list: CutList, layout: Layout): string {
     for (const piece of sheet.placements) {
       box('PIECE', piece);
       // A name that would break the file's lines is set on one.
-      dxf.addText(
-        point3d(left + piece.x + 2, piece.y + piece.height / 2),
-        4,
-        piece.piece.replace(/[\u0000-\u001f]+/g, ' '),
-        { layerName: 'NAME' },
-      );
+      dxf.addText(point3d(left + piece.x + 2, piece.y + piece.height / 2), 4, oneLine(piece.piece), {
+        layerName: 'NAME',
+      });
     }
     for (const { from, to } of sheet.cuts) line('CUT', from, to);
     for (const offcut of sheet.offcuts) box('OFFCUT', offcut);

@@ -25,7 +25,7 @@ const entry = (fields: object = {}): LogEntry =>
 const lines = (text: string) => {
   const read = readLogCsv(text);
   if (!read.ok) throw new Error(read.message);
-  return read.lines;
+  return [...read.parts()].flat();
 };
 
 test('what is written is read back, to the hundredth of a millimetre', () => {

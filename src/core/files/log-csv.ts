@@ -1,7 +1,7 @@
 import { constructionNamed, CONSTRUCTIONS } from '../constructions';
 import { mm, parseLength, type Mm } from '../length';
 import { issuesOf } from '../plan';
-import { cellOf, csv, guarded, length, readTable } from './csv';
+import { cellOf, csv, guarded, length, reading, readTable, type Reading } from './csv';
 import { logEntrySchema, type LogEntry } from './log';
 
 /** Columns of the log as a table, in their order; lengths are numbers of millimetres. */
@@ -61,15 +61,11 @@ export type LogLine =
   | { readonly line: number; readonly text: string; readonly problems: readonly string[] };
 
 /**
- * Reads a log from comma-separated values; nothing is half read. Columns may come in any order and be left out where a
- * make has nothing to say; lengths may carry their unit, plain numbers are millimetres.
+ * Reads a log from comma-separated values, part by part; nothing is half read. Columns may come in any order and be left
+ * out where a make has nothing to say; lengths may carry their unit, plain numbers are millimetres.
  */
-export function readLogCsv(
-  text: string,
-): { readonly ok: true; readonly lines: readonly LogLine[] } | { readonly ok: false; readonly message: string } {
-  const table = readTable(text, ['day', 'name', 'holder', 'width', 'height'], 'the log');
-  return table.ok ? { ok: true, lines: table.rows.map((row, i) => readLine(row, i + 2)) } : table;
-}
+export const readLogCsv = (text: string): Reading<LogLine> =>
+  reading(readTable(text, ['day', 'name', 'holder', 'width', 'height'], 'the log'), readLine);
 
 function readLine(row: Readonly<Record<string, unknown>>, line: number): LogLine {
   const problems: string[] = [];

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { constructionNamed, CONSTRUCTIONS } from '../constructions';
 import { lengthSchema, mm } from '../length';
+import { lineSchema, linesSchema, nameSchema } from '../text';
 
 const day = z
   .string()
@@ -14,7 +15,6 @@ function isDay(text: string): boolean {
   return date <= [31, leap ? 29 : 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][month - 1]!;
 }
 
-const text = (most: number) => z.string().max(most, `At most ${most} characters.`);
 const fitted = z.strictObject({
   how: z.enum(['tight', 'right', 'loose'], {
     error: ({ input }) => `“${String(input)}” is no fit. Write tight, right or loose.`,
@@ -26,7 +26,7 @@ const room = lengthSchema({ least: -100, most: 500 });
 /** One finished make as it is remembered: what, how it fitted, what to change. Lengths in millimetres. */
 export const logEntrySchema = z.strictObject({
   day,
-  name: text(120).min(1, 'It needs a name.'),
+  name: nameSchema(120, 'It needs a name.'),
   construction: z.string().refine((name) => constructionNamed(name) !== null && constructionNamed(name) !== undefined, {
     error: ({ input }) =>
       `“${String(input)}” is not a holder known here. Known are: ${CONSTRUCTIONS.map(({ name }) => name).join(', ')}.`,
@@ -40,10 +40,10 @@ export const logEntrySchema = z.strictObject({
   room: z.strictObject({ width: room, height: room }).nullable(),
   fit: z.strictObject({ width: fitted, height: fitted }),
   copies: z.int('A whole number of copies.').min(1, 'At least 1.').max(9999, 'At most 9999.'),
-  minutes: z.number().min(0).max(100_000),
-  paper: text(120),
-  sheets: z.int('A whole number of sheets.').min(0).max(9999),
-  changed: text(500),
-  note: text(2000),
+  minutes: z.number('Minutes are a number.').min(0, 'At least 0 minutes.').max(100_000, 'At most 100000 minutes.'),
+  paper: lineSchema(120),
+  sheets: z.int('A whole number of sheets.').min(0, 'At least 0 sheets.').max(9999, 'At most 9999 sheets.'),
+  changed: lineSchema(500),
+  note: linesSchema(2000),
 });
 export type LogEntry = z.output<typeof logEntrySchema>;

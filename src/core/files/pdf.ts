@@ -16,12 +16,11 @@ import {
   setStrokingRgbColor,
   StandardFonts,
   stroke,
-  type PDFFont,
   type PDFOperator,
   type PDFPage,
 } from 'pdf-lib';
 import { boxOf, type Point } from '../geometry';
-import { printable, wrapped } from './pdf-text';
+import { letteringIn, wrapped, type Lettering, type Printed } from './pdf-text';
 import { FOOT, OVERLAP, RIM, tilesFor, type Page, type Tile } from './tiles';
 import type { PrintShape } from './print-picture';
 import type { SheetDrawing } from './sheet-drawing';
@@ -41,17 +40,18 @@ export interface PrintWords {
 /**
  * The flat pieces as a PDF at true size, one after the other. A piece larger than the page is tiled: neighbouring
  * pages repeat 10 mm and carry the same join marks. Every page has a check bar to hold a ruler to, and a small picture
- * of what it becomes.
+ * of what it becomes. `fonts` are font files for letters that no reader of PDF has of its own.
  */
 export async function sheetPdf(
   drawings: readonly SheetDrawing[],
   page: Page,
   words: PrintWords,
   picture: readonly PrintShape[] = [],
-): Promise<Uint8Array> {
+  fonts: readonly Uint8Array[] = [],
+): Promise<Printed> {
   const pdf = await PDFDocument.create({ updateMetadata: false });
   pdf.setTitle(words.title);
-  const font = await pdf.embedFont(StandardFonts.Helvetica);
+  const letters = await letteringIn(pdf, StandardFonts.Helvetica, fonts);
   const pages = drawings.flatMap((drawing) => {
     const { across, tiles } = tilesFor(drawing.blank, page);
     return tiles.map((tile) => ({ drawing, across, tile, tiles }));
@@ -60,18 +60,18 @@ export async function sheetPdf(
     const [width, height] = across ? [page.height, page.width] : [page.width, page.height];
     const sheet = pdf.addPage([width * POINT, height * POINT]);
     drawTile(sheet, drawing, tile);
-    drawNumbers(sheet, font, drawing, tile);
-    drawJoins(sheet, font, tile, tiles);
+    drawNumbers(sheet, letters, drawing, tile);
+    drawJoins(sheet, letters, tile, tiles);
     const piece = drawings.length > 1 ? `${drawing.name}, ` : '';
     drawFoot(
       sheet,
-      font,
+      letters,
       words,
       picture,
       `${piece}page ${i + 1} of ${pages.length}${tiles.length > 1 ? `, row ${tile.row + 1}, column ${tile.column + 1}` : ''}`,
     );
   });
-  return pdf.save();
+  return { bytes: await pdf.save(), missing: [...letters.missing] };
 }
 
 /** From the sheet's millimetres to the page's points. */
@@ -153,7 +153,7 @@ function hatch(polygon: readonly Point[], at: (p: Point) => readonly [number, nu
 }
 
 /** Numbers the scores, beside each line where this page shows it. */
-function drawNumbers(page: PDFPage, font: PDFFont, { scores }: SheetDrawing, tile: Tile): void {
+function drawNumbers(page: PDFPage, letters: Lettering, { scores }: SheetDrawing, tile: Tile): void {
   for (const { from, to, number } of scores)
     for (const share of [0.2, 0.8]) {
       const p = { x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share };
@@ -161,18 +161,13 @@ function drawNumbers(page: PDFPage, font: PDFFont, { scores }: SheetDrawing, til
         continue;
       const [x, y] = onPage(tile)(p);
       page.drawCircle({ x, y, size: 2.4 * POINT, color: rgb(1, 1, 1), borderColor: rgb(0, 0, 0), borderWidth: 0.5 });
-      page.drawText(String(number), {
-        x: x - font.widthOfTextAtSize(String(number), 8) / 2,
-        y: y - 2.8,
-        size: 8,
-        font,
-      });
+      letters.draw(page, String(number), { x: x - letters.width(String(number), 8) / 2, y: y - 2.8, size: 8 });
       break;
     }
 }
 
 /** Crosses in the overlap with each neighbour, lettered so that the right pages meet. */
-function drawJoins(page: PDFPage, font: PDFFont, tile: Tile, tiles: readonly Tile[]): void {
+function drawJoins(page: PDFPage, letters: Lettering, tile: Tile, tiles: readonly Tile[]): void {
   const at = onPage(tile);
   const cross = (p: Point, letter: string): void => {
     const [x, y] = at(p);
@@ -185,7 +180,7 @@ function drawJoins(page: PDFPage, font: PDFFont, tile: Tile, tiles: readonly Til
         end: { x: x + dx * POINT, y: y + dy * POINT },
         thickness: 0.5,
       });
-    page.drawText(letter, { x: x + 1.2 * POINT, y: y + 1.2 * POINT, size: 7, font });
+    letters.draw(page, letter, { x: x + 1.2 * POINT, y: y + 1.2 * POINT, size: 7 });
   };
   for (const other of tiles) {
     const beside = other.row === tile.row && Math.abs(other.column - tile.column) === 1;
@@ -206,7 +201,7 @@ function drawJoins(page: PDFPage, font: PDFFont, tile: Tile, tiles: readonly Til
 /** Title, numbers, and the bar that shows whether the printer kept the size. */
 function drawFoot(
   page: PDFPage,
-  font: PDFFont,
+  letters: Lettering,
   words: PrintWords,
   picture: readonly PrintShape[],
   place: string,
@@ -217,31 +212,26 @@ function drawFoot(
   page.drawLine({ start: { x: from, y }, end: { x: to, y }, thickness: 0.8, color: ink });
   for (const x of [from, to])
     page.drawLine({ start: { x, y: y - 2 * POINT }, end: { x, y: y + 2 * POINT }, thickness: 0.8, color: ink });
-  page.drawText(printable(font, words.bar.label), { x: from, y: y - 4.5 * POINT, size: 7, font });
+  letters.draw(page, words.bar.label, { x: from, y: y - 4.5 * POINT, size: 7 });
   const right = page.getWidth() - RIM * POINT;
   const width = right - from - (picture.length > 0 ? (PICTURE.width + 4) * POINT : 0);
   drawPicture(page, picture, right - PICTURE.width * POINT, y + 1 * POINT);
-  const lines = wrapped(
-    printable(font, `${words.title}: ${words.numbers}`),
-    (text) => font.widthOfTextAtSize(text, 9) <= width,
-  );
+  const lines = wrapped(`${words.title}: ${words.numbers}`, (text) => letters.width(text, 9) <= width);
   // From the bar upwards; two lines fit under the sheet.
   lines
     .slice(0, 2)
     .forEach((line, i, all) =>
-      page.drawText(line, { x: from, y: y + (4 + 4.2 * (all.length - 1 - i)) * POINT, size: 9, font }),
+      letters.draw(page, line, { x: from, y: y + (4 + 4.2 * (all.length - 1 - i)) * POINT, size: 9 }),
     );
-  page.drawText('dashed: fold    hatched: glue    dotted: keep glue off', {
+  letters.draw(page, 'dashed: fold    hatched: glue    dotted: keep glue off', {
     x: to + 5 * POINT,
     y: y - 1,
     size: 7,
-    font,
   });
-  page.drawText(place, {
-    x: page.getWidth() - RIM * POINT - font.widthOfTextAtSize(place, 7),
+  letters.draw(page, place, {
+    x: page.getWidth() - RIM * POINT - letters.width(place, 7),
     y: y - 4.5 * POINT,
     size: 7,
-    font,
   });
 }
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { oneLine } from '../text';
 import { designSchema, issuesOf, type DesignInput, type Issue } from '../plan';
 
 /** A project as a file: what the person decided, nothing that can be computed from it. */
@@ -7,7 +8,11 @@ export const projectSchema = z.strictObject({
     error: 'This is not a Tuck Fold project: its "format" should be "tuck-fold-project".',
   }),
   version: z.literal(1, { error: 'This project was written by another version; this one reads version 1.' }),
-  name: z.string().trim().min(1, 'The project needs a name.').max(120, 'The name is longer than 120 characters.'),
+  name: z
+    .string()
+    .overwrite(oneLine)
+    .min(1, 'The project needs a name.')
+    .max(120, 'The name is longer than 120 characters.'),
   units: z.enum(['in', 'mm'], { error: 'The units are "in" or "mm".' }),
   design: z.unknown().transform((design, context) => {
     const checked = designSchema.safeParse(design, { reportInput: true });

@@ -1,12 +1,10 @@
 import fc from 'fast-check';
 import type { StashPaper } from '../cutting';
 import { mm } from '../length';
-import { readStashCsv, writeStashCsv } from './stash-csv';
+import { oneLine } from '../text';
+import { readStashCsv, writeStashCsv, type StashLine } from './stash-csv';
 
-const word = fc
-  .string({ minLength: 1, maxLength: 30 })
-  .map((text) => text.trim())
-  .filter(Boolean);
+const word = fc.string({ minLength: 1, maxLength: 30 }).map(oneLine).filter(Boolean);
 const size = fc.integer({ min: 1, max: 200_000 }).map((n) => mm(n / 100));
 const paper: fc.Arbitrary<StashPaper> = fc.record({
   name: word,
@@ -23,34 +21,38 @@ const paper: fc.Arbitrary<StashPaper> = fc.record({
   note: word,
 });
 
+const linesOf = (text: string): StashLine[] => {
+  const read = readStashCsv(text, 'in');
+  if (!read.ok) throw new Error(read.message);
+  const all = [...read.parts()].flat();
+  expect(all).toHaveLength(read.count);
+  return all;
+};
+
 test('what is exported is read again as it was', () => {
   fc.assert(
     fc.property(fc.array(paper, { minLength: 1, maxLength: 8 }), (papers) => {
-      const read = readStashCsv(writeStashCsv(papers), 'in');
-      expect(read.ok && read.lines.map((line) => ('paper' in line ? line.paper : line))).toEqual(papers);
+      expect(linesOf(writeStashCsv(papers)).map((line) => ('paper' in line ? line.paper : line))).toEqual(papers);
     }),
   );
 });
 
 test('a table pasted from a spreadsheet, by tabs, in inches, with a weight', () => {
-  const read = readStashCsv('Name\tWidth\tHeight\tCount\tWeight\nNight card\t12\t12 in\t20\t200\n', 'in');
-  expect(read).toMatchObject({
-    ok: true,
-    lines: [
-      {
-        line: 2,
-        paper: {
-          name: 'Night card',
-          width: expect.closeTo(304.8),
-          height: expect.closeTo(304.8),
-          count: 20,
-          made: 'plain',
-        },
+  const read = linesOf('Name\tWidth\tHeight\tCount\tWeight\nNight card\t12\t12 in\t20\t200\n');
+  expect(read).toMatchObject([
+    {
+      line: 2,
+      paper: {
+        name: 'Night card',
+        width: expect.closeTo(304.8),
+        height: expect.closeTo(304.8),
+        count: 20,
+        made: 'plain',
       },
-    ],
-  });
+    },
+  ]);
   // 200 g/m² card is about 0.25 mm thick; common practice, no source.
-  const [line] = read.ok ? read.lines : [];
+  const [line] = read;
   expect(line && 'paper' in line && line.paper.caliper).toBeCloseTo(0.25, 1);
 });
 
@@ -63,8 +65,7 @@ test.each([
   ['words for a price', 'name,width,height,price\nA,3,3,cheap', 'is not a number'],
   ['a cell too many', 'name,width,height\nA,3,3,4', 'more cells than columns'],
 ])('%s stays out, with the reason', (_, text, sentence) => {
-  const read = readStashCsv(text, 'in');
-  const [line] = read.ok ? read.lines : [];
+  const [line] = linesOf(text);
   expect(line && 'problems' in line ? line.problems.join(' ') : '').toContain(sentence);
 });
 

@@ -1,7 +1,7 @@
 import { stashPaperSchema, type StashPaper } from '../cutting';
 import { caliperOf, parseLength, type Units } from '../length';
 import { issuesOf } from '../plan';
-import { cellOf, csv, guarded, length, readTable } from './csv';
+import { cellOf, csv, guarded, length, reading, readTable, type Reading } from './csv';
 
 /** Columns of the stash as a table, in their order. */
 const COLUMNS = [
@@ -52,13 +52,8 @@ export type StashLine =
  * left out is one sheet. A weight (`weight`, g/m²) stands for the caliper where that is left out. Plain lengths are in
  * `units`, but for the caliper, which is millimetres.
  */
-export function readStashCsv(
-  text: string,
-  units: Units,
-): { readonly ok: true; readonly lines: readonly StashLine[] } | { readonly ok: false; readonly message: string } {
-  const table = readTable(text, ['name', 'width', 'height'], 'the stash');
-  return table.ok ? { ok: true, lines: table.rows.map((row, i) => readLine(row, i + 2, units)) } : table;
-}
+export const readStashCsv = (text: string, units: Units): Reading<StashLine> =>
+  reading(readTable(text, ['name', 'width', 'height'], 'the stash'), (row, line) => readLine(row, line, units));
 
 /** Caliper of a paper nobody weighed, mm: as a 65 lb cover. Common practice, no source. */
 const USUAL_CALIPER = 0.25;

@@ -1,11 +1,12 @@
 import type { Point } from '../geometry';
+import { oneLine } from '../text';
 import type { SheetDrawing } from './sheet-drawing';
 
 /** Figures are written to a ten-thousandth of a millimetre. */
 export const figure = (value: number): string => String(Number(value.toFixed(4)));
 
-export const escaped = (text: string): string =>
-  text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`).replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F]/g, '');
+/** Text in XML: printable letters only, for XML 1.0 forbids controls, lone surrogates, U+FFFE and U+FFFF even escaped. */
+export const escaped = (text: string): string => oneLine(text).replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
 
 /** Gap between pieces drawn in one file, mm. */
 const GAP = 10;
@@ -38,7 +39,7 @@ export function sheetSvg(drawings: SheetDrawing | readonly SheetDrawing[], name:
   ].join('\n');
 }
 
-const idOf = (name: string): string => escaped(name.replaceAll(' ', '-'));
+const idOf = (name: string): string => escaped(name).replaceAll(' ', '-');
 
 function layers({ blank, outline, scores, holes, slits, glue, noGlue }: SheetDrawing, prefix: string): string[] {
   const at = (p: Point): string => `${figure(p.x)} ${figure(blank.height - p.y)}`;

@@ -47,6 +47,9 @@ describe('parseLength', () => {
     ["1'", 304.8],
     ['-1/16 in', -1.5875],
     ['−0.5 mm', -0.5],
+    ['３　in'.replace('　', ' '), 76.2],
+    ['3\u00A0¾\u202Fin', 95.25],
+    ['⅞ in', 22.225],
     ['0 mm', 0],
   ])('reads %s', (text, expected) => expect(value(text)).toBeCloseTo(expected, 9));
 
@@ -71,6 +74,11 @@ describe('parseLength', () => {
     '--3 in',
     '9'.repeat(60),
     '500 m',
+    '3² in',
+    '3²in',
+    '³⁄₄ in',
+    '①② mm',
+    '५ mm',
     'constructor',
     '5 constructor',
   ])('refuses %p with a sentence', (text) => {

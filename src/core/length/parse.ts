@@ -48,9 +48,11 @@ export function parseLength(text: string, unitless?: Units): ParsedLength {
   if (text.length > LONGEST_TEXT)
     return say(`“${text.slice(0, 24)}…” is too long to be a length. Write for example 3 3/4 in or 95 mm.`);
   const unreadable = say(`“${text}” does not read as a length. Write for example 3 3/4 in, 3.75 in or 95 mm.`);
+  // Fractions of one sign are taken apart; no other sign stands for plain figures: 3² is not 32.
   const plain = text
-    .replace(/([\u00BC-\u00BE\u2150-\u215E])/g, ' $1')
-    .normalize('NFKD')
+    .replace(/[\u00BC-\u00BE\u2150-\u215E]/g, (sign) => ` ${sign.normalize('NFKD')}`)
+    .replace(/[\uFF10-\uFF19]/g, (figure) => figure.normalize('NFKC'))
+    .replace(/[\u00A0\u2000-\u200A\u202F]/g, ' ')
     .replace(/\u2044/g, '/')
     .replace(/[\u2010-\u2015\u2212]/g, '-')
     .replace(/''|[\u2033\u201D\u201C]/g, '"')

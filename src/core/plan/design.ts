@@ -26,10 +26,20 @@ import { COMMON_BOARD, kitSchema, makingWith, toolSchema, type Kit, type Tool } 
 /** Caliper when the paper's is not known, mm: a 65 lb cover or a good 200 g/m² card. Common practice, no source. */
 const USUAL_CALIPER = 0.25;
 
+/** Most joins whose glue a design chooses one by one: no holder has nearly as many. */
+const MOST_JOINS = 60;
+
 const adhesive = z.enum(ADHESIVES, { error: `An adhesive is one of ${ADHESIVES.join(', ')}.` });
 const size = lengthSchema({ over: 0 });
 const room = lengthSchema({ least: 0, most: 200 });
 const both = <T extends z.ZodType>(of: T) => z.strictObject({ width: of.optional(), height: of.optional() });
+
+/** Some of a few names, each at most once. */
+const each = <const Names extends readonly [string, ...string[]]>(names: Names, error: string) =>
+  z
+    .array(z.enum(names, { error }), { error })
+    .max(names.length, { error, abort: true })
+    .refine((some) => new Set(some).size === some.length, { error });
 
 const common = {
   version: z.literal(1, { error: 'This reads documents of version 1: write "version": 1.' }),
@@ -87,7 +97,13 @@ const common = {
       tape: lengthSchema({ over: 0, most: 60 })
         .prefault(inches(1 / 4))
         .describe('Width of the tape.'),
-      joins: z.record(z.string(), adhesive).default({}).describe('What holds one join, by the step that makes it.'),
+      joins: z
+        .record(z.string().max(60), adhesive)
+        .refine((joins) => Object.keys(joins).length <= MOST_JOINS, {
+          error: `At most ${MOST_JOINS} joins are told apart.`,
+        })
+        .default({})
+        .describe('What holds one join, by the step that makes it.'),
     })
     .prefault({})
     .describe('What holds paper to paper.'),
@@ -104,12 +120,10 @@ const common = {
     })
     .prefault({})
     .describe('What holds the finished thing shut.'),
-  decorate: z
-    .array(z.enum(DECORATIONS, { error: `A sheet is decorated with ${DECORATIONS.join(' or ')}.` }))
+  decorate: each(DECORATIONS, `A sheet is decorated with ${DECORATIONS.join(' or ')}, each once.`)
     .default([])
     .describe('What is done to the sheet while it is flat: edges inked, a pattern embossed.'),
-  companions: z
-    .array(z.enum(COMPANIONS, { error: `A companion is one of ${COMPANIONS.join(', ')}.` }))
+  companions: each(COMPANIONS, `A companion is one of ${COMPANIONS.join(', ')}, each once.`)
     .default([])
     .describe('Small things to make with it, sized from it.'),
   graduation: z.enum(GRADUATIONS, { error: `Marks come at ${GRADUATIONS.join(', ')}.` }).default('1/8 in'),
@@ -265,8 +279,27 @@ export function readDesign(input: unknown): DesignResult {
   return result.success ? { ok: true, design: complete(result.data) } : { ok: false, issues: issuesOf(result.error) };
 }
 
-/** A schema's complaints as sentences a crafter understands. Needs issues made with `reportInput`. */
+/** Most complaints told of one document: whoever mends twenty asks again. */
+const MOST_ISSUES = 20;
+/** Longest path and sentence of one, characters: what was written may be long. */
+const LONGEST_PATH = 120;
+const LONGEST_MESSAGE = 600;
+
+/** A schema's complaints as sentences a crafter understands; a long list is cut short. Needs issues made with `reportInput`. */
 export function issuesOf(error: z.ZodError): Issue[] {
+  const all = allIssuesOf(error);
+  const told = all.slice(0, MOST_ISSUES).map(({ path, message }) => ({
+    path: shortened(path, LONGEST_PATH),
+    message: shortened(message, LONGEST_MESSAGE),
+  }));
+  return all.length > MOST_ISSUES
+    ? [...told, { path: '', message: `And ${all.length - MOST_ISSUES} more. Mend these first.` }]
+    : told;
+}
+
+const shortened = (text: string, most: number): string => (text.length > most ? `${text.slice(0, most - 1)}…` : text);
+
+function allIssuesOf(error: z.ZodError): Issue[] {
   return error.issues.flatMap((issue): Issue[] => {
     const path = issue.path.map(String).join('.');
     const at = (key: string): string => (path ? `${path}.${key}` : key);
@@ -274,7 +307,7 @@ export function issuesOf(error: z.ZodError): Issue[] {
       case 'unrecognized_keys':
         return issue.keys.map((key) => ({
           path: at(key),
-          message: `“${key}” is not known here. Check the spelling, or leave it out.`,
+          message: `“${shortened(key, 60)}” is not known here. Check the spelling, or leave it out.`,
         }));
       case 'invalid_type':
       case 'invalid_union': {

@@ -15,6 +15,7 @@ export {
   boardsOf,
   COMMON_TOOLBOX,
   kitOf,
+  MOST_TOOLS,
   OWN_TOOLS,
   ownToolSchema,
   toolboxSchema,

@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import { inches, lengthSchema, mm, type Mm } from '../length';
+import { lineSchema } from '../text';
 import type { Kit } from './kit';
 import type { Tool } from './tool';
 
 const size = (least: number, most: number) => lengthSchema({ least, most });
 const own = {
   id: z.string().min(1).max(60),
-  name: z.string().max(60),
+  name: lineSchema(60),
   /** Lies on the table today. */
   out: z.boolean(),
 };
@@ -34,7 +35,9 @@ export const ownToolSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...own, kind: z.literal('punch'), diameter: size(1, 120) }),
   z.strictObject({ ...own, kind: z.literal('corner-rounder'), radius: size(1, 60) }),
 ]);
-export const toolboxSchema = z.array(ownToolSchema).max(200);
+/** Most tools of one table. */
+export const MOST_TOOLS = 200;
+export const toolboxSchema = z.array(ownToolSchema).max(MOST_TOOLS);
 export type OwnTool = z.output<typeof ownToolSchema>;
 export type Toolbox = readonly OwnTool[];
 export type ToolKind = OwnTool['kind'];

@@ -1,7 +1,7 @@
 'use client';
 
 import { RedoOutlined, UndoOutlined } from '@ant-design/icons';
-import { Alert, App, Button, Input, Segmented, Select, Tooltip } from 'antd';
+import { Alert, Button, Segmented, Select, Tooltip } from 'antd';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo, useRef, useState } from 'react';
@@ -16,9 +16,13 @@ import { FitsSoFar } from './FitsSoFar';
 import { FoldedView } from './FoldedView';
 
 import { Numbers } from './Numbers';
+import { Boundary } from '../parts/Boundary';
 import { KeysDialog, type KeyLine } from '../parts/KeysDialog';
+import { Waiting } from '../parts/Waiting';
 import { KEYS } from '../parts/keys';
+import { TextField } from '../parts/TextField';
 import { UnitsSwitch } from '../parts/UnitsSwitch';
+import { useTell } from '../parts/useTell';
 import { useToolbox } from '../parts/useToolbox';
 import { withKit } from '../parts/withKit';
 import { PaperView } from './PaperView';
@@ -26,11 +30,14 @@ import { SheetView, type DragPhase } from './SheetView';
 import { Steps } from './Steps';
 import { changedDesign, type BenchStore } from './store';
 import { planned, usePlan } from './usePlan';
-import { useSaving } from './useSaving';
+import { useFollowing } from './useFollowing';
 import styles from './Bench.module.css';
 
 /** Cutting loads when it is looked at. */
-const CuttingView = dynamic(() => import('./CuttingView').then((module) => module.CuttingView), { ssr: false });
+const CuttingView = dynamic(() => import('./CuttingView').then((module) => module.CuttingView), {
+  ssr: false,
+  loading: () => <Waiting what="Laying out the cutting view" />,
+});
 
 const VIEWS = [
   { value: 'sheet', label: 'Sheet' },
@@ -53,9 +60,9 @@ const KEY_LINES: readonly KeyLine[] = [
 
 /** One project on the table: what goes in, the sheet, the numbers, the checks. */
 export function Bench({ store }: { store: BenchStore }) {
-  useSaving(store);
-  const { message } = App.useApp();
-  const { id, name, units, design, past, future, trouble, change, undo, redo } = store();
+  useFollowing(store);
+  const { wrong: tellWrong } = useTell();
+  const { id, name, units, design, past, future, change, undo, redo } = store();
   const [view, setView] = useState<ViewName>('sheet');
   const [keysOpen, setKeysOpen] = useState(false);
   const [pieceName, setPieceName] = useState('');
@@ -81,7 +88,7 @@ export function Bench({ store }: { store: BenchStore }) {
   };
   const apply = (patch: DesignChange, key: string): void => {
     const wrong = take(changedDesign(design, patch), key);
-    if (wrong.length > 0) void message.error(wrong.join(' '));
+    if (wrong.length > 0) tellWrong(wrong.join(' '));
   };
 
   /**
@@ -133,13 +140,14 @@ export function Bench({ store }: { store: BenchStore }) {
     <main className={styles.bench}>
       <div className={styles.toolbar}>
         <h1 className="sr-only">{name}</h1>
-        <Input
+        <TextField
           className={styles.name}
           variant="borderless"
           aria-label="Name of the project"
           value={name}
           maxLength={120}
-          onChange={(event) => change({ name: event.target.value }, 'name')}
+          needed
+          onChange={(text) => change({ name: text }, 'name')}
         />
         <div className={styles.tools}>
           <Tooltip title="Undo (Ctrl Z)">
@@ -173,18 +181,12 @@ export function Bench({ store }: { store: BenchStore }) {
           <FileMenu name={name} units={units} design={design} plan={'plan' in result ? result.plan : null} />
         </div>
       </div>
-      {trouble && (
-        <Alert
-          type="error"
-          banner
-          showIcon
-          title={`The last change is not saved: ${trouble}. Save the project as a file to keep it.`}
-        />
-      )}
       <div className={styles.table}>
         <section className={styles.brief} aria-label="What you have">
           {'design' in result && (
-            <Brief design={result.design} made={made} units={units} graduation={graduation} onChange={apply} />
+            <Boundary what="The brief" of={design}>
+              <Brief design={result.design} made={made} units={units} graduation={graduation} onChange={apply} />
+            </Boundary>
           )}
         </section>
         <section className={styles.stage} aria-label="The plan">
@@ -206,7 +208,7 @@ export function Bench({ store }: { store: BenchStore }) {
           )}
           <div className={styles.view}>
             {made && part && 'design' in result ? (
-              <>
+              <Boundary key={view} what={`The view “${VIEWS.find(({ value }) => value === view)!.label}”`} of={design}>
                 {view === 'sheet' && (
                   <SheetView
                     key={part.piece.name}
@@ -237,7 +239,9 @@ export function Bench({ store }: { store: BenchStore }) {
                     onChange={apply}
                   />
                 )}
-                {view === 'steps' && <Steps plan={result.plan} units={units} graduation={graduation} />}
+                {view === 'steps' && 'plan' in result && (
+                  <Steps plan={result.plan} units={units} graduation={graduation} />
+                )}
                 {view === 'cutting' && (
                   <CuttingView
                     id={id}
@@ -248,7 +252,7 @@ export function Bench({ store }: { store: BenchStore }) {
                     graduation={graduation}
                   />
                 )}
-              </>
+              </Boundary>
             ) : (
               <p className={styles.nothing}>There is no pattern for this yet. The check beside says why.</p>
             )}
@@ -257,20 +261,28 @@ export function Bench({ store }: { store: BenchStore }) {
         <section className={styles.answer} aria-label="The answer">
           {'plan' in result ? (
             <>
-              {made && <Numbers made={made} design={result.design} units={units} graduation={graduation} />}
-              <FitsSoFar design={result.design} units={units} graduation={graduation} onChange={apply} />
-              <Checks
-                checks={result.checks}
-                units={units}
-                graduation={graduation}
-                onRemedy={(patch) => apply(patch, 'remedy')}
-              />
+              {made && (
+                <Boundary what="The numbers" of={design}>
+                  <Numbers made={made} design={result.design} units={units} graduation={graduation} />
+                </Boundary>
+              )}
+              <Boundary what="What the log says" of={design}>
+                <FitsSoFar design={result.design} units={units} graduation={graduation} onChange={apply} />
+              </Boundary>
+              <Boundary what="The checks" of={design}>
+                <Checks
+                  checks={result.checks}
+                  units={units}
+                  graduation={graduation}
+                  onRemedy={(patch) => apply(patch, 'remedy')}
+                />
+              </Boundary>
             </>
           ) : (
             <Alert
               type="error"
               title="This design cannot be read"
-              description={result.issues.map((issue) => `${issue.path}: ${issue.message}`).join(' ')}
+              description={result.issues.map(({ path, message }) => (path ? `${path}: ${message}` : message)).join(' ')}
             />
           )}
           <Button type="link" className={styles.keys} onClick={() => setKeysOpen(true)}>

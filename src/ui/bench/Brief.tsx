@@ -19,7 +19,7 @@ import { boardsOf, COMMON_BOARD, sameTool, type Tool } from '@/core/tools';
 import { LengthField } from '../parts/LengthField';
 import { PaperThickness } from '../parts/PaperThickness';
 import { useToolbox } from '../parts/useToolbox';
-import { useStash } from '../parts/useStash';
+import { useStashPapers } from '../parts/useStash';
 import { Choices, OptionInput } from './Choices';
 import { Extras } from './Extras';
 import { EnoughPaper } from './EnoughPaper';
@@ -178,7 +178,7 @@ const paperFrom = (stash: readonly KeptPaper[], { paper }: Design): KeptPaper | 
 
 function Paper({ design, made, units, graduation, onChange }: BriefProps) {
   const { paper } = design;
-  const stash = useStash();
+  const stash = useStashPapers();
   const own = paperFrom(stash, design);
   const { width, height } = paper;
   const field = { units, graduation };

@@ -1,9 +1,10 @@
-import { Checkbox, Collapse, InputNumber, Radio } from 'antd';
+import { Checkbox, Collapse, Radio } from 'antd';
 import { useMemo } from 'react';
 import type { OptionField } from '@/core/constructions';
 import type { Graduation, Units } from '@/core/length';
 import { consequenceOf, constructionOptions, planFor, sayer, type Design, type DesignChange } from '@/core/plan';
 import { LengthField } from '../parts/LengthField';
+import { NumberField } from '../parts/NumberField';
 import styles from './Brief.module.css';
 
 interface ChoicesProps {
@@ -104,13 +105,13 @@ export function OptionInput({
     return (
       <label className={styles.choice}>
         <span>{title}</span>
-        <InputNumber
+        <NumberField
           value={Number(value)}
           min={limits?.least}
           max={limits?.most}
           precision={0}
           title={description}
-          onChange={(to) => to !== null && change(to)}
+          onChange={change}
         />
       </label>
     );
@@ -162,7 +163,12 @@ function Consequence({
 }) {
   const words = useMemo(() => {
     const options = { ...(design.options as Record<string, unknown>), [option]: value };
-    return consequenceOf(planFor({ ...design, options }), sayer(units, graduation));
+    try {
+      return consequenceOf(planFor({ ...design, options }), sayer(units, graduation));
+    } catch {
+      // What it would come to is a hint; where it cannot be worked out there is none.
+      return '';
+    }
   }, [design, option, value, units, graduation]);
   return <em>{words}</em>;
 }

@@ -1,4 +1,3 @@
-import { App, InputNumber } from 'antd';
 import { useCallback, useMemo } from 'react';
 import { blanksOf } from '@/core/cutting';
 import type { Graduation, Units } from '@/core/length';
@@ -7,6 +6,8 @@ import type { CuttingRecord } from '@/data/db';
 import { CutPlan } from '../cutting/CutPlan';
 import { useCuttingTable, type NeedOnPaper } from '../cutting/useCuttingTable';
 import { WhatFrom } from '../cutting/WhatFrom';
+import { NumberField } from '../parts/NumberField';
+import { Waiting } from '../parts/Waiting';
 import styles from './CuttingView.module.css';
 
 interface CuttingViewProps {
@@ -20,7 +21,6 @@ interface CuttingViewProps {
 
 /** The sheets one project takes, from the papers on hand. */
 export function CuttingView({ id, name, made, design, units, graduation }: CuttingViewProps) {
-  const { message } = App.useApp();
   const pieces = useMemo(() => blanksOf(made, design), [made, design]);
   const needsFor = useCallback(
     ({ needs }: CuttingRecord): NeedOnPaper[] => [
@@ -28,21 +28,20 @@ export function CuttingView({ id, name, made, design, units, graduation }: Cutti
     ],
     [name, pieces, design.paper.caliper],
   );
-  const tell = useCallback((sentence: string) => void message.error(sentence), [message]);
-  const table = useCuttingTable(id, needsFor, tell);
-  if (!table) return null;
+  const table = useCuttingTable(id, needsFor);
+  if (!table) return <Waiting what="Laying out the cutting table" />;
   const copies = table.record.needs[0]?.copies ?? 1;
   return (
     <div className={styles.cutting}>
       <label className={styles.copies}>
         Copies
-        <InputNumber
+        <NumberField
           aria-label="Copies to cut"
           min={1}
           max={500}
           precision={0}
           value={copies}
-          onChange={(n) => n !== null && table.save({ needs: [{ projectId: id, copies: n }], step: 0 })}
+          onChange={(n) => table.save({ needs: [{ id, projectId: id, copies: n }], step: 0 })}
         />
       </label>
       <details className={styles.papers}>

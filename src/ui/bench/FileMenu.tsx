@@ -1,13 +1,16 @@
 'use client';
 
 import { DownloadOutlined } from '@ant-design/icons';
-import { App, Button, Dropdown } from 'antd';
+import { Button, Dropdown } from 'antd';
 import { useRef, useState } from 'react';
-import { allDrawings, PAGES, sheetSvg, writeProject } from '@/core/files';
+import { allDrawings, PAGES, sheetSvg } from '@/core/files';
 import { inches, type Units } from '@/core/length';
 import { planFor, readDesign, sayer, stepsOf, type DesignInput, type Plan } from '@/core/plan';
+import { helperWhy } from '@/workers/helper';
 import { download, fileName } from '../parts/download';
 import { printing } from '../parts/printing';
+import { projectAlong } from '../parts/projectAlong';
+import { useTell } from '../parts/useTell';
 import styles from './Bench.module.css';
 
 interface FileMenuProps {
@@ -18,7 +21,7 @@ interface FileMenuProps {
 }
 
 /** The pattern at true size, with its first numbers in the foot. */
-function printPdf(design: DesignInput, page: string, name: string, units: Units): Promise<Uint8Array> {
+function printPdf(design: DesignInput, page: string, name: string, units: Units): ReturnType<typeof printing> {
   const read = readDesign(design);
   const say = sayer(units, design.graduation ?? '1/8 in');
   const numbers = read.ok
@@ -37,26 +40,24 @@ function printPdf(design: DesignInput, page: string, name: string, units: Units)
 /** Files to keep, cut or print. */
 export function FileMenu({ name, units, design, plan }: FileMenuProps) {
   const made = plan?.made ?? null;
-  const { message } = App.useApp();
+  const { wrong, warn } = useTell();
   const [busy, setBusy] = useState(false);
   const button = useRef<HTMLButtonElement>(null);
   const pdf = async (page: string): Promise<void> => {
     setBusy(true);
     try {
-      download(fileName(name, 'pdf'), 'application/pdf', await printPdf(design, page, name, units));
+      const { bytes, missing } = await printPdf(design, page, name, units);
+      download(fileName(name, 'pdf'), 'application/pdf', bytes);
+      if (missing) warn(missing);
     } catch (error) {
-      message.error(`The PDF could not be made: ${(error as Error).message}`);
+      wrong(`The PDF could not be made: ${helperWhy(error)}.`);
     } finally {
       setBusy(false);
     }
   };
   const run: Record<string, () => void> = {
     project: () =>
-      download(
-        fileName(name, 'json'),
-        'application/json',
-        writeProject({ format: 'tuck-fold-project', version: 1, name: name.trim() || 'Untitled', units, design }),
-      ),
+      download(fileName(name, 'json'), 'application/json', projectAlong({ name, units, design }).content()),
     svg: () =>
       plan?.made &&
       download(fileName(name, 'svg'), 'image/svg+xml', sheetSvg(allDrawings(plan.made, plan.design), name)),

@@ -1,5 +1,6 @@
 import type { Project } from '@/data/db';
-import { changedDesign, createBenchStore } from './store';
+import { same } from '@/data/patch';
+import { changedDesign, createBenchStore, type Decided } from './store';
 
 const design = {
   version: 1,
@@ -15,11 +16,11 @@ const project: Project = {
   createdAt: 0,
   updatedAt: 0,
   deletedAt: 0,
-  writtenBy: 'test',
 };
 const open = () => {
-  const store = createBenchStore(project);
-  return { ...store.getState(), now: () => store.getState() };
+  const kept: [Decided, Decided][] = [];
+  const store = createBenchStore(project, (before, after) => void kept.push([before, after]));
+  return { ...store.getState(), now: () => store.getState(), kept };
 };
 
 beforeEach(() => jest.useFakeTimers());
@@ -71,6 +72,41 @@ test('what another tab wrote is taken over, and undo brings one’s own back', (
   expect(bench.now().name).toBe('Theirs');
   bench.undo();
   expect(bench.now().name).toBe('Mine');
+});
+
+test('what another tab changed elsewhere stays when one undoes one’s own', () => {
+  const bench = open();
+  bench.change({ name: 'Mine' }, 'name');
+  bench.change({ units: 'mm' }, 'units');
+  const wider = { ...design, contents: { width: 80, height: 101.6 } } as Project['design'];
+  bench.adopt({ ...bench.now(), design: wider });
+  expect(bench.now()).toMatchObject({ name: 'Mine', units: 'mm', design: wider });
+  bench.undo();
+  bench.undo();
+  expect(bench.now()).toMatchObject({ name: 'Star cards', units: 'in', design: wider });
+  bench.redo();
+  expect(bench.now()).toMatchObject({ name: 'Mine', units: 'in', design: wider });
+  // Nothing but one's own changes was handed on to be kept.
+  expect(bench.kept.map(([before, after]) => [before.name, after.name, same(before.design, after.design)])).toEqual([
+    ['Star cards', 'Mine', true],
+    ['Mine', 'Mine', true],
+    ['Mine', 'Mine', true],
+    ['Mine', 'Star cards', true],
+    ['Star cards', 'Mine', true],
+  ]);
+});
+
+test('every change, undo and redo is kept as it is made', () => {
+  const bench = open();
+  bench.change({ name: 'Moon' }, 'name');
+  bench.undo();
+  bench.undo();
+  bench.redo();
+  expect(bench.kept.map(([before, after]) => [before.name, after.name])).toEqual([
+    ['Star cards', 'Moon'],
+    ['Moon', 'Star cards'],
+    ['Star cards', 'Moon'],
+  ]);
 });
 
 test('the history keeps the last two hundred steps', () => {

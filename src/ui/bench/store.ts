@@ -2,9 +2,10 @@ import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import type { Units } from '@/core/length';
 import type { DesignChange, DesignInput } from '@/core/plan';
 import type { Project } from '@/data/db';
+import { collide, patchBetween, patched } from '@/data/patch';
 
 /** What undo goes back to: everything the person decides. */
-interface Decided {
+export interface Decided {
   readonly name: string;
   readonly units: Units;
   readonly design: DesignInput;
@@ -19,55 +20,75 @@ export interface BenchState extends Decided {
   readonly id: string;
   readonly past: readonly Decided[];
   readonly future: readonly Decided[];
-  /** Why the last save failed, or null. */
-  readonly trouble: string | null;
   /** Makes a change; changes with the same key in one go (a drag, typing) undo together. */
   readonly change: (to: Partial<Decided>, key: string) => void;
   readonly undo: () => void;
   readonly redo: () => void;
-  /** Takes over what another page wrote; undo brings this page's own back. */
-  readonly adopt: (project: Project) => void;
-  readonly setTrouble: (trouble: string | null) => void;
+  /**
+   * Takes over what another page changed. Undo goes on taking back this page's own changes and leaves the other's; where
+   * both changed the same, it brings this page's own back.
+   */
+  readonly adopt: (other: Decided) => void;
 }
 
 export type BenchStore = UseBoundStore<StoreApi<BenchState>>;
 
 const decided = ({ name, units, design }: Decided): Decided => ({ name, units, design });
 
-/** The open project with its undo history. */
-export function createBenchStore(project: Project): BenchStore {
+/** The open project with its undo history. Every change is handed to `keep` as it is made. */
+export function createBenchStore(project: Project, keep: (before: Decided, after: Decided) => void): BenchStore {
   let lastKey = '';
   let lastAt = 0;
-  return create<BenchState>()((set) => ({
-    id: project.id,
-    ...decided(project),
-    past: [],
-    future: [],
-    trouble: null,
-    change: (to, key) =>
-      set((state) => {
-        const now = Date.now();
-        const goesOn = key === lastKey && now - lastAt < SAME_GESTURE && state.future.length === 0;
+  return create<BenchState>()((set, get) => {
+    /** Kept in the task that changed it, before anything is drawn: what is seen on the screen is kept by then. */
+    const turnTo = (next: Partial<BenchState>): void => {
+      const before = decided(get());
+      set(next);
+      keep(before, decided(get()));
+    };
+    return {
+      id: project.id,
+      ...decided(project),
+      past: [],
+      future: [],
+      change: (to, key) => {
+        const { past, future, ...now } = get();
+        const at = Date.now();
+        const goesOn = key === lastKey && at - lastAt < SAME_GESTURE && future.length === 0;
         lastKey = key;
-        lastAt = now;
-        return { ...to, past: goesOn ? state.past : [...state.past, decided(state)].slice(-KEPT), future: [] };
-      }),
-    undo: () =>
-      set((state) => {
-        const back = state.past.at(-1);
+        lastAt = at;
+        turnTo({ ...to, past: goesOn ? past : [...past, decided(now)].slice(-KEPT), future: [] });
+      },
+      undo: () => {
+        const { past, future, ...now } = get();
+        const back = past.at(-1);
         lastKey = '';
-        return back ? { ...back, past: state.past.slice(0, -1), future: [decided(state), ...state.future] } : state;
-      }),
-    redo: () =>
-      set((state) => {
-        const [next, ...future] = state.future;
+        if (back) turnTo({ ...back, past: past.slice(0, -1), future: [decided(now), ...future] });
+      },
+      redo: () => {
+        const { past, future, ...now } = get();
+        const [next, ...rest] = future;
         lastKey = '';
-        return next ? { ...next, past: [...state.past, decided(state)], future } : state;
-      }),
-    adopt: (other) =>
-      set((state) => ({ ...decided(other), past: [...state.past, decided(state)].slice(-KEPT), future: [] })),
-    setTrouble: (trouble) => set({ trouble }),
-  }));
+        if (next) turnTo({ ...next, past: [...past, decided(now)], future: rest });
+      },
+      adopt: (other) => {
+        const { past, future, ...now } = get();
+        const theirs = patchBetween(decided(now), decided(other));
+        if (theirs.length === 0) return;
+        lastKey = '';
+        const own = past[0] ? patchBetween(past[0], decided(now)) : [];
+        set(
+          collide(own, theirs)
+            ? { ...decided(other), past: [...past, decided(now)].slice(-KEPT), future: [] }
+            : {
+                ...decided(other),
+                past: past.map((then) => patched(then, theirs)),
+                future: future.map((then) => patched(then, theirs)),
+              },
+        );
+      },
+    };
+  });
 }
 
 /**

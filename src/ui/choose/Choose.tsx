@@ -1,22 +1,41 @@
 'use client';
 
-import { Alert, App, Select, Segmented, Spin } from 'antd';
+import { Alert, Select, Segmented } from 'antd';
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
+import { z } from 'zod';
 import { formatLength, inches, mm, roundTo, type Mm, type Units } from '@/core/length';
 import { CARDS, checkSentence, PAPERS, sayer, sizeNamed, type Question, type Suggestion } from '@/core/plan';
-import type { Tool } from '@/core/tools';
 import { addProject } from '@/data/projects';
 import { fitKey } from '@/data/log';
-import { loadBoard, loadUsualRoom } from '@/data/settings';
+import { USUAL_ROOM } from '@/data/setting-kinds';
+import { boardOut, loadSetting } from '@/data/settings';
 import { SmallPicture } from '../draw/SmallPicture';
+import { Boundary } from '../parts/Boundary';
 import { LengthField } from '../parts/LengthField';
+import { useOnce } from '../parts/once';
 import { UnitsSwitch } from '../parts/UnitsSwitch';
+import { useTell } from '../parts/useTell';
+import { useToolbox } from '../parts/useToolbox';
+import { useUnsent } from '../parts/useUnsent';
+import { Waiting } from '../parts/Waiting';
 import { useSuggestions } from './useSuggestions';
 import styles from './Choose.module.css';
 
 type Asked = 'contents' | 'paper';
+
+const length = z.number().positive().transform(mm);
+/** Both questions as they were typed last. */
+const ASKING = z.object({
+  contents: z.object({ width: length, height: length, thickness: z.number().min(0).transform(mm) }),
+  blank: z.object({ width: length, height: length }),
+});
+type Asking = z.output<typeof ASKING>;
+const USUAL: Asking = {
+  contents: { width: inches(3), height: inches(4), thickness: mm(0) },
+  blank: { width: inches(6), height: inches(6) },
+};
 
 /** One scale for all drawings of a page, so that sizes can be compared; px to a millimetre. */
 const SCALE = 0.9;
@@ -25,22 +44,25 @@ const ROOM = { width: 190, height: 130 };
 /** "What can hold this?" and "What can this paper become?": every holder as an answer, drawn as it comes out. */
 export function Choose() {
   const router = useRouter();
-  const { message } = App.useApp();
+  const { failed } = useTell();
   const address = useSearchParams();
   const asked: Asked = address.get('have') === 'paper' ? 'paper' : 'contents';
   // A sheet that another screen asks about comes along in the address, in millimetres.
   const given = { width: Number(address.get('width')), height: Number(address.get('height')) };
   const asksSheet = [given.width, given.height].every((length) => length >= 5 && length <= 10_000);
   const [units, setUnits] = useState<Units>(address.get('units') === 'mm' ? 'mm' : 'in');
-  const [contents, setContents] = useState({ width: inches(3), height: inches(4), thickness: mm(0) });
-  const [blank, setBlank] = useState(
-    asksSheet ? { width: mm(given.width), height: mm(given.height) } : { width: inches(6), height: inches(6) },
+  const first = useMemo(
+    (): Asking => (asksSheet ? { ...USUAL, blank: { width: mm(given.width), height: mm(given.height) } } : USUAL),
+    [asksSheet, given.width, given.height],
   );
-  const [tool, setTool] = useState<Tool | null>(null);
+  const unsent = useUnsent(asksSheet ? `choose/${given.width}/${given.height}` : 'choose', first, ASKING);
+  const { contents, blank } = unsent.value ?? first;
+  const setContents = (next: Asking['contents']): void => unsent.set({ contents: next });
+  const setBlank = (next: Asking['blank']): void => unsent.set({ blank: next });
+  // Where nothing can be kept, a common board is as good as any.
+  const toolbox = useToolbox();
+  const tool = useMemo(() => (toolbox ? boardOut(toolbox) : null), [toolbox]);
   const graduation = units === 'in' ? '1/8 in' : '1 mm';
-  useEffect(() => {
-    void loadBoard().then(setTool);
-  }, []);
   const question = useMemo(
     (): Question => ({
       ...(asked === 'paper' ? { blank } : { contents }),
@@ -51,17 +73,19 @@ export function Choose() {
   );
   const { suggestions, trouble } = useSuggestions(question);
   const say = sayer(units, graduation);
-  const begin = (suggestion: Suggestion): void => {
+  const [begin] = useOnce((suggestion: Suggestion) => {
     const name = asked === 'paper' ? `${suggestion.title} from this paper` : suggestion.title;
     // Room that the person's own fits made the usual one.
     const start = async (): Promise<void> => {
       const { design } = suggestion;
-      const ease = asked === 'contents' ? (await loadUsualRoom())[fitKey(design.construction, contents)] : undefined;
+      const ease =
+        asked === 'contents' ? (await loadSetting(USUAL_ROOM))[fitKey(design.construction, contents)] : undefined;
       const id = await addProject({ name, units, design: ease ? { ...design, ease } : design });
+      unsent.forget();
       router.push(`/bench?p=${id}`);
     };
-    start().catch((error: Error) => void message.error(`It could not be started: ${error.message}`));
-  };
+    return start().catch(failed('It could not be started'));
+  });
   const size = asked === 'paper' ? blank : contents;
   const setSize = (width: Mm, height: Mm): void =>
     asked === 'paper' ? setBlank({ width, height }) : setContents({ ...contents, width, height });
@@ -120,13 +144,15 @@ export function Choose() {
         )}
         <UnitsSwitch value={units} onChange={setUnits} />
       </div>
-      {trouble && <Alert type="error" showIcon title={`The holders could not be worked out: ${trouble}`} />}
-      {!suggestions && !trouble && <Spin aria-label="Folding every holder" />}
+      {trouble && <Alert type="error" showIcon title={`${trouble}.`} />}
+      {!suggestions && !trouble && <Waiting what="Folding every holder" />}
       <ol className={styles.list} aria-label="Holders, best first">
         {can.map((suggestion) => (
           <li key={suggestion.construction}>
             <button type="button" className={styles.answer} onClick={() => begin(suggestion)}>
-              <Drawing suggestion={suggestion} />
+              <Boundary what="Its drawing" of={suggestion}>
+                <Drawing suggestion={suggestion} />
+              </Boundary>
               <strong>{suggestion.title}</strong>
               <span>
                 {suggestion.largest.width > 0

@@ -1,32 +1,41 @@
-import { wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Question, Suggestion } from '@/core/plan';
 import type { ChooserWorker } from '@/workers/chooser.worker';
+import { helperWhy, startHelper, type Helper } from '@/workers/helper';
 
 /** Answers to the question as it stands, from the worker; the last ones stay while new ones are worked out. */
 export function useSuggestions(question: Question): {
   readonly suggestions: readonly Suggestion[] | null;
   readonly trouble: string | null;
 } {
-  const worker = useRef<{ raw: Worker; remote: Remote<ChooserWorker> } | null>(null);
+  const helper = useRef<Helper<ChooserWorker> | null>(null);
   const [answer, setAnswer] = useState<{ suggestions: readonly Suggestion[] | null; trouble: string | null }>({
     suggestions: null,
     trouble: null,
   });
   useEffect(() => {
-    const raw = new Worker(new URL('../../workers/chooser.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = { raw, remote: wrap<ChooserWorker>(raw) };
+    helper.current = startHelper<ChooserWorker>(
+      () => new Worker(new URL('../../workers/chooser.worker.ts', import.meta.url), { type: 'module' }),
+    );
     return () => {
-      raw.terminate();
-      worker.current = null;
+      helper.current?.end();
+      helper.current = null;
     };
   }, []);
   useEffect(() => {
     let stale = false;
-    worker.current?.remote.choose(question).then(
-      (suggestions) => !stale && setAnswer({ suggestions, trouble: null }),
-      (error: Error) => !stale && setAnswer((last) => ({ ...last, trouble: error.message })),
-    );
+    const trouble = (sentence: string): void => {
+      if (!stale) setAnswer((last) => ({ ...last, trouble: sentence }));
+    };
+    helper.current
+      ?.ask(
+        (remote) => remote.choose(question),
+        (silent) => trouble(silent.message),
+      )
+      .then(
+        (suggestions) => !stale && setAnswer({ suggestions, trouble: null }),
+        (error: unknown) => trouble(helperWhy(error)),
+      );
     return () => {
       stale = true;
     };

@@ -7,7 +7,10 @@ import { fenceOrder, paperSpent, type CutList, type KeptPaper, type Layout, type
 import { kitOf } from '@/core/tools';
 import { stepOf, type Graduation, type Units } from '@/core/length';
 import { markCut, undoCut } from '@/data/cuttings';
+import { Refused, whyOf } from '@/data/trouble';
 import { download, fileName } from '../parts/download';
+import { OnceButton } from '../parts/once';
+import { useTell } from '../parts/useTell';
 import { useToolbox } from '../parts/useToolbox';
 import { kindOf, mayTurn, placeFor, redrawn, refusedWords, settled, snapped, turned, type Draft } from './byHand';
 import { CutOrder } from './CutOrder';
@@ -54,7 +57,7 @@ export function CutPlan(props: CutPlanProps) {
     );
   return (
     <section className={styles.plan} aria-label="The sheets" aria-busy={laying.running}>
-      {laying.trouble && <Alert type="error" showIcon title={`The sheets could not be laid out: ${laying.trouble}.`} />}
+      {laying.trouble && <Alert type="error" showIcon title={`The sheets could not be laid out. ${laying.trouble}.`} />}
       {!cut && laying.running && !ownHand && (
         <div className={styles.running} role="status">
           <Bar percent={100} status="active" showInfo={false} size="small" aria-label="Looking for fewer sheets" />
@@ -84,17 +87,14 @@ interface LaidProps extends CutPlanProps {
 }
 
 /** A layout: looked at, changed by hand, cut in order, marked as cut. */
-function Laid({ table, title, units, graduation, copies, list, layout: found, running, byHand }: LaidProps) {
+function Laid({ table, title, units, graduation, copies, list, layout: valid, running, byHand }: LaidProps) {
   const { message, modal } = App.useApp();
   const { record, stash, paperIds, save } = table;
   const { cut, step } = record;
   const toolbox = useToolbox();
   const longest = toolbox ? kitOf(toolbox).trimmer : undefined;
-  /** What hands made of it: shown at once, for the database answers later than keys are pressed. */
-  const [hand, setHand] = useState<Layout | null>(null);
   /** What was dragged and cannot be cut yet. */
   const [open, setOpen] = useState<Draft | null>(null);
-  const valid = hand ?? found;
   const layout = open?.layout ?? valid;
   const groups = useMemo(() => sheetGroups(layout.sheets), [layout]);
   const [chosen, setChosen] = useState(0);
@@ -120,7 +120,6 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
     }
     const kept = settled(next, list);
     setOpen(null);
-    setHand(kept);
     save({ byHand: { list, layout: kept }, step: 0 });
   };
   const move = (piece: number, dx: number, dy: number): void => {
@@ -181,14 +180,18 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
         duration: 8,
       });
     } catch (error) {
-      modal.error({ title: 'It was not marked as cut', content: `In the stash ${(error as Error).message}.` });
+      const why = whyOf(error);
+      modal.error({
+        title: 'It was not marked as cut',
+        content: `${error instanceof Refused ? `In the stash ${why}` : why}.`,
+      });
     }
   };
   const undo = async (id: string): Promise<void> => {
     try {
       await undoCut(id);
     } catch (error) {
-      modal.error({ title: 'It could not be taken back', content: `${(error as Error).message}.` });
+      modal.error({ title: 'It could not be taken back', content: `${whyOf(error)}.` });
     }
   };
   const refused = open?.refused.get(at);
@@ -247,7 +250,7 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
           title="This is cut. Its sheets are out of the stash, its offcuts in it."
           action={
             <span className={styles.cutActions}>
-              <Button onClick={() => void undo(cut.id)}>Take it back</Button>
+              <OnceButton onPress={() => undo(cut.id)}>Take it back</OnceButton>
               <Button type="primary" onClick={() => save({ cut: null, byHand: null, step: 0 })}>
                 Cut more
               </Button>
@@ -255,16 +258,10 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
           }
         />
       )}
-      {(byHand || hand) && !open && !cut && (
+      {byHand && !open && !cut && (
         <p className={styles.soft}>
           Laid by hand.{' '}
-          <Button
-            type="link"
-            onClick={() => {
-              setHand(null);
-              save({ byHand: null, step: 0 });
-            }}
-          >
+          <Button type="link" onClick={() => save({ byHand: null, step: 0 })}>
             Lay it out anew
           </Button>
         </p>
@@ -356,9 +353,9 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
       </div>
       <div className={styles.actions}>
         {!cut && (
-          <Button type="primary" size="large" disabled={open !== null} onClick={() => void mark()}>
+          <OnceButton type="primary" size="large" disabled={open !== null} onPress={mark}>
             Mark as cut
-          </Button>
+          </OnceButton>
         )}
         <Button size="large" icon={<PrinterOutlined />} onClick={() => window.print()}>
           Print
@@ -394,7 +391,7 @@ function Laid({ table, title, units, graduation, copies, list, layout: found, ru
 
 /** Files of a layout to take along. */
 function Along({ list, layout, title }: { readonly list: CutList; readonly layout: Layout; readonly title: string }) {
-  const { message } = App.useApp();
+  const { failed } = useTell();
   const button = useRef<HTMLButtonElement>(null);
   const write = async (kind: string): Promise<void> => {
     const { cutsCsv, layoutCsv, layoutDxf, layoutSvg } = await import('@/core/files/layout-files');
@@ -418,7 +415,7 @@ function Along({ list, layout, title }: { readonly list: CutList; readonly layou
           { key: 'json', label: 'Layout (JSON)' },
         ],
         onClick: ({ key }) => {
-          void write(key).catch((error: Error) => message.error(`It could not be written: ${error.message}`));
+          void write(key).catch(failed('It could not be written'));
           setTimeout(() => button.current?.focus());
         },
       }}

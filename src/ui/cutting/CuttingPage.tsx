@@ -1,23 +1,30 @@
 'use client';
 
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
-import { App, Button, Input, InputNumber, Select, Spin } from 'antd';
-import { useLiveQuery } from 'dexie-react-hooks';
+import { Button, Select } from 'antd';
 import Link from 'next/link';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useMemo } from 'react';
 import { blanksOf, type CutPiece } from '@/core/cutting';
 import { inches, mm, type Graduation, type Units } from '@/core/length';
-import { planFor, readDesign } from '@/core/plan';
+import { planFor, readDesign, type Design, type Made } from '@/core/plan';
 import { TABLE } from '@/data/cuttings';
 import type { CuttingRecord, Project } from '@/data/db';
-import { allProjects, seedDemoShelf } from '@/data/projects';
+import { shelfAndBin } from '@/data/projects';
+import { Boundary } from '../parts/Boundary';
 import { LengthField } from '../parts/LengthField';
+import { NumberField } from '../parts/NumberField';
+import { useOnce } from '../parts/once';
+import { Opened } from '../parts/Opened';
+import { TextField } from '../parts/TextField';
 import { UnitsSwitch } from '../parts/UnitsSwitch';
+import { useAll } from '../parts/useKept';
 import { useUnits } from '../parts/useUnits';
+import { Waiting } from '../parts/Waiting';
 import { CutPlan } from './CutPlan';
 import { useCuttingTable, type CuttingTable, type NeedOnPaper } from './useCuttingTable';
 import { WhatFrom } from './WhatFrom';
 import styles from './Cutting.module.css';
+import { newId } from '@/data/newId';
 
 /** What a project takes, and the paper it was made for; null where its design has no pattern. */
 interface Takes {
@@ -28,12 +35,22 @@ interface Takes {
 /** Each design is planned once. */
 const planned = new Map<string, Takes | null>();
 
+/** A design that cannot be worked out takes no sheet, and the others go on. */
+function madeOf(design: Design): Made | null {
+  try {
+    return planFor(design).made;
+  } catch (error) {
+    console.error(error);
+    return null;
+  }
+}
+
 function takesOf({ design }: Project): Takes | null {
   const key = JSON.stringify(design);
   const known = planned.get(key);
   if (known !== undefined) return known;
   const read = readDesign(design);
-  const made = read.ok ? planFor(read.design).made : null;
+  const made = read.ok ? madeOf(read.design) : null;
   const takes = read.ok && made ? { pieces: blanksOf(made, read.design), caliper: read.design.paper.caliper } : null;
   planned.set(key, takes);
   return takes;
@@ -41,23 +58,18 @@ function takesOf({ design }: Project): Takes | null {
 
 /** Several projects on one cutting table. */
 export function CuttingPage() {
-  const [ready, setReady] = useState(false);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  useEffect(() => {
-    seedDemoShelf().then(
-      () => setReady(true),
-      (error: Error) => setTrouble(error.message),
-    );
-  }, []);
-  const shelf = useLiveQuery(async () => (ready ? (await allProjects()).shelf : undefined), [ready]);
-  if (trouble) return <main className={styles.page}>The browser’s storage cannot be opened: {trouble}.</main>;
-  if (!shelf)
-    return <Spin style={{ display: 'block', margin: '20vh auto' }} aria-label="Laying out the cutting table" />;
-  return <SeveralProjects shelf={shelf} />;
+  return (
+    <Opened what="Laying out the cutting table">
+      <SeveralProjects />
+    </Opened>
+  );
 }
 
-function SeveralProjects({ shelf }: { readonly shelf: readonly Project[] }) {
-  const { message } = App.useApp();
+const NOTHING: readonly Project[] = [];
+
+function SeveralProjects() {
+  const projects = useAll<Project>('projects');
+  const shelf = useMemo(() => (projects ? shelfAndBin(projects).shelf : NOTHING), [projects]);
   const { units, graduation, set } = useUnits();
   const needsFor = useCallback(
     ({ needs }: CuttingRecord): NeedOnPaper[] =>
@@ -68,10 +80,8 @@ function SeveralProjects({ shelf }: { readonly shelf: readonly Project[] }) {
       }),
     [shelf],
   );
-  const tell = useCallback((sentence: string) => void message.error(sentence), [message]);
-  const table = useCuttingTable(TABLE, needsFor, tell);
-  if (!table)
-    return <Spin style={{ display: 'block', margin: '20vh auto' }} aria-label="Laying out the cutting table" />;
+  const table = useCuttingTable(TABLE, needsFor);
+  if (!table || !projects) return <Waiting what="Laying out the cutting table" whole />;
   const names = table.record.needs.flatMap(({ projectId }) => shelf.find(({ id }) => id === projectId)?.name ?? []);
   return (
     <main className={styles.page}>
@@ -88,15 +98,17 @@ function SeveralProjects({ shelf }: { readonly shelf: readonly Project[] }) {
           <WhatToCut table={table} shelf={shelf} units={units} graduation={graduation} />
           <WhatFrom table={table} units={units} />
         </div>
-        <CutPlan
-          table={table}
-          title={
-            names.length === 1 ? names[0]! : names.length > 1 ? `${names[0]} and ${names.length - 1} more` : 'Pieces'
-          }
-          units={units}
-          graduation={graduation}
-          copies={0}
-        />
+        <Boundary what="The sheets" of={table.list}>
+          <CutPlan
+            table={table}
+            title={
+              names.length === 1 ? names[0]! : names.length > 1 ? `${names[0]} and ${names.length - 1} more` : 'Pieces'
+            }
+            units={units}
+            graduation={graduation}
+            copies={0}
+          />
+        </Boundary>
       </div>
     </main>
   );
@@ -114,8 +126,24 @@ function WhatToCut({ table, shelf, units, graduation }: WhatToCutProps) {
   const { record, save } = table;
   const { needs, extra } = record;
   const free = shelf.filter(({ id }) => !needs.some(({ projectId }) => projectId === id));
-  const change = (i: number, part: Partial<CutPiece>): void =>
-    save((now) => ({ extra: now.extra.map((piece, k) => (k === i ? { ...piece, ...part } : piece)), step: 0 }));
+  const change = (id: string, part: Partial<CutPiece>): void =>
+    save({ extra: extra.map((piece) => (piece.id === id ? { ...piece, ...part } : piece)), step: 0 });
+  const [addPiece] = useOnce(() =>
+    save({
+      extra: [
+        ...extra,
+        {
+          id: newId(),
+          name: `Piece ${extra.length + 1}`,
+          width: inches(4),
+          height: inches(6),
+          quantity: 1,
+          turn: true,
+        },
+      ],
+      step: 0,
+    }),
+  );
   return (
     <section aria-label="To be cut">
       <h2>To be cut</h2>
@@ -130,27 +158,24 @@ function WhatToCut({ table, shelf, units, graduation }: WhatToCutProps) {
                 {project ? <Link href={`/bench?p=${encodeURIComponent(projectId)}`}>{name}</Link> : name}
                 {!found && <span className={styles.warn}> has no pattern</span>}
               </span>
-              <InputNumber
+              <NumberField
                 aria-label={`Copies of ${name}`}
                 min={1}
                 max={500}
                 precision={0}
                 value={copies}
                 onChange={(n) =>
-                  n !== null &&
-                  save((now) => ({
-                    needs: now.needs.map((need) => (need.projectId === projectId ? { projectId, copies: n } : need)),
+                  save({
+                    needs: needs.map((need) => (need.projectId === projectId ? { ...need, copies: n } : need)),
                     step: 0,
-                  }))
+                  })
                 }
               />
               <Button
                 type="text"
                 icon={<DeleteOutlined />}
                 aria-label={`Take ${name} off the table`}
-                onClick={() =>
-                  save((now) => ({ needs: now.needs.filter((need) => need.projectId !== projectId), step: 0 }))
-                }
+                onClick={() => save({ needs: needs.filter((need) => need.projectId !== projectId), step: 0 })}
               />
             </li>
           );
@@ -164,25 +189,26 @@ function WhatToCut({ table, shelf, units, graduation }: WhatToCutProps) {
         value={null}
         options={free.map(({ id, name }) => ({ value: id, label: name }))}
         onChange={(projectId: string | null) =>
-          projectId && save((now) => ({ needs: [...now.needs, { projectId, copies: 1 }], step: 0 }))
+          projectId && save({ needs: [...needs, { id: projectId, projectId, copies: 1 }], step: 0 })
         }
       />
       <h3>Other pieces</h3>
       <ul className={styles.extra}>
         {extra.map((piece, i) => (
-          <li key={i}>
+          <li key={piece.id}>
             <div className={styles.extraHead}>
-              <Input
+              <TextField
                 aria-label={`Name of piece ${i + 1}`}
                 value={piece.name}
                 maxLength={120}
-                onChange={({ target }) => change(i, { name: target.value })}
+                needed
+                onChange={(name) => change(piece.id, { name })}
               />
               <Button
                 type="text"
                 icon={<DeleteOutlined />}
                 aria-label={`Take ${piece.name} off the table`}
-                onClick={() => save((now) => ({ extra: now.extra.filter((_, k) => k !== i), step: 0 }))}
+                onClick={() => save({ extra: extra.filter(({ id }) => id !== piece.id), step: 0 })}
               />
             </div>
             <div className={styles.extraSizes}>
@@ -194,36 +220,25 @@ function WhatToCut({ table, shelf, units, graduation }: WhatToCutProps) {
                   graduation={graduation}
                   value={piece[side]}
                   least={3}
-                  onChange={(length) => change(i, { [side]: mm(length) })}
+                  onChange={(length) => change(piece.id, { [side]: mm(length) })}
                 />
               ))}
               <label className={styles.labelled}>
                 How many
-                <InputNumber
+                <NumberField
                   aria-label={`How many ${piece.name}`}
                   min={1}
                   max={500}
                   precision={0}
                   value={piece.quantity}
-                  onChange={(quantity) => quantity !== null && change(i, { quantity })}
+                  onChange={(quantity) => change(piece.id, { quantity })}
                 />
               </label>
             </div>
           </li>
         ))}
       </ul>
-      <Button
-        icon={<PlusOutlined />}
-        onClick={() =>
-          save((now) => ({
-            extra: [
-              ...now.extra,
-              { name: `Piece ${now.extra.length + 1}`, width: inches(4), height: inches(6), quantity: 1, turn: true },
-            ],
-            step: 0,
-          }))
-        }
-      >
+      <Button icon={<PlusOutlined />} onClick={addPiece}>
         Add a piece
       </Button>
     </section>

@@ -28,9 +28,9 @@ export function WhatFrom({ table, units }: WhatFromProps) {
             <Checkbox
               checked={chosen.includes(id)}
               onChange={({ target }) =>
-                save((now) => {
-                  const others = (now.papers ?? chosen).filter((one) => one !== id);
-                  return { papers: target.checked ? [...others, id] : others, bought: now.bought ?? [...bought] };
+                save({
+                  papers: target.checked ? [...chosen, id] : chosen.filter((one) => one !== id),
+                  bought: [...bought],
                 })
               }
             >

@@ -1,4 +1,3 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
 import {
   piecesOf,
@@ -10,9 +9,10 @@ import {
   type Need,
 } from '@/core/cutting';
 import { PAPERS } from '@/core/plan';
-import { loadCutting, saveCutting, type CuttingChange } from '@/data/cuttings';
+import { keepCutting, laidOn, type CuttingChange } from '@/data/cuttings';
 import type { CuttingRecord } from '@/data/db';
-import { papersLeft } from '@/data/stash';
+import { useRecord } from '../parts/useKept';
+import { useStash } from '../parts/useStash';
 
 /** Paper this much thicker or thinner than a design's is not offered for it by itself. */
 const SUITS = 0.3;
@@ -41,12 +41,12 @@ export interface NeedOnPaper extends Need {
 export function useCuttingTable(
   id: string,
   needsFor: (record: CuttingRecord) => readonly NeedOnPaper[],
-  onTrouble: (sentence: string) => void,
 ): CuttingTable | null {
-  const record = useLiveQuery(() => loadCutting(id), [id]);
-  const stash = useLiveQuery(papersLeft);
+  const kept = useRecord<CuttingRecord>('cuttings', id);
+  const stash = useStash();
   return useMemo(() => {
-    if (!record || !stash) return null;
+    if (kept === undefined || !stash) return null;
+    const record = laidOn(id, kept);
     const needs = needsFor(record);
     const suits = (paper: KeptPaper): boolean =>
       paper.made === 'plain' &&
@@ -65,7 +65,7 @@ export function useCuttingTable(
       height,
       priority: 2,
     }));
-    const pieces = [...piecesOf(needs), ...record.extra];
+    const pieces = [...piecesOf(needs), ...record.extra.map(({ id: _, ...piece }) => piece)];
     const problems: string[] = [];
     if (pieces.length === 0) problems.push('There is nothing to cut yet.');
     if (own.length + shop.length === 0) problems.push('There is no paper to cut from: tick one, or one to buy.');
@@ -85,9 +85,7 @@ export function useCuttingTable(
       list: read?.ok ? read.list : null,
       problems,
       paperIds: new Map(own.map(({ sheet, paper }) => [sheet.name, paper])),
-      save: (change) => {
-        saveCutting(id, change).catch((error: Error) => onTrouble(`The table could not be kept: ${error.message}`));
-      },
+      save: (change) => keepCutting(record, change),
     };
-  }, [record, stash, needsFor, id, onTrouble]);
+  }, [kept, stash, needsFor, id]);
 }

@@ -1,7 +1,8 @@
-import { proxy, wrap } from 'comlink';
+import { proxy } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { CutList, Progress } from '@/core/cutting';
 import type { CuttingWorker } from '@/workers/cutting.worker';
+import { helperWhy, startHelper, type Helper } from '@/workers/helper';
 
 /** How long a list is left alone before it is laid out, ms: typing a number is one change. */
 const PAUSE = 250;
@@ -19,11 +20,11 @@ const NOTHING = { key: '', progress: null as Progress | null, running: false, tr
 
 /** Lays a list out in a worker, anew whenever it changes; `key` tells one list from another. */
 export function useLaying(list: CutList | null, key: string): Laying {
-  const worker = useRef<Worker | null>(null);
+  const helper = useRef<Helper<CuttingWorker> | null>(null);
   const [state, setState] = useState(NOTHING);
   const end = useCallback((): void => {
-    worker.current?.terminate();
-    worker.current = null;
+    helper.current?.end();
+    helper.current = null;
   }, []);
   useEffect(() => {
     if (!list) return end;
@@ -33,15 +34,21 @@ export function useLaying(list: CutList | null, key: string): Laying {
     };
     const begin = setTimeout(() => {
       tell({ running: true, trouble: null });
-      worker.current = new Worker(new URL('../../workers/cutting.worker.ts', import.meta.url), { type: 'module' });
-      wrap<CuttingWorker>(worker.current)
-        .lay(
-          list,
-          proxy((progress: Progress) => tell({ progress })),
+      helper.current = startHelper<CuttingWorker>(
+        () => new Worker(new URL('../../workers/cutting.worker.ts', import.meta.url), { type: 'module' }),
+      );
+      helper.current
+        .ask(
+          (remote) =>
+            remote.lay(
+              list,
+              proxy((progress: Progress) => tell({ progress, trouble: null })),
+            ),
+          (silent) => tell({ trouble: silent.message }),
         )
         .then(
-          () => tell({ running: false }),
-          (error: Error) => tell({ running: false, trouble: error.message }),
+          (note) => tell({ running: false, trouble: note }),
+          (error: unknown) => tell({ running: false, trouble: helperWhy(error) }),
         )
         .finally(() => !gone && end());
     }, PAUSE);

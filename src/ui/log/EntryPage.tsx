@@ -1,49 +1,33 @@
 import { App, Button } from 'antd';
-import { useLiveQuery } from 'dexie-react-hooks';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { LogEntry } from '@/core/files';
-import { changeLog, dropLog, dropPhoto, loadPhoto, putBackLog, savePhoto } from '@/data/log';
-import { db, type LogRecord } from '@/data/db';
+import type { LogRecord, Photo, Project } from '@/data/db';
+import { dropLog, dropPhoto, keepLog, putBackLog, savePhoto } from '@/data/log';
 import { Figure } from '../parts/Figure';
+import { useRecord } from '../parts/useKept';
+import { useTell } from '../parts/useTell';
 import { FitForm, useObjectUrl } from './FitForm';
 import { fitWords, titleOf } from './fitWords';
 import styles from './Log.module.css';
 
 /** One make as it is remembered: to read, to print, to change. */
 export function EntryPage({ entry }: { readonly entry: LogRecord }) {
-  const { message, notification } = App.useApp();
+  const { notification } = App.useApp();
+  const { failed } = useTell();
   const router = useRouter();
   const [editing, setEditing] = useState(false);
   const { units, id } = entry;
   const graduation = units === 'in' ? '1/16 in' : '0.5 mm';
-  const photo = useLiveQuery(() => loadPhoto(id), [id]) ?? null;
+  const photo = useRecord<Photo>('photos', id)?.image ?? null;
   const address = useObjectUrl(photo);
-  const project = useLiveQuery(
-    async () => (entry.projectId ? ((await db.projects.get(entry.projectId)) ?? null) : null),
-    [entry.projectId],
-  );
+  const project = useRecord<Project>('projects', entry.projectId);
   const figure = (value: number, unit = true) => (
     <Figure value={value} units={units} graduation={graduation} unit={unit} />
   );
-  const failed = (error: Error): void => void message.error(`It could not be kept: ${error.message}`);
-  const save = async (next: LogEntry, picture: Blob | null | undefined): Promise<void> => {
-    const { day, name, construction, contents, room, fit, copies, minutes, paper, sheets, changed, note } = next;
-    await changeLog(id, {
-      day,
-      name,
-      construction,
-      contents,
-      room,
-      fit,
-      copies,
-      minutes,
-      paper,
-      sheets,
-      changed,
-      note,
-    });
+  const save = async (next: LogEntry, base: LogEntry, picture: Blob | null | undefined): Promise<void> => {
+    keepLog(id, base, next);
     if (picture) await savePhoto(id, picture);
     if (picture === null) await dropPhoto(id);
     setEditing(false);
@@ -55,7 +39,14 @@ export function EntryPage({ entry }: { readonly entry: LogRecord }) {
       key: id,
       title: `“${entry.name}” is out of the log`,
       actions: (
-        <Button type="primary" onClick={() => void putBackLog(id).then(() => notification.destroy(id))}>
+        <Button
+          type="primary"
+          onClick={() =>
+            void putBackLog(id)
+              .then(() => notification.destroy(id))
+              .catch(failed('It could not be put back'))
+          }
+        >
           Put it back
         </Button>
       ),
@@ -77,7 +68,7 @@ export function EntryPage({ entry }: { readonly entry: LogRecord }) {
             <Button className={styles.noPrint} onClick={() => window.print()}>
               Print
             </Button>
-            <Button className={styles.noPrint} onClick={() => void remove().catch(failed)}>
+            <Button className={styles.noPrint} onClick={() => void remove().catch(failed('It could not be taken out'))}>
               Take out of the log
             </Button>
           </>
@@ -86,17 +77,25 @@ export function EntryPage({ entry }: { readonly entry: LogRecord }) {
       <div className={styles.card}>
         {editing ? (
           <FitForm
+            form={`log/${id}`}
             known={entry}
             units={units}
             graduation={graduation}
             photo={photo}
             saveText="Keep the changes"
-            onSave={(next, picture) => void save(next, picture).catch(failed)}
-          >
-            <Button size="large" onClick={() => setEditing(false)}>
-              Leave it as it was
-            </Button>
-          </FitForm>
+            onSave={save}
+            beside={(leave) => (
+              <Button
+                size="large"
+                onClick={() => {
+                  leave();
+                  setEditing(false);
+                }}
+              >
+                Leave it as it was
+              </Button>
+            )}
+          />
         ) : (
           <>
             {address && (

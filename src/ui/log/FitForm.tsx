@@ -1,13 +1,21 @@
 'use client';
 
 import { CameraOutlined } from '@ant-design/icons';
-import { Button, Input, InputNumber, Segmented } from 'antd';
-import { useEffect, useState, type ReactNode } from 'react';
+import { Button, Segmented } from 'antd';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { z } from 'zod';
 import type { LogEntry } from '@/core/files';
 import type { Fitted } from '@/core/fit';
 import { INCH, mm, type Graduation, type Units } from '@/core/length';
+import { whyOf } from '@/data/trouble';
 import { FilePicker } from '../parts/FilePicker';
 import { LengthField } from '../parts/LengthField';
+import { NumberField } from '../parts/NumberField';
+import { useOnce } from '../parts/once';
+import { Overtaken } from '../parts/Overtaken';
+import { TextField } from '../parts/TextField';
+import { useEditing } from '../parts/useUnsent';
+import { Waiting } from '../parts/Waiting';
 import { shrunk } from './photo';
 import styles from './Log.module.css';
 
@@ -15,64 +23,119 @@ import styles from './Log.module.css';
 type Known = Omit<LogEntry, 'fit' | 'changed' | 'note'> & Partial<Pick<LogEntry, 'fit' | 'changed' | 'note'>>;
 
 interface FitFormProps {
+  /** Names what is typed, so that it is found again: `make/…`, `log/…`. */
+  readonly form: string;
   readonly known: Known;
   readonly units: Units;
   readonly graduation: Graduation;
   /** Photo kept already. */
   readonly photo?: Blob | null;
   readonly saveText: string;
-  /** Null takes a photo away, undefined leaves it as it is. */
-  readonly onSave: (entry: LogEntry, photo: Blob | null | undefined) => void;
-  readonly children?: ReactNode;
+  /** Null takes a photo away, undefined leaves it as it is. `base` is the entry as the form began from it. */
+  readonly onSave: (entry: LogEntry, base: LogEntry, photo: Blob | null | undefined) => Promise<unknown>;
+  /** Buttons beside; `leave` forgets what was typed. */
+  readonly beside: (leave: () => void) => ReactNode;
 }
 
 type How = Fitted['how'];
 type Way = 'both' | 'width' | 'height';
 const RIGHT: Fitted = { how: 'right', by: mm(0) };
 
+/** What stands in the form. */
+const ANSWERS = z.object({
+  how: z.enum(['tight', 'right', 'loose']),
+  way: z.enum(['both', 'width', 'height']),
+  by: z.number(),
+  changed: z.string(),
+  note: z.string(),
+  minutes: z.number(),
+  copies: z.number(),
+  sheets: z.number(),
+  paper: z.string(),
+});
+type Answers = z.output<typeof ANSWERS>;
+
+/** What the fields are called in a sentence. */
+const FIELD: Record<keyof Answers, string> = {
+  how: 'the fit',
+  way: 'which way:',
+  by: 'off by (mm)',
+  changed: 'what to change:',
+  note: 'the note',
+  minutes: 'minutes:',
+  copies: 'copies:',
+  sheets: 'sheets:',
+  paper: 'the paper',
+};
+
+/** An entry as the form asks for it. */
+function answersOf({ fit, changed = '', note = '', minutes, copies, sheets, paper }: Known, units: Units): Answers {
+  const off = fit && (fit.width.how !== 'right' ? fit.width : fit.height);
+  const both = !fit || (fit.width.how !== 'right') === (fit.height.how !== 'right');
+  return {
+    how: off?.how ?? 'right',
+    way: both ? 'both' : fit.width.how !== 'right' ? 'width' : 'height',
+    by: off && off.by > 0 ? off.by : units === 'in' ? INCH / 16 : 2,
+    changed,
+    note,
+    minutes,
+    copies,
+    sheets,
+    paper,
+  };
+}
+
+/** The entry that answers make of what is known. */
+function entryOf(known: Known, { how, way, by, ...rest }: Answers): LogEntry {
+  const fitted = (side: 'width' | 'height'): Fitted =>
+    how === 'right' || (way !== 'both' && way !== side) ? RIGHT : { how, by: mm(by) };
+  const { day, name, construction, contents, room } = known;
+  return {
+    day,
+    name,
+    construction,
+    contents,
+    room,
+    ...rest,
+    fit: { width: fitted('width'), height: fitted('height') },
+  };
+}
+
 /** How did it fit: asked when a make ends, and again when its entry is opened. */
-export function FitForm({ known, units, graduation, photo = null, saveText, onSave, children }: FitFormProps) {
-  const was = known.fit;
-  const off = was && (was.width.how !== 'right' ? was.width : was.height);
-  const [how, setHow] = useState<How>(off?.how ?? 'right');
-  const [way, setWay] = useState<Way>(
-    !was || (was.width.how !== 'right') === (was.height.how !== 'right')
-      ? 'both'
-      : was.width.how !== 'right'
-        ? 'width'
-        : 'height',
-  );
-  const [by, setBy] = useState<number>(off && off.by > 0 ? off.by : units === 'in' ? INCH / 16 : 2);
-  const [rest, setRest] = useState({
-    changed: known.changed ?? '',
-    note: known.note ?? '',
-    minutes: known.minutes,
-    copies: known.copies,
-    sheets: known.sheets,
-    paper: known.paper,
-  });
+export function FitForm({ form, known, units, graduation, photo = null, saveText, onSave, beside }: FitFormProps) {
+  const kept = useMemo(() => answersOf(known, units), [known, units]);
+  const editing = useEditing(form, kept, ANSWERS, { told: known.fit !== undefined });
+  const { value, base, set, forget } = editing;
   const [picture, setPicture] = useState<Blob | null | undefined>(undefined);
   const [trouble, setTrouble] = useState<string | null>(null);
   const shown = picture === undefined ? photo : picture;
   const address = useObjectUrl(shown);
-  const set = (part: Partial<typeof rest>): void => setRest((now) => ({ ...now, ...part }));
-  const fitted = (side: 'width' | 'height'): Fitted =>
-    how === 'right' || (way !== 'both' && way !== side) ? RIGHT : { how, by: mm(by) };
-  const save = (): void =>
-    onSave({ ...known, ...rest, fit: { width: fitted('width'), height: fitted('height') } }, picture);
+  const [save, busy] = useOnce(async () => {
+    if (!value || !base) return;
+    try {
+      await onSave(entryOf(known, value), entryOf(known, base), picture);
+      forget();
+    } catch (error) {
+      setTrouble(`It could not be written down: ${whyOf(error)}.`);
+    }
+  });
+  if (!value) return <Waiting what="Opening the form" />;
+  const { how, way, by } = value;
   const number = (label: string, part: 'copies' | 'sheets' | 'minutes', least: number, most: number) => (
     <label className={styles.number}>
       {label}
-      <InputNumber
+      <NumberField
         min={least}
         max={most}
-        value={rest[part]}
-        onChange={(value) => set({ [part]: value === null ? least : Math.round(value) })}
+        precision={0}
+        value={value[part]}
+        onChange={(count) => set({ [part]: count })}
       />
     </label>
   );
   return (
     <div className={styles.form} role="group" aria-label="How it fitted">
+      <Overtaken editing={editing} words={(field, there) => `${FIELD[field]} ${String(there[field])}`} />
       <fieldset>
         <legend>How did it fit?</legend>
         <Segmented<How>
@@ -84,7 +147,7 @@ export function FitForm({ known, units, graduation, photo = null, saveText, onSa
             { value: 'right', label: 'Just right' },
             { value: 'loose', label: 'Loose' },
           ]}
-          onChange={setHow}
+          onChange={(next) => set({ how: next })}
         />
         {how !== 'right' && (
           <div className={styles.off}>
@@ -96,7 +159,7 @@ export function FitForm({ known, units, graduation, photo = null, saveText, onSa
                 { value: 'width', label: 'in the width' },
                 { value: 'height', label: 'in the height' },
               ]}
-              onChange={setWay}
+              onChange={(next) => set({ way: next })}
             />
             <LengthField
               label={how === 'tight' ? 'Too tight by about' : 'Too loose by about'}
@@ -105,7 +168,7 @@ export function FitForm({ known, units, graduation, photo = null, saveText, onSa
               value={by}
               least={0.1}
               most={50}
-              onChange={setBy}
+              onChange={(length) => set({ by: length })}
             />
           </div>
         )}
@@ -117,25 +180,20 @@ export function FitForm({ known, units, graduation, photo = null, saveText, onSa
       </div>
       <label className={styles.text}>
         Paper
-        <Input value={rest.paper} maxLength={120} onChange={(event) => set({ paper: event.target.value })} />
+        <TextField value={value.paper} maxLength={120} onChange={(paper) => set({ paper })} />
       </label>
       <label className={styles.text}>
         What I would change
-        <Input
-          value={rest.changed}
+        <TextField
+          value={value.changed}
           maxLength={500}
           placeholder="a deeper flap, thinner glue"
-          onChange={(event) => set({ changed: event.target.value })}
+          onChange={(changed) => set({ changed })}
         />
       </label>
       <label className={styles.text}>
         Note
-        <Input.TextArea
-          value={rest.note}
-          maxLength={2000}
-          autoSize={{ minRows: 2, maxRows: 8 }}
-          onChange={(event) => set({ note: event.target.value })}
-        />
+        <TextField lines={[2, 8]} value={value.note} maxLength={2000} onChange={(note) => set({ note })} />
       </label>
       <div className={styles.photo}>
         {address && (
@@ -153,7 +211,7 @@ export function FitForm({ known, units, graduation, photo = null, saveText, onSa
                 setPicture(small);
                 setTrouble(null);
               },
-              (error: Error) => setTrouble(error.message),
+              (error: unknown) => setTrouble(`${whyOf(error)}.`),
             )
           }
         >
@@ -167,10 +225,10 @@ export function FitForm({ known, units, graduation, photo = null, saveText, onSa
         </p>
       )}
       <div className={styles.buttons}>
-        <Button type="primary" size="large" onClick={save}>
+        <Button type="primary" size="large" loading={busy} onClick={() => save()}>
           {saveText}
         </Button>
-        {children}
+        {beside(forget)}
       </div>
     </div>
   );

@@ -1,9 +1,12 @@
-import { App, Modal } from 'antd';
+import { App, Modal, Progress } from 'antd';
 import { useState } from 'react';
 import type { LogEntry } from '@/core/files';
 import type { LogLine } from '@/core/files/log-csv';
-import { addLog, sameEntry } from '@/data/log';
+import { addLogs, entryKey } from '@/data/log';
+import { whyOf } from '@/data/trouble';
 import { FilePicker } from '../parts/FilePicker';
+import { useOnce } from '../parts/once';
+import { readInParts } from '../parts/readInParts';
 import { useUnits } from '../parts/useUnits';
 import styles from './Log.module.css';
 
@@ -23,13 +26,13 @@ interface Preview {
 /** Most lines shown of either list. */
 const SHOWN = 60;
 
-/** A log read in from a table: nothing is added before it was looked at. */
+/** A log read in from a table: nothing is added before it was looked at, and then all of it or nothing. */
 export function ImportDialog({ known, onClose }: ImportDialogProps) {
   const { message } = App.useApp();
   const { units } = useUnits();
   const [preview, setPreview] = useState<Preview | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
+  const [progress, setProgress] = useState<{ readonly doing: string; readonly share: number } | null>(null);
   const look = async (file: File): Promise<void> => {
     setPreview(null);
     setTrouble(null);
@@ -39,23 +42,35 @@ export function ImportDialog({ known, onClose }: ImportDialogProps) {
     ]);
     if (file.size > LONGEST_TABLE * 4)
       return setTrouble(`“${file.name}” has ${file.size} bytes; a log has far less. Nothing was changed.`);
-    const read = readLogCsv(await file.text());
-    if (!read.ok) return setTrouble(`“${file.name}” was not taken in. ${read.message}`);
-    const good = read.lines.flatMap((line) => ('entry' in line ? [line] : []));
-    const fresh = good.filter(({ entry }) => !known.some((one) => sameEntry(one, entry)));
+    const text = await file.text();
+    const reading = readLogCsv(text);
+    if (!reading.ok) return setTrouble(`“${file.name}” was not taken in. ${reading.message}`);
+    const lines = await readInParts(reading, (share) => setProgress({ doing: 'Reading', share }));
+    setProgress(null);
+    const good = lines.flatMap((line) => ('entry' in line ? [line] : []));
+    const there = new Set(known.map(entryKey));
+    const fresh = good.filter(({ entry }) => !there.has(entryKey(entry)));
     setPreview({
       file: file.name,
       fresh,
       already: good.length - fresh.length,
-      unread: read.lines.flatMap((line) => ('problems' in line ? [line] : [])),
+      unread: lines.flatMap((line) => ('problems' in line ? [line] : [])),
     });
   };
-  const take = async (): Promise<void> => {
-    setBusy(true);
-    for (const { entry } of preview!.fresh) await addLog(entry, { units });
-    void message.success(`${preview!.fresh.length} ${preview!.fresh.length === 1 ? 'entry' : 'entries'} added.`);
-    onClose();
-  };
+  const [take, busy] = useOnce(async () => {
+    const entries = preview!.fresh.map(({ entry }) => entry);
+    try {
+      await addLogs(entries, { units }, (written) =>
+        setProgress({ doing: 'Writing', share: written / entries.length }),
+      );
+      void message.success(`${entries.length} ${entries.length === 1 ? 'entry' : 'entries'} added.`);
+      onClose();
+    } catch (error) {
+      setTrouble(`Nothing was added: ${whyOf(error)}.`);
+    } finally {
+      setProgress(null);
+    }
+  });
   return (
     <Modal
       open
@@ -64,12 +79,7 @@ export function ImportDialog({ known, onClose }: ImportDialogProps) {
       onCancel={onClose}
       okText={preview ? `Add ${preview.fresh.length}` : 'Add'}
       okButtonProps={{ disabled: !preview || preview.fresh.length === 0, loading: busy }}
-      onOk={() =>
-        void take().catch((error: Error) => {
-          setBusy(false);
-          setTrouble(`Not all could be added: ${error.message}`);
-        })
-      }
+      onOk={() => take()}
       cancelText="Leave it"
     >
       <p>
@@ -80,11 +90,18 @@ export function ImportDialog({ known, onClose }: ImportDialogProps) {
         label="Log as a table (CSV)"
         accept=".csv,text/csv"
         onFile={(file) =>
-          void look(file).catch((error: Error) => setTrouble(`The file could not be read: ${error.message}`))
+          void look(file).catch((error: unknown) => setTrouble(`The file could not be read: ${whyOf(error)}.`))
         }
       >
         Choose a file
       </FilePicker>
+      {progress && (
+        <Progress
+          percent={Math.round(progress.share * 100)}
+          aria-label={progress.doing}
+          format={(percent) => `${progress.doing}: ${percent} %`}
+        />
+      )}
       {trouble && (
         <p role="alert" className={styles.trouble}>
           {trouble}

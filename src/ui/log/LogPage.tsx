@@ -1,17 +1,22 @@
 'use client';
 
 import { DownloadOutlined, SearchOutlined, UploadOutlined } from '@ant-design/icons';
-import { App, Button, Input, Select, Spin, Table, type TableColumnsType } from 'antd';
-import { useLiveQuery } from 'dexie-react-hooks';
+import { Button, Input, Select, Table, type TableColumnsType } from 'antd';
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { CONSTRUCTIONS } from '@/core/constructions';
 import type { Fitted } from '@/core/fit';
 import type { LogRecord } from '@/data/db';
-import { allLog } from '@/data/log';
-import { seedDemoShelf } from '@/data/projects';
+import type { Damaged } from '@/data/keep';
+import { inOrder } from '@/data/log';
+import { Boundary } from '../parts/Boundary';
 import { download } from '../parts/download';
+import { Opened } from '../parts/Opened';
+import { SetAside } from '../parts/SetAside';
+import { damagedIn, useAll } from '../parts/useKept';
+import { useTell } from '../parts/useTell';
+import { Waiting } from '../parts/Waiting';
 import { EntryPage } from './EntryPage';
 import { fitWords, titleOf } from './fitWords';
 import { ImportDialog } from './ImportDialog';
@@ -22,18 +27,18 @@ type Verdict = Fitted['how'] | 'any';
 
 /** What was made and how it fitted; `/log?e=…` is the page of one make. */
 export function LogPage() {
+  return (
+    <Opened what="Opening the log">
+      <ReadLog />
+    </Opened>
+  );
+}
+
+function ReadLog() {
   const id = useSearchParams().get('e');
-  const [ready, setReady] = useState(false);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  useEffect(() => {
-    seedDemoShelf().then(
-      () => setReady(true),
-      (error: Error) => setTrouble(error.message),
-    );
-  }, []);
-  const entries = useLiveQuery(async () => (ready ? allLog() : undefined), [ready]);
-  if (trouble) return <main className={styles.log}>The browser’s storage cannot be opened: {trouble}.</main>;
-  if (!entries) return <Spin style={{ display: 'block', margin: '20vh auto' }} aria-label="Opening the log" />;
+  const all = useAll<LogRecord>('log');
+  const entries = useMemo(() => all && inOrder(all.records), [all]);
+  if (!entries) return <Waiting what="Opening the log" whole />;
   const entry = id ? entries.find((one) => one.id === id) : undefined;
   if (id && !entry)
     return (
@@ -43,11 +48,16 @@ export function LogPage() {
         </p>
       </main>
     );
-  return entry ? <EntryPage key={entry.id} entry={entry} /> : <Log entries={entries} />;
+  return entry ? <EntryPage key={entry.id} entry={entry} /> : <Log entries={entries} damaged={damagedIn(all)} />;
 }
 
-function Log({ entries }: { readonly entries: readonly LogRecord[] }) {
-  const { message } = App.useApp();
+interface LogProps {
+  readonly entries: readonly LogRecord[];
+  readonly damaged: readonly Damaged[];
+}
+
+function Log({ entries, damaged }: LogProps) {
+  const { failed } = useTell();
   const [words, setWords] = useState('');
   const [holder, setHolder] = useState('any');
   const [verdict, setVerdict] = useState<Verdict>('any');
@@ -106,12 +116,7 @@ function Log({ entries }: { readonly entries: readonly LogRecord[] }) {
       <div className={styles.head}>
         <h1>Log</h1>
         <span className={styles.noPrint}>
-          <Button
-            icon={<DownloadOutlined />}
-            onClick={() =>
-              void save().catch((error: Error) => message.error(`It could not be written: ${error.message}`))
-            }
-          >
+          <Button icon={<DownloadOutlined />} onClick={() => void save().catch(failed('It could not be written'))}>
             {found.length === entries.length ? 'Export (CSV)' : `Export these ${found.length} (CSV)`}
           </Button>
         </span>
@@ -124,6 +129,7 @@ function Log({ entries }: { readonly entries: readonly LogRecord[] }) {
           <Button onClick={() => window.print()}>Print</Button>
         </span>
       </div>
+      <SetAside damaged={damaged} />
       <div className={`${styles.filters} ${styles.noPrint}`}>
         <Input
           style={{ width: 260 }}
@@ -172,7 +178,9 @@ function Log({ entries }: { readonly entries: readonly LogRecord[] }) {
           }}
         />
       </div>
-      <WhatFitsSay entries={entries} />
+      <Boundary what="What the fits say" of={entries}>
+        <WhatFitsSay entries={entries} />
+      </Boundary>
       {importing && <ImportDialog known={entries} onClose={() => setImporting(false)} />}
     </main>
   );

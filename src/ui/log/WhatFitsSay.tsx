@@ -1,11 +1,11 @@
-import { App, Button } from 'antd';
-import { useLiveQuery } from 'dexie-react-hooks';
+import { Button } from 'antd';
 import { constructionNamed, type Ease } from '@/core/constructions';
 import { roomFromFits, type ContentsKind, type RoomAdvice } from '@/core/fit';
 import { formatLength, mm } from '@/core/length';
 import type { LogRecord } from '@/data/db';
 import { evidenceIn, fitKey, fitKeyParts } from '@/data/log';
-import { loadUsualRoom, saveUsualRoom } from '@/data/settings';
+import { USUAL_ROOM } from '@/data/setting-kinds';
+import { useSetting } from '../parts/useKept';
 import { useUnits } from '../parts/useUnits';
 import { FitChart } from './FitChart';
 import styles from './Log.module.css';
@@ -16,18 +16,14 @@ const SAME = 0.8;
 
 /** What the fits so far say about the room to leave, by kind of holder and of contents: offered, never forced. */
 export function WhatFitsSay({ entries }: { readonly entries: readonly LogRecord[] }) {
-  const { message } = App.useApp();
   const { units } = useUnits();
-  const usual = useLiveQuery(loadUsualRoom) ?? {};
+  const [usual = {}, setUsual] = useSetting(USUAL_ROOM);
   const groups = Map.groupBy(evidenceIn(entries), (entry) => fitKey(entry.construction, entry.contents));
   if (groups.size === 0) return null;
   const graduation = units === 'in' ? '1/16 in' : '1 mm';
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   const keep = (key: string, room: Ease | null): void => {
-    const { [key]: _, ...others } = usual;
-    saveUsualRoom(room ? { ...others, [key]: room } : others).catch(
-      (error: Error) => void message.error(`It could not be kept: ${error.message}`),
-    );
+    setUsual(({ [key]: _, ...others }) => (room ? { ...others, [key]: room } : others));
   };
   return (
     <section className={styles.noPrint}>

@@ -1,3 +1,5 @@
+import { Refused } from '@/data/trouble';
+
 /** Longest side of a kept photo, px, and how good it is kept: a table's worth, under 300 kB. */
 const LONGEST = 1280;
 const QUALITY = 0.82;
@@ -7,9 +9,9 @@ export const LARGEST_PHOTO = 40_000_000;
 /** Shrinks a photo for keeping. Fails with a sentence when the file is no picture this browser knows. */
 export async function shrunk(file: File): Promise<Blob> {
   if (file.size > LARGEST_PHOTO)
-    throw new Error(`“${file.name}” has ${Math.round(file.size / 1e6)} MB; a photo has under 40 MB.`);
+    throw new Refused(`“${file.name}” has ${Math.round(file.size / 1e6)} MB; a photo has under 40 MB`);
   const picture = await createImageBitmap(file).catch(() => {
-    throw new Error(`“${file.name}” is not a picture this browser can read. Choose a JPEG or PNG.`);
+    throw new Refused(`“${file.name}” is not a picture this browser can read. Choose a JPEG or PNG`);
   });
   const scale = Math.min(1, LONGEST / Math.max(picture.width, picture.height));
   const canvas = document.createElement('canvas');
@@ -23,7 +25,7 @@ export async function shrunk(file: File): Promise<Blob> {
   picture.close();
   return new Promise((done, failed) =>
     canvas.toBlob(
-      (blob) => (blob ? done(blob) : failed(new Error(`“${file.name}” could not be shrunk.`))),
+      (blob) => (blob ? done(blob) : failed(new Refused(`“${file.name}” could not be shrunk`))),
       'image/jpeg',
       QUALITY,
     ),

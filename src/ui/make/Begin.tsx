@@ -1,14 +1,19 @@
 'use client';
 
-import { Alert, App, Button, InputNumber, Segmented } from 'antd';
+import { Alert, Button, Segmented } from 'antd';
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import { z } from 'zod';
 import { checkSentence, pictureOf, sayer, stepsOf, walkOf, type WayOfWork } from '@/core/plan';
 import type { Toolbox } from '@/core/tools';
 import type { Project } from '@/data/db';
 import { beginMake } from '@/data/makes';
 import { usePlan } from '../bench/usePlan';
 import { SmallPicture } from '../draw/SmallPicture';
+import { NumberField } from '../parts/NumberField';
+import { useOnce } from '../parts/once';
+import { useTell } from '../parts/useTell';
+import { useUnsent } from '../parts/useUnsent';
 import { withKit } from '../parts/withKit';
 import { BenchCardButton } from './BenchCardButton';
 import styles from './Make.module.css';
@@ -17,21 +22,15 @@ import styles from './Make.module.css';
 const MOST = 500;
 const ROOM = { width: 300, height: 220 };
 
+/** How many, and in what order of work. */
+const ASKED_SHAPE = z.object({ copies: z.int().min(1).max(MOST), way: z.enum(['together', 'one-by-one']) });
+const ASKED: z.output<typeof ASKED_SHAPE> = { copies: 1, way: 'together' };
+
 /** Before a make begins: how many, and in what order of work. */
-export function Begin({
-  project,
-  toolbox,
-  onBegun,
-}: {
-  readonly project: Project;
-  readonly toolbox: Toolbox;
-  /** The make is there to be opened. */
-  readonly onBegun: () => Promise<void>;
-}) {
-  const { message } = App.useApp();
-  const [copies, setCopies] = useState(1);
-  const [way, setWay] = useState<WayOfWork>('together');
-  const [busy, setBusy] = useState(false);
+export function Begin({ project, toolbox }: { readonly project: Project; readonly toolbox: Toolbox }) {
+  const { failed } = useTell();
+  const { value, set, forget } = useUnsent(`begin/${project.id}`, ASKED, ASKED_SHAPE);
+  const { copies, way } = value ?? ASKED;
   const design = useMemo(() => withKit(project.design, toolbox), [project.design, toolbox]);
   const planned = usePlan(design);
   const made = 'plan' in planned ? planned.plan.made : null;
@@ -40,15 +39,12 @@ export function Begin({
   const stops = walkOf(steps, copies, way).length;
   const failing = 'checks' in planned ? planned.checks.filter(({ level }) => level === 'fail') : [];
   const tools = 'checks' in planned ? planned.checks.filter(({ id, level }) => level === 'note' && TOOLS.has(id)) : [];
-  const begin = (): void => {
-    setBusy(true);
+  // The page follows the makes there are, and lays this one out as soon as it is one of them.
+  const [begin, busy] = useOnce(() =>
     beginMake(project, copies, way)
-      .then(onBegun)
-      .catch((error: Error) => {
-        setBusy(false);
-        void message.error(`It could not be begun: ${error.message}`);
-      });
-  };
+      .then(() => forget())
+      .catch(failed('It could not be begun')),
+  );
   return (
     <main className={styles.begin}>
       <Link href={`/bench?p=${encodeURIComponent(project.id)}`}>‹ Bench</Link>
@@ -60,12 +56,13 @@ export function Begin({
         <div className={styles.beginForm}>
           <label className={styles.copies}>
             How many?
-            <InputNumber
+            <NumberField
               size="large"
               min={1}
               max={MOST}
+              precision={0}
               value={copies}
-              onChange={(value) => setCopies(Math.max(1, Math.round(value ?? 1)))}
+              onChange={(count) => set({ copies: count })}
             />
           </label>
           {copies > 1 && (
@@ -77,7 +74,7 @@ export function Begin({
                 { value: 'together', label: 'Cut all, score all, fold all' },
                 { value: 'one-by-one', label: 'One after the other' },
               ]}
-              onChange={setWay}
+              onChange={(next) => set({ way: next })}
             />
           )}
           <p className={styles.count}>
@@ -98,7 +95,7 @@ export function Begin({
             <Alert key={check.id} type="info" showIcon title={checkSentence(check, say)} />
           ))}
           <div className={styles.beginButtons}>
-            <Button type="primary" size="large" disabled={!made} loading={busy} onClick={begin}>
+            <Button type="primary" size="large" disabled={!made} loading={busy} onClick={() => begin()}>
               Begin
             </Button>
             {made && <BenchCardButton design={design} title={project.name} units={project.units} copies={copies} />}

@@ -1,14 +1,16 @@
 'use client';
 
 import { PrinterOutlined } from '@ant-design/icons';
-import { App, Button, Dropdown } from 'antd';
+import { Button, Dropdown } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { PAGES } from '@/core/files';
 import type { Units } from '@/core/length';
 import type { DesignInput } from '@/core/plan';
+import { helperWhy } from '@/workers/helper';
 import { download, fileName } from '../parts/download';
 import { printing } from '../parts/printing';
+import { useTell } from '../parts/useTell';
 import styles from './Make.module.css';
 
 interface BenchCardButtonProps {
@@ -20,16 +22,17 @@ interface BenchCardButtonProps {
 
 /** The whole make on one page, with a label for the finished thing's inside. */
 export function BenchCardButton({ design, title, units, copies }: BenchCardButtonProps) {
-  const { message } = App.useApp();
+  const { wrong, warn } = useTell();
   const [busy, setBusy] = useState(false);
   const print = async (page: string): Promise<void> => {
     setBusy(true);
     try {
       const day = dayjs().format('D MMM YYYY');
-      const bytes = await printing((worker) => worker.card(design, page, { title, units, copies, day }));
+      const { bytes, missing } = await printing((worker) => worker.card(design, page, { title, units, copies, day }));
       download(fileName(`${title} bench card`, 'pdf'), 'application/pdf', bytes);
+      if (missing) warn(missing);
     } catch (error) {
-      void message.error(`The bench card could not be made: ${(error as Error).message}`);
+      wrong(`The bench card could not be made: ${helperWhy(error)}.`);
     } finally {
       setBusy(false);
     }

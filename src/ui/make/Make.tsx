@@ -18,8 +18,9 @@ import {
 } from '@/core/plan';
 import type { Toolbox } from '@/core/tools';
 import type { MakeRecord } from '@/data/db';
-import { keepSpoiled, notePlace, saveMake } from '@/data/makes';
+import { keepMake, keepSpoiled } from '@/data/makes';
 import { usePlan } from '../bench/usePlan';
+import { Boundary } from '../parts/Boundary';
 import { KeysDialog, type KeyLine } from '../parts/KeysDialog';
 import { KEYS } from '../parts/keys';
 import { withKit } from '../parts/withKit';
@@ -58,7 +59,12 @@ export function Make(props: MakeProps) {
           type="error"
           showIcon
           title="There is no pattern for this make"
-          description={<Link href={`/bench?p=${make.projectId}`}>Back to the bench</Link>}
+          description={
+            <>
+              {'issues' in planned && <p>{planned.issues[0]?.message}</p>}
+              <Link href={`/bench?p=${make.projectId}`}>Back to the bench</Link>
+            </>
+          }
         />
       </main>
     );
@@ -78,54 +84,31 @@ function AtTheTable({ make, plan, made, design }: TableProps) {
   const say = useMemo(() => sayer(units, graduation), [units, graduation]);
   const steps = useMemo(() => stepsOf(plan, say), [plan, say]);
   const walk = useMemo(() => walkOf(steps, copies, way), [steps, copies, way]);
-  const [done, setDone] = useState(Math.min(make.done, walk.length));
+  // The make is followed live: another window that goes on with it takes this one along.
+  const done = Math.min(make.done, walk.length);
   const [open, setOpen] = useState<'edge' | 'wrong' | 'keys' | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const spent = useRef(make.spent);
-  const [shownSpent, setShownSpent] = useState(make.spent);
   const clock = useClock();
   const awake = useAwake();
   const stop: Stop | undefined = walk[done];
   const speech = useSpeech(stop ? spoken(stop, copies) : 'All done.');
 
-  // One write at a time; what is pressed meanwhile is written when it is done, the last place first and only.
-  const writing = useRef<{ next: number | null } | null>(null);
-  const write = (to: number): void => {
-    if (writing.current) {
-      writing.current.next = to;
-      return;
-    }
-    const job = { next: null as number | null };
-    writing.current = job;
-    saveMake(make.id, { done: to, spent: spent.current })
-      .then(
-        () => setTrouble(null),
-        (error: Error) =>
-          setTrouble(error.name === 'QuotaExceededError' ? 'the browser has no room left' : error.message),
-      )
-      .finally(() => {
-        writing.current = null;
-        if (job.next !== null) write(job.next);
-      });
-  };
   /** To that stop; the time since the last one is counted. */
   const goTo = (to: number): void => {
     const next = Math.max(0, Math.min(walk.length, to));
-    if (next === done) return;
-    spent.current += clock.take();
-    setShownSpent(spent.current);
-    setDone(next);
-    notePlace(make.id, next, spent.current);
-    write(next);
+    if (next !== done) keepMake(make, { done: next, spent: make.spent + clock.take() });
   };
+  const latest = useRef(make);
+  useEffect(() => {
+    latest.current = make;
+  });
   useEffect(() => {
     const leave = (): void => {
-      spent.current += clock.take();
-      notePlace(make.id, done, spent.current);
+      const passed = clock.take();
+      if (passed > 0) keepMake(latest.current, { spent: latest.current.spent + passed });
     };
     window.addEventListener('pagehide', leave);
     return () => window.removeEventListener('pagehide', leave);
-  }, [clock, done, make.id]);
+  }, [clock]);
 
   const going = open === null && stop !== undefined;
   useHotkeys(['right', 'pagedown', 'n'], () => goTo(done + 1), { ...KEYS, preventDefault: true, enabled: going });
@@ -143,7 +126,7 @@ function AtTheTable({ make, plan, made, design }: TableProps) {
   useHotkeys('s', () => speech.able && speech.toggle(), { ...KEYS, enabled: open === null });
   useHotkeys(['?', 'shift+?'], () => setOpen('keys'), { ...KEYS, useKey: true });
 
-  const minutes = Math.floor((shownSpent + clock.running) / 60_000);
+  const minutes = Math.floor((make.spent + clock.running) / 60_000);
   const finished = copiesDone(walk, done);
   return (
     <main className={styles.make}>
@@ -175,11 +158,10 @@ function AtTheTable({ make, plan, made, design }: TableProps) {
         </div>
       </div>
       <Progress done={done} all={walk.length} copies={copies} finished={finished} stop={stop} />
-      {trouble && (
-        <Alert type="error" banner showIcon title={`Where you are is not saved: ${trouble}. Note the step number.`} />
-      )}
       {stop ? (
-        <StopView at={done} stop={stop} made={made} design={design} units={units} graduation={graduation} />
+        <Boundary what="This step" of={done}>
+          <StopView at={done} stop={stop} made={made} design={design} units={units} graduation={graduation} />
+        </Boundary>
       ) : (
         <Finished make={make} made={made} design={design} minutes={minutes} onBack={() => goTo(done - 1)} />
       )}
@@ -207,7 +189,7 @@ function AtTheTable({ make, plan, made, design }: TableProps) {
           units={units}
           graduation={graduation}
           onClose={() => setOpen(null)}
-          onKeep={(sheet) => keepSpoiled(make.id, sheet)}
+          onKeep={(sheet) => keepSpoiled(make, sheet)}
           onAgain={() => {
             setOpen(null);
             goTo(firstStopOf(walk, stop));

@@ -4,6 +4,8 @@ import { useState } from 'react';
 import type { Graduation, Units } from '@/core/length';
 import { sayer, sheetNow, type Design, type Made, type Step, type Stop } from '@/core/plan';
 import type { SpoiledSheet } from '@/data/db';
+import { whyOf } from '@/data/trouble';
+import { OnceButton } from '../parts/once';
 import { OnTable } from '../table/OnTable';
 import styles from './Make.module.css';
 
@@ -28,7 +30,7 @@ export function WentWrong({ made, design, steps, stop, units, graduation, onClos
   const part = made.pieces.find(({ piece }) => piece === now.piece)!;
   const [kept, setKept] = useState<'no' | 'yes' | { readonly trouble: string }>('no');
   const { width, height } = now.piece.blank;
-  const keep = (): void => {
+  const keep = (): Promise<void> =>
     onKeep({
       copy: copies[0]!,
       step: step.id,
@@ -38,9 +40,8 @@ export function WentWrong({ made, design, steps, stop, units, graduation, onClos
       text: now.text,
     }).then(
       () => setKept('yes'),
-      (error: Error) => setKept({ trouble: error.message }),
+      (error: unknown) => setKept({ trouble: whyOf(error) }),
     );
-  };
   return (
     <Modal open title="What the sheet is now" footer={null} width={680} onCancel={onClose}>
       <div className={styles.which}>
@@ -59,17 +60,17 @@ export function WentWrong({ made, design, steps, stop, units, graduation, onClos
           label="The sheet as it is"
         />
         {kept === 'yes' && <Alert type="success" showIcon title="Set aside: what was done on it is remembered." />}
-        {typeof kept === 'object' && <Alert type="error" showIcon title={`It could not be kept: ${kept.trouble}`} />}
+        {typeof kept === 'object' && <Alert type="error" showIcon title={`It could not be kept: ${kept.trouble}.`} />}
         <div className={styles.wrongButtons}>
           {kept !== 'yes' && (
-            <Button type="primary" size="large" onClick={keep}>
+            <OnceButton type="primary" size="large" onPress={keep}>
               Set it aside for rescue
-            </Button>
+            </OnceButton>
           )}
           <Link
             className={styles.askPaper}
             href={`/choose?have=paper&width=${width}&height=${height}&units=${units}`}
-            onClick={() => kept === 'no' && keep()}
+            onClick={() => kept === 'no' && void keep()}
           >
             What can this sheet become?
           </Link>

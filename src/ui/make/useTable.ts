@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { loadSpoken, saveSpoken } from '@/data/settings';
+import { SPOKEN } from '@/data/setting-kinds';
+import { useSetting } from '../parts/useKept';
 
 /** Keeps the screen awake while a make is on it, where the browser can; says whether it does. */
 export function useAwake(): boolean {
@@ -41,12 +42,11 @@ interface Speech {
 /** Reads each step out when that is asked for, with the browser's own voice. */
 export function useSpeech(text: string): Speech {
   const [able, setAble] = useState(false);
-  const [on, setOn] = useState(false);
+  const [on = false, setOn] = useSetting(SPOKEN);
   useEffect(() => {
     // What the browser can is known only once the page lives in it.
     // eslint-disable-next-line react-hooks/set-state-in-effect
     setAble('speechSynthesis' in window && 'SpeechSynthesisUtterance' in window);
-    void loadSpoken().then(setOn);
   }, []);
   useEffect(() => {
     if (!able) return;
@@ -59,14 +59,7 @@ export function useSpeech(text: string): Speech {
     speechSynthesis.speak(words);
     return () => speechSynthesis.cancel();
   }, [able, on, text]);
-  const toggle = useCallback(
-    () =>
-      setOn((was) => {
-        void saveSpoken(!was);
-        return !was;
-      }),
-    [],
-  );
+  const toggle = useCallback(() => setOn((was) => !was), [setOn]);
   return { able, on: able && on, toggle };
 }
 

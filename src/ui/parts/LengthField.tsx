@@ -1,8 +1,9 @@
 'use client';
 
 import { Input } from 'antd';
-import { useId, useState, type KeyboardEvent } from 'react';
+import { useId, type KeyboardEvent } from 'react';
 import { formatLength, mm, parseLength, stepOf, type Graduation, type Units } from '@/core/length';
+import { useHeld } from './useHeld';
 import styles from './LengthField.module.css';
 
 interface LengthFieldProps {
@@ -37,12 +38,13 @@ export function LengthField({
   title,
 }: LengthFieldProps) {
   const id = useId();
-  const [draft, setDraft] = useState<string | null>(null);
-  const shown = value === undefined ? '' : formatLength(mm(value), units, exactEnough(value, units, graduation));
-  const open = draft?.trim() === '' && onClear !== undefined;
-  const read = draft === null || open ? null : check(draft);
-  // A draft gives way when the length was changed elsewhere: by a drag, an undo, another tab.
-  const overtaken = read !== null && 'value' in read && Math.abs(read.value - (value ?? NaN)) > 1e-6;
+  const kept = value === undefined ? '' : formatLength(mm(value), units, exactEnough(value, units, graduation));
+  const { shown, typing, hold, release, leave } = useHeld(kept, (typed) => {
+    const parsed = parseLength(typed, units);
+    return parsed.ok ? Math.abs(parsed.value - (value ?? NaN)) < 1e-6 : typed.trim() === '' && value === undefined;
+  });
+  const open = shown.trim() === '' && onClear !== undefined;
+  const read = !typing || open ? null : check(shown);
 
   function check(text: string): { value: number } | { message: string } {
     const parsed = parseLength(text, units);
@@ -52,7 +54,7 @@ export function LengthField({
     return { value: parsed.value };
   }
   const type = (text: string): void => {
-    setDraft(text);
+    hold(text);
     if (text.trim() === '' && onClear) {
       if (value !== undefined) onClear();
       return;
@@ -63,13 +65,13 @@ export function LengthField({
   };
   const step = (event: KeyboardEvent): void => {
     // What cannot be read stays, with its sentence, until it is mended.
-    if (event.key === 'Enter' && !wrong) setDraft(null);
+    if (event.key === 'Enter' && !wrong) release();
     if ((event.key !== 'ArrowUp' && event.key !== 'ArrowDown') || value === undefined) return;
     event.preventDefault();
     const by = stepOf(graduation) || 1;
     const next = value + (event.key === 'ArrowUp' ? by : -by);
     if (next < least || next > most) return;
-    setDraft(null);
+    release();
     onChange(Math.round(next * 1e6) / 1e6);
   };
   const wrong = read && 'message' in read ? read.message : null;
@@ -80,7 +82,7 @@ export function LengthField({
       </label>
       <Input
         id={id}
-        value={draft === null || overtaken ? shown : draft}
+        value={shown}
         placeholder={placeholder}
         status={wrong ? 'error' : ''}
         aria-invalid={wrong !== null}
@@ -88,9 +90,7 @@ export function LengthField({
         autoComplete="off"
         spellCheck={false}
         onChange={(event) => type(event.target.value)}
-        onBlur={() => {
-          if (!wrong) setDraft(null);
-        }}
+        onBlur={wrong ? leave : release}
         onFocus={(event) => event.target.select()}
         onKeyDown={step}
       />

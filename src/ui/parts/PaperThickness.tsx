@@ -1,6 +1,7 @@
-import { InputNumber, Select } from 'antd';
+import { Select } from 'antd';
 import { useState } from 'react';
 import { caliperOf, gramsAt, gramsOf, INCH, mm, poundsOf, type Mm } from '@/core/length';
+import { NumberField } from './NumberField';
 import styles from './PaperThickness.module.css';
 
 /** How a packet of paper says how thick it is, and what one unit of it comes to in mm and back. */
@@ -49,7 +50,7 @@ export function PaperThickness({ caliper, onChange }: PaperThicknessProps) {
     <div className={styles.thickness}>
       <label htmlFor="paper-thickness">Weight or thickness of a sheet</label>
       <div className={styles.pair}>
-        <InputNumber
+        <NumberField
           id="paper-thickness"
           value={rounded(from(caliper))}
           min={rounded(from(THINNEST))}
@@ -57,7 +58,7 @@ export function PaperThickness({ caliper, onChange }: PaperThicknessProps) {
           step={step}
           precision={digits}
           aria-describedby="paper-thickness-note"
-          onChange={(value) => value !== null && onChange(to(value))}
+          onChange={(value) => onChange(to(value))}
         />
         <Select<Measure>
           aria-label="Measured in"

@@ -1,8 +1,15 @@
-import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
 import type { PaperRecord } from '@/data/db';
-import { papersLeft } from '@/data/stash';
+import { leftInStash } from '@/data/stash';
+import { useAll } from './useKept';
 
 const NONE: readonly PaperRecord[] = [];
 
-/** Papers a sheet can be taken of, as they stand now; none until they are read. */
-export const useStash = (): readonly PaperRecord[] => useLiveQuery(papersLeft) ?? NONE;
+/** Papers a sheet can be taken of, as they stand now; null until they are read. */
+export function useStash(): readonly PaperRecord[] | null {
+  const papers = useAll<PaperRecord>('papers');
+  return useMemo(() => (papers ? leftInStash(papers.records) : null), [papers]);
+}
+
+/** The same; none until they are read. */
+export const useStashPapers = (): readonly PaperRecord[] => useStash() ?? NONE;

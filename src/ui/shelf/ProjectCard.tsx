@@ -9,7 +9,9 @@ import { constructionNamed } from '@/core/constructions';
 import { CARDS, pictureOf, sizeNamed, type Made } from '@/core/plan';
 import type { Project } from '@/data/db';
 import { usePlan } from '../bench/usePlan';
+import { download } from '../parts/download';
 import { Figure } from '../parts/Figure';
+import { projectAlong } from '../parts/projectAlong';
 import { SmallPicture } from '../draw/SmallPicture';
 import styles from './Shelf.module.css';
 
@@ -40,13 +42,14 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
       ? sizeNamed(CARDS, contents.width, contents.height)
       : null;
   const failing = !('checks' in planned) || planned.checks.some((check) => check.level === 'fail');
+  const unread = 'issues' in planned ? planned.issues[0]?.message : undefined;
   return (
     <li className={styles.project}>
       <Link href={`/bench?p=${encodeURIComponent(project.id)}`} className={styles.open}>
         <span className={styles.picture}>
           {made && <SmallPicture picture={pictureOf(made)} scale={SHELF_SCALE} room={ROOM} />}
         </span>
-        <strong>{project.name}</strong>
+        <strong>{project.name.trim() || 'Untitled'}</strong>
         <span className={styles.kind}>{constructionNamed(project.design.construction)?.title}</span>
         <span className={styles.what}>
           {made && (
@@ -66,7 +69,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
               <Blanks made={made} project={project} />
             </>
           )}
-          {failing && <em> Not ready to cut.</em>}
+          {unread ? <em>It cannot be read: {unread}</em> : failing && <em> Not ready to cut.</em>}
         </span>
         <span className={styles.when} suppressHydrationWarning>
           {dayjs(project.updatedAt).fromNow()}
@@ -79,6 +82,14 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
           items: [
             { key: 'rename', label: 'Rename', onClick: onRename },
             { key: 'duplicate', label: 'Duplicate', onClick: onDuplicate },
+            {
+              key: 'along',
+              label: 'Save as file (JSON)',
+              onClick: () => {
+                const { name, content } = projectAlong(project);
+                download(name, 'application/json', content());
+              },
+            },
             { key: 'bin', label: 'Move to the bin', onClick: onBin },
           ],
         }}

@@ -1,23 +1,27 @@
 'use client';
 
-import { App, Button, Input, Modal, Spin } from 'antd';
-import { useLiveQuery } from 'dexie-react-hooks';
+import { App, Button, Modal } from 'antd';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
+import { z } from 'zod';
 import { LONGEST_PROJECT, readProject } from '@/core/files';
-import type { Project } from '@/data/db';
-import { openMakes } from '@/data/makes';
-import {
-  addProject,
-  allProjects,
-  binProject,
-  duplicateProject,
-  putBackProject,
-  saveProject,
-  seedDemoShelf,
-} from '@/data/projects';
+import type { MakeRecord, Project } from '@/data/db';
+import { openMakesOf } from '@/data/makes';
+import { addProject, binProject, duplicateProject, keepProject, putBackProject, shelfAndBin } from '@/data/projects';
+import { Boundary } from '../parts/Boundary';
 import { FilePicker } from '../parts/FilePicker';
+import { useOnce } from '../parts/once';
+import { Opened } from '../parts/Opened';
+import { Overtaken } from '../parts/Overtaken';
+import { projectAlong } from '../parts/projectAlong';
+import { SetAside } from '../parts/SetAside';
+import { TextField } from '../parts/TextField';
+import { damagedIn, useAll } from '../parts/useKept';
+import { useTell } from '../parts/useTell';
+import { useEditing } from '../parts/useUnsent';
+import { Waiting } from '../parts/Waiting';
+import { FirstRun } from '../backup/FirstRun';
 import { ProjectCard } from './ProjectCard';
 import styles from './Shelf.module.css';
 
@@ -37,54 +41,6 @@ const QUESTIONS = [
 
 /** Home: begin something, or go on with what is on the shelf. */
 export function Shelf() {
-  const { message, notification } = App.useApp();
-  const router = useRouter();
-  const all = useLiveQuery(allProjects);
-  const making = useLiveQuery(openMakes);
-  const [renaming, setRenaming] = useState<Project | null>(null);
-  const [binOpen, setBinOpen] = useState(false);
-  const failed = (what: string) => (error: Error) => void message.error(`${what}: ${error.message}`);
-
-  useEffect(() => {
-    seedDemoShelf().catch(
-      (error: Error) =>
-        void message.error(`The browser’s storage cannot be used: ${error.message}. Nothing will be kept.`),
-    );
-  }, [message]);
-
-  const bin = async (project: Project): Promise<void> => {
-    await binProject(project.id);
-    notification.open({
-      key: project.id,
-      title: `“${project.name}” is in the bin`,
-      actions: (
-        <Button
-          type="primary"
-          onClick={() => {
-            void putBackProject(project.id).then(() => notification.destroy(project.id));
-          }}
-        >
-          Put it back
-        </Button>
-      ),
-      duration: 8,
-    });
-  };
-  const importFile = async (file: File): Promise<void> => {
-    if (file.size > LONGEST_PROJECT)
-      return void message.error(
-        `“${file.name}” has ${file.size} bytes; a project has under ${LONGEST_PROJECT}. Nothing was changed.`,
-      );
-    const read = readProject(await file.text());
-    if (!read.ok)
-      return void message.error(
-        `“${file.name}” was not taken in. ${read.issues.map((issue) => issue.message).join(' ')}`,
-        8,
-      );
-    const { name, units, design } = read.project;
-    router.push(`/bench?p=${await addProject({ name, units, design })}`);
-  };
-
   return (
     <main className={styles.shelf}>
       <h1>What shall it hold?</h1>
@@ -99,9 +55,69 @@ export function Shelf() {
           </Link>
         ))}
       </div>
-      {(making?.length ?? 0) > 0 && (
+      <Opened what="Opening the shelf" whole={false}>
+        <OnTheShelf />
+      </Opened>
+    </main>
+  );
+}
+
+/** Everything made and being made, and the bin. */
+function OnTheShelf() {
+  const { notification } = App.useApp();
+  const { failed, wrong } = useTell();
+  const router = useRouter();
+  const projects = useAll<Project>('projects');
+  const makes = useAll<MakeRecord>('makes');
+  const [renaming, setRenaming] = useState<Project | null>(null);
+  const [binOpen, setBinOpen] = useState(false);
+  const all = useMemo(() => projects && shelfAndBin(projects), [projects]);
+  const making = useMemo(() => (makes && all ? openMakesOf(makes.records, all.shelf) : []), [makes, all]);
+
+  const bin = (project: Project): Promise<void> =>
+    binProject(project.id)
+      .then(() =>
+        notification.open({
+          key: project.id,
+          title: `“${project.name}” is in the bin`,
+          actions: (
+            <Button
+              type="primary"
+              onClick={() => {
+                void putBackProject(project.id)
+                  .then(() => notification.destroy(project.id))
+                  .catch(failed('It could not be put back'));
+              }}
+            >
+              Put it back
+            </Button>
+          ),
+          duration: 8,
+        }),
+      )
+      .catch(failed('It could not be moved'));
+  const [duplicate] = useOnce(
+    useCallback((id: string) => duplicateProject(id).catch(failed('It could not be copied')), [failed]),
+  );
+  const importFile = async (file: File): Promise<void> => {
+    if (file.size > LONGEST_PROJECT)
+      return wrong(
+        `“${file.name}” has ${file.size} bytes; a project has under ${LONGEST_PROJECT}. Nothing was changed.`,
+      );
+    const read = readProject(await file.text());
+    if (!read.ok)
+      return wrong(`“${file.name}” was not taken in. ${read.issues.map((issue) => issue.message).join(' ')}`);
+    const { name, units, design } = read.project;
+    router.push(`/bench?p=${await addProject({ name, units, design })}`);
+  };
+  if (!all) return <Waiting what="Opening the shelf" />;
+  return (
+    <>
+      <FirstRun />
+      <SetAside damaged={damagedIn(projects, makes)} />
+      {making.length > 0 && (
         <section className={styles.making} aria-label="On the table">
-          {making!.map((make) => (
+          {making.map((make) => (
             <Link key={make.id} href={`/make?p=${encodeURIComponent(make.projectId)}`}>
               <strong>Go on making: {make.name}</strong>
               <span>
@@ -122,32 +138,41 @@ export function Shelf() {
           Open a project file
         </FilePicker>
       </div>
-      {!all && <Spin aria-label="Opening the shelf" />}
-      {all?.shelf.length === 0 && (
+      {all.shelf.length === 0 && (
         <p className={styles.empty}>The shelf is empty. Begin with one of the questions above.</p>
       )}
       <ul className={styles.projects}>
-        {all?.shelf.map((project) => (
-          <ProjectCard
+        {all.shelf.map((project) => (
+          <Boundary
             key={project.id}
-            project={project}
-            onRename={() => setRenaming(project)}
-            onDuplicate={() => void duplicateProject(project.id).catch(failed('It could not be copied'))}
-            onBin={() => void bin(project).catch(failed('It could not be moved'))}
-          />
+            what={`“${project.name}”`}
+            along={projectAlong(project)}
+            onBin={() => void bin(project)}
+            of={project.design}
+          >
+            <ProjectCard
+              project={project}
+              onRename={() => setRenaming(project)}
+              onDuplicate={() => duplicate(project.id)}
+              onBin={() => void bin(project)}
+            />
+          </Boundary>
         ))}
       </ul>
-      {(all?.bin.length ?? 0) > 0 && (
+      {all.bin.length > 0 && (
         <section className={styles.bin}>
           <Button type="text" aria-expanded={binOpen} onClick={() => setBinOpen(!binOpen)}>
-            In the bin: {all!.bin.length}
+            In the bin: {all.bin.length}
           </Button>
           {binOpen && (
             <ul>
-              {all!.bin.map((project) => (
+              {all.bin.map((project) => (
                 <li key={project.id}>
                   {project.name}{' '}
-                  <Button size="small" onClick={() => void putBackProject(project.id)}>
+                  <Button
+                    size="small"
+                    onClick={() => void putBackProject(project.id).catch(failed('It could not be put back'))}
+                  >
                     Put it back
                   </Button>
                 </li>
@@ -156,37 +181,43 @@ export function Shelf() {
           )}
         </section>
       )}
-      {renaming && <RenameDialog project={renaming} onClose={() => setRenaming(null)} />}
-    </main>
+      {renaming && (
+        <RenameDialog
+          key={renaming.id}
+          project={all.shelf.find(({ id }) => id === renaming.id) ?? renaming}
+          onClose={() => setRenaming(null)}
+        />
+      )}
+    </>
   );
 }
 
+const NAME = z.object({ name: z.string().max(200) });
+
 function RenameDialog({ project, onClose }: { project: Project; onClose: () => void }) {
-  const { message } = App.useApp();
-  const [name, setName] = useState(project.name);
+  const kept = useMemo(() => ({ name: project.name }), [project.name]);
+  const editing = useEditing(`rename/${project.id}`, kept, NAME);
+  const { value, base, set, forget } = editing;
+  const missing = !value || value.name.trim() === '';
   const ok = (): void => {
-    if (name.trim() === '') return;
-    saveProject(project.id, { name: name.trim() }).then(onClose, (error: Error) =>
-      message.error(`It could not be renamed: ${error.message}`),
-    );
+    if (missing || !base) return;
+    keepProject(project.id, { ...project, ...base }, { ...project, ...value });
+    forget();
+    onClose();
   };
   return (
-    <Modal
-      open
-      title="Rename"
-      okText="Rename"
-      okButtonProps={{ disabled: name.trim() === '' }}
-      onOk={ok}
-      onCancel={onClose}
-    >
-      <Input
-        aria-label="New name"
-        value={name}
-        maxLength={120}
-        autoFocus
-        onChange={(event) => setName(event.target.value)}
-        onPressEnter={ok}
-      />
+    <Modal open title="Rename" okText="Rename" okButtonProps={{ disabled: missing }} onOk={ok} onCancel={onClose}>
+      <Overtaken editing={editing} words={(_, { name }) => `“${name}”`} />
+      {value && (
+        <TextField
+          aria-label="New name"
+          value={value.name}
+          maxLength={120}
+          autoFocus
+          onChange={(name) => set({ name })}
+          onPressEnter={ok}
+        />
+      )}
     </Modal>
   );
 }

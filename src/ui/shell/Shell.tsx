@@ -5,8 +5,14 @@ import { AntdRegistry } from '@ant-design/nextjs-registry';
 import { App, Button, ConfigProvider, theme as antTheme, Tooltip } from 'antd';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { useEffect, useState, type ReactNode } from 'react';
-import { loadTheme, saveTheme, type Theme } from '@/data/settings';
+import { useEffect, type ReactNode } from 'react';
+import { openData } from '@/data/opened';
+import { THEME, type Theme } from '@/data/setting-kinds';
+import { Reminder } from '../backup/Reminder';
+import { Boundary } from '../parts/Boundary';
+import { useSetting } from '../parts/useKept';
+import { Unkept } from './Unkept';
+import { NewVersion } from './NewVersion';
 import { useMedia } from './useMedia';
 import styles from './Shell.module.css';
 
@@ -50,25 +56,24 @@ const PLACES = [
   { href: '/stash', label: 'Stash' },
   { href: '/tools', label: 'Tools' },
   { href: '/log', label: 'Log' },
+  { href: '/backup', label: 'Backup' },
 ] as const;
 
 /** The frame round every screen: component theme, wordmark, light. */
 export function Shell({ children }: { children: ReactNode }) {
   const path = usePathname();
-  const [theme, setTheme] = useState<Theme>('auto');
+  const [theme = 'auto', choose] = useSetting(THEME);
   const deviceDark = useMedia(DARK);
   const still = useMedia(STILL);
   const dark = theme === 'dark' || (theme === 'auto' && deviceDark);
   useEffect(() => {
-    void loadTheme().then(setTheme);
+    // Whatever stands on this page: the data is opened, and what an older page left over is laid. A page that needs it
+    // says itself when it does not open.
+    openData().catch(() => undefined);
   }, []);
   useEffect(() => {
     document.documentElement.dataset.theme = dark ? 'dark' : 'light';
   }, [dark]);
-  const choose = (next: Theme): void => {
-    setTheme(next);
-    void saveTheme(next);
-  };
   return (
     <AntdRegistry>
       <ConfigProvider
@@ -115,7 +120,14 @@ export function Shell({ children }: { children: ReactNode }) {
               />
             </Tooltip>
           </header>
-          {children}
+          <Unkept />
+          <NewVersion making={path.startsWith('/make')} />
+          <Boundary what="The reminder">
+            <Reminder />
+          </Boundary>
+          <Boundary what="This screen" of={path}>
+            {children}
+          </Boundary>
         </App>
       </ConfigProvider>
     </AntdRegistry>

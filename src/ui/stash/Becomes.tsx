@@ -1,5 +1,4 @@
-import { wrap } from 'comlink';
-import { Alert, App, Modal, Spin } from 'antd';
+import { Alert, Modal } from 'antd';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
@@ -8,7 +7,12 @@ import { formatLength, mm, type Units } from '@/core/length';
 import type { DesignInput, Question, Suggestion } from '@/core/plan';
 import { addProject, allProjects } from '@/data/projects';
 import type { ChooserWorker } from '@/workers/chooser.worker';
+import { helperWhy, startHelper } from '@/workers/helper';
 import { SmallPicture } from '../draw/SmallPicture';
+import { Boundary } from '../parts/Boundary';
+import { useOnce } from '../parts/once';
+import { useTell } from '../parts/useTell';
+import { Waiting } from '../parts/Waiting';
 import styles from './Stash.module.css';
 
 interface BecomesProps {
@@ -41,30 +45,36 @@ async function contentsUsed(): Promise<Used[]> {
 
 /** A sheet or an offcut against every holder and everything the person makes holders for, folded and proved. */
 export function Becomes({ paper, units, onClose }: BecomesProps) {
-  const { message } = App.useApp();
+  const { failed } = useTell();
   const router = useRouter();
   const [answers, setAnswers] = useState<readonly { used: Used; holders: readonly Suggestion[] }[] | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const { width, height, caliper, sided, directional } = paper;
   useEffect(() => {
-    const raw = new Worker(new URL('../../workers/chooser.worker.ts', import.meta.url), { type: 'module' });
+    const helper = startHelper<ChooserWorker>(
+      () => new Worker(new URL('../../workers/chooser.worker.ts', import.meta.url), { type: 'module' }),
+    );
     const ask = async (): Promise<void> => {
       const all = await contentsUsed();
       const questions = all.map(({ contents }): Question => ({
         contents,
         paper: { width, height, caliper, sided, directional },
       }));
-      const found = await wrap<ChooserWorker>(raw).chooseEach(questions);
+      const found = await helper.ask(
+        (remote) => remote.chooseEach(questions),
+        (silent) => setTrouble(silent.message),
+      );
+      setTrouble(null);
       setAnswers(all.map((used, i) => ({ used, holders: found[i]! })));
     };
-    ask().catch((error: Error) => setTrouble(error.message));
-    return () => raw.terminate();
+    ask().catch((error: unknown) => setTrouble(helperWhy(error)));
+    return () => helper.end();
   }, [width, height, caliper, sided, directional]);
-  const begin = (used: Used, { design, title }: Suggestion): void => {
+  const [begin] = useOnce((used: Used, { design, title }: Suggestion) =>
     addProject({ name: `${used.name}: ${title}`.slice(0, 120), units, design })
       .then((id) => router.push(`/bench?p=${id}`))
-      .catch((error: Error) => void message.error(`It could not be started: ${error.message}`));
-  };
+      .catch(failed('It could not be started')),
+  );
   const say = (value: number): string => formatLength(mm(value), units, units === 'in' ? '1/16 in' : '0.5 mm');
   const some = answers?.filter(({ holders }) => holders.length > 0) ?? [];
   return (
@@ -75,8 +85,8 @@ export function Becomes({ paper, units, onClose }: BecomesProps) {
           What else it can hold, at its largest
         </Link>
       </p>
-      {trouble && <Alert type="error" showIcon title={`It could not be worked out: ${trouble}`} />}
-      {!answers && !trouble && <Spin aria-label="Folding every holder" />}
+      {trouble && <Alert type="error" showIcon title={`${trouble}.`} />}
+      {!answers && !trouble && <Waiting what="Folding every holder" />}
       {answers && some.length === 0 && (
         <p>It is too small for anything your projects hold. It may still serve for mats, tags or liners.</p>
       )}
@@ -91,7 +101,9 @@ export function Becomes({ paper, units, onClose }: BecomesProps) {
                 <button type="button" onClick={() => begin(used, holder)}>
                   <span>
                     {holder.picture && (
-                      <SmallPicture picture={holder.picture} scale={0.4} room={{ width: 84, height: 62 }} />
+                      <Boundary what="The drawing">
+                        <SmallPicture picture={holder.picture} scale={0.4} room={{ width: 84, height: 62 }} />
+                      </Boundary>
                     )}
                   </span>
                   {holder.title}

@@ -1,9 +1,14 @@
-import { App, Input, Modal } from 'antd';
-import { useState } from 'react';
+import { App, Input, Modal, Progress } from 'antd';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { z } from 'zod';
 import type { Units } from '@/core/length';
 import type { StashLine } from '@/core/files/stash-csv';
 import { addPapers } from '@/data/stash';
+import { whyOf } from '@/data/trouble';
 import { FilePicker } from '../parts/FilePicker';
+import { useOnce } from '../parts/once';
+import { readInParts } from '../parts/readInParts';
+import { useUnsent } from '../parts/useUnsent';
 import styles from './Stash.module.css';
 
 interface ImportPapersProps {
@@ -11,45 +16,63 @@ interface ImportPapersProps {
   readonly onClose: () => void;
 }
 
+const TABLE = z.object({ pasted: z.string() });
+const NO_TABLE = { pasted: '' };
+
 /** Most lines shown of either list. */
 const SHOWN = 60;
 
 /** Papers from a table, pasted or from a file; nothing is put in before it was looked at. */
 export function ImportPapers({ units, onClose }: ImportPapersProps) {
   const { message } = App.useApp();
-  const [pasted, setPasted] = useState('');
+  const { value, set, forget } = useUnsent('papers-table', NO_TABLE, TABLE);
   const [lines, setLines] = useState<readonly StashLine[] | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
-  const look = async (text: string): Promise<void> => {
-    setLines(null);
-    setTrouble(null);
-    if (text.trim() === '') return;
-    const { readStashCsv } = await import('@/core/files/stash-csv');
-    const read = readStashCsv(text, units);
-    if (read.ok) setLines(read.lines);
-    else setTrouble(read.message);
-  };
+  const [share, setShare] = useState<number | null>(null);
+  // Of two readings only the last one's lines are shown.
+  const latest = useRef(0);
+  const look = useCallback(
+    async (text: string): Promise<void> => {
+      const own = ++latest.current;
+      setLines(null);
+      setTrouble(null);
+      setShare(null);
+      if (text.trim() === '') return;
+      const { readStashCsv } = await import('@/core/files/stash-csv');
+      const reading = readStashCsv(text, units);
+      if (!reading.ok) return setTrouble(reading.message);
+      const all = await readInParts(reading, (read) => own === latest.current && setShare(read));
+      if (own !== latest.current) return;
+      setLines(all);
+      setShare(null);
+    },
+    [units],
+  );
   const lookAt = async (file: File): Promise<void> => {
     const { LONGEST_TABLE } = await import('@/core/files/csv');
     if (file.size > LONGEST_TABLE * 4)
       return setTrouble(`“${file.name}” has ${file.size} bytes; a list of papers has far less. Nothing was changed.`);
     await look(await file.text());
   };
-  const failed = (error: Error): void => setTrouble(`The table could not be read: ${error.message}`);
+  const failed = useCallback((error: unknown) => setTrouble(`The table could not be read: ${whyOf(error)}.`), []);
+  const pasted = value?.pasted ?? '';
+  useEffect(() => {
+    // What was pasted is read when it has stood for a moment, and when it was there before.
+    const timer = setTimeout(() => void look(pasted).catch(failed), 150);
+    return () => clearTimeout(timer);
+  }, [pasted, look, failed]);
   const good = lines?.flatMap((line) => ('paper' in line ? [line] : [])) ?? [];
   const bad = lines?.flatMap((line) => ('problems' in line ? [line] : [])) ?? [];
-  const take = async (): Promise<void> => {
-    setBusy(true);
+  const [take, busy] = useOnce(async () => {
     try {
       await addPapers(good.map(({ paper }) => paper));
       void message.success(`${good.length} ${good.length === 1 ? 'paper' : 'papers'} put in.`);
+      forget();
       onClose();
     } catch (error) {
-      setBusy(false);
-      setTrouble(`Nothing was put in: ${(error as Error).message}`);
+      setTrouble(`Nothing was put in: ${whyOf(error)}.`);
     }
-  };
+  });
   return (
     <Modal
       open
@@ -58,8 +81,14 @@ export function ImportPapers({ units, onClose }: ImportPapersProps) {
       onCancel={onClose}
       okText={`Put in ${good.length}`}
       okButtonProps={{ disabled: good.length === 0, loading: busy }}
-      onOk={() => void take()}
+      onOk={() => take()}
       cancelText="Leave it"
+      cancelButtonProps={{
+        onClick: () => {
+          forget();
+          onClose();
+        },
+      }}
     >
       <p>
         One paper a line, the columns named in the first: name, width, height, and count, weight or caliper, sides,
@@ -71,10 +100,7 @@ export function ImportPapers({ units, onClose }: ImportPapersProps) {
         placeholder={'name\twidth\theight\tcount\nBlue card\t12\t12\t20'}
         value={pasted}
         autoSize={{ minRows: 4, maxRows: 12 }}
-        onChange={({ target }) => {
-          setPasted(target.value);
-          void look(target.value).catch(failed);
-        }}
+        onChange={({ target }) => set({ pasted: target.value })}
       />
       <p>
         <FilePicker
@@ -85,6 +111,7 @@ export function ImportPapers({ units, onClose }: ImportPapersProps) {
           Or choose a file
         </FilePicker>
       </p>
+      {share !== null && <Progress percent={Math.round(share * 100)} aria-label="Reading" />}
       {trouble && (
         <p role="alert" className={styles.trouble}>
           {trouble}

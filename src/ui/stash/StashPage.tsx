@@ -1,69 +1,80 @@
 'use client';
 
 import { DeleteOutlined, DownloadOutlined, EditOutlined, PlusOutlined, UploadOutlined } from '@ant-design/icons';
-import { App, Button, Input, InputNumber, Spin, Table, type TableColumnsType } from 'antd';
-import { useLiveQuery } from 'dexie-react-hooks';
+import { App, Button, Input, Table, type TableColumnsType } from 'antd';
 import Link from 'next/link';
-import { useEffect, useState } from 'react';
-import type { StashPaper } from '@/core/cutting';
+import { useMemo, useState } from 'react';
 import { formatLength, gramsAt, INCH, mm } from '@/core/length';
-import { allCuts, undoCut } from '@/data/cuttings';
+import { carriedOut, undoCut } from '@/data/cuttings';
 import type { CutRecord, PaperRecord } from '@/data/db';
-import { seedDemoShelf } from '@/data/projects';
-import { addPaper, allPapers, changePaper, dropPaper, putBackPaper } from '@/data/stash';
+import type { Damaged } from '@/data/keep';
+import { dropPaper, inStash, keepPaper, paperOf, putBackPaper } from '@/data/stash';
+import { whyOf } from '@/data/trouble';
+import { Boundary } from '../parts/Boundary';
 import { download } from '../parts/download';
+import { NumberField } from '../parts/NumberField';
+import { OnceButton } from '../parts/once';
+import { Opened } from '../parts/Opened';
+import { SetAside } from '../parts/SetAside';
 import { UnitsSwitch } from '../parts/UnitsSwitch';
+import { damagedIn, useAll } from '../parts/useKept';
+import { useTell } from '../parts/useTell';
 import { useUnits } from '../parts/useUnits';
+import { Waiting } from '../parts/Waiting';
 import { Becomes } from './Becomes';
 import { ImportPapers } from './ImportPapers';
-import { PaperForm } from './PaperForm';
+import { ChangePaper, NewPaper } from './PaperForm';
 import { SavedChart } from './SavedChart';
 import styles from './Stash.module.css';
 
 /** Papers and offcuts on hand, what they can become, and what was saved. */
 export function StashPage() {
-  const [ready, setReady] = useState(false);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  useEffect(() => {
-    seedDemoShelf().then(
-      () => setReady(true),
-      (error: Error) => setTrouble(error.message),
-    );
-  }, []);
-  const papers = useLiveQuery(async () => (ready ? allPapers() : undefined), [ready]);
-  const cuts = useLiveQuery(async () => (ready ? allCuts() : undefined), [ready]);
-  if (trouble) return <main className={styles.page}>The browser’s storage cannot be opened: {trouble}.</main>;
-  if (!papers || !cuts)
-    return <Spin style={{ display: 'block', margin: '20vh auto' }} aria-label="Opening the stash" />;
-  return <Stash papers={papers} cuts={cuts} />;
+  return (
+    <Opened what="Opening the stash">
+      <ReadStash />
+    </Opened>
+  );
 }
 
-/** A record without what the database adds. */
-const paperOf = ({
-  id: _,
-  offcut: __,
-  from: ___,
-  addedAt: ____,
-  deletedAt: _____,
-  ...paper
-}: PaperRecord): StashPaper => paper;
+function ReadStash() {
+  const papers = useAll<PaperRecord>('papers');
+  const cuts = useAll<CutRecord>('cuts');
+  const inOrder = useMemo(() => papers && inStash(papers.records), [papers]);
+  const done = useMemo(() => cuts && carriedOut(cuts.records), [cuts]);
+  if (!inOrder || !done) return <Waiting what="Opening the stash" whole />;
+  return <Stash papers={inOrder} cuts={done} damaged={damagedIn(papers, cuts)} />;
+}
 
-type Open = { kind: 'form'; paper: PaperRecord | null } | { kind: 'import' } | { kind: 'becomes'; paper: PaperRecord };
+type Open =
+  | { kind: 'new' }
+  | { kind: 'change'; paper: PaperRecord }
+  | { kind: 'import' }
+  | { kind: 'becomes'; paper: PaperRecord };
 
-function Stash({ papers, cuts }: { readonly papers: readonly PaperRecord[]; readonly cuts: readonly CutRecord[] }) {
-  const { message, notification } = App.useApp();
+function Stash({
+  papers,
+  cuts,
+  damaged,
+}: {
+  readonly papers: readonly PaperRecord[];
+  readonly cuts: readonly CutRecord[];
+  readonly damaged: readonly Damaged[];
+}) {
+  const { notification } = App.useApp();
+  const { failed } = useTell();
   const { units, graduation, set } = useUnits();
   const [words, setWords] = useState('');
   const [open, setOpen] = useState<Open | null>(null);
   const say = (value: number): string => formatLength(mm(value), units, graduation);
-  const failed = (error: Error): void => void message.error(`It could not be kept: ${error.message}.`);
+  // What lies open follows what becomes of it elsewhere.
+  const changing = open?.kind === 'change' ? (papers.find(({ id }) => id === open.paper.id) ?? open.paper) : null;
   const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
   const found = papers.filter(({ name, colour, note, of }) =>
     wanted.every((word) => `${name} ${colour} ${note} ${of}`.toLowerCase().includes(word)),
   );
   const cutOf = new Map(cuts.map((cut) => [cut.id, cut]));
   const remove = (paper: PaperRecord): void => {
-    void dropPaper(paper.id).catch(failed);
+    void dropPaper(paper.id).catch(failed('It could not be taken out'));
     notification.open({
       key: paper.id,
       title: `“${paper.name}” is taken out of the stash`,
@@ -71,7 +82,7 @@ function Stash({ papers, cuts }: { readonly papers: readonly PaperRecord[]; read
         <Button
           type="primary"
           onClick={() => {
-            void putBackPaper(paper.id).catch(failed);
+            void putBackPaper(paper.id).catch(failed('It could not be put back'));
             notification.destroy(paper.id);
           }}
         >
@@ -121,14 +132,14 @@ function Stash({ papers, cuts }: { readonly papers: readonly PaperRecord[]; read
       width: 100,
       sorter: (a, b) => a.count - b.count,
       render: (count: number, paper) => (
-        <InputNumber
+        <NumberField
           aria-label={`Sheets of ${paper.name}, ${say(paper.width)} × ${say(paper.height)}`}
           min={0}
           max={9999}
           precision={0}
           value={count}
           className={styles.count}
-          onChange={(n) => n !== null && void changePaper(paper.id, { ...paperOf(paper), count: n }).catch(failed)}
+          onChange={(n) => keepPaper(paper.id, paper, { ...paper, count: n })}
         />
       ),
     },
@@ -164,7 +175,7 @@ function Stash({ papers, cuts }: { readonly papers: readonly PaperRecord[]; read
             type="text"
             icon={<EditOutlined />}
             aria-label={`Change ${paper.name}`}
-            onClick={() => setOpen({ kind: 'form', paper })}
+            onClick={() => setOpen({ kind: 'change', paper })}
           />
           <Button
             type="text"
@@ -197,7 +208,7 @@ function Stash({ papers, cuts }: { readonly papers: readonly PaperRecord[]; read
     <main className={styles.page}>
       <div className={styles.head}>
         <h1>Stash</h1>
-        <Button type="primary" icon={<PlusOutlined />} onClick={() => setOpen({ kind: 'form', paper: null })}>
+        <Button type="primary" icon={<PlusOutlined />} onClick={() => setOpen({ kind: 'new' })}>
           Add a paper
         </Button>
         <Button icon={<UploadOutlined />} onClick={() => setOpen({ kind: 'import' })}>
@@ -206,14 +217,13 @@ function Stash({ papers, cuts }: { readonly papers: readonly PaperRecord[]; read
         <Button
           icon={<DownloadOutlined />}
           disabled={papers.length === 0}
-          onClick={() =>
-            void save().catch((error: Error) => message.error(`It could not be written: ${error.message}`))
-          }
+          onClick={() => void save().catch(failed('It could not be written'))}
         >
           Export (CSV)
         </Button>
         <UnitsSwitch value={units} onChange={set} />
       </div>
+      <SetAside damaged={damaged} />
       <Input
         className={styles.search}
         allowClear
@@ -235,12 +245,13 @@ function Stash({ papers, cuts }: { readonly papers: readonly PaperRecord[]; read
           : 'None yet. They come in by themselves when a cutting is marked as cut.',
       )}
       <Spent cuts={cuts} />
-      {open?.kind === 'form' && (
-        <PaperForm
-          paper={open.paper && paperOf(open.paper)}
+      {open?.kind === 'new' && <NewPaper units={units} graduation={graduation} onClose={() => setOpen(null)} />}
+      {changing && (
+        <ChangePaper
+          key={changing.id}
+          paper={changing}
           units={units}
           graduation={graduation}
-          onSave={(paper) => (open.paper ? changePaper(open.paper.id, paper) : addPaper(paper))}
           onClose={() => setOpen(null)}
         />
       )}
@@ -280,7 +291,9 @@ function Spent({ cuts }: { readonly cuts: readonly CutRecord[] }) {
             )}
             .
           </p>
-          <SavedChart cuts={cuts} units={units} />
+          <Boundary what="The chart" of={cuts}>
+            <SavedChart cuts={cuts} units={units} />
+          </Boundary>
         </div>
         <ol className={styles.cuts}>
           {[...cuts]
@@ -296,16 +309,16 @@ function Spent({ cuts }: { readonly cuts: readonly CutRecord[] }) {
                   {cost > 0 && `, ${cost.toFixed(2)}`}
                 </span>
                 {taken.length > 0 && (
-                  <Button
+                  <OnceButton
                     size="small"
-                    onClick={() =>
-                      void undoCut(id).catch((error: Error) => {
-                        modal.error({ title: 'It could not be taken back', content: `${error.message}.` });
+                    onPress={() =>
+                      undoCut(id).catch((error: unknown) => {
+                        modal.error({ title: 'It could not be taken back', content: `${whyOf(error)}.` });
                       })
                     }
                   >
                     Take it back
-                  </Button>
+                  </OnceButton>
                 )}
               </li>
             ))}

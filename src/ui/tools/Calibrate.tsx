@@ -1,16 +1,23 @@
 'use client';
 
 import { PlusOutlined } from '@ant-design/icons';
-import { Alert, App, Button, Spin } from 'antd';
+import { Alert, App, Button } from 'antd';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { z } from 'zod';
 import { formatLength, inches, mm, type Graduation, type Mm, type Units } from '@/core/length';
 import { calibrate, toolOf, trialInside, type Tool, type TrialFold } from '@/core/tools';
 import type { Project } from '@/data/db';
 import { projectsWith, retool } from '@/data/projects';
-import { changeToolbox } from '@/data/settings';
+import { TOOLBOX } from '@/data/setting-kinds';
 import { LengthField } from '../parts/LengthField';
+import { useOnce } from '../parts/once';
+import { Opened } from '../parts/Opened';
+import { useSetting } from '../parts/useKept';
+import { useTell } from '../parts/useTell';
 import { useUnits } from '../parts/useUnits';
+import { useUnsent } from '../parts/useUnsent';
+import { Waiting } from '../parts/Waiting';
 import { BoardSelect } from './BoardSelect';
 import { Changes } from './Changes';
 import { ToolsHead } from './ToolsHead';
@@ -24,14 +31,28 @@ const TRIALS: Record<Units, readonly TrialFold[]> = {
   mm: [66, 57, 75].map((setting) => ({ sheet: mm(150), setting: mm(setting) })),
 };
 
+/** Trials as they were measured so far. */
+const length = z.number().transform(mm);
+const MEASURED: z.ZodType<{ readonly trials: readonly TrialFold[] }> = z.object({
+  trials: z
+    .array(z.object({ sheet: length, setting: length, width: length.optional(), height: length.optional() }))
+    .min(1),
+});
+
 /** A board's notch and guide from what it really folds. */
-export function Calibrate() {
+export const Calibrate = () => (
+  <Opened what="Opening the toolbox">
+    <CalibrateBoard />
+  </Opened>
+);
+
+function CalibrateBoard() {
   const { units, graduation, set } = useUnits();
   const { read, board, boards, choose } = useBoard();
   return (
     <main className={styles.tools}>
       <ToolsHead title="Calibrate a board" units={units} onUnits={set} />
-      {!read && <Spin aria-label="Opening the toolbox" />}
+      {!read && <Waiting what="Opening the toolbox" />}
       {read && !board && (
         <p>
           There is no envelope board among your tools. <Link href="/tools">Add one</Link> first.
@@ -57,10 +78,19 @@ function Trials({
   readonly graduation: Graduation;
 }) {
   const { message, notification } = App.useApp();
-  const [trials, setTrials] = useState<readonly TrialFold[]>(TRIALS[units]);
+  const { failed } = useTell();
+  const [, setToolbox] = useSetting(TOOLBOX);
+  const first = useMemo(() => ({ trials: TRIALS[units] }), [units]);
+  const unsent = useUnsent(`trials/${board.id}/${units}`, first, MEASURED);
+  const { trials } = unsent.value ?? first;
+  const setTrials = (next: (now: readonly TrialFold[]) => readonly TrialFold[]): void =>
+    unsent.set((now) => ({ trials: next(now.trials) }));
   const [asked, setAsked] = useState<{ readonly projects: readonly Project[]; readonly tool: Tool } | null>(null);
   const change = (i: number, part: Partial<TrialFold>): void =>
     setTrials((now) => now.map((trial, j) => (i === j ? { ...trial, ...part } : trial)));
+  const [another] = useOnce(() =>
+    setTrials((now) => [...now, { ...now.at(-1)!, width: undefined, height: undefined }]),
+  );
   const measured = trials.filter(({ width, height }) => width !== undefined || height !== undefined);
   const found = measured.length > 0 ? calibrate(measured) : null;
   const odd = found?.ok && found.odd !== null ? trials.indexOf(measured[found.odd]!) : null;
@@ -75,13 +105,13 @@ function Trials({
     if (!next) return;
     const [old, tool] = [toolOf(board)!, toolOf(next)!];
     const projects = await projectsWith(old);
-    await changeToolbox((now) => now.map((own) => (own.id === board.id ? next : own)));
+    setToolbox((now) => now.map((own) => (own.id === board.id ? next : own)));
     setAsked(projects.length > 0 ? { projects, tool } : null);
     void message.success(`${board.name} has its new figures.`);
   };
-  const follow = async (): Promise<void> => {
+  const follow = (): void => {
     if (!asked) return;
-    const back = await retool(asked.projects, asked.tool);
+    const back = retool(asked.projects, asked.tool);
     setAsked(null);
     notification.open({
       key: 'retooled',
@@ -90,7 +120,8 @@ function Trials({
         <Button
           type="primary"
           onClick={() => {
-            void back().then(() => notification.destroy('retooled'));
+            back();
+            notification.destroy('retooled');
           }}
         >
           As they were
@@ -99,7 +130,6 @@ function Trials({
       duration: 10,
     });
   };
-  const failed = (error: Error): void => void message.error(`It could not be kept: ${error.message}`);
   return (
     <>
       <div className={styles.two}>
@@ -148,12 +178,14 @@ function Trials({
               );
             })}
           </ol>
-          <Button
-            icon={<PlusOutlined />}
-            onClick={() => setTrials((now) => [...now, { ...now.at(-1)!, width: undefined, height: undefined }])}
-          >
+          <Button icon={<PlusOutlined />} onClick={() => another()}>
             Another trial
           </Button>
+          {measured.length > 0 && (
+            <Button type="text" onClick={() => unsent.forget()}>
+              Begin anew
+            </Button>
+          )}
         </section>
         <section className={styles.panel} aria-label="The trial sheet">
           <TrialPicture trial={trials[0]!} board={toolOf(board)!} units={units} graduation={graduation} />
@@ -196,7 +228,7 @@ function Trials({
               />
             )}
             <Changes board={board} next={next} units={units} />
-            <Button type="primary" size="large" onClick={() => void take().catch(failed)}>
+            <Button type="primary" size="large" onClick={() => void take().catch(failed('It could not be kept'))}>
               Take these figures
             </Button>
           </>
@@ -209,7 +241,7 @@ function Trials({
             title={`${asked.projects.length} ${asked.projects.length === 1 ? 'project was' : 'projects were'} planned with the old figures`}
             description={asked.projects.map(({ name }) => name).join(', ')}
             action={
-              <Button type="primary" onClick={() => void follow().catch(failed)}>
+              <Button type="primary" onClick={follow}>
                 Plan them anew
               </Button>
             }

@@ -1,17 +1,23 @@
 'use client';
 
 import { PrinterOutlined } from '@ant-design/icons';
-import { App, Button, Input, Select, Spin } from 'antd';
-import { useLiveQuery } from 'dexie-react-hooks';
-import { useMemo, useState } from 'react';
+import { Button, Select } from 'antd';
+import { useMemo } from 'react';
+import { z } from 'zod';
 import { GRADUATIONS, mm, type Graduation, type Units } from '@/core/length';
 import { CARDS, checkSentence, sayer, sizeChart, type ChartCard, type ChartLine } from '@/core/plan';
 import { toolOf, type OwnTool } from '@/core/tools';
-import { allProjects } from '@/data/projects';
-import { loadSizeChart, saveSizeChart, type ChartSetting } from '@/data/settings';
+import type { Project } from '@/data/db';
+import { shelfAndBin } from '@/data/projects';
+import { SIZE_CHART, type ChartSetting } from '@/data/setting-kinds';
 import { Figure } from '../parts/Figure';
 import { LengthField } from '../parts/LengthField';
+import { Opened } from '../parts/Opened';
+import { TextField } from '../parts/TextField';
+import { useAll, useSetting } from '../parts/useKept';
 import { useUnits } from '../parts/useUnits';
+import { useUnsent } from '../parts/useUnsent';
+import { Waiting } from '../parts/Waiting';
 import { BoardSelect } from './BoardSelect';
 import { ToolsHead } from './ToolsHead';
 import { useBoard } from './useBoard';
@@ -25,17 +31,30 @@ const FIRST = (units: Units): ChartSetting => ({
 });
 
 /** A size chart of one's own: this board, this ease, these marks, the cards one makes; every line folded and proved. */
-export function SizeChart() {
+export const SizeChart = () => (
+  <Opened what="Opening the toolbox">
+    <MySizeChart />
+  </Opened>
+);
+
+function MySizeChart() {
   const { units, set } = useUnits();
   const { read, board, boards, choose } = useBoard();
-  const kept = useLiveQuery(loadSizeChart);
+  const [kept, keepChart] = useSetting(SIZE_CHART);
   return (
     <main className={styles.tools}>
       <ToolsHead title="My size chart" units={units} onUnits={set} />
-      {(!read || kept === undefined) && <Spin aria-label="Folding every line" />}
+      {(!read || kept === undefined) && <Waiting what="Folding every line" />}
       {read && !board && <p>There is no envelope board among your tools: add one on the table first.</p>}
       {board && kept !== undefined && (
-        <Chart board={board} boards={boards} onChoose={choose} chart={kept ?? FIRST(units)} units={units} />
+        <Chart
+          board={board}
+          boards={boards}
+          onChoose={choose}
+          chart={kept ?? FIRST(units)}
+          units={units}
+          onChange={(part) => keepChart((now) => ({ ...(now ?? FIRST(units)), ...part }))}
+        />
       )}
     </main>
   );
@@ -47,25 +66,21 @@ function Chart({
   onChoose,
   chart,
   units,
+  onChange: change,
 }: {
   readonly board: OwnTool;
   readonly boards: readonly OwnTool[];
   readonly onChoose: (id: string) => void;
   readonly chart: ChartSetting;
   readonly units: Units;
+  readonly onChange: (part: Partial<ChartSetting>) => void;
 }) {
-  const { message } = App.useApp();
   const { graduation, ease, cards } = chart;
   const say = sayer(units, graduation);
   const lines = useMemo(
     () => sizeChart(cards, toolOf(board)!, graduation, ease as { width?: never; height?: never }),
     [cards, board, graduation, ease],
   );
-  const change = (part: Partial<ChartSetting>): void => {
-    saveSizeChart({ ...chart, ...part }).catch(
-      (error: Error) => void message.error(`The chart could not be kept: ${error.message}`),
-    );
-  };
   const set = (side: 'width' | 'height', to: number | undefined): void => {
     const next = { ...ease, [side]: to === undefined ? undefined : mm(to) };
     change({ ease: Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) });
@@ -194,6 +209,16 @@ function ChartLineRow({
   );
 }
 
+/** A card as far as it is typed. */
+const CARD = z.object({
+  name: z.string(),
+  width: z.number().optional(),
+  height: z.number().optional(),
+  thickness: z.number().optional(),
+});
+type CardSoFar = z.output<typeof CARD>;
+const NO_CARD: CardSoFar = { name: '' };
+
 /** A card of one's own, or what the projects on the shelf hold. */
 function AddCards({
   cards,
@@ -206,9 +231,10 @@ function AddCards({
   readonly graduation: Graduation;
   readonly onAdd: (cards: readonly ChartCard[]) => void;
 }) {
-  const shelf = useLiveQuery(allProjects)?.shelf ?? [];
-  const [name, setName] = useState('');
-  const [size, setSize] = useState<{ width?: number; height?: number; thickness?: number }>({});
+  const projects = useAll<Project>('projects');
+  const shelf = projects ? shelfAndBin(projects).shelf : [];
+  const unsent = useUnsent('chart-card', NO_CARD, CARD);
+  const { name, ...size } = unsent.value ?? NO_CARD;
   const has = (width: number, height: number): boolean =>
     cards.some((card) => Math.abs(card.width - width) < 0.05 && Math.abs(card.height - height) < 0.05);
   const held = shelf.flatMap((project): ChartCard[] => {
@@ -224,7 +250,7 @@ function AddCards({
       <div className={styles.chartSettings}>
         <label className={styles.cardName}>
           Name
-          <Input value={name} maxLength={60} onChange={(event) => setName(event.target.value)} />
+          <TextField value={name} maxLength={60} onChange={(text) => unsent.set({ name: text })} />
         </label>
         {(['width', 'height', 'thickness'] as const).map((side) => (
           <LengthField
@@ -236,7 +262,7 @@ function AddCards({
             {...(side === 'thickness' ? { placeholder: 'flat' } : {})}
             least={side === 'thickness' ? 0 : 5}
             most={side === 'thickness' ? 60 : 1000}
-            onChange={(length) => setSize((now) => ({ ...now, [side]: length }))}
+            onChange={(length) => unsent.set({ [side]: length })}
           />
         ))}
         <Button
@@ -245,8 +271,7 @@ function AddCards({
             onAdd([
               { name: name.trim() || 'My card', width: mm(width!), height: mm(height!), thickness: mm(thickness) },
             ]);
-            setName('');
-            setSize({});
+            unsent.forget();
           }}
         >
           Add to the chart

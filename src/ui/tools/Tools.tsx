@@ -1,25 +1,48 @@
 'use client';
 
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
-import { App, Button, Input, Spin, Switch } from 'antd';
+import { App, Button, Switch } from 'antd';
 import Link from 'next/link';
 import { mm, type Graduation, type Units } from '@/core/length';
-import { OWN_TOOLS, ownToolSchema, type OwnTool, type Toolbox } from '@/core/tools';
-import { changeToolbox } from '@/data/settings';
+import { MOST_TOOLS, OWN_TOOLS, ownToolSchema, type OwnTool } from '@/core/tools';
+import type { Setting } from '@/data/db';
+import { TOOLBOX } from '@/data/setting-kinds';
 import { LengthField } from '../parts/LengthField';
-import { useToolbox } from '../parts/useToolbox';
+import { useOnce } from '../parts/once';
+import { Opened } from '../parts/Opened';
+import { SetAside } from '../parts/SetAside';
+import { TextField } from '../parts/TextField';
+import { damagedIn, useAll, useSetting } from '../parts/useKept';
 import { useUnits } from '../parts/useUnits';
+import { Waiting } from '../parts/Waiting';
 import { ToolsHead } from './ToolsHead';
 import styles from './Tools.module.css';
+import { newId } from '@/data/newId';
 
 /** The tools one owns, what each is like, and which of them are out today. Plans follow. */
-export function Tools() {
-  const { message, notification } = App.useApp();
-  const toolbox = useToolbox();
+export const Tools = () => (
+  <Opened what="Opening the toolbox">
+    <MyTools />
+  </Opened>
+);
+
+function MyTools() {
+  const { notification } = App.useApp();
+  const [toolbox, save] = useSetting(TOOLBOX);
   const { units, graduation, set } = useUnits();
-  const save = (change: (now: Toolbox) => Toolbox): void => {
-    changeToolbox(change).catch((error: Error) => void message.error(`The tools could not be kept: ${error.message}`));
-  };
+  const settings = useAll<Setting>('settings');
+  const [add] = useOnce((kind: (typeof OWN_TOOLS)[number], count: number) =>
+    save((now) => [
+      ...now,
+      ownToolSchema.parse({
+        id: newId(),
+        name: count > 0 ? `${kind.title} ${count + 1}` : kind.title,
+        out: true,
+        kind: kind.kind,
+        ...kind.fresh,
+      }),
+    ]),
+  );
   const remove = (tool: OwnTool, place: number): void => {
     save((now) => now.filter(({ id }) => id !== tool.id));
     notification.open({
@@ -46,10 +69,12 @@ export function Tools() {
         What lies on the table today decides how steps are told: a score without a groove, a cut past the trimmer’s end
         or a punch that is put away are said before you cut.
       </p>
-      {!toolbox && <Spin aria-label="Opening the toolbox" />}
+      <SetAside damaged={damagedIn(settings)} />
+      {!toolbox && <Waiting what="Opening the toolbox" />}
       <div className={styles.kinds}>
         {toolbox &&
-          OWN_TOOLS.map(({ kind, title, plural, figures, fresh }) => {
+          OWN_TOOLS.map((one) => {
+            const { kind, title, plural, figures } = one;
             const own = toolbox.filter((tool) => tool.kind === kind);
             return (
               <section key={kind} className={styles.kind} aria-label={plural}>
@@ -69,18 +94,8 @@ export function Tools() {
                   <li className={styles.add}>
                     <Button
                       icon={<PlusOutlined />}
-                      onClick={() =>
-                        save((now) => [
-                          ...now,
-                          ownToolSchema.parse({
-                            id: crypto.randomUUID(),
-                            name: own.length > 0 ? `${title} ${own.length + 1}` : title,
-                            out: true,
-                            kind,
-                            ...fresh,
-                          }),
-                        ])
-                      }
+                      disabled={toolbox.length >= MOST_TOOLS}
+                      onClick={() => add(one, own.length)}
                     >
                       Add {/^[aeiou]/i.test(title) ? 'an' : 'a'} {title.toLowerCase()}
                     </Button>
@@ -113,13 +128,14 @@ function ToolCard({
   return (
     <li className={`${styles.card} ${tool.out ? '' : styles.away}`}>
       <div className={styles.cardHead}>
-        <Input
+        <TextField
           variant="borderless"
           aria-label={`Name of ${tool.name}`}
           className={styles.name}
           value={tool.name}
           maxLength={60}
-          onChange={(event) => onChange({ ...tool, name: event.target.value })}
+          needed
+          onChange={(name) => onChange({ ...tool, name })}
         />
         <Switch
           checked={tool.out}

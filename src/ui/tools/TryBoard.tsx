@@ -1,36 +1,41 @@
 'use client';
 
-import { Alert, Select, Spin } from 'antd';
-import { useLiveQuery } from 'dexie-react-hooks';
+import { Alert, Select } from 'antd';
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { inches, mm, type Graduation, type Units } from '@/core/length';
 import type { Blank } from '@/core/pattern';
 import { planFor, readDesign } from '@/core/plan';
 import { boardsOf, COMMON_BOARD, type Toolbox } from '@/core/tools';
-import { db, type Project } from '@/data/db';
-import { allProjects, seedDemoShelf } from '@/data/projects';
+import type { Project } from '@/data/db';
+import { shelfAndBin } from '@/data/projects';
 import { LengthField } from '../parts/LengthField';
+import { Opened } from '../parts/Opened';
+import { useAll } from '../parts/useKept';
 import { useToolbox } from '../parts/useToolbox';
 import { useUnits } from '../parts/useUnits';
+import { Waiting } from '../parts/Waiting';
 import { ToolsHead } from './ToolsHead';
 import { Trial } from './Trial';
 import styles from './Tools.module.css';
 
 /** A board on the screen: place, punch, score, turn, and see what the sheet would fold to. By oneself or along a plan. */
-export function TryBoard() {
+export const TryBoard = () => (
+  <Opened what="Laying out the board">
+    <TryOut />
+  </Opened>
+);
+
+function TryOut() {
   const { units, set } = useUnits();
   const toolbox = useToolbox();
   const address = useSearchParams();
   const [chosen, setChosen] = useState<string | null>(null);
   const id = chosen ?? address.get('p') ?? '';
-  useEffect(() => {
-    // Opened before the shelf ever was, the demo plans are there to be tried.
-    void seedDemoShelf();
-  }, []);
-  const shelf = useLiveQuery(async () => (await allProjects()).shelf);
-  const project = useLiveQuery(async () => (id ? ((await db.projects.get(id)) ?? null) : null), [id]);
+  const projects = useAll<Project>('projects');
+  const shelf = useMemo(() => projects && shelfAndBin(projects).shelf, [projects]);
+  const project = id ? (projects?.records.find((one) => one.id === id) ?? null) : null;
   return (
     <main className={styles.tools}>
       <ToolsHead title="Try a board" units={project ? project.units : units} onUnits={set} />
@@ -48,9 +53,8 @@ export function TryBoard() {
         ]}
         onChange={setChosen}
       />
-      {(!toolbox || project === undefined || (id !== '' && project === null)) && (
-        <Spin aria-label="Laying out the board" />
-      )}
+      {(!toolbox || !projects) && <Waiting what="Laying out the board" />}
+      {projects && id !== '' && !project && <p>That project is not on the shelf any more. Choose another.</p>}
       {toolbox && project && <AlongPlan key={project.id} project={project} />}
       {toolbox && id === '' && <Freely key={units} toolbox={toolbox} units={units} named={address.get('t')} />}
     </main>

@@ -4,15 +4,11 @@ export const LONGEST_BODY = 64 * 1024;
 const PATIENCE = 10_000;
 
 export type Body =
-  | { readonly ok: true; readonly value: unknown }
-  | { readonly ok: false; readonly status: 408 | 413 | 422; readonly message: string };
+  | { readonly ok: true; readonly text: string }
+  | { readonly ok: false; readonly status: 408 | 413; readonly message: string };
 
-/** The answer to a body that could not be read. */
-export const refused = ({ message, status }: Extract<Body, { ok: false }>): Response =>
-  Response.json({ error: message, issues: [{ path: '', message }] }, { status });
-
-/** Reads a request's JSON, stopping as soon as it grows too long or takes too long. */
-export async function readJsonBody(request: Request): Promise<Body> {
+/** Reads a request's text, stopping as soon as it grows too long or takes too long. */
+export async function readBody(request: Request): Promise<Body> {
   const tooLong: Body = { ok: false, status: 413, message: `The document is longer than ${LONGEST_BODY} bytes.` };
   if (Number(request.headers.get('content-length') ?? 0) > LONGEST_BODY) return tooLong;
   const reader = request.body?.getReader();
@@ -32,9 +28,5 @@ export async function readJsonBody(request: Request): Promise<Body> {
     }
     chunks.push(part.value);
   }
-  try {
-    return { ok: true, value: JSON.parse(Buffer.concat(chunks).toString('utf8')) };
-  } catch {
-    return { ok: false, status: 422, message: chunks.length === 0 ? 'The document is empty.' : 'This is not JSON.' };
-  }
+  return { ok: true, text: Buffer.concat(chunks).toString('utf8') };
 }

@@ -1,0 +1,32 @@
+/** Text people type or files bring: `oneLine(' Star\tcards ')` is `Star cards`. */
+import { z } from 'zod';
+
+/** What has no shape on paper or turns the text round it about: controls, lone halves of pairs, direction marks. */
+const UNPRINTABLE = /[\p{Cc}\p{Cs}\u2028\u2029\u202A-\u202E\u2066-\u2069\uFEFF\uFDD0-\uFDEF\uFFFE\uFFFF]/gu;
+
+/** A text on one line, of what can be printed only; blanks and line ends are single spaces. */
+export const oneLine = (text: string): string =>
+  text.normalize('NFC').replace(/\s+/gu, ' ').replace(UNPRINTABLE, '').trim();
+
+/** A text of several lines, of what can be printed only. */
+export const manyLines = (text: string): string =>
+  text
+    .normalize('NFC')
+    .replace(/\r\n?/g, '\n')
+    .split('\n')
+    .map((line) => line.replace(/\t/g, ' ').replace(UNPRINTABLE, '').trimEnd())
+    .join('\n');
+
+/** True for a text that can be printed as it stands, on one line. */
+export const isPrintable = (text: string): boolean => !/[\n\r\t]/.test(text) && text.search(UNPRINTABLE) < 0;
+
+const longest = (most: number): { error: string } => ({ error: `At most ${most} characters.` });
+
+/** A line of text in a document or a table: made printable, at most so many characters. */
+export const lineSchema = (most: number) => z.string().overwrite(oneLine).max(most, longest(most));
+
+/** A name: a line of text with something on it. */
+export const nameSchema = (most: number, missing: string) => lineSchema(most).min(1, { error: missing });
+
+/** Text of several lines. */
+export const linesSchema = (most: number) => z.string().overwrite(manyLines).max(most, longest(most));

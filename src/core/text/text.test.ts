@@ -1,0 +1,35 @@
+import fc from 'fast-check';
+import { isPrintable, lineSchema, linesSchema, manyLines, nameSchema, oneLine } from '.';
+
+test.each([
+  [' Star\tcards ', 'Star cards'],
+  ['two\r\nlines', 'two lines'],
+  ['bell\u0007, escape\u001b[31m', 'bell, escape[31m'],
+  ['turned \u202Eround', 'turned round'],
+  ['half a pair \uD83D', 'half a pair'],
+  ['e\u0301', '\u00e9'],
+  ['Ζωή, Жук, 日本, 🌛', 'Ζωή, Жук, 日本, 🌛'],
+])('%j on one line is %j', (text, line) => expect(oneLine(text)).toBe(line));
+
+test('lines stay lines, whatever ends them', () => {
+  expect(manyLines('a\r\nb\rc\u0000\td  \n')).toBe('a\nb\nc d\n');
+});
+
+test('whatever is made printable is printable, and stays as it is', () => {
+  fc.assert(
+    fc.property(fc.string({ unit: 'binary', maxLength: 60 }), (text) => {
+      const line = oneLine(text);
+      expect(isPrintable(line)).toBe(true);
+      expect(oneLine(line)).toBe(line);
+      expect(manyLines(text).split('\n').every(isPrintable)).toBe(true);
+    }),
+    { numRuns: 500 },
+  );
+});
+
+test('schemas make text printable before they count it', () => {
+  expect(lineSchema(4).parse(' a\n\n\nb ')).toBe('a b');
+  expect(lineSchema(4).safeParse('abcde').error?.issues[0]?.message).toBe('At most 4 characters.');
+  expect(nameSchema(9, 'It needs a name.').safeParse(' \u0000 ').error?.issues[0]?.message).toBe('It needs a name.');
+  expect(linesSchema(9).parse('a\r\nb')).toBe('a\nb');
+});

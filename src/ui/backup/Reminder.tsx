@@ -1,0 +1,38 @@
+import { Alert, Button } from 'antd';
+import dayjs from 'dayjs';
+import relativeTime from 'dayjs/plugin/relativeTime';
+import { useState } from 'react';
+import { isDue, useBackup } from './useBackup';
+import styles from './Backup.module.css';
+
+dayjs.extend(relativeTime);
+
+/** Reminds of a backup when the time the person set is over. */
+export function Reminder() {
+  const { setting, firstAt, save, busy, later } = useBackup();
+  const [now] = useState(() => Date.now());
+  if (!setting || firstAt === 0 || !isDue(setting, firstAt, now)) return null;
+  return (
+    <Alert
+      className={styles.reminder}
+      type="info"
+      banner
+      showIcon
+      title={
+        setting.lastAt > 0
+          ? `Your last backup was taken ${dayjs(setting.lastAt).fromNow()}.`
+          : 'Nothing of what you made here was saved as a backup yet.'
+      }
+      action={
+        <span className={styles.buttons}>
+          <Button type="primary" size="small" loading={busy} onClick={() => save()}>
+            Save a backup
+          </Button>
+          <Button size="small" onClick={later}>
+            Later
+          </Button>
+        </span>
+      }
+    />
+  );
+}

@@ -1,0 +1,72 @@
+import { Serwist } from '@serwist/window';
+import { Alert, Button } from 'antd';
+import { useEffect, useRef, useState } from 'react';
+
+/** A make on a table holds this: no window takes another version under it. */
+const MAKING = 'tuck-fold-making';
+/** Looked for a newer version this often while the page stands open, ms. */
+const OFTEN = 60 * 60_000;
+
+/** Holds the lock of a make that is on the table in this window. */
+function useMaking(making: boolean): void {
+  useEffect(() => {
+    if (!making || !('locks' in navigator)) return;
+    let done: () => void = () => undefined;
+    const over = new Promise<void>((resolve) => (done = resolve));
+    navigator.locks.request(MAKING, { mode: 'shared' }, () => over).catch(() => undefined);
+    return done;
+  }, [making]);
+}
+
+/** True while a make is on the table in any window. */
+const someoneMakes = async (): Promise<boolean> =>
+  'locks' in navigator && ((await navigator.locks.query()).held ?? []).some(({ name }) => name === MAKING);
+
+/**
+ * Keeps the app for use without a network, and offers a newer version when one is there: taken when the person agrees,
+ * and never under a make.
+ */
+export function NewVersion({ making }: { readonly making: boolean }) {
+  const [offered, setOffered] = useState(false);
+  const [busyElsewhere, setBusyElsewhere] = useState(false);
+  const worker = useRef<Serwist | null>(null);
+  useMaking(making);
+  useEffect(() => {
+    if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
+    const kept = new Serwist('/sw.js', { scope: '/', type: 'classic' });
+    worker.current = kept;
+    kept.addEventListener('waiting', () => setOffered(true));
+    // Where the browser keeps no app (a page that is not secure, storage that is blocked), it works with the network.
+    kept.register().catch(() => undefined);
+    const look = (): void => {
+      if (document.visibilityState === 'visible') kept.update().catch(() => undefined);
+    };
+    const timer = setInterval(look, OFTEN);
+    return () => clearInterval(timer);
+  }, []);
+  if (!offered || making) return null;
+  const take = async (): Promise<void> => {
+    if (await someoneMakes()) return setBusyElsewhere(true);
+    // All of this window's own changes are kept as they are made: nothing is lost by loading it again.
+    worker.current?.addEventListener('controlling', () => window.location.reload());
+    worker.current?.messageSkipWaiting();
+  };
+  return (
+    <Alert
+      type="info"
+      banner
+      showIcon
+      closable={{ onClose: () => setOffered(false), 'aria-label': 'Later' }}
+      title={
+        busyElsewhere
+          ? 'A make is on the table in another window. The newer version waits until it is done.'
+          : 'A newer version of Tuck Fold is ready.'
+      }
+      action={
+        <Button size="small" type="primary" onClick={() => void take()}>
+          Take it now
+        </Button>
+      }
+    />
+  );
+}

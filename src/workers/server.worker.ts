@@ -1,0 +1,65 @@
+import { setPriority } from 'node:os';
+import { parentPort } from 'node:worker_threads';
+import { readCutList } from '@/core/cutting';
+import { loadSolver, packing, USUAL_PATIENCE } from '@/core/cutting/pack';
+import { planDocument, planFor, readDesign } from '@/core/plan';
+
+/** What the server's helper is asked: a kind of work, and the document as it came. */
+export interface Asked {
+  readonly kind: 'plan' | 'pack';
+  readonly text: string;
+}
+
+/** What it says: the best it has so far, or the answer; what nobody foresaw comes as its stack. */
+export type Said =
+  | { readonly so: 'far'; readonly body: string }
+  | { readonly so: 'answer'; readonly status: 200 | 422; readonly body: string }
+  | { readonly so: 'broke'; readonly stack: string };
+
+// This thread gives way to the one that answers requests. (On Linux a priority is a thread’s own.)
+if (process.platform === 'linux') setPriority(10);
+
+const patience = { ...USUAL_PATIENCE, solverSeconds: 3, joins: 400_000 };
+/** The best so far is told no oftener than this, ms. */
+const OFTEN = 400;
+
+const answer = (status: 200 | 422, body: object): Said => ({ so: 'answer', status, body: JSON.stringify(body) });
+const wrong = (error: string, issues: readonly object[]): Said => answer(422, { error, issues });
+
+function parsed(text: string): { readonly value: unknown } | null {
+  try {
+    return { value: JSON.parse(text) };
+  } catch {
+    return null;
+  }
+}
+
+async function work({ kind, text }: Asked, say: (said: Said) => void): Promise<Said> {
+  const document = parsed(text);
+  if (!document) {
+    const message = text.trim() === '' ? 'The document is empty.' : 'This is not JSON.';
+    return wrong(message, [{ path: '', message }]);
+  }
+  if (kind === 'plan') {
+    const read = readDesign(document.value);
+    return read.ok ? answer(200, planDocument(planFor(read.design))) : wrong('The design has a problem.', read.issues);
+  }
+  const read = readCutList(document.value);
+  if (!read.ok) return wrong('The cut list has a problem.', read.issues);
+  let last = 0;
+  let best: object | null = null;
+  for (const { layout } of packing(read.list, await loadSolver(), patience)) {
+    best = layout;
+    if (performance.now() - last < OFTEN) continue;
+    say({ so: 'far', body: JSON.stringify(layout) });
+    last = performance.now();
+  }
+  return answer(200, best!);
+}
+
+parentPort?.on('message', (asked: Asked) => {
+  const say = (said: Said): void => parentPort!.postMessage(said);
+  work(asked, say).then(say, (error: unknown) =>
+    say({ so: 'broke', stack: error instanceof Error ? (error.stack ?? error.message) : String(error) }),
+  );
+});
