@@ -9,8 +9,6 @@ const EVERYWHERE = [
     key: 'Permissions-Policy',
     value: [
       'accelerometer',
-      'bluetooth',
-      'browsing-topics',
       'camera',
       'display-capture',
       'geolocation',

@@ -13,11 +13,11 @@ await build({
   bundle: true,
   platform: 'node',
   format: 'cjs',
-  // The solver finds its compiled part beside itself.
-  external: ['highs'],
+  // The solver finds its compiled part beside itself, and the browser's driver its own.
+  external: ['highs', '@playwright/test'],
   mainFields: ['module', 'main'],
   logLevel: 'error',
 });
-const { status } = spawnSync(process.execPath, [outfile], { stdio: 'inherit' });
+const { status } = spawnSync(process.execPath, [outfile, ...process.argv.slice(3)], { stdio: 'inherit' });
 rmSync(folder, { recursive: true });
 process.exit(status ?? 1);

@@ -70,13 +70,16 @@ const WORDS: readonly (readonly [table: KeptTable, one: string, many: string])[]
   ['cuts', 'cutting', 'cuttings'],
 ];
 
-const megabytes = (bytes: number): string =>
-  bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;
+/** Bytes as one says them. */
+function megabytes(bytes: number): string {
+  if (bytes < 1e6) return `${Math.max(1, Math.round(bytes / 1e3))} kB`;
+  return bytes < 1e9 ? `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB` : `${(bytes / 1e9).toFixed(1)} GB`;
+}
 
 const REMIND: readonly { readonly value: BackupSetting['every']; readonly label: string }[] = [
-  { value: 'week', label: 'every week' },
-  { value: 'month', label: 'every month' },
-  { value: 'quarter', label: 'every quarter' },
+  { value: 'week', label: 'weekly' },
+  { value: 'month', label: 'monthly' },
+  { value: 'quarter', label: 'quarterly' },
   { value: 'never', label: 'never' },
 ];
 

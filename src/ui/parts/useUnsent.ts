@@ -43,6 +43,9 @@ export function useUnsent<T extends object>(form: string, initial: T, shape: z.Z
           if (gone) return taken.putDown();
           draft.current = taken;
           kept.current = taken.value;
+          // Typed before it was known where to keep it.
+          if (touched.current) keepDraft(taken.id, taken.value, latest.current);
+          if (touched.current) kept.current = latest.current;
           const read = first.current.shape.safeParse(taken.value);
           begin(read.success ? read.data : first.current.initial, read.success);
         },

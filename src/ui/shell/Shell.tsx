@@ -14,6 +14,7 @@ import { useSetting } from '../parts/useKept';
 import { Unkept } from './Unkept';
 import { NewVersion } from './NewVersion';
 import { useMedia } from './useMedia';
+import { useNoClickThrough } from './useNoClickThrough';
 import styles from './Shell.module.css';
 
 const DARK = '(prefers-color-scheme: dark)';
@@ -65,6 +66,7 @@ export function Shell({ children }: { children: ReactNode }) {
   const [theme = 'auto', choose] = useSetting(THEME);
   const deviceDark = useMedia(DARK);
   const still = useMedia(STILL);
+  useNoClickThrough();
   const dark = theme === 'dark' || (theme === 'auto' && deviceDark);
   useEffect(() => {
     // Whatever stands on this page: the data is opened, and what an older page left over is laid. A page that needs it

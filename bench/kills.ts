@@ -1,0 +1,94 @@
+/**
+ * What a killed browser had kept: `npm run build && npm run bench kills`, or with how many: `npm run bench kills 200`.
+ * Edits of every kind, made as a person makes them; the browser is killed, all its processes at once, at a random moment
+ * from 0 to 400 ms after the edit could be seen. What is promised counts from 50 ms on; earlier kills are told apart.
+ */
+import { spawn } from 'node:child_process';
+import { EDITS, Killable, killDuring, type Killed } from '../e2e/killing';
+
+const KILLS = Number(process.argv[2] ?? 1000);
+const PORT = 4340;
+const BROWSERS = 2;
+/** The same kills every time. */
+const SEED = 20261127;
+
+/** A small generator of random numbers (Park and Miller's), for moments that can be had again. */
+function* randoms(seed: number): Generator<number> {
+  for (let state = seed % 2147483647; ;) {
+    state = (state * 48271) % 2147483647;
+    yield state / 2147483647;
+  }
+}
+
+async function main(): Promise<void> {
+  const server = spawn(process.execPath, ['scripts/serve.mjs', String(PORT)], {
+    stdio: 'ignore',
+    env: { ...process.env, NODE_ENV: 'production' },
+  });
+  const base = `http://localhost:${PORT}`;
+  for (let tries = 0; tries < 100; tries++) {
+    if (
+      await fetch(`${base}/api/ping`).then(
+        (answer) => answer.ok,
+        () => false,
+      )
+    )
+      break;
+    await new Promise((wake) => setTimeout(wake, 200));
+  }
+  const started = Date.now();
+  const killed: Killed[] = [];
+  const random = randoms(SEED);
+  let next = 0;
+  const part = async (): Promise<void> => {
+    let browser = new Killable(base);
+    let page = await browser.start();
+    while (next < KILLS) {
+      const n = next++;
+      const edit = EDITS[n % EDITS.length]!;
+      try {
+        const outcome = await killDuring(
+          browser,
+          page,
+          edit,
+          Math.floor(n / EDITS.length) + 1,
+          random.next().value * 400,
+        );
+        page = outcome.page;
+        killed.push(outcome.killed);
+        if (outcome.killed.lost) console.log(`lost: ${JSON.stringify(outcome.killed)}`);
+      } catch (error) {
+        // The edit itself could not be made: said, and begun anew with a fresh browser.
+        console.log(`not made: ${edit.name}: ${String(error).split('\n')[0]}`);
+        await browser.end();
+        browser = new Killable(base);
+        page = await browser.start();
+      }
+      if (killed.length % 100 === 0)
+        console.log(`${killed.length} kills, ${killed.filter(({ lost }) => lost).length} lost`);
+    }
+    await browser.end();
+  };
+  await Promise.all(Array.from({ length: BROWSERS }, part));
+  server.kill();
+  const rows = EDITS.map(({ name }) => {
+    const own = killed.filter(({ edit }) => edit === name);
+    const [early, late] = [own.filter(({ after }) => after < 50), own.filter(({ after }) => after >= 50)];
+    const lost = (some: readonly Killed[]): number => some.filter((one) => one.lost !== null).length;
+    return {
+      edit: name,
+      'from 50 ms': late.length,
+      lost: lost(late),
+      'before 50 ms': early.length,
+      'lost there': lost(early),
+    };
+  });
+  console.table(rows);
+  const sum = (key: 'from 50 ms' | 'lost' | 'before 50 ms' | 'lost there'): number =>
+    rows.reduce((all, row) => all + row[key], 0);
+  console.log(
+    `${killed.length} kills in ${((Date.now() - started) / 60_000).toFixed(1)} minutes. From 50 ms after the edit was seen: ${sum('lost')} of ${sum('from 50 ms')} lost. Earlier: ${sum('lost there')} of ${sum('before 50 ms')}.`,
+  );
+  process.exit(sum('lost') > 0 ? 1 : 0);
+}
+void main();
