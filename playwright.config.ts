@@ -36,7 +36,12 @@ export default defineConfig({
   },
   projects: [
     // What is still opening or closing is missed by a click now and then: here nothing moves.
-    { name: 'table', testIgnore: /space/, use: { contextOptions: { reducedMotion: 'reduce' } } },
+    { name: 'table', testIgnore: /space|offline/, use: { contextOptions: { reducedMotion: 'reduce' } } },
+    {
+      name: 'offline',
+      testMatch: /offline/,
+      use: { serviceWorkers: 'allow', contextOptions: { reducedMotion: 'reduce' } },
+    },
     // The paper in space is drawn without a graphics card; for every page that would be slow.
     {
       name: 'space',

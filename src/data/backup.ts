@@ -53,7 +53,16 @@ const touchedAt = (record: object): number => {
   return updatedAt === createdAt ? 0 : Number(updatedAt) || 0;
 };
 
-/** Tables of a backup in the order they are told of. */
+/**
+ * Which of two was changed last. What nobody touched here gives way. A photo and a setting have no time: what is here is
+ * what was chosen last.
+ */
+function laterOf(table: KeptTable, ours: object, theirs: object): 'here' | 'backup' {
+  if (table === 'settings' || table === 'photos') return 'here';
+  const here = touchedAt(ours);
+  return here === 0 || touchedAt(theirs) > here ? 'backup' : 'here';
+}
+
 const isKept = (table: string): table is KeptTable => (KEPT_TABLES as readonly string[]).includes(table);
 
 /** Looks what a backup would bring, and changes nothing. */
@@ -67,9 +76,13 @@ export async function previewRestore({ tables, photos }: Backup): Promise<Restor
     const ours = (await db.table<object, string>(table).get(id)) ?? null;
     if (ours && (await alike(ours, theirs))) equal++;
     else {
-      // A photo has no time; a setting neither: what is here is what was chosen last.
-      const later = ours && touchedAt(theirs) > touchedAt(ours) ? 'backup' : ours ? 'here' : 'backup';
-      (ours ? differing : added).push({ table, id, theirs, ours, later });
+      (ours ? differing : added).push({
+        table,
+        id,
+        theirs,
+        ours,
+        later: ours ? laterOf(table, ours, theirs) : 'backup',
+      });
     }
   };
   for (const [table, records] of Object.entries(tables)) {

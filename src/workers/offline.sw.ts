@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { Serwist, type PrecacheEntry, type SerwistGlobalConfig, type SerwistPlugin } from 'serwist';
+import { NetworkOnly, Serwist, type PrecacheEntry, type SerwistGlobalConfig, type SerwistPlugin } from 'serwist';
 
 declare global {
   interface WorkerGlobalScope extends SerwistGlobalConfig {
@@ -32,6 +32,8 @@ const app = new Serwist({
   skipWaiting: false,
   clientsClaim: true,
   navigationPreload: false,
+  // An address at which nothing is kept is asked of the network.
+  runtimeCaching: [{ matcher: ({ request }) => request.mode === 'navigate', handler: new NetworkOnly() }],
   // Each a megabyte or two at most, from the same server: few at a time leave it free for the page.
   precacheConcurrency: 6,
 } as ConstructorParameters<typeof Serwist>[0]);
