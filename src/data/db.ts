@@ -253,7 +253,8 @@ export function openDatabase(name = 'tuck-fold'): Database {
   database.version(3).stores({ papers: '&id, from', cuttings: '&id', cuts: '&id, at' });
   database
     .version(DATA_VERSION)
-    .stores({ drafts: '&id', journal: '[page+seq]', applied: '&page', aside: '&id', restores: '&id' });
+    // The log is read whole: an index of it would only make a long import longer.
+    .stores({ log: '&id', drafts: '&id', journal: '[page+seq]', applied: '&page', aside: '&id', restores: '&id' });
   return database;
 }
 

@@ -14,6 +14,8 @@ interface FitChartProps {
 
 const [WIDTH, HEIGHT] = [440, 132];
 const LANES = ['tight', 'right', 'loose'] as const;
+/** Makes a dot names; of more it says how many. */
+const NAMED = 3;
 const WORD = { tight: 'tight', right: 'just right', loose: 'loose' } as const;
 
 /** Room left against the verdict, a dot a make; a line leads to the room that would have been right. */
@@ -26,6 +28,18 @@ export function FitChart({ side, makes, advice, units }: FitChartProps) {
     .domain([Math.min(0, low) / unit, (high * 1.12 + 1) / unit])
     .range([76, WIDTH - 14]);
   const y = (how: (typeof LANES)[number]): number => 20 + LANES.indexOf(how) * 28;
+  const placed = makes.map((make, i) => {
+    const fit = make.fit[side];
+    return {
+      make,
+      from: Math.round(x(make.room[side] / unit)),
+      to: Math.round(x(wantedRoom(make.room[side], fit) / unit)),
+      // Makes at one place stand beside each other, a little up or down.
+      at: y(fit.how) + ((i % 3) - 1) * 6,
+    };
+  });
+  // What would be drawn on top of each other is drawn once: a log of years stays a chart of some dozen dots.
+  const dots = [...Map.groupBy(placed, ({ from, to, at }) => [from, to, at].join()).entries()];
   const domain = x.domain().join();
   useEffect(() => {
     if (!axis.current) return;
@@ -58,16 +72,18 @@ export function FitChart({ side, makes, advice, units }: FitChartProps) {
         </g>
       ))}
       <line x1={x(advice.onMark / unit)} x2={x(advice.onMark / unit)} y1={6} y2={98} className={styles.wanted} />
-      {makes.map((make, i) => {
-        const fit = make.fit[side];
-        // Makes at one place stand beside each other, a little up or down.
-        const lift = ((i % 3) - 1) * 6;
-        const [from, to] = [x(make.room[side] / unit), x(wantedRoom(make.room[side], fit) / unit)];
+      {dots.map(([key, own]) => {
+        const { from, to, at } = own[0]!;
         return (
-          <g key={make.id}>
-            <line x1={from} x2={to} y1={y(fit.how) + lift} y2={y(fit.how) + lift} className={styles.pull} />
-            <circle cx={from} cy={y(fit.how) + lift} r={5.5} className={styles.dot}>
-              <title>{`${make.name}, ${make.day}`}</title>
+          <g key={key}>
+            <line x1={from} x2={to} y1={at} y2={at} className={styles.pull} />
+            <circle cx={from} cy={at} r={5.5} className={styles.dot}>
+              <title>
+                {own
+                  .slice(0, NAMED)
+                  .map(({ make }) => `${make.name}, ${make.day}`)
+                  .join('; ') + (own.length > NAMED ? `; and ${own.length - NAMED} more` : '')}
+              </title>
             </circle>
           </g>
         );
