@@ -3,7 +3,19 @@ import nextVitals from 'eslint-config-next/core-web-vitals';
 import nextTs from 'eslint-config-next/typescript';
 
 /** The floors of the core, lowest first. A floor may import only the floors before it. */
-const FLOORS = ['text', 'length', 'geometry', 'pattern', 'fold', 'constructions', 'tools', 'fit', 'plan', 'cutting', 'files'];
+const FLOORS = [
+  'text',
+  'length',
+  'geometry',
+  'pattern',
+  'fold',
+  'constructions',
+  'tools',
+  'fit',
+  'plan',
+  'cutting',
+  'files',
+];
 /** Packages the core may use: computation only, nothing that draws, stores or asks a clock. */
 const CORE_PACKAGES = [
   'zod',
@@ -61,7 +73,7 @@ const noClock = [
 export default defineConfig([
   ...nextVitals,
   ...nextTs,
-  globalIgnores(['.next/**', '.pw/**', '.reports/**', 'coverage/**', 'next-env.d.ts']),
+  globalIgnores(['.next/**', 'public/sw.js*', '.pw/**', '.reports/**', 'coverage/**', 'next-env.d.ts']),
   {
     rules: {
       '@typescript-eslint/no-unused-vars': [

@@ -1,6 +1,7 @@
 import { buf as crc32 } from 'crc-32';
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { z } from 'zod';
+import { quoted } from '../text';
 
 /**
  * Everything a person keeps, as one file: a zip with `backup.json` (what it is, when it was written, what is in it), a
@@ -132,7 +133,7 @@ export function readBackup(bytes: Uint8Array): ReadBackup {
       const records = parsed(file);
       if (!Array.isArray(records) || !records.every(isRecord)) return refuse(DAMAGED);
       tables[table[1]!] = records;
-    } else return refuse(`There is something in it that no backup has: “${name.slice(0, 60)}”.`);
+    } else return refuse(`There is something in it that no backup has: ${quoted(name)}.`);
   }
   return { ok: true, backup: { writtenAt, dataVersion, tables, photos } };
 }

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { manyLines } from '../text';
+import { manyLines, quoted } from '../text';
 
 /**
  * Signs that make a cell a formula in some spreadsheet: the plain ones, and the full-width ones of East Asian keyboards.
@@ -40,11 +40,23 @@ export type Table =
 export function readTable(text: string, needed: readonly string[], what: string): Table {
   if (text.length > LONGEST_TABLE)
     return { ok: false, message: `This table has ${text.length} characters; ${what} has under ${LONGEST_TABLE}.` };
+  const named = new Set<string>();
+  const twice = new Set<string>();
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
-    transformHeader: (name) => name.trim().toLowerCase(),
+    transformHeader: (written, column) => {
+      const name = written.trim().toLowerCase();
+      if (!named.has(name)) return named.add(name) && name;
+      if (name) twice.add(name);
+      return `column ${column + 1}`;
+    },
   });
+  if (twice.size > 0)
+    return {
+      ok: false,
+      message: `The first line names ${quoted([...twice][0]!)} twice, and it cannot be told which is meant. Rename one of the two columns.`,
+    };
   const fields = parsed.meta.fields ?? [];
   const missing = needed.filter((name) => !fields.includes(name));
   if (missing.length > 0)

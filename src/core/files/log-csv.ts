@@ -1,6 +1,7 @@
 import { constructionNamed, CONSTRUCTIONS } from '../constructions';
 import { mm, parseLength, type Mm } from '../length';
 import { issuesOf } from '../plan';
+import { quoted } from '../text';
 import { cellOf, csv, guarded, length, reading, readTable, type Reading } from './csv';
 import { logEntrySchema, type LogEntry } from './log';
 
@@ -83,7 +84,7 @@ function readLine(row: Readonly<Record<string, unknown>>, line: number): LogLine
     if (written === '') return fallback;
     const value = Number(written);
     if (Number.isFinite(value)) return value;
-    problems.push(`${column}: “${written}” is not a number.`);
+    problems.push(`${column}: ${quoted(written)} is not a number.`);
     return fallback;
   };
   const holder = cell('holder');

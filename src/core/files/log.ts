@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { constructionNamed, CONSTRUCTIONS } from '../constructions';
 import { lengthSchema, mm } from '../length';
-import { lineSchema, linesSchema, nameSchema } from '../text';
+import { lineSchema, linesSchema, nameSchema, quoted } from '../text';
 
 const day = z
   .string()
-  .refine(isDay, { error: ({ input }) => `“${String(input)}” is not a day. Write it year first: 2026-03-21.` });
+  .refine(isDay, { error: ({ input }) => `${quoted(input)} is not a day. Write it year first: 2026-03-21.` });
 
 /** True for a day that the calendar has, written `2026-03-21`. */
 function isDay(text: string): boolean {
@@ -17,7 +17,7 @@ function isDay(text: string): boolean {
 
 const fitted = z.strictObject({
   how: z.enum(['tight', 'right', 'loose'], {
-    error: ({ input }) => `“${String(input)}” is no fit. Write tight, right or loose.`,
+    error: ({ input }) => `${quoted(input)} is no fit. Write tight, right or loose.`,
   }),
   by: lengthSchema({ least: 0, most: 100 }).prefault(mm(0)),
 });
@@ -29,7 +29,7 @@ export const logEntrySchema = z.strictObject({
   name: nameSchema(120, 'It needs a name.'),
   construction: z.string().refine((name) => constructionNamed(name) !== null && constructionNamed(name) !== undefined, {
     error: ({ input }) =>
-      `“${String(input)}” is not a holder known here. Known are: ${CONSTRUCTIONS.map(({ name }) => name).join(', ')}.`,
+      `${quoted(input)} is not a holder known here. Known are: ${CONSTRUCTIONS.map(({ name }) => name).join(', ')}.`,
   }),
   contents: z.strictObject({
     width: lengthSchema({ over: 0 }),

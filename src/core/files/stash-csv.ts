@@ -1,6 +1,7 @@
 import { stashPaperSchema, type StashPaper } from '../cutting';
 import { caliperOf, parseLength, type Units } from '../length';
 import { issuesOf } from '../plan';
+import { quoted } from '../text';
 import { cellOf, csv, guarded, length, reading, readTable, type Reading } from './csv';
 
 /** Columns of the stash as a table, in their order. */
@@ -72,13 +73,13 @@ function readLine(row: Readonly<Record<string, unknown>>, line: number, units: U
     if (written === '') return fallback;
     const value = Number(written);
     if (Number.isFinite(value)) return value;
-    problems.push(`${column}: “${cell(column)}” is not a number.`);
+    problems.push(`${column}: ${quoted(cell(column))} is not a number.`);
     return fallback;
   };
   const weight = number('weight', 0);
   const upright = cell('right way up').toLowerCase();
   if (!['', 'yes', 'no', 'true', 'false'].includes(upright))
-    problems.push(`right way up: write yes or no, not “${upright}”.`);
+    problems.push(`right way up: write yes or no, not ${quoted(upright)}.`);
   const read = stashPaperSchema.safeParse(
     {
       name: cell('name'),

@@ -1,5 +1,6 @@
-import { INCH, mm, type Mm } from './mm';
+import { quoted } from '../text';
 import type { Units } from './graduation';
+import { INCH, mm, type Mm } from './mm';
 
 /** What came of reading a length: the length, or a sentence about the text that could not be read. */
 export type ParsedLength = { ok: true; value: Mm } | { ok: false; message: string };
@@ -46,8 +47,8 @@ export function parseLength(text: string, unitless?: Units): ParsedLength {
   const say = (message: string): ParsedLength => ({ ok: false, message });
   if (text.trim() === '') return say('A length is missing. Write for example 3 3/4 in or 95 mm.');
   if (text.length > LONGEST_TEXT)
-    return say(`“${text.slice(0, 24)}…” is too long to be a length. Write for example 3 3/4 in or 95 mm.`);
-  const unreadable = say(`“${text}” does not read as a length. Write for example 3 3/4 in, 3.75 in or 95 mm.`);
+    return say(`${quoted(text, 25)} is too long to be a length. Write for example 3 3/4 in or 95 mm.`);
+  const unreadable = say(`${quoted(text)} does not read as a length. Write for example 3 3/4 in, 3.75 in or 95 mm.`);
   // Fractions of one sign are taken apart; no other sign stands for plain figures: 3² is not 32.
   const plain = text
     .replace(/[\u00BC-\u00BE\u2150-\u215E]/g, (sign) => ` ${sign.normalize('NFKD')}`)
@@ -65,16 +66,16 @@ export function parseLength(text: string, unitless?: Units): ParsedLength {
   const amount = AMOUNT.exec(amountText);
   if (!amount) return unreadable;
   const unit = unitText === '' ? unitless : unitText;
-  if (unit === undefined) return say(`“${text}” has no unit. Write ${amountText} in or ${amountText} mm.`);
+  if (unit === undefined) return say(`${quoted(text)} has no unit. Write ${amountText} in or ${amountText} mm.`);
   const size = Object.hasOwn(UNIT, unit) ? UNIT[unit] : undefined;
-  if (size === undefined) return say(`“${unitText}” is not a unit known here. Use in, mm or cm.`);
+  if (size === undefined) return say(`${quoted(unitText)} is not a unit known here. Use in, mm or cm.`);
   let value: number;
   if (amount[4] !== undefined) {
     const denominator = Number(amount[4]);
-    if (denominator === 0) return say(`“${text}” divides by nothing. Write for example 3 3/4 in.`);
+    if (denominator === 0) return say(`${quoted(text)} divides by nothing. Write for example 3 3/4 in.`);
     value = Number(amount[2] ?? 0) + Number(amount[3]) / denominator;
   } else value = Number(amount[6]!.replace(',', '.'));
   value *= size * (amount[1] || amount[5] ? -1 : 1);
-  if (Math.abs(value) > LARGEST) return say(`“${text}” is longer than 100 m. Check the unit.`);
+  if (Math.abs(value) > LARGEST) return say(`${quoted(text)} is longer than 100 m. Check the unit.`);
   return { ok: true, value: mm(value === 0 ? 0 : value) };
 }

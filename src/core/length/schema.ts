@@ -5,6 +5,9 @@ import { parseLength } from './parse';
 /** Longest length a design may name, mm: a 10 m roll. */
 export const LONGEST = 10_000;
 
+/** What is shorter than this is nothing, mm: a millionth. */
+const NOTHING = 1e-6;
+
 /** What a length may be, mm; the sentence about a length that is not says the limit. */
 export interface LengthLimits {
   /** The length must be more than this. */
@@ -36,6 +39,7 @@ export const lengthSchema = (limits: LengthLimits = {}) =>
       const wrong = outside(parsed.value, written, limits);
       return wrong ? fail(wrong) : parsed.value;
     }
-    const wrong = outside(written, `${written} mm`, limits);
-    return wrong ? fail(wrong) : mm(written);
+    const value = Math.abs(written) < NOTHING ? 0 : written;
+    const wrong = outside(value, `${written} mm`, limits);
+    return wrong ? fail(wrong) : mm(value);
   });

@@ -10,6 +10,7 @@ import {
   type OptionField,
 } from '../constructions';
 import { GRADUATIONS, inches, lengthSchema, mm, type Graduation, type Mm } from '../length';
+import { oneLine, quoted, shortened } from '../text';
 import type { Blank } from '../pattern';
 import {
   ADHESIVES,
@@ -289,15 +290,13 @@ const LONGEST_MESSAGE = 600;
 export function issuesOf(error: z.ZodError): Issue[] {
   const all = allIssuesOf(error);
   const told = all.slice(0, MOST_ISSUES).map(({ path, message }) => ({
-    path: shortened(path, LONGEST_PATH),
-    message: shortened(message, LONGEST_MESSAGE),
+    path: shortened(oneLine(path), LONGEST_PATH),
+    message: shortened(oneLine(message), LONGEST_MESSAGE),
   }));
   return all.length > MOST_ISSUES
     ? [...told, { path: '', message: `And ${all.length - MOST_ISSUES} more. Mend these first.` }]
     : told;
 }
-
-const shortened = (text: string, most: number): string => (text.length > most ? `${text.slice(0, most - 1)}…` : text);
 
 function allIssuesOf(error: z.ZodError): Issue[] {
   return error.issues.flatMap((issue): Issue[] => {
@@ -307,7 +306,7 @@ function allIssuesOf(error: z.ZodError): Issue[] {
       case 'unrecognized_keys':
         return issue.keys.map((key) => ({
           path: at(key),
-          message: `“${shortened(key, 60)}” is not known here. Check the spelling, or leave it out.`,
+          message: `${quoted(key)} is not known here. Check the spelling, or leave it out.`,
         }));
       case 'invalid_type':
       case 'invalid_union': {
@@ -334,9 +333,8 @@ function allIssuesOf(error: z.ZodError): Issue[] {
 function named(value: unknown): string {
   if (value === null || value === undefined) return 'empty';
   if (Array.isArray(value)) return 'a list';
-  return (
-    { string: 'text', number: 'a number', boolean: `just ${String(value)}` }[typeof value as string] ?? 'something else'
-  );
+  if (typeof value === 'boolean') return `just ${value}`;
+  return { string: 'text', number: 'a number' }[typeof value as string] ?? 'something else';
 }
 
 /** What would do in place of a value of the wrong kind. */

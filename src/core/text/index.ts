@@ -20,6 +20,16 @@ export const manyLines = (text: string): string =>
 /** True for a text that can be printed as it stands, on one line. */
 export const isPrintable = (text: string): boolean => !/[\n\r\t]/.test(text) && text.search(UNPRINTABLE) < 0;
 
+/** A text cut to at most so many characters; a pair that makes one sign is not cut through. */
+export const shortened = (text: string, most: number): string =>
+  text.length > most ? `${text.slice(0, most - 1).replace(/[\uD800-\uDBFF]$/, '')}…` : text;
+
+/** What somebody wrote, as a sentence about it repeats it: printable, on one line, and not long. */
+export function quoted(written: unknown, most = 60): string {
+  const text = typeof written === 'string' ? written : (JSON.stringify(written) ?? 'nothing');
+  return `“${shortened(oneLine(text.slice(0, 10 * most)), most)}”`;
+}
+
 const longest = (most: number): { error: string } => ({ error: `At most ${most} characters.` });
 
 /** A line of text in a document or a table: made printable, at most so many characters. */

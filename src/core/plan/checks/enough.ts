@@ -11,6 +11,8 @@ export interface Enough {
 
 /** No more than this much larger is worth telling: by then it is another thing. */
 const MOST_TIMES = 60;
+/** What is smaller than this is taken for this, mm: nothing can be drawn round either. */
+const SMALLEST = 1;
 /** Tried sizes grow by this share until one can be drawn; then the least one is halved down to. */
 const GROWTH = 1.25;
 
@@ -28,8 +30,9 @@ export function enoughToDraw(design: Design): Enough | null {
     return drawn(design.construction, briefFor({ ...design, [of]: size })).ok;
   };
   const least = (side: Enough['side']): Mm | null => {
-    let [low, high] = [now[side] as number, now[side] * GROWTH];
-    for (; !goes(side, high); [low, high] = [high, high * GROWTH]) if (high > now[side] * MOST_TIMES) return null;
+    const from = Math.max(now[side], SMALLEST);
+    let [low, high] = [from, from * GROWTH];
+    for (; !goes(side, high); [low, high] = [high, high * GROWTH]) if (high > from * MOST_TIMES) return null;
     for (let i = 0; i < 12; i++) {
       const half = (low + high) / 2;
       if (goes(side, half)) high = half;
