@@ -64,12 +64,12 @@ function build(brief: Brief<Options>): BuildResult {
       : mm(blank!.width - f - b);
   const long = b - WING_LESS;
   if (long < 2 * WING_TOP) return refuse(tooLarge('wing', WING_LESS, b - 2 * WING_TOP));
-  if (f > B + HAIR) return refuse(tooLarge('front', f, B));
-  // A back wing turns down about the base's end: its far upper corner must clear the front.
+  // A front no higher than the back; and a back wing turns down about the base's end, so that its far upper corner must
+  // clear the front. The limit told answers both.
   const turns = b - CLEAR;
-  if (f >= turns) return refuse(tooLarge('front', f, turns - 2 * WING_TOP));
-  const backLong = Math.min(long, Math.sqrt(turns * turns - f * f));
-  if (backLong <= WING_TOP) return refuse(tooLarge('front', f, Math.sqrt(turns * turns - 4 * WING_TOP * WING_TOP)));
+  const backLong = Math.min(long, Math.sqrt(Math.max(0, turns * turns - f * f)));
+  if (f > B + HAIR || backLong <= WING_TOP)
+    return refuse(tooLarge('front', f, Math.min(B, Math.sqrt(turns * turns - 4 * WING_TOP * WING_TOP))));
   // A tuck swings in between the walls, so it is no longer than they stand apart.
   const k = blank ? tucked : Math.min(tucked, depthTold - CLEAR);
   const m = Math.max(s + k, long);

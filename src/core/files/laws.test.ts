@@ -87,7 +87,8 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
       const faces = facesBetween([
         ...rim,
         ...[...read.cut, ...read.scores, ...read.slits].map((line) => meeting(line, vertices)),
-      ]).filter((a) => a > 0.05);
+        // A last place rounded otherwise in the rim than in the cut leaves a sliver as long as the sheet: no piece of paper.
+      ]).filter((a) => a > 0.0002 * Math.max(width, height));
       for (const panel of piece.panels) {
         const found = faces.findIndex((face) => Math.abs(face - area(panel.polygon)) < 0.2);
         expect([panel.id, found]).not.toEqual([panel.id, -1]);
