@@ -113,7 +113,6 @@ const typed = (name: string, open: string, field: string, text: (n: number) => s
 });
 
 const BENCH = '/bench?p=demo-1';
-const WIDTH = 'input:below(h2:has-text("What goes in"))';
 
 /** Every kind of edit, as far as it is seen at once. */
 export const EDITS: readonly Edit[] = [
@@ -121,22 +120,21 @@ export const EDITS: readonly Edit[] = [
   typed('the name on the bench', BENCH, '[aria-label="Name of the project"]', (n) => `Star cards ${n}`),
   {
     name: 'a choice on the bench',
-    open: BENCH,
-    make: async (page, n) => {
-      await page
-        .getByRole('radiogroup', { name: 'Units' })
-        .getByText(n % 2 ? 'in' : 'mm', { exact: true })
-        .click();
+    // Another project: lengths of the first are typed in inches.
+    open: '/bench?p=demo-4',
+    make: async (page) => {
+      const units = page.getByRole('radiogroup', { name: 'Units' });
+      const now = await units.locator('.ant-segmented-item-selected').innerText();
+      kept.set('units', now === 'in' ? 'mm' : 'in');
+      await units.getByText(kept.get('units')!, { exact: true }).click();
       await drawn(page);
     },
-    there: async (page, n) => {
-      await page.locator(WIDTH).first().waitFor();
-      await page
+    there: (page) =>
+      page
         .getByRole('radiogroup', { name: 'Units' })
         .locator('.ant-segmented-item-selected')
-        .getByText(n % 2 ? 'in' : 'mm', { exact: true })
-        .waitFor();
-    },
+        .getByText(kept.get('units')!, { exact: true })
+        .waitFor(),
   },
   {
     name: 'a fold dragged by keys on the bench',

@@ -168,13 +168,13 @@ async function layOne({ table, id, patch, whole, fresh, at }: JournalEntry): Pro
  */
 export async function layLeftOver(): Promise<void> {
   const left = (await db.journal.toArray()).filter(({ page }) => page !== THIS_PAGE);
-  for (const [page, entries] of Map.groupBy(left, (entry) => entry.page)) {
-    await lay(
-      page,
-      [...entries].sort((a, b) => a.seq - b.seq),
-    );
-    const last = Math.max(...entries.map(({ seq }) => seq));
-    await db.journal.where(':id').between([page, 0], [page, last], true, true).delete();
+  for (const page of new Set(left.map((entry) => entry.page))) {
+    const entries = left.filter((entry) => entry.page === page).sort((a, b) => a.seq - b.seq);
+    await lay(page, entries);
+    await db.journal
+      .where(':id')
+      .between([page, 0], [page, entries.at(-1)!.seq], true, true)
+      .delete();
   }
   const old = Date.now() - 24 * 3600_000;
   const writing = new Set(left.map(({ page }) => page));

@@ -79,7 +79,6 @@ export const entryKey = ({ day, name, construction, note, copies }: LogEntry): s
 
 export const savePhoto = (id: string, image: Blob): Promise<string> => db.photos.put({ id, image });
 export const dropPhoto = (id: string): Promise<void> => db.photos.delete(id);
-export const loadPhoto = async (id: string): Promise<Blob | null> => (await db.photos.get(id))?.image ?? null;
 
 /** A make that tells how much room was right: one whose room is known. */
 export type Evidence = LogRecord & { readonly room: NonNullable<LogEntry['room']> };

@@ -1,4 +1,4 @@
-import { axisBottom, extent, scaleLinear, select } from 'd3';
+import { axisBottom, extent, group, scaleLinear, select } from 'd3';
 import { useEffect, useRef } from 'react';
 import { wantedRoom, type RoomAdvice } from '@/core/fit';
 import { formatLength, INCH, mm, type Units } from '@/core/length';
@@ -39,7 +39,7 @@ export function FitChart({ side, makes, advice, units }: FitChartProps) {
     };
   });
   // What would be drawn on top of each other is drawn once: a log of years stays a chart of some dozen dots.
-  const dots = [...Map.groupBy(placed, ({ from, to, at }) => [from, to, at].join()).entries()];
+  const dots = [...group(placed, ({ from, to, at }) => [from, to, at].join()).entries()];
   const domain = x.domain().join();
   useEffect(() => {
     if (!axis.current) return;

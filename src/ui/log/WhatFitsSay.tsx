@@ -1,4 +1,5 @@
 import { Button } from 'antd';
+import { group } from 'd3';
 import { constructionNamed, type Ease } from '@/core/constructions';
 import { roomFromFits, type ContentsKind, type RoomAdvice } from '@/core/fit';
 import { formatLength, mm } from '@/core/length';
@@ -18,7 +19,7 @@ const SAME = 0.8;
 export function WhatFitsSay({ entries }: { readonly entries: readonly LogRecord[] }) {
   const { units } = useUnits();
   const [usual = {}, setUsual] = useSetting(USUAL_ROOM);
-  const groups = Map.groupBy(evidenceIn(entries), (entry) => fitKey(entry.construction, entry.contents));
+  const groups = group(evidenceIn(entries), (entry) => fitKey(entry.construction, entry.contents));
   if (groups.size === 0) return null;
   const graduation = units === 'in' ? '1/16 in' : '1 mm';
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);

@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto';
+import { Worker } from 'node:worker_threads';
 import type { Asked } from '@/workers/server.worker';
 import { readBody } from './body';
 import { crew, type Outcome } from './crew';
 
+const hire = (): Worker => new Worker(new URL('../../../workers/server.worker.ts', import.meta.url));
 /** A plan takes milliseconds: many may wait for one thread. A layout takes seconds: two at once, and none waits. */
 const CREWS: Record<Asked['kind'], ReturnType<typeof crew>> = {
-  plan: crew({ hands: 1, queue: 64, deadline: 8000 }),
-  pack: crew({ hands: 2, queue: 0, deadline: 10_000 }),
+  plan: crew({ hands: 1, queue: 64, deadline: 8000, hire }),
+  pack: crew({ hands: 2, queue: 0, deadline: 10_000, hire }),
 };
 
 const BUSY: Record<Asked['kind'], string> = {

@@ -1,4 +1,4 @@
-import { Worker } from 'node:worker_threads';
+import type { Worker } from 'node:worker_threads';
 import type { Asked, Said } from '@/workers/server.worker';
 
 /** What became of a piece of work: an answer, nothing in time, no hand free, the asker gone, or a fault of ours. */
@@ -14,13 +14,15 @@ interface CrewLimits {
   readonly queue: number;
   /** Longest a piece of work may take, ms: then the best so far is the answer, and the thread is ended. */
   readonly deadline: number;
+  /** Starts a thread. */
+  readonly hire: () => Worker;
 }
 
 /**
  * Does work in threads beside the one that answers requests, so that no document, however it is made, keeps the server
  * from answering. A thread whose work takes too long, or whose asker went away, is ended with it.
  */
-export function crew({ hands, queue, deadline }: CrewLimits): {
+export function crew({ hands, queue, deadline, hire }: CrewLimits): {
   readonly ask: (asked: Asked, signal: AbortSignal) => Promise<Outcome>;
 } {
   const idle: Worker[] = [];
@@ -33,7 +35,7 @@ export function crew({ hands, queue, deadline }: CrewLimits): {
   };
   const begin = (asked: Asked, signal: AbortSignal): Promise<Outcome> =>
     new Promise((resolve) => {
-      const worker = idle.pop() ?? new Worker(new URL('../../../workers/server.worker.ts', import.meta.url));
+      const worker = idle.pop() ?? hire();
       let best: string | null = null;
       const settle = (outcome: Outcome, keep: boolean): void => {
         clearTimeout(timer);

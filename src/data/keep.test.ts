@@ -1,0 +1,263 @@
+import 'fake-indexeddb/auto';
+import { DEMO_SHELF } from './demo';
+import { db, type AsideRecord, type JournalEntry, type Project } from './db';
+import { keepDraft, sweepDrafts, takeUpDraft } from './drafts';
+import {
+  allKept,
+  followAll,
+  followRecord,
+  keep,
+  keepingTrouble,
+  layLeftOver,
+  onChanges,
+  readAll,
+  seenNow,
+  THIS_PAGE,
+  type Damaged,
+} from './keep';
+import { patchBetween } from './patch';
+
+const PROJECT: Project = {
+  id: 'p1',
+  name: 'Star cards',
+  units: 'in',
+  design: DEMO_SHELF[0]!.design,
+  createdAt: 1000,
+  updatedAt: 1000,
+  deletedAt: 0,
+};
+
+beforeEach(async () => {
+  await allKept();
+  await Promise.all(db.tables.map((table) => table.clear()));
+  await db.projects.put(PROJECT);
+});
+
+const kept = () => db.projects.get('p1');
+const soon = (): Promise<void> => new Promise((wake) => setTimeout(wake, 30));
+
+/** What another page wrote down before it was killed: changes of a name, one after the other. */
+const leftBy = (page: string, names: readonly string[], more: Partial<JournalEntry> = {}): Promise<unknown> =>
+  db.journal.bulkPut(
+    names.map((name, i): JournalEntry => ({
+      page,
+      seq: i + 1,
+      table: 'projects',
+      id: 'p1',
+      patch: [{ at: ['name'], set: name }],
+      whole: { name },
+      fresh: null,
+      at: 2000 + i,
+      ...more,
+    })),
+  );
+
+describe('a change', () => {
+  test('is seen at once, written into the journal in the same task, and laid over its record', async () => {
+    const seen: string[] = [];
+    const stop = followRecord<Project>('projects', 'p1', (record) => seen.push(record?.name ?? 'none'), fail);
+    await soon();
+    keep('projects', 'p1', PROJECT, { ...PROJECT, name: 'Moon cards' });
+    expect(seen.at(-1)).toBe('Moon cards');
+    expect(seenNow('projects', 'p1')).toMatchObject({ name: 'Moon cards' });
+    // The next reading of the journal finds it, though nothing was waited for.
+    expect((await db.journal.toArray()).map(({ page, patch }) => [page, patch])).toEqual([
+      [THIS_PAGE, [{ at: ['name'], set: 'Moon cards' }]],
+    ]);
+    await allKept();
+    expect(await kept()).toMatchObject({ name: 'Moon cards', units: 'in' });
+    expect((await kept())!.updatedAt).toBeGreaterThan(1000);
+    await soon();
+    expect(await db.journal.count()).toBe(0);
+    stop();
+  });
+
+  test('takes nothing of what another window changed meanwhile', async () => {
+    await db.projects.update('p1', { units: 'mm' });
+    keep('projects', 'p1', PROJECT, { ...PROJECT, name: 'Moon cards' });
+    await allKept();
+    expect(await kept()).toMatchObject({ name: 'Moon cards', units: 'mm' });
+  });
+
+  test('that changes nothing writes nothing', async () => {
+    keep('projects', 'p1', PROJECT, { ...PROJECT });
+    expect(await db.journal.count()).toBe(0);
+  });
+
+  test('of a record that another window took out makes no new one, and says so until the next is kept', async () => {
+    await db.projects.delete('p1');
+    const told: (string | undefined)[] = [];
+    const stop = onChanges(() => told.push(keepingTrouble()?.kind));
+    keep('projects', 'p1', PROJECT, { ...PROJECT, name: 'Moon cards' });
+    await allKept();
+    expect(await kept()).toBeUndefined();
+    expect(told.at(-1)).toBe('gone');
+    await db.projects.put(PROJECT);
+    keep('projects', 'p1', PROJECT, { ...PROJECT, name: 'Sun cards' });
+    await allKept();
+    expect(told.at(-1)).toBeUndefined();
+    stop();
+  });
+
+  test('that cannot be laid is told, stays seen, and is laid once it can be', async () => {
+    const full = Object.assign(new Error('no room'), { name: 'QuotaExceededError' });
+    const broken = jest.spyOn(db.projects.constructor.prototype as typeof db.projects, 'put').mockRejectedValue(full);
+    keep('projects', 'p1', PROJECT, { ...PROJECT, name: 'Moon cards' });
+    await expect(allKept()).rejects.toMatchObject({ kind: 'full' });
+    expect(keepingTrouble()?.message).toMatch(/no room left/);
+    expect((await kept())!.name).toBe('Star cards');
+    expect(await db.journal.count()).toBe(1);
+    broken.mockRestore();
+    await allKept();
+    expect(keepingTrouble()).toBeNull();
+    expect((await kept())!.name).toBe('Moon cards');
+  });
+
+  test('that does not go with what came meanwhile is laid whole, so that the record stays sound', async () => {
+    const design = { version: 1, construction: 'coin-envelope', contents: { width: 90, height: 60 }, options: {} };
+    const envelope = { ...PROJECT, design } as unknown as Project;
+    // Another window made a band of it, which has no corners; here the corners get their radius.
+    await db.projects.put({ ...envelope, design: { ...design, construction: 'belly-band' } } as unknown as Project);
+    const after = { ...envelope, design: { ...design, options: { corner: 8 } } };
+    keep('projects', 'p1', envelope, after as unknown as Project);
+    await allKept();
+    expect((await kept())!.design).toEqual(after.design);
+  });
+});
+
+describe('what a killed page left', () => {
+  test('is laid in its order when the data is opened, once', async () => {
+    await leftBy('dead', ['M', 'Mo', 'Moon']);
+    await layLeftOver();
+    expect((await kept())!.name).toBe('Moon');
+    expect(await db.journal.count()).toBe(0);
+    await db.projects.update('p1', { name: 'Sun' });
+    // It comes back, as when two windows opened at once: it is known to be laid.
+    await leftBy('dead', ['M', 'Mo', 'Moon']);
+    await layLeftOver();
+    expect((await kept())!.name).toBe('Sun');
+  });
+
+  test('is laid from where it stopped being laid', async () => {
+    await leftBy('dead', ['M', 'Mo']);
+    await layLeftOver();
+    await leftBy('dead', ['M', 'Mo', 'Moon']);
+    await layLeftOver();
+    expect((await kept())!.name).toBe('Moon');
+  });
+
+  test('makes a record where there was none yet, and only where that was meant', async () => {
+    const fresh = { key: 'theme', value: 'light' };
+    await leftBy('dead', ['x'], { id: 'nowhere' });
+    await leftBy('dead-too', ['dark'], {
+      table: 'settings',
+      id: 'theme',
+      fresh,
+      patch: patchBetween(fresh, { ...fresh, value: 'dark' }),
+      whole: { value: 'dark' },
+    });
+    await layLeftOver();
+    expect(await db.projects.get('nowhere')).toBeUndefined();
+    expect(await db.settings.get('theme')).toEqual({ key: 'theme', value: 'dark' });
+  });
+
+  test('for a record that cannot be read does not write over it: it is set aside as it was', async () => {
+    const damaged = { ...PROJECT, name: 7 };
+    await db.projects.put(damaged as unknown as Project);
+    await leftBy('dead', ['Moon']);
+    await layLeftOver();
+    expect(await kept()).toEqual(damaged);
+    const [aside] = (await db.aside.toArray()) as [AsideRecord];
+    expect(aside).toMatchObject({ table: 'projects', record: damaged });
+    expect(aside.why).toMatch(/name/);
+  });
+
+  test('long ago is forgotten, but not while it still waits', async () => {
+    const long = Date.now() - 48 * 3600_000;
+    await db.applied.bulkPut([
+      { page: 'old', seq: 3, at: long },
+      { page: 'new', seq: 3, at: Date.now() },
+    ]);
+    await layLeftOver();
+    expect((await db.applied.toArray()).map(({ page }) => page)).toEqual(['new']);
+  });
+});
+
+describe('what is followed', () => {
+  test('a record that cannot be read is told as damaged, and the others go on', async () => {
+    await db.projects.put({ ...PROJECT, id: 'p2', name: 7 } as unknown as Project);
+    const all = await readAll<Project>('projects');
+    expect(all.records.map(({ id }) => id)).toEqual(['p1']);
+    expect(all.damaged).toMatchObject([{ table: 'projects', id: 'p2', raw: { name: 7 } }]);
+    const found: (Damaged | null)[] = [];
+    const stop = followRecord<Project>('projects', 'p2', (_, damaged) => found.push(damaged), fail);
+    await soon();
+    stop();
+    expect(found.at(-1)).toMatchObject({ id: 'p2', raw: { name: 7 } });
+  });
+
+  test('a list shows this page’s change before the database does, and another window’s when it comes', async () => {
+    const names: string[] = [];
+    const stop = followAll<Project>('projects', ({ records }) => names.push(records[0]?.name ?? 'none'), fail);
+    await soon();
+    keep('projects', 'p1', PROJECT, { ...PROJECT, name: 'Moon cards' });
+    expect(names.at(-1)).toBe('Moon cards');
+    await allKept();
+    await db.projects.update('p1', { name: 'Sun cards' });
+    await soon();
+    expect(names.at(-1)).toBe('Sun cards');
+    stop();
+    await db.projects.update('p1', { name: 'Nobody looks' });
+    await soon();
+    expect(names.at(-1)).toBe('Sun cards');
+  });
+});
+
+describe('what is typed and not sent off', () => {
+  /** Locks as a browser lends them, between all its pages. */
+  const lent = new Set<string>();
+  const request = (
+    name: string,
+    _: object,
+    held: (lock: object | null) => Promise<void> | undefined,
+  ): Promise<void> => {
+    if (lent.has(name)) return Promise.resolve(held(null));
+    lent.add(name);
+    return Promise.resolve(held({ name })).finally(() => lent.delete(name));
+  };
+  beforeAll(() =>
+    Object.defineProperty(globalThis, 'navigator', { value: { locks: { request } }, configurable: true }),
+  );
+  beforeEach(() => lent.clear());
+
+  test('is taken up by the next that opens the form, the last typed first', async () => {
+    const first = await takeUpDraft('note');
+    expect(first.value).toBeNull();
+    keepDraft(first.id, null, { text: 'tight at the top' });
+    await allKept();
+    // Another window that opens the form meanwhile gets one of its own.
+    expect((await takeUpDraft('note')).id).not.toBe(first.id);
+    first.putDown();
+    await soon();
+    const again = await takeUpDraft('note');
+    expect(again).toMatchObject({ id: first.id, value: { text: 'tight at the top' } });
+    expect((await takeUpDraft('other')).value).toBeNull();
+  });
+
+  test('is forgotten when it was sent off', async () => {
+    const { id, putDown } = await takeUpDraft('note');
+    keepDraft(id, null, { text: 'a' });
+    await allKept();
+    keepDraft(id, { text: 'a' }, null);
+    await allKept();
+    putDown();
+    await soon();
+    expect((await takeUpDraft('note')).value).toBeNull();
+    expect(await sweepDrafts()).toBe(1);
+    expect(await db.drafts.count()).toBe(0);
+  });
+});
+
+function fail(trouble: Error): never {
+  throw trouble;
+}
