@@ -412,6 +412,26 @@ describe('lists that cannot be read', () => {
       { sheets: [{ ...square, width: '4 in', trim: '2 in' }], pieces: [inch('p', 1, 1)] },
       'leaves nothing of',
     ],
+    [
+      'a strip of nothing from a long sheet',
+      { sheets: [{ ...square, height: '8 m' }], pieces: [{ name: 'p', width: '6 mm', height: '4 in' }] },
+      'Cut strips of it first',
+    ],
+    [
+      'confetti',
+      { sheets: [{ ...square, width: '1 m', height: '1 m' }], pieces: [{ name: 'p', width: '2 mm', height: '3 mm' }] },
+      'the most a list may ask for',
+    ],
+    [
+      'more sizes than a list holds',
+      { sheets: [square], pieces: Array.from({ length: 201 }, (_, i) => inch(`p${i}`, 1, 1)) },
+      'At most 200 sizes of piece',
+    ],
+    [
+      'more kinds of sheet than a list holds',
+      { sheets: Array.from({ length: 61 }, (_, i) => ({ ...square, name: `s${i}` })), pieces: [inch('p', 1, 1)] },
+      'At most 60 kinds of sheet',
+    ],
     ['a foreign word', { sheets: [{ ...square, colour: 'red' }], pieces: [inch('p', 1, 1)] }, 'is not known here'],
   ])('%s', (_, list, sentence) => {
     const found = readCutList({ version: 1, ...list });

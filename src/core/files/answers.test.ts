@@ -160,6 +160,20 @@ describe('what shrinks to nothing is refused, with the size that would do', () =
   });
 });
 
+test.each(CONSTRUCTIONS.map(({ name }) => name))('%s: a size told to be enough is enough', (construction) => {
+  for (const width of [1e-5, 0.3, 2.9]) {
+    const input = { version: 1, construction, contents: { width, height: 100 } };
+    const read = readDesign(input);
+    if (!read.ok) throw new Error(JSON.stringify(read.issues));
+    const plan = planFor(read.design);
+    expect(plan.made).toBeNull();
+    const [check] = checksOf(plan);
+    const grown = check!.remedies.find(({ change }) => change.contents);
+    const cured = readDesign({ ...input, ...grown!.change });
+    expect([width, cured.ok && planFor(cured.design).made !== null]).toEqual([width, true]);
+  }
+});
+
 test('the chooser answers whatever it is asked', () => {
   fc.assert(
     fc.property(anyDesign(CONSTRUCTIONS[0]!), ({ contents, blank, tool, graduation }) => {

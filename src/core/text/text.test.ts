@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { isPrintable, lineSchema, linesSchema, manyLines, nameSchema, oneLine } from '.';
+import { isPrintable, lineSchema, linesSchema, manyLines, nameSchema, oneLine, quoted, shortened } from '.';
 
 test.each([
   [' Star\tcards ', 'Star cards'],
@@ -32,4 +32,23 @@ test('schemas make text printable before they count it', () => {
   expect(lineSchema(4).safeParse('abcde').error?.issues[0]?.message).toBe('At most 4 characters.');
   expect(nameSchema(9, 'It needs a name.').safeParse(' \u0000 ').error?.issues[0]?.message).toBe('It needs a name.');
   expect(linesSchema(9).parse('a\r\nb')).toBe('a\nb');
+});
+
+test('what was written is repeated short, on one line and without what turns the sentence round', () => {
+  expect(quoted('wide')).toBe('“wide”');
+  expect(quoted('a\nb\u202Ec\u0007')).toBe('“a bc”');
+  expect(quoted('x'.repeat(1_000_000), 10)).toBe(`“${'x'.repeat(9)}…”`);
+  expect([7, null, undefined, { a: 1 }].map((value) => quoted(value))).toEqual([
+    '“7”',
+    '“null”',
+    '“nothing”',
+    '“{"a":1}”',
+  ]);
+  // An object that cannot be made text by itself.
+  expect(quoted({ toString: 1 })).toBe('“{"toString":1}”');
+});
+
+test('a text is not cut through a pair that makes one sign', () => {
+  expect(shortened('moon🌛🌛', 6)).toBe('moon…');
+  expect(shortened('moon🌛', 6)).toBe('moon🌛');
 });

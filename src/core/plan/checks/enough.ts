@@ -1,4 +1,4 @@
-import { drawn } from '../../constructions';
+import { drawn, withFeatures } from '../../constructions';
 import { mm, roundTo, type Mm } from '../../length';
 import { briefFor, type Design } from '../design';
 
@@ -27,7 +27,8 @@ export function enoughToDraw(design: Design): Enough | null {
   const goes = (side: Enough['side'], to: number): boolean => {
     const square = of === 'blank' && Math.abs(now.width - now.height) < 1e-6;
     const size = square ? { width: mm(to), height: mm(to) } : { ...now, [side]: mm(to) };
-    return drawn(design.construction, briefFor({ ...design, [of]: size })).ok;
+    const pattern = drawn(design.construction, briefFor({ ...design, [of]: size }));
+    return pattern.ok && withFeatures(pattern.built).ok;
   };
   const least = (side: Enough['side']): Mm | null => {
     const from = Math.max(now[side], SMALLEST);

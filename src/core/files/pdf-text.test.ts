@@ -1,0 +1,57 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { planOf } from '../../../tests/helpers/designs';
+import { inches } from '../length';
+import { isPlain, wrapped } from './pdf-text';
+import { sheetPdf } from './pdf';
+import { PAGES, sheetDrawing } from '.';
+
+/** The fonts the app ships, for what the readers' own lack. */
+const FONTS = ['latin-ext', 'greek', 'cyrillic'].map((letters) =>
+  readFileSync(`node_modules/@fontsource/source-sans-3/files/source-sans-3-${letters}-400-normal.woff`),
+);
+const drawing = sheetDrawing(
+  planOf({ version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } }).made!,
+);
+const printed = (title: string, fonts: readonly Uint8Array[] = FONTS) =>
+  sheetPdf([drawing], PAGES[0]!, { title, numbers: 'Cut.', bar: { length: inches(4), label: '4 in' } }, [], fonts);
+/** The words of a PDF, read with pdf.js in a process of its own because it is published as ES modules only. */
+const wordsIn = (bytes: Uint8Array): string =>
+  (
+    JSON.parse(execFileSync('node', ['tests/helpers/read-pdf.mjs'], { input: bytes, encoding: 'utf8' })) as {
+      text: string;
+    }[]
+  )
+    .map(({ text }) => text)
+    .join(' ')
+    .replace(/\s+/g, '');
+
+test.each(['Карты со звёздами', 'Κάρτες με αστέρια', 'Çiğdem, Łódź & Šárka', 'Mixed: star, звезда, αστέρι'])(
+  '“%s” is printed whole, and read back by pdf.js',
+  async (title) => {
+    const { bytes, missing } = await printed(title);
+    expect(missing).toEqual([]);
+    expect(wordsIn(bytes)).toContain(title.replace(/\s+/g, ''));
+  },
+);
+
+test('letters no font has are told, each once, and a dot stands for each', async () => {
+  const { bytes, missing } = await printed('星のカード 星 🌛\u200D🌟');
+  expect(missing).toEqual(['星', 'の', 'カ', 'ー', 'ド', '🌛', '🌟']);
+  expect(wordsIn(bytes)).toContain('·····');
+});
+
+test('without more fonts it prints what every reader has, and tells the rest', async () => {
+  const { missing } = await printed('Karte № Ж', []);
+  expect(missing).toEqual(['№', 'Ж']);
+});
+
+test('plain is what the readers’ own fonts have, by their code page', () => {
+  expect(['Café “x” – 3 ½ € ™', 'œ Š ž'].every(isPlain)).toBe(true);
+  expect(['Ж', '½\u0301', '→', '✓', '\u0007'].some(isPlain)).toBe(false);
+});
+
+test('words are set in lines that fit; a word too long stands alone', () => {
+  const fits = (line: string): boolean => line.length <= 8;
+  expect(wrapped('cut the square card-holder so', fits)).toEqual(['cut the', 'square', 'card-holder', 'so']);
+});
