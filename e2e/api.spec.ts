@@ -1,4 +1,8 @@
+import { connect } from 'node:net';
 import { expect, test } from '@playwright/test';
+
+// One after the other: they count what the server does at once.
+test.describe.configure({ mode: 'default' });
 
 const card = { version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } };
 
@@ -47,4 +51,202 @@ test('the pack route answers as the command line does, and refuses with sentence
 test('the schema is published', async ({ request }) => {
   const schema = (await (await request.get('/api/v1/schema')).json()) as { $defs: object };
   expect(Object.keys(schema.$defs)).toEqual(expect.arrayContaining(['plan', 'cutList', 'layout']));
+});
+
+/** The heaviest list that may be asked for: as many sizes as a list holds, none of them like another. */
+const HEAVY = {
+  version: 1,
+  sheets: [
+    { name: 'roll', width: '700 mm', height: '1000 mm', count: 500 },
+    { name: 'sheet', width: '305 mm', height: '305 mm', count: 500 },
+  ],
+  pieces: Array.from({ length: 190 }, (_, i) => ({
+    name: `p${i}`,
+    width: 31.7 + ((i * 37) % 190),
+    height: 33.1 + ((i * 53) % 210),
+    quantity: 1 + (i % 10),
+    turn: true,
+  })),
+};
+const SMALL = {
+  version: 1,
+  sheets: [{ name: 'cardstock', width: '12 in', height: '12 in', count: 2 }],
+  pieces: [{ name: 'mat', width: '5 in', height: '5 in', quantity: 2 }],
+};
+
+test.describe('while the heaviest requests run', () => {
+  const origin = (baseURL: string | undefined): string => baseURL!;
+  const post = (url: string, body: object, signal?: AbortSignal): Promise<Response> =>
+    fetch(url, { method: 'POST', body: JSON.stringify(body), ...(signal ? { signal } : {}) });
+
+  test('the server goes on answering, turns away what is too much, and has an answer at the deadline', async ({
+    baseURL,
+  }) => {
+    const [pack, ping] = [`${origin(baseURL)}/api/v1/pack`, `${origin(baseURL)}/api/ping`];
+    // Both threads are there, and their parts are loaded.
+    await Promise.all([post(pack, SMALL), post(pack, SMALL)]);
+    let running = true;
+    const waits: number[] = [];
+    const pinging = (async () => {
+      while (running) {
+        const asked = performance.now();
+        expect((await fetch(ping)).status).toBe(200);
+        waits.push(performance.now() - asked);
+        await new Promise((wake) => setTimeout(wake, 15));
+      }
+    })();
+    const heavy = [post(pack, HEAVY), post(pack, HEAVY)];
+    await new Promise((wake) => setTimeout(wake, 600));
+    const third = await post(pack, SMALL);
+    expect(third.status).toBe(503);
+    expect(third.headers.get('retry-after')).toBe('5');
+    expect(JSON.stringify(await third.json())).toContain('two are the most at once');
+    // Plans are made beside them.
+    expect((await post(`${origin(baseURL)}/api/v1/plan`, card)).status).toBe(200);
+    for (const answer of await Promise.all(heavy)) {
+      expect(answer.status).toBe(200);
+      const layout = (await answer.json()) as { sheetsUsed: number; lowerBound: number; unplaced: unknown[] };
+      expect(layout.sheetsUsed).toBeGreaterThanOrEqual(layout.lowerBound);
+      expect(layout.unplaced).toEqual([]);
+    }
+    running = false;
+    await pinging;
+    waits.sort((a, b) => a - b);
+    const [usual, worst] = [waits[Math.floor(waits.length * 0.95)]!, waits.at(-1)!];
+    test.info().annotations.push({
+      type: 'ping',
+      description: `${waits.length} pings, 95 of 100 under ${usual.toFixed(0)} ms, worst ${worst.toFixed(0)} ms`,
+    });
+    // Nothing of the heavy work is done where pings are answered: that would hold them up for seconds. (The rest of the
+    // suite runs on the same two cores.)
+    expect(waits.length).toBeGreaterThan(100);
+    expect(usual).toBeLessThan(100);
+    expect(worst).toBeLessThan(1000);
+  });
+
+  test('who goes takes the work along', async ({ baseURL }) => {
+    const pack = `${origin(baseURL)}/api/v1/pack`;
+    const leaving = new AbortController();
+    const left = [post(pack, HEAVY, leaving.signal), post(pack, HEAVY, leaving.signal)];
+    await new Promise((wake) => setTimeout(wake, 500));
+    expect((await post(pack, SMALL)).status).toBe(503);
+    leaving.abort();
+    await Promise.allSettled(left);
+    await expect(async () => expect((await post(pack, SMALL)).status).toBe(200)).toPass({ timeout: 5000 });
+  });
+
+  test('many designs at once are all planned, and a flood is told to wait', async ({ baseURL }) => {
+    const plan = `${origin(baseURL)}/api/v1/plan`;
+    const some = await Promise.all(Array.from({ length: 30 }, () => post(plan, card)));
+    expect(some.map(({ status }) => status)).toEqual(some.map(() => 200));
+    const flood = await Promise.all(Array.from({ length: 200 }, () => post(plan, card)));
+    for (const answer of flood) {
+      expect([200, 503]).toContain(answer.status);
+      if (answer.status === 503) expect(JSON.stringify(await answer.json())).toContain('Ask again in a few seconds');
+    }
+    expect((await post(plan, card)).status).toBe(200);
+  });
+});
+
+test('whatever is posted has a short answer with a sentence', async ({ request }) => {
+  const many = (count: number, of: (i: number) => string): string =>
+    Array.from({ length: count }, (_, i) => of(i)).join();
+  const bodies: readonly string[] = [
+    '{"construction":{"toString":1}}',
+    '{"version":1,"construction":"__proto__"}',
+    '[]',
+    'null',
+    '"text"',
+    '{"version":1e999}',
+    `{"version":1,"construction":"diagonal-envelope","contents":{"width":"3 in","height":"4 in"},"decorate":[${many(1000, () => '"mat"')}]}`,
+    `{"version":1,"construction":"diagonal-envelope","contents":{"width":"3 in","height":"4 in"},"options":{${many(3000, (i) => `"k${i}":1`)}}}`,
+    `{${many(4000, (i) => `"k${i}":1`)}}`,
+    `${'['.repeat(30_000)}${']'.repeat(30_000)}`,
+    '\uFEFF{}',
+    '{"a":"\uD800"}',
+    `{"version":1,"sheets":[{"name":"${'x'.repeat(9000)}","width":1,"height":1,"count":1}],"pieces":[]}`,
+  ];
+  for (const route of ['plan', 'pack'])
+    for (const body of bodies) {
+      const response = await request.post(`/api/v1/${route}`, { data: Buffer.from(body) });
+      const text = await response.text();
+      expect([route, body.slice(0, 60), response.status()]).toEqual([route, body.slice(0, 60), 422]);
+      const { error, issues } = JSON.parse(text) as { error: string; issues: { message: string }[] };
+      expect(error).toMatch(/\.$/);
+      expect(issues.length).toBeGreaterThan(0);
+      expect(issues.length).toBeLessThanOrEqual(21);
+      expect(text.length).toBeLessThan(8000);
+      // Sentences of ours, not a library's.
+      expect(text).not.toMatch(/Invalid input|expected|Unrecognized|undefined|\[object/);
+    }
+});
+
+test('every answer carries its headers: pages, parts, routes, and what is not there', async ({ request }) => {
+  const page = await request.get('/bench');
+  const html = await page.text();
+  const script = /\/_next\/static\/[^"]+\.js/.exec(html)![0];
+  for (const path of [
+    '/',
+    '/bench',
+    '/backup',
+    '/nowhere',
+    '/api/ping',
+    '/api/v1/plan',
+    '/api/v1/schema',
+    '/sw.js',
+    '/manifest.webmanifest',
+    '/icon.svg',
+    script,
+  ]) {
+    const headers = (await request.get(path)).headers();
+    expect([path, headers['x-content-type-options']]).toEqual([path, 'nosniff']);
+    expect([path, headers['cross-origin-opener-policy']]).toEqual([path, 'same-origin']);
+    expect([path, headers['permissions-policy']]).toEqual([path, expect.stringContaining('camera=()')]);
+    if (headers['content-type']?.startsWith('text/html')) {
+      expect([path, headers['cache-control']]).toEqual([path, expect.stringContaining('no-cache')]);
+      expect([path, headers['content-security-policy']]).toEqual([
+        path,
+        expect.stringMatching(/script-src 'self' 'sha256-/),
+      ]);
+      expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/);
+    }
+  }
+  expect((await request.get(script)).headers()['cache-control']).toContain('immutable');
+});
+
+/** Sends bytes as they are, so many at a time; gives what came back until the server hung up. */
+async function raw(baseURL: string, text: string, letterEvery = 0): Promise<string> {
+  const { hostname, port } = new URL(baseURL);
+  return new Promise((resolve) => {
+    const socket = connect(Number(port), hostname);
+    let heard = '';
+    socket.on('data', (data) => (heard += data.toString()));
+    socket.on('error', () => undefined);
+    let sent = 0;
+    const more = setInterval(() => {
+      if (letterEvery > 0 && socket.writable) socket.write(text[sent++ % text.length]!);
+    }, letterEvery || 1000);
+    socket.on('close', () => {
+      clearInterval(more);
+      resolve(heard);
+    });
+    if (letterEvery === 0) socket.write(text);
+  });
+}
+
+test('who sends the head of a request a letter at a time is cut off; what is no request gets a short answer', async ({
+  baseURL,
+}) => {
+  const [slow, none, long] = await Promise.all([
+    raw(baseURL!, 'GET /api/ping HTTP/1.1\r\nX-Slow: aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa', 400),
+    raw(baseURL!, 'what is this\r\n\r\n'),
+    raw(baseURL!, `GET / HTTP/1.1\r\nHost: x\r\nX-Long: ${'x'.repeat(40_000)}\r\n\r\n`),
+  ]);
+  expect(slow).toMatch(/^HTTP\/1\.1 408 /);
+  expect(none).toMatch(/^HTTP\/1\.1 400 /);
+  expect(long).toMatch(/^HTTP\/1\.1 431 /);
+  for (const answer of [slow, none, long]) {
+    expect(answer).toMatch(/nosniff/i);
+    expect(answer).toContain('This is not a request that can be answered.');
+  }
 });

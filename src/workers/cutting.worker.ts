@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import type { CutList, Progress } from '@/core/cutting';
-import { loadSolver, packing, type Solver } from '@/core/cutting/pack';
+import { loadSolver, packing } from '@/core/cutting/pack';
 import { greets } from './helper';
 
 /** What is said where the solver cannot run: without it there is the first answer, and no proof. */
@@ -15,12 +15,6 @@ const cuttingWorker = {
    */
   async lay(list: CutList, tell: (progress: Progress) => void): Promise<string | null> {
     const solver = await loadSolver().catch(() => null);
-    if (!solver) {
-      // The first answer is found before the solver is asked anything.
-      const first = packing(list, null as unknown as Solver).next();
-      if (!first.done) tell(first.value);
-      return WITHOUT;
-    }
     let told = '';
     for (const progress of packing(list, solver)) {
       const { layout, doing } = progress;
@@ -28,7 +22,7 @@ const cuttingWorker = {
       if (now !== told) tell(progress);
       told = now;
     }
-    return null;
+    return solver ? null : WITHOUT;
   },
 };
 export type CuttingWorker = typeof cuttingWorker;

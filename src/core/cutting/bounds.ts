@@ -19,16 +19,22 @@ export function areaBound(stock: Stock, items: readonly Item[], demand: readonly
     }
     return [...half].filter((e) => e <= 0.5);
   };
-  let best = 0;
   const functionsOf = (side: 0 | 1) => [...thresholds(side).map(rounded), ...[1, 2, 3, 4, 5].map(stepped)];
-  const heights = functionsOf(1);
-  for (const f of functionsOf(0))
-    for (const g of heights) {
+  const asked = ways.flatMap((own, i) => (own.length > 0 && demand[i]! > 0 ? [{ own, times: demand[i]! }] : []));
+  /** What a side's functions say of every way, worked out once: there are many pairs of functions. */
+  const said = (side: 0 | 1) => functionsOf(side).map((f) => asked.map(({ own }) => own.map((way) => f(way[side]))));
+  const [widths, heights] = [said(0), said(1)];
+  let best = 0;
+  for (const across of widths)
+    for (const along of heights) {
       let sum = 0;
-      ways.forEach((way, i) => {
+      for (let i = 0; i < asked.length; i++) {
+        const [w, h] = [across[i]!, along[i]!];
         // A piece counts with the way it may lie that measures least.
-        if (way.length > 0 && demand[i]! > 0) sum += demand[i]! * Math.min(...way.map(([w, h]) => f(w) * g(h)));
-      });
+        let least = w[0]! * h[0]!;
+        for (let way = 1; way < w.length; way++) if (w[way]! * h[way]! < least) least = w[way]! * h[way]!;
+        sum += asked[i]!.times * least;
+      }
       best = Math.max(best, sum);
     }
   return best;

@@ -438,3 +438,26 @@ describe('lists that cannot be read', () => {
     expect(found.ok ? '' : JSON.stringify(found.issues)).toContain(sentence);
   });
 });
+
+test('whoever waits has a first answer long before the search is done, and without a solver that is the answer', async () => {
+  // As many sizes as a list holds, none of them like another.
+  const read = readCutList({
+    version: 1,
+    sheets: [{ name: 'roll', width: '700 mm', height: '1000 mm', count: 500 }],
+    pieces: Array.from({ length: 190 }, (_, i) => ({
+      name: `p${i}`,
+      width: 31.7 + ((i * 37) % 190),
+      height: 33.1 + ((i * 53) % 210),
+      quantity: 1 + (i % 4),
+    })),
+  });
+  if (!read.ok) throw new Error(JSON.stringify(read.issues));
+  const standing = [...packing(read.list, null)];
+  const [first, last] = [standing[0]!, standing.at(-1)!];
+  expect([first.doing, last.doing]).toEqual(['first answer', 'done']);
+  expect(first.layout.unplaced).toEqual([]);
+  expect(last.layout.sheetsUsed).toBeLessThanOrEqual(first.layout.sheetsUsed);
+  for (const { layout } of standing) expect(layout.lowerBound).toBeGreaterThan(0);
+  // One step a better answer, and the last, tidied.
+  expect(standing.length).toBeLessThan(12);
+});

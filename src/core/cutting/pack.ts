@@ -32,11 +32,12 @@ function withoutMisfits(list: CutList): { problem: Problem; misfits: Layout['unp
 
 /**
  * Lays a cut list out on the fewest sheets. Gives the best layout so far after every part of the search; the last one
- * is tidied: what is left of each sheet lies together. The caller may stop at any.
+ * is tidied: what is left of each sheet lies together. The caller may stop at any. Without a solver the first answer is the
+ * last, and nothing but it is proved.
  */
 export function* packing(
   list: CutList,
-  solver: Solver,
+  solver: Solver | null,
   patience: Patience = USUAL_PATIENCE,
 ): Generator<Progress, Layout> {
   const { problem, misfits } = withoutMisfits(list);

@@ -76,9 +76,9 @@ function handful(sizes: number, random: Iterator<number, never>): number[] {
  * numbers by the solver; at last, where it is small enough, a choice among every pattern there is. Sheets of the
  * priority used last are made fewest first, then those of the one before.
  *
- * Every step gives the best so far, so the caller may stop at any.
+ * Every step gives the best so far, so the caller may stop at any. Without a solver it ends at the first answer.
  */
-export function* search(problem: Problem, solver: Solver, patience: Patience): Generator<Standing, Standing> {
+export function* search(problem: Problem, solver: Solver | null, patience: Patience): Generator<Standing, Standing> {
   const { items, stocks, free } = problem;
   const manners = free ? [...FREE_MANNERS] : MANNERS;
   const pool = new Pool();
@@ -89,20 +89,29 @@ export function* search(problem: Problem, solver: Solver, patience: Patience): G
     const now = rating(answer, problem);
     if (better(now, bestRating)) [best, bestRating] = [answer, now];
   };
-  for (const manner of manners) offer(answerBy(problem, inOrder(items, manner.order), manner));
-  if (free)
-    for (const manner of MANNERS) offer(answerBy({ ...problem, free: false }, inOrder(items, manner.order), manner));
-
-  const simple = simpleBound(problem, best);
-  let lowerBound = simple;
+  let lowerBound = 0;
+  let proved = false;
   const complete = (): boolean => best.unplaced.every((n) => n === 0);
-  let proved =
+  const standing = (doing: Doing): Standing => ({ doing, answer: best, lowerBound, proved, patterns: pool.size });
+  const fillings = [
+    ...manners.map((manner) => ({ of: problem, manner })),
+    ...(free ? MANNERS.map((manner) => ({ of: { ...problem, free: false }, manner })) : []),
+  ];
+  for (const { of, manner } of fillings) {
+    const before = best;
+    offer(answerBy(of, inOrder(items, manner.order), manner));
+    if (lowerBound === 0) lowerBound = simpleBound(problem, best);
+    // Of many sizes each manner takes a while: whoever waits has the first answer as soon as there is one.
+    if (best !== before) yield standing('first answer');
+  }
+  const simple = simpleBound(problem, best);
+  lowerBound = simple;
+  proved =
     complete() &&
     stocks.every(({ priority }) => priority === stocks[0]!.priority) &&
     best.patterns.length <= lowerBound;
-  const standing = (doing: Doing): Standing => ({ doing, answer: best, lowerBound, proved, patterns: pool.size });
   yield standing('first answer');
-  if (proved) return standing('first answer');
+  if (proved || !solver) return standing('first answer');
   if (free) {
     // What can be cut from edge to edge can be cut freely as well; only its bound does not hold here.
     for (const { answer, doing } of search({ ...problem, free: false }, solver, patience)) {
