@@ -85,16 +85,21 @@ test.describe('while the heaviest requests run', () => {
     const [pack, ping] = [`${origin(baseURL)}/api/v1/pack`, `${origin(baseURL)}/api/ping`];
     // Both threads are there, and their parts are loaded.
     await Promise.all([post(pack, SMALL), post(pack, SMALL)]);
-    let running = true;
-    const waits: number[] = [];
-    const pinging = (async () => {
-      while (running) {
+    /** Pings for as long as is wanted; gives how long each waited, shortest first, ms. */
+    const pinged = async (goesOn: (so: number) => boolean): Promise<number[]> => {
+      const waits: number[] = [];
+      while (goesOn(waits.length)) {
         const asked = performance.now();
         expect((await fetch(ping)).status).toBe(200);
         waits.push(performance.now() - asked);
         await new Promise((wake) => setTimeout(wake, 15));
       }
-    })();
+      return waits.sort((x, y) => x - y);
+    };
+    const most = (waits: readonly number[]): number => waits[Math.floor(waits.length * 0.95)]!;
+    const idle = most(await pinged((so) => so < 60));
+    let running = true;
+    const pinging = pinged(() => running);
     const heavy = [post(pack, HEAVY), post(pack, HEAVY)];
     await new Promise((wake) => setTimeout(wake, 600));
     const third = await post(pack, SMALL);
@@ -110,18 +115,16 @@ test.describe('while the heaviest requests run', () => {
       expect(layout.unplaced).toEqual([]);
     }
     running = false;
-    await pinging;
-    waits.sort((a, b) => a - b);
-    const [usual, worst] = [waits[Math.floor(waits.length * 0.95)]!, waits.at(-1)!];
+    const waits = await pinging;
     test.info().annotations.push({
       type: 'ping',
-      description: `${waits.length} pings, 95 of 100 under ${usual.toFixed(0)} ms, worst ${worst.toFixed(0)} ms`,
+      description: `${waits.length} pings, 95 of 100 under ${most(waits).toFixed(0)} ms (${idle.toFixed(0)} ms before), worst ${waits.at(-1)!.toFixed(0)} ms`,
     });
-    // Nothing of the heavy work is done where pings are answered: that would hold them up for seconds. (The rest of the
-    // suite runs on the same two cores.)
-    expect(waits.length).toBeGreaterThan(100);
-    expect(usual).toBeLessThan(100);
-    expect(worst).toBeLessThan(1000);
+    // Nothing of the heavy work is done where pings are answered: that would hold them up for seconds. (How long they wait
+    // otherwise is up to what else runs on this machine, which was measured before.)
+    expect(waits.length).toBeGreaterThan(50);
+    expect(most(waits)).toBeLessThan(Math.max(100, 4 * idle));
+    expect(waits.at(-1)).toBeLessThan(Math.max(1000, 10 * idle));
   });
 
   test('who goes takes the work along', async ({ baseURL }) => {
