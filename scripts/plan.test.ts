@@ -29,6 +29,24 @@ test('many designs, a line each, give a plan a line each', () => {
   ).toEqual([1, 1]);
 });
 
+test('among many each line answers for itself: a bad one costs no other its answer', () => {
+  const { status, stdout, stderr } = plan(`${JSON.stringify(card)}\n{}\n{"half\n${JSON.stringify(card)}\n`, '--many');
+  expect([status, stderr]).toEqual([2, '']);
+  const lines = stdout
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as { version?: number; error?: string; issues?: { message: string }[] });
+  expect(lines.map(({ version, error }) => version ?? error)).toEqual([
+    1,
+    'The design has a problem.',
+    'This is not JSON.',
+    1,
+  ]);
+  expect(lines[1]!.issues!.map(({ message }) => message)).toContainEqual(
+    expect.stringContaining('Name the construction'),
+  );
+});
+
 test('a design that cannot be made is a plan with a failed check, and no error', () => {
   const { status, stdout } = plan(JSON.stringify({ ...card, paper: { width: '5 in', height: '5 in' } }));
   const { checks } = JSON.parse(stdout) as { checks: { id: string; level: string }[] };
@@ -39,7 +57,6 @@ test.each([
   ['nothing', '', [], 'The document is empty.'],
   ['half a document', '{"version": 1', [], 'This is not JSON'],
   ['a bad length', JSON.stringify({ ...card, contents: { width: 'x', height: 1 } }), [], 'does not read as a length'],
-  ['a bad line among many', `${JSON.stringify(card)}\n{}`, ['--many'], 'Name the construction'],
   ['an unknown option', JSON.stringify(card), ['--lots'], 'is not an option here'],
 ])(
   '%s: status 2, nothing on standard output, one object with its issues on standard error',

@@ -52,7 +52,6 @@ const PICTURES = [
   ['shelf', '/'],
   ['choose', '/choose?have=contents'],
   ['holder', '/holders/library-pocket'],
-  ['bench-pieces', '/bench?p=demo-7'],
   ['bench-paper', '/bench?p=demo-6', view('On paper')],
   ['bench-sheet', '/bench?p=demo-1'],
   ['bench-folded', '/bench?p=demo-2', bothFaces],
@@ -65,14 +64,15 @@ const PICTURES = [
   ['log', '/log', fits],
   ['cutting', '/cutting', laid],
   ['stash', '/stash'],
+  ['backup', '/backup'],
   ['bench-failing', '/bench?p=demo-5', undefined, { colorScheme: 'dark' }],
   ['phone-make', '/make?p=demo-1', making, { viewport: { width: 390, height: 844 } }],
   ['phone-bench', '/bench?p=demo-1', undefined, { viewport: { width: 390, height: 844 } }],
 ];
 
-const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', String(PORT)], {
+const server = spawn(process.execPath, ['scripts/serve.mjs', String(PORT)], {
   stdio: 'ignore',
-  env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+  env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
 });
 const answers = () =>
   fetch(`http://localhost:${PORT}/api/ping`).then(
@@ -91,12 +91,13 @@ for (const [name, address, act, shown] of PICTURES) {
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
+    serviceWorkers: 'block',
     ...shown,
   });
   const page = await context.newPage();
   await page.goto(`http://localhost:${PORT}${address}`);
   await page
-    .locator(['/tools', '/log', '/stash', '/cutting'].includes(address) ? 'main h2' : 'main svg')
+    .locator(['/tools', '/log', '/stash', '/cutting', '/backup'].includes(address) ? 'main h2' : 'main svg')
     .first()
     .waitFor();
   if (address.startsWith('/choose')) await page.getByRole('button', { name: /^Library pocket/ }).waitFor();

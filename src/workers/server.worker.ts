@@ -2,7 +2,7 @@ import { setPriority } from 'node:os';
 import { parentPort } from 'node:worker_threads';
 import { readCutList } from '@/core/cutting';
 import { loadSolver, packing, USUAL_PATIENCE } from '@/core/cutting/pack';
-import { planDocument, planFor, readDesign } from '@/core/plan';
+import { parseDocument, planDocument, planFor, readDesign } from '@/core/plan';
 
 /** What the server's helper is asked: a kind of work, and the document as it came. */
 export interface Asked {
@@ -26,20 +26,9 @@ const OFTEN = 400;
 const answer = (status: 200 | 422, body: object): Said => ({ so: 'answer', status, body: JSON.stringify(body) });
 const wrong = (error: string, issues: readonly object[]): Said => answer(422, { error, issues });
 
-function parsed(text: string): { readonly value: unknown } | null {
-  try {
-    return { value: JSON.parse(text) };
-  } catch {
-    return null;
-  }
-}
-
 async function work({ kind, text }: Asked, say: (said: Said) => void): Promise<Said> {
-  const document = parsed(text);
-  if (!document) {
-    const message = text.trim() === '' ? 'The document is empty.' : 'This is not JSON.';
-    return wrong(message, [{ path: '', message }]);
-  }
+  const document = parseDocument(text);
+  if (!document.ok) return wrong(document.message, [{ path: '', message: document.message }]);
   if (kind === 'plan') {
     const read = readDesign(document.value);
     return read.ok ? answer(200, planDocument(planFor(read.design))) : wrong('The design has a problem.', read.issues);

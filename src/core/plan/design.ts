@@ -274,6 +274,18 @@ export interface Issue {
 export type DesignResult =
   { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly issues: readonly Issue[] };
 
+/** What stands in a document sent as text; why there is nothing in it, as a sentence. */
+export function parseDocument(
+  text: string,
+): { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string } {
+  if (text.trim() === '') return { ok: false, message: 'The document is empty.' };
+  try {
+    return { ok: true, value: JSON.parse(text) };
+  } catch {
+    return { ok: false, message: 'This is not JSON.' };
+  }
+}
+
 /** Checks a design document and fills in what it leaves open; every problem is gathered. */
 export function readDesign(input: unknown): DesignResult {
   const result = designSchema.safeParse(input, { reportInput: true });

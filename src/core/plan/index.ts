@@ -3,6 +3,7 @@ export {
   constructionOptions,
   designSchema,
   issuesOf,
+  parseDocument,
   readDesign,
   type Design,
   type DesignInput,
