@@ -3,7 +3,7 @@ import { Undrawable } from '../pattern';
 import type { Brief, BuildResult, Construction } from './construction';
 
 /** Least width and height of contents a holder is drawn for, mm: what is smaller has no panel that can be folded. */
-export const LEAST_CONTENTS = mm(3);
+const LEAST_CONTENTS = mm(3);
 
 /**
  * Asks a construction for its pattern. What cannot be drawn is a refusal, never an exception: contents too small for

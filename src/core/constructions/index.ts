@@ -1,6 +1,6 @@
 /** Constructions: `constructionNamed('diagonal-envelope')` draws the pattern for a card, or says what a sheet can be. */
 export * from './construction';
-export { drawn, LEAST_CONTENTS } from './drawn';
+export { drawn } from './drawn';
 export { withFeatures } from './features';
 export { CONSTRUCTIONS, constructionNamed } from './registry';
 export { optionFields, type OptionField } from './options';

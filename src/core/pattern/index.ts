@@ -3,4 +3,4 @@ export * from './piece';
 export { drawPiece, rect, ring, type Drawing, type FoldLine, type SlitLine } from './draw';
 export { outlineOf, wasteOf } from './outline';
 export { patternFaults, type PatternFault } from './consistent';
-export { drawable, drawableBlank, Undrawable } from './undrawable';
+export { drawable, Undrawable } from './undrawable';
