@@ -9,6 +9,8 @@ const jestConfig = async () => {
     testEnvironment: 'node',
     testMatch: ['<rootDir>/{src,scripts}/**/*.test.{ts,tsx}'],
     moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+    // Tests run in a context of their own, where each look at a global takes long: geometry looks at this one all the time.
+    sandboxInjectedGlobals: ['Math'],
   })();
   config.transformIgnorePatterns = [`/node_modules/(?!(${esm.join('|')})/)`, '^.+\\.module\\.(css|sass|scss)$'];
   return config;

@@ -148,8 +148,13 @@ test('a record in it that cannot be read is set aside, named; the others come', 
   await restore('damaged', preview, 'later');
   expect(await db.papers.count()).toBe(0);
   expect((await db.aside.toArray()).map(({ table, record }) => [table, (record as { width?: unknown }).width])).toEqual(
-    expect.arrayContaining([['papers', 'wide']]),
+    expect.arrayContaining([
+      ['papers', 'wide'],
+      ['log', undefined],
+    ]),
   );
+  // What had been set aside before is taken over where it is what it says.
+  expect(await db.aside.count()).toBe(3);
 });
 
 test('it is restored whole or not at all', async () => {

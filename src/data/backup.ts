@@ -1,5 +1,5 @@
 import type { Backup, BackupRecord } from '@/core/files/backup';
-import { DATA_VERSION, db, KEPT_TABLES, type KeptTable, type RestoreRecord } from './db';
+import { DATA_VERSION, db, KEPT_TABLES, type AsideRecord, type KeptTable, type RestoreRecord } from './db';
 import { allKept, keyOf } from './keep';
 import { newId } from './newId';
 import { same } from './patch';
@@ -44,7 +44,7 @@ export interface RestorePreview {
   /** Records in it that cannot be read; they are set aside as they are. */
   readonly unreadable: readonly { readonly table: KeptTable; readonly raw: BackupRecord; readonly why: string }[];
   /** What had been set aside when it was written. */
-  readonly aside: readonly BackupRecord[];
+  readonly aside: readonly AsideRecord[];
 }
 
 /** When a record was changed by the person; 0 while it is as it was made. */
@@ -64,6 +64,11 @@ function laterOf(table: KeptTable, ours: object, theirs: object): 'here' | 'back
 }
 
 const isKept = (table: string): table is KeptTable => (KEPT_TABLES as readonly string[]).includes(table);
+
+const isAside = (raw: object): boolean => {
+  const { id, table, why, at } = raw as Partial<AsideRecord>;
+  return [id, table, why].every((one) => typeof one === 'string') && typeof at === 'number' && isKept(table!);
+};
 
 /** Looks what a backup would bring, and changes nothing. */
 export async function previewRestore({ tables, photos }: Backup): Promise<RestorePreview> {
@@ -98,7 +103,13 @@ export async function previewRestore({ tables, photos }: Backup): Promise<Restor
   }
   for (const [id, image] of photos)
     await judge('photos', id, { id, image: new Blob([image as BlobPart], { type: 'image/jpeg' }) });
-  return { added, differing, equal, unreadable, aside: tables.aside ?? [] };
+  return {
+    added,
+    differing,
+    equal,
+    unreadable,
+    aside: (tables.aside ?? []).filter(isAside) as readonly object[] as readonly AsideRecord[],
+  };
 }
 
 /** True when two records say the same, pictures compared by their bytes. */
@@ -132,7 +143,9 @@ export async function restore(name: string, preview: RestorePreview, prefer: Pre
     for (const { table, theirs } of taken) await db.table<object, string>(table).put(theirs);
     for (const { table, raw, why } of unreadable)
       await db.aside.put({ id: `${table}/backup/${newId()}`, table, record: raw, why, at });
-    for (const raw of aside) if (typeof raw.id === 'string') await db.aside.put(raw as never);
+    await db.aside.bulkPut([...aside]);
+    // Only the last restore can be taken back: what older ones replaced is not kept for ever.
+    await db.restores.clear();
     await db.restores.put(record);
   });
   return record;

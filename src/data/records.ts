@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { cutListSchema, layoutSchema, stashPaperSchema } from '@/core/cutting';
 import { logEntrySchema } from '@/core/files';
 import { issuesOf, readDesign } from '@/core/plan';
+import { oneLine, quoted } from '@/core/text';
 import type { KeptTable } from './db';
 import { SETTINGS } from './setting-kinds';
 
@@ -149,5 +150,5 @@ export function recordName(table: KeptTable, raw: unknown): string {
     settings: 'a setting',
   };
   const name = typeof raw === 'object' && raw !== null && 'name' in raw ? raw.name : null;
-  return typeof name === 'string' && name.trim() ? `${kind[table]}, “${name.slice(0, 60)}”` : kind[table];
+  return typeof name === 'string' && oneLine(name) ? `${kind[table]}, ${quoted(name)}` : kind[table];
 }

@@ -149,21 +149,21 @@ export function Choose() {
       <ol className={styles.list} aria-label="Holders, best first">
         {can.map((suggestion) => (
           <li key={suggestion.construction}>
-            <button type="button" className={styles.answer} onClick={() => begin(suggestion)}>
-              <Boundary what="Its drawing" of={suggestion}>
+            <Boundary what={suggestion.title} of={suggestion}>
+              <button type="button" className={styles.answer} onClick={() => begin(suggestion)}>
                 <Drawing suggestion={suggestion} />
-              </Boundary>
-              <strong>{suggestion.title}</strong>
-              <span>
-                {suggestion.largest.width > 0
-                  ? asked === 'paper'
-                    ? `Holds up to ${short(suggestion.largest, units, graduation)}`
-                    : `${Math.round(suggestion.paper / 100)} cm² of paper`
-                  : `Comes out ${short(suggestion.finished, units, graduation)}`}
-                , {suggestion.difficulty}
-              </span>
-            </button>
-            <Link href={`/holders/${suggestion.construction}`}>How it is made</Link>
+                <strong>{suggestion.title}</strong>
+                <span>
+                  {suggestion.largest.width > 0
+                    ? asked === 'paper'
+                      ? `Holds up to ${short(suggestion.largest, units, graduation)}`
+                      : `${Math.round(suggestion.paper / 100)} cm² of paper`
+                    : `Comes out ${short(suggestion.finished, units, graduation)}`}
+                  , {suggestion.difficulty}
+                </span>
+              </button>
+              <Link href={`/holders/${suggestion.construction}`}>How it is made</Link>
+            </Boundary>
           </li>
         ))}
       </ol>

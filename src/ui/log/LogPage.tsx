@@ -181,7 +181,9 @@ function Log({ entries, damaged }: LogProps) {
       <Boundary what="What the fits say" of={entries}>
         <WhatFitsSay entries={entries} />
       </Boundary>
-      {importing && <ImportDialog known={entries} onClose={() => setImporting(false)} />}
+      <Boundary what="This dialog" of={importing}>
+        {importing && <ImportDialog known={entries} onClose={() => setImporting(false)} />}
+      </Boundary>
     </main>
   );
 }

@@ -175,27 +175,29 @@ function AtTheTable({ make, plan, made, design }: TableProps) {
           </Button>
         </div>
       )}
-      {stop && open === 'edge' && (
-        <Modal open title="Which edge was I on?" footer={null} width={640} onCancel={() => setOpen(null)}>
-          <WhichEdge made={made} design={design} steps={steps} stop={stop} units={units} graduation={graduation} />
-        </Modal>
-      )}
-      {stop && open === 'wrong' && (
-        <WentWrong
-          made={made}
-          design={design}
-          steps={steps}
-          stop={stop}
-          units={units}
-          graduation={graduation}
-          onClose={() => setOpen(null)}
-          onKeep={(sheet) => keepSpoiled(make, sheet)}
-          onAgain={() => {
-            setOpen(null);
-            goTo(firstStopOf(walk, stop));
-          }}
-        />
-      )}
+      <Boundary what="This dialog" of={open}>
+        {stop && open === 'edge' && (
+          <Modal open title="Which edge was I on?" footer={null} width={640} onCancel={() => setOpen(null)}>
+            <WhichEdge made={made} design={design} steps={steps} stop={stop} units={units} graduation={graduation} />
+          </Modal>
+        )}
+        {stop && open === 'wrong' && (
+          <WentWrong
+            made={made}
+            design={design}
+            steps={steps}
+            stop={stop}
+            units={units}
+            graduation={graduation}
+            onClose={() => setOpen(null)}
+            onKeep={(sheet) => keepSpoiled(make, sheet)}
+            onAgain={() => {
+              setOpen(null);
+              goTo(firstStopOf(walk, stop));
+            }}
+          />
+        )}
+      </Boundary>
       <KeysDialog keys={KEY_LINES} open={open === 'keys'} onClose={() => setOpen(null)} />
     </main>
   );

@@ -181,13 +181,15 @@ function OnTheShelf() {
           )}
         </section>
       )}
-      {renaming && (
-        <RenameDialog
-          key={renaming.id}
-          project={all.shelf.find(({ id }) => id === renaming.id) ?? renaming}
-          onClose={() => setRenaming(null)}
-        />
-      )}
+      <Boundary what="This dialog" of={renaming}>
+        {renaming && (
+          <RenameDialog
+            key={renaming.id}
+            project={all.shelf.find(({ id }) => id === renaming.id) ?? renaming}
+            onClose={() => setRenaming(null)}
+          />
+        )}
+      </Boundary>
     </>
   );
 }

@@ -98,16 +98,16 @@ export function Becomes({ paper, units, onClose }: BecomesProps) {
           <ul>
             {holders.map((holder) => (
               <li key={holder.construction}>
-                <button type="button" onClick={() => begin(used, holder)}>
-                  <span>
-                    {holder.picture && (
-                      <Boundary what="The drawing">
+                <Boundary what={holder.title}>
+                  <button type="button" onClick={() => begin(used, holder)}>
+                    <span>
+                      {holder.picture && (
                         <SmallPicture picture={holder.picture} scale={0.4} room={{ width: 84, height: 62 }} />
-                      </Boundary>
-                    )}
-                  </span>
-                  {holder.title}
-                </button>
+                      )}
+                    </span>
+                    {holder.title}
+                  </button>
+                </Boundary>
               </li>
             ))}
           </ul>

@@ -245,18 +245,20 @@ function Stash({
           : 'None yet. They come in by themselves when a cutting is marked as cut.',
       )}
       <Spent cuts={cuts} />
-      {open?.kind === 'new' && <NewPaper units={units} graduation={graduation} onClose={() => setOpen(null)} />}
-      {changing && (
-        <ChangePaper
-          key={changing.id}
-          paper={changing}
-          units={units}
-          graduation={graduation}
-          onClose={() => setOpen(null)}
-        />
-      )}
-      {open?.kind === 'import' && <ImportPapers units={units} onClose={() => setOpen(null)} />}
-      {open?.kind === 'becomes' && <Becomes paper={open.paper} units={units} onClose={() => setOpen(null)} />}
+      <Boundary what="This dialog" of={open}>
+        {open?.kind === 'new' && <NewPaper units={units} graduation={graduation} onClose={() => setOpen(null)} />}
+        {changing && (
+          <ChangePaper
+            key={changing.id}
+            paper={changing}
+            units={units}
+            graduation={graduation}
+            onClose={() => setOpen(null)}
+          />
+        )}
+        {open?.kind === 'import' && <ImportPapers units={units} onClose={() => setOpen(null)} />}
+        {open?.kind === 'becomes' && <Becomes paper={open.paper} units={units} onClose={() => setOpen(null)} />}
+      </Boundary>
     </main>
   );
 }
