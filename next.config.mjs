@@ -30,6 +30,8 @@ const EVERYWHERE = [
 const config = {
   reactStrictMode: true,
   poweredByHeader: false,
+  // On one machine packing takes longer than sending: the browser tests turn it off.
+  compress: process.env.COMPRESS !== 'off',
   // The solver finds its compiled part beside itself.
   serverExternalPackages: ['highs', 'esbuild'],
   // The whole check looks at all types by itself, tests and scripts too; once is enough there.

@@ -20,7 +20,8 @@ export default defineConfig({
   timeout: 120_000,
   // A loaded two-core machine may take its time; what is awaited still has to come.
   expect: { timeout: 20_000 },
-  workers: 2,
+  // Tests wait now and then, for keys and for clocks: three keep two cores at work.
+  workers: 3,
   fullyParallel: true,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: '.reports/browser.json' }]],
@@ -51,7 +52,7 @@ export default defineConfig({
   ],
   webServer: {
     command: `node scripts/serve.mjs ${PORT}`,
-    env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
+    env: { NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production', COMPRESS: 'off' },
     url: `http://localhost:${PORT}/api/ping`,
     reuseExistingServer: false,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 3000 },

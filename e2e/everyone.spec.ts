@@ -24,7 +24,7 @@ for (const colorScheme of ['light', 'dark'] as const)
         await page.getByText(part).click();
       await expect(page.getByText('Gluing the bottom flap all over.')).toBeVisible();
       await clean(page);
-      for (const view of ['Folded', 'On paper', 'Steps', 'Cutting']) {
+      for (const view of colorScheme === 'dark' ? ['Folded', 'Cutting'] : ['Folded', 'On paper', 'Steps', 'Cutting']) {
         await page.getByRole('radiogroup', { name: 'View' }).getByText(view, { exact: true }).click();
         if (view === 'Cutting') await expect(page.getByRole('button', { name: 'Mark as cut' })).toBeVisible();
         await clean(page);
@@ -59,6 +59,7 @@ for (const colorScheme of ['light', 'dark'] as const)
         ['/log?e=demo-log-3', 'The paint on the cards'],
         ['/cutting', 'Cuts in order'],
         ['/stash', 'Paper saved'],
+        ['/backup', 'What is kept here'],
         ['/choose?have=paper', 'Library pocket'],
         ['/holders/library-pocket', 'Usual mistakes'],
       ] as const) {
@@ -114,6 +115,7 @@ test.describe('on a phone', () => {
       ['/log', 'What the fits say'],
       ['/cutting', 'Cuts in order'],
       ['/stash', 'Paper saved'],
+      ['/backup', 'What is kept here'],
     ] as const) {
       await page.goto(address);
       await expect(page.getByText(seen).first()).toBeVisible();

@@ -10,7 +10,7 @@ const TEXT: Record<Field['kind'], string> = {
   lines: 'glue a little, press long',
 };
 /** Time from key to key, ms: from as fast as anyone types to slow, one after the other over the fields. */
-const SPEEDS = process.env.SPEEDS?.split(',').map(Number) ?? [30, 60, 30, 100];
+const SPEEDS = process.env.SPEEDS?.split(',').map(Number) ?? [30, 30, 30, 60];
 /** The processor is slowed so many times for the walk through everything: `SLOWED=4 SPEEDS=30,60,100,150` takes its time. */
 const SLOWED = Number(process.env.SLOWED ?? 1);
 
@@ -26,7 +26,7 @@ async function typed(page: Page, { at, kind }: Field, delay: number): Promise<re
   await page.keyboard.press('Control+a');
   await page.keyboard.type(TEXT[kind], { delay });
   const now = await at.inputValue();
-  await page.waitForTimeout(250);
+  await page.waitForTimeout(120);
   const later = await at.inputValue();
   // The other fields stand only while this one says what it said: a search hides what it does not find.
   await at.fill(before);
