@@ -7,6 +7,7 @@ const esm = ['clipper2-ts', 'd3(-[a-z-]+)?', 'internmap', 'delaunator', 'robust-
 const jestConfig = async () => {
   const config = await createConfig({
     testEnvironment: 'node',
+    setupFiles: ['<rootDir>/tests/helpers/seed.ts'],
     testMatch: ['<rootDir>/{src,scripts}/**/*.test.{ts,tsx}'],
     moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
     // Tests run in a context of their own, where each look at a global takes long: geometry looks at this one all the time.

@@ -18,8 +18,10 @@ import {
   type RestorePreview,
 } from '@/data/backup';
 import { DATA_VERSION, type AsideRecord, type KeptTable, type RestoreRecord } from '@/data/db';
+import { reportTrouble } from '@/data/keep';
 import { recordName } from '@/data/records';
 import type { BackupSetting } from '@/data/setting-kinds';
+import { troubleOf } from '@/data/trouble';
 import { Boundary } from '../parts/Boundary';
 import { download, fileName } from '../parts/download';
 import { FilePicker } from '../parts/FilePicker';
@@ -55,7 +57,10 @@ export function BackupPage() {
 function useLive<T>(query: () => Promise<T>): T | null {
   const [value, setValue] = useState<T | null>(null);
   useEffect(() => {
-    const following = liveQuery(query).subscribe({ next: setValue, error: () => setValue(null) });
+    const following = liveQuery(query).subscribe({
+      next: setValue,
+      error: (error: unknown) => reportTrouble(troubleOf(error)),
+    });
     return () => following.unsubscribe();
   }, [query]);
   return value;
@@ -176,6 +181,11 @@ function BringBack() {
     setSaid(null);
     setReading(true);
     try {
+      const { LARGEST_BACKUP } = await import('@/core/files/backup');
+      if (file.size > LARGEST_BACKUP)
+        return setTrouble(
+          `“${file.name}” was not taken in. It has ${megabytes(file.size)}, and a backup has at most ${megabytes(LARGEST_BACKUP)}.`,
+        );
       const read = await unpacked(new Uint8Array(await file.arrayBuffer()));
       if (!read.ok) return setTrouble(`“${file.name}” was not taken in. ${read.message}`);
       const { backup } = read;
