@@ -37,7 +37,7 @@ export default defineConfig({
   },
   projects: [
     // What is still opening or closing is missed by a click now and then: here nothing moves.
-    { name: 'table', testIgnore: /space|offline/, use: { contextOptions: { reducedMotion: 'reduce' } } },
+    { name: 'table', testIgnore: /space|offline|api/, use: { contextOptions: { reducedMotion: 'reduce' } } },
     {
       name: 'offline',
       testMatch: /offline/,
@@ -49,6 +49,8 @@ export default defineConfig({
       testMatch: /space/,
       use: { launchOptions: launch('--use-angle=swiftshader', '--enable-unsafe-swiftshader') },
     },
+    // By itself, after all others: it looks how long answers take while the server works hard.
+    { name: 'server', testMatch: /api/, dependencies: ['table', 'offline', 'space'] },
   ],
   webServer: {
     command: `node scripts/serve.mjs ${PORT}`,
