@@ -20,8 +20,7 @@ export default defineConfig({
   timeout: 120_000,
   // A loaded two-core machine may take its time; what is awaited still has to come.
   expect: { timeout: 20_000 },
-  // Tests wait now and then, for keys and for clocks: three keep two cores at work.
-  workers: 3,
+  workers: 2,
   fullyParallel: true,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: '.reports/browser.json' }]],

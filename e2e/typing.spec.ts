@@ -34,8 +34,8 @@ async function typed(page: Page, { at, kind }: Field, delay: number): Promise<re
 }
 
 const pages = [...everyPage(), ...MORE_PAGES];
-/** Screens with many fields, and screens with few, in two parts that take about as long. */
-const PARTS = [pages.filter((_, i) => i % 2 === 0), pages.filter((_, i) => i % 2 === 1)];
+/** Screens with many fields, and screens with few, in parts that take about as long. */
+const PARTS = [0, 1, 2].map((part) => pages.filter((_, i) => i % 3 === part));
 
 /** Types into every field of some pages and gives what went wrong. `most` of a kind on one screen, where not all are. */
 async function typeEverywhere(
@@ -62,13 +62,13 @@ async function typeEverywhere(
 
 PARTS.forEach((part, i) =>
   test(`no field on any screen loses a keystroke, part ${i + 1}`, async ({ page }) => {
-    test.setTimeout(200_000 * Math.max(1, SLOWED));
+    test.setTimeout(300_000 * Math.max(1, SLOWED));
     await openShelf(page);
     await slowDown(page, SLOWED);
     const { count, wrong } = await typeEverywhere(page, part);
     expect(wrong).toEqual([]);
     // The walk found the fields there are: fewer would mean that it opened nothing.
-    expect(count).toBeGreaterThan(35);
+    expect(count).toBeGreaterThan(15);
   }),
 );
 
