@@ -1,17 +1,10 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM_ARGS, executablePath } from './e2e/browser';
 
 const PORT = 4310;
 const launch = (...more: string[]) => ({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    ...more,
-  ],
+  executablePath,
+  args: [...CHROMIUM_ARGS, ...more],
 });
 
 /** Drives the built app in Debian's Chromium. `npm test` builds first; alone: `npm run build && npx playwright test`. */

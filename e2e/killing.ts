@@ -8,15 +8,7 @@ import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
-
-const ARGS = [
-  '--no-sandbox',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
+import { CHROMIUM_ARGS, executablePath } from './browser';
 
 /** Everything that runs with a profile: the browser and the processes it started. */
 function processesOf(profile: string): number[] {
@@ -41,8 +33,8 @@ export class Killable {
     for (const lock of ['SingletonLock', 'SingletonCookie', 'SingletonSocket'])
       rmSync(join(this.profile, lock), { force: true });
     this.context = await chromium.launchPersistentContext(this.profile, {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: ARGS,
+      executablePath,
+      args: CHROMIUM_ARGS,
       baseURL: this.baseURL,
       viewport: { width: 1280, height: 800 },
       reducedMotion: 'reduce',

@@ -150,19 +150,13 @@ export function Choose() {
         {can.map((suggestion) => (
           <li key={suggestion.construction}>
             <Boundary what={suggestion.title} of={suggestion}>
-              <button type="button" className={styles.answer} onClick={() => begin(suggestion)}>
-                <Drawing suggestion={suggestion} />
-                <strong>{suggestion.title}</strong>
-                <span>
-                  {suggestion.largest.width > 0
-                    ? asked === 'paper'
-                      ? `Holds up to ${short(suggestion.largest, units, graduation)}`
-                      : `${Math.round(suggestion.paper / 100)} cm² of paper`
-                    : `Comes out ${short(suggestion.finished, units, graduation)}`}
-                  , {suggestion.difficulty}
-                </span>
-              </button>
-              <Link href={`/holders/${suggestion.construction}`}>How it is made</Link>
+              <Answer
+                suggestion={suggestion}
+                asked={asked}
+                units={units}
+                graduation={graduation}
+                onTake={() => begin(suggestion)}
+              />
             </Boundary>
           </li>
         ))}
@@ -171,9 +165,11 @@ export function Choose() {
         <section className={styles.cannot}>
           <h2>Not from {asked === 'paper' ? 'this paper' : 'these'}</h2>
           <ul>
-            {cannot.map(({ construction, title, obstacle }) => (
-              <li key={construction}>
-                <strong>{title}.</strong> {checkSentence(obstacle!, say)}
+            {cannot.map((suggestion) => (
+              <li key={suggestion.construction}>
+                <Boundary what={suggestion.title} of={suggestion}>
+                  <WhyNot suggestion={suggestion} say={say} />
+                </Boundary>
               </li>
             ))}
           </ul>
@@ -189,6 +185,54 @@ const short = (
   graduation: '1/8 in' | '1 mm',
 ): string =>
   `${formatLength(roundTo(mm(width), graduation, 'down'), units, graduation)} × ${formatLength(roundTo(mm(height), graduation, 'down'), units, graduation)}`;
+
+/** A holder that can: a component of its own, so that what breaks in it stays in its place. */
+function Answer({
+  suggestion,
+  asked,
+  units,
+  graduation,
+  onTake,
+}: {
+  readonly suggestion: Suggestion;
+  readonly asked: Asked;
+  readonly units: Units;
+  readonly graduation: '1/8 in' | '1 mm';
+  readonly onTake: () => void;
+}) {
+  return (
+    <>
+      <button type="button" className={styles.answer} onClick={onTake}>
+        <Drawing suggestion={suggestion} />
+        <strong>{suggestion.title}</strong>
+        <span>
+          {suggestion.largest.width > 0
+            ? asked === 'paper'
+              ? `Holds up to ${short(suggestion.largest, units, graduation)}`
+              : `${Math.round(suggestion.paper / 100)} cm² of paper`
+            : `Comes out ${short(suggestion.finished, units, graduation)}`}
+          , {suggestion.difficulty}
+        </span>
+      </button>
+      <Link href={`/holders/${suggestion.construction}`}>How it is made</Link>
+    </>
+  );
+}
+
+/** A holder that cannot, and why. */
+function WhyNot({
+  suggestion: { title, obstacle },
+  say,
+}: {
+  readonly suggestion: Suggestion;
+  readonly say: ReturnType<typeof sayer>;
+}) {
+  return (
+    <>
+      <strong>{title}.</strong> {checkSentence(obstacle!, say)}
+    </>
+  );
+}
 
 /** The holder as it comes out, to one scale with its neighbours where it has room. */
 function Drawing({ suggestion: { picture } }: { suggestion: Suggestion }) {

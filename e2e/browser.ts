@@ -1,0 +1,10 @@
+/** How Debian's Chromium is started, wherever the suite or a benchmark starts it. */
+export const executablePath = process.env.CHROMIUM ?? '/usr/bin/chromium';
+export const CHROMIUM_ARGS = [
+  '--no-sandbox',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
