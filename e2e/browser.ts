@@ -1,5 +1,8 @@
+import { existsSync } from 'node:fs';
+
 /** How Debian's Chromium is started, wherever the suite or a benchmark starts it. */
-export const executablePath = process.env.CHROMIUM ?? '/usr/bin/chromium';
+export const executablePath =
+  process.env.CHROMIUM ?? ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find((path) => existsSync(path));
 export const CHROMIUM_ARGS = [
   '--no-sandbox',
   '--disable-quic',

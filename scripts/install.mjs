@@ -33,28 +33,31 @@ export function installPackages() {
   writeFileSync(STAMP, lock);
 }
 
+/** Debian's packages that hold a Chromium without a window, the lighter first: a page loads in two thirds of the time. */
+const BROWSERS = ['chromium-headless-shell', 'chromium'];
+
 /** Where a Chromium is that the browser tests can drive; installs Debian's through apt where that is allowed. */
 export function chromium() {
-  const here = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find(
-    (path) => path && existsSync(path),
-  );
-  if (here) return here;
+  if (process.env.CHROMIUM) return process.env.CHROMIUM;
+  const [lightest] = BROWSERS;
+  const found = () => BROWSERS.map((name) => `/usr/bin/${name}`).find((path) => existsSync(path));
+  if (found() === `/usr/bin/${lightest}`) return found();
   const asRoot = process.getuid?.() === 0;
   const maySudo = !asRoot && spawnSync('sudo', ['-n', 'true'], { stdio: 'ignore' }).status === 0;
-  const apt = (...args) => (asRoot ? ['apt-get', args] : ['sudo', ['-n', 'apt-get', ...args]]);
   if ((asRoot || maySudo) && existsSync('/usr/bin/apt-get')) {
-    console.log('Installing Chromium …');
-    const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-    for (const args of [
-      ['update', '-qq'],
-      ['install', '-y', '-qq', '--no-install-recommends', 'chromium'],
-    ])
-      spawnSync(...apt(...args), { stdio: 'inherit', env });
-    if (existsSync('/usr/bin/chromium')) return '/usr/bin/chromium';
+    const apt = (...args) => {
+      const [command, ...rest] = [...(asRoot ? [] : ['sudo', '-n']), 'apt-get', ...args];
+      const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+      return spawnSync(command, rest, { stdio: 'inherit', env }).status === 0;
+    };
+    console.log(`The browser tests need a browser: installing Debian's package ${lightest} by apt …`);
+    apt('update', '-qq');
+    BROWSERS.some((name) => apt('install', '-y', '-qq', '--no-install-recommends', name));
   }
+  if (found()) return found();
   console.error(
     'The browser tests need Chromium and it could not be installed from here. ' +
-      'Install it with “sudo apt-get install chromium”, or name one that is there: CHROMIUM=/path/to/chromium npm test',
+      `Install it with “sudo apt-get install ${lightest}”, or name one that is there: CHROMIUM=/path/to/chromium npm test`,
   );
   process.exit(1);
 }

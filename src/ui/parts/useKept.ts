@@ -39,10 +39,12 @@ export const damagedIn = (...all: readonly (Records<object> | null)[]): readonly
 
 /**
  * A setting as it stands, and what changes it: `set` takes what is to be, or how it follows from what is. Undefined
- * until it is read.
+ * until it is read. `first` is what the first change is made to where the kind itself has nothing to begin with: two
+ * windows that both begin are then two changes to the same, not one over the other.
  */
 export function useSetting<T>(
   kind: SettingKind<T>,
+  first: T = kind.fallback,
 ): readonly [now: T | undefined, set: (next: T | ((now: T) => T)) => void] {
   const record = useRecord<{ readonly value: unknown }>('settings', kind.key);
   const read = record ? kind.shape.safeParse(record.value) : null;
@@ -56,10 +58,10 @@ export function useSetting<T>(
     (next: T | ((was: T) => T)): void => {
       // Made of what is seen this moment, not of what this screen last knew: a button in a note may be pressed later.
       const seen = kind.shape.safeParse((seenNow('settings', kind.key) as { value?: unknown } | null)?.value);
-      const before = seen.success ? seen.data : kind.fallback;
+      const before = (seen.success ? seen.data : null) ?? first;
       keepSetting(kind, before, typeof next === 'function' ? (next as (was: T) => T)(before) : next);
     },
-    [kind],
+    [kind, first],
   );
   return [current, set];
 }

@@ -8,6 +8,7 @@ import { GRADUATIONS, mm, type Graduation, type Units } from '@/core/length';
 import { CARDS, checkSentence, sayer, sizeChart, type ChartCard, type ChartLine } from '@/core/plan';
 import { toolOf, type OwnTool } from '@/core/tools';
 import type { Project } from '@/data/db';
+import { same } from '@/data/patch';
 import { shelfAndBin } from '@/data/projects';
 import { SIZE_CHART, type ChartSetting } from '@/data/setting-kinds';
 import { Figure } from '../parts/Figure';
@@ -40,7 +41,8 @@ export const SizeChart = () => (
 function MySizeChart() {
   const { units, set } = useUnits();
   const { read, board, boards, choose } = useBoard();
-  const [kept, keepChart] = useSetting(SIZE_CHART);
+  const first = useMemo(() => FIRST(units), [units]);
+  const [kept, keepChart] = useSetting(SIZE_CHART, first);
   return (
     <main className={styles.tools}>
       <ToolsHead title="My size chart" units={units} onUnits={set} />
@@ -51,9 +53,9 @@ function MySizeChart() {
           board={board}
           boards={boards}
           onChoose={choose}
-          chart={kept ?? FIRST(units)}
+          chart={kept ?? first}
           units={units}
-          onChange={(part) => keepChart((now) => ({ ...(now ?? FIRST(units)), ...part }))}
+          onChange={(change) => keepChart((now) => ({ ...now!, ...change(now!) }))}
         />
       )}
     </main>
@@ -73,7 +75,8 @@ function Chart({
   readonly onChoose: (id: string) => void;
   readonly chart: ChartSetting;
   readonly units: Units;
-  readonly onChange: (part: Partial<ChartSetting>) => void;
+  /** What of the chart is to be, made of the chart as it is this moment. */
+  readonly onChange: (change: (now: ChartSetting) => Partial<ChartSetting>) => void;
 }) {
   const { graduation, ease, cards } = chart;
   const say = sayer(units, graduation);
@@ -82,8 +85,10 @@ function Chart({
     [cards, board, graduation, ease],
   );
   const set = (side: 'width' | 'height', to: number | undefined): void => {
-    const next = { ...ease, [side]: to === undefined ? undefined : mm(to) };
-    change({ ease: Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) });
+    change((now) => {
+      const next = { ...now.ease, [side]: to === undefined ? undefined : mm(to) };
+      return { ease: Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) };
+    });
   };
   const fields = { units, graduation: graduation === 'exact' ? ('1/16 in' as Graduation) : graduation };
   return (
@@ -98,7 +103,7 @@ function Chart({
             value,
             label: value === 'exact' ? 'no rounding' : `marks ${value}`,
           }))}
-          onChange={(next) => change({ graduation: next })}
+          onChange={(next) => change(() => ({ graduation: next }))}
         />
         {(['width', 'height'] as const).map((side) => (
           <LengthField
@@ -142,7 +147,12 @@ function Chart({
               units={units}
               graduation={graduation}
               why={!line.ok && line.why ? checkSentence(line.why, say) : 'That is no card.'}
-              onRemove={() => change({ cards: cards.filter((_, j) => j !== i) })}
+              onRemove={() =>
+                change((now) => {
+                  const out = now.cards.findIndex((card) => same(card, cards[i]));
+                  return { cards: now.cards.filter((_, j) => j !== out) };
+                })
+              }
             />
           ))}
         </tbody>
@@ -151,7 +161,11 @@ function Chart({
         {lines.filter((line) => line.ok).length} of {lines.length} lines drawn, folded and tried on a simulated board
         with your figures.
       </p>
-      <AddCards {...fields} cards={cards} onAdd={(more) => change({ cards: [...cards, ...more].slice(0, 200) })} />
+      <AddCards
+        {...fields}
+        cards={cards}
+        onAdd={(more) => change((now) => ({ cards: [...now.cards, ...more].slice(0, 200) }))}
+      />
     </>
   );
 }
