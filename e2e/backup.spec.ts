@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { unzipSync, strFromU8 } from 'fflate';
-import { downloaded, expect, openShelf, sheet, test } from './table';
+import { downloaded, expect, go, openShelf, sheet, test } from './table';
 
 /** Everything a person may have: a changed project, one in the bin, a make begun, a photo, tools, a chart, papers, a draft. */
 async function makeThings(page: Page): Promise<void> {
@@ -10,11 +10,11 @@ async function makeThings(page: Page): Promise<void> {
   await expect(sheet(page)).toBeVisible();
   await page.getByLabel('Name of the project').fill('Звёзды и Ζωή');
   await page.getByLabel('Width', { exact: true }).fill('3 1/4 in');
-  await page.goto('/make?p=demo-2');
+  await go(page, '/make?p=demo-2');
   await page.getByLabel('How many?').fill('3');
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await page.keyboard.press('PageDown');
-  await page.goto('/log?e=demo-log-1');
+  await go(page, '/log?e=demo-log-1');
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   const picture = await page.evaluate(async () => {
     const canvas = new OffscreenCanvas(300, 200);
@@ -26,25 +26,25 @@ async function makeThings(page: Page): Promise<void> {
     .setInputFiles({ name: 'card.png', mimeType: 'image/png', buffer: Buffer.from(picture) });
   await expect(page.getByAltText('The finished thing')).toBeVisible();
   await page.getByRole('button', { name: 'Keep the changes' }).click();
-  await page.goto('/tools');
+  await go(page, '/tools');
   await page.getByLabel('Name of Trimmer').fill('Blue trimmer');
-  await page.goto('/tools/chart');
+  await go(page, '/tools/chart');
   await page
     .getByRole('button', { name: /^Take .* out of the chart$/ })
     .first()
     .click();
-  await page.goto('/stash');
+  await go(page, '/stash');
   await page.getByRole('spinbutton', { name: /^Sheets of Grey cover/ }).fill('9');
   await page.getByRole('button', { name: 'Add a paper' }).click();
   await page.getByRole('dialog').getByLabel('Name').fill('half written');
-  await page.goto('/');
+  await go(page, '/');
   await page.getByRole('button', { name: 'More for Door tickets' }).click();
   await page.getByRole('menuitem', { name: 'Move to the bin' }).click();
   await expect(page.getByRole('link', { name: /Door tickets/ })).toHaveCount(0);
 }
 
 async function saved(page: Page): Promise<Buffer> {
-  await page.goto('/backup');
+  await go(page, '/backup');
   const file = await downloaded(page, () => page.getByRole('button', { name: 'Save a backup' }).click());
   expect(file.name).toMatch(/^tuck-fold-backup-\d{4}-\d\d-\d\d\.zip$/);
   return file.bytes;
@@ -77,7 +77,7 @@ test('everything is saved in one file, and after the browser forgot it, comes ba
   await expect(page.getByText(/^Last saved as a file on/)).toBeVisible();
   // Another browser, or this one with its data cleared: the first screen offers to restore.
   const other = await (await browser.newContext({ serviceWorkers: 'block', reducedMotion: 'reduce' })).newPage();
-  await other.goto('/');
+  await go(other, '/');
   await other
     .getByRole('complementary', { name: 'First visit' })
     .getByRole('link', { name: 'Restore a backup' })
@@ -89,17 +89,17 @@ test('everything is saved in one file, and after the browser forgot it, comes ba
   await expect(bring).toContainText(/things were brought back/);
   expect(filesIn(await saved(other))).toEqual(filesIn(file));
   // And it is all to be seen.
-  await other.goto('/');
+  await go(other, '/');
   await expect(other.getByRole('link', { name: /Звёзды и Ζωή/ })).toBeVisible();
   await expect(other.getByRole('link', { name: /Door tickets/ })).toHaveCount(0);
   await expect(other.getByText('Go on making: Dome postcards')).toBeVisible();
-  await other.goto('/log?e=demo-log-1');
+  await go(other, '/log?e=demo-log-1');
   await expect
     .poll(() => other.getByRole('img', { name: /finished/ }).evaluate((img: HTMLImageElement) => img.naturalWidth))
     .toBe(300);
-  await other.goto('/tools');
+  await go(other, '/tools');
   await expect(other.getByLabel('Name of Blue trimmer')).toBeVisible();
-  await other.goto('/stash');
+  await go(other, '/stash');
   await other.getByRole('button', { name: 'Add a paper' }).click();
   await expect(other.getByRole('dialog').getByLabel('Name')).toHaveValue('half written');
   await other.context().close();
@@ -107,12 +107,12 @@ test('everything is saved in one file, and after the browser forgot it, comes ba
 
 test('over what is here: a preview, a choice where both differ, and all of it taken back', async ({ page }) => {
   await openShelf(page);
-  await page.goto('/bench?p=demo-2');
+  await go(page, '/bench?p=demo-2');
   await page.getByLabel('Name of the project').fill('As it was');
   const file = await saved(page);
-  await page.goto('/bench?p=demo-2');
+  await go(page, '/bench?p=demo-2');
   await page.getByLabel('Name of the project').fill('As it is');
-  await page.goto('/backup');
+  await go(page, '/backup');
   await bringBack(page, file, 'last week.zip');
   const bring = page.getByRole('region', { name: 'Bring it back' });
   await expect(bring).toContainText('1 is different here');
@@ -122,12 +122,12 @@ test('over what is here: a preview, a choice where both differ, and all of it ta
   await expect(bring).toContainText('1 of them will be as they are in the backup.');
   await bring.getByRole('button', { name: 'Bring it back' }).click();
   await expect(bring).toContainText('1 thing was brought back.');
-  await page.goto('/bench?p=demo-2');
+  await go(page, '/bench?p=demo-2');
   await expect(page.getByLabel('Name of the project')).toHaveValue('As it was');
-  await page.goto('/backup');
+  await go(page, '/backup');
   await page.getByRole('button', { name: 'Take that back' }).click();
   await expect(page.getByText('Taken back: everything is as it was before.')).toBeVisible();
-  await page.goto('/bench?p=demo-2');
+  await go(page, '/bench?p=demo-2');
   await expect(page.getByLabel('Name of the project')).toHaveValue('As it is');
 });
 
@@ -151,20 +151,23 @@ test('a reminder comes when its time is over, waits when asked to, and not befor
   await openShelf(page);
   const reminder = page.getByText('Nothing of what you made here was saved as a backup yet.');
   await expect(reminder).toBeHidden();
-  await page.goto('/backup');
+  await go(page, '/backup');
   await page.getByRole('radiogroup', { name: 'Remind me' }).getByText('weekly').click();
   // Eight days later.
   const now = Date.now();
-  await page.clock.install({ time: now + 8 * 24 * 3600_000 });
-  await page.goto('/');
+  await page.clock.setFixedTime(now + 8 * 24 * 3600_000);
+  // The window stood open all the time; somebody comes back to it.
+  const comeBack = () => page.evaluate(() => document.dispatchEvent(new Event('visibilitychange')));
+  await comeBack();
   await expect(reminder).toBeVisible();
   await page.getByRole('button', { name: 'Later' }).click();
   await expect(reminder).toBeHidden();
-  await page.goto('/log');
+  await go(page, '/log');
   await expect(page.getByText('What the fits say')).toBeVisible();
+  await comeBack();
   await expect(reminder).toBeHidden();
   await page.clock.setFixedTime(now + 12 * 24 * 3600_000);
-  await page.goto('/');
+  await comeBack();
   await expect(reminder).toBeVisible();
   await downloaded(page, () => page.getByRole('button', { name: 'Save a backup' }).click());
   await expect(reminder).toBeHidden();

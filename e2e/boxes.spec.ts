@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { parseSync, type INode } from 'svgson';
-import { chooseHolder, downloaded, dragBy, expect, figure, setLength, sheet, takeAlong, test } from './table';
+import { chooseHolder, downloaded, dragBy, expect, figure, go, setLength, sheet, takeAlong, test } from './table';
 
 test('a diagonal box with its lid: two settings a side, the lid’s own settings, the lid made larger for card', async ({
   page,
@@ -59,7 +59,7 @@ test('a pad holder: the loop from the pen, the pen from the loop, slits in the d
 test('a desk file: larger than the paper is said, dragged lower, and all of it is there after a reload', async ({
   page,
 }) => {
-  await page.goto('/bench?p=demo-16');
+  await go(page, '/bench?p=demo-16');
   await expect(sheet(page)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
   await setLength(page, 'Width', '6 in');
@@ -82,7 +82,7 @@ test('a desk file: larger than the paper is said, dragged lower, and all of it i
 });
 
 test('a box prints each of its pieces at true size; a box too shallow says so and is made deeper', async ({ page }) => {
-  await page.goto('/bench?p=demo-12');
+  await go(page, '/bench?p=demo-12');
   await expect(sheet(page)).toBeVisible();
   const { bytes } = await downloaded(page, () => takeAlong(page, 'Print at true size on A4 (PDF)'));
   const pages = JSON.parse(

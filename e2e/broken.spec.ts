@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { test as plain } from '@playwright/test';
-import { chooseHolder, downloaded, expect, openShelf, sheet, test } from './table';
+import { chooseHolder, downloaded, expect, go, openShelf, sheet, test } from './table';
 
 /** Puts records into the database as they are, damaged or not. */
 async function put(page: Page, store: string, records: readonly unknown[]): Promise<void> {
@@ -65,10 +65,10 @@ test('damaged, older and newer projects are set aside or say what they are; the 
   await aside.getByRole('button', { name: 'Take it out of the way' }).first().click();
   await expect(aside.getByRole('alert')).toHaveCount(2);
   // It is not thrown away.
-  await page.goto('/backup');
+  await go(page, '/backup');
   await expect(page.getByRole('region', { name: 'Set aside' }).getByRole('listitem')).toHaveCount(1);
   // One that cannot be read still opens, to be taken along.
-  await page.goto('/bench?p=kite');
+  await go(page, '/bench?p=kite');
   await expect(page.getByText('This design cannot be read')).toBeVisible();
 });
 
@@ -91,18 +91,18 @@ test('damaged records of every other kind are named where they belong, and the s
     ['/stash', 'a cutting, “A cut”', 'Paper saved'],
     ['/tools', 'a setting', 'Envelope boards'],
   ] as const) {
-    await page.goto(address);
+    await go(page, address);
     await expect(page.getByText(`Set aside: ${name}`).first(), address).toBeVisible();
     await expect(page.getByText(still).first()).toBeVisible();
   }
   // A table that cannot be read begins empty; what lay on it is set aside when it is used again.
-  await page.goto('/cutting');
+  await go(page, '/cutting');
   await page.getByRole('button', { name: 'Add a piece' }).click();
   await expect(page.getByLabel('Name of piece 1')).toHaveValue('Piece 1');
-  await page.goto('/tools');
+  await go(page, '/tools');
   await page.getByLabel('Name of Trimmer').fill('Blue trimmer');
   await expect(page.getByText('Set aside: a setting').first()).toBeVisible();
-  await page.goto('/backup');
+  await go(page, '/backup');
   const aside = page.getByRole('region', { name: 'Set aside' });
   await expect(aside).toContainText('what lay on a cutting table');
   await expect(aside).toContainText('a setting');
@@ -128,14 +128,14 @@ broken('where the browser gives no storage, a sentence says so, and finding a ho
     '/log',
     '/backup',
   ]) {
-    await page.goto(address);
+    await go(page, address);
     await expect(page.getByText('This browser gives the page no storage').first(), address).toBeVisible();
     await expect(page.locator('.ant-spin-spinning'), address).toHaveCount(0);
     await expect(page.getByText('insecure')).toHaveCount(0);
   }
   await page.getByRole('link', { name: 'What can hold this?' }).click();
   await expect(page.getByRole('button', { name: /^Envelope from a square/ })).toBeVisible();
-  await page.goto('/holders/sleeve');
+  await go(page, '/holders/sleeve');
   await expect(page.getByText('Every choice')).toBeVisible();
 });
 
@@ -159,7 +159,7 @@ broken('storage that never answers is told of within seconds, and taken up when 
       return request;
     };
   });
-  await page.goto('/stash');
+  await go(page, '/stash');
   await expect(page.getByText('The browser’s storage does not answer.').first()).toBeVisible({ timeout: 12_000 });
   await page.evaluate(() => (window as unknown as { answer: () => void }).answer());
   await expect(page.getByText('Midnight cardstock').first()).toBeVisible();
@@ -167,7 +167,7 @@ broken('storage that never answers is told of within seconds, and taken up when 
 
 broken('data of a newer version is not opened, and says so', async ({ page, context }) => {
   const other = await context.newPage();
-  await other.goto('/api/ping');
+  await go(other, '/api/ping');
   await other.evaluate(
     () =>
       new Promise<void>((done) => {
@@ -180,7 +180,7 @@ broken('data of a newer version is not opened, and says so', async ({ page, cont
         };
       }),
   );
-  await page.goto('/');
+  await go(page, '/');
   await expect(page.getByText('What is kept here was written by a newer version of Tuck Fold.').first()).toBeVisible();
   expect(
     await other.evaluate(async () => (await indexedDB.databases()).map(({ name, version }) => [name, version])),
@@ -209,7 +209,7 @@ broken(
           };
         }),
     );
-    await page.goto('/');
+    await go(page, '/');
     await expect(page.getByText('Another window still works with an older version of Tuck Fold.').first()).toBeVisible({
       timeout: 12_000,
     });
@@ -222,21 +222,21 @@ broken('without workers a sentence says what still works', async ({ page }) => {
   await page.addInitScript(() => {
     Reflect.deleteProperty(window, 'Worker');
   });
-  await page.goto('/choose?have=contents');
+  await go(page, '/choose?have=contents');
   await expect(page.getByText('This browser runs nothing beside the page, and this work needs it.')).toBeVisible();
-  await page.goto('/bench?p=demo-1');
+  await go(page, '/bench?p=demo-1');
   await expect(sheet(page)).toBeVisible();
   await page.getByRole('button', { name: 'Take it along' }).click();
   await page.getByRole('menuitem', { name: 'Print at true size on A4 (PDF)' }).click();
   await expect(page.getByText(/The PDF could not be made: This browser runs nothing beside the page/)).toBeVisible();
-  await page.goto('/backup');
+  await go(page, '/backup');
   // A backup is the last thing that may fail: it is zipped in the page.
   await downloaded(page, () => page.getByRole('button', { name: 'Save a backup' }).click());
 });
 
 broken('a worker that cannot be loaded, or says nothing, is told of within seconds', async ({ page }) => {
   await page.route(/turbopack-worker/, (route) => route.abort());
-  await page.goto('/choose?have=contents');
+  await go(page, '/choose?have=contents');
   await expect(page.getByText('could not be loaded or broke off')).toBeVisible();
   await page.unroute(/turbopack-worker/);
   await page.addInitScript(() => {
@@ -248,9 +248,9 @@ broken('a worker that cannot be loaded, or says nothing, is told of within secon
       },
     });
   });
-  await page.goto('/choose?have=contents');
+  await go(page, '/choose?have=contents');
   await expect(page.getByText('does not answer yet')).toBeVisible({ timeout: 12_000 });
-  await page.goto('/cutting');
+  await go(page, '/cutting');
   await expect(page.getByText('does not answer yet')).toBeVisible({ timeout: 14_000 });
 });
 
@@ -258,14 +258,14 @@ broken(
   'without WebAssembly there is a first answer, and it says that no better one is looked for',
   async ({ page }) => {
     await page.route(/\.wasm$/, (route) => route.abort());
-    await page.goto('/cutting');
+    await go(page, '/cutting');
     await expect(page.getByText('This browser cannot run the solver')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Mark as cut' })).toBeVisible();
   },
 );
 
 broken('a part that is missing after a new version: a sentence and the way on; the rest stays', async ({ page }) => {
-  await page.goto('/bench?p=demo-1');
+  await go(page, '/bench?p=demo-1');
   await expect(sheet(page)).toBeVisible();
   await page.route('**/_next/static/chunks/**', (route) => route.abort());
   await page.getByRole('radiogroup', { name: 'View' }).getByText('Cutting', { exact: true }).click();

@@ -1,5 +1,5 @@
 import DxfParser from 'dxf-parser';
-import { downloaded, expect, goBy, layOnCuttingTable as lay, openShelf, sheet, test, type Extra } from './table';
+import { downloaded, expect, type Extra, go, goBy, layOnCuttingTable as lay, openShelf, sheet, test } from './table';
 import { ALBUM, cutUpSquares } from '../tests/helpers/cut-lists';
 import type { Page } from '@playwright/test';
 
@@ -116,7 +116,7 @@ test('a piece is dragged: where it can be cut it stays, where not it says why an
   await expect(page.getByText('Laid by hand.')).toBeVisible();
   const words = await tag.getAttribute('aria-label');
   await goBy(page, 'Shelf');
-  await page.goto('/cutting');
+  await go(page, '/cutting');
   await expect(tag).toHaveAttribute('aria-label', words!);
   await page.getByRole('button', { name: 'Lay it out anew' }).click();
   await expect(page.getByText('Laid by hand.')).toBeHidden();
@@ -147,7 +147,7 @@ test('too little paper is told, and mended by buying', async ({ page }) => {
 
 test('a longer cut than the trimmer makes is flagged, and the bench has its own cutting', async ({ page }) => {
   await openShelf(page);
-  await page.goto('/bench?p=demo-1');
+  await go(page, '/bench?p=demo-1');
   await expect(sheet(page)).toBeVisible();
   await page.keyboard.press('5');
   await page.getByRole('spinbutton', { name: 'Copies to cut' }).fill('5');

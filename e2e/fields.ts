@@ -2,6 +2,7 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Locator, Page } from '@playwright/test';
+import { go } from './go';
 
 const APP = 'src/app';
 /** What stands behind an address that needs one, in the demo data. */
@@ -94,7 +95,7 @@ export async function walk(
   visit: (fields: readonly Field[], where: string) => Promise<void>,
 ): Promise<void> {
   const open = async (): Promise<void> => {
-    await page.goto(address);
+    await go(page, address);
     await page.locator('main').waitFor();
     // Screens read what is kept first.
     await page.waitForTimeout(400);

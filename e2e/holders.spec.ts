@@ -5,6 +5,7 @@ import {
   dragBy,
   expect,
   figure,
+  go,
   openShelf,
   setLength,
   sheet,
@@ -175,7 +176,7 @@ test('another holder for the same contents, its page of advice, and what cannot 
   await page.getByRole('link', { name: 'How it is made' }).click();
   await expect(page.getByRole('heading', { name: 'Usual mistakes' })).toBeVisible();
   await expect(page.getByText('Leaving the side strips on above the fold.')).toBeVisible();
-  await page.goto('/choose?have=paper');
+  await go(page, '/choose?have=paper');
   await setLength(page, 'Height', '2 in');
   await expect(page.getByRole('heading', { name: 'Not from this paper' })).toBeVisible();
   await expect(page.getByText(/This starts from a square, and the paper is longer one way/).first()).toBeVisible();
@@ -210,7 +211,7 @@ test('what goes with it and what shuts it: in the steps, and every piece in the 
 });
 
 test('the chooser by keyboard: sizes typed, the list follows, Enter takes a holder', async ({ page }) => {
-  await page.goto('/choose?have=contents');
+  await go(page, '/choose?have=contents');
   await expect(page.getByRole('button', { name: /^Card holder/ })).toBeVisible();
   await page.getByLabel('Thickness', { exact: true }).focus();
   await page.keyboard.press('Control+a');

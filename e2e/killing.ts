@@ -9,6 +9,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { CHROMIUM_ARGS, executablePath } from './browser';
+import { go } from './go';
 
 /** Everything that runs with a profile: the browser and the processes it started. */
 function processesOf(profile: string): number[] {
@@ -296,7 +297,7 @@ export async function killDuring(
   n: number,
   after: number,
 ): Promise<{ readonly page: Page; readonly killed: Killed }> {
-  await page.goto(edit.open);
+  await go(page, edit.open);
   await edit.make(page, n);
   await new Promise((wake) => setTimeout(wake, after));
   await browser.kill();

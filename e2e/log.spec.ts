@@ -1,16 +1,16 @@
 import type { Page } from '@playwright/test';
-import { beginWithContents, downloaded, expect, openShelf, setLength, test } from './table';
+import { beginWithContents, downloaded, expect, go, openShelf, setLength, test } from './table';
 
 async function openLog(page: Page): Promise<void> {
   await openShelf(page);
-  await page.goto('/log');
+  await go(page, '/log');
   await expect(page.getByRole('heading', { name: 'Log', exact: true })).toBeVisible();
 }
 const csv = (text: string) => ({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
 
 /** Takes a make to its end without stopping, and says how it fitted. */
 async function makeAndSay(page: Page, project: string, by: string): Promise<void> {
-  await page.goto(project.replace('/bench', '/make'));
+  await go(page, project.replace('/bench', '/make'));
   await page.getByRole('button', { name: 'Begin' }).click();
   const progress = page.getByRole('progressbar', { name: 'How far the make has come' });
   const all = Number(await progress.getAttribute('aria-valuemax'));
@@ -28,21 +28,21 @@ test('three tight fits, and the room they ask for is offered: on the bench, and 
   page,
 }) => {
   // The demo log knows sleeves round thick things only.
-  await page.goto('/choose?have=contents');
+  await go(page, '/choose?have=contents');
   await page.getByRole('button', { name: /^Sleeve/ }).click();
   await expect(page).toHaveURL(/\/bench\?p=/);
   const bench = new URL(page.url());
   const address = `${bench.pathname}${bench.search}`;
   await expect(page.getByText('Last time')).toHaveCount(0);
   for (let i = 0; i < 3; i++) await makeAndSay(page, address, '1/8 in');
-  await page.goto(address);
+  await go(page, address);
   const hint = page.getByRole('complementary', { name: 'How such holders fitted so far' });
   await expect(hint).toContainText('this was too tight both ways by 1/8 in');
   await expect(hint).toContainText('Your 3 makes say: leave');
   await hint.getByRole('button', { name: 'Leave that much' }).click();
   await expect(hint.getByRole('button', { name: 'Leave that much' })).toHaveCount(0);
 
-  await page.goto('/log');
+  await go(page, '/log');
   const advice = page.getByRole('article', { name: /^Sleeve round flat things/ });
   await expect(advice).toContainText('Rests on 3 makes, 3 of them not right');
   await expect(
@@ -62,7 +62,7 @@ test('a usual room is what a new project begins with', async ({ page }) => {
   await expect(advice).toContainText('your usual room');
   await beginWithContents(page);
   await expect(page.getByText('Last time')).toBeVisible();
-  await page.goto('/choose?have=contents');
+  await go(page, '/choose?have=contents');
   await page.getByLabel('Thickness').fill('1/4 in');
   await page.getByRole('button', { name: /^Sleeve/ }).click();
   const hint = page.getByRole('complementary', { name: 'How such holders fitted so far' });
@@ -126,6 +126,6 @@ test('the log goes out as a table and comes back: a preview first, known lines s
 
 test('an entry that is not there says so', async ({ page }) => {
   await openShelf(page);
-  await page.goto('/log?e=nobody');
+  await go(page, '/log?e=nobody');
   await expect(page.getByText('That entry is not in the log')).toBeVisible();
 });

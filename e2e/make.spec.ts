@@ -1,10 +1,10 @@
 import { DEMO_SHELF } from '../src/data/demo';
-import { downloaded, expect, openShelf, test } from './table';
+import { downloaded, expect, go, openShelf, test } from './table';
 import type { Page } from '@playwright/test';
 
 /** Opens a demo project's make and begins it. */
 async function begin(page: Page, project: string, copies = 1): Promise<void> {
-  await page.goto(`/make?p=${project}`);
+  await go(page, `/make?p=${project}`);
   await expect(page.getByRole('button', { name: 'Begin' })).toBeEnabled();
   if (copies > 1) await page.getByLabel('How many?').fill(String(copies));
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -17,7 +17,7 @@ const stopsOf = async (page: Page): Promise<number> => Number(await progress(pag
 test('a make is carried through by keyboard alone, reloaded in the middle, its fit written in the log', async ({
   page,
 }) => {
-  await page.goto('/make?p=demo-1');
+  await go(page, '/make?p=demo-1');
   const start = page.getByRole('button', { name: 'Begin' });
   await expect(start).toBeEnabled();
   await start.focus();
@@ -90,7 +90,7 @@ test('a batch of six: cut all, score all, fold all, to the last one finished', a
 });
 
 test('one after the other: the first copy is finished before the second is begun', async ({ page }) => {
-  await page.goto('/make?p=demo-1');
+  await go(page, '/make?p=demo-1');
   await page.getByLabel('How many?').fill('2');
   await page.getByText('One after the other').click();
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -110,7 +110,7 @@ test('a make left behind waits on the shelf, and the bench leads to it as well',
   await expect(progress(page)).toHaveAttribute('aria-valuenow', '1');
   await page.getByRole('link', { name: 'Shelf', exact: true }).click();
   await expect(page.getByRole('link', { name: /Go on making: Gift-card holders/ })).toContainText('1 step done');
-  await page.goto('/bench?p=demo-6');
+  await go(page, '/bench?p=demo-6');
   await page.getByRole('link', { name: 'Make it' }).click();
   await expect(progress(page)).toHaveAttribute('aria-valuenow', '1');
 });
@@ -133,7 +133,7 @@ test('that went wrong: the sheet is told as it is, set aside, and asked about as
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('6 in');
   await expect(page.getByRole('button', { name: /^Library pocket/ })).toBeVisible();
   // The make waits where it was; the copy can be begun again with a new sheet.
-  await page.goto('/make?p=demo-1');
+  await go(page, '/make?p=demo-1');
   await expect(progress(page)).toHaveAttribute('aria-valuenow', '5');
   await page.getByRole('button', { name: 'That went wrong' }).click();
   await page.getByRole('button', { name: 'Take a new sheet, begin this copy again' }).click();
@@ -192,7 +192,7 @@ test('a browser without a voice offers none', async ({ page }) => {
 });
 
 test('the bench card is one page', async ({ page }) => {
-  await page.goto('/make?p=demo-12');
+  await go(page, '/make?p=demo-12');
   await page.getByLabel('How many?').fill('4');
   await page.getByRole('button', { name: 'Bench card' }).click();
   const card = await downloaded(page, () => page.getByRole('menuitem', { name: 'On A4 (PDF)' }).click());
@@ -202,7 +202,7 @@ test('the bench card is one page', async ({ page }) => {
 
 test('a photo is shrunk and kept with the entry; what is no picture is refused with a sentence', async ({ page }) => {
   await openShelf(page);
-  await page.goto('/log?e=demo-log-1');
+  await go(page, '/log?e=demo-log-1');
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   const photo = page.getByLabel('Photo of the finished thing');
   await photo.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') });

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, figure, openShelf, setLength, takeHolder, test } from './table';
+import { expect, figure, go, openShelf, setLength, takeHolder, test } from './table';
 
 /** The canvas as a small grid of grey values, and how many different ones there are. */
 async function seen(page: Page): Promise<{ grid: number[]; shades: number }> {
@@ -125,7 +125,7 @@ test('the observatory’s box for twelve star cards, with its lid: sized, proved
   const steps = page.getByRole('list', { name: 'Steps in order' });
   await expect(steps).toContainText('Raise the near and the far wall against the tabs on scores 3 and 4, square');
   await expect(steps).toContainText('Put the lid on.');
-  await page.goto('/');
+  await go(page, '/');
   await expect(page.getByRole('link', { name: /^Tray box with a lid/ })).toContainText('Holds a 3 × 4 in card');
 });
 
@@ -133,7 +133,7 @@ test.describe('for people who ask for less motion, on a phone', () => {
   test.use({ contextOptions: { reducedMotion: 'reduce' }, viewport: { width: 390, height: 844 }, hasTouch: true });
 
   test('a step is there at once; a finger turns the box', async ({ page }) => {
-    await page.goto('/bench?p=demo-13');
+    await go(page, '/bench?p=demo-13');
     await openFolded(page);
     const shut = await seen(page);
     expect(shut.shades).toBeGreaterThan(8);
@@ -165,7 +165,7 @@ test('without a graphics card the same steps are shown as a drawing', async ({ p
       return kind.startsWith('webgl') ? null : (real as (...all: unknown[]) => unknown).call(this, kind, ...rest);
     } as typeof real;
   });
-  await page.goto('/bench?p=demo-17');
+  await go(page, '/bench?p=demo-17');
   await page.getByText('Folded', { exact: true }).click();
   await expect(page.getByText('This device draws nothing in space')).toBeVisible();
   const drawing = page.getByRole('img', { name: 'The paper in space: Glue the lining over the turn-ins' });
@@ -181,7 +181,7 @@ test('without a graphics card the same steps are shown as a drawing', async ({ p
 });
 
 test('a flat envelope is folded in space too, after its front and back', async ({ page }) => {
-  await page.goto('/bench?p=demo-1');
+  await go(page, '/bench?p=demo-1');
   await page.getByText('Folded', { exact: true }).click();
   await expect(page.getByRole('img', { name: /^Front of the finished thing/ })).toBeVisible();
   await page.getByText('In space', { exact: true }).click();

@@ -1,4 +1,4 @@
-import { downloaded, expect, goBy, openShelf, sheet, test } from './table';
+import { downloaded, expect, go, goBy, openShelf, sheet, test } from './table';
 
 test('a paper is added, changed, taken out and put back, all kept through a reload', async ({ page }) => {
   await openShelf(page);
@@ -17,7 +17,7 @@ test('a paper is added, changed, taken out and put back, all kept through a relo
   await expect(row).toContainText('7 in × 9 1/2 in');
   await row.getByRole('spinbutton').fill('4');
   await goBy(page, 'Shelf');
-  await page.goto('/stash');
+  await go(page, '/stash');
   await expect(row.getByRole('spinbutton')).toHaveValue('4');
   await row.getByRole('button', { name: 'Take Comet paper out' }).click();
   await expect(row).toBeHidden();
@@ -29,7 +29,7 @@ test('papers are pasted from a table: looked at first, bad lines stay out; and a
   page,
 }) => {
   await openShelf(page);
-  await page.goto('/stash');
+  await go(page, '/stash');
   await page.getByRole('button', { name: 'Paste or import' }).click();
   const dialog = page.getByRole('dialog', { name: 'Papers from a table' });
   const table = dialog.getByRole('textbox', { name: 'Table of papers' });
@@ -48,7 +48,7 @@ test('papers are pasted from a table: looked at first, bad lines stay out; and a
 
 test('what an offcut can become: every holder against what the projects hold, and one is begun', async ({ page }) => {
   await openShelf(page);
-  await page.goto('/stash');
+  await go(page, '/stash');
   await page
     .getByRole('row', { name: /Offcut, Midnight/ })
     .getByRole('button', { name: 'What can it become?' })
@@ -64,7 +64,7 @@ test('what an offcut can become: every holder against what the projects hold, an
 
 test('the bench offers the stash, and says when a paper is too small', async ({ page }) => {
   await openShelf(page);
-  await page.goto('/bench?p=demo-1');
+  await go(page, '/bench?p=demo-1');
   await expect(sheet(page)).toBeVisible();
   const choose = async (paper: string): Promise<void> => {
     await page.getByRole('combobox', { name: 'Paper sizes' }).click();

@@ -1,4 +1,5 @@
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { go } from './go';
 
 /** A page on which nothing may be logged as an error and no request may leave the origin. */
 export const test = base.extend({
@@ -21,7 +22,7 @@ export const test = base.extend({
     expect(wrong).toEqual([]);
   },
 });
-export { expect };
+export { expect, go };
 
 /** Opens the shelf and waits until the demo projects stand on it. */
 export async function openShelf(page: Page): Promise<void> {
@@ -46,7 +47,7 @@ export async function takeHolder(page: Page, holder: string): Promise<void> {
 
 /** Starts an envelope from a square from what goes in. */
 export async function beginWithContents(page: Page): Promise<void> {
-  await page.goto('/choose?have=contents');
+  await go(page, '/choose?have=contents');
   await takeHolder(page, 'Envelope from a square');
 }
 

@@ -1,5 +1,5 @@
 import type { BrowserContext, Locator, Page } from '@playwright/test';
-import { expect, openShelf, sheet, test } from './table';
+import { expect, go, openShelf, sheet, test } from './table';
 
 /** Two windows of one browser on the same address. */
 async function twoTabs(page: Page, context: BrowserContext, address: string): Promise<[Page, Page]> {
@@ -139,7 +139,7 @@ test('an entry of the log changed in two windows, and a draft of a new paper in 
     [one, 'Red'],
     [two, 'Green'],
   ] as const) {
-    await tab.goto('/stash');
+    await go(tab, '/stash');
     await tab.getByRole('button', { name: 'Add a paper' }).click();
     await tab.getByRole('dialog').getByLabel('Name').fill(name);
   }
@@ -183,7 +183,7 @@ test('the cutting table and the size chart: copies here, a piece there, a card h
     await expect(tab.getByLabel('Name of piece 1')).toHaveValue('blue mat');
     await expect(tab.getByRole('spinbutton', { name: /Copies of Bands/ })).toHaveValue('3');
   });
-  await Promise.all([one.goto('/tools/chart'), two.goto('/tools/chart')]);
+  await Promise.all([go(one, '/tools/chart'), go(two, '/tools/chart')]);
   await both(one, two, (tab) => expect(tab.getByText('Flaps lap')).toBeVisible());
   for (const [tab, name] of [
     [one, 'Comet card'],

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { goBy, expect, openShelf, setLength, test } from './table';
+import { expect, go, goBy, openShelf, setLength, test } from './table';
 
 /** The row of a card in the size chart. */
 const line = (page: Page, card: string) => page.getByRole('row', { name: new RegExp(`^${card}`) });
@@ -12,7 +12,7 @@ test('a board is calibrated from trial folds: the figures, how sure they are, an
   page,
 }) => {
   await openShelf(page);
-  await page.goto('/tools/chart');
+  await go(page, '/tools/chart');
   await expect(line(page, '3 × 4 in card')).toContainText(/6 in.*2 5\/8 in/);
   await page.getByRole('link', { name: 'Calibrate a board' }).click();
   for (const [i, setting] of [2.625, 2.25, 3].entries()) {
@@ -38,15 +38,15 @@ test('a board is calibrated from trial folds: the figures, how sure they are, an
   await says.getByRole('button', { name: 'Plan them anew' }).click();
   await page.getByRole('link', { name: 'My size chart' }).click();
   await expect(line(page, '3 × 4 in card')).toContainText(/6 1\/8 in.*2 (11\/16|5\/8|3\/4) in/);
-  await page.goto('/bench?p=demo-1');
+  await go(page, '/bench?p=demo-1');
   await expect(page.getByText(/^Notch about 13\/16 in/)).toBeVisible();
   // What was decided about the board is kept, and can be taken back.
-  await page.goto('/tools');
+  await go(page, '/tools');
   await expect(page.getByLabel('Notch, along the edge')).toHaveValue(/0.8 in|13\/16/);
 });
 
 test('figures no board can have are refused with a sentence, one way alone with another', async ({ page }) => {
-  await page.goto('/tools/calibrate');
+  await go(page, '/tools/calibrate');
   const says = page.getByRole('region', { name: 'What the trials say' });
   await trial(page, 1).getByLabel('Inside width').fill('5 in');
   await expect(says).toContainText('Measure a width and a height');
@@ -59,7 +59,7 @@ test('tools are added, put away, changed and taken off with undo; the bench says
   page,
 }) => {
   await openShelf(page);
-  await page.goto('/tools');
+  await go(page, '/tools');
   await page.getByRole('switch', { name: '1 in punch is out today' }).click();
   await page.getByRole('button', { name: 'Add a punch' }).click();
   await page.getByLabel('Name of Punch 3').fill('3/4 in punch');
@@ -70,14 +70,14 @@ test('tools are added, put away, changed and taken off with undo; the bench says
     .fill('3/4 in');
   await page.getByLabel('Longest cut').fill('4 in');
   await goBy(page, 'Shelf');
-  await page.goto('/bench?p=demo-6');
+  await go(page, '/bench?p=demo-6');
   await expect(
     page.getByText('This takes a punch of 1 in, which is not on your table; the nearest there is 3/4 in.'),
   ).toBeVisible();
   await expect(page.getByText(/your trimmer ends at 4 in/)).toBeVisible();
   await page.getByRole('button', { name: 'Use your 3/4 in punch' }).click();
   await expect(page.getByText('This takes a punch of')).toBeHidden();
-  await page.goto('/tools');
+  await go(page, '/tools');
   await page.getByRole('button', { name: 'Take Trimmer off the list' }).click();
   await expect(page.getByLabel('Longest cut')).toHaveCount(0);
   await page.getByRole('button', { name: 'Put it back' }).click();
@@ -88,7 +88,7 @@ test('tools are added, put away, changed and taken off with undo; the bench says
 
 test('a score between the grooves is told of, and the steps mark it instead', async ({ page }) => {
   await openShelf(page);
-  await page.goto('/bench?p=demo-6');
+  await go(page, '/bench?p=demo-6');
   await setLength(page, 'Groove to groove', '3/8 in');
   await expect(page.getByText(/lies between your scoring board’s grooves/)).toBeVisible();
   await page.getByText('Steps', { exact: true }).click();
@@ -96,7 +96,7 @@ test('a score between the grooves is told of, and the steps mark it instead', as
 });
 
 test('a sheet of one’s own on the simulated board: place, punch, score, turn, and it folds', async ({ page }) => {
-  await page.goto('/tools/try');
+  await go(page, '/tools/try');
   const hand = page.getByRole('region', { name: 'What to do with it' });
   await expect(hand).toContainText('the sheet is flat and whole');
   await hand.getByRole('button', { name: 'Lay it there' }).click();
@@ -123,7 +123,7 @@ test('a sheet of one’s own on the simulated board: place, punch, score, turn, 
 
 test('the simulated board steps along any plan, and notices when one leaves it', async ({ page }) => {
   await openShelf(page);
-  await page.goto('/tools/try?p=demo-1');
+  await go(page, '/tools/try?p=demo-1');
   const hand = page.getByRole('region', { name: 'What to do with it' });
   await expect(hand).toContainText('Next in the plan: lay edge 1 in the board, the left end at 2 5/8 in');
   await hand.getByRole('button', { name: 'Do it' }).click();
@@ -137,7 +137,7 @@ test('the simulated board steps along any plan, and notices when one leaves it',
 
 test('a chart of one’s own: cards added and taken out, more room, what cannot be made says why', async ({ page }) => {
   await openShelf(page);
-  await page.goto('/tools/chart');
+  await go(page, '/tools/chart');
   await page.getByLabel('Name', { exact: true }).fill('Bookmark');
   await page.getByLabel('Card’s width').fill('1 1/2 in');
   await page.getByLabel('Card’s height').fill('9 in');

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { everyPage, MORE_PAGES, walk, type Field } from './fields';
-import { expect, openShelf, test } from './table';
+import { expect, go, openShelf, test } from './table';
 
 /** What is typed into each kind of field, a key at a time. */
 const TEXT: Record<Field['kind'], string> = {
@@ -11,19 +11,26 @@ const TEXT: Record<Field['kind'], string> = {
 };
 /** Time from key to key, ms: from as fast as anyone types to slow, one after the other over the fields. */
 const SPEEDS = process.env.SPEEDS?.split(',').map(Number) ?? [30, 30, 30, 60];
-/** The processor is slowed so many times for the walk through everything: `SLOWED=4 SPEEDS=30,60,100,150` takes its time. */
+/** While it is typed the processor is slowed so many times: for everything, `SLOWED=4 SPEEDS=30,60,100,150` takes its time. */
 const SLOWED = Number(process.env.SLOWED ?? 1);
 
-async function slowDown(page: Page, times: number): Promise<void> {
+/** Slows a page's processor so many times, from when it is called. */
+async function throttle(page: Page): Promise<(times: number) => Promise<unknown>> {
   const client = await page.context().newCDPSession(page);
-  await client.send('Emulation.setCPUThrottlingRate', { rate: times });
+  return (rate) => client.send('Emulation.setCPUThrottlingRate', { rate });
 }
 
 /** Types into a field and gives what stands in it when the last key is up, and a while later. */
-async function typed(page: Page, { at, kind }: Field, delay: number): Promise<readonly [string, string]> {
+async function typed(
+  page: Page,
+  { at, kind }: Field,
+  delay: number,
+  slow: () => Promise<unknown>,
+): Promise<readonly [string, string]> {
   await at.click({ timeout: 20_000 });
   const before = await at.inputValue();
   await page.keyboard.press('Control+a');
+  await slow();
   await page.keyboard.type(TEXT[kind], { delay });
   const now = await at.inputValue();
   await page.waitForTimeout(120);
@@ -41,10 +48,12 @@ const PARTS = [0, 1, 2].map((part) => pages.filter((_, i) => i % 3 === part));
 async function typeEverywhere(
   page: Page,
   addresses: readonly string[],
+  slowed: number,
   most = Infinity,
 ): Promise<{ readonly count: number; readonly wrong: readonly string[] }> {
   let count = 0;
   const wrong: string[] = [];
+  const slowDown = await throttle(page);
   for (const address of addresses)
     await walk(page, address, async (fields, where) => {
       const kinds = new Map<Field['kind'], number>();
@@ -52,7 +61,8 @@ async function typeEverywhere(
         kinds.set(field.kind, (kinds.get(field.kind) ?? 0) + 1);
         if (kinds.get(field.kind)! > most) continue;
         const delay = SPEEDS[count++ % SPEEDS.length]!;
-        const [now, later] = await typed(page, field, delay);
+        const [now, later] = await typed(page, field, delay, () => slowDown(slowed));
+        await slowDown(1);
         if (now !== TEXT[field.kind] || later !== TEXT[field.kind])
           wrong.push(`${where}, ${field.name}, ${delay} ms: “${now}”, then “${later}”`);
       }
@@ -64,8 +74,7 @@ PARTS.forEach((part, i) =>
   test(`no field on any screen loses a keystroke, part ${i + 1}`, async ({ page }) => {
     test.setTimeout(300_000 * Math.max(1, SLOWED));
     await openShelf(page);
-    await slowDown(page, SLOWED);
-    const { count, wrong } = await typeEverywhere(page, part);
+    const { count, wrong } = await typeEverywhere(page, part, SLOWED);
     expect(wrong).toEqual([]);
     // The walk found the fields there are: fewer would mean that it opened nothing.
     expect(count).toBeGreaterThan(15);
@@ -77,8 +86,7 @@ test('on a processor slowed four times, a field of each kind on the screens that
 }) => {
   test.setTimeout(200_000);
   await openShelf(page);
-  await slowDown(page, 4);
-  const { count, wrong } = await typeEverywhere(page, ['/tools', '/cutting', '/bench?p=demo-1'], 1);
+  const { count, wrong } = await typeEverywhere(page, ['/tools', '/cutting', '/bench?p=demo-1'], 4, 1);
   expect(wrong).toEqual([]);
   expect(count).toBeGreaterThanOrEqual(8);
 });
@@ -87,7 +95,7 @@ test('what is not sent off survives a reload: a new paper, a note in the log, tr
   page,
 }) => {
   await openShelf(page);
-  await page.goto('/stash');
+  await go(page, '/stash');
   await page.getByRole('button', { name: 'Add a paper' }).click();
   const form = page.getByRole('dialog', { name: 'A paper for the stash' });
   await form.getByLabel('Name').pressSequentially('Comet paper');
@@ -107,7 +115,7 @@ test('what is not sent off survives a reload: a new paper, a note in the log, tr
   await page.getByRole('button', { name: 'Add a paper' }).click();
   await expect(form.getByLabel('Name')).toHaveValue('');
 
-  await page.goto('/log?e=demo-log-3');
+  await go(page, '/log?e=demo-log-3');
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByLabel('Note').fill('two\nlines');
   await page.reload();
@@ -117,18 +125,18 @@ test('what is not sent off survives a reload: a new paper, a note in the log, tr
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await expect(page.getByLabel('Note')).not.toHaveValue('two\nlines');
 
-  await page.goto('/tools/calibrate');
+  await go(page, '/tools/calibrate');
   const first = page.getByRole('listitem', { name: 'Trial 1' });
   await first.getByLabel('Inside width').fill('3 1/4 in');
   await page.reload();
   await expect(first.getByLabel('Inside width')).toHaveValue('3 1/4 in');
 
-  await page.goto('/tools/chart');
+  await go(page, '/tools/chart');
   await page.getByLabel('Card’s width').fill('3 in');
   await page.reload();
   await expect(page.getByLabel('Card’s width')).toHaveValue('3 in');
 
-  await page.goto('/stash');
+  await go(page, '/stash');
   await page.getByRole('button', { name: 'Paste or import' }).click();
   const table = page.getByRole('textbox', { name: 'Table of papers' });
   await table.fill('name,width,height\nBlue,3,4');
@@ -146,18 +154,18 @@ test('a double click does a thing once', async ({ page }) => {
   await page.getByRole('menuitem', { name: 'Duplicate' }).dblclick({ force: true });
   await expect(page.getByText('Dome postcards (copy)')).toBeVisible();
   await expect(cards).toHaveCount(before + 1);
-  await page.goto('/choose?have=contents');
+  await go(page, '/choose?have=contents');
   await page.getByRole('button', { name: /^Sleeve/ }).dblclick();
   await expect(page).toHaveURL(/\/bench\?p=/);
-  await page.goto('/');
+  await go(page, '/');
   await expect(cards).toHaveCount(before + 2);
-  await page.goto('/tools');
+  await go(page, '/tools');
   const punches = page.getByRole('region', { name: 'Punches' }).getByRole('listitem');
   await expect(page.getByLabel('Name of 1 in punch')).toBeVisible();
   const had = await punches.count();
   await page.getByRole('button', { name: 'Add a punch' }).dblclick();
   await expect(punches).toHaveCount(had + 1);
-  await page.goto('/make?p=demo-2');
+  await go(page, '/make?p=demo-2');
   await page.getByRole('button', { name: 'Begin', exact: true }).dblclick();
   await expect(page.getByText(/^Step/)).toBeVisible();
   const makes = await page.evaluate(

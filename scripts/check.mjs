@@ -1,8 +1,10 @@
 /** Every check there is, from a fresh machine on: `npm test`. Says at the end how many tests ran. */
+import { spawn } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { chromium, installPackages, run } from './install.mjs';
+import { chromium, installPackages } from './install.mjs';
 
 const started = Date.now();
+const seconds = () => ((Date.now() - started) / 1000).toFixed(0);
 installPackages();
 const browser = chromium();
 const bin = (name) => `node_modules/.bin/${name}`;
@@ -10,17 +12,53 @@ const reports = { unit: '.reports/unit.json', browser: '.reports/browser.json' }
 rmSync('.reports', { recursive: true, force: true });
 mkdirSync('.reports');
 
-const part = (title, command, args, env) => {
-  console.log(`\n== ${title}`);
-  run(command, args, { env, sentence: `“${title}” found something` });
+const running = new Set();
+/** Runs one check; what it says is shown when it is over, or at once where it runs alone. */
+const part = (title, command, args, { env = {}, alone = false } = {}) =>
+  new Promise((done) => {
+    if (alone) console.log(`\n== ${title}`);
+    const begun = Date.now();
+    const child = spawn(command, args, {
+      stdio: alone ? 'inherit' : ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+    });
+    running.add(child);
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream?.on('data', (text) => (said += text));
+    child.on('error', (error) => (said += error.message));
+    child.on('close', (status) => {
+      running.delete(child);
+      const took = `${((Date.now() - begun) / 1000).toFixed(0)} s`;
+      console.log(alone ? `(${took})` : `\n== ${title} (${took})\n${said.trim()}`);
+      if (status === 0) return done();
+      console.error(`\n“${title}” found something.`);
+      for (const other of running) other.kill();
+      process.exit(status ?? 1);
+    });
+  });
+const inTurn = async (...parts) => {
+  for (const next of parts) await next();
 };
-part('formatting', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-part('lint: rules of the language, a pure core, arrows one way', bin('eslint'), ['.', '--max-warnings', '0']);
-part('unused code', bin('knip'), []);
-part('build', 'npm', ['run', '-s', 'build'], { TYPES_CHECKED_APART: '1' });
-part('types', bin('tsc'), ['--noEmit']);
-part('unit tests and properties', bin('jest'), ['--ci', '--maxWorkers=100%', '--json', '--outputFile', reports.unit]);
-part('browser tests', bin('playwright'), ['test'], { CHROMIUM: browser });
+
+// Each of these works on one core, so the build and the reading checks go beside each other.
+await Promise.all([
+  inTurn(
+    () => part('formatting', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
+    () => part('lint: rules of the language, a pure core, arrows one way', bin('eslint'), ['.', '--max-warnings', '0']),
+    () => part('unused code', bin('knip'), []),
+  ),
+  inTurn(
+    () => part('build', 'npm', ['run', '-s', 'build'], { env: { TYPES_CHECKED_APART: '1' } }),
+    () => part('types', bin('tsc'), ['--noEmit']),
+  ),
+]);
+await part(
+  'unit tests and properties',
+  bin('jest'),
+  ['--ci', '--maxWorkers=100%', '--json', '--outputFile', reports.unit],
+  { alone: true },
+);
+await part('browser tests', bin('playwright'), ['test'], { env: { CHROMIUM: browser }, alone: true });
 
 const unit = JSON.parse(readFileSync(reports.unit, 'utf8'));
 const { stats } = JSON.parse(readFileSync(reports.browser, 'utf8'));
@@ -30,7 +68,6 @@ if (counts.unit === 0 || counts.browser === 0) {
   console.error('A kind of test ran no test at all.');
   process.exit(1);
 }
-const minutes = ((Date.now() - started) / 60_000).toFixed(1);
 console.log(
-  `\nEvery check passed: ${counts.unit + counts.browser} tests ran (${counts.unit} unit and property, ${counts.browser} in the browser), ${unrun} skipped, in ${minutes} minutes.`,
+  `\nEvery check passed: ${counts.unit + counts.browser} tests ran (${counts.unit} unit and property, ${counts.browser} in the browser), ${unrun} skipped, in ${(seconds() / 60).toFixed(1)} minutes.`,
 );

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../tests/helpers/runs';
 import { collide, fieldsIn, patchBetween, patched, same } from './patch';
 
 const record = {
@@ -135,7 +136,7 @@ test('whatever two records are, the patch makes the one of the other', () => {
     fc.property(json, json, (before, after) => {
       expect(same(patched(before, patchBetween(before, after)), after)).toBe(true);
     }),
-    { numRuns: 500 },
+    runs(500),
   );
 });
 
@@ -157,6 +158,6 @@ test('a patch laid over any other record never throws and never touches the reco
       patched(other, patchBetween(before, after));
       expect(JSON.stringify(other)).toBe(text);
     }),
-    { numRuns: 500 },
+    runs(500),
   );
 });

@@ -1,10 +1,11 @@
 /** Blanks against the closed formulas of the trade's sums (derived by hand), over random contents: the folding must agree. */
 import fc from 'fast-check';
+import { runs } from '../../../tests/helpers/runs';
 import { planOf } from '../../../tests/helpers/designs';
 import { inches, stepOf, type Graduation } from '../length';
 import type { Made } from '../plan';
 
-const RUNS = { numRuns: 40 };
+const RUNS = runs(40);
 const inch = (value: number): number => inches(value);
 
 /** Blank of the first piece from the inside, and what the thickness takes, at the options' defaults. */

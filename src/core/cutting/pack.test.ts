@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/helpers/runs';
 import { ALBUM } from '../../../tests/helpers/cut-lists';
 import {
   carryOut,
@@ -12,7 +13,6 @@ import {
 } from '.';
 import { loadSolver, pack, packing, type Solver } from './pack';
 
-const RUNS = Number(process.env.LAW_RUNS ?? 40);
 let solver: Solver;
 beforeAll(async () => {
   solver = await loadSolver();
@@ -128,7 +128,7 @@ test('every layout keeps every piece once, overlaps nothing, and is cut by its o
       const list = read(written);
       for (const { layout } of packing(list, solver)) lawful(list, layout);
     }),
-    { numRuns: RUNS },
+    runs(20),
   );
 });
 
@@ -139,7 +139,7 @@ test('a larger sheet never needs more', () => {
       const [small, large] = [on(250), on(250 + 10 * more)];
       expect(large.sheetsUsed).toBeLessThanOrEqual(small.sheetsUsed);
     }),
-    { numRuns: RUNS },
+    runs(20),
   );
 });
 
@@ -182,7 +182,7 @@ test('small lists: as few sheets as trying everything finds, and proved', () => 
       });
       expect([layout.sheetsUsed, layout.optimal]).toEqual([fewest(6, some), true]);
     }),
-    { numRuns: RUNS },
+    runs(20),
   );
 });
 
@@ -218,7 +218,7 @@ test('sheets cut up at random along edge-to-edge cuts are put together again: no
       });
       expect([layout.sheetsUsed, layout.optimal, layout.yield]).toEqual([n, true, expect.closeTo(1, 9)]);
     }),
-    { numRuns: RUNS },
+    runs(20),
   );
 });
 

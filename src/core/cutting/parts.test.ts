@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/helpers/runs';
 import { cutUpSquares } from '../../../tests/helpers/cut-lists';
 import { apart, partings, restsOf } from './apart';
 import { barBound } from './bars';
@@ -12,7 +13,7 @@ import { lookAhead } from './skyline';
 import { loadSolver, type Solver } from './solver';
 import { bestApart, blocksOf, tidied } from './tidy';
 
-const RUNS = { numRuns: Number(process.env.LAW_RUNS ?? 60) };
+const RUNS = runs(40);
 let solver: Solver;
 beforeAll(async () => {
   solver = await loadSolver();

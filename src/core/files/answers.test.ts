@@ -3,6 +3,7 @@
  * screen asks of a plan while it draws has an answer. One design that threw would take every screen it stands on.
  */
 import fc from 'fast-check';
+import { runs } from '../../../tests/helpers/runs';
 import { anyDesign } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
 import { blanksOf } from '../cutting';
@@ -33,8 +34,6 @@ import {
   type Plan,
 } from '../plan';
 import { allDrawings, sheetSvg } from '.';
-
-const RUNS = Number(process.env.LAW_RUNS ?? 40);
 
 /** Asks all that screens, files and scripts ask; gives the plan, or null for a document that is refused. */
 function everythingOf(input: DesignInput): Plan | null {
@@ -76,7 +75,7 @@ test.each(CONSTRUCTIONS.map((construction) => [construction.name, construction] 
   (_, construction) => {
     fc.assert(
       fc.property(anyDesign(construction), (input) => void everythingOf(input)),
-      { numRuns: RUNS },
+      runs(20),
     );
   },
 );
@@ -180,6 +179,6 @@ test('the chooser answers whatever it is asked', () => {
       const question = { ...(contents ? { contents } : {}), ...(blank ? { blank } : {}), tool, graduation };
       for (const { obstacle } of suggest(question)) if (obstacle) checkSentence(obstacle, sayer('mm', '1 mm'));
     }),
-    { numRuns: Math.ceil(RUNS / 8) },
+    runs(5),
   );
 });

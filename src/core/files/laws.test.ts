@@ -3,6 +3,7 @@
  * A failing law prints fast-check's seed and its smallest case.
  */
 import fc from 'fast-check';
+import { runs } from '../../../tests/helpers/runs';
 import { parseSync, type INode } from 'svgson';
 import { contentsFirst, paperFirst, planOf } from '../../../tests/helpers/designs';
 import { facesBetween, secondArea, secondDifference, secondIntersection } from '../../../tests/helpers/second-geometry';
@@ -26,7 +27,7 @@ import {
 import { readProject, sheetDrawing, sheetSvg, writeProject } from '.';
 
 /** Designs that a law must hold for, one by one: those it says nothing about are drawn anew, not counted. */
-const RUNS = { numRuns: Number(process.env.LAW_RUNS ?? 15) };
+const RUNS = runs(8);
 /** Lengths that must agree, agree to this, mm. */
 const CLOSE = 0.01;
 

@@ -1,5 +1,6 @@
 /** Folding held against three.js (0.187): every fold is a turn in space about the line of the fold, by its angle. */
 import fc from 'fast-check';
+import { runs } from '../../../tests/helpers/runs';
 import { Matrix4, Vector3 } from 'three';
 import { contentsFirst, planOf } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
@@ -114,7 +115,7 @@ test.each(STANDS.map((c) => [c.name, c] as const))(
             });
           }
       }),
-      { numRuns: 15 },
+      runs(8),
     );
     expect(held).toBeGreaterThanOrEqual(15);
   },
@@ -164,7 +165,7 @@ test.each(CONSTRUCTIONS.filter((c) => !STANDS.includes(c)).map((c) => [c.name, c
           }
         }
       }),
-      { numRuns: 20 },
+      runs(10),
     );
     expect(held).toBeGreaterThanOrEqual(20);
   },

@@ -1,5 +1,6 @@
 /** Every sentence the app can say about random designs: whole, about something, and never a figure that is none. */
 import fc from 'fast-check';
+import { runs } from '../../../tests/helpers/runs';
 import { contentsFirst, paperFirst, planOf } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
 import { checksOf, checkSentence, planDocument, planSchema, readDesign, remedyLabel, sayer, stepsOf, planFor } from '.';
@@ -29,7 +30,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
           }
         }
       }),
-      { numRuns: 20 },
+      runs(10),
     );
   });
 
@@ -56,7 +57,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
             else for (const c of still) expect(c.value).toBeLessThanOrEqual(check.value + 1e-6);
           }
       }),
-      { numRuns: 20 },
+      runs(10),
     );
   });
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/helpers/runs';
 import { contentsFirst, planOf } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
 import { simulate } from '../tools';
@@ -81,7 +82,7 @@ describe('the way through a make', () => {
             expect(copiesDone(walk, walk.length)).toBe(copies);
           },
         ),
-        { numRuns: 6 },
+        runs(4),
       );
       expect(spoke).toBeGreaterThan(0);
     },
@@ -245,7 +246,7 @@ describe('what the sheet is when something goes wrong', () => {
           expect(now.text).toMatch(/^The .+\.$/s);
           spoke++;
         }),
-        { numRuns: 8 },
+        runs(6),
       );
       expect(spoke).toBeGreaterThan(0);
     },

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/helpers/runs';
 import { isPrintable, lineSchema, linesSchema, manyLines, nameSchema, oneLine, quoted, shortened } from '.';
 
 test.each([
@@ -23,7 +24,7 @@ test('whatever is made printable is printable, and stays as it is', () => {
       expect(oneLine(line)).toBe(line);
       expect(manyLines(text).split('\n').every(isPrintable)).toBe(true);
     }),
-    { numRuns: 500 },
+    runs(500),
   );
 });
 

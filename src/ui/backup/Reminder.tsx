@@ -1,16 +1,33 @@
 import { Alert, Button } from 'antd';
 import dayjs from 'dayjs';
 import relativeTime from 'dayjs/plugin/relativeTime';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { isDue, useBackup } from './useBackup';
 import styles from './Backup.module.css';
 
 dayjs.extend(relativeTime);
 
+/** A window that stays open for days looks at the time again this often, and when somebody comes back to it, ms. */
+const LOOK = 600_000;
+
+function useNow(): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const look = (): void => setNow(Date.now());
+    const timer = setInterval(look, LOOK);
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', look);
+    };
+  }, []);
+  return now;
+}
+
 /** Reminds of a backup when the time the person set is over. */
 export function Reminder() {
   const { setting, firstAt, save, busy, later } = useBackup();
-  const [now] = useState(() => Date.now());
+  const now = useNow();
   if (!setting || firstAt === 0 || !isDue(setting, firstAt, now)) return null;
   return (
     <Alert

@@ -3,6 +3,7 @@
  * through what, and which paper is nearest to the viewer. It knows triangles and rays, and none of our formulas.
  */
 import fc from 'fast-check';
+import { runs } from '../../../../tests/helpers/runs';
 import { DoubleSide, Mesh, MeshBasicMaterial, Raycaster, Shape, ShapeGeometry, Matrix4, Vector3 } from 'three';
 import { contentsFirst, planOf } from '../../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../../constructions';
@@ -13,7 +14,6 @@ import { carriedLeaf, leafOf, passThrough, roomAxes, stillOf, type Leaf, type St
 const STANDS = CONSTRUCTIONS.filter(({ name }) =>
   ['tray-box', 'diagonal-box', 'pad-holder', 'folio', 'desk-file', 'cover-board'].includes(name),
 );
-const RUNS = Number(process.env.LAW_RUNS ?? 10);
 const vector = ({ x, y, z }: Vec): Vector3 => new Vector3(x, y, z);
 
 /** A panel as three.js has it: triangles where its pose carries them. */
@@ -63,7 +63,7 @@ describe.each(STANDS.map((c) => [c.name, c] as const))('%s', (_, construction) =
         // Down to the floor it is as far as it was raised.
         expect(away(axes.normal, -1)).toBeCloseTo(Math.min(up, made!.inside.depth, 8) * 0.37, 6);
       }),
-      { numRuns: RUNS },
+      runs(8),
     );
     expect(held).toBeGreaterThan(0);
   });
@@ -98,7 +98,7 @@ describe.each(STANDS.map((c) => [c.name, c] as const))('%s', (_, construction) =
         // Panels that hide each other in a ring cannot all be drawn right by any order; there are few.
         expect(wrong / looked).toBeLessThan(0.04);
       }),
-      { numRuns: RUNS },
+      runs(8),
     );
   });
 });
@@ -203,7 +203,7 @@ test('two sheets pass through each other just when an edge of one pierces the ot
         expect(passThrough(a, b)).toBe(false);
       }
     }),
-    { numRuns: 1500 },
+    runs(1500),
   );
   expect(Math.min(through, beside)).toBeGreaterThan(50);
 });
