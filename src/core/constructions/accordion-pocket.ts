@@ -149,7 +149,10 @@ function build(brief: Brief<Options>): BuildResult {
         mouth: segment(x1, S, x2, S),
         insertAfter: 'fold-middle',
         covered: { floor: 1, roof: 1 },
-        gusset: mm(gusset),
+        gusset: sides.map((side) => {
+          const pleats = Array.from({ length: k }, (_, i) => `${side}-${i + 1}`);
+          return [...pleats.map((pleat) => `back-${pleat}`), ...pleats.reverse().map((pleat) => `front-${pleat}`)];
+        }),
       },
       ...(backPocket === 'none'
         ? []

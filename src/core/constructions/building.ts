@@ -1,9 +1,9 @@
 import type { AssemblyFold, AssemblyPlace, AssemblyRaise, AssemblySet } from '../fold';
-import { difference, sideOf, type Point, type Polygon, type Segment } from '../geometry';
+import { sideOf, type Point, type Polygon, type Segment } from '../geometry';
 import { inches, mm, type Mm } from '../length';
 import { blankPolygon, drawPiece, type Blank, type Piece, type Trim } from '../pattern';
 import type { BuildResult, Built, Cure, Ease, Grip, Refusal, School } from './construction';
-import { roundFree } from './diagonal';
+import { roundFree } from './corners';
 import { choiceOption, lengthOption } from './options';
 
 /** Directions on the sheet, for folds that are dragged. */
@@ -160,16 +160,11 @@ export function roundedFlap(
   | { readonly ok: false; readonly refusal: Refusal } {
   if (radius === 0) return { ok: true, polygon: shape, trims: [] };
   const outward = shape.some((p) => sideOf(foldLine, p) > 1e-6);
-  const rounded = roundFree(shape, outward ? { from: foldLine.to, to: foldLine.from } : foldLine, radius);
+  const away = outward ? { from: foldLine.to, to: foldLine.from } : foldLine;
+  const rounded = roundFree(shape, away, radius, `round-${id}`, `corner of the ${name}`);
   if ('limit' in rounded)
     return { ok: false, refusal: { code: 'corner_too_round', value: radius, limit: rounded.limit } };
-  const trims = difference([shape], [rounded.polygon]).map((polygon, i): Trim => ({
-    id: `round-${id}-${i + 1}`,
-    name: `corner of the ${name}`,
-    polygon,
-    cut: { kind: 'rounded', radius },
-  }));
-  return { ok: true, polygon: rounded.polygon, trims };
+  return { ok: true, ...rounded };
 }
 
 /** What the maker has already and a holder is fixed to: one panel, as large as told. */

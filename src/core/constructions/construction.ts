@@ -101,8 +101,12 @@ export interface Built {
   readonly lid: LidPair | null;
   /** Pairs of walls whose edges must meet once they stand. */
   readonly meets: readonly (readonly [string, string])[];
-  /** A loop of two walls this broad that a pen is pushed through, and the pen asked for; null without one. */
-  readonly penLoop: { readonly wall: Mm; readonly pen: Mm | null } | null;
+  /** A loop of two walls that a pen is pushed through, the step that makes it, and the pen asked for; null without one. */
+  readonly penLoop: {
+    readonly walls: readonly [string, string];
+    readonly after: string;
+    readonly pen: Mm | null;
+  } | null;
   /** Flaps whose tips lap over the opening, and what a tie hole there takes with its margin, mm. */
   readonly tie: { readonly flaps: readonly [string, string]; readonly needs: Mm } | null;
   /** Panels that were too deep for the opening, and whose tips are turned under. */

@@ -1,14 +1,4 @@
-import {
-  area,
-  difference,
-  direction,
-  distance,
-  roundCorners,
-  sideOf,
-  type Point,
-  type Polygon,
-  type Segment,
-} from '../geometry';
+import { area, direction, distance, sideOf, type Point, type Polygon, type Segment } from '../geometry';
 import { inches, mm, roundTo, stepOf, type Mm } from '../length';
 import {
   drawable,
@@ -24,6 +14,7 @@ import {
 } from '../pattern';
 import type { AssemblyFold } from '../fold';
 import { PLAIN, type Brief, type BuildResult, type Ease, type Grip, type Refusal, type Start } from './construction';
+import { roundFree } from './corners';
 import { bestCandidate, marksRound, wantedEase, type Candidate } from './rounding';
 
 /** What the square envelopes share of their options. */
@@ -243,17 +234,10 @@ function draw({ side, setting, notch, start }: Layout, brief: Brief<SquareOption
       } else shape = straighten(shape, line, 'tip of the closing flap');
     }
     if (k === closing && options.corner > 0 && !tip) {
-      const rounded = roundFree(shape, fold, options.corner);
+      const rounded = roundFree(shape, fold, options.corner, 'round', 'corner of the closing flap');
       if ('limit' in rounded)
         return { ok: false, refusal: { code: 'corner_too_round', value: options.corner, limit: rounded.limit } };
-      difference([shape], [rounded.polygon]).forEach((polygon, i) =>
-        trims.push({
-          id: `round-${i + 1}`,
-          name: 'corner of the closing flap',
-          polygon,
-          cut: { kind: 'rounded', radius: options.corner },
-        }),
-      );
+      trims.push(...rounded.trims);
       shape = rounded.polygon;
     }
     flaps.push({ id, name: title[id]!, polygon: shape });
@@ -426,17 +410,4 @@ function onRim(polygon: Polygon<'sheet'>, line: Segment<'sheet'>, part: string):
   const [from, to] = [ends[0], ends.at(-1)];
   if (!from || !to || distance(from, to) < 1e-6) throw new Undrawable(part, mm(0));
   return { from, to };
-}
-
-/** Rounds the corners at the outer end of a flap: those that stand away from the fold's own square ends. */
-export function roundFree(
-  shape: Polygon<'sheet'>,
-  fold: Segment<'sheet'>,
-  radius: Mm,
-): { polygon: Polygon<'sheet'> } | { limit: Mm } {
-  const depth = shape.map((p) => -sideOf(fold, p));
-  const most = Math.max(...depth);
-  const outer = shape.map((_, i) => i).filter((i) => depth[i]! > most - 1e-6);
-  const rounded = roundCorners(shape, outer, radius);
-  return 'limit' in rounded ? { limit: mm(rounded.limit) } : rounded;
 }

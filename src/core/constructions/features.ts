@@ -90,14 +90,15 @@ function notched(built: Built, folded: Folded, feature: Extract<Feature, { kind:
       const trims: Trim[] = [];
       const panels = piece.panels.map((panel) => {
         if (!hit.has(panel.id)) return panel;
-        const onSheet = anticlockwise(applyAll<'sheet'>(invert(layerOf(stack, panel.id).map), circle));
+        const back = invert(layerOf(stack, panel.id).map);
+        const onSheet = anticlockwise(applyAll<'sheet'>(back, circle));
         const [left] = difference([panel.polygon], [onSheet]).sort((a, b) => area(b) - area(a));
         intersection(panel.polygon, onSheet).forEach((polygon, i) =>
           trims.push({
             id: `notch-${panel.id}${i > 0 ? `-${i}` : ''}`,
             name: `finger notch in the ${panel.name}`,
             polygon,
-            cut: { kind: 'punched', diameter: feature.diameter },
+            cut: { kind: 'punched', centre: apply<'sheet'>(back, centre), diameter: feature.diameter },
           }),
         );
         return { ...panel, polygon: left! };

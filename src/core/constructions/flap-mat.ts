@@ -1,9 +1,10 @@
 import { z } from 'zod';
-import { area, difference, roundCorners, type Polygon } from '../geometry';
+import type { Polygon } from '../geometry';
 import { inches, mm, stepOf } from '../length';
 import { drawPiece, ring, type Trim } from '../pattern';
 import { built, EASE, givenPiece, place, refuse, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
+import { rounded } from './corners';
 import { lengthOption } from './options';
 import { onMark, tooLarge } from './sizing';
 
@@ -60,13 +61,10 @@ function build(brief: Brief<Options>): BuildResult {
   if (blunt >= s) return refuse(tooLarge('reveal', r, depth / 3));
   const straight: Polygon<'sheet'> =
     blunt > 0 ? ring([blunt, 0], [s, 0], [0, s], [0, blunt]) : ring([0, 0], [s, 0], [0, s]);
-  const rounded = roundCorners(
-    straight,
-    straight.map((_, i) => i),
-    cornerRadius,
-  );
-  if ('limit' in rounded) return refuse({ code: 'corner_too_round', value: cornerRadius, limit: mm(rounded.limit) });
-  const shape = rounded.polygon;
+  const corners = straight.map((_, i) => i);
+  const round = rounded(straight, corners, cornerRadius, 'round', 'corner of the mat');
+  if ('limit' in round) return refuse({ code: 'corner_too_round', value: cornerRadius, limit: round.limit });
+  const shape = round.polygon;
   const trims: Trim[] = [
     {
       id: 'second-mat',
@@ -75,8 +73,8 @@ function build(brief: Brief<Options>): BuildResult {
       cut: {
         kind: 'path',
         path: [
-          { x: 0, y: s },
           { x: s, y: 0 },
+          { x: 0, y: s },
         ],
       },
     },
@@ -89,21 +87,14 @@ function build(brief: Brief<Options>): BuildResult {
             cut: {
               kind: 'path' as const,
               path: [
-                { x: blunt, y: 0 },
                 { x: 0, y: blunt },
+                { x: blunt, y: 0 },
               ],
             },
           },
         ]
       : []),
-    ...difference([straight], [shape])
-      .filter((polygon) => area(polygon) > 1e-3)
-      .map((polygon, i): Trim => ({
-        id: `round-${i + 1}`,
-        name: 'corner of the mat',
-        polygon,
-        cut: { kind: 'rounded', radius: cornerRadius },
-      })),
+    ...round.trims,
   ];
   const h0 = shoulder + r;
   return built({

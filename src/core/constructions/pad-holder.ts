@@ -123,7 +123,11 @@ function build(brief: Brief<Options>): BuildResult {
       ['back', 'spine'],
       ['front', 'spine'],
     ],
-    penLoop: { wall: mm(l), pen: options.pen ?? null },
+    penLoop: {
+      walls: options.loop === 'ends' ? ['first-1', 'second-1'] : ['first-2', 'second-2'],
+      after: 'pinch',
+      pen: options.pen ?? null,
+    },
     grips: blank
       ? []
       : [

@@ -37,11 +37,14 @@ type Options = z.output<typeof options>;
 /** How far the page that takes the pocket is drawn round it, mm. */
 const PAGE = 20;
 
-/** A panel with tabs folded under on three sides and glued onto a page: blank `(W + 2g) × (H + g)`. */
+/**
+ * A panel with tabs folded under on three sides and glued onto a page: blank `(W + 2g) × (H + g)`. As a gusset, the
+ * outer half of each tab is glued and the inner half unfolds: the pocket opens by `g / 2`.
+ */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { tab: g, corners, seat } = options;
-  const gusset = seat === 'gusset' ? g : 0;
+  const gusset = seat === 'gusset' ? g / 2 : 0;
   const sized = sizedInside(brief, OPEN, { width: [2 * g], height: [g] }, gusset);
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
@@ -99,7 +102,7 @@ function build(brief: Brief<Options>): BuildResult {
         mouth: segment(x1, top, x2, top),
         insertAfter: 'lay-on-page',
         covered: { floor: options.fingerNotch > 0 ? 0.5 : 1, roof: 1 },
-        ...(gusset > 0 ? { gusset: mm(gusset) } : {}),
+        ...(gusset > 0 ? { gusset: [['tab-1'], ['tab-2'], ['tab-3']] } : {}),
       },
     ],
     front: 'above',
@@ -146,7 +149,7 @@ export const patchPocket: Construction<Options> = {
   ],
   cures: [
     partCure('tab', 'tab'),
-    { for: 'gusset', label: 'Wider tabs', options: (limit) => ({ tab: limit + inches(1 / 8) }) },
+    { for: 'gusset', label: 'Wider tabs', options: (limit) => ({ tab: 2 * limit + inches(1 / 8) }) },
     ...NOTCH_CURES,
   ],
   advice: [

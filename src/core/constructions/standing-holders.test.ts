@@ -213,8 +213,8 @@ describe('a pen loop', () => {
   const pad = { width: '3 in', height: '3 in', thickness: '3/8 in' };
   test('is sized from the pen: its two walls go round it', () => {
     const m = made('pad-holder', { contents: pad, options: { pen: '3/8 in' }, graduation: 'exact' });
-    // 2l = π·d.
-    expect(m.built.penLoop!.wall).toBeCloseTo((Math.PI * inches(3 / 8)) / 2, 6);
+    // 2l = π·d, and the pen is measured on the folded loop.
+    expect(m.pen).toBeCloseTo(inches(3 / 8), 6);
     expect(check('pad-holder', { contents: pad, options: { pen: '3/8 in' } }, 'pen').level).toBe('pass');
   });
 

@@ -57,11 +57,14 @@ export interface Trim {
   readonly cut: TrimCut;
 }
 
-/** How paper comes off: along a path of straight cuts with the waste on its right, rounded, or bitten by a punch. */
+/**
+ * How paper comes off: along a path of straight cuts with the waste on its right, a corner rounded, or bitten by a
+ * round punch whose middle may lie outside the paper.
+ */
 export type TrimCut =
   | { readonly kind: 'path'; readonly path: Polygon<'sheet'> }
-  | { readonly kind: 'rounded'; readonly radius: Mm }
-  | { readonly kind: 'punched'; readonly diameter: Mm };
+  | { readonly kind: 'rounded'; readonly corner: Point<'sheet'>; readonly radius: Mm }
+  | { readonly kind: 'punched'; readonly centre: Point<'sheet'>; readonly diameter: Mm };
 
 /** A round hole through a panel. */
 export interface Hole {

@@ -1,4 +1,15 @@
-import { direction, distance, dot, minus, sideOf, type Point, type Segment } from '../geometry';
+import {
+  difference,
+  direction,
+  distance,
+  dot,
+  minus,
+  regionArea,
+  sideOf,
+  type Point,
+  type Polygon,
+  type Segment,
+} from '../geometry';
 import { notchTriangle, type Piece } from '../pattern';
 import type { Made } from './simulate';
 
@@ -10,6 +21,14 @@ const sameSegment = (a: Segment, b: Segment): boolean =>
   (distance(a.from, b.to) < CLOSE && distance(a.to, b.from) < CLOSE);
 const sameTriangle = (a: readonly Point[], b: readonly Point[]): boolean =>
   a.length === b.length && a.every((p) => b.some((q) => distance(p, q) < CLOSE));
+/** True when two regions cover each other but for what the chords leave that round cuts are drawn in. */
+function sameRegion(a: readonly Polygon<'sheet'>[], b: readonly Polygon<'sheet'>[]): boolean {
+  const round = a.flatMap((ring) => ring.map((p, i) => distance(p, ring[(i + 1) % ring.length]!)));
+  const [size, chords] = [regionArea(a), 0.015 * round.reduce((sum, length) => sum + length, 0)];
+  if (a.length === 0) return b.length === 0;
+  const apart = regionArea(difference(a, b)) + regionArea(difference(b, a));
+  return apart < Math.min(Math.max(chords, 0.01 * size), size / 4);
+}
 
 /** Where what the tool made differs from the pattern, as plain sentences; empty when scores, notches and slants agree. */
 export function differences(made: Made, piece: Piece): string[] {
@@ -28,6 +47,18 @@ export function differences(made: Made, piece: Piece): string[] {
   );
   const paths = piece.trims.flatMap((trim) => (trim.cut.kind === 'path' ? [trim.cut.path] : []));
   match('cut', paths, made.cuts, (a, b) => a.length === b.length && a.every((p, i) => distance(p, b[i]!) < CLOSE));
+  for (const [kind, by, what] of [
+    ['path', 'cut', 'what is cut off'],
+    ['rounded', 'round', 'what comes off at round corners'],
+    ['punched', 'bite', 'what the punch bites off'],
+  ] as const)
+    if (
+      !sameRegion(
+        piece.trims.flatMap(({ cut, polygon }) => (cut.kind === kind && polygon.length > 2 ? [polygon] : [])),
+        made.off.flatMap((off) => (off.by === by ? off.rings : [])),
+      )
+    )
+      found.push(`${what} is not what the pattern leaves out`);
   match(
     'slit',
     piece.slits.map((slit) => slit.line),

@@ -10,7 +10,7 @@ export interface RimMark {
   readonly at: Mm;
 }
 
-/** A place on the sheet as it is measured: along an edge, and in from it; 0 deep is on the rim. */
+/** A place on the sheet as it is measured: along an edge, and in from it; 0 deep is on the rim, less is outside. */
 export interface Spot extends RimMark {
   readonly deep: Mm;
   /** How a maker finds it without measuring: at a corner, where scores cross, or on one. */
@@ -84,8 +84,10 @@ export type Move =
   | { readonly do: 'cut'; readonly what: string; readonly path: readonly Spot[] }
   /** Cut straight from spot to spot with paper left on both sides. */
   | { readonly do: 'slit'; readonly slit: string; readonly what: string; readonly from: Spot; readonly to: Spot }
-  | { readonly do: 'round'; readonly what: string; readonly radius: Mm }
-  | { readonly do: 'bite'; readonly what: string; readonly diameter: Mm }
+  /** Round the corner of the paper at a spot. */
+  | { readonly do: 'round'; readonly what: string; readonly at: Spot; readonly radius: Mm }
+  /** Bite into an edge with a round punch, its middle at a spot. */
+  | { readonly do: 'bite'; readonly what: string; readonly at: Spot; readonly diameter: Mm }
   | { readonly do: 'hole'; readonly what: string; readonly at: Spot; readonly diameter: Mm };
 
 /** What the maker sets or measures, in contract terms. */
@@ -451,10 +453,16 @@ function trimMoves(piece: Piece, straight: readonly StraightLine[], tool: Tool):
       ...(spot.deep > 0 ? { deep: spot.deep } : {}),
     });
   };
+  /** One punch may bite off several bits. */
+  const bite = (what: string, at: Spot, diameter: Mm): void => {
+    if (!moves.some((m) => m.do === 'bite' && m.diameter === diameter && m.at.edge === at.edge && m.at.at === at.at))
+      moves.push({ do: 'bite', what, at, diameter });
+  };
   for (const trim of piece.trims) {
     const { cut } = trim;
-    if (cut.kind === 'rounded') moves.push({ do: 'round', what: trim.name, radius: cut.radius });
-    else if (cut.kind === 'punched') moves.push({ do: 'bite', what: trim.name, diameter: cut.diameter });
+    if (cut.kind === 'rounded')
+      moves.push({ do: 'round', what: trim.name, at: spotAt(blank, cut.corner, lines), radius: cut.radius });
+    else if (cut.kind === 'punched') bite(trim.name, spotAt(blank, cut.centre, lines), cut.diameter);
     else {
       const path = cut.path.map((p) => spotAt(blank, p, lines));
       if (tool.kind === 'edge-board')
@@ -512,7 +520,7 @@ function spotAt(blank: Blank, p: Point<'sheet'>, lines: readonly ScoredLine[]): 
   const nearest = Math.min(...from);
   const edge = (from.findIndex((depth) => depth <= nearest + CLOSE) + 1) as Edge;
   const at = [p.x, p.y, blank.width - p.x, blank.height - p.y][edge - 1]!;
-  const onRim = from.filter((depth) => depth < CLOSE).length;
+  const onRim = from.filter((depth) => Math.abs(depth) < CLOSE).length;
   const on = lines.filter(({ line }) => Math.abs(sideOf(line, p)) < CLOSE);
   return {
     edge,
