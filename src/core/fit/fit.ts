@@ -1,9 +1,9 @@
 import type { Built, Contents, Ease } from '../constructions';
-import { slotOf, stageAfter, type Cavity, type Folded, type Slot, type SlotRefusal } from '../fold';
+import { slotOf, stageAfter, unfolds, type Cavity, type Folded, type Slot, type SlotRefusal } from '../fold';
 import { mm, type Mm } from '../length';
 
 /** Thickness a cavity's walls do not take up by standing apart. */
-const beyondGusset = (cavity: Cavity, thickness: number): number => Math.max(0, thickness - (cavity.gusset ?? 0));
+const beyondGusset = ({ opens }: Slots, thickness: number): number => Math.max(0, thickness - (opens ?? 0));
 /** Share of the thickness that a cavity's height loses: closed at both ends, or open at one. */
 const bulge = (cavity: Cavity): number => (cavity.kind === 'closed' ? 1 : 0.5);
 
@@ -30,14 +30,18 @@ export interface Slots {
   readonly cavity: Cavity;
   readonly going: Slot;
   readonly lying: Slot;
+  /** How far its walls stand apart at the mouth, mm, as the folded gusset unfolds; null without one. */
+  readonly opens: Mm | null;
 }
 
 /** Opens the first cavity of a folded holder at both moments; null when it has none. */
 export function slotsOf(built: Built, folded: Folded, cavity: Cavity | undefined = built.cavities[0]): Slots | null {
   if (!cavity) return null;
+  const { stack } = stageAfter(folded, cavity.insertAfter);
   return {
     cavity,
-    going: slotOf(stageAfter(folded, cavity.insertAfter).stack, cavity, false),
+    opens: cavity.gusset ? mm(Math.min(...cavity.gusset.map((between) => unfolds(stack, between)))) : null,
+    going: slotOf(stack, cavity, false),
     lying: slotOf(folded.finished, cavity, !cavity.through),
   };
 }
@@ -52,9 +56,10 @@ const smaller = (a: Ease, b: Ease): Ease => ({
 });
 
 /** How the given contents fit, asked of the folded shape at insertion and when closed. */
-export function fitOf(built: Built, { cavity, going, lying }: Slots, contents: Contents): Fit {
+export function fitOf(built: Built, slots: Slots, contents: Contents): Fit {
+  const { cavity, going, lying } = slots;
   const flat = turned(built, contents);
-  const thick = beyondGusset(cavity, contents.thickness);
+  const thick = beyondGusset(slots, contents.thickness);
   const deep = flat.height + bulge(cavity) * thick;
   const want = { width: flat.width + thick, height: cavity.through ? Math.min(deep, lying.largest.height) : deep };
   const room = smaller(going.roomFor(want), lying.roomFor(want));
@@ -67,26 +72,26 @@ export function fitOf(built: Built, { cavity, going, lying }: Slots, contents: C
 }
 
 /** Most width and height that keep the least ease at a thickness; 0 where nothing fits. */
-export function largestContents(built: Built, cavity: Cavity, inside: Ease, least: Ease, thickness: Mm): Contents {
+export function largestContents(built: Built, slots: Slots, inside: Ease, least: Ease, thickness: Mm): Contents {
   const { width, height } = turned(built, inside);
   const limit = turned(built, least);
-  const thick = beyondGusset(cavity, thickness);
+  const thick = beyondGusset(slots, thickness);
   const most = turned(built, {
     width: mm(Math.max(0, width - thick - limit.width)),
-    height: mm(Math.max(0, height - bulge(cavity) * thick - limit.height)),
+    height: mm(Math.max(0, height - bulge(slots.cavity) * thick - limit.height)),
   });
   return { ...most, thickness };
 }
 
 /** Most thickness at a width and height that keeps the least ease both ways; 0 when they do not fit at all. */
-export function thickest(built: Built, cavity: Cavity, inside: Ease, least: Ease, contents: Contents): Mm {
+export function thickest(built: Built, { cavity, opens }: Slots, inside: Ease, least: Ease, contents: Contents): Mm {
   const [room, flat, limit] = [turned(built, inside), turned(built, contents), turned(built, least)];
   const across = room.width - flat.width - limit.width;
   const into = cavity.through ? Infinity : (room.height - flat.height - limit.height) / bulge(cavity);
   const most = Math.min(across, into);
   if (most < -1e-9) return mm(0);
   // Walls that stand apart take what stands between them, and no more.
-  return cavity.gusset ?? mm(Math.max(0, most));
+  return opens ?? mm(Math.max(0, most));
 }
 
 /**

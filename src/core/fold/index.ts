@@ -29,5 +29,6 @@ export { bringing } from './bringing';
 export { reached } from './hangsOn';
 export { contactsOf, type Contact } from './contact';
 export * from './measure';
+export * from './unfolds';
 export { aboveSlot, facesView, mouthView, slotOf, type Cavity, type Room, type Slot, type SlotRefusal } from './slot';
 export * from './standing';

@@ -28,8 +28,11 @@ export interface Cavity {
   readonly insertAfter: string;
   /** Share of the contents that each side must cover at the end. */
   readonly covered: { readonly floor: number; readonly roof: number };
-  /** How far its walls stand apart at the mouth, mm: thickness up to that takes nothing from the width. */
-  readonly gusset?: Mm;
+  /**
+   * Panels that unfold between its walls at the mouth, from one wall to the other, on each side: thickness up to what
+   * they open takes nothing from the width.
+   */
+  readonly gusset?: readonly (readonly string[])[];
   /** Contents run through and out at the far end: nothing is asked of their height. */
   readonly through?: boolean;
 }

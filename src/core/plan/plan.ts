@@ -5,6 +5,8 @@ import {
   foldedBox,
   mostLayers,
   roomAxes,
+  stageAfter,
+  unfolds,
   type Folded,
   type Size3,
   type Stack,
@@ -56,6 +58,10 @@ export interface Made {
   readonly fit: Fit | null;
   readonly largest: Contents;
   readonly thickest: Mm;
+  /** How far the walls of a gusset stand apart at the mouth, mm; null without one. */
+  readonly opens: Mm | null;
+  /** The thickest pen that the loop takes, mm; null without a loop. */
+  readonly pen: Mm | null;
   /** Along the contents' width and height; thickness with the contents in. */
   readonly finished: Size3 & { readonly thickness: Mm };
 }
@@ -91,7 +97,7 @@ export function planFor(design: Design): Plan {
   const largest = box
     ? largestInBox(box, least, thickness)
     : slots
-      ? largestContents(built, slots.cavity, inside, least, thickness)
+      ? largestContents(built, slots, inside, least, thickness)
       : { width: mm(0), height: mm(0), thickness: mm(0) };
   const contents = design.contents ?? largest;
   return {
@@ -116,11 +122,18 @@ export function planFor(design: Design): Plan {
       thickest: box
         ? thickestInBox(box, least, contents)
         : slots
-          ? thickest(built, slots.cavity, inside, least, contents)
+          ? thickest(built, slots, inside, least, contents)
           : mm(0),
+      opens: slots?.opens ?? null,
+      pen: penTaken(built, folded),
       finished: finishedSize(built, folded, design, slots !== null),
     },
   };
+}
+
+/** The thickest pen that a folded loop goes round, mm: it is as long round as its two walls can be lifted, `2l = π·d`. */
+function penTaken({ penLoop }: Built, folded: Folded): Mm | null {
+  return penLoop && mm(unfolds(stageAfter(folded, penLoop.after).stack, penLoop.walls) / Math.PI);
 }
 
 /** How large the finished thing is: its outline and the layers it stacks to, or the box round what stands. */

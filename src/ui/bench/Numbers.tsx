@@ -1,4 +1,4 @@
-import { mm, roundTo, type Graduation, type Units } from '@/core/length';
+import { roundTo, type Graduation, type Units } from '@/core/length';
 import { leastLap, type Design, type Made, type MadePiece } from '@/core/plan';
 import { Figure } from '../parts/Figure';
 import styles from './Numbers.module.css';
@@ -88,10 +88,10 @@ export function Numbers({ made, design, units, graduation }: NumbersProps) {
         <dt>Finished</dt>
         <dd className={styles.two}>{size(finished.width, finished.height, finished.depth)}</dd>
       </div>
-      {built.penLoop && (
+      {made.pen !== null && (
         <div>
           <dt>Pen it takes, across</dt>
-          <dd>{figure(roundTo(mm((2 * built.penLoop.wall) / Math.PI), graduation, 'down'))}</dd>
+          <dd>{figure(roundTo(made.pen, graduation, 'down'))}</dd>
         </div>
       )}
       {lap !== null && (

@@ -49,15 +49,20 @@ function lidChecks({ design }: Plan, { built, folded }: Made): Check[] {
   });
 }
 
-/** A loop of two walls goes round a pen: `2l = π·d`. */
-function penCheck({ design }: Plan, { built }: Made): Check[] {
-  if (!built.penLoop) return [];
-  const { wall, pen } = built.penLoop;
-  const takes = (2 * wall) / Math.PI;
-  const asked = pen ?? 0;
+/** A loop takes the pen that was asked for. */
+function penCheck({ design }: Plan, { built, pen: takes }: Made): Check[] {
+  if (takes === null) return [];
+  const asked = built.penLoop?.pen ?? 0;
   const small = takes < asked - HAIR;
   return [
-    check('pen', small ? 'warn' : 'pass', takes, asked, { wall }, small ? curesFor(design, 'pen', mm(asked)) : []),
+    check(
+      'pen',
+      small ? 'warn' : 'pass',
+      takes,
+      asked,
+      { wall: (takes * Math.PI) / 2 },
+      small ? curesFor(design, 'pen', mm(asked)) : [],
+    ),
   ];
 }
 

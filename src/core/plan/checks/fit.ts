@@ -12,9 +12,9 @@ export function fitChecks({ design }: Plan, made: Made): Check[] {
   if (made.built.room) return roomChecks(design, made);
   const [cavity] = made.built.cavities;
   if (!cavity) return [...revealChecks(made), ...finishedCheck(made)];
-  const gusset = cavity.gusset;
+  const gusset = made.opens;
   const wide =
-    gusset === undefined
+    gusset === null
       ? []
       : [
           check(

@@ -1,0 +1,54 @@
+/** What unfolds is measured on the folded thing, not asked of the formula that drew it. */
+import { planOf } from '../../../tests/helpers/designs';
+import { checksOf } from '../plan';
+import { mm } from '../length';
+import { assemble, freeBreadth, stageAfter, unfolds } from '.';
+
+const plan = (construction: string, contents: object, options: object = {}) =>
+  planOf({ version: 1, construction, contents, options, graduation: 'exact' });
+
+test('pleats open by all their breadths but the outermost ones, which are glued on each other', () => {
+  const { built, folded, opens } = plan('accordion-pocket', { width: 100, height: 70 }, { pleats: 5, pleat: 8 }).made!;
+  const { stack } = stageAfter(folded, built.cavities[0]!.insertAfter);
+  expect([1, 2, 3, 4, 5].map((i) => freeBreadth(stack, `back-left-${i}`))).toEqual(
+    [8, 8, 8, 8, 0].map((b) => expect.closeTo(b, 6)),
+  );
+  expect(opens).toBeCloseTo(2 * 4 * 8, 6);
+});
+
+test('a pleat drawn narrower is measured narrower: of two sides, the one that opens less counts', () => {
+  const { built } = plan('accordion-pocket', { width: 100, height: 70 }, { pleats: 3, pleat: 8 }).made!;
+  const [body, ...rest] = built.pieces;
+  const narrower = {
+    ...body!,
+    panels: body!.panels.map((panel) =>
+      panel.id === 'back-left-1'
+        ? { ...panel, polygon: panel.polygon.map(({ x, y }) => ({ x: Math.max(x, 18), y })) }
+        : panel,
+    ),
+  };
+  const folded = assemble([narrower, ...rest], built.assembly);
+  const { stack } = stageAfter(folded, built.cavities[0]!.insertAfter);
+  // The first pleat on the left runs from 16 to 24 mm; two millimetres of it are taken away.
+  const opens = built.cavities[0]!.gusset!.map((chain) => unfolds(stack, chain));
+  expect(opens).toEqual([expect.closeTo(30, 6), expect.closeTo(32, 6)]);
+});
+
+test('a tab folded under opens as far as its glue lets go of it, and the check asks no more', () => {
+  const of = (thickness: number, tab: number) =>
+    plan('patch-pocket', { width: 80, height: 60, thickness }, { seat: 'gusset', tab });
+  expect(of(3, 10).made!.opens).toBeCloseTo(5, 6);
+  expect(plan('patch-pocket', { width: 80, height: 60 }, { tab: 10 }).made!.opens).toBeNull();
+  const gusset = (thickness: number, tab: number) => checksOf(of(thickness, tab)).find(({ id }) => id === 'gusset')!;
+  expect(gusset(4.9, 10).level).toBe('pass');
+  expect(gusset(5.2, 10)).toMatchObject({ level: 'fail', limit: expect.closeTo(5, 6) });
+  // Its cure is wide enough.
+  const [cure] = gusset(9, 10).remedies;
+  const tab = (cure!.change as { options: { tab: number } }).options.tab;
+  expect(gusset(9, mm(tab)).level).toBe('pass');
+});
+
+test('what hangs by no fold does not unfold', () => {
+  const { folded } = plan('patch-pocket', { width: 80, height: 60 }).made!;
+  expect(() => freeBreadth(folded.finished, 'pocket')).toThrow('pocket hangs by no fold');
+});
