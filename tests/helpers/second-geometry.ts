@@ -9,7 +9,6 @@ import JtsGeoJSONWriter from 'jsts/org/locationtech/jts/io/GeoJSONWriter.js';
 import JtsGeometryNoder from 'jsts/org/locationtech/jts/noding/snapround/GeometryNoder.js';
 import JtsPolygonizer from 'jsts/org/locationtech/jts/operation/polygonize/Polygonizer.js';
 import JtsArrayList from 'jsts/java/util/ArrayList.js';
-import { anticlockwise, type Point, type Segment } from '../../src/core/geometry';
 
 // The package's types ask for arguments its constructors do not take.
 /* eslint-disable @typescript-eslint/no-explicit-any */
@@ -21,10 +20,25 @@ const GeoJSONWriter = JtsGeoJSONWriter as any;
 const ArrayList = JtsArrayList as any;
 /* eslint-enable @typescript-eslint/no-explicit-any */
 
+interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+interface Segment {
+  readonly from: Point;
+  readonly to: Point;
+}
 type Rings = readonly (readonly Point[])[];
 /** Decimals of a millimetre that Clipper2 keeps. */
 const DECIMALS = 5;
-const paths = (rings: Rings): PathsD => rings.map((ring) => anticlockwise(ring).map(({ x, y }) => ({ x, y })));
+const turn = (ring: readonly Point[]): number =>
+  ring.reduce((sum, p, i) => {
+    const q = ring[(i + 1) % ring.length]!;
+    return sum + p.x * q.y - q.x * p.y;
+  }, 0);
+/** Every ring anticlockwise: solid. */
+const paths = (rings: Rings): PathsD =>
+  rings.map((ring) => (turn(ring) < 0 ? [...ring].reverse() : ring).map(({ x, y }) => ({ x, y })));
 
 export const secondArea = (rings: Rings): number => areaPathsD(unionD(paths(rings), [], FillRule.NonZero, DECIMALS));
 export const secondIntersection = (a: Rings, b: Rings): number =>
@@ -32,8 +46,14 @@ export const secondIntersection = (a: Rings, b: Rings): number =>
 export const secondDifference = (a: Rings, b: Rings): number =>
   areaPathsD(differenceD(paths(a), paths(b), FillRule.NonZero, DECIMALS));
 
-/** The areas of all faces that a set of lines divides the plane into, smallest first; lines meet to 1e-4 mm, as files write them. */
-export function facesBetween(lines: readonly Segment[]): number[] {
+/** The areas of all faces that a set of lines divides the plane into, smallest first. */
+export const facesBetween = (lines: readonly Segment[]): number[] =>
+  ringsBetween(lines)
+    .map((ring) => Math.abs(turn(ring)) / 2)
+    .sort((a, b) => a - b);
+
+/** The faces that a set of lines divides the plane into, as their outer rings; lines meet to 1e-4 mm, as files write them. */
+export function ringsBetween(lines: readonly Segment[]): Point[][] {
   const [reader, writer] = [new GeoJSONReader(), new GeoJSONWriter()];
   const all = new ArrayList();
   for (const { from, to } of lines)
@@ -58,7 +78,10 @@ export function facesBetween(lines: readonly Segment[]): number[] {
       added.add(key);
     }
   }
-  const areas: number[] = [];
-  for (let i = polygonizer.getPolygons().iterator(); i.hasNext();) areas.push(i.next().getArea());
-  return areas.sort((a, b) => a - b);
+  const rings: Point[][] = [];
+  for (let i = polygonizer.getPolygons().iterator(); i.hasNext();) {
+    const { coordinates } = writer.write(i.next()) as { coordinates: number[][][] };
+    rings.push(coordinates[0]!.slice(1).map(([x, y]) => ({ x: x!, y: y! })));
+  }
+  return rings;
 }

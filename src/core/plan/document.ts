@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { bringing } from '../fold';
-import type { Point } from '../geometry';
+import { bringing, layerOf } from '../fold';
+import { compose, invert, type Point } from '../geometry';
 import { mm, unitsOf } from '../length';
 import { outlineOf } from '../pattern';
 import { checksOf } from './checks';
@@ -55,12 +55,21 @@ export const planSchema = z.strictObject({
       noGlue: z.array(z.strictObject({ polygon, side })),
     }),
   ),
+  given: z
+    .array(z.strictObject({ name: z.string(), quantity: number, width: number, height: number }))
+    .describe('What the maker has already and the pieces are fixed to.'),
   assembly: z.array(
     z.strictObject({
       piece: z.string(),
+      own: z.string().describe('The panel of the piece that comes to lie on the other.'),
       onto: z.string(),
       panel: z.string(),
-      transform: z.array(number).length(6),
+      transform: z
+        .array(number)
+        .length(6)
+        .describe(
+          'From the piece’s own flat sheet onto the flat sheet of that panel: x’ = a x + c y + e, y’ = b x + d y + f.',
+        ),
       side,
       step: number,
       above: number.optional().describe('How far over that panel’s inside it lies: a lid on the rim of its box.'),
@@ -128,6 +137,7 @@ export function planDocument(
     return {
       ...head,
       pieces: [],
+      given: [],
       assembly: [],
       joins: [],
       inside: NOTHING,
@@ -152,6 +162,9 @@ export function planDocument(
   return {
     ...head,
     pieces: made.pieces.map((part) => pieceDocument(made, part)),
+    given: built.pieces.flatMap(({ given, name, quantity, blank: { width, height } }) =>
+      given ? [{ name, quantity, width, height }] : [],
+    ),
     assembly: [...placed(made, steps), ...setDown(made, steps)],
     joins: (folded.standing?.finished ?? folded.finished).joints.flatMap((joint) =>
       joint.polygons.map((ring) => ({
@@ -198,10 +211,11 @@ function placed({ built, folded }: Made, steps: readonly Step[]): PlanDocument['
     return [
       {
         piece: pieceOf(built, step.panel).name,
+        own: step.panel,
         onto: pieceOf(built, step.onto).name,
         panel: step.onto,
         // Adding nothing turns a minus nought into a plain one, which is all JSON can write.
-        transform: layer.map.map((value) => value + 0),
+        transform: compose(invert(layerOf(stack, step.onto).map), layer.map).map((value) => value + 0),
         side: step.over ? ('inside' as const) : ('outside' as const),
         step: steps.find(({ picture }) => picture.kind === 'folded' && picture.stage === i && !picture.before)?.id ?? 0,
       },
@@ -216,6 +230,7 @@ function setDown({ built, folded }: Made, steps: readonly Step[]): PlanDocument[
       ? [
           {
             piece: pieceOf(built, step.panel).name,
+            own: step.panel,
             onto: pieceOf(built, step.onto).name,
             panel: step.onto,
             transform: bringing(step.line, step.on, step.over).map((value) => value + 0),

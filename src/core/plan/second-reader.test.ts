@@ -1,0 +1,105 @@
+/**
+ * The plan document held against a second reader, which imports nothing of the core: it splits every sheet along its
+ * scores and cuts, folds it by its angles and joins the pieces as told; what comes out must be what the plan says.
+ */
+import fc from 'fast-check';
+import { contentsFirst, planOf } from '../../../tests/helpers/designs';
+import { runs } from '../../../tests/helpers/runs';
+import { secondArea, secondDifference } from '../../../tests/helpers/second-geometry';
+import { joinOf, readPlan, sizesOf, type ReadDocument } from '../../../tests/helpers/second-reader';
+import { CONSTRUCTIONS } from '../constructions';
+import { checksOf, planDocument, type Plan, type PlanDocument } from '.';
+
+/** Lengths agree to this, mm. */
+const CLOSE = 0.02;
+const points = (ring: readonly (readonly [number, number])[]) => ring.map(([x, y]) => ({ x, y }));
+
+/** What a document says that the second reader does not find; empty when both agree. */
+function disagreements(plan: Plan, document: PlanDocument): string[] {
+  const wrong: string[] = [];
+  const { built } = plan.made!;
+  const read = readPlan(document as ReadDocument);
+  const own = read.filter(({ name }) => document.pieces.some((piece) => piece.name === name));
+  for (const { name, faces, torn } of own) {
+    const piece = built.pieces.find((one) => one.name === name)!;
+    // A corner that is pinched in by hand does not fold by its scores.
+    const pinched = piece.panels.some((panel) => panel.pinched);
+    if (!pinched && torn > CLOSE) wrong.push(`the ${name} tears by ${torn} mm`);
+    if (faces.length !== piece.panels.length) wrong.push(`the ${name} has ${faces.length} faces`);
+  }
+  for (const join of document.joins) {
+    const { apart, covered } = joinOf(document as ReadDocument, read, join);
+    if (apart > CLOSE || !covered) wrong.push(`${join.a} does not lie on ${join.b}: ${apart} mm apart`);
+  }
+  for (const { name, outline, glue, noGlue } of document.pieces)
+    for (const { polygon } of [...glue, ...noGlue]) {
+      const over = secondDifference([points(polygon)], [points(outline)]);
+      if (over > 0.01 * secondArea([points(polygon)]) + 0.1) wrong.push(`glue stands over the ${name} by ${over} mm²`);
+    }
+  // What is meant to stand out past the rest may not be counted; only what holds a room says how deep it is.
+  const told = [document.finished.width, document.finished.height, document.finished.depth].sort((a, b) => b - a);
+  const pinched = built.pieces.some(({ panels }) => panels.some((panel) => panel.pinched));
+  const asked = built.room && !pinched ? told : told.slice(0, 2);
+  const within = own.filter(
+    ({ name }) =>
+      !built.pieces.some((piece) => piece.name === name && piece.panels.some(({ id }) => built.proud.includes(id))),
+  );
+  const sizes = [own, within].filter((pieces) => pieces.length > 0).flatMap(sizesOf);
+  if (!sizes.some((size) => asked.every((side, i) => Math.abs(side - size[i]!) < CLOSE)))
+    wrong.push(`it is told to be ${told.join(' × ')}, and comes to ${sizes.map((s) => s.join(' × ')).join(' or ')}`);
+  return wrong;
+}
+
+describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s, read by a second reader', (name, construction) => {
+  test.each([0, 6])('folds as its document says, contents %s mm thick', (thickness) => {
+    const plan = planOf({ version: 1, construction: name, contents: { width: 100, height: 140, thickness } });
+    expect(plan.made).not.toBeNull();
+    expect(disagreements(plan, planDocument(plan))).toEqual([]);
+  });
+
+  test('so does every sound plan of it', () => {
+    let held = 0;
+    fc.assert(
+      fc.property(contentsFirst(construction), (input) => {
+        const plan = planOf(input);
+        fc.pre(plan.made !== null && checksOf(plan).every(({ level }) => level !== 'fail'));
+        held++;
+        expect(disagreements(plan, planDocument(plan))).toEqual([]);
+      }),
+      runs(5),
+    );
+    expect(held).toBeGreaterThan(0);
+  });
+});
+
+describe('a document that says something else is noticed', () => {
+  const plan = planOf({ version: 1, construction: 'tray-box', contents: { width: 100, height: 140, thickness: 20 } });
+  const document = planDocument(plan);
+  const found = (change: (document: PlanDocument) => void): string => {
+    const other = structuredClone(document);
+    change(other);
+    return disagreements(plan, other).join('; ');
+  };
+
+  test('a score somewhere else, or turned by another angle', () => {
+    expect(found((d) => (d.pieces[0]!.scores[0]!.angle = 80))).toMatch(/apart|comes to/);
+    expect(
+      found((d) => {
+        for (const end of ['from', 'to'] as const) d.pieces[0]!.scores[0]![end][1] += 1;
+      }),
+    ).not.toBe('');
+    expect(found((d) => (d.pieces[0]!.scores[0]!.fold = 'mountain'))).not.toBe('');
+    expect(found((d) => void d.pieces[0]!.scores.pop())).toMatch(/faces/);
+  });
+
+  test('another size, a lid set down elsewhere, glue that stands over', () => {
+    expect(found((d) => (d.finished.height += 0.5))).toMatch(/comes to/);
+    expect(found((d) => (d.assembly[0]!.transform[4]! += 5))).toMatch(/comes to/);
+    expect(found((d) => (d.assembly[0]!.above! += 5))).toMatch(/comes to/);
+    expect(
+      found((d) => {
+        for (const p of d.pieces[0]!.glue[0]!.polygon) p[0] -= 40;
+      }),
+    ).toMatch(/glue stands over/);
+  });
+});

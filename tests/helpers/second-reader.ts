@@ -1,0 +1,393 @@
+/**
+ * A second reader of the plan document, which knows nothing of how plans are made: it splits each sheet along its scores
+ * and cuts, turns every face by the angles it is told, and joins the pieces as `assembly` says. Lengths in mm.
+ */
+import { ringsBetween } from './second-geometry';
+
+interface Flat {
+  readonly x: number;
+  readonly y: number;
+}
+interface Spot extends Flat {
+  readonly z: number;
+}
+type Pair = readonly [number, number];
+
+/** What is read of a plan document. */
+export interface ReadDocument {
+  readonly pieces: readonly {
+    readonly name: string;
+    readonly outline: readonly Pair[];
+    readonly scores: readonly {
+      readonly id: string;
+      readonly from: Pair;
+      readonly to: Pair;
+      readonly fold: 'valley' | 'mountain';
+      readonly angle: number;
+    }[];
+    readonly cuts: readonly { readonly from: Pair; readonly to: Pair }[];
+  }[];
+  readonly given: readonly { readonly name: string; readonly width: number; readonly height: number }[];
+  readonly assembly: readonly {
+    readonly piece: string;
+    readonly own: string;
+    readonly onto: string;
+    readonly panel: string;
+    readonly transform: readonly number[];
+    readonly above?: number | undefined;
+  }[];
+  readonly joins: readonly { readonly a: string; readonly b: string; readonly polygon: readonly Pair[] }[];
+}
+
+/** A place in space: the three columns of a turn, and a move. */
+interface Place {
+  readonly x: Spot;
+  readonly y: Spot;
+  readonly z: Spot;
+  readonly o: Spot;
+}
+
+const HERE: Place = {
+  x: { x: 1, y: 0, z: 0 },
+  y: { x: 0, y: 1, z: 0 },
+  z: { x: 0, y: 0, z: 1 },
+  o: { x: 0, y: 0, z: 0 },
+};
+const add = (a: Spot, b: Spot, times = 1): Spot => ({
+  x: a.x + b.x * times,
+  y: a.y + b.y * times,
+  z: a.z + b.z * times,
+});
+const dot = (a: Spot, b: Spot): number => a.x * b.x + a.y * b.y + a.z * b.z;
+const turned = ({ x, y, z }: Place, v: Spot): Spot => add(add(add({ x: 0, y: 0, z: 0 }, x, v.x), y, v.y), z, v.z);
+const at = (place: Place, p: Flat): Spot => add(turned(place, { ...p, z: 0 }), place.o);
+/** First `b`, then `a`. */
+const after = (a: Place, b: Place): Place => ({
+  x: turned(a, b.x),
+  y: turned(a, b.y),
+  z: turned(a, b.z),
+  o: add(turned(a, b.o), a.o),
+});
+const undone = ({ x, y, z, o }: Place): Place => {
+  const back = { x: { x: x.x, y: y.x, z: z.x }, y: { x: x.y, y: y.y, z: z.y }, z: { x: x.z, y: y.z, z: z.z } };
+  return { ...back, o: turned({ ...back, o: HERE.o }, { x: -o.x, y: -o.y, z: -o.z }) };
+};
+
+/** A turn about a line of the sheet by so many degrees; what lies on the left of the line comes up. */
+function turnAbout(from: Flat, to: Flat, degrees: number): Place {
+  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  const d: Spot = { x: (to.x - from.x) / length, y: (to.y - from.y) / length, z: 0 };
+  const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+  const spun = (v: Spot): Spot => {
+    const cross = { x: d.y * v.z - d.z * v.y, y: d.z * v.x - d.x * v.z, z: d.x * v.y - d.y * v.x };
+    return add(add(add({ x: 0, y: 0, z: 0 }, v, c), cross, s), d, dot(d, v) * (1 - c));
+  };
+  const turn = { x: spun(HERE.x), y: spun(HERE.y), z: spun(HERE.z), o: HERE.o };
+  const base = { ...from, z: 0 };
+  return { ...turn, o: add(base, turned(turn, base), -1) };
+}
+
+/** One face of a folded piece: its ring on the sheet, and where the folding brought it. */
+export interface Face {
+  readonly ring: readonly Flat[];
+  readonly place: Place;
+}
+/** A piece split, folded and joined. */
+export interface FoldedPiece {
+  readonly name: string;
+  readonly faces: readonly Face[];
+  /** How far paths round the sheet disagree about where a face comes to, mm: 0 where it folds without tearing. */
+  readonly torn: number;
+}
+
+const leftOf = (a: Flat, b: Flat, p: Flat): number => {
+  const length = Math.hypot(b.x - a.x, b.y - a.y);
+  return ((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / length;
+};
+const along = (a: Flat, b: Flat, p: Flat): number => {
+  const length = Math.hypot(b.x - a.x, b.y - a.y);
+  return ((b.x - a.x) * (p.x - a.x) + (b.y - a.y) * (p.y - a.y)) / length;
+};
+const holds = (ring: readonly Flat[], p: Flat): boolean => {
+  let inside = false;
+  ring.forEach((a, i) => {
+    const b = ring[(i + 1) % ring.length]!;
+    if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x) inside = !inside;
+  });
+  return inside;
+};
+const size = (ring: readonly Flat[]): number =>
+  Math.abs(
+    ring.reduce((sum, p, i) => {
+      const q = ring[(i + 1) % ring.length]!;
+      return sum + p.x * q.y - q.x * p.y;
+    }, 0),
+  ) / 2;
+/** A point inside a ring: halfway into the widest gap of a level line through it. */
+function within(ring: readonly Flat[]): Flat {
+  const levels = [...new Set(ring.map(({ y }) => y))].sort((a, b) => a - b);
+  let best: { readonly p: Flat; readonly gap: number } = { p: ring[0]!, gap: 0 };
+  levels.slice(0, -1).forEach((low, i) => {
+    const y = (low + levels[i + 1]!) / 2;
+    const xs = ring
+      .flatMap((a, k) => {
+        const b = ring[(k + 1) % ring.length]!;
+        return a.y > y !== b.y > y ? [((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x] : [];
+      })
+      .sort((a, b) => a - b);
+    for (let k = 0; k + 1 < xs.length; k += 2) {
+      const gap = Math.min(xs[k + 1]! - xs[k]!, levels[i + 1]! - low);
+      if (gap > best.gap) best = { p: { x: (xs[k]! + xs[k + 1]!) / 2, y }, gap };
+    }
+  });
+  return best.p;
+}
+
+const flat = ([x, y]: Pair): Flat => ({ x, y });
+const NEAR = 2e-3;
+
+/** Where a face borders a line: on which side, and from where to where along it; null where it does not. */
+function border(ring: readonly Flat[], from: Flat, to: Flat): { readonly left: boolean; readonly span: Pair } | null {
+  const long = Math.hypot(to.x - from.x, to.y - from.y);
+  const spans = ring.flatMap((p, i) => {
+    const q = ring[(i + 1) % ring.length]!;
+    if (Math.abs(leftOf(from, to, p)) > NEAR || Math.abs(leftOf(from, to, q)) > NEAR) return [];
+    const [s, t] = [along(from, to, p), along(from, to, q)].sort((a, b) => a - b) as [number, number];
+    return t > NEAR && s < long - NEAR && t - s > NEAR ? [[Math.max(0, s), Math.min(long, t)] as const] : [];
+  });
+  if (spans.length === 0) return null;
+  const [s, t] = spans.reduce((a, b) => (b[1] - b[0] > a[1] - a[0] ? b : a));
+  const middle = (s + t) / 2;
+  const side = { x: -(to.y - from.y) / long, y: (to.x - from.x) / long };
+  const p = (off: number): Flat => ({
+    x: from.x + ((to.x - from.x) / long) * middle + side.x * off,
+    y: from.y + ((to.y - from.y) / long) * middle + side.y * off,
+  });
+  return { left: holds(ring, p(0.01)), span: [s, t] };
+}
+
+interface Line {
+  readonly from: Flat;
+  readonly to: Flat;
+}
+const distance = (p: Flat, q: Flat): number => Math.hypot(p.x - q.x, p.y - q.y);
+
+/** Lines parted wherever another ends on them or crosses them; ends that lie together become one point. */
+function parted(lines: readonly Line[]): Line[] {
+  const known: Flat[] = [];
+  const one = (p: Flat): Flat => {
+    const there = known.find((q) => distance(p, q) < NEAR);
+    if (!there) known.push(p);
+    return there ?? p;
+  };
+  const joined = lines.map(({ from, to }) => ({ from: one(from), to: one(to) })).filter(({ from, to }) => from !== to);
+  for (const { from, to } of joined)
+    for (const other of joined) {
+      const [s, t] = [leftOf(from, to, other.from), leftOf(from, to, other.to)];
+      const [u, v] = [leftOf(other.from, other.to, from), leftOf(other.from, other.to, to)];
+      if (s * t < 0 && u * v < 0 && [s, t, u, v].every((d) => Math.abs(d) > NEAR)) {
+        const share = s / (s - t);
+        one({
+          x: other.from.x + (other.to.x - other.from.x) * share,
+          y: other.from.y + (other.to.y - other.from.y) * share,
+        });
+      }
+    }
+  return joined.flatMap(({ from, to }) => {
+    const long = distance(from, to);
+    const on = known
+      .filter((p) => Math.abs(leftOf(from, to, p)) < NEAR)
+      .map((p) => ({ p, d: along(from, to, p) }))
+      .filter(({ p, d }) => p === from || p === to || (d > NEAR && d < long - NEAR))
+      .sort((p, q) => p.d - q.d)
+      .map(({ p }) => p);
+    return on.slice(0, -1).map((p, i) => ({ from: p, to: on[i + 1]! }));
+  });
+}
+
+/** Splits a sheet along its scores and cuts and turns its faces; the largest stays where it is. */
+function foldPiece({ name, outline, scores, cuts }: ReadDocument['pieces'][number]): FoldedPiece {
+  const lines = [
+    ...outline.map((p, i) => ({ from: flat(p), to: flat(outline[(i + 1) % outline.length]!) })),
+    ...[...scores, ...cuts].map(({ from, to }) => ({ from: flat(from), to: flat(to) })),
+  ];
+  const paper = outline.map(flat);
+  const rings = ringsBetween(parted(lines)).filter((ring) => size(ring) > 0.01 && holds(paper, within(ring)));
+  const hinges = scores.flatMap((score) => {
+    const [from, to] = [flat(score.from), flat(score.to)];
+    const beside = rings.flatMap((ring, face) => {
+      const found = border(ring, from, to);
+      return found ? [{ face, ...found }] : [];
+    });
+    return beside
+      .filter(({ left }) => left)
+      .flatMap((l) =>
+        beside
+          .filter((r) => !r.left && Math.min(l.span[1], r.span[1]) - Math.max(l.span[0], r.span[0]) > NEAR)
+          .map((r) => ({
+            left: l.face,
+            right: r.face,
+            from,
+            to,
+            turn: score.fold === 'valley' ? score.angle : -score.angle,
+          })),
+      );
+  });
+  const root = rings.reduce((best, ring, i) => (size(ring) > size(rings[best]!) ? i : best), 0);
+  const places = new Map<number, Place>([[root, HERE]]);
+  const queue = [root];
+  let torn = 0;
+  for (const face of queue) {
+    const place = places.get(face)!;
+    for (const hinge of hinges) {
+      if (hinge.left !== face && hinge.right !== face) continue;
+      const other = hinge.left === face ? hinge.right : hinge.left;
+      // What moves must lie on the left of the line it turns about.
+      const turn =
+        hinge.left === other
+          ? turnAbout(hinge.from, hinge.to, hinge.turn)
+          : turnAbout(hinge.to, hinge.from, hinge.turn);
+      const next = after(place, turn);
+      const known = places.get(other);
+      if (known)
+        for (const p of rings[other]!) {
+          const apart = add(at(known, p), at(next, p), -1);
+          torn = Math.max(torn, Math.sqrt(dot(apart, apart)));
+        }
+      else {
+        places.set(other, next);
+        queue.push(other);
+      }
+    }
+  }
+  return { name, torn, faces: rings.flatMap((ring, i) => (places.has(i) ? [{ ring, place: places.get(i)! }] : [])) };
+}
+
+type Laid = ReadDocument['assembly'][number];
+/** Where `transform` brings a point of the piece, and where it takes one from. */
+const brought = ([a, b, c, d, e, f]: Laid['transform'], { x, y }: Flat): Flat => ({
+  x: a! * x + c! * y + e!,
+  y: b! * x + d! * y + f!,
+});
+function takenFrom([a, b, c, d, e, f]: Laid['transform'], p: Flat): Flat {
+  const [x, y, whole] = [p.x - e!, p.y - f!, a! * d! - b! * c!];
+  return { x: (d! * x - c! * y) / whole, y: (a! * y - b! * x) / whole };
+}
+
+/**
+ * A point of the panel that comes to lie on another, as far as the document tells: where it is glued, or the middle of
+ * the largest face that comes over the other piece at all.
+ */
+function pointOf(
+  document: ReadDocument,
+  piece: FoldedPiece,
+  base: FoldedPiece,
+  { own, onto, panel, transform }: Laid,
+): Flat {
+  const names = [`${piece.name}/${own}`, `${onto}/${panel}`];
+  const glued = document.joins.find(({ a, b }) => names.includes(a) && names.includes(b));
+  if (glued) {
+    const p = within(glued.polygon.map(flat));
+    return glued.a === names[0] ? p : takenFrom(transform, p);
+  }
+  const middles = [...piece.faces].sort((a, b) => size(b.ring) - size(a.ring)).map(({ ring }) => within(ring));
+  return middles.find((p) => base.faces.some(({ ring }) => holds(ring, brought(transform, p)))) ?? middles[0]!;
+}
+
+/** Everything of a plan folded and joined, each piece where it comes to; the first stays on the table. */
+export function readPlan(document: ReadDocument): FoldedPiece[] {
+  const lying = new Map<string, FoldedPiece>();
+  for (const piece of document.pieces) lying.set(piece.name, foldPiece(piece));
+  for (const { name, width, height } of document.given)
+    lying.set(name, {
+      name,
+      torn: 0,
+      faces: [
+        {
+          ring: [
+            { x: 0, y: 0 },
+            { x: width, y: 0 },
+            { x: width, y: height },
+            { x: 0, y: height },
+          ],
+          place: HERE,
+        },
+      ],
+    });
+  const done = new Map<string, FoldedPiece>();
+  const laid = new Set(document.assembly.map(({ piece }) => piece));
+  for (const [name, piece] of lying) if (!laid.has(name)) done.set(name, piece);
+  // A piece that others were laid on may itself come to lie on another later.
+  const waiting = [...document.assembly];
+  while (waiting.length > 0) {
+    const [laying] = waiting.splice(
+      waiting.findIndex(({ onto }) => done.has(onto)),
+      1,
+    );
+    const { piece: name, onto, transform, above = 0 } = laying!;
+    const [piece, base] = [lying.get(name)!, done.get(onto)];
+    if (!base) throw new Error(`${name} is laid on ${onto}, which lies on nothing`);
+    const [a, b, c, d, e, f] = transform as [number, number, number, number, number, number];
+    const p = pointOf(document, piece, base, laying!);
+    const mine = piece.faces.find(({ ring }) => holds(ring, p));
+    const theirs = base.faces.find(({ ring }) => holds(ring, brought(transform, p)));
+    if (!mine || !theirs) throw new Error(`${name} is laid beside ${onto}, not on it`);
+    const lift: Place = {
+      x: { x: a, y: b, z: 0 },
+      y: { x: c, y: d, z: 0 },
+      z: { x: 0, y: 0, z: Math.sign(a * d - b * c) },
+      o: { x: e, y: f, z: above },
+    };
+    const world = after(after(theirs.place, lift), undone(mine.place));
+    done.set(name, { ...piece, faces: piece.faces.map((face) => ({ ...face, place: after(world, face.place) })) });
+  }
+  return [...done.values()];
+}
+
+/** All corners of pieces as they come to lie. */
+export const cornersOf = (pieces: readonly FoldedPiece[]): Spot[] =>
+  pieces.flatMap(({ faces }) => faces.flatMap(({ ring, place }) => ring.map((p) => at(place, p))));
+
+/** How large folded pieces are, longest side first, mm: boxes round them along each edge of their largest face. */
+export function sizesOf(pieces: readonly FoldedPiece[]): readonly (readonly number[])[] {
+  const corners = cornersOf(pieces);
+  const faces = pieces.flatMap((piece) => piece.faces);
+  const largest = faces.reduce((best, face) => (size(face.ring) > size(best.ring) ? face : best));
+  const span = (axis: Spot): number => {
+    const reach = corners.map((p) => dot(p, axis));
+    return Math.max(...reach) - Math.min(...reach);
+  };
+  const up = span(largest.place.z);
+  return largest.ring.map((p, i) => {
+    const q = largest.ring[(i + 1) % largest.ring.length]!;
+    const length = Math.hypot(q.x - p.x, q.y - p.y);
+    const u = turned(largest.place, { x: (q.x - p.x) / length, y: (q.y - p.y) / length, z: 0 });
+    const v = turned(largest.place, { x: -(q.y - p.y) / length, y: (q.x - p.x) / length, z: 0 });
+    return [span(u), span(v), up].sort((a, b) => b - a);
+  });
+}
+
+/** For a join: how far the two papers are apart there, and the share of the joined patch that the second covers. */
+export function joinOf(
+  document: ReadDocument,
+  pieces: readonly FoldedPiece[],
+  { a, b, polygon }: ReadDocument['joins'][number],
+): { readonly apart: number; readonly covered: boolean } {
+  const [one, other] = [a, b].map((name) => pieces.find((piece) => piece.name === name.split('/')[0])!) as [
+    FoldedPiece,
+    FoldedPiece,
+  ];
+  const ring = polygon.map(flat);
+  const p = within(ring);
+  const mine = one.faces.find((face) => holds(face.ring, p))!;
+  let best = { apart: Infinity, covered: false };
+  for (const face of other.faces) {
+    if (face === mine) continue;
+    const back = undone(face.place);
+    const points = [p, ...ring].map((q) => add(turned(back, at(mine.place, q)), back.o));
+    const apart = Math.max(...points.map(({ z }) => Math.abs(z)));
+    const covered = holds(face.ring, points[0]!);
+    if ((covered && !best.covered) || (covered === best.covered && apart < best.apart)) best = { apart, covered };
+  }
+  return best;
+}
