@@ -61,7 +61,6 @@ function FlatSheet({ picture, made, design, size: side }: Sized & { picture: Ext
     <g>
       <MadeSheet
         blank={blank}
-        piece={piece}
         tool={design.tool}
         moves={done}
         fresh={picture.fresh}

@@ -1,13 +1,11 @@
 import type { Point } from '@/core/geometry';
-import { edgeLength, onEdge, type Blank, type Edge, type Piece } from '@/core/pattern';
+import { edgeLength, onEdge, type Blank, type Edge } from '@/core/pattern';
 import { simulate, type Move, type Tool } from '@/core/tools';
 import { ringsPath } from './path';
 import styles from './MadeSheet.module.css';
 
 interface MadeSheetProps {
   readonly blank: Blank;
-  /** The piece it is to be, for what is rounded or bitten off; none while a sheet is only tried on. */
-  readonly piece?: Piece | undefined;
   readonly tool: Tool;
   /** Moves done; the last `fresh` of them stand out. */
   readonly moves: readonly Move[];
@@ -19,17 +17,13 @@ interface MadeSheetProps {
   readonly running?: boolean;
 }
 
-/** A sheet with what a simulated tool has made of it, seen from above: notches, scores, cuts, marks. */
-export function MadeSheet({ blank, piece, tool, moves, fresh, at, scale, running = false }: MadeSheetProps) {
+/** A sheet with what a simulated tool has made of it, seen from above: notches, scores, cuts, round corners, marks. */
+export function MadeSheet({ blank, tool, moves, fresh, at, scale, running = false }: MadeSheetProps) {
   const before = simulate(blank, tool, moves.slice(0, moves.length - fresh));
   const now = simulate(blank, tool, moves);
   const line = ({ from, to }: { from: Point; to: Point }): string => `M${at(from).join(' ')}L${at(to).join(' ')}`;
   const isNew = (i: number, count: number): string => (i >= count ? styles.fresh! : '');
   const corners = ([1, 2, 3, 4] as const).map((edge) => onEdge(blank, edge, 0));
-  const latest = moves.slice(moves.length - fresh);
-  const rounded =
-    piece?.trims.filter(({ name }) => latest.some((m) => (m.do === 'round' || m.do === 'bite') && m.what === name)) ??
-    [];
   return (
     <g>
       <path d={ringsPath([corners], at)} className={styles.sheet} />
@@ -64,9 +58,12 @@ export function MadeSheet({ blank, piece, tool, moves, fresh, at, scale, running
       {now.notches.map((notch, i) => (
         <path key={i} d={ringsPath([notch], at)} className={`${styles.notch} ${isNew(i, before.notches.length)}`} />
       ))}
-      {rounded.map((trim) => (
-        <path key={trim.id} d={ringsPath([trim.polygon], at)} className={`${styles.notch} ${styles.fresh}`} />
-      ))}
+      {now.off.map(
+        ({ by, rings }, i) =>
+          by !== 'cut' && (
+            <path key={i} d={ringsPath(rings, at)} className={`${styles.notch} ${isNew(i, before.off.length)}`} />
+          ),
+      )}
       {moves.map((move, i) => {
         if (move.do !== 'mark') return null;
         const [x, y] = at(inFrom(blank, move.edge, move.at, move.deep ?? 0));

@@ -131,7 +131,6 @@ function Flat({ stop, made, design, units, graduation }: StopViewProps) {
         (picture.kind === 'flat' ? (
           <OnTable
             blank={blank}
-            piece={part.piece}
             tool={design.tool}
             moves={moves}
             fresh={picture.fresh}

@@ -48,7 +48,6 @@ export function WentWrong({ made, design, steps, stop, units, graduation, onClos
         <p className={styles.text}>{now.text}</p>
         <OnTable
           blank={now.piece.blank}
-          piece={now.piece}
           tool={design.tool}
           moves={part.programme.moves.slice(0, now.moves)}
           fresh={0}

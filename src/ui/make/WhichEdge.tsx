@@ -30,7 +30,6 @@ export function WhichEdge({ made, design, steps, stop, units, graduation }: Whic
           </p>
           <OnTable
             blank={now.piece.blank}
-            piece={now.piece}
             tool={design.tool}
             moves={part.programme.moves.slice(0, now.moves)}
             fresh={0}

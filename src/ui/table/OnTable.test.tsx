@@ -17,7 +17,6 @@ function drawn(plan: Plan, step: Step): INode {
     renderToStaticMarkup(
       <OnTable
         blank={part.piece.blank}
-        piece={part.piece}
         tool={plan.design.tool}
         moves={part.programme.moves.slice(0, step.picture.moves)}
         fresh={step.picture.fresh}

@@ -1,7 +1,7 @@
 import { range } from 'd3';
 import { dot, minus, type Point } from '@/core/geometry';
 import { INCH, type Graduation, type Units } from '@/core/length';
-import { edgeLength, leftOf, onEdge, type Blank, type Edge, type Piece } from '@/core/pattern';
+import { edgeLength, leftOf, onEdge, type Blank, type Edge } from '@/core/pattern';
 import type { EnvelopeBoard, Move, Tool } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
 import { inFrom, MadeSheet } from '../draw/MadeSheet';
@@ -10,7 +10,6 @@ import styles from './OnTable.module.css';
 
 interface OnTableProps {
   readonly blank: Blank;
-  readonly piece?: Piece | undefined;
   readonly tool: Tool;
   /** Moves done so far; the last `fresh` of them are what is shown. With none fresh the sheet lies by itself. */
   readonly moves: readonly Move[];
@@ -34,7 +33,7 @@ const NARROW = 84;
 
 /** The sheet with its near edge at the maker, in or under the tool that is used on it, seen from above. */
 export function OnTable(props: OnTableProps) {
-  const { blank, piece, tool, moves, fresh, near, width, height, label, paper, units, graduation } = props;
+  const { blank, tool, moves, fresh, near, width, height, label, paper, units, graduation } = props;
   const latest = moves.slice(moves.length - fresh);
   const last = latest.at(-1);
   const [wide, deep] = [edgeLength(blank, near), edgeLength(blank, near % 2 === 1 ? 2 : 1)];
@@ -108,7 +107,6 @@ export function OnTable(props: OnTableProps) {
         <g className={standing !== null || grooved || edged ? styles.over : undefined}>
           <MadeSheet
             blank={blank}
-            piece={piece}
             tool={tool}
             moves={moves}
             fresh={fresh}

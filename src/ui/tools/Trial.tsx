@@ -28,7 +28,6 @@ export function Trial({ blank, tool, units, graduation, plan }: TrialProps) {
         {size && (
           <OnTable
             blank={blank}
-            piece={plan?.part.piece}
             tool={tool}
             moves={moves}
             fresh={Math.min(moves.length, 1)}

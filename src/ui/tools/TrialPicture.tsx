@@ -55,7 +55,6 @@ export function TrialPicture({
     >
       <MadeSheet
         blank={blank}
-        piece={made.pieces[0].piece}
         tool={board}
         moves={moves}
         fresh={0}

@@ -75,6 +75,12 @@ function spotWords(spot: Spot, numbers: ReadonlyMap<string, number>, say: Say): 
   return `the mark ${say(spot.deep)} up from edge ${spot.edge}`;
 }
 
+/** One corner, or several of one part: `both corners of the closing flap`. */
+function cornersOf(what: string, count: number): string {
+  if (count === 1) return `the ${what}`;
+  return `${count === 2 ? 'both' : `all ${count === 3 ? 'three' : count}`} ${what.replace('corner', 'corners')}`;
+}
+
 /** The programme of a piece, told move by move for the tool. */
 export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say): Draft[] {
   const steps: Draft[] = [];
@@ -219,12 +225,22 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
           text: `Cut the ${move.what}: from ${spotWords(move.from, numbers, say)} to ${spotWords(move.to, numbers, say)}, and no further.`,
           caution: CAUTION.blade,
         });
-      case 'round':
-        return push({
-          action: 'trim',
-          text: `Round the ${move.what} to ${say(move.radius)}.`,
-          caution: CAUTION.scissors,
-        });
+      case 'round': {
+        // Corners of one part are rounded in one go: told with the last of them.
+        const alike = (other: Move | undefined): boolean =>
+          other?.do === 'round' && other.what === move.what && other.radius === move.radius;
+        if (alike(programme.moves[i + 1])) return;
+        let corners = 1;
+        while (alike(programme.moves[i - corners])) corners++;
+        return push(
+          {
+            action: 'trim',
+            text: `Round ${cornersOf(move.what, corners)} to ${say(move.radius)}.`,
+            caution: CAUTION.scissors,
+          },
+          corners,
+        );
+      }
       case 'bite':
         // Punched once it is glued: that step comes later.
         if (made.built.features.some((f) => f.kind === 'finger-notch' && f.when === 'assembled')) return;
