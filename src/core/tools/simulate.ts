@@ -31,6 +31,8 @@ export interface Made {
   readonly notches: readonly Polygon<'sheet'>[];
   /** Paths cut from spot to spot, the waste on their right. */
   readonly cuts: readonly Polygon<'sheet'>[];
+  /** What is left of the sheet, rings; holes clockwise. Round holes and slits are told apart. */
+  readonly paper: readonly Polygon<'sheet'>[];
   /** What fell away besides the notches, and by what. */
   readonly off: readonly TakenOff[];
   readonly slits: readonly Segment<'sheet'>[];
@@ -245,7 +247,7 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
   moves.forEach(carryOut);
   const waste = [...notches, ...cuts.map((path) => fallen(blank, path))];
   const scores = runs.flatMap((run) => remaining(run, blank, waste)).flatMap((score) => uncut(score, slits));
-  return { scores, notches, cuts, off, slits, holes, faults };
+  return { scores, paper, notches, cuts, off, slits, holes, faults };
 }
 
 const neverMade = (move: never): never => {

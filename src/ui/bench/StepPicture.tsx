@@ -59,14 +59,7 @@ function FlatSheet({ picture, made, design, size: side }: Sized & { picture: Ext
   const done = moves.slice(0, picture.moves);
   return (
     <g>
-      <MadeSheet
-        blank={blank}
-        tool={design.tool}
-        moves={done}
-        fresh={picture.fresh}
-        at={at}
-        scale={scale}
-      />
+      <MadeSheet blank={blank} tool={design.tool} moves={done} fresh={picture.fresh} at={at} scale={scale} />
       {([1, 2, 3, 4] as const).map((edge) => {
         const [x, y] = at(onEdge(blank, edge, edgeLength(blank, edge) / 2));
         const [cx, cy] = [side / 2, side / 2];

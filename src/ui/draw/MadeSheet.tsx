@@ -1,4 +1,4 @@
-import type { Point } from '@/core/geometry';
+import { contains, distance, type Point, type Polygon } from '@/core/geometry';
 import { edgeLength, onEdge, type Blank, type Edge } from '@/core/pattern';
 import { simulate, type Move, type Tool } from '@/core/tools';
 import { ringsPath } from './path';
@@ -23,10 +23,10 @@ export function MadeSheet({ blank, tool, moves, fresh, at, scale, running = fals
   const now = simulate(blank, tool, moves);
   const line = ({ from, to }: { from: Point; to: Point }): string => `M${at(from).join(' ')}L${at(to).join(' ')}`;
   const isNew = (i: number, count: number): string => (i >= count ? styles.fresh! : '');
-  const corners = ([1, 2, 3, 4] as const).map((edge) => onEdge(blank, edge, 0));
   return (
     <g>
-      <path d={ringsPath([corners], at)} className={styles.sheet} />
+      {/* What falls away in these moves still lies there; what fell before does not. */}
+      <path d={ringsPath(before.paper, at)} className={styles.sheet} />
       {now.scores.map((score, i) => (
         <g key={i}>
           <path d={line(score)} className={`${styles.score} ${isNew(i, before.scores.length)}`} />
@@ -36,11 +36,11 @@ export function MadeSheet({ blank, tool, moves, fresh, at, scale, running = fals
       {now.slits.map((slit, i) => (
         <path key={i} d={line(slit)} className={`${styles.cut} ${isNew(i, before.slits.length)}`} />
       ))}
-      {now.cuts.map((path, i) => (
+      {now.cuts.slice(before.cuts.length).map((path, i) => (
         <path
           key={i}
           d={`M${path.map((p) => at(p).join(' ')).join('L')}`}
-          className={`${styles.cut} ${isNew(i, before.cuts.length)}`}
+          className={`${styles.cut} ${styles.fresh}`}
         />
       ))}
       {now.holes.map((hole, i) => {
@@ -55,19 +55,18 @@ export function MadeSheet({ blank, tool, moves, fresh, at, scale, running = fals
           />
         );
       })}
-      {now.notches.map((notch, i) => (
-        <path key={i} d={ringsPath([notch], at)} className={`${styles.notch} ${isNew(i, before.notches.length)}`} />
+      {[
+        ...now.notches.slice(before.notches.length),
+        ...now.off.slice(before.off.length).flatMap(({ by, rings }) => (by === 'cut' ? [] : rings)),
+      ].map((ring, i) => (
+        <path key={i} d={ringsPath([ring], at)} className={`${styles.notch} ${styles.fresh}`} />
       ))}
-      {now.off.map(
-        ({ by, rings }, i) =>
-          by !== 'cut' && (
-            <path key={i} d={ringsPath(rings, at)} className={`${styles.notch} ${isNew(i, before.off.length)}`} />
-          ),
-      )}
       {moves.map((move, i) => {
         if (move.do !== 'mark') return null;
-        const [x, y] = at(inFrom(blank, move.edge, move.at, move.deep ?? 0));
+        const place = inFrom(blank, move.edge, move.at, move.deep ?? 0);
         const isFresh = i >= moves.length - fresh;
+        if (!isFresh && !liesOn(before.paper, place)) return null;
+        const [x, y] = at(place);
         return (
           <circle key={i} cx={x} cy={y} r={isFresh ? 4 : 2.6} className={isFresh ? styles.markFresh : styles.mark} />
         );
@@ -76,8 +75,21 @@ export function MadeSheet({ blank, tool, moves, fresh, at, scale, running = fals
   );
 }
 
+/** How near a rim a mark still lies on the paper, mm. */
+const RIM = 0.05;
+/** True where paper is left, its rim counted in. */
+const liesOn = (paper: readonly Polygon<'sheet'>[], p: Point<'sheet'>): boolean =>
+  paper.some(
+    (ring) =>
+      contains(ring, p) ||
+      ring.some((a, i) => {
+        const b = ring[(i + 1) % ring.length]!;
+        return distance(a, p) + distance(p, b) < distance(a, b) + RIM;
+      }),
+  );
+
 /** The place so far along an edge and so deep in from it. */
-export function inFrom(blank: Blank, edge: Edge, along: number, deep: number): Point {
+export function inFrom(blank: Blank, edge: Edge, along: number, deep: number): Point<'sheet'> {
   const length = edgeLength(blank, edge);
   const [from, to, rim] = [onEdge(blank, edge, 0), onEdge(blank, edge, length), onEdge(blank, edge, along)];
   return { x: rim.x - ((to.y - from.y) / length) * deep, y: rim.y + ((to.x - from.x) / length) * deep };

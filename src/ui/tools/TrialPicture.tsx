@@ -53,14 +53,7 @@ export function TrialPicture({
       role="img"
       aria-label="Where to measure the inside: from fold to fold"
     >
-      <MadeSheet
-        blank={blank}
-        tool={board}
-        moves={moves}
-        fresh={0}
-        at={at}
-        scale={scale}
-      />
+      <MadeSheet blank={blank} tool={board} moves={moves} fresh={0} at={at} scale={scale} />
       {[
         { at: inwards(heightAt), word: 'height', value: made.inside },
         { at: inwards(widthAt), word: 'width', value: made.inside },
