@@ -12,6 +12,8 @@ export async function wholeBackup(): Promise<Backup> {
   const pictures = await db.transaction('r', [...KEPT_TABLES.map((table) => db.table(table)), db.aside], async () => {
     for (const table of KEPT_TABLES)
       if (table !== 'photos') tables[table] = await db.table<BackupRecord, string>(table).toArray();
+    // Drafts in which nothing stands any more are no things of the person's.
+    tables.drafts = tables.drafts!.filter(({ value }) => value !== null);
     tables.aside = (await db.aside.toArray()) as unknown as BackupRecord[];
     return db.photos.toArray();
   });

@@ -37,6 +37,8 @@ function build(brief: Brief<Options>): BuildResult {
   const { pleats: k, pleat: q, lid, spine, backPocket } = options;
   const gusset = 2 * (k - 1) * q;
   let S: number;
+  // What the width comes to at least, whatever the pleats: rounding to marks may give more with these and less with others.
+  let least = Infinity;
   if (blank) {
     if (Math.abs(blank.width - blank.height) > 1e-6)
       return refuse({
@@ -49,6 +51,7 @@ function build(brief: Brief<Options>): BuildResult {
     S = blank.width;
   } else {
     const inside = insideFor(brief, OPEN, gusset);
+    least = inside.width;
     const needed = Math.max(inside.width + 2 * k * q, 2 * inside.height);
     // Half the square must stand on a mark too.
     const step = 2 * stepOf(making.graduation);
@@ -56,7 +59,9 @@ function build(brief: Brief<Options>): BuildResult {
   }
   const [W, H] = [S - 2 * k * q, S / 2];
   if (W < 4 * q || W < 3 * STRIP)
-    return refuse(tooLarge('pleat', q, blank ? (S - 3 * STRIP) / (2 * k + 4) : W < 3 * STRIP ? 0 : W / 4));
+    return refuse(
+      tooLarge('pleat', q, blank ? (S - 3 * STRIP) / (2 * k + 4) : W < 3 * STRIP ? 0 : Math.min(W, least) / 4),
+    );
   if (lid + spine > H + HAIR) return refuse(tooLarge('lid', lid, H - spine));
   const [x1, x2] = [k * q, S - k * q];
   const panels: Panel[] = [
