@@ -59,6 +59,18 @@ describe('the order of work', () => {
     expect(cuts('by-operation')).toEqual([0, 1, 2, 3]);
     expect(cuts('by-piece')[1]).toBeGreaterThan(1);
   });
+  test('a notch punched through everything glued is in no picture of the flat piece; one punched flat is, from then on', () => {
+    const biteShown = (notchWhen: string): readonly boolean[] => {
+      const p = plan('card-holder', { options: { notchWhen }, decorate: ['ink'], closure: { kind: 'ribbon' } });
+      const [{ programme }] = made(p).pieces;
+      return stepsOf(p, say).flatMap(({ picture }) =>
+        picture.kind === 'flat' ? [programme.moves.slice(0, picture.moves).some((move) => move.do === 'bite')] : [],
+      );
+    };
+    expect(biteShown('assembled')).not.toContain(true);
+    expect(biteShown('flat').at(-1)).toBe(true);
+  });
+
   test('inking and embossing come while the piece is flat, a ribbon before the mat that covers it', () => {
     const steps = stepsOf(
       plan('card-holder', { decorate: ['ink', 'emboss'], companions: ['mat'], closure: { kind: 'ribbon' } }),

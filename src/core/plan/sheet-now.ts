@@ -2,6 +2,7 @@ import { rightOf, type Edge, type Piece } from '../pattern';
 import { scoreNumbers } from './numbers';
 import type { Made } from './plan';
 import type { Step } from './steps';
+import { flatMoves } from './steps/flat';
 import { listed } from './steps/step';
 import type { Say } from './words';
 
@@ -31,7 +32,7 @@ export function sheetNow(made: Made, steps: readonly Step[], wrong: Step, say: S
   const { piece, programme } = part;
   const before = steps.filter(({ id }) => id < wrong.id);
   const flat = wrong.picture.kind === 'flat' && wrong.picture.piece === piece.name ? wrong.picture : null;
-  const moves = wrong.phase === 'cut' ? 0 : flat ? Math.max(0, flat.moves - flat.fresh) : programme.moves.length;
+  const moves = wrong.phase === 'cut' ? 0 : flat ? Math.max(0, flat.moves - flat.fresh) : flatMoves(made, part);
   const done = programme.moves.slice(0, moves);
   const numbers = scoreNumbers(programme);
   const scores = [

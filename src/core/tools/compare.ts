@@ -21,13 +21,16 @@ const sameSegment = (a: Segment, b: Segment): boolean =>
   (distance(a.from, b.to) < CLOSE && distance(a.to, b.from) < CLOSE);
 const sameTriangle = (a: readonly Point[], b: readonly Point[]): boolean =>
   a.length === b.length && a.every((p) => b.some((q) => distance(p, q) < CLOSE));
-/** True when two regions cover each other but for what the chords leave that round cuts are drawn in. */
-function sameRegion(a: readonly Polygon<'sheet'>[], b: readonly Polygon<'sheet'>[]): boolean {
-  const round = a.flatMap((ring) => ring.map((p, i) => distance(p, ring[(i + 1) % ring.length]!)));
-  const [size, chords] = [regionArea(a), 0.015 * round.reduce((sum, length) => sum + length, 0)];
+/**
+ * True when two regions cover each other but for a strip along their rims, half as broad as straight cuts may differ; of
+ * round cuts, for what the chords leave that they are drawn in.
+ */
+function sameRegion(a: readonly Polygon<'sheet'>[], b: readonly Polygon<'sheet'>[], isRound: boolean): boolean {
   if (a.length === 0) return b.length === 0;
+  const rim = a.flatMap((ring) => ring.map((p, i) => distance(p, ring[(i + 1) % ring.length]!)));
+  const [size, strip] = [regionArea(a), (CLOSE / 2) * rim.reduce((sum, length) => sum + length, 0)];
   const apart = regionArea(difference(a, b)) + regionArea(difference(b, a));
-  return apart < Math.min(Math.max(chords, 0.01 * size), size / 4);
+  return apart < Math.min(isRound ? Math.max(3 * strip, 0.01 * size) : strip, size / 4);
 }
 
 /** Where what the tool made differs from the pattern, as plain sentences; empty when scores, notches and slants agree. */
@@ -56,6 +59,7 @@ export function differences(made: Made, piece: Piece): string[] {
       !sameRegion(
         piece.trims.flatMap(({ cut, polygon }) => (cut.kind === kind && polygon.length > 2 ? [polygon] : [])),
         made.off.flatMap((off) => (off.by === by ? off.rings : [])),
+        kind !== 'path',
       )
     )
       found.push(`${what} is not what the pattern leaves out`);

@@ -126,6 +126,8 @@ export function programmeFor(piece: Piece, start: Start, tool: Tool): Programme 
     of(slanted.flatMap(joinMoves)),
     of(trimMoves(piece, straight, tool)),
     of(slitMoves(piece)),
+    // Last: a notch may be punched only when all is glued.
+    of(biteMoves(piece)),
   ];
   return { moves: parts.flatMap((p) => p.moves), marks: parts.flatMap((p) => p.marks) };
 }
@@ -432,7 +434,21 @@ function slitMoves(piece: Piece): Move[] {
   });
 }
 
-/** What is cut off besides the notches: from spot to spot, rounded corners, bites and holes. */
+/** Bites of a round punch, one for each place: it may take off several bits there. */
+function biteMoves({ blank, trims }: Piece): Move[] {
+  const bites = new Map<string, Move>();
+  for (const { name, cut } of trims)
+    if (cut.kind === 'punched')
+      bites.set(JSON.stringify(cut), {
+        do: 'bite',
+        what: name,
+        at: spotAt(blank, cut.centre, []),
+        diameter: cut.diameter,
+      });
+  return [...bites.values()];
+}
+
+/** What is cut off besides the notches: from spot to spot, rounded corners and holes. */
 function trimMoves(piece: Piece, straight: readonly StraightLine[], tool: Tool): Move[] {
   const { blank } = piece;
   const lines = scoredLines(piece).filter(({ ids }) => straight.some((line) => line.ids.includes(ids[0]!)));
@@ -453,17 +469,11 @@ function trimMoves(piece: Piece, straight: readonly StraightLine[], tool: Tool):
       ...(spot.deep > 0 ? { deep: spot.deep } : {}),
     });
   };
-  /** One punch may bite off several bits. */
-  const bite = (what: string, at: Spot, diameter: Mm): void => {
-    if (!moves.some((m) => m.do === 'bite' && m.diameter === diameter && m.at.edge === at.edge && m.at.at === at.at))
-      moves.push({ do: 'bite', what, at, diameter });
-  };
   for (const trim of piece.trims) {
     const { cut } = trim;
     if (cut.kind === 'rounded')
       moves.push({ do: 'round', what: trim.name, at: spotAt(blank, cut.corner, lines), radius: cut.radius });
-    else if (cut.kind === 'punched') bite(trim.name, spotAt(blank, cut.centre, lines), cut.diameter);
-    else {
+    else if (cut.kind === 'path') {
       const path = cut.path.map((p) => spotAt(blank, p, lines));
       if (tool.kind === 'edge-board')
         for (const relief of reliefs(path, tool)) {

@@ -15,8 +15,17 @@ const MARK_FOR = {
   slit: ', for a slit',
 } as const;
 
+/** True where a finger notch is punched only once it is glued: through all its layers, after the flat steps. */
+const punchedLast = ({ built }: Made): boolean =>
+  built.features.some((f) => f.kind === 'finger-notch' && f.when === 'assembled');
+
+/** How many moves of a piece are made while it is flat: they come first. */
+export const flatMoves = (made: Made, { programme: { moves } }: MadePiece): number =>
+  punchedLast(made) ? moves.filter((move) => move.do !== 'bite').length : moves.length;
+
 /** Edges inked, or a pattern pressed in, on the flat piece. */
-export function decorating(what: Decoration, { piece, programme }: MadePiece): Draft {
+export function decorating(what: Decoration, part: MadePiece, made: Made): Draft {
+  const { piece } = part;
   return {
     piece: piece.name,
     action: 'mark',
@@ -25,7 +34,7 @@ export function decorating(what: Decoration, { piece, programme }: MadePiece): D
         ? `Ink the edges of the ${piece.name} while it lies flat, and let them dry.`
         : `Emboss the ${piece.name} while it lies flat. An embossed sheet is thicker: measure it again.`,
     caution: what === 'ink' ? CAUTION.drying : CAUTION.press,
-    picture: { kind: 'flat', piece: piece.name, near: 1, moves: programme.moves.length, fresh: 0 },
+    picture: { kind: 'flat', piece: piece.name, near: 1, moves: flatMoves(made, part), fresh: 0 },
   };
 }
 
@@ -243,7 +252,7 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
       }
       case 'bite':
         // Punched once it is glued: that step comes later.
-        if (made.built.features.some((f) => f.kind === 'finger-notch' && f.when === 'assembled')) return;
+        if (punchedLast(made)) return;
         return push({
           action: 'punch',
           text: `Punch the ${move.what}: a ${say(move.diameter)} punch, two fifths of it over the edge’s middle, one layer at a time.`,

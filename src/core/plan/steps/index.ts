@@ -38,7 +38,7 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
         phase: 'flat',
         after: [`flat ${piece.name}`],
         rank: byPiece ? 2 * i + 1 : 1 + i,
-        steps: [decorating(what, part)],
+        steps: [decorating(what, part, made)],
       })),
     ];
   });
