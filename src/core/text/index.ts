@@ -6,15 +6,15 @@ const UNPRINTABLE = /[\p{Cc}\p{Cs}\u2028\u2029\u202A-\u202E\u2066-\u2069\uFEFF\u
 
 /** A text on one line, of what can be printed only; blanks and line ends are single spaces. */
 export const oneLine = (text: string): string =>
-  text.normalize('NFC').replace(/\s+/gu, ' ').replace(UNPRINTABLE, '').trim();
+  // Composed and spaced last: what stood between two signs or two blanks may just have gone.
+  text.replace(/\s/gu, ' ').replace(UNPRINTABLE, '').normalize('NFC').replace(/ +/g, ' ').trim();
 
 /** A text of several lines, of what can be printed only. */
 export const manyLines = (text: string): string =>
   text
-    .normalize('NFC')
     .replace(/\r\n?/g, '\n')
     .split('\n')
-    .map((line) => line.replace(/\t/g, ' ').replace(UNPRINTABLE, '').trimEnd())
+    .map((line) => line.replace(/\t/g, ' ').replace(UNPRINTABLE, '').normalize('NFC').trimEnd())
     .join('\n');
 
 /** True for a text that can be printed as it stands, on one line. */
