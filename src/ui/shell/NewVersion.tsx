@@ -22,6 +22,10 @@ function useMaking(making: boolean): void {
 const someoneMakes = async (): Promise<boolean> =>
   'locks' in navigator && ((await navigator.locks.query()).held ?? []).some(({ name }) => name === MAKING);
 
+/** Comes when no window has a make on the table any more: whoever asks for the lock alone gets it only then. */
+const nobodyMakes = (signal: AbortSignal): Promise<void> =>
+  navigator.locks.request(MAKING, { mode: 'exclusive', signal }, () => undefined);
+
 /**
  * Keeps the app for use without a network, and offers a newer version when one is there: taken when the person agrees,
  * and never under a make.
@@ -44,11 +48,19 @@ export function NewVersion({ making }: { readonly making: boolean }) {
     const timer = setInterval(look, OFTEN);
     return () => clearInterval(timer);
   }, []);
+  useEffect(() => {
+    if (!busyElsewhere) return;
+    const left = new AbortController();
+    nobodyMakes(left.signal)
+      .then(() => setBusyElsewhere(false))
+      .catch(() => undefined);
+    return () => left.abort();
+  }, [busyElsewhere]);
   if (!offered || making) return null;
   const take = async (): Promise<void> => {
     if (await someoneMakes()) return setBusyElsewhere(true);
     // All of this window's own changes are kept as they are made: nothing is lost by loading it again.
-    worker.current?.addEventListener('controlling', () => window.location.reload());
+    navigator.serviceWorker.addEventListener('controllerchange', () => window.location.reload(), { once: true });
     worker.current?.messageSkipWaiting();
   };
   return (
