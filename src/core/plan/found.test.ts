@@ -21,3 +21,19 @@ test('pleats of an accordion pocket made to fit do fit, also where rounding gave
   // First the pleats, then the lid, each made to fit once.
   expect(parts).toEqual(['pleat', 'lid']);
 });
+
+test.each([
+  [{ kind: 'edge-board' }, '1 mm', { width: 32.150000500000004, height: 17.682500275000002 }],
+  [{ kind: 'scoring-board', length: 80 }, '1/8 in', { width: 34.925, height: 19.20875 }],
+] as const)(
+  'a desk file’s front that is too high for its walls fits once it was made to fit (%j)',
+  (tool, graduation, contents) => {
+    const design = { version: 1, construction: 'desk-file', contents, tool, graduation } as const;
+    const plan = planOf({ ...design, options: { frontHeight: 47.62499999999999 } });
+    const [refused] = checksOf(plan);
+    expect(refused).toMatchObject({ id: 'part-too-large', about: { part: 'front' } });
+    const mended = planOf({ ...design, options: { ...refused!.remedies[0]!.change.options } });
+    expect(checksOf(mended).filter(({ id }) => id === 'part-too-large')).toEqual([]);
+    expect(mended.made).not.toBeNull();
+  },
+);

@@ -174,7 +174,9 @@ test('two sheets pass through each other just when an edge of one pierces the ot
       const off = [from, to].map((end) => Math.abs(seenFrom(b.pose, end).z));
       const { x, y } = seenFrom(b.pose, hit.point);
       const [, , { x: long, y: high }] = b.panel.polygon as unknown as [Point, Point, Point];
-      if (Math.min(...off, x, y, long - x, high - y) > 0.1) return 'yes';
+      // A rim that stands off the other sheet by a hair, because they lie nearly in one plane, only touches it.
+      const rims = b.corners.map((end) => seenFrom(a.pose, end).z);
+      if (Math.min(...off, x, y, long - x, high - y, Math.max(...rims), -Math.min(...rims)) > 0.1) return 'yes';
       close = true;
     }
     return close ? 'close' : 'no';
@@ -205,5 +207,5 @@ test('two sheets pass through each other just when an edge of one pierces the ot
     }),
     runs(1500),
   );
-  expect(Math.min(through, beside)).toBeGreaterThan(50);
+  expect(Math.min(through, beside)).toBeGreaterThan(runs(50).numRuns);
 });
