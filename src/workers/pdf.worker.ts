@@ -5,7 +5,7 @@ import { sheetPdf, type PrintWords } from '@/core/files/pdf';
 import { isPlain, type Printed } from '@/core/files/pdf-text';
 import { printPicture } from '@/core/files/print-picture';
 import type { Units } from '@/core/length';
-import { keyNumbers, planFor, readDesign, sayer, stepsOf, type DesignInput } from '@/core/plan';
+import { figureText, keyFigures, planFor, readDesign, sayer, stepsOf, type DesignInput } from '@/core/plan';
 import { greets } from './helper';
 
 /** What came of printing; plain data, because error classes do not survive the crossing. */
@@ -120,7 +120,10 @@ const pdfWorker = {
         {
           title,
           kind: copies > 1 ? `${kind}, ${copies} copies` : kind,
-          numbers: keyNumbers(made, read.design, say),
+          numbers: keyFigures(made, read.design).map((figure) => ({
+            label: figure.label,
+            value: figureText(figure, say),
+          })),
           steps: stepsOf(plan, say).map(({ text, caution }) => ({ text, caution })),
           copies,
           units,

@@ -1,4 +1,4 @@
-// Reads a PDF on standard input with pdf.js and prints, page by page, its size and every line drawn, in points.
+// Reads a PDF on standard input with pdf.js and prints, page by page, its size, every line drawn and every piece of text, in points.
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
 const chunks = [];
@@ -29,7 +29,10 @@ for (let n = 1; n <= pdf.numPages; n++) {
       at = p;
     }
   });
-  const text = (await page.getTextContent()).items.map((item) => item.str).join(' ');
-  pages.push({ width: page.view[2], height: page.view[3], lines, text });
+  const { items } = await page.getTextContent();
+  const text = items.map((item) => item.str).join(' ');
+  // From where to where each piece of text stands, along the line it is written on: x, y, width.
+  const words = items.map(({ str, transform, width }) => ({ str, x: transform[4], y: transform[5], width }));
+  pages.push({ width: page.view[2], height: page.view[3], lines, text, words });
 }
 process.stdout.write(JSON.stringify(pages));

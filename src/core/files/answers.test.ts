@@ -15,7 +15,8 @@ import {
   COMPANIONS,
   companionsOf,
   glueAdvice,
-  keyNumbers,
+  figureText,
+  keyFigures,
   momentsOf,
   pictureOf,
   planDocument,
@@ -55,7 +56,7 @@ function everythingOf(input: DesignInput): Plan | null {
   const steps = stepsOf(plan, say);
   for (const stop of walkOf(steps, 2, 'together')) sheetNow(made, steps, stop.step, say);
   pictureOf(made);
-  keyNumbers(made, design, say);
+  for (const figure of keyFigures(made, design)) figureText(figure, say);
   printMap(made, design);
   windowOnFront(made, design);
   companionsOf(made, { ...design, companions: [...COMPANIONS] });

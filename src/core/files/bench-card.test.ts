@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { planOf } from '../../../tests/helpers/designs';
 import { DEMO_SHELF } from '../../data/demo';
-import { keyNumbers, sayer, stepsOf } from '../plan';
+import { figureText, keyFigures, sayer, stepsOf } from '../plan';
 import { benchCardPdf } from './bench-card';
 import { printPicture } from './print-picture';
 import { allDrawings, PAGES } from '.';
@@ -12,6 +12,7 @@ interface ReadPage {
   readonly height: number;
   readonly lines: readonly (readonly number[])[];
   readonly text: string;
+  readonly words: readonly { readonly str: string; readonly x: number; readonly y: number; readonly width: number }[];
 }
 const readPdf = (bytes: Uint8Array): ReadPage[] =>
   JSON.parse(execFileSync('node', ['tests/helpers/read-pdf.mjs'], { input: bytes, encoding: 'utf8' })) as ReadPage[];
@@ -27,7 +28,10 @@ async function cardOf(at: number, copies: number, page = PAGES[0]!): Promise<{ p
     {
       title: name,
       kind: `${plan.design.construction.title}, ${copies} copies`,
-      numbers: keyNumbers(plan.made!, plan.design, say),
+      numbers: keyFigures(plan.made!, plan.design).map((figure) => ({
+        label: figure.label,
+        value: figureText(figure, say),
+      })),
       steps: steps.map(({ text, caution }) => ({ text, caution })),
       copies,
       units,
@@ -50,6 +54,14 @@ test.each([0, 4, 7, 8, 11, 12, 16].map((i) => [DEMO_SHELF[i]!.name, i] as const)
     expect(pages).toHaveLength(1);
     const [page] = pages;
     for (const text of texts) expect(bare(page!.text)).toContain(bare(text));
+    for (const { str, x, y, width } of page!.words) {
+      expect({ str, left: x >= 0, right: x + width <= page!.width, foot: y >= 0 }).toEqual({
+        str,
+        left: true,
+        right: true,
+        foot: true,
+      });
+    }
     // The ring round a score's number is drawn about its own middle: a few points either way.
     const ring = 5;
     for (const [x1, y1, x2, y2] of page!.lines) {
@@ -67,6 +79,13 @@ test('a letter page works as well, and the numbers and the label stand on it', a
     PAGES.find(({ id }) => id === 'letter'),
   );
   expect(pages[0]!.width).toBeCloseTo(612, 0);
-  for (const words of ['6 in square', 'Set the board at', '2 5/8 in', 'label for the inside', 'Holds 3 × 4 in'])
+  for (const words of [
+    'Cut a square',
+    '6 in',
+    'Set the board at',
+    '2 5/8 in',
+    'label for the inside',
+    'Holds 3 × 4 in',
+  ])
     expect(bare(pages[0]!.text)).toContain(bare(words));
 });

@@ -1,6 +1,5 @@
 import { PDFDocument, popGraphicsState, pushGraphicsState, rgb, StandardFonts, type PDFPage } from 'pdf-lib';
 import { INCH, type Units } from '../length';
-import type { KeyNumber } from '../plan';
 import { drawPicture, POINT, sheetLines } from './pdf';
 import { letteringIn, wrapped, type Lettering, type Printed } from './pdf-text';
 import type { PrintShape } from './print-picture';
@@ -12,7 +11,8 @@ export interface BenchCardWords {
   readonly title: string;
   /** What it is and for how many: `Envelope from a square, 6 copies`. */
   readonly kind: string;
-  readonly numbers: readonly KeyNumber[];
+  /** The figures a maker wants large, in words. */
+  readonly numbers: readonly { readonly label: string; readonly value: string }[];
   /** Each step as it is told, with its caution where it needs one. */
   readonly steps: readonly { readonly text: string; readonly caution?: string | undefined }[];
   readonly copies: number;
@@ -75,7 +75,13 @@ export async function benchCardPdf(
 type Write = (text: string, x: number, y: number, size: number, of?: Lettering, color?: typeof INK) => void;
 
 /** Key numbers in a row, as many as fit beside each other; gives back how far down they reach, mm. */
-function drawNumbers(numbers: readonly KeyNumber[], top: number, wide: number, write: Write, bold: Lettering): number {
+function drawNumbers(
+  numbers: BenchCardWords['numbers'],
+  top: number,
+  wide: number,
+  write: Write,
+  bold: Lettering,
+): number {
   let [x, y] = [RIM, top];
   for (const { label, value } of numbers) {
     const room = (size: number): number => bold.width(value, size) / POINT;

@@ -1,7 +1,7 @@
 import { planOf } from '../../../tests/helpers/designs';
 import { INCH, inches, mm } from '../length';
 import { COMMON_BOARD, enclosedBy, simulate } from '../tools';
-import { CARDS, keyNumbers, leastLap, sayer, settingOf, sizeChart } from '.';
+import { CARDS, sizeChart } from '.';
 
 const card = (width: number, height: number, thickness = 0) => ({
   name: `${width} × ${height}`,
@@ -65,41 +65,5 @@ describe('a size chart of one’s own', () => {
   test('a card that no square holds says why', () => {
     const [line] = sizeChart([card(1.5, 9)], COMMON_BOARD, '1/8 in');
     expect(line).toMatchObject({ ok: false, why: { id: 'overhang' } });
-  });
-});
-
-describe('key numbers', () => {
-  const say = sayer('in', '1/8 in');
-  const numbers = (design: object) => {
-    const plan = planOf({ version: 1, contents: { width: '3 in', height: '4 in', thickness: '1/2 in' }, ...design });
-    return Object.fromEntries(keyNumbers(plan.made!, plan.design, say).map(({ label, value }) => [label, value]));
-  };
-  test('an envelope: the square, the setting, the lap, the room, the finished size', () => {
-    const found = numbers({ construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } });
-    expect(found).toMatchObject({ Cut: '6 in square', 'Set the board at': '2 5/8 in', 'Least lap': '3/4 in' });
-    expect(found['Room left']).toMatch(/3\/16 in × about 1\/4 in/);
-  });
-  test('a box: each piece to cut, and where each is scored', () => {
-    const found = numbers({ construction: 'tray-box', tool: { kind: 'scoring-board' } });
-    expect(Object.keys(found)).toEqual(
-      expect.arrayContaining(['Cut the box', 'Score the box at', 'Cut the lid', 'Score the lid at', 'Finished']),
-    );
-    expect(found['Score the box at']).toMatch(/1\/2 in and .* \(edge 1\)/);
-  });
-  test('from a paper: what it holds', () => {
-    expect(
-      numbers({ construction: 'sleeve', contents: undefined, blank: { width: '6 in', height: '4 in' } }),
-    ).toHaveProperty('Holds up to');
-  });
-  test('by hand an envelope has no setting, and a mat no lap', () => {
-    const byHand = planOf({
-      version: 1,
-      construction: 'diagonal-envelope',
-      contents: { width: '3 in', height: '4 in' },
-      tool: { kind: 'ruler' },
-    });
-    expect(keyNumbers(byHand.made!, byHand.design, say).map(({ label }) => label)).not.toContain('Set the board at');
-    const mat = planOf({ version: 1, construction: 'mat', contents: { width: '3 in', height: '4 in' } });
-    expect([leastLap(mat.made!), settingOf(mat.made!)]).toEqual([null, null]);
   });
 });

@@ -3,7 +3,7 @@ import type { Graduation, Mm } from '../length';
 import type { Tool } from '../tools';
 import { checksOf, type Check } from './checks';
 import { readDesign } from './design';
-import { leastLap, settingOf } from './key-numbers';
+import { leastLap, settingOf } from './key-figures';
 import { planFor } from './plan';
 
 /** A card to be put in, for a chart. */
@@ -58,7 +58,7 @@ export function sizeChart(
       row: {
         card,
         blank: plan.made.pieces[0].piece.blank.width,
-        setting: setting.at,
+        setting: setting.at[0]!,
         onRuler: setting.onRuler,
         lap: leastLap(plan.made)!,
         room: plan.made.fit.ease,

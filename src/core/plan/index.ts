@@ -41,7 +41,7 @@ export { pictureOf, stillStep, type Picture } from './picture';
 export { consequenceOf } from './consequence';
 export { checkSentence, remedyLabel, sayer, type Say } from './words';
 export { scoreNumbers } from './numbers';
-export { keyNumbers, leastLap, settingOf, type KeyNumber } from './key-numbers';
+export { figureText, keyFigures, leastLap, settingOf, type FigurePart, type KeyFigure } from './key-figures';
 export { sizeChart, type ChartCard, type ChartLine, type ChartRow } from './chart';
 export { stepsOf, type Action, type Phase, type Reading, type Step, type StepPicture } from './steps';
 export { copiesDone, walkOf, type Stop, type WayOfWork } from './walk';
