@@ -10,12 +10,16 @@ export type Say = (value: number, way?: 'down') => string;
 export const sayer =
   (units: Units, graduation: Graduation): Say =>
   (value, way) => {
-    if (way !== 'down') return formatLength(mm(value), units, graduation, true);
-    const marked = roundTo(mm(value), marksFor(units, graduation), 'down');
     // What is less than a mark is not nothing: it is said in tenths of a millimetre.
-    return marked > 0 || value < 0.1
-      ? formatLength(marked, units, graduation, true)
-      : formatLength(mm(Math.floor(value * 10) / 10), 'mm', 'exact');
+    const tenths = (round: (tenth: number) => number): string =>
+      formatLength(mm(round(value * 10) / 10), 'mm', 'exact');
+    if (way !== 'down') {
+      const nearest = formatLength(mm(value), units, graduation, true);
+      return /^about 0 /.test(nearest) && Math.abs(value) >= 0.05 ? tenths(Math.round) : nearest;
+    }
+    const marks = marksFor(units, graduation);
+    const marked = roundTo(mm(value), marks, 'down');
+    return marked > 0 || value < 0.1 ? formatLength(marked, units, marks, true) : tenths(Math.floor);
   };
 
 /** Marks to round a said figure to: the design's own where they suit the units, else sixteenths or half millimetres. */
