@@ -38,18 +38,14 @@ export function lidWays(standing: Standing, pair: LidPair): { readonly width: Li
   const over = roomOver(standing, { floor: pair.outer, across: pair.outerAcross, tall: pair.wall }, (l) =>
     lid.has(l.panel.id),
   );
+  const ofLid = standing.leaves.filter((l) => lid.has(l.panel.id));
   const way = (axis: 'x' | 'y'): LidWay => {
-    // Inside the lid its own wall is the last layer, and is not counted.
-    const lidLayers =
-      layersBeside(
-        standing.leaves.filter((l) => lid.has(l.panel.id)),
-        over.axes,
-        axis,
-        over.most[axis],
-      ) - 1;
+    // The thicker of two opposite walls; inside the lid its own wall is the last layer, and is not counted.
+    const boxLayers = [least, most].map((end) => layersBeside(inBox, axes, axis, end[axis]));
+    const lidLayers = [over.least, over.most].map((end) => layersBeside(ofLid, over.axes, axis, end[axis]) - 1);
     return {
       allowance: over.most[axis] - over.least[axis] - (most[axis] - least[axis]),
-      layers: layersBeside(inBox, axes, axis, most[axis]) + lidLayers,
+      layers: Math.max(...boxLayers) + Math.max(...lidLayers),
     };
   };
   return { width: way('x'), height: way('y') };

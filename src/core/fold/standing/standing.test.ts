@@ -2,7 +2,7 @@
 import { distance3, seenFrom, type Vec } from '../../geometry';
 import { mm } from '../../length';
 import { drawPiece, rect, type Panel, type Piece } from '../../pattern';
-import { assemble, type AssemblyStep } from '../assemble';
+import { assemble, type AssemblyPlace, type AssemblyStep } from '../assemble';
 import {
   boxInside,
   carriedLeaf,
@@ -241,6 +241,73 @@ describe('a tray', () => {
   });
 });
 
+describe('paper that lies in the way of a turn', () => {
+  const tag = drawPiece({
+    name: 'tag',
+    blank: { width: mm(30), height: mm(20) },
+    panels: [{ id: 'tag', name: 'tag', polygon: rect(0, 0, 30, 20) }],
+    folds: [],
+  });
+  /** Over the line between the floor and the left wall, glued to the floor alone. */
+  const laid: AssemblyPlace = {
+    kind: 'place',
+    id: 'lay',
+    name: 'lay',
+    panel: 'tag',
+    onto: 'floor',
+    line: { from: { x: 0, y: 0 }, to: { x: 30, y: 0 } },
+    on: { from: { x: 5, y: 30 }, to: { x: 35, y: 30 } },
+    over: false,
+    level: 'top',
+    gluedTo: ['floor'],
+  };
+  const turned = (turn: AssemblyRaise, angle: number): string[] => {
+    const { hinges, ...rest } = tray();
+    const bent = hinges.map((hinge) =>
+      hinge.id === 's-left' ? { ...hinge, fold: angle > 0 ? ('valley' as const) : ('mountain' as const) } : hinge,
+    );
+    return codes(standing([{ ...rest, hinges: bent }, tag], [laid, turn])).filter((c) => c.startsWith('blocked'));
+  };
+  test('a wall cannot be raised into what lies on it; away from it, it turns freely', () => {
+    const wall = raise('up', [['s-left']]);
+    expect(turned(wall, 90)).toEqual(['blocked left tag']);
+    expect(turned(wall, -90)).toEqual([]);
+    // The wall the tag does not reach.
+    expect(turned(raise('up', [['s-right']]), 90)).toEqual([]);
+  });
+});
+
+test('what lies on what is kept once through every turn', () => {
+  for (const raised of [box, standing([tray('lid-', 4)], raising('lid-'))]) {
+    const pairs = raised.finished.touches.map(({ panel, onto }) => `${panel} ${onto}`);
+    expect(new Set(pairs).size).toBe(pairs.length);
+    const prefix = raised === box ? '' : 'lid-';
+    expect(pairs.map((pair) => pair.split(' ').sort().join(' ')).sort()).toEqual(
+      ['left tab-1', 'left tab-3', 'right tab-2', 'right tab-4'].map((pair) =>
+        pair.replace(/(\w+-?\d?) (\S+)/, `${prefix}$1 ${prefix}$2`),
+      ),
+    );
+  }
+});
+
+describe('edges that meet', () => {
+  const floor = sheet('floor', at(0, 0, 0), X, Y, 100, 100);
+  const meet = (wall: Leaf): number =>
+    edgesMeet({ leaves: [floor, wall], hinges: [], joints: [], touches: [] }, 'floor', wall.panel.id);
+  test.each([
+    ['all along', sheet('wall', at(0, 0, 0), X, Z, 100, 20), 100],
+    ['for a part of the edge', sheet('wall', at(30, 0, 0), X, Z, 40, 20), 40],
+    ['past its end', sheet('wall', at(80, 0, 0), X, Z, 40, 20), 20],
+    ['the other way along', sheet('wall', at(70, 0, 0), { x: -1, y: 0, z: 0 }, Z, 40, 20), 40],
+    ['from underneath', sheet('wall', at(10, 100, -20), X, Z, 30, 20), 30],
+    ['not, for it stands off by a hundredth and more', sheet('wall', at(30, -0.02, 0), X, Z, 40, 20), 0],
+    ['not, beside the end', sheet('wall', at(100, 0, 0), X, Z, 40, 20), 0],
+    ['not, for it stands in the middle', sheet('wall', at(30, 50, 0), X, Z, 40, 20), 0],
+  ])('a wall meets the floor %s', (_, wall, length) => {
+    expect(Math.max(0, meet(wall))).toBeCloseTo(length, 9);
+  });
+});
+
 describe('a lid', () => {
   const lidOn: AssemblySet = {
     kind: 'set',
@@ -277,6 +344,36 @@ describe('a lid', () => {
     expect([width.allowance, height.allowance]).toEqual([expect.closeTo(4, 6), expect.closeTo(4, 6)]);
     // Left and right: the box's wall with its tab inside, and the lid's own tab inside the lid's wall. Near and far: a wall.
     expect([width.layers, height.layers]).toEqual([3, 1]);
+  });
+
+  test('where one wall of two is thicker, that one is counted', () => {
+    const patch = drawPiece({
+      name: 'patch',
+      blank: { width: mm(10), height: mm(10) },
+      panels: [{ id: 'patch', name: 'patch', polygon: rect(0, 0, 10, 10) }],
+      folds: [],
+    });
+    // On the tab inside the left wall: wall, tab and patch of the box, and a tab of the lid.
+    for (const [wall, x] of [
+      ['left', 5],
+      ['right', 85],
+    ] as const) {
+      const patched: AssemblyPlace = {
+        kind: 'place',
+        id: 'patch',
+        name: 'patch',
+        panel: 'patch',
+        onto: wall,
+        line: { from: { x: 0, y: 0 }, to: { x: 10, y: 0 } },
+        on: { from: { x, y: 22 }, to: { x: x + 10, y: 22 } },
+        over: false,
+        level: 'top',
+        gluedTo: [wall],
+      };
+      const raised = standing([tray(), patch, tray('lid-', 4)], [patched, ...raising(), ...raising('lid-'), lidOn]);
+      const { width, height } = lidWays(raised.finished, pair);
+      expect([width.layers, height.layers]).toEqual([4, 1]);
+    }
   });
 
   test('smaller than the box it meets the walls on its way down', () => {
