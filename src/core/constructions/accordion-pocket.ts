@@ -58,7 +58,7 @@ function build(brief: Brief<Options>): BuildResult {
     S = step === 0 ? needed : Math.ceil(needed / step - 1e-6) * step;
   }
   const [W, H] = [S - 2 * k * q, S / 2];
-  if (W < 4 * q || W < 3 * STRIP)
+  if (W < 4 * q - HAIR || W < 3 * STRIP)
     return refuse(
       tooLarge('pleat', q, blank ? (S - 3 * STRIP) / (2 * k + 4) : W < 3 * STRIP ? 0 : Math.min(W, least) / 4),
     );

@@ -61,7 +61,8 @@ function build(brief: Brief<Options>): BuildResult {
     if (!width.ok) return refuse(width.refusal);
     W = width.length;
     P = pocketDepth ?? onMark((blank.height - show) / 2, brief);
-    if (P < SHALLOWEST) return refuse(tooLarge('show of the back', show, blank.height - 2 * SHALLOWEST));
+    if (P < SHALLOWEST)
+      return refuse(tooLarge('show of the back', blank.height - 2 * P, blank.height - 2 * SHALLOWEST));
     B = blank.height - P;
     if (B < P) return refuse(tooLarge('pocket', P, blank.height / 2));
   } else {
@@ -69,7 +70,7 @@ function build(brief: Brief<Options>): BuildResult {
     W = inside.width;
     B = inside.height;
     P = pocketDepth ?? B - show;
-    if (P < SHALLOWEST) return refuse(tooLarge('show of the back', show, B - SHALLOWEST));
+    if (P < SHALLOWEST) return refuse(tooLarge('show of the back', B - P, B - SHALLOWEST));
     if (P > B + HAIR) return refuse(tooLarge('pocket', P, B));
   }
   if (2 * g > W + HAIR) return refuse(tooLarge('side tab', g, blank ? blank.width / 4 : W / 2));

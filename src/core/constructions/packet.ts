@@ -50,7 +50,8 @@ function build(brief: Brief<Options>): BuildResult {
     return refuse(tooLarge('tab', g, blank ? Math.min(blank.width / 4, (blank.height - hem) / 3) : Math.min(W, H) / 2));
   if (2 * hem > H + HAIR) return refuse(tooLarge('hem', hem, blank ? (blank.height - g) / 3 : H / 2));
   if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, H));
-  if (W <= 2 * NARROWER + 2 * LINED) return refuse(tooLarge('front', NARROWER, W));
+  const narrowest = mm(2 * NARROWER + 2 * LINED);
+  if (W <= narrowest) return refuse({ code: 'part_too_small', value: W, limit: narrowest, about: { part: 'back' } });
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(g + H + hem) };
   const low = sheet.height - hem - H;
   const [x1, x2, y2, right] = [g, g + W, low + H, sheet.width];
