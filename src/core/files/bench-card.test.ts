@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
+import { expectApproved } from '../../../tests/helpers/approved';
 import { planOf } from '../../../tests/helpers/designs';
 import { DEMO_SHELF } from '../../data/demo';
 import { figureText, keyFigures, sayer, stepsOf } from '../plan';
@@ -88,4 +89,23 @@ test('a letter page works as well, and the numbers and the label stand on it', a
     'Holds 3 × 4 in',
   ])
     expect(bare(pages[0]!.text)).toContain(bare(words));
+});
+
+/** Everything on a page: words where they stand and lines from where to where, to a tenth of a point. */
+function written({ words, lines }: ReadPage): string {
+  const at = (n: number): string => n.toFixed(1).replace('-0.0', '0.0');
+  return [
+    ...words.filter(({ str }) => str.trim()).map(({ str, x, y, width }) => `${at(x)} ${at(y)} ${at(width)}  ${str}`),
+    ...lines.map((line) => `line ${line.map(at).join(' ')}`),
+    '',
+  ].join('\n');
+}
+
+test.each<[string, number, number]>([
+  ['envelope', 0, 6],
+  ['box', 11, 1],
+  ['many-copies', 1, 12],
+])('the card of the %s as it was looked at', async (name, at, copies) => {
+  const { pages } = await cardOf(at, copies);
+  expectApproved(`cards/${name}`, written(pages[0]!));
 });

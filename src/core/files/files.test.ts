@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { PageSizes } from 'pdf-lib';
+import { expectApproved } from '../../../tests/helpers/approved';
 import { planOf } from '../../../tests/helpers/designs';
 import type { Point, Segment } from '../geometry';
 import { inches } from '../length';
@@ -15,6 +16,7 @@ interface ReadPage {
   readonly height: number;
   readonly lines: readonly [number, number, number, number][];
   readonly text: string;
+  readonly words: readonly { readonly str: string; readonly x: number; readonly y: number; readonly width: number }[];
 }
 /** Reads a PDF back with pdf.js, in a process of its own because it is published as ES modules only. */
 const readPdf = (bytes: Uint8Array): ReadPage[] =>
@@ -42,7 +44,32 @@ const hasLine = (page: ReadPage, { from, to }: Segment, at: (p: Point) => readon
   );
 };
 
+/** Everything on the pages: words where they stand and lines from where to where, to a tenth of a point. */
+const written = (pages: readonly ReadPage[]): string => {
+  const at = (n: number): string => n.toFixed(1).replace('-0.0', '0.0');
+  return pages
+    .flatMap(({ width, height, words: said, lines }) => [
+      `page ${at(width)} × ${at(height)}`,
+      ...said.filter(({ str }) => str.trim()).map(({ str, x, y, width: w }) => `${at(x)} ${at(y)} ${at(w)}  ${str}`),
+      ...lines.map((line) => `line ${line.map(at).join(' ')}`),
+      '',
+    ])
+    .join('\n');
+};
+
 describe('the PDF, read back with pdf.js', () => {
+  test('a sheet on four pages and a box’s piece with holes and slits, as they were looked at', async () => {
+    const large = await sheetPdf([drawingOf('7 in', '9 in')], A4, words);
+    expectApproved('prints/tiled', written(readPdf(large.bytes)));
+    const { made } = planOf({
+      version: 1,
+      construction: 'storage-pocket',
+      contents: { width: '3 in', height: '4 in', thickness: '1/4 in' },
+    });
+    const pocket = await sheetPdf([sheetDrawing(made!)], LETTER, words, printPicture(made!));
+    expectApproved('prints/storage-pocket', written(readPdf(pocket.bytes)));
+  });
+
   test.each([A4, LETTER])('a small sheet is one $title page at true size, with a check bar', async (page) => {
     const drawing = drawingOf('3 in', '4 in');
     const pages = readPdf((await sheetPdf([drawing], page, words)).bytes);
