@@ -2,7 +2,7 @@
  * A second reader of the plan document, which knows nothing of how plans are made: it splits each sheet along its scores
  * and cuts, turns every face by the angles it is told, and joins the pieces as `assembly` says. Lengths in mm.
  */
-import { ringsBetween } from './second-geometry';
+import { ringsBetween, secondArea, secondDifference } from './second-geometry';
 
 interface Flat {
   readonly x: number;
@@ -26,6 +26,7 @@ export interface ReadDocument {
       readonly angle: number;
     }[];
     readonly cuts: readonly { readonly from: Pair; readonly to: Pair }[];
+    readonly holes: readonly { readonly at: Pair; readonly diameter: number }[];
   }[];
   readonly given: readonly { readonly name: string; readonly width: number; readonly height: number }[];
   readonly assembly: readonly {
@@ -391,3 +392,129 @@ export function joinOf(
   }
   return best;
 }
+
+const longestEdge = ({ ring }: Face): readonly [Flat, Flat] =>
+  ring
+    .map((p, i) => [p, ring[(i + 1) % ring.length]!] as const)
+    .reduce((best, edge) => (distance(...edge) > distance(...best) ? edge : best));
+/** Axes on a sheet with x along an edge. */
+function edgeAxes(p: Flat, q: Flat): Place {
+  const length = distance(p, q);
+  const [c, s] = [(q.x - p.x) / length, (q.y - p.y) / length];
+  return { x: { x: c, y: s, z: 0 }, y: { x: -s, y: c, z: 0 }, z: HERE.z, o: HERE.o };
+}
+
+/** True when everything lies in one plane, to a tenth of a millimetre. */
+export function isFlat(pieces: readonly FoldedPiece[]): boolean {
+  const faces = pieces.flatMap((piece) => piece.faces);
+  const { place } = faces.reduce((best, face) => (size(face.ring) > size(best.ring) ? face : best));
+  const heights = cornersOf(pieces).map((spot) => dot(spot, place.z));
+  return Math.max(...heights) - Math.min(...heights) < 0.1;
+}
+
+/** How broad a joined patch is, mm. */
+export const lapOf = ({ polygon }: ReadDocument['joins'][number]): number => breadth(polygon.map(flat));
+
+/** The least distance between two parallel lines with a ring between them: one of them lies along an edge of its hull. */
+function breadth(ring: readonly Flat[]): number {
+  let least = Infinity;
+  ring.forEach((p) =>
+    ring.forEach((q) => {
+      if (distance(p, q) < NEAR) return;
+      const off = ring.map((r) => leftOf(p, q, r));
+      if (Math.min(...off) > -NEAR) least = Math.min(least, Math.max(...off));
+    }),
+  );
+  return least;
+}
+
+/**
+ * Whether a rectangle lies somewhere within the paper of what is folded flat: along the longest edge of the largest face,
+ * either way round, with a side on an edge of something or in the middle.
+ */
+export function liesWithin(pieces: readonly FoldedPiece[], width: number, height: number): boolean {
+  const faces = pieces.flatMap((piece) => piece.faces);
+  const largest = faces.reduce((best, face) => (size(face.ring) > size(best.ring) ? face : best));
+  const back = undone(after(largest.place, edgeAxes(...longestEdge(largest))));
+  const paper = faces.map((face) => face.ring.map((p) => add(turned(back, at(face.place, p)), back.o)));
+  // Corners that are rounded or cut off may be lacking under what lies there.
+  const [xs, ys] = [paper.flat().map(({ x }) => x), paper.flat().map(({ y }) => y)];
+  const box = (Math.max(...xs) - Math.min(...xs)) * (Math.max(...ys) - Math.min(...ys));
+  const lost = Math.min(box - secondArea(paper), 0.05 * width * height);
+  const marks = (axis: 'x' | 'y'): number[] =>
+    [...new Set(paper.flat().map((q) => Math.round(q[axis] * 1e3) / 1e3))].sort((p, q) => p - q);
+  const starts = (axis: 'x' | 'y', long: number): number[] => {
+    const own = marks(axis);
+    const [low, high] = [own[0]!, own.at(-1)!];
+    return [...own, ...own.map((mark) => mark - long), (low + high - long) / 2].filter(
+      (start) => start > low - 0.01 && start + long < high + 0.01,
+    );
+  };
+  for (const [w, h] of [
+    [width, height],
+    [height, width],
+  ] as const)
+    for (const x of starts('x', w))
+      for (const y of starts('y', h)) {
+        const lying = [
+          { x, y },
+          { x: x + w, y },
+          { x: x + w, y: y + h },
+          { x, y: y + h },
+        ];
+        if (secondDifference([lying], paper) < 0.02 * (w + h) + lost) return true;
+      }
+  return false;
+}
+
+/**
+ * The room between the walls that stand round each face of pieces, mm, the largest first: across each of its ways the
+ * distance of the outermost two (null where fewer stand), and how high the highest of them is.
+ */
+export const roomsIn = (pieces: readonly FoldedPiece[]): readonly Room[] => {
+  const faces = pieces.flatMap((piece) => piece.faces);
+  return [...faces].sort((a, b) => size(b.ring) - size(a.ring)).map((floor) => roomOn(floor, faces));
+};
+
+/** Room on a floor, mm. */
+export interface Room {
+  readonly ways: readonly (number | null)[];
+  readonly deep: number;
+}
+
+function roomOn(floor: Face, faces: readonly Face[]): Room {
+  const [p, q] = longestEdge(floor);
+  const back = undone(after(floor.place, edgeAxes(p, q)));
+  const walls = faces.flatMap((face) => {
+    const normal = turned({ ...back, o: HERE.o }, face.place.z);
+    if (face === floor || Math.abs(normal.z) > 1e-3) return [];
+    return [{ normal, corners: face.ring.map((r) => add(turned(back, at(face.place, r)), back.o)) }];
+  });
+  const ways = (['x', 'y'] as const).map((axis) => {
+    const places = walls
+      .filter(({ normal }) => Math.abs(Math.abs(normal[axis]) - 1) < 1e-3)
+      .map(({ corners }) => corners[0]![axis]);
+    const apart = Math.max(...places) - Math.min(...places);
+    return places.length > 1 && apart > 1 ? apart : null;
+  });
+  return { ways, deep: Math.max(0, ...walls.flatMap(({ corners }) => corners.map(({ z }) => Math.abs(z)))) };
+}
+
+/** How near a hole comes to a score, a cut or the rim of its sheet, beyond its own radius, mm. */
+export const clearOf = (
+  { outline, scores, cuts }: ReadDocument['pieces'][number],
+  hole: ReadDocument['pieces'][number]['holes'][number],
+): number => {
+  const lines = [
+    ...outline.map((p, i) => [flat(p), flat(outline[(i + 1) % outline.length]!)] as const),
+    ...[...scores, ...cuts].map(({ from, to }) => [flat(from), flat(to)] as const),
+  ];
+  const centre = flat(hole.at);
+  const off = lines.map(([from, to]) => {
+    const long = distance(from, to);
+    const t = Math.min(long, Math.max(0, along(from, to, centre)));
+    return distance(centre, { x: from.x + ((to.x - from.x) * t) / long, y: from.y + ((to.y - from.y) * t) / long });
+  });
+  const inside = holds(outline.map(flat), centre);
+  return (inside ? 1 : -1) * Math.min(...off) - hole.diameter / 2;
+};

@@ -6,7 +6,19 @@ import fc from 'fast-check';
 import { contentsFirst, planOf } from '../../../tests/helpers/designs';
 import { runs } from '../../../tests/helpers/runs';
 import { secondArea, secondDifference } from '../../../tests/helpers/second-geometry';
-import { joinOf, readPlan, sizesOf, type ReadDocument } from '../../../tests/helpers/second-reader';
+import {
+  clearOf,
+  isFlat,
+  joinOf,
+  lapOf,
+  liesWithin,
+  readPlan,
+  roomsIn,
+  sizesOf,
+  type FoldedPiece,
+  type ReadDocument,
+  type Room,
+} from '../../../tests/helpers/second-reader';
 import { CONSTRUCTIONS } from '../constructions';
 import { checksOf, planDocument, type Plan, type PlanDocument } from '.';
 
@@ -47,8 +59,53 @@ function disagreements(plan: Plan, document: PlanDocument): string[] {
   const sizes = [own, within].filter((pieces) => pieces.length > 0).flatMap(sizesOf);
   if (!sizes.some((size) => asked.every((side, i) => Math.abs(side - size[i]!) < CLOSE)))
     wrong.push(`it is told to be ${told.join(' × ')}, and comes to ${sizes.map((s) => s.join(' × ')).join(' or ')}`);
+  wrong.push(...insideWrong(document, own, pinched), ...lapsWrong(document), ...holesWrong(document));
   return wrong;
 }
+
+/** What the inside is told to be and cannot: more than its paper, less than lies in it, not what its walls leave. */
+function insideWrong(document: PlanDocument, own: readonly FoldedPiece[], pinched: boolean): string[] {
+  const { width, height, depth } = document.inside;
+  if (width <= 0 || height <= 0) return [];
+  const told = `the inside is told to be ${width} × ${height} × ${depth}`;
+  if (isFlat(own)) {
+    if (!liesWithin(own, width, height)) return [`${told}, and lies nowhere within the paper`];
+    return [];
+  }
+  if (depth <= 0 || pinched) return [];
+  const near = (a: number, b: number): boolean => Math.abs(a - b) < CLOSE;
+  // One piece is the box; where walls are pieces of their own, all of them together. The floor is the largest face that
+  // walls of the depth stand on.
+  const groups = [...own.map((piece) => [piece]), own].map(roomsIn);
+  const rooms = groups.flatMap((all) => all.find(({ deep }) => near(deep, depth)) ?? []);
+  if (rooms.length === 0)
+    return [`${told}, and its walls stand ${groups.map(([room]) => room!.deep).join(' or ')} high`];
+  const walled = rooms.filter(({ ways }) => ways.some((way) => way !== null));
+  const fits = ({ ways: [across, up] }: Room): boolean =>
+    [
+      [width, height],
+      [height, width],
+    ].some(([w, h]) => (across == null || near(across, w!)) && (up == null || near(up, h!)));
+  return walled.length > 0 && !walled.some(fits) ? [`${told}, and its walls leave another room`] : [];
+}
+
+/** The lap that is told must be the breadth of one of the joined patches. */
+function lapsWrong({ checks, joins }: PlanDocument): string[] {
+  const told = checks.find(({ id }) => id === 'flap-overlap')?.value;
+  const laps = (joins as ReadDocument['joins']).map(lapOf);
+  return told === undefined || told < CLOSE || laps.some((lap) => Math.abs(lap - told) < CLOSE)
+    ? []
+    : [`flaps are told to lap by ${told} and do by ${laps.join(', ')}`];
+}
+
+/** Every hole lies in its paper, clear of folds and rims. */
+const holesWrong = ({ pieces }: PlanDocument): string[] =>
+  pieces.flatMap((piece) =>
+    piece.holes.flatMap((hole) => {
+      const clear = clearOf(piece as ReadDocument['pieces'][number], hole);
+      return clear > 0 ? [] : [`a hole of the ${piece.name} runs ${-clear} mm into a fold or past the rim`];
+    }),
+  );
 
 describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s, read by a second reader', (name, construction) => {
   test.each([0, 6])('folds as its document says, contents %s mm thick', (thickness) => {
@@ -90,6 +147,26 @@ describe('a document that says something else is noticed', () => {
     ).not.toBe('');
     expect(found((d) => (d.pieces[0]!.scores[0]!.fold = 'mountain'))).not.toBe('');
     expect(found((d) => void d.pieces[0]!.scores.pop())).toMatch(/faces/);
+  });
+
+  test('another inside, another lap, a hole in a fold', () => {
+    expect(found((d) => (d.inside.width += 1))).toMatch(/walls leave another room/);
+    expect(found((d) => (d.inside.depth -= 1))).toMatch(/walls stand/);
+    const pocket = planOf({ version: 1, construction: 'storage-pocket', contents: { width: 100, height: 140 } });
+    const foundIn = (change: (document: PlanDocument) => void): string => {
+      const other = structuredClone(planDocument(pocket));
+      change(other);
+      return disagreements(pocket, other).join('; ');
+    };
+    expect(foundIn(() => undefined)).toBe('');
+    expect(foundIn((d) => (d.inside.width = d.finished.width + 1))).toMatch(/nowhere within the paper/);
+    expect(foundIn((d) => (d.checks.find(({ id }) => id === 'flap-overlap')!.value += 1))).toMatch(/told to lap/);
+    expect(
+      foundIn((d) => {
+        const piece = d.pieces.find(({ holes }) => holes.length > 0)!;
+        piece.holes[0]!.at = [...piece.scores[0]!.from];
+      }),
+    ).toMatch(/hole of the/);
   });
 
   test('another size, a lid set down elsewhere, glue that stands over', () => {
