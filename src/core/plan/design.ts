@@ -310,7 +310,15 @@ export function issuesOf(error: z.ZodError): Issue[] {
     : told;
 }
 
+/** Each complaint once: of two about one place, the one that says the other too. */
 function allIssuesOf(error: z.ZodError): Issue[] {
+  const all = everyIssueOf(error);
+  return all.filter(
+    ({ path, message }, i) => !all.some((other, k) => k < i && other.path === path && other.message.endsWith(message)),
+  );
+}
+
+function everyIssueOf(error: z.ZodError): Issue[] {
   return error.issues.flatMap((issue): Issue[] => {
     const path = issue.path.map(String).join('.');
     const at = (key: string): string => (path ? `${path}.${key}` : key);
