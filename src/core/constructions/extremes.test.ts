@@ -4,6 +4,7 @@
  * right is asked by the laws, that what is refused has a cure that holds by the sentences.
  */
 import { expectApproved } from '../../../tests/helpers/approved';
+import { mm } from '../length';
 import { checksOf, constructionOptions, planFor, readDesign, type Plan } from '../plan';
 import { CONSTRUCTIONS } from '.';
 
@@ -98,3 +99,98 @@ test.each(CONSTRUCTIONS.map(({ name }) => name))('%s', (name) => {
   }
   expectApproved(`extremes/${name}`, `${lines.join('\n')}\n`);
 });
+
+/** What a construction says of itself besides its pattern: steps, handles, cures, which options make no difference. */
+test.each(CONSTRUCTIONS.map((construction) => [construction.name, construction] as const))(
+  '%s: its steps, its handles, its cures',
+  (name, { title, purpose, idle, cures, schools, advice, ease }) => {
+    const lines = [
+      `${title}: ${purpose}`,
+      `ease ${size(ease.aim.width, ease.aim.height)}, least ${size(ease.least.width, ease.least.height)}`,
+    ];
+    for (const { name: option, title: words, unit, choices, fallback, limits, open, onPaper } of constructionOptions(
+      name,
+    ))
+      lines.push(
+        `option ${option}, ${words}: ${unit} ${choices.join(' ')} usually ${typeof fallback === 'number' ? short(fallback) : String(fallback)}${limits ? ` within ${JSON.stringify(limits)}` : ''}${open ? ', open' : ''}${onPaper ? ', on paper' : ''}`,
+      );
+    for (const { option, value, title: words } of schools) lines.push(`school ${option} ${value}: ${words}`);
+    for (const { mistake, instead } of advice) lines.push(`${mistake} ${instead}`);
+    for (const { for: what, part, label, options } of cures)
+      lines.push(
+        `cure for ${what}${part ? ` of the ${part}` : ''}, ${label}: ${[0.3, 10, 33.3333].map((limit) => JSON.stringify(options(mm(limit)), (_, v: unknown) => (v === undefined ? null : typeof v === 'number' ? Math.round(v * 1e4) / 1e4 : v))).join(' ')}`,
+      );
+    const variants: [string, object][] = [
+      ['contents 76.2 × 101.6 × 6.35', { contents: { width: 76.2, height: 101.6, thickness: 6.35 } }],
+      ['contents 60 × 40', { contents: { width: 60, height: 40 } }],
+      ['paper 152.4 × 152.4', { blank: { width: 152.4, height: 152.4 } }],
+    ];
+    // Every choice and every yes or no changes steps or handles of some.
+    for (const { name: option, choices, unit, onPaper } of constructionOptions(name))
+      for (const value of choices.length > 0
+        ? choices.slice(1)
+        : unit === 'yes-no'
+          ? [true, false]
+          : unit === 'mm'
+            ? [0]
+            : [])
+        variants.push([
+          `${option} ${String(value)}`,
+          {
+            ...(onPaper
+              ? { blank: { width: 152.4, height: 152.4 } }
+              : { contents: { width: 76.2, height: 101.6, thickness: 6.35 } }),
+            options: { [option]: value },
+          },
+        ]);
+    const told = new Set<string>();
+    for (const [label, fields] of variants) {
+      const read = readDesign({
+        version: 1,
+        construction: name,
+        graduation: '1/8 in',
+        tool: { kind: 'ruler' },
+        ...fields,
+      });
+      const made = read.ok ? planFor(read.design).made : null;
+      lines.push('', label);
+      if (!read.ok || !made) {
+        lines.push('not made');
+        continue;
+      }
+      const { built } = made;
+      const own: string[] = [`idle: ${idle(read.design.options).join(' ')}`];
+      for (const piece of built.pieces) {
+        own.push(
+          `piece ${piece.name}${piece.given ? ', given' : ''} × ${piece.quantity}: ${piece.panels.map((panel) => `${panel.id} (${panel.name})`).join(', ')}`,
+        );
+        own.push(
+          `    folds ${piece.hinges.map(({ id, between, fold, angle }) => `${id} ${between.join('-')} ${fold} ${angle}`).join(', ')}`,
+        );
+        own.push(
+          `    trims ${piece.trims.map((trim) => `${trim.name} ${trim.cut.kind}`).join(', ')}; holes ${piece.holes.map(({ id, panel, diameter }) => `${id} ${panel} ${short(diameter)}`).join(', ')}; slits ${piece.slits.map((slit) => slit.name).join(', ')}`,
+        );
+      }
+      for (const step of built.assembly)
+        own.push(
+          `step ${JSON.stringify(step, (_, v: unknown) => (typeof v === 'number' ? Math.round(v * 100) / 100 + 0 : v))}`,
+        );
+      for (const { hinge, along, label: words, does } of built.grips)
+        own.push(
+          `handle ${hinge} along ${short(along.x)} ${short(along.y)}, ${words}: ${does.kind === 'room' ? `room ${does.side} × ${short(does.rate)}` : `${does.option} from ${short(does.from)} × ${short(does.rate)}, ${short(does.least)} to ${short(does.most)}`}`,
+        );
+      const { acrossMouth, start, holds, facing, proud, front, slides, meets, turnedUnder } = built;
+      own.push(
+        `across ${acrossMouth}, from edge ${start.edge} of the ${start.reference}, holds ${holds.join(' ')}, facing ${facing.join(' ')}, proud ${proud.join(' ')}, front ${front}, slides ${slides.map(({ panel, between }) => `${panel} ${between.join('-')}`).join(' ')}, meets ${meets.join(' ')}, under ${turnedUnder.join(' ')}`,
+      );
+      for (const { id, kind, floor, roof, insertAfter, through } of built.cavities)
+        own.push(
+          `cavity ${id} ${kind}, ${floor} under ${String(roof)}, after ${insertAfter}${through ? ', through' : ''}`,
+        );
+      // Each line once: what a variant shares with those before it says nothing.
+      lines.push(...own.filter((line) => !told.has(line)));
+      for (const line of own) told.add(line);
+    }
+    expectApproved(`constructions/${name}`, `${lines.join('\n')}\n`);
+  },
+);
