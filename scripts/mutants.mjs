@@ -80,7 +80,7 @@ async function tried(folder) {
       ignoreStatic: true,
       mochaOptions: {
         spec: asked(folder).map((name) => `src/core/${name}`),
-        require: ['tsx/cjs', './scripts/mutants/jest-words.cjs', './tests/helpers/seed.ts'],
+        require: ['tsx/cjs', './scripts/mutants/jest-words.mjs', './tests/helpers/seed.ts'],
       },
       ignorePatterns: ['.next', '.pw', '.reports', 'docs', 'e2e', 'public'],
       tempDirName: '.reports/mutants',

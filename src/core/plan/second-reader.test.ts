@@ -85,7 +85,11 @@ function insideWrong(document: PlanDocument, own: readonly FoldedPiece[], pinche
     [
       [width, height],
       [height, width],
-    ].some(([w, h]) => (across == null || near(across, w!)) && (up == null || near(up, h!)));
+    ].some(
+      ([w, h]) =>
+        (across === null || across === undefined || near(across, w!)) &&
+        (up === null || up === undefined || near(up, h!)),
+    );
   return walled.length > 0 && !walled.some(fits) ? [`${told}, and its walls leave another room`] : [];
 }
 

@@ -2,9 +2,9 @@
  * The tests' words (describe, test, each, expect, beforeAll) on Mocha, which keeps the loaded tests from one small change to
  * the next: so a change is tried in a blink, where Jest would load everything anew.
  */
-const { expect } = require('expect');
-const { bind } = require('jest-each');
-const Mocha = require('mocha');
+import { expect } from 'expect';
+import { bind } from 'jest-each';
+import Mocha from 'mocha';
 
 const { bdd } = Mocha.interfaces;
 Mocha.interfaces.bdd = (suite) => {
