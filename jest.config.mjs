@@ -7,6 +7,8 @@ const esm = ['clipper2-ts', 'd3(-[a-z-]+)?', 'internmap', 'delaunator', 'robust-
 const jestConfig = async () => {
   const config = await createConfig({
     testEnvironment: 'node',
+    // What has to come may take its time on a loaded machine.
+    testTimeout: 120_000,
     setupFiles: ['<rootDir>/tests/helpers/seed.ts'],
     testMatch: ['<rootDir>/{src,scripts}/**/*.test.{ts,tsx}'],
     moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },

@@ -34,7 +34,11 @@ beforeEach(async () => {
 });
 
 const kept = () => db.projects.get('p1');
-const soon = (): Promise<void> => new Promise((wake) => setTimeout(wake, 30));
+/** Waits for what has to come, however slow the machine; what never comes is told by what is missing. */
+async function until(holds: () => boolean | Promise<boolean>, what: string): Promise<void> {
+  for (const end = Date.now() + 20_000; !(await holds()); await new Promise((wake) => setTimeout(wake, 5)))
+    if (Date.now() > end) throw new Error(`never came: ${what}`);
+}
 
 /** What another page wrote down before it was killed: changes of a name, one after the other. */
 const leftBy = (page: string, names: readonly string[], more: Partial<JournalEntry> = {}): Promise<unknown> =>
@@ -56,7 +60,7 @@ describe('a change', () => {
   test('is seen at once, written into the journal in the same task, and laid over its record', async () => {
     const seen: string[] = [];
     const stop = followRecord<Project>('projects', 'p1', (record) => seen.push(record?.name ?? 'none'), fail);
-    await soon();
+    await until(() => seen.length > 0, 'the record');
     keep('projects', 'p1', PROJECT, { ...PROJECT, name: 'Moon cards' });
     expect(seen.at(-1)).toBe('Moon cards');
     expect(seenNow('projects', 'p1')).toMatchObject({ name: 'Moon cards' });
@@ -67,8 +71,7 @@ describe('a change', () => {
     await allKept();
     expect(await kept()).toMatchObject({ name: 'Moon cards', units: 'in' });
     expect((await kept())!.updatedAt).toBeGreaterThan(1000);
-    await soon();
-    expect(await db.journal.count()).toBe(0);
+    await until(async () => (await db.journal.count()) === 0, 'an empty journal');
     stop();
   });
 
@@ -191,7 +194,7 @@ describe('what is followed', () => {
     expect(all.damaged).toMatchObject([{ table: 'projects', id: 'p2', raw: { name: 7 } }]);
     const found: (Damaged | null)[] = [];
     const stop = followRecord<Project>('projects', 'p2', (_, damaged) => found.push(damaged), fail);
-    await soon();
+    await until(() => found.length > 0, 'the damaged record');
     stop();
     expect(found.at(-1)).toMatchObject({ id: 'p2', raw: { name: 7 } });
   });
@@ -199,16 +202,19 @@ describe('what is followed', () => {
   test('a list shows this page’s change before the database does, and another window’s when it comes', async () => {
     const names: string[] = [];
     const stop = followAll<Project>('projects', ({ records }) => names.push(records[0]?.name ?? 'none'), fail);
-    await soon();
+    await until(() => names.length > 0, 'the list');
     keep('projects', 'p1', PROJECT, { ...PROJECT, name: 'Moon cards' });
     expect(names.at(-1)).toBe('Moon cards');
     await allKept();
     await db.projects.update('p1', { name: 'Sun cards' });
-    await soon();
-    expect(names.at(-1)).toBe('Sun cards');
+    await until(() => names.at(-1) === 'Sun cards', 'the other window’s change');
     stop();
+    // Whoever looks on is told of the next change; by then the one that stopped would have been.
+    const others: string[] = [];
+    const stopOther = followAll<Project>('projects', ({ records }) => others.push(records[0]?.name ?? 'none'), fail);
     await db.projects.update('p1', { name: 'Nobody looks' });
-    await soon();
+    await until(() => others.at(-1) === 'Nobody looks', 'the change for who looks on');
+    stopOther();
     expect(names.at(-1)).toBe('Sun cards');
   });
 });
@@ -238,7 +244,7 @@ describe('what is typed and not sent off', () => {
     // Another window that opens the form meanwhile gets one of its own.
     expect((await takeUpDraft('note')).id).not.toBe(first.id);
     first.putDown();
-    await soon();
+    await until(() => lent.size === 1, 'the draft put down');
     const again = await takeUpDraft('note');
     expect(again).toMatchObject({ id: first.id, value: { text: 'tight at the top' } });
     expect((await takeUpDraft('other')).value).toBeNull();
@@ -251,7 +257,7 @@ describe('what is typed and not sent off', () => {
     keepDraft(id, { text: 'a' }, null);
     await allKept();
     putDown();
-    await soon();
+    await until(() => lent.size === 0, 'the draft put down');
     expect((await takeUpDraft('note')).value).toBeNull();
     expect(await sweepDrafts()).toBe(1);
     expect(await db.drafts.count()).toBe(0);

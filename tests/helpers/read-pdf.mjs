@@ -1,38 +1,52 @@
-// Reads a PDF on standard input with pdf.js and prints, page by page, its size, every line drawn and every piece of text, in points.
+// Reads PDFs with pdf.js and prints, page by page, its size, every line drawn and every piece of text, in points: the one
+// on standard input, or with `many` one after the other, each told by its length in four bytes, each answered by a line.
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
-const chunks = [];
-for await (const chunk of process.stdin) chunks.push(chunk);
-const pdf = await getDocument({ data: new Uint8Array(Buffer.concat(chunks)), verbosity: 0 }).promise;
-const pages = [];
-for (let n = 1; n <= pdf.numPages; n++) {
-  const page = await pdf.getPage(n);
-  const { fnArray, argsArray } = await page.getOperatorList();
-  const lines = [];
-  fnArray.forEach((fn, i) => {
-    if (fn !== OPS.constructPath) return;
-    // pdf.js packs a path as [painting operator, [numbers], bounds]; in the numbers 0 moves, 1 draws, 2 and 3 curve, 4 closes.
-    const numbers = Object.values(argsArray[i][1][0] ?? {});
-    let [start, at] = [null, null];
-    for (let j = 0; j < numbers.length;) {
-      const op = numbers[j++];
-      if (op === 4) {
-        if (start && at) lines.push([...at, ...start]);
-        continue;
+async function pagesOf(bytes) {
+  const pdf = await getDocument({ data: new Uint8Array(bytes), verbosity: 0 }).promise;
+  const pages = [];
+  for (let n = 1; n <= pdf.numPages; n++) {
+    const page = await pdf.getPage(n);
+    const { fnArray, argsArray } = await page.getOperatorList();
+    const lines = [];
+    fnArray.forEach((fn, i) => {
+      if (fn !== OPS.constructPath) return;
+      // pdf.js packs a path as [painting operator, [numbers], bounds]; in the numbers 0 moves, 1 draws, 2 and 3 curve, 4 closes.
+      const numbers = Object.values(argsArray[i][1][0] ?? {});
+      let [start, at] = [null, null];
+      for (let j = 0; j < numbers.length;) {
+        const op = numbers[j++];
+        if (op === 4) {
+          if (start && at) lines.push([...at, ...start]);
+          continue;
+        }
+        // 2 and 3 are curves: their end is taken, the handles before it are not on the line.
+        if (op === 2) j += 4;
+        if (op === 3) j += 2;
+        const p = [numbers[j++], numbers[j++]];
+        if (op === 0) start = p;
+        else lines.push([...at, ...p]);
+        at = p;
       }
-      // 2 and 3 are curves: their end is taken, the handles before it are not on the line.
-      if (op === 2) j += 4;
-      if (op === 3) j += 2;
-      const p = [numbers[j++], numbers[j++]];
-      if (op === 0) start = p;
-      else lines.push([...at, ...p]);
-      at = p;
-    }
-  });
-  const { items } = await page.getTextContent();
-  const text = items.map((item) => item.str).join(' ');
-  // From where to where each piece of text stands, along the line it is written on: x, y, width.
-  const words = items.map(({ str, transform, width }) => ({ str, x: transform[4], y: transform[5], width }));
-  pages.push({ width: page.view[2], height: page.view[3], lines, text, words });
+    });
+    const { items } = await page.getTextContent();
+    const text = items.map((item) => item.str).join(' ');
+    // Where each piece of text stands, along the line it is written on.
+    const words = items.map(({ str, transform, width }) => ({ str, x: transform[4], y: transform[5], width }));
+    pages.push({ width: page.view[2], height: page.view[3], lines, text, words });
+  }
+  return JSON.stringify(pages);
 }
-process.stdout.write(JSON.stringify(pages));
+
+let held = Buffer.alloc(0);
+const many = process.argv[2] === 'many';
+for await (const chunk of process.stdin) {
+  held = Buffer.concat([held, chunk]);
+  while (many && held.length >= 4 && held.length >= 4 + held.readUInt32BE(0)) {
+    const end = 4 + held.readUInt32BE(0);
+    const answer = await pagesOf(held.subarray(4, end)).catch((error) => JSON.stringify({ error: String(error) }));
+    process.stdout.write(`${answer}\n`);
+    held = held.subarray(end);
+  }
+}
+if (!many) process.stdout.write(await pagesOf(held));

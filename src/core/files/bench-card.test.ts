@@ -1,22 +1,12 @@
-import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { expectApproved } from '../../../tests/helpers/approved';
 import { planOf } from '../../../tests/helpers/designs';
+import { readPdf, written, type ReadPage } from '../../../tests/helpers/printed';
 import { DEMO_SHELF } from '../../data/demo';
 import { figureText, keyFigures, sayer, stepsOf } from '../plan';
 import { benchCardPdf } from './bench-card';
 import { printPicture } from './print-picture';
 import { allDrawings, PAGES } from '.';
-
-interface ReadPage {
-  readonly width: number;
-  readonly height: number;
-  readonly lines: readonly (readonly number[])[];
-  readonly text: string;
-  readonly words: readonly { readonly str: string; readonly x: number; readonly y: number; readonly width: number }[];
-}
-const readPdf = (bytes: Uint8Array): ReadPage[] =>
-  JSON.parse(execFileSync('node', ['tests/helpers/read-pdf.mjs'], { input: bytes, encoding: 'utf8' })) as ReadPage[];
 
 async function cardOf(at: number, copies: number, page = PAGES[0]!): Promise<{ pages: ReadPage[]; texts: string[] }> {
   const { name, units, design } = DEMO_SHELF[at]!;
@@ -41,7 +31,7 @@ async function cardOf(at: number, copies: number, page = PAGES[0]!): Promise<{ p
     printPicture(plan.made!),
   );
   if (process.env.KEEP_CARD) writeFileSync(`${process.env.KEEP_CARD}-${at}.pdf`, bytes);
-  return { pages: readPdf(bytes), texts: steps.map(({ text }) => text) };
+  return { pages: await readPdf(bytes), texts: steps.map(({ text }) => text) };
 }
 
 /** Words without spaces, so that how lines are broken does not matter. */
@@ -91,21 +81,11 @@ test('a letter page works as well, and the numbers and the label stand on it', a
     expect(bare(pages[0]!.text)).toContain(bare(words));
 });
 
-/** Everything on a page: words where they stand and lines from where to where, to a tenth of a point. */
-function written({ words, lines }: ReadPage): string {
-  const at = (n: number): string => n.toFixed(1).replace('-0.0', '0.0');
-  return [
-    ...words.filter(({ str }) => str.trim()).map(({ str, x, y, width }) => `${at(x)} ${at(y)} ${at(width)}  ${str}`),
-    ...lines.map((line) => `line ${line.map(at).join(' ')}`),
-    '',
-  ].join('\n');
-}
-
 test.each<[string, number, number]>([
   ['envelope', 0, 6],
   ['box', 11, 1],
   ['many-copies', 1, 12],
 ])('the card of the %s as it was looked at', async (name, at, copies) => {
   const { pages } = await cardOf(at, copies);
-  expectApproved(`cards/${name}`, written(pages[0]!));
+  expectApproved(`cards/${name}`, written(pages));
 });

@@ -1,7 +1,7 @@
-import { execFileSync } from 'node:child_process';
 import { PageSizes } from 'pdf-lib';
 import { expectApproved } from '../../../tests/helpers/approved';
 import { planOf } from '../../../tests/helpers/designs';
+import { readPdf, written, type ReadPage } from '../../../tests/helpers/printed';
 import type { Point, Segment } from '../geometry';
 import { inches } from '../length';
 import { sheetPdf } from './pdf';
@@ -10,17 +10,6 @@ import { parseSync } from 'svgson';
 import { CONSTRUCTIONS } from '../constructions';
 import { printPicture } from './print-picture';
 import { allDrawings, LONGEST_PROJECT, jsonSchema, readProject, sheetDrawing, sheetSvg, writeProject } from '.';
-
-interface ReadPage {
-  readonly width: number;
-  readonly height: number;
-  readonly lines: readonly [number, number, number, number][];
-  readonly text: string;
-  readonly words: readonly { readonly str: string; readonly x: number; readonly y: number; readonly width: number }[];
-}
-/** Reads a PDF back with pdf.js, in a process of its own because it is published as ES modules only. */
-const readPdf = (bytes: Uint8Array): ReadPage[] =>
-  JSON.parse(execFileSync('node', ['tests/helpers/read-pdf.mjs'], { input: bytes, encoding: 'utf8' })) as ReadPage[];
 
 const POINT = 72 / 25.4;
 const [A4, LETTER] = [PAGES.find((p) => p.id === 'a4')!, PAGES.find((p) => p.id === 'letter')!];
@@ -44,35 +33,22 @@ const hasLine = (page: ReadPage, { from, to }: Segment, at: (p: Point) => readon
   );
 };
 
-/** Everything on the pages: words where they stand and lines from where to where, to a tenth of a point. */
-const written = (pages: readonly ReadPage[]): string => {
-  const at = (n: number): string => n.toFixed(1).replace('-0.0', '0.0');
-  return pages
-    .flatMap(({ width, height, words: said, lines }) => [
-      `page ${at(width)} × ${at(height)}`,
-      ...said.filter(({ str }) => str.trim()).map(({ str, x, y, width: w }) => `${at(x)} ${at(y)} ${at(w)}  ${str}`),
-      ...lines.map((line) => `line ${line.map(at).join(' ')}`),
-      '',
-    ])
-    .join('\n');
-};
-
 describe('the PDF, read back with pdf.js', () => {
   test('a sheet on four pages and a box’s piece with holes and slits, as they were looked at', async () => {
     const large = await sheetPdf([drawingOf('7 in', '9 in')], A4, words);
-    expectApproved('prints/tiled', written(readPdf(large.bytes)));
+    expectApproved('prints/tiled', written(await readPdf(large.bytes)));
     const { made } = planOf({
       version: 1,
       construction: 'storage-pocket',
       contents: { width: '3 in', height: '4 in', thickness: '1/4 in' },
     });
     const pocket = await sheetPdf([sheetDrawing(made!)], LETTER, words, printPicture(made!));
-    expectApproved('prints/storage-pocket', written(readPdf(pocket.bytes)));
+    expectApproved('prints/storage-pocket', written(await readPdf(pocket.bytes)));
   });
 
   test.each([A4, LETTER])('a small sheet is one $title page at true size, with a check bar', async (page) => {
     const drawing = drawingOf('3 in', '4 in');
-    const pages = readPdf((await sheetPdf([drawing], page, words)).bytes);
+    const pages = await readPdf((await sheetPdf([drawing], page, words)).bytes);
     expect(pages).toHaveLength(1);
     // Page sizes by another library's table (pdf-lib: ISO 216 A4 and ANSI letter, in points).
     const [width, height] = page.id === 'a4' ? PageSizes.A4 : PageSizes.Letter;
@@ -101,8 +77,8 @@ describe('the PDF, read back with pdf.js', () => {
       const drawing = sheetDrawing(made!);
       const shapes = printPicture(made!);
       const [[bare], [drawn]] = [
-        readPdf((await sheetPdf([drawing], A4, words)).bytes),
-        readPdf((await sheetPdf([drawing], A4, words, shapes)).bytes),
+        await readPdf((await sheetPdf([drawing], A4, words)).bytes),
+        await readPdf((await sheetPdf([drawing], A4, words, shapes)).bytes),
       ] as [[ReadPage], [ReadPage]];
       const corners = shapes.flatMap(({ rings }) => rings).reduce((sum, ring) => sum + ring.length, 0);
       const more = drawn.lines.slice(0);
@@ -124,7 +100,7 @@ describe('the PDF, read back with pdf.js', () => {
   test('a sheet larger than the page is tiled; pages overlap and share lettered join marks', async () => {
     const drawing = drawingOf('5 in', '7 in');
     const { tiles } = tilesFor(drawing.blank, A4);
-    const pages = readPdf((await sheetPdf([drawing], A4, words)).bytes);
+    const pages = await readPdf((await sheetPdf([drawing], A4, words)).bytes);
     expect(pages).toHaveLength(tiles.length);
     expect(pages.length).toBeGreaterThan(1);
     // Where each cross stands on the sheet, page by page: the two pages that share a letter must agree.
@@ -174,7 +150,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name]))('%s in files', (construction) 
   const drawings = allDrawings(made!, design);
 
   test('the PDF gives every score and straight cut of every piece back, read with pdf.js', async () => {
-    const pages = readPdf((await sheetPdf(drawings, A4, words)).bytes);
+    const pages = await readPdf((await sheetPdf(drawings, A4, words)).bytes);
     const tiles = drawings.flatMap((drawing) => tilesFor(drawing.blank, A4).tiles.map((tile) => ({ drawing, tile })));
     expect(pages).toHaveLength(tiles.length);
     tiles.forEach(({ drawing, tile }, i) => {

@@ -1,6 +1,6 @@
-import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { planOf } from '../../../tests/helpers/designs';
+import { readPdf } from '../../../tests/helpers/printed';
 import { inches } from '../length';
 import { isPlain, wrapped } from './pdf-text';
 import { sheetPdf } from './pdf';
@@ -15,13 +15,8 @@ const drawing = sheetDrawing(
 );
 const printed = (title: string, fonts: readonly Uint8Array[] = FONTS) =>
   sheetPdf([drawing], PAGES[0]!, { title, numbers: 'Cut.', bar: { length: inches(4), label: '4 in' } }, [], fonts);
-/** The words of a PDF, read with pdf.js in a process of its own because it is published as ES modules only. */
-const wordsIn = (bytes: Uint8Array): string =>
-  (
-    JSON.parse(execFileSync('node', ['tests/helpers/read-pdf.mjs'], { input: bytes, encoding: 'utf8' })) as {
-      text: string;
-    }[]
-  )
+const wordsIn = async (bytes: Uint8Array): Promise<string> =>
+  (await readPdf(bytes))
     .map(({ text }) => text)
     .join(' ')
     .replace(/\s+/g, '');
@@ -31,14 +26,14 @@ test.each(['Карты со звёздами', 'Κάρτες με αστέρια
   async (title) => {
     const { bytes, missing } = await printed(title);
     expect(missing).toEqual([]);
-    expect(wordsIn(bytes)).toContain(title.replace(/\s+/g, ''));
+    expect(await wordsIn(bytes)).toContain(title.replace(/\s+/g, ''));
   },
 );
 
 test('letters no font has are told, each once, and a dot stands for each', async () => {
   const { bytes, missing } = await printed('星のカード 星 🌛\u200D🌟');
   expect(missing).toEqual(['星', 'の', 'カ', 'ー', 'ド', '🌛', '🌟']);
-  expect(wordsIn(bytes)).toContain('·····');
+  expect(await wordsIn(bytes)).toContain('·····');
 });
 
 test('without more fonts it prints what every reader has, and tells the rest', async () => {

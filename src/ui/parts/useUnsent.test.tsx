@@ -1,7 +1,10 @@
 /** @jest-environment jsdom */
-import { act, renderHook, waitFor } from '@testing-library/react';
+import { act, configure, renderHook, waitFor } from '@testing-library/react';
 import { z } from 'zod';
 import { useEditing, useUnsent } from './useUnsent';
+
+// What has to come may take its time on a loaded machine.
+configure({ asyncUtilTimeout: 20_000 });
 
 /** What is kept of drafts, in place of the database: a draft each form. */
 const drafts = new Map<string, unknown>();
