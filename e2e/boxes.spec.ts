@@ -12,7 +12,7 @@ test('a diagonal box with its lid: two settings a side, the lid’s own settings
   await setLength(page, 'Height', '2 1/2 in');
   await setLength(page, 'Thickness', '1 in');
   const closed = await figure(page, 'Set the board at');
-  expect(closed).toMatch(/^\d.* in and \d.* in$/);
+  expect(closed).toMatch(/^\d.* and \d.* in$/);
   await page.getByText('Choices and room').click();
   await page.getByText('Tray with a lid').last().click();
   expect(await figure(page, 'Set the board at')).toBe(closed);
