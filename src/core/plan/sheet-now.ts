@@ -32,7 +32,10 @@ export function sheetNow(made: Made, steps: readonly Step[], wrong: Step, say: S
   const { piece, programme } = part;
   const before = steps.filter(({ id }) => id < wrong.id);
   const flat = wrong.picture.kind === 'flat' && wrong.picture.piece === piece.name ? wrong.picture : null;
-  const moves = wrong.phase === 'cut' ? 0 : flat ? Math.max(0, flat.moves - flat.fresh) : flatMoves(made, part);
+  // A notch through everything glued is punched among the folds: it is made once that step is behind.
+  const punched = before.some((s) => s.phase === 'fold' && s.action === 'punch' && s.piece === piece.name);
+  const folding = punched ? programme.moves.length : flatMoves(made, part);
+  const moves = wrong.phase === 'cut' ? 0 : flat ? Math.max(0, flat.moves - flat.fresh) : folding;
   const done = programme.moves.slice(0, moves);
   const numbers = scoreNumbers(programme);
   const scores = [
