@@ -312,10 +312,14 @@ export function issuesOf(error: z.ZodError): Issue[] {
 
 /** Each complaint once: of two about one place, the one that says the other too. */
 function allIssuesOf(error: z.ZodError): Issue[] {
-  const all = everyIssueOf(error);
-  return all.filter(
-    ({ path, message }, i) => !all.some((other, k) => k < i && other.path === path && other.message.endsWith(message)),
-  );
+  const said = new Map<string, string[]>();
+  return everyIssueOf(error).filter(({ path, message }) => {
+    const before = said.get(path);
+    if (before?.some((other) => other.endsWith(message))) return false;
+    if (before) before.push(message);
+    else said.set(path, [message]);
+    return true;
+  });
 }
 
 function everyIssueOf(error: z.ZodError): Issue[] {
