@@ -2,7 +2,8 @@
 import { planOf } from '../../../tests/helpers/designs';
 import { checksOf } from '../plan';
 import { mm } from '../length';
-import { assemble, freeBreadth, stageAfter, unfolds } from '.';
+import { drawPiece, rect } from '../pattern';
+import { assemble, flatStack, freeBreadth, stageAfter, unfolds } from '.';
 
 const plan = (construction: string, contents: object, options: object = {}) =>
   planOf({ version: 1, construction, contents, options, graduation: 'exact' });
@@ -51,4 +52,26 @@ test('a tab folded under opens as far as its glue lets go of it, and the check a
 test('what hangs by no fold does not unfold', () => {
   const { folded } = plan('patch-pocket', { width: 80, height: 60 }).made!;
   expect(() => freeBreadth(folded.finished, 'pocket')).toThrow('pocket hangs by no fold');
+});
+
+test('of a tab on either side, what its glue leaves free is counted from its own fold', () => {
+  const strip = drawPiece({
+    name: 'strip',
+    blank: { width: mm(80), height: mm(30) },
+    panels: [
+      { id: 'left', name: 'left tab', polygon: rect(0, 0, 20, 30) },
+      { id: 'middle', name: 'middle', polygon: rect(20, 0, 60, 30) },
+      { id: 'right', name: 'right tab', polygon: rect(60, 0, 80, 30) },
+    ],
+    folds: ['left', 'right'].map((tab) => ({ id: `s-${tab}`, between: ['middle', tab] as const })),
+  });
+  const glued = (panel: string, x0: number, x1: number) => ({
+    ...flatStack(strip),
+    joints: [{ id: 'glue', panel, onto: 'page', side: 'outside' as const, polygons: [rect(x0, 0, x1, 30)] }],
+  });
+  // The last 8 of 20 mm are glued: 12 are free. Glued up to the fold nothing is, and without glue all of it.
+  expect([freeBreadth(glued('left', 0, 8), 'left'), freeBreadth(glued('right', 72, 80), 'right')]).toEqual([12, 12]);
+  expect([freeBreadth(glued('left', 0, 20), 'left'), freeBreadth(glued('right', 60, 80), 'right')]).toEqual([0, 0]);
+  expect([freeBreadth(flatStack(strip), 'left'), freeBreadth(flatStack(strip), 'right')]).toEqual([20, 20]);
+  expect(() => freeBreadth(flatStack(strip), 'middle')).toThrow('middle hangs by no fold');
 });

@@ -254,6 +254,17 @@ describe('closures', () => {
     expect(closurePlan(made(open), open.design)!.trouble).toBe('nothing_to_hold');
   });
 
+  test('a cord keeps clear of an opening that nothing closes, and may cross one that a flap closes', () => {
+    const trouble = (construction: string, height: string, options: object) => {
+      const p = plan(construction, { closure: { kind: 'cord' }, contents: { width: '3 in', height }, options });
+      return closurePlan(made(p), p.design)!.trouble;
+    };
+    // The middle of a holder less than an inch high is within half an inch of its mouth.
+    expect(trouble('sleeve', '3/4 in', { fingerNotch: 0 })).toBe('covers_opening');
+    expect(trouble('sleeve', '4 in', { fingerNotch: 0 })).toBeNull();
+    expect(trouble('seam-envelope', '3/4 in', { closingFlap: '3/4 in' })).toBeNull();
+  });
+
   test('each has a sentence and, where it holds, a step', () => {
     for (const kind of CLOSURES.slice(1)) {
       const p = plan('storage-pocket', { closure: { kind } });
@@ -273,6 +284,25 @@ test('companions follow the size of what they go with, and are in the document',
   expect(planDocument(p).companions).toHaveLength(COMPANIONS.length);
   const larger = plan('storage-pocket', { companions: ['insert-card'], contents: { width: '4 in', height: '5 in' } });
   expect(companionsOf(made(larger), larger.design)[0]!.width - insert.width).toBeCloseTo(inches(1), 6);
+});
+
+test('a companion is never larger than asked for because of the marks it is cut on, and none is cut that is nothing', () => {
+  for (let sixteenths = 0; sixteenths < 16; sixteenths++) {
+    const contents = { width: inches(3 + sixteenths / 16), height: inches(4 + sixteenths / 16) };
+    const p = plan('seam-envelope', { companions: ['insert-card'], contents, graduation: '1/16 in' });
+    const coarse = { ...p.design, graduation: '1/8 in' as const };
+    const [insert] = companionsOf(made(p), coarse);
+    const room = made(p).inside.width - insert!.width;
+    expect(room).toBeGreaterThanOrEqual(inches(1 / 8) - 1e-6);
+    expect(room).toBeLessThan(inches(1 / 4));
+  }
+  // A quarter of an inch high inside: nothing is left of a mat with a border all round.
+  const thin = plan('sleeve', {
+    companions: ['mat', 'insert-card'],
+    contents: { width: '6 in', height: '1/8 in' },
+    options: { fingerNotch: 0 },
+  });
+  expect(companionsOf(made(thin), thin.design).map(({ name }) => name)).toEqual(['insert-card']);
 });
 
 describe('the chooser', () => {

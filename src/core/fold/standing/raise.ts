@@ -10,14 +10,12 @@ import {
   intersection,
   length3,
   minus3,
-  plainRings,
   plus3,
   poseOf,
   posed,
   poseWithin,
   seenFrom,
   seenPose,
-  sharedRegion,
   turnedAbout,
   type Line3,
   type Pose,
@@ -56,8 +54,6 @@ export interface Join {
 
 interface StandingStep extends Step {
   readonly joins?: readonly Join[];
-  /** Where alone the glue goes, on the flat sheet of the glued panels. */
-  readonly glueWithin?: readonly Polygon<'sheet'>[];
 }
 
 /** Hinges turned in space: those of one turn share a line; turns of one step go together. */
@@ -253,10 +249,7 @@ function finish(
   });
   const joints = (step.joins ?? []).flatMap(({ panel, onto, face }): Joint[] => {
     const [a, b] = [panel, onto].map((id) => leaves.find((l) => l.panel.id === id)!) as [Leaf, Leaf];
-    const polygons = inOnePlane(a, b) ? overlap(a, b) : [];
-    const glued = step.glueWithin
-      ? plainRings(polygons.flatMap((ring) => step.glueWithin!.flatMap((w) => sharedRegion([ring], [w]))))
-      : polygons;
+    const glued = inOnePlane(a, b) ? overlap(a, b) : [];
     if (glued.length === 0) {
       problems.push({ code: 'apart', fold: step.id, panel, by: onto });
       return [];

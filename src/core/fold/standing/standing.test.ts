@@ -1,5 +1,5 @@
 /** What stands: walls raised, tabs and lids, read off poses; figures worked out by hand beside each check. */
-import { distance3, seenFrom, type Vec } from '../../geometry';
+import { applyAll, distance3, seenFrom, type Vec } from '../../geometry';
 import { mm } from '../../length';
 import { drawPiece, rect, type Panel, type Piece } from '../../pattern';
 import { assemble, type AssemblyPlace, type AssemblyStep } from '../assemble';
@@ -241,6 +241,32 @@ describe('a tray', () => {
   });
 });
 
+test('a wall glued off its fold to what stays cannot be raised', () => {
+  const strap = drawPiece({
+    name: 'strap',
+    blank: { width: mm(30), height: mm(6) },
+    panels: [{ id: 'strap', name: 'strap', polygon: rect(0, 0, 30, 6) }],
+    folds: [],
+  });
+  const lay = (gluedTo: readonly string[]): AssemblyPlace => ({
+    kind: 'place',
+    id: 'lay',
+    name: 'lay',
+    panel: 'strap',
+    onto: 'floor',
+    line: { from: { x: 0, y: 0 }, to: { x: 30, y: 0 } },
+    on: { from: { x: 8, y: 30 }, to: { x: 38, y: 30 } },
+    over: false,
+    level: 'bottom',
+    gluedTo,
+  });
+  const raised = (gluedTo: readonly string[]): string[] =>
+    codes(standing([tray(), strap], [lay(gluedTo), raise('up', [['s-left']])]));
+  // It crosses the fold at 20: glued on both sides of it, the wall is fast.
+  expect(raised(['floor', 'left'])).toContain('joint_off_line left floor');
+  expect(raised(['floor'])).toEqual([]);
+});
+
 describe('paper that lies in the way of a turn', () => {
   const tag = drawPiece({
     name: 'tag',
@@ -406,6 +432,101 @@ describe('what lies on what is told apart for drawing', () => {
   });
 });
 
+describe('layers on the two faces of a plane', () => {
+  const down = { x: 0, y: -1, z: 0 };
+  const table = sheet('table', at(0, 0, 0), X, Y, 100, 100);
+  /** The same place, its inside face down: its own inside is the underside. */
+  const tag = sheet('tag', at(30, 60, 0), X, down, 20, 20);
+  const on = (face: 'inside' | 'outside', leaves: readonly Leaf[]): Standing => ({
+    leaves,
+    hinges: [],
+    joints: [],
+    touches: [{ panel: 'tag', onto: 'table', face }],
+  });
+
+  test.each([
+    ['on the inside of the table: down its own inside', 'inside', -1],
+    ['under the table: up its own inside', 'outside', 1],
+  ] as const)('a tag %s', (_, face, lift) => {
+    for (const leaves of [
+      [table, tag],
+      [tag, table],
+    ]) {
+      const lifts = liftsOf(on(face, leaves));
+      expect([lifts.get('table'), lifts.get('tag')]).toEqual([expect.closeTo(0), lift]);
+    }
+  });
+
+  test.each(['inside', 'outside'] as const)('are drawn as they are seen from above, the tag on the %s', (face) => {
+    const upsideDown = sheet('table', at(0, 100, 0), X, down, 100, 100);
+    for (const under of [table, upsideDown])
+      for (const leaves of [
+        [under, tag],
+        [tag, under],
+      ]) {
+        const order = stillOf(leaves, on(face, leaves).touches).map(({ panel }) => panel);
+        const seen = (face === 'inside') === (under === table);
+        expect(order).toEqual(seen ? ['table', 'tag'] : ['tag', 'table']);
+      }
+  });
+});
+
+test('of parallel sheets the farther is drawn first, however they are listed', () => {
+  const walls = [0, 20, 40, 60].map((y) => sheet(`at ${y}`, at(0, y, 0), X, Z, 50, 50));
+  for (const order of [
+    [0, 1, 2, 3],
+    [3, 1, 0, 2],
+    [2, 0, 3, 1],
+  ])
+    expect(
+      stillOf(
+        order.map((i) => walls[i]!),
+        [],
+      ).map(({ panel }) => panel),
+    ).toEqual(['at 60', 'at 40', 'at 20', 'at 0']);
+});
+
+describe('the room in a box that something lies over', () => {
+  const over = (x: number, y: number, z: number, long: number, deep: number) => {
+    const { width, height, depth } = boxInside(
+      { ...box.finished, leaves: [...box.finished.leaves, sheet('roof', at(x, y, z), X, Y, long, deep)] },
+      room,
+    );
+    return [width, height, depth].map((v) => Math.round(v * 1e6) / 1e6);
+  };
+  test('is as high as what lies over all of it', () => expect(over(20, 20, 12, 60, 40)).toEqual([60, 40, 12]));
+  test('goes under a corner, or keeps beside it, whichever loses less', () => {
+    expect(over(20, 20, 12, 10, 10)).toEqual([60, 40, 12]);
+    expect(over(20, 20, 5, 10, 12)).toEqual([50, 40, 20]);
+    expect(over(70, 20, 5, 10, 12)).toEqual([50, 40, 20]);
+    expect(over(20, 20, 5, 12, 10)).toEqual([60, 30, 20]);
+    expect(over(20, 50, 5, 12, 10)).toEqual([60, 30, 20]);
+  });
+  test('is nothing where something comes slanting through the middle of its floor', () => {
+    const slanting = sheet('slanting', at(40, 30, -5), X, { x: 0, y: 0.8, z: 0.6 }, 20, 20);
+    expect(boxInside({ ...box.finished, leaves: [...box.finished.leaves, slanting] }, room).depth).toBe(0);
+  });
+});
+
+test('what goes in is drawn with six faces, each where its name says, or two where it is flat', () => {
+  const six = contentsIn(box.finished, room, { width: mm(50), height: mm(30), depth: mm(10) });
+  const middle = (name: string): Vec => {
+    const { box: sides } = six.find(({ panel }) => panel.id === `contents-${name}`)!;
+    const half = (axis: 'x' | 'y' | 'z'): number => Math.round((sides[0][axis] + sides[1][axis]) * 5e5) / 1e6;
+    return at(half('x'), half('y'), half('z'));
+  };
+  // The floor runs from 20 to 80 and from 20 to 60: its middle is 50, 40.
+  expect(middle('bottom')).toEqual(at(50, 40, 0));
+  expect(middle('top')).toEqual(at(50, 40, 10));
+  expect(middle('near')).toEqual(at(50, 25, 5));
+  expect(middle('far')).toEqual(at(50, 55, 5));
+  expect(middle('left')).toEqual(at(25, 40, 5));
+  expect(middle('right')).toEqual(at(75, 40, 5));
+  const flat = contentsIn(box.finished, room, { width: mm(50), height: mm(30), depth: mm(0) });
+  expect(flat.map(({ panel }) => panel.id)).toEqual(['contents-bottom', 'contents-top']);
+  expect(contentsIn(box.finished, room, { width: mm(0), height: mm(0), depth: mm(0) })).toEqual([]);
+});
+
 describe('a still picture', () => {
   test('draws what is nearer later: the near wall over the floor, the far wall before it', () => {
     const order = stillOf(box.finished.leaves, box.finished.touches).map(({ panel }) => panel);
@@ -439,6 +560,8 @@ test('seen squarely from a side, the walls there are a pile with the nearest on 
   const front = seenAsPile(box.finished, { name: 'front', from: at(0, -1, 0), up: at(0, 0, 1) });
   expect(front.layers.map(({ panel }) => panel)).toEqual(['far', 'near']);
   expect(front.layers.map(({ up }) => up)).toEqual(['A', 'B']);
+  for (const { panel, map, polygon } of front.layers)
+    expect(applyAll(map, leafOf(box.finished, panel).panel.polygon)).toEqual(polygon);
   const right = seenAsPile(box.finished, { name: 'right', from: at(1, 0, 0), up: at(0, 0, 1) });
   expect(right.layers.at(-1)!.panel).toBe('right');
   // Its tabs lie on its inside: hidden behind it.

@@ -137,6 +137,9 @@ test.each([
   [[6, 6], [6, 6], 0],
   [[5, 11], [8.5, 11], 11],
   [[6, 4], [4, 12], 4],
+  // What lies on no sheet is cut from a larger one: its own longest edge is all that is known.
+  [[14, 4], [12, 12], 14],
+  [[4, 14], [12, 12], 14],
 ] as const)('a blank of %p from a sheet of %p takes a cut of %p at most', ([w, h], [sw, sh], longest) => {
   expect(longestCut({ width: inches(w), height: inches(h) }, { width: inches(sw), height: inches(sh) })).toBeCloseTo(
     inches(longest),
