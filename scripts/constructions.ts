@@ -35,9 +35,9 @@ export function constructionsDocument(): string {
         ...(made
           ? [
               `Pieces: ${made.pieces.map(({ piece }) => `${piece.name} ${length(piece.blank.width)} × ${length(piece.blank.height)}`).join('; ')}. ${
-                made.built.room
+                made.holds[0]?.limits.includes('depth')
                   ? `Inside ${length(made.inside.width)} × ${length(made.inside.height)} × ${length(made.inside.depth)}.`
-                  : made.built.cavities.length > 0
+                  : made.holds.length > 0
                     ? `Inside ${length(made.inside.width)} × ${length(made.inside.height)}.`
                     : 'It holds nothing.'
               }`,

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { AssemblyStep, BoxRoom, Cavity, LidPair } from '../fold';
+import type { AssemblyStep, Cavity, LidPair } from '../fold';
 import type { Point } from '../geometry';
 import type { Graduation, Mm } from '../length';
 import type { Blank, Edge, Piece } from '../pattern';
@@ -93,10 +93,8 @@ export interface Built {
   /** The first is the one whose blank a paper-first design gives. Panels are named apart across all pieces. */
   readonly pieces: readonly [Piece, ...Piece[]];
   readonly assembly: readonly AssemblyStep[];
-  /** None for what holds nothing: a mat. */
+  /** The first is the one the contents are sized for; none for what holds nothing: a mat. */
   readonly cavities: readonly Cavity[];
-  /** The room between walls that stand, where contents go into one: it comes before the cavities. */
-  readonly room: BoxRoom | null;
   /** The lid, where there is one. */
   readonly lid: LidPair | null;
   /** Pairs of walls whose edges must meet once they stand. */
@@ -111,8 +109,6 @@ export interface Built {
   readonly tie: { readonly flaps: readonly [string, string]; readonly needs: Mm } | null;
   /** Panels that were too deep for the opening, and whose tips are turned under. */
   readonly turnedUnder: readonly string[];
-  /** Which length of the contents lies along the first cavity's mouth. */
-  readonly acrossMouth: 'width' | 'height';
   readonly start: Start;
   /** Pairs of panels whose lap holds the thing together. */
   readonly holds: readonly (readonly [string, string])[];
@@ -131,13 +127,11 @@ export interface Built {
 /** What most constructions have none of; a construction writes only what it has. */
 export const PLAIN = {
   cavities: [],
-  room: null,
   lid: null,
   meets: [],
   penLoop: null,
   tie: null,
   turnedUnder: [],
-  acrossMouth: 'width',
   start: { edge: 1, reference: 'ruler' },
   holds: [],
   facing: [],

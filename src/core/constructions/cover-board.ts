@@ -137,14 +137,17 @@ function build(brief: Brief<Options>): BuildResult {
           ]
         : []),
     ],
-    room: {
-      id: 'board',
-      floor: 'front',
-      across: segment(x1, (y1 + y2) / 2, x2, (y1 + y2) / 2),
-      tall: 'edge-near',
-      onEdge: false,
-      insertAfter: 'flat',
-    },
+    cavities: [
+      {
+        kind: 'box',
+        id: 'board',
+        floor: 'front',
+        across: segment(x1, (y1 + y2) / 2, x2, (y1 + y2) / 2),
+        tall: 'edge-near',
+        onEdge: false,
+        insertAfter: 'flat',
+      },
+    ],
     meets: [
       ['edge-near', 'edge-left'],
       ['edge-near', 'edge-right'],

@@ -166,14 +166,17 @@ function build(brief: Brief<Options>): BuildResult {
         joins: [1, 2].map((n) => ({ panel: `back-wing-${n}`, onto: `tuck-${n}`, face: 'outside' as const })),
       }),
     ],
-    room: {
-      id: 'file',
-      floor: 'base',
-      across: segment(x1, (y1 + y2) / 2, x2, (y1 + y2) / 2),
-      tall: 'back',
-      onEdge: true,
-      insertAfter: 'raise-back',
-    },
+    cavities: [
+      {
+        kind: 'box',
+        id: 'file',
+        floor: 'base',
+        across: segment(x1, (y1 + y2) / 2, x2, (y1 + y2) / 2),
+        tall: 'back',
+        onEdge: true,
+        insertAfter: 'raise-back',
+      },
+    ],
     meets: [
       ['base', 'front'],
       ['base', 'back'],

@@ -109,7 +109,9 @@ function build(brief: Brief<Options>): BuildResult {
         : []),
     ],
     start: { edge: 1, reference: 'board' },
-    room: { id: 'box', floor: 'floor', across, tall: 'wall-1', onEdge: false, insertAfter: raised.at(-1)!.id },
+    cavities: [
+      { kind: 'box', id: 'box', floor: 'floor', across, tall: 'wall-1', onEdge: false, insertAfter: raised.at(-1)!.id },
+    ],
     lid: lid ? { inner: 'floor', outer: 'lid-floor', across, outerAcross: lidAcross, wall: 'lid-wall-1' } : null,
     meets: [...box.meets, ...(lid?.meets ?? [])],
     tie: lidded

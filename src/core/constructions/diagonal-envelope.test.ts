@@ -2,7 +2,7 @@ import practice from '../../../tests/common-practice.json';
 import { planOf } from '../../../tests/helpers/designs';
 import { INCH, inches, mm } from '../length';
 import { checksOf, type Made } from '../plan';
-import { lapBetween, layerOf, mouthView, reachAcross } from '../fold';
+import { lapBetween, layerOf, mouthView, reachAcross, type FlatCavity } from '../fold';
 import { bestCandidate, marksRound } from './rounding';
 import { CONSTRUCTIONS, constructionNamed } from '.';
 
@@ -51,7 +51,7 @@ describe('the folded shape agrees with the derivation (geometry of the fold line
     expect(m.inside.width / INCH).toBeCloseTo(Math.SQRT2 * a, 6);
     expect(m.inside.height / INCH).toBeCloseTo(Math.SQRT2 * b, 6);
     const { finished } = m.folded;
-    const view = mouthView(finished, m.built.cavities[0]!);
+    const view = mouthView(finished, m.built.cavities[0] as FlatCavity);
     // Narrow flaps stand on the shorter side and face each other along the longer one.
     const [short, long] = a <= b ? [a, b] : [b, a];
     expect(reachAcross(finished, 'side-1', 'side-2', view.across) / INCH).toBeCloseTo(
@@ -83,7 +83,7 @@ describe('openings', () => {
     '%d × %d opening on the %s side has its mouth along the contents’ %s',
     (width, height, opening, across) => {
       const m = made({ contents: { width: inches(width), height: inches(height) }, options: { opening } });
-      expect(m.built.acrossMouth).toBe(across);
+      expect((m.built.cavities[0] as FlatCavity).acrossMouth).toBe(across);
       expect(m.fit).toMatchObject({ insert: null, seat: null });
       expect(layerOf(m.folded.finished, 'closing').up).toBe('B');
       // The last fold lies on top of everything.

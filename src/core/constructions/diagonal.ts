@@ -303,10 +303,10 @@ function draw({ side, setting, notch, start }: Layout, brief: Brief<SquareOption
           roof: ['side-1', 'side-2', 'bottom'],
           mouth: { from: tips[closing]!, to: tips[(closing + 1) % 4]! },
           insertAfter: 'fold-bottom',
+          acrossMouth: closing % 2 === 0 ? 'height' : 'width',
           covered: { floor: 1, roof: 1 },
         },
       ],
-      acrossMouth: closing % 2 === 0 ? 'height' : 'width',
       start,
       holds: [
         ['bottom', 'side-1'],

@@ -179,14 +179,18 @@ test.each(CONSTRUCTIONS.map((construction) => [construction.name, construction] 
         own.push(
           `handle ${hinge} along ${short(along.x)} ${short(along.y)}, ${words}: ${does.kind === 'room' ? `room ${does.side} × ${short(does.rate)}` : `${does.option} from ${short(does.from)} × ${short(does.rate)}, ${short(does.least)} to ${short(does.most)}`}`,
         );
-      const { acrossMouth, start, holds, facing, proud, front, slides, meets, turnedUnder } = built;
+      const { start, holds, facing, proud, front, slides, meets, turnedUnder } = built;
       own.push(
-        `across ${acrossMouth}, from edge ${start.edge} of the ${start.reference}, holds ${holds.join(' ')}, facing ${facing.join(' ')}, proud ${proud.join(' ')}, front ${front}, slides ${slides.map(({ panel, between }) => `${panel} ${between.join('-')}`).join(' ')}, meets ${meets.join(' ')}, under ${turnedUnder.join(' ')}`,
+        `from edge ${start.edge} of the ${start.reference}, holds ${holds.join(' ')}, facing ${facing.join(' ')}, proud ${proud.join(' ')}, front ${front}, slides ${slides.map(({ panel, between }) => `${panel} ${between.join('-')}`).join(' ')}, meets ${meets.join(' ')}, under ${turnedUnder.join(' ')}`,
       );
-      for (const { id, kind, floor, roof, insertAfter, through } of built.cavities)
+      for (const cavity of built.cavities) {
+        const { id, kind, floor, insertAfter } = cavity;
         own.push(
-          `cavity ${id} ${kind}, ${floor} under ${String(roof)}, after ${insertAfter}${through ? ', through' : ''}`,
+          cavity.kind === 'box'
+            ? `cavity ${id}, box on the ${floor}, ${cavity.tall} tall, ${cavity.onEdge ? 'on edge, ' : ''}after ${insertAfter}`
+            : `cavity ${id} ${kind}, ${floor} under ${String(cavity.roof)}, ${cavity.acrossMouth ?? 'width'} across, after ${insertAfter}${cavity.through ? ', through' : ''}`,
         );
+      }
       // Each line once: what a variant shares with those before it says nothing.
       lines.push(...own.filter((line) => !told.has(line)));
       for (const line of own) told.add(line);

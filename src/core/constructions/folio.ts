@@ -172,15 +172,18 @@ function build(brief: Brief<Options>): BuildResult {
     front: 'above',
     pieces: [left, right, band, ...patches.map(({ piece }) => piece), strap],
     assembly,
-    cavities: patches.map(({ cavity }) => cavity),
-    room: {
-      id: 'notebook',
-      floor: 'middle-2',
-      across: segment(0, H / 2, p, H / 2),
-      tall: 'spine-1',
-      onEdge: false,
-      insertAfter: 'lay-strap',
-    },
+    cavities: [
+      {
+        kind: 'box',
+        id: 'notebook',
+        floor: 'middle-2',
+        across: segment(0, H / 2, p, H / 2),
+        tall: 'spine-1',
+        onEdge: false,
+        insertAfter: 'lay-strap',
+      },
+      ...patches.map(({ cavity }) => cavity),
+    ],
     meets: [
       ['middle-2', 'spine-2'],
       ['spine-1', 'wing-1'],

@@ -110,7 +110,7 @@ test('an accordion pocket: inside S − 2kq by S/2 for any pleats, and room at t
         });
         expect(m.inside.width).toBeCloseTo(S - 2 * k * q, 3);
         expect(m.inside.height).toBeCloseTo(S / 2, 3);
-        expect(m.opens).toBeCloseTo(2 * (k - 1) * q, 9);
+        expect(m.holds[0]!.opens).toBeCloseTo(2 * (k - 1) * q, 9);
         // In and out, in and out: the outermost pleats of front and back lie face to face, one on the other.
         const levels = m.folded.finished.layers.map((layer) => layer.panel);
         expect(levels.indexOf(`front-left-${k}`) - levels.indexOf(`back-left-${k}`)).toBeGreaterThan(0);

@@ -111,14 +111,17 @@ function build(brief: Brief<Options>): BuildResult {
       raise('raise-spine', 'Raise the spine, loop and cover with it', [['s4']]),
       raise('close', 'Fold the cover over the pad', [all('s3')], { closes: true }),
     ],
-    room: {
-      id: 'pad',
-      floor: 'back',
-      across: segment(x4, H / 2, x4 + u, H / 2),
-      tall: 'spine',
-      onEdge: false,
-      insertAfter: 'pinch',
-    },
+    cavities: [
+      {
+        kind: 'box',
+        id: 'pad',
+        floor: 'back',
+        across: segment(x4, H / 2, x4 + u, H / 2),
+        tall: 'spine',
+        onEdge: false,
+        insertAfter: 'pinch',
+      },
+    ],
     meets: [
       ['back', 'spine'],
       ['front', 'spine'],

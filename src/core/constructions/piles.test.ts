@@ -1,6 +1,6 @@
 /** The pile every holder ends as, layer by layer from the table upwards: worked out by folding paper, no other source. */
 import { planOf } from '../../../tests/helpers/designs';
-import { layersAt, mouthView } from '../fold';
+import { layersAt, mouthView, type FlatCavity } from '../fold';
 import type { Made } from '../plan';
 
 const made = (construction: string, options: object = {}, contents: object = {}): Made =>
@@ -8,7 +8,7 @@ const made = (construction: string, options: object = {}, contents: object = {})
 /** Panels over a place of the finished thing, given across the mouth and into the pocket as shares of the inside. */
 const pileAt = (m: Made, across: number, into: number): string[] => {
   const { finished } = m.folded;
-  const cavity = m.built.cavities[0]!;
+  const cavity = m.built.cavities[0] as FlatCavity;
   const view = mouthView(finished, cavity);
   const [x, y] = [across * m.inside.width, into * m.inside.height];
   return layersAt(finished, {

@@ -60,14 +60,17 @@ function build(brief: Brief<Options>): BuildResult {
     front: 'above',
     pieces: [box.piece, ...liner, ...(lid ? [lid.piece] : [])],
     assembly: [...box.steps, ...lining, ...(lid ? [...lid.steps, putLidOn(lid, box, d)] : [])],
-    room: {
-      id: 'box',
-      floor: box.floor,
-      across: box.across,
-      tall: box.wall,
-      onEdge: false,
-      insertAfter: (lining[0] ?? box.steps.at(-1)!).id,
-    },
+    cavities: [
+      {
+        kind: 'box',
+        id: 'box',
+        floor: box.floor,
+        across: box.across,
+        tall: box.wall,
+        onEdge: false,
+        insertAfter: (lining[0] ?? box.steps.at(-1)!).id,
+      },
+    ],
     lid: lid
       ? { inner: box.floor, outer: lid.floor, across: box.across, outerAcross: lid.across, wall: lid.wall }
       : null,

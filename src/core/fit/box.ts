@@ -1,23 +1,22 @@
 import type { Contents, Ease } from '../constructions';
-import { boxInside, standsFree, type BoxRoom, type Folded, type Raised, type Size3, type Standing } from '../fold';
+import { boxInside, standsFree, type BoxCavity, type Folded, type Raised, type Size3, type Standing } from '../fold';
 import { mm, type Mm } from '../length';
-import type { Fit, FitRefusal } from './fit';
+import type { Fit, FitRefusal, Hold } from './hold';
 
 /** A box that stands, when things go in and at the end. */
 export interface OpenedBox {
-  readonly room: BoxRoom;
+  readonly cavity: BoxCavity;
   readonly going: Standing;
   readonly lying: Standing;
   readonly inside: Size3;
 }
 
-/** Opens the room of what stands; null where there is none. Throws when no step is the one things go in after. */
-export function boxOf({ room }: { readonly room: BoxRoom | null }, folded: Folded): OpenedBox | null {
-  if (!room) return null;
+/** Opens the room of what stands. Throws when no wall does, or when no step is the one things go in after. */
+export function openedBox(folded: Folded, cavity: BoxCavity): OpenedBox {
   const { standing } = folded;
-  if (!standing) throw new Error(`the room ${room.id} has no walls that stand`);
-  const going = standingAfter(folded, standing, room.insertAfter);
-  return { room, going, lying: standing.finished, inside: boxInside(standing.finished, room) };
+  if (!standing) throw new Error(`the box ${cavity.id} has no walls that stand`);
+  const going = standingAfter(folded, standing, cavity.insertAfter);
+  return { cavity, going, lying: standing.finished, inside: boxInside(standing.finished, cavity) };
 }
 
 function standingAfter(folded: Folded, standing: Raised, step: string): Standing {
@@ -29,7 +28,7 @@ function standingAfter(folded: Folded, standing: Raised, step: string): Standing
 }
 
 /** How the given contents stand in a box, asked of the paper as it stands. */
-export function boxFit({ room, going, lying, inside }: OpenedBox, { width, height, thickness }: Contents): Fit {
+export function boxFit({ cavity, going, lying, inside }: OpenedBox, { width, height, thickness }: Contents): Fit {
   const size = { width, height, depth: thickness };
   const large: FitRefusal =
     inside.width < width - 1e-4
@@ -40,7 +39,7 @@ export function boxFit({ room, going, lying, inside }: OpenedBox, { width, heigh
           ? 'too_deep'
           : null;
   const test = (when: Standing, open: boolean): FitRefusal =>
-    large ?? (standsFree(when, lying, room, size, open) ? null : 'in_the_way');
+    large ?? (standsFree(when, lying, cavity, size, open) ? null : 'in_the_way');
   return {
     ease: { width: mm(inside.width - width), height: mm(inside.height - height) },
     depth: mm(inside.depth - thickness),
@@ -59,3 +58,17 @@ export function largestInBox({ inside }: OpenedBox, least: Ease, thickness: Mm):
 /** Most thickness that goes into a box at a width and height; 0 when they do not fit. */
 export const thickestInBox = ({ inside }: OpenedBox, least: Ease, { width, height }: Contents): Mm =>
   inside.width - width < least.width - 1e-6 || inside.height - height < least.height - 1e-6 ? mm(0) : inside.depth;
+
+/** A box, ready to be asked. */
+export function boxHold(folded: Folded, cavity: BoxCavity): Hold {
+  const box = openedBox(folded, cavity);
+  return {
+    cavity,
+    inside: box.inside,
+    limits: ['width', 'height', 'depth'],
+    opens: null,
+    fit: (contents) => boxFit(box, contents),
+    largest: (least, thickness) => largestInBox(box, least, thickness),
+    thickest: (least, contents) => thickestInBox(box, least, contents),
+  };
+}

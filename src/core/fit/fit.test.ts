@@ -1,11 +1,10 @@
 /** How contents sit, worked out by hand for rooms of known size. */
 import { planOf } from '../../../tests/helpers/designs';
-import type { Built } from '../constructions';
-import type { Cavity, Slot } from '../fold';
+import type { BoxCavity, FlatCavity, Slot } from '../fold';
 import { mm } from '../length';
-import { contentsKind } from '.';
-import { boxFit, boxOf, largestInBox, thickestInBox, type OpenedBox } from './box';
-import { fitOf, insideOf, largestContents, seatIn, slotsOf, thickest, turned, type Slots } from './fit';
+import { contentsKind, holdOf } from '.';
+import { boxFit, largestInBox, openedBox, thickestInBox, type OpenedBox } from './box';
+import { fitOf, insideOf, largestContents, seatIn, slotsOf, thickest, turned, type Slots } from './pocket';
 
 const size = (width: number, height: number) => ({ width: mm(width), height: mm(height) });
 const contents = (width: number, height: number, thickness = 0) => ({
@@ -19,10 +18,9 @@ const slot = (width: number, height: number): Slot =>
     test: (want: { width: number; height: number }) =>
       want.width > width ? 'too_wide' : want.height > height ? 'too_high' : null,
   }) as unknown as Slot;
-const cavity = (fields: Partial<Cavity> = {}): Cavity =>
-  ({ id: 'pocket', kind: 'open', through: false, ...fields }) as Cavity;
-const built = (acrossMouth: 'width' | 'height', fields: Partial<Cavity> = {}): Built =>
-  ({ acrossMouth, cavities: [cavity(fields)] }) as unknown as Built;
+const cavity = (fields: Partial<FlatCavity> = {}): FlatCavity =>
+  ({ id: 'pocket', kind: 'pocket', ...fields }) as FlatCavity;
+const tall = cavity({ acrossMouth: 'height' });
 const slots = (fields: Partial<Slots> = {}): Slots => ({
   cavity: cavity(),
   going: slot(100, 60),
@@ -33,46 +31,47 @@ const slots = (fields: Partial<Slots> = {}): Slots => ({
 
 describe('lengths along the contents and along the mouth', () => {
   test('are the same where the width lies across it, and swapped where the height does', () => {
-    expect(turned(built('width'), size(3, 4))).toEqual(size(3, 4));
-    expect(turned(built('height'), size(3, 4))).toEqual(size(4, 3));
+    expect(turned(cavity(), size(3, 4))).toEqual(size(3, 4));
+    expect(turned(tall, size(3, 4))).toEqual(size(4, 3));
+    // A box lies along its contents, and so does what holds nothing.
+    expect(turned({ kind: 'box' } as BoxCavity, size(3, 4))).toEqual(size(3, 4));
+    expect(turned(undefined, size(3, 4))).toEqual(size(3, 4));
   });
   test('the inside is what both goes in and lies', () => {
-    expect(insideOf(built('width'), slots())).toEqual(size(100, 58));
-    expect(insideOf(built('height'), slots())).toEqual(size(58, 100));
+    expect(insideOf(slots())).toEqual(size(100, 58));
+    expect(insideOf(slots({ cavity: tall }))).toEqual(size(58, 100));
   });
 });
 
 describe('what is thick takes of the room', () => {
   test('all its thickness across, half of it into a pocket', () => {
-    const fit = fitOf(built('width'), slots(), contents(90, 50, 4));
+    const fit = fitOf(slots(), contents(90, 50, 4));
     expect(fit).toMatchObject({ ease: size(6, 6), insert: null, seat: null });
   });
   test('all of it both ways where both ends are closed', () => {
-    expect(fitOf(built('width'), slots({ cavity: cavity({ kind: 'closed' }) }), contents(90, 50, 4)).ease).toEqual(
-      size(6, 4),
-    );
+    expect(fitOf(slots({ cavity: cavity({ kind: 'closed' }) }), contents(90, 50, 4)).ease).toEqual(size(6, 4));
   });
   test('nothing of it up to what a gusset opens, and only the rest beyond', () => {
-    expect(fitOf(built('width'), slots({ opens: mm(4) }), contents(90, 50, 4)).ease).toEqual(size(10, 8));
-    expect(fitOf(built('width'), slots({ opens: mm(3) }), contents(90, 50, 4)).ease).toEqual(size(9, 7.5));
+    expect(fitOf(slots({ opens: mm(4) }), contents(90, 50, 4)).ease).toEqual(size(10, 8));
+    expect(fitOf(slots({ opens: mm(3) }), contents(90, 50, 4)).ease).toEqual(size(9, 7.5));
   });
   test('what goes through asks nothing of the height', () => {
     const through = slots({ cavity: cavity({ through: true }) });
-    expect(fitOf(built('width', { through: true }), through, contents(90, 500)).ease.height).toBe(0);
+    expect(fitOf(through, contents(90, 500)).ease.height).toBe(0);
   });
   test('too much is told by when it fails', () => {
-    expect(fitOf(built('width'), slots(), contents(101, 50))).toMatchObject({ insert: 'too_wide', seat: null });
-    expect(fitOf(built('width'), slots(), contents(90, 59))).toMatchObject({ insert: null, seat: 'too_high' });
+    expect(fitOf(slots(), contents(101, 50))).toMatchObject({ insert: 'too_wide', seat: null });
+    expect(fitOf(slots(), contents(90, 59))).toMatchObject({ insert: null, seat: 'too_high' });
   });
   test('the most that keeps the least room, and never less than nothing', () => {
     const least = size(2, 1);
-    expect(largestContents(built('width'), slots(), size(100, 58), least, mm(4))).toEqual(contents(94, 55, 4));
-    expect(largestContents(built('height'), slots(), size(58, 100), least, mm(4))).toEqual(contents(54, 95, 4));
-    expect(largestContents(built('width'), slots(), size(1, 1), least, mm(4))).toEqual(contents(0, 0, 4));
+    expect(largestContents(slots(), size(100, 58), least, mm(4))).toEqual(contents(94, 55, 4));
+    expect(largestContents(slots({ cavity: tall }), size(58, 100), least, mm(4))).toEqual(contents(54, 95, 4));
+    expect(largestContents(slots(), size(1, 1), least, mm(4))).toEqual(contents(0, 0, 4));
   });
   test('the thickest that keeps the least room: what is left across, or twice what is left into it', () => {
     const most = (width: number, height: number, fields: Partial<Slots> = {}): number =>
-      thickest(built('width'), slots(fields), size(100, 58), size(2, 1), contents(width, height));
+      thickest(slots(fields), size(100, 58), size(2, 1), contents(width, height));
     expect(most(90, 50)).toBe(8);
     expect(most(90, 55)).toBe(4);
     expect(most(90, 55, { cavity: cavity({ kind: 'closed' }) })).toBe(2);
@@ -86,11 +85,11 @@ describe('what is thick takes of the room', () => {
 });
 
 test('contents lie in the middle of the mouth, and on the bottom; what goes through in the middle both ways', () => {
-  expect(seatIn(built('width'), size(100, 58), size(90, 50))).toEqual({ ...size(90, 50), x: 5, y: 8 });
-  expect(seatIn(built('height'), size(58, 100), size(50, 90))).toEqual({ ...size(90, 50), x: 5, y: 8 });
-  expect(seatIn(built('width', { through: true }), size(100, 58), size(90, 50)).y).toBe(4);
+  expect(seatIn(cavity(), size(100, 58), size(90, 50))).toEqual({ ...size(90, 50), x: 5, y: 8 });
+  expect(seatIn(tall, size(58, 100), size(50, 90))).toEqual({ ...size(90, 50), x: 5, y: 8 });
+  expect(seatIn(cavity({ through: true }), size(100, 58), size(90, 50)).y).toBe(4);
   // What stands out of its pocket stands on the bottom still.
-  expect(seatIn(built('width'), size(100, 58), size(90, 70)).y).toBe(0);
+  expect(seatIn(cavity(), size(100, 58), size(90, 70)).y).toBe(0);
 });
 
 describe('a box', () => {
@@ -102,7 +101,8 @@ describe('a box', () => {
     tool: { kind: 'scoring-board' },
     options: { lid: false },
   } as never);
-  const box = boxOf(made!.built, made!.folded)!;
+  const room = made!.built.cavities[0] as BoxCavity;
+  const box = openedBox(made!.folded, room);
   const inside = box.inside;
 
   test('room is left on every side, and too much is told by its first side', () => {
@@ -130,12 +130,18 @@ describe('a box', () => {
     expect(most(1.9, 1)).toBe(0);
     expect(most(2, 0.9)).toBe(0);
   });
-  test('flat things have no box, and a box that does not stand, or opens at a step nobody knows, is a bug', () => {
-    expect(boxOf({ room: null }, made!.folded)).toBeNull();
-    expect(() => boxOf(made!.built, { ...made!.folded, standing: null })).toThrow('has no walls that stand');
-    const room = { ...made!.built.room!, insertAfter: 'never' };
-    expect(() => boxOf({ room }, made!.folded)).toThrow('no step is called never');
-    expect(boxOf({ room: { ...room, insertAfter: 'flat' } }, made!.folded)!.going).toBe(made!.folded.standing!.start);
+  test('a box that does not stand, or opens at a step nobody knows, is a bug', () => {
+    expect(() => openedBox({ ...made!.folded, standing: null }, room)).toThrow('has no walls that stand');
+    expect(() => openedBox(made!.folded, { ...room, insertAfter: 'never' })).toThrow('no step is called never');
+    const flat = openedBox(made!.folded, { ...room, insertAfter: 'flat' });
+    expect(flat.going).toBe(made!.folded.standing!.start);
+  });
+  test('opened as any cavity it limits all three lengths', () => {
+    const hold = holdOf(made!.folded, room);
+    expect([hold.inside, hold.limits, hold.opens]).toEqual([inside, ['width', 'height', 'depth'], null]);
+    expect(hold.fit(contents(inside.width - 2, inside.height - 3, inside.depth - 1)).ease).toEqual(size(2, 3));
+    expect(hold.largest(size(2, 1), mm(5))).toEqual(contents(inside.width - 2, inside.height - 1, 5));
+    expect(hold.thickest(size(2, 1), contents(inside.width - 2, inside.height - 1))).toBe(inside.depth);
   });
 });
 
@@ -146,10 +152,15 @@ test('a holder is opened as it is when the contents go in, and as it is at the e
     contents: { width: 90, height: 60 },
     graduation: '1 mm',
   });
-  const opened = slotsOf(made!.built, made!.folded)!;
-  expect(opened.opens).toBeNull();
-  expect(opened.cavity).toBe(made!.built.cavities[0]);
-  expect(slotsOf({ ...made!.built, cavities: [] }, made!.folded)).toBeNull();
+  const [pocket] = made!.built.cavities as [FlatCavity];
+  const opened = slotsOf(made!.folded, pocket);
+  const hold = holdOf(made!.folded, pocket);
+  expect([hold.cavity, hold.opens, hold.limits]).toEqual([pocket, null, ['width', 'height']]);
+  expect(hold.inside).toEqual({ ...insideOf(opened), depth: 0 });
+  expect(hold.fit(contents(90, 60))).toEqual(fitOf(opened, contents(90, 60)));
+  const through = { ...pocket, through: true };
+  expect(holdOf(made!.folded, through).limits).toEqual(['width']);
+  expect(holdOf(made!.folded, { ...through, acrossMouth: 'height' }).limits).toEqual(['height']);
 });
 
 test('contents count as flat up to a millimetre', () => {

@@ -1,6 +1,6 @@
-/** Fit: `fitOf(built, folded, card)` says what room a card has in an envelope that was really folded. */
-export { fitOf, insideOf, largestContents, seatIn, slotsOf, thickest, turned, type Fit, type Slots } from './fit';
-export * from './box';
+/** Fit: `holdOf(folded, cavity).fit(card)` says what room a card has in a holder that was really folded. */
+export { holdOf, type Fit, type FitRefusal, type Hold } from './hold';
+export { seatIn, turned } from './pocket';
 export {
   contentsKind,
   roomFromFits,

@@ -30,5 +30,6 @@ export { reached } from './hangsOn';
 export { contactsOf, type Contact } from './contact';
 export * from './measure';
 export * from './unfolds';
-export { aboveSlot, facesView, mouthView, slotOf, type Cavity, type Room, type Slot, type SlotRefusal } from './slot';
+export type { BoxCavity, Cavity, FlatCavity } from './cavity';
+export { aboveSlot, facesView, mouthView, slotOf, type Room, type Slot, type SlotRefusal } from './slot';
 export * from './standing';

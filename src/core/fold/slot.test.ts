@@ -110,7 +110,8 @@ describe('what runs through, and what opens at the sides', () => {
   });
 
   test('a second cavity has room of its own: behind the lid’s tail, as deep as its glue lets it be', () => {
-    const room = (backPocket: string) => plan('accordion-pocket', { width: 100, height: 75 }, { backPocket }).others[0];
+    const room = (backPocket: string) =>
+      plan('accordion-pocket', { width: 100, height: 75 }, { backPocket }).holds[1]?.inside;
     expect(room('none')).toBeUndefined();
     expect(room('full')!.height).toBeGreaterThan(room('shallow')!.height + 20);
     expect(room('shallow')!.height).toBeGreaterThan(20);

@@ -1,41 +1,9 @@
-import {
-  apply,
-  area,
-  difference,
-  extent,
-  intersection,
-  regionArea,
-  type Point,
-  type Polygon,
-  type Segment,
-} from '../geometry';
+import { apply, area, difference, extent, intersection, regionArea, type Point, type Polygon } from '../geometry';
 import { mm, type Mm } from '../length';
 import { hasPanel, layerOf, levelOf, type Layer, type Stack } from './stack';
+import type { Cavity, FlatCavity } from './cavity';
 import { tiesBetween } from './ties';
 import { inView, viewAlong, type View } from './measure';
-
-/** A place contents go, as its construction declares it. */
-export interface Cavity {
-  readonly id: string;
-  readonly kind: 'closed' | 'pocket' | 'tube' | 'box' | 'wrap';
-  /** The wall whose edge the contents pass as they go in. */
-  readonly floor: string;
-  /** The panels on the other side of the contents; whatever lies over these is on that side too. */
-  readonly roof: readonly string[];
-  /** The edge of the floor they pass, on the flat sheet. */
-  readonly mouth: Segment<'sheet'>;
-  /** The step after which they go in. */
-  readonly insertAfter: string;
-  /** Share of the contents that each side must cover at the end. */
-  readonly covered: { readonly floor: number; readonly roof: number };
-  /**
-   * Panels that unfold between its walls at the mouth, from one wall to the other, on each side: thickness up to what
-   * they open takes nothing from the width.
-   */
-  readonly gusset?: readonly (readonly string[])[];
-  /** Contents run through and out at the far end: nothing is asked of their height. */
-  readonly through?: boolean;
-}
 
 /** Room in a cavity, mm, measured in the flat: across the mouth and into the pocket. */
 export interface Room {
@@ -47,7 +15,7 @@ export interface Room {
 const TOUCH = 1e-4;
 
 /** The panels on the roof's side of a slot: the roof, and whatever lies over it. */
-export function aboveSlot(stack: Stack, cavity: Cavity): ReadonlySet<string> {
+export function aboveSlot(stack: Stack, cavity: FlatCavity): ReadonlySet<string> {
   const above = new Set<string>(cavity.roof);
   const floor = levelOf(stack, cavity.floor);
   for (const layer of stack.layers)
@@ -66,7 +34,7 @@ export function aboveSlot(stack: Stack, cavity: Cavity): ReadonlySet<string> {
 }
 
 /** The mouth seen from outside: x along it, y into the pocket. */
-export function mouthView(stack: Stack, cavity: Cavity): View {
+export function mouthView(stack: Stack, cavity: FlatCavity): View {
   const floor = layerOf(stack, cavity.floor);
   const centre = floor.polygon.reduce(
     (sum, p) => ({ x: sum.x + p.x / floor.polygon.length, y: sum.y + p.y / floor.polygon.length }),
@@ -77,7 +45,7 @@ export function mouthView(stack: Stack, cavity: Cavity): View {
 
 /** How faces of a pile are looked at: mouth at the top, or the first piece as it lies where there is no mouth. */
 export const facesView = (stack: Stack, cavity: Cavity | undefined): View =>
-  cavity && hasPanel(stack, cavity.floor)
+  cavity && cavity.kind !== 'box' && hasPanel(stack, cavity.floor)
     ? mouthView(stack, cavity)
     : { origin: { x: 0, y: 0 }, across: { x: -1, y: 0 }, up: { x: 0, y: -1 } };
 
@@ -138,7 +106,7 @@ interface FlatSize {
  * Opens a cavity for questions, read off the folded stack. While inserting, things are swept in through the
  * mouth (`closed` false); when closed they must lie inside.
  */
-export function slotOf(stack: Stack, cavity: Cavity, closed: boolean): Slot {
+export function slotOf(stack: Stack, cavity: FlatCavity, closed: boolean): Slot {
   const view = mouthView(stack, cavity);
   const above = aboveSlot(stack, cavity);
   // What ties below to above, in the mouth's view: a thing in the slot must meet none of it.

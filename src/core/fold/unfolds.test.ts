@@ -3,18 +3,18 @@ import { planOf } from '../../../tests/helpers/designs';
 import { checksOf } from '../plan';
 import { mm } from '../length';
 import { drawPiece, rect } from '../pattern';
-import { assemble, flatStack, freeBreadth, stageAfter, unfolds } from '.';
+import { assemble, flatStack, freeBreadth, stageAfter, unfolds, type FlatCavity } from '.';
 
 const plan = (construction: string, contents: object, options: object = {}) =>
   planOf({ version: 1, construction, contents, options, graduation: 'exact' });
 
 test('pleats open by all their breadths but the outermost ones, which are glued on each other', () => {
-  const { built, folded, opens } = plan('accordion-pocket', { width: 100, height: 70 }, { pleats: 5, pleat: 8 }).made!;
+  const { built, folded, holds } = plan('accordion-pocket', { width: 100, height: 70 }, { pleats: 5, pleat: 8 }).made!;
   const { stack } = stageAfter(folded, built.cavities[0]!.insertAfter);
   expect([1, 2, 3, 4, 5].map((i) => freeBreadth(stack, `back-left-${i}`))).toEqual(
     [8, 8, 8, 8, 0].map((b) => expect.closeTo(b, 6)),
   );
-  expect(opens).toBeCloseTo(2 * 4 * 8, 6);
+  expect(holds[0]!.opens).toBeCloseTo(2 * 4 * 8, 6);
 });
 
 test('a pleat drawn narrower is measured narrower: of two sides, the one that opens less counts', () => {
@@ -31,15 +31,15 @@ test('a pleat drawn narrower is measured narrower: of two sides, the one that op
   const folded = assemble([narrower, ...rest], built.assembly);
   const { stack } = stageAfter(folded, built.cavities[0]!.insertAfter);
   // The first pleat on the left runs from 16 to 24 mm; two millimetres of it are taken away.
-  const opens = built.cavities[0]!.gusset!.map((chain) => unfolds(stack, chain));
+  const opens = (built.cavities[0] as FlatCavity).gusset!.map((chain) => unfolds(stack, chain));
   expect(opens).toEqual([expect.closeTo(30, 6), expect.closeTo(32, 6)]);
 });
 
 test('a tab folded under opens as far as its glue lets go of it, and the check asks no more', () => {
   const of = (thickness: number, tab: number) =>
     plan('patch-pocket', { width: 80, height: 60, thickness }, { seat: 'gusset', tab });
-  expect(of(3, 10).made!.opens).toBeCloseTo(5, 6);
-  expect(plan('patch-pocket', { width: 80, height: 60 }, { tab: 10 }).made!.opens).toBeNull();
+  expect(of(3, 10).made!.holds[0]!.opens).toBeCloseTo(5, 6);
+  expect(plan('patch-pocket', { width: 80, height: 60 }, { tab: 10 }).made!.holds[0]!.opens).toBeNull();
   const gusset = (thickness: number, tab: number) => checksOf(of(thickness, tab)).find(({ id }) => id === 'gusset')!;
   expect(gusset(4.9, 10).level).toBe('pass');
   expect(gusset(5.2, 10)).toMatchObject({ level: 'fail', limit: expect.closeTo(5, 6) });

@@ -117,7 +117,7 @@ export function papersFor(
             construction,
             design: read.design,
             pieces: result.built.pieces.filter((piece) => !piece.given),
-            holds: result.built.room !== null || result.built.cavities.length > 0,
+            holds: result.built.cavities.length > 0,
           },
         ]
       : [];
@@ -157,7 +157,7 @@ export function becomes(
       designs.flatMap((design) => {
         const result = drawn(design.construction, briefFor({ ...design, blank: paper }));
         if (!result.ok) return [];
-        const holds = result.built.room ?? result.built.cavities[0];
+        const [holds] = result.built.cavities;
         if (!holds) return [];
         const panel = result.built.pieces.flatMap((piece) => piece.panels).find(({ id }) => id === holds.floor)!;
         const box = boxOf(panel.polygon);
@@ -176,5 +176,8 @@ export function becomes(
 }
 
 /** A band that lets things stick out, or a wrap that is glued round them for good. */
-const goesRound = ({ built }: Made): boolean =>
-  built.room ? built.room.insertAfter === 'flat' : (built.cavities[0]?.through ?? false);
+const goesRound = ({ built: { cavities } }: Made): boolean => {
+  const [cavity] = cavities;
+  if (!cavity) return false;
+  return cavity.insertAfter === 'flat' || (cavity.kind !== 'box' && cavity.through === true);
+};

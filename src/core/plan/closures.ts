@@ -49,7 +49,7 @@ export function closurePlan(
   const { kind, disc } = closure;
   if (kind === 'none') return null;
   const { built, folded } = made;
-  if (built.room) return roundBox(kind, made);
+  if (folded.standing) return roundBox(kind, made);
   const stack = ownPaper(folded.finished, built);
   const view = viewOf(built, stack);
   const box = foldedBox(stack, view);

@@ -32,7 +32,7 @@ export function companionsOf(
 ): readonly Companion[] {
   const mark = (value: number): Mm => roundTo(mm(value), graduation, 'down');
   const { inside, finished, built } = made;
-  const seat = turned(built, inside);
+  const seat = turned(built.cavities[0], inside);
   const plain = { scores: [], holes: [], ribbon: mm(0) };
   const all: Record<CompanionName, () => Companion> = {
     'insert-card': () => ({

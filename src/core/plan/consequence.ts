@@ -9,8 +9,9 @@ export function consequenceOf(plan: Plan, say: Say): string {
   const { made, design } = plan;
   if (!made) return 'It cannot be made so here.';
   const { width, height, depth } = made.inside;
-  if (made.built.room) return `Inside ${say(width)} × ${say(height)} × ${say(depth)}.${lidPlay(plan)}`;
-  if (made.built.cavities.length === 0) return '';
+  const [hold] = made.holds;
+  if (!hold) return '';
+  if (hold.limits.includes('depth')) return `Inside ${say(width)} × ${say(height)} × ${say(depth)}.${lidPlay(plan)}`;
   const plain = printMap(made, design).some(({ side }) => side === 'A');
   return `Inside ${say(width)} × ${say(height)}, ${thin(made.finished.thickness)} thick${plain ? ', some of the paper’s inside shows' : ''}.`;
 }

@@ -153,7 +153,7 @@ export function planDocument(
   const steps = stepsOf(plan, say);
   // Without contents of its own, a plan answers for the largest that fit: they leave exactly the least ease.
   const ease =
-    built.cavities.length === 0 && !built.room
+    built.cavities.length === 0
       ? NOTHING
       : (made.fit?.ease ?? {
           width: Math.min(design.least.width, made.inside.width),

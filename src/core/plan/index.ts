@@ -9,17 +9,7 @@ export {
   type DesignInput,
   type Issue,
 } from './design';
-export {
-  givenPieces,
-  ownPaper,
-  panelName,
-  planFor,
-  viewOf,
-  type CavityRoom,
-  type Made,
-  type MadePiece,
-  type Plan,
-} from './plan';
+export { givenPieces, ownPaper, panelName, planFor, viewOf, type Made, type MadePiece, type Plan } from './plan';
 export {
   ADHESIVES,
   CLOSURES,

@@ -66,30 +66,26 @@ export function keyFigures(made: Made, design: Design): KeyFigure[] {
   for (const { piece } of others) add('cut', `Cut the ${piece.name}`, [by(piece.blank.width, piece.blank.height)]);
   if (!notched)
     for (const part of made.pieces) add('score', several ? `Score the ${part.piece.name}` : 'Score', scoresOf(part));
-  const [cavity] = built.cavities;
+  const [hold, ...more] = made.holds;
+  const inBox = hold?.limits.includes('depth');
   const down = (value: Mm): Mm => roundTo(value, design.graduation, 'down');
-  if (cavity || built.room) {
+  if (hold) {
     if (design.contents && fit) {
-      const { ease, depth } = fit;
       // What goes through lies free along its way: the room across is all there is.
-      const room = built.room
-        ? by(ease.width, ease.height, depth)
-        : cavity!.through
-          ? by(ease[built.acrossMouth])
-          : by(ease.width, ease.height);
-      add('room', 'Room left', [room]);
+      const room = { ...fit.ease, depth: fit.depth };
+      add('room', 'Room left', [by(...hold.limits.map((side) => room[side]))]);
     } else {
       const most = [down(largest.width), down(largest.height)];
-      add('room', 'Holds up to', [by(...most, ...(built.room ? [down(inside.depth)] : []))]);
+      add('room', 'Holds up to', [by(...most, ...(inBox ? [down(inside.depth)] : []))]);
     }
   }
-  const deep = built.room || finished.depth > 0;
+  const deep = inBox || finished.depth > 0;
   add('finished', 'Finished', [by(finished.width, finished.height, ...(deep ? [finished.depth] : []))]);
   if (made.pen !== null) add('pen', 'Pen it takes, across', [by(down(made.pen))]);
   const lap = leastLap(made);
   if (lap !== null) add('lap', notched ? 'Flaps lap' : 'Least lap', [by(lap)]);
-  if ((cavity || built.room) && design.contents) add('thickest', 'Thickest it takes', [by(made.thickest)]);
-  for (const other of made.others) add('other', `Inside the ${other.id}`, [by(other.width, other.height)]);
+  if (hold && design.contents) add('thickest', 'Thickest it takes', [by(made.thickest)]);
+  for (const { cavity, inside: own } of more) add('other', `Inside the ${cavity.id}`, [by(own.width, own.height)]);
   return figures;
 }
 

@@ -8,6 +8,8 @@ import {
   reached,
   standingOf,
   carriedLeaf,
+  type BoxCavity,
+  type FlatCavity,
   type Folded,
   type Leaf,
   type Motion,
@@ -114,12 +116,13 @@ function standingMoment({ step, before, motions, after }: StandingStage, lay: St
 /** Puts in a moment at which the contents go in, and leaves them lying in all that follow. */
 function withContents(moments: readonly Bare[], made: Made, contents: Contents, layer: number): readonly Bare[] {
   const { built, folded } = made;
-  const after = built.room?.insertAfter ?? built.cavities[0]?.insertAfter;
-  const at = moments.findIndex(({ step }) => step === after);
-  if (at < 0) return moments;
-  const { seated, floor, way } = built.room
-    ? standingSeat(folded, built.room, contents)
-    : flatSeat(made, moments[at]!.after, stackAfter(folded, after!), contents, layer);
+  const [cavity] = built.cavities;
+  const at = moments.findIndex(({ step }) => step === cavity?.insertAfter);
+  if (!cavity || at < 0) return moments;
+  const { seated, floor, way } =
+    cavity.kind === 'box'
+      ? standingSeat(folded, cavity, contents)
+      : flatSeat(made, cavity, moments[at]!.after, stackAfter(folded, cavity.insertAfter), contents, layer);
   // The floor may be turned after that: what lies on it goes along. Another pile on the table has no floor.
   const on = (standing: Standing): readonly Leaf[] => {
     const now = standing.leaves.find((l) => l.panel.id === floor.panel);
@@ -153,12 +156,12 @@ interface Seat {
   readonly way: Vec;
 }
 
-function standingSeat(folded: Folded, room: NonNullable<Made['built']['room']>, contents: Contents): Seat {
+function standingSeat(folded: Folded, box: BoxCavity, contents: Contents): Seat {
   const { finished } = folded.standing!;
   const { width, height, thickness: depth } = contents;
   const drawn = (length: number): Mm => mm(Math.max(LESS / 2, length - LESS));
-  const floor = leafOf(finished, room.floor).pose;
-  const seated = contentsIn(finished, room, {
+  const floor = leafOf(finished, box.floor).pose;
+  const seated = contentsIn(finished, box, {
     width: drawn(width),
     height: drawn(height),
     depth: drawn(depth),
@@ -166,18 +169,23 @@ function standingSeat(folded: Folded, room: NonNullable<Made['built']['room']>, 
   const tallest = Math.max(...finished.leaves.map((l) => Math.abs(l.box[1].z - l.box[0].z)), width / 2);
   return {
     seated,
-    floor: { panel: room.floor, pose: floor },
+    floor: { panel: box.floor, pose: floor },
     way: { x: 0, y: 0, z: 1.2 * tallest + 20 },
   };
 }
 
 /** Contents of a flat holder: a sheet on the floor's inner face, drawn in through the mouth. */
-function flatSeat(made: Made, standing: Standing, stack: Stack, contents: Contents, layer: number): Seat {
-  const { built } = made;
-  const [cavity] = built.cavities;
-  const view = viewOf(built, stack);
-  const { x, y, width, height } = seatIn(built, made.inside, contents);
-  const floor = leafOf(standing, cavity!.floor);
+function flatSeat(
+  made: Made,
+  cavity: FlatCavity,
+  standing: Standing,
+  stack: Stack,
+  contents: Contents,
+  layer: number,
+): Seat {
+  const view = viewOf(made.built, stack);
+  const { x, y, width, height } = seatIn(cavity, made.inside, contents);
+  const floor = leafOf(standing, cavity.floor);
   const pose = sheetIn(view, floor.pose.normal.z > 0 ? layer / 2 : -layer / 2);
   const polygon = [
     { x, y },
@@ -196,7 +204,7 @@ function flatSeat(made: Made, standing: Standing, stack: Stack, contents: Conten
   const { up } = view;
   const away = { x: -up.x * out, y: -up.y * out, z: 0 };
   const own = seenPose(floor.pose, { ...floor.pose, o: plus3(floor.pose.o, away) }).o;
-  return { seated: [carriedLeaf(flat, (p) => p)], floor: { panel: cavity!.floor, pose: floor.pose }, way: own };
+  return { seated: [carriedLeaf(flat, (p) => p)], floor: { panel: cavity.floor, pose: floor.pose }, way: own };
 }
 
 /** A view of the pile as axes in space, so far above the table. */

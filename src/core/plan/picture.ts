@@ -5,6 +5,7 @@ import {
   leafOf,
   reached,
   stillOf,
+  type BoxCavity,
   type Leaf,
   type Stack,
   type Standing,
@@ -25,8 +26,7 @@ export type Picture =
 /** The finished thing, to be drawn small. */
 export function pictureOf(made: Made): Picture {
   const { standing } = made.folded;
-  if (standing && made.built.room)
-    return { kind: 'still', faces: stillOf(standing.finished.leaves, standing.finished.touches) };
+  if (standing) return { kind: 'still', faces: stillOf(standing.finished.leaves, standing.finished.touches) };
   const stack = ownPaper(made.folded.finished, made.built);
   return { kind: 'pile', stack, view: viewOf(made.built, stack), front: made.built.front };
 }
@@ -64,26 +64,27 @@ export function stillStep(
         );
       }),
     );
-  const { room } = made.built;
-  const inside = room && own.has(room.floor) ? contentsSeen(made, picture, now, contents) : [];
+  const [cavity] = made.built.cavities;
+  const inside =
+    cavity?.kind === 'box' && own.has(cavity.floor) ? contentsSeen(made, cavity, picture, now, contents) : [];
   return stillOf([...paper, ...glue, ...inside], touches);
 }
 
 /** Contents a good way over the room they go into, or lying there once they are in. */
 function contentsSeen(
   made: Made,
+  cavity: BoxCavity,
   { stage, inserting }: Extract<StepPicture, { kind: 'standing' }>,
   now: Standing,
   { width, height, thickness: depth }: Contents,
 ): readonly Leaf[] {
-  const room = made.built.room!;
   const { finished, stages } = made.folded.standing!;
   // What goes in while all is flat is after no stage: it lies there from the first on.
-  const after = stages.findIndex(({ step }) => step.id === room.insertAfter);
+  const after = stages.findIndex(({ step }) => step.id === cavity.insertAfter);
   if (!inserting && after >= stage) return [];
-  const [floor, end] = [leafOf(now, room.floor).pose, leafOf(finished, room.floor).pose];
-  const up = inserting ? (room.onEdge ? height : made.inside.depth) * 0.9 + 12 : 0;
-  return contentsIn(finished, room, { width, height, depth }).map((l) =>
+  const [floor, end] = [leafOf(now, cavity.floor).pose, leafOf(finished, cavity.floor).pose];
+  const up = inserting ? (cavity.onEdge ? height : made.inside.depth) * 0.9 + 12 : 0;
+  return contentsIn(finished, cavity, { width, height, depth }).map((l) =>
     carriedLeaf(l, (pose) => {
       const lain = poseWithin(floor, seenPose(end, pose));
       return { ...lain, o: plus3(lain.o, floor.normal, up) };

@@ -12,19 +12,7 @@ import {
   type Stack,
   type View,
 } from '../fold';
-import {
-  boxFit,
-  boxOf,
-  fitOf,
-  insideOf,
-  largestInBox,
-  thickestInBox,
-  largestContents,
-  slotsOf,
-  thickest,
-  turned,
-  type Fit,
-} from '../fit';
+import { holdOf, turned, type Fit, type Hold } from '../fit';
 import { boxOf3, seenFrom } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Piece } from '../pattern';
@@ -39,27 +27,20 @@ export interface MadePiece {
   readonly toolFaults: readonly string[];
 }
 
-/** Room in one of the places contents go, along the contents' own axes, mm. */
-export interface CavityRoom extends Ease {
-  readonly id: string;
-}
-
 /** A design carried out: the pattern, the folding of it, the moves to make it, and what was measured. */
 export interface Made {
   readonly built: Built;
   /** The pieces to cut, without what the maker has already. */
   readonly pieces: readonly [MadePiece, ...MadePiece[]];
   readonly folded: Folded;
+  /** Its cavities, opened; the first is the one the contents are sized for. */
+  readonly holds: readonly Hold[];
   /** Room for what goes in, along its own axes; depth 0 in what lies flat. */
   readonly inside: Size3;
-  /** Room in the other cavities. */
-  readonly others: readonly CavityRoom[];
   /** Room beside the design's contents; null when only the paper was given, or nothing goes in. */
   readonly fit: Fit | null;
   readonly largest: Contents;
   readonly thickest: Mm;
-  /** How far the walls of a gusset stand apart at the mouth, mm; null without one. */
-  readonly opens: Mm | null;
   /** The thickest pen that the loop takes, mm; null without a loop. */
   readonly pen: Mm | null;
   /** Along the contents' width and height; thickness with the contents in. */
@@ -90,16 +71,10 @@ export function planFor(design: Design): Plan {
       const programme = programmeFor(piece, built.start, design.tool);
       return { piece, programme, toolFaults: differences(simulate(piece.blank, design.tool, programme.moves), piece) };
     }) as unknown as Made['pieces'];
-  const box = boxOf(built, folded);
-  const slots = box ? null : slotsOf(built, folded);
-  const inside = box?.inside ?? (slots ? { ...insideOf(built, slots), depth: mm(0) } : NOTHING);
+  const holds = built.cavities.map((cavity) => holdOf(folded, cavity));
+  const [hold] = holds;
   const { least, thickness } = design;
-  const largest = box
-    ? largestInBox(box, least, thickness)
-    : slots
-      ? largestContents(built, slots, inside, least, thickness)
-      : { width: mm(0), height: mm(0), thickness: mm(0) };
-  const contents = design.contents ?? largest;
+  const largest = hold?.largest(least, thickness) ?? { width: mm(0), height: mm(0), thickness: mm(0) };
   return {
     design,
     refusal: null,
@@ -107,26 +82,13 @@ export function planFor(design: Design): Plan {
       built,
       pieces,
       folded,
-      inside,
-      others: built.cavities
-        .slice(built.room ? 0 : 1)
-        .map((cavity) => ({ id: cavity.id, ...insideOf(built, slotsOf(built, folded, cavity)!) })),
-      fit: design.contents
-        ? box
-          ? boxFit(box, design.contents)
-          : slots
-            ? fitOf(built, slots, design.contents)
-            : null
-        : null,
+      holds,
+      inside: hold?.inside ?? NOTHING,
+      fit: (design.contents && hold?.fit(design.contents)) ?? null,
       largest,
-      thickest: box
-        ? thickestInBox(box, least, contents)
-        : slots
-          ? thickest(built, slots, inside, least, contents)
-          : mm(0),
-      opens: slots?.opens ?? null,
+      thickest: hold?.thickest(least, design.contents ?? largest) ?? mm(0),
       pen: penTaken(built, folded),
-      finished: finishedSize(built, folded, design, slots !== null),
+      finished: finishedSize(built, folded, design),
     },
   };
 }
@@ -141,27 +103,26 @@ function finishedSize(
   built: Built,
   folded: Folded,
   { paper, thickness }: Pick<Design, 'paper' | 'thickness'>,
-  holds: boolean,
 ): Made['finished'] {
-  if (folded.standing && built.room) {
+  const [cavity] = built.cavities;
+  if (folded.standing && cavity?.kind === 'box') {
     const { finished } = folded.standing;
-    const axes = roomAxes(finished, built.room);
+    const axes = roomAxes(finished, cavity);
     const given = givenPieces(built);
     const own = finished.leaves.filter((l) => !given.has(l.piece) && !built.proud.includes(l.panel.id));
     const [low, high] = boxOf3(own.flatMap((l) => l.corners).map((p) => seenFrom(axes, p)));
     const [across, deep, up] = [high.x - low.x, high.y - low.y, high.z - low.z].map((v) => mm(v)) as [Mm, Mm, Mm];
-    return built.room.onEdge
+    return cavity.onEdge
       ? { width: across, height: up, depth: deep, thickness: deep }
       : { width: across, height: deep, depth: up, thickness: up };
   }
   const own = ownPaper(folded.finished, built);
   const box = foldedBox(own, viewOf(built, folded.finished));
-  const { width, height } = turned(built, { width: mm(box.maxX - box.minX), height: mm(box.maxY - box.minY) });
+  const outline = { width: mm(box.maxX - box.minX), height: mm(box.maxY - box.minY) };
   return {
-    width,
-    height,
+    ...turned(cavity, outline),
     depth: mm(0),
-    thickness: mm(mostLayers(own) * paper.caliper + (holds ? thickness : 0)),
+    thickness: mm(mostLayers(own) * paper.caliper + (cavity ? thickness : 0)),
   };
 }
 
@@ -176,8 +137,7 @@ export function ownPaper(stack: Stack, built: Built): Stack {
 }
 
 /** How a pile of this holder is looked at: the first cavity's mouth at the top, where it has one. */
-export const viewOf = (built: Built, stack: Stack): View =>
-  facesView(stack, built.room ? undefined : built.cavities[0]);
+export const viewOf = (built: Built, stack: Stack): View => facesView(stack, built.cavities[0]);
 
 /** What a maker calls a panel. */
 export const panelName = (built: Built, id: string): string =>

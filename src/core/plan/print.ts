@@ -36,9 +36,10 @@ const UPRIGHT: View = { origin: { x: 0, y: 0 }, across: { x: -1, y: 0 }, up: { x
 
 /** The sides that can be seen, the one that matters first. */
 function facePiles({ built, folded }: Made): readonly FacePile[] {
-  if (folded.standing && built.room) {
+  const [cavity] = built.cavities;
+  if (folded.standing && cavity?.kind === 'box') {
     const { finished } = folded.standing;
-    const { x, y, normal: z } = roomAxes(finished, built.room);
+    const { x, y, normal: z } = roomAxes(finished, cavity);
     const back = (v: Vec): Vec => ({ x: -v.x, y: -v.y, z: -v.z });
     const top = { name: 'top', from: z, up: y } as const;
     const bottom = { name: 'bottom', from: back(z), up: y } as const;

@@ -51,7 +51,7 @@ function disagreements(plan: Plan, document: PlanDocument): string[] {
   // What is meant to stand out past the rest may not be counted; only what holds a room says how deep it is.
   const told = [document.finished.width, document.finished.height, document.finished.depth].sort((a, b) => b - a);
   const pinched = built.pieces.some(({ panels }) => panels.some((panel) => panel.pinched));
-  const asked = built.room && !pinched ? told : told.slice(0, 2);
+  const asked = built.cavities[0]?.kind === 'box' && !pinched ? told : told.slice(0, 2);
   const within = own.filter(
     ({ name }) =>
       !built.pieces.some((piece) => piece.name === name && piece.panels.some(({ id }) => built.proud.includes(id))),

@@ -112,8 +112,9 @@ function Faces({ made, design, units, graduation }: FoldedViewProps) {
   const box = foldedBox(stack, view);
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
   const contents = design.contents ?? made.largest;
-  const seat = seatIn(made.built, made.inside, contents);
-  const going = inserted === null ? null : { ...seat, y: seat.y - (1 - inserted) * seat.height };
+  const [cavity] = made.built.cavities;
+  const seat = cavity && cavity.kind !== 'box' ? seatIn(cavity, made.inside, contents) : null;
+  const going = inserted === null || !seat ? null : { ...seat, y: seat.y - (1 - inserted) * seat.height };
   // Side by side or one above the other, whichever draws it larger.
   const scaleFor = (columns: 1 | 2): number =>
     size
@@ -170,7 +171,7 @@ function Faces({ made, design, units, graduation }: FoldedViewProps) {
                 >
                   <FoldedFace
                     {...drawn}
-                    contents={going ?? (last && made.built.cavities.length > 0 ? seat : null)}
+                    contents={going ?? (last ? seat : null)}
                     arrows={design.paper.directional ? design.paper.turn : null}
                     given={given}
                     window={name === 'front' ? window?.region : undefined}

@@ -286,10 +286,10 @@ interface Seat {
 function contentsOnSheet(made: Made, { piece }: MadePiece, design: Design): Seat | null {
   const [cavity] = made.built.cavities;
   const panel = piece.panels.find(({ id }) => id === cavity?.floor);
-  if (!cavity || !panel) return null;
+  if (!cavity || cavity.kind === 'box' || !panel) return null;
   const view = mouthView(flatStack(piece), cavity);
   const { width, height } = design.contents ?? made.largest;
-  const { width: across, height: deep } = turned(made.built, { width: view.across, height: view.up });
+  const { width: across, height: deep } = turned(cavity, { width: view.across, height: view.up });
   const xs = panel.polygon.map((p) => p.x);
   const ys = panel.polygon.map((p) => p.y);
   const heart = { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 };

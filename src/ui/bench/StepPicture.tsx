@@ -108,7 +108,8 @@ function PartFolded({ picture, made, design, size: side }: Sized & { picture: Ex
     .flatMap(({ panel, polygons }) =>
       polygons.map((ring) => ring.map((p) => inView(view, apply(layerOf(stack, panel).map, p)))),
     );
-  const [contents, inside] = [turned(built, design.contents ?? made.largest), turned(built, made.inside)];
+  const [cavity] = built.cavities;
+  const [contents, inside] = [turned(cavity, design.contents ?? made.largest), turned(cavity, made.inside)];
   // A little less than half of them is still outside; seen from above, the rectangle's left end is its right.
   const [left, top] = place({ x: (inside.width + contents.width) / 2, y: -0.45 * contents.height });
   return (

@@ -54,11 +54,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
         <span className={styles.what}>
           {made && (
             <>
-              {made.built.cavities.length === 0 && !made.built.room
-                ? 'Made for '
-                : made.fit
-                  ? 'Holds '
-                  : 'Holds up to '}
+              {made.holds.length === 0 ? 'Made for ' : made.fit ? 'Holds ' : 'Holds up to '}
               {usual ? (
                 `${/^(A\d|ID)/.test(usual.title) ? 'an' : 'a'} ${usual.title}`
               ) : (

@@ -1,23 +1,9 @@
-import { boxOf3, cross3, dot3, minus3, posed, seenFrom, type Pose, type Segment, type Vec } from '../../geometry';
+import { boxOf3, cross3, dot3, minus3, posed, seenFrom, type Pose, type Vec } from '../../geometry';
 import { mm, type Mm } from '../../length';
+import type { BoxCavity } from '../cavity';
 import { reached } from '../hangsOn';
 import { rect } from '../../pattern';
 import { leaf, leafOf, type Leaf, type Standing } from './pose';
-
-/** Room between walls that stand: what a box holds. */
-export interface BoxRoom {
-  readonly id: string;
-  /** The panel things stand on. */
-  readonly floor: string;
-  /** A line on the floor's sheet along which the contents' width lies. */
-  readonly across: Segment<'sheet'>;
-  /** The panel that says how tall it is where nothing lies over it. */
-  readonly tall: string;
-  /** Contents stand on edge: their height goes up, their thickness across the floor. */
-  readonly onEdge: boolean;
-  /** The step after which things go in, from above; `flat` before any. */
-  readonly insertAfter: string;
-}
 
 /** Three lengths along the contents' own axes, mm. */
 export interface Size3 {
@@ -30,7 +16,7 @@ export interface Size3 {
 const TOUCH = 0.02;
 
 /** The room's own axes: x along the contents' width, y across the floor, z up from it; origin at the floor's middle. */
-export function roomAxes(standing: Standing, { floor, across }: Pick<BoxRoom, 'floor' | 'across'>): Pose {
+export function roomAxes(standing: Standing, { floor, across }: Pick<BoxCavity, 'floor' | 'across'>): Pose {
   const { pose, corners } = leafOf(standing, floor);
   const along = minus3(posed(pose, across.to), posed(pose, across.from));
   const length = Math.sqrt(dot3(along, along));
@@ -45,7 +31,7 @@ export function roomAxes(standing: Standing, { floor, across }: Pick<BoxRoom, 'f
 /** The free room above a floor on its own axes: least and most corner. */
 export function roomOver(
   standing: Standing,
-  room: Pick<BoxRoom, 'floor' | 'across' | 'tall'>,
+  room: Pick<BoxCavity, 'floor' | 'across' | 'tall'>,
   only: (leaf: Leaf) => boolean = () => true,
 ): { readonly axes: Pose; readonly least: Vec; readonly most: Vec } {
   const axes = roomAxes(standing, room);
@@ -74,7 +60,7 @@ export function roomOver(
 }
 
 /** The largest thing that stands in a room, mm along the contents' own axes. */
-export function boxInside(standing: Standing, room: BoxRoom): Size3 {
+export function boxInside(standing: Standing, room: BoxCavity): Size3 {
   const { least, most } = roomOver(standing, room);
   const [across, deep, up] = [most.x - least.x, most.y - least.y, most.z].map((v) => mm(Math.max(0, v))) as [
     Mm,
@@ -88,7 +74,13 @@ export function boxInside(standing: Standing, room: BoxRoom): Size3 {
  * True when a thing of that size can stand there, in the middle of the room: nothing of the paper passes through it.
  * `open` asks for the way in as well: nothing over it up to any height.
  */
-export function standsFree(standing: Standing, finished: Standing, room: BoxRoom, size: Size3, open: boolean): boolean {
+export function standsFree(
+  standing: Standing,
+  finished: Standing,
+  room: BoxCavity,
+  size: Size3,
+  open: boolean,
+): boolean {
   const { least, most } = roomOver(finished, room);
   const axes = roomAxes(standing, room);
   const [x, y] = [(least.x + most.x) / 2, (least.y + most.y) / 2];
@@ -105,7 +97,7 @@ export function standsFree(standing: Standing, finished: Standing, room: BoxRoom
 }
 
 /** A thing of that size as it lies in the room, in the middle and on the floor: six faces, to be drawn. */
-export function contentsIn(finished: Standing, room: BoxRoom, size: Size3): readonly Leaf[] {
+export function contentsIn(finished: Standing, room: BoxCavity, size: Size3): readonly Leaf[] {
   const { axes, least, most } = roomOver(finished, room);
   const [deep, up] = room.onEdge ? [size.depth, size.height] : [size.height, size.depth];
   const [cx, cy] = [(least.x + most.x) / 2, (least.y + most.y) / 2];

@@ -9,6 +9,7 @@ import { contentsFirst, planOf } from '../../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../../constructions';
 import { cross3, LYING, seenFrom, turnedAbout, type Point, type Pose, type Vec } from '../../geometry';
 import { rect } from '../../pattern';
+import type { BoxCavity } from '..';
 import { carriedLeaf, leafOf, passThrough, roomAxes, stillOf, type Leaf, type StillFace } from '.';
 
 const STANDS = CONSTRUCTIONS.filter(({ name }) =>
@@ -39,7 +40,7 @@ describe.each(STANDS.map((c) => [c.name, c] as const))('%s', (_, construction) =
         fc.pre(made !== null && made.inside.depth > 1);
         held++;
         const { finished } = made!.folded.standing!;
-        const room = made!.built.room!;
+        const room = made!.built.cavities[0] as BoxCavity;
         const axes = roomAxes(finished, room);
         // A step to the side, so that no ray runs along a seam where two tabs meet in the middle of a wall.
         const up = room.onEdge ? made!.inside.height : made!.inside.depth;

@@ -17,11 +17,11 @@ import {
   stillOf,
   type AssemblyRaise,
   type AssemblySet,
-  type BoxRoom,
   type Leaf,
   type Raised,
   type Standing,
 } from '.';
+import type { BoxCavity } from '..';
 
 const raise = (
   id: string,
@@ -83,7 +83,8 @@ const raising = (p = ''): AssemblyRaise[] => [
     })),
   }),
 ];
-const room: BoxRoom = {
+const room: BoxCavity = {
+  kind: 'box',
   id: 'box',
   floor: 'floor',
   across: { from: { x: 20, y: 40 }, to: { x: 80, y: 40 } },
@@ -232,7 +233,7 @@ describe('a tray', () => {
     });
     const open = standing([flap], [raise('up', [['s-wall']])]);
     const shut = standing([flap], [raise('up', [['s-wall']]), raise('over', [['s-top']])]);
-    const flat: BoxRoom = { ...room, across: { from: { x: 0, y: 20 }, to: { x: 60, y: 20 } } };
+    const flat: BoxCavity = { ...room, across: { from: { x: 0, y: 20 }, to: { x: 60, y: 20 } } };
     const size = { width: mm(50), height: mm(30), depth: mm(10) };
     expect(standsFree(open.finished, shut.finished, flat, size, true)).toBe(true);
     expect(standsFree(shut.finished, shut.finished, flat, size, true)).toBe(false);

@@ -69,9 +69,10 @@ function penCheck({ design }: Plan, { built, pen: takes }: Made): Check[] {
 /** Whether the tips that close the top lap far enough for a tie, and which were turned under. */
 function tieChecks({ design }: Plan, { built, folded }: Made): Check[] {
   const checks: Check[] = [];
-  if (built.tie && built.room) {
+  const [cavity] = built.cavities;
+  if (built.tie && cavity?.kind === 'box') {
     const { finished } = folded.standing!;
-    const axes = roomAxes(finished, built.room);
+    const axes = roomAxes(finished, cavity);
     const [a, b] = built.tie.flaps.map((id) => boxOf3(leafOf(finished, id).corners.map((p) => seenFrom(axes, p)))) as [
       ReturnType<typeof boxOf3>,
       ReturnType<typeof boxOf3>,

@@ -1,5 +1,6 @@
+import type { Ease } from '../../constructions';
 import { anticlockwise, distance, sideOf } from '../../geometry';
-import { inches, mm } from '../../length';
+import { inches, mm, type Mm } from '../../length';
 import type { Design } from '../design';
 import type { Made, Plan } from '../plan';
 import { check, curesFor, fromContents, HAIR, type Check, type Level, type Remedy } from './check';
@@ -9,88 +10,72 @@ const LOOSE = inches(1 / 4);
 
 /** What the contents have of room, or what of a mat shows. */
 export function fitChecks({ design }: Plan, made: Made): Check[] {
-  if (made.built.room) return roomChecks(design, made);
-  const [cavity] = made.built.cavities;
-  if (!cavity) return [...revealChecks(made), ...finishedCheck(made)];
-  const gusset = made.opens;
-  const wide =
-    gusset === null
-      ? []
-      : [
-          check(
-            'gusset',
-            design.thickness > gusset + HAIR ? 'fail' : 'pass',
-            design.thickness,
-            gusset,
-            {},
-            design.thickness > gusset + HAIR ? curesFor(design, 'gusset', design.thickness) : [],
-          ),
-        ];
+  const [hold] = made.holds;
+  if (!hold) return [...revealChecks(made), ...finishedCheck(made)];
+  const { cavity, limits, opens } = hold;
+  const gusset = opens === null ? [] : [gussetCheck(design, opens)];
+  const inBox = cavity.kind === 'box';
   if (!made.fit) {
     const { width, height } = made.largest;
-    const nothing = width <= HAIR || (height <= HAIR && !cavity.through);
-    return [check('what-fits', nothing ? 'fail' : 'pass', Math.min(width, height), 0, { width, height }), ...wide];
+    const nothing = width <= HAIR || (height <= HAIR && (inBox || !cavity.through));
+    return [
+      check('what-fits', nothing ? 'fail' : 'pass', Math.min(width, height), 0, {
+        width,
+        height,
+        ...(inBox && { depth: hold.inside.depth }),
+      }),
+      ...gusset,
+    ];
   }
-  const { ease, insert, seat } = made.fit;
-  const sides = (['width', 'height'] as const).filter((side) => !cavity.through || side === made.built.acrossMouth);
-  const found = sides.map((side) => {
-    const [value, limit] = [ease[side], design.least[side]];
-    const level: Level = value < -HAIR ? 'fail' : value <= HAIR || value < limit - HAIR ? 'warn' : 'pass';
-    // The sheet was given with its contents: only a larger sheet helps, which is the contents-first question.
-    const remedies: Remedy[] = level === 'pass' || !design.blank ? [] : [fromContents(design)];
-    return check(`room-${side}`, level, value, limit, {}, remedies);
-  });
+  const { ease, depth, insert, seat } = made.fit;
   const stuck = insert ?? seat;
-  const slides =
-    cavity.through && ease.width >= 0
-      ? [check('slides-off', ease.width > LOOSE + HAIR ? 'warn' : 'pass', ease.width, LOOSE)]
-      : [];
   return [
-    ...found,
-    check('goes-in', stuck ? 'fail' : 'pass', stuck ? 1 : 0, 0, { why: stuck ?? '' }),
-    ...wide,
-    ...slides,
+    ...(['width', 'height'] as const)
+      .filter((side) => limits.includes(side))
+      .map((side) => roomCheck(design, side, ease)),
+    ...(inBox ? [depthCheck(design, depth, cavity.onEdge)] : []),
+    check('goes-in', stuck ? 'fail' : 'pass', stuck ? 1 : 0, 0, { why: stuck ?? '', ...(inBox && { box: 1 }) }),
+    ...gusset,
+    ...(!inBox && cavity.through && ease.width >= 0
+      ? [check('slides-off', ease.width > LOOSE + HAIR ? 'warn' : 'pass', ease.width, LOOSE)]
+      : []),
   ];
 }
 
-/** What the contents have of room between walls that stand. */
-function roomChecks(design: Design, made: Made): Check[] {
-  const { fit, inside, built } = made;
-  if (!fit) {
-    const { width, height } = made.largest;
-    const nothing = width <= HAIR || height <= HAIR;
-    return [
-      check('what-fits', nothing ? 'fail' : 'pass', Math.min(width, height), 0, { width, height, depth: inside.depth }),
-    ];
-  }
-  const snug = design.construction.ease.aim;
-  const found = (['width', 'height'] as const).map((side) => {
-    const [value, limit] = [fit.ease[side], design.least[side]];
-    const none = value <= HAIR && snug[side] > 0;
-    const level: Level = value < -HAIR ? 'fail' : none || value < limit - HAIR ? 'warn' : 'pass';
-    return check(
-      `room-${side}`,
-      level,
-      value,
-      limit,
-      {},
-      level === 'pass' || !design.blank ? [] : [fromContents(design)],
-    );
-  });
-  const shallow = fit.depth < -HAIR;
-  const stuck = fit.insert ?? fit.seat;
-  return [
-    ...found,
-    check(
-      'room-depth',
-      shallow ? 'fail' : 'pass',
-      fit.depth,
-      0,
-      { onEdge: built.room!.onEdge ? 1 : 0 },
-      shallow ? curesFor(design, 'room-depth', mm(-fit.depth)) : [],
-    ),
-    check('goes-in', stuck ? 'fail' : 'pass', stuck ? 1 : 0, 0, { why: stuck ?? '', box: 1 }),
-  ];
+/** The room left one way; none at all is little where some was aimed for. */
+function roomCheck(design: Design, side: 'width' | 'height', ease: Ease): Check {
+  const [value, limit] = [ease[side], design.least[side]];
+  const none = value <= HAIR && design.construction.ease.aim[side] > 0;
+  const level: Level = value < -HAIR ? 'fail' : none || value < limit - HAIR ? 'warn' : 'pass';
+  // The sheet was given with its contents: only a larger sheet helps, which is the contents-first question.
+  const remedies: Remedy[] = level === 'pass' || !design.blank ? [] : [fromContents(design)];
+  return check(`room-${side}`, level, value, limit, {}, remedies);
+}
+
+/** A box is as deep as its contents. */
+function depthCheck(design: Design, depth: Mm, onEdge: boolean): Check {
+  const shallow = depth < -HAIR;
+  return check(
+    'room-depth',
+    shallow ? 'fail' : 'pass',
+    depth,
+    0,
+    { onEdge: onEdge ? 1 : 0 },
+    shallow ? curesFor(design, 'room-depth', mm(-depth)) : [],
+  );
+}
+
+/** A gusset opens as far as the contents are thick. */
+function gussetCheck(design: Design, opens: Mm): Check {
+  const narrow = design.thickness > opens + HAIR;
+  return check(
+    'gusset',
+    narrow ? 'fail' : 'pass',
+    design.thickness,
+    opens,
+    {},
+    narrow ? curesFor(design, 'gusset', design.thickness) : [],
+  );
 }
 
 /** A mat's border on what it lies on: the least of it, all round. */

@@ -32,7 +32,8 @@ export function foldChecks({ design }: Plan, made: Made): Check[] {
   const { built, folded } = made;
   const { finished } = folded;
   // What stands is asked of its walls.
-  const [cavity] = built.room ? [] : built.cavities;
+  const [first] = built.cavities;
+  const cavity = first?.kind === 'box' ? undefined : first;
   const name = (id: string): string => panelName(built, id);
   const numbers = allNumbers(made);
   /** What a maker calls whatever holds a fold: a flap, a score by its number, or the glue. */
@@ -89,7 +90,7 @@ export function foldChecks({ design }: Plan, made: Made): Check[] {
     for (const [a, b] of built.facing) {
       const axis = facingAxis(finished, view, a);
       const value = reachAcross(finished, a, b, axis);
-      const along = (axis === view.across) === (built.acrossMouth === 'width') ? 'width' : 'height';
+      const along = (axis === view.across) === ((cavity?.acrossMouth ?? 'width') === 'width') ? 'width' : 'height';
       checks.push(
         check(`tips-${along}`, value < -HAIR ? 'note' : 'pass', value, 0, {
           a: name(a),

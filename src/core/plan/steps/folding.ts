@@ -53,20 +53,17 @@ export function assemblySteps(
         caution: CAUTION.punch,
         picture: { kind: 'folded', stage: i },
       });
-  if (built.room?.insertAfter === step.id)
+  const [cavity] = built.cavities;
+  if (cavity?.insertAfter === step.id)
     steps.push({
-      piece: pieceOf(built, built.room.floor).name,
+      piece: pieceOf(built, cavity.floor).name,
       action: 'insert',
-      text: 'Lay the contents on it.',
-      picture: { kind: 'folded', stage: i },
-    });
-  const entering = built.cavities.filter((cavity) => cavity.insertAfter === step.id);
-  if (!built.room && entering.some((cavity) => cavity === built.cavities[0]))
-    steps.push({
-      piece: pieceOf(built, built.cavities[0]!.floor).name,
-      action: 'insert',
-      text: built.cavities[0]!.through ? 'Slide it over what it holds.' : 'Slide the contents in.',
-      picture: { kind: 'folded', stage: i, inserting: true },
+      ...(cavity.kind === 'box'
+        ? { text: 'Lay the contents on it.', picture: { kind: 'folded', stage: i } }
+        : {
+            text: cavity.through ? 'Slide it over what it holds.' : 'Slide the contents in.',
+            picture: { kind: 'folded', stage: i, inserting: true },
+          }),
     });
   return steps;
 }
@@ -112,9 +109,10 @@ export function standingSteps(
     text: `${step.name}${onScores(hinges, numbers)}${square && !step.closes ? ', square' : ''}${glue ? ' and hold until the glue grips' : ''}.`,
     picture: { kind: 'standing', stage: i },
   });
-  if (built.room?.insertAfter === step.id)
+  const [cavity] = built.cavities;
+  if (cavity?.insertAfter === step.id)
     steps.push({
-      piece: pieceOf(built, built.room.floor).name,
+      piece: pieceOf(built, cavity.floor).name,
       action: 'insert',
       text: 'Put the contents in.',
       picture: { kind: 'standing', stage: i, inserting: true },

@@ -78,6 +78,9 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
     });
     for (const name of pieces) lastOn.set(name, stage.step.id);
   });
+  // A board is laid before the first wall is raised.
+  const [cavity] = made.built.cavities;
+  const layFirst = cavity?.insertAfter === 'flat';
   const raisedFrom = floor + made.folded.stages.length;
   made.folded.standing?.stages.forEach((stage, i, all) => {
     const moved = new Set(stage.motions.flatMap(({ moving }) => [...moving]));
@@ -89,7 +92,7 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
         ...pieces.map(({ piece }) => `flat ${piece.name}`),
         ...made.folded.stages.map(({ step }) => step.id),
         ...(i > 0 ? [all[i - 1]!.step.id] : []),
-        ...(made.built.room?.insertAfter === 'flat' && i === 0 ? ['lay contents'] : []),
+        ...(layFirst && i === 0 ? ['lay contents'] : []),
       ],
       rank: raisedFrom + i + 1,
       steps: standingSteps(
@@ -102,9 +105,8 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
       ),
     });
   });
-  const { room } = made.built;
-  if (room?.insertAfter === 'flat') {
-    const { name } = pieceOf(made.built, room.floor);
+  if (layFirst) {
+    const { name } = pieceOf(made.built, cavity.floor);
     tasks.push({
       id: 'lay contents',
       after: [`flat ${name}`],

@@ -1,42 +1,33 @@
-import type { Built, Contents, Ease } from '../constructions';
-import { slotOf, stageAfter, unfolds, type Cavity, type Folded, type Slot, type SlotRefusal } from '../fold';
+import type { Contents, Ease } from '../constructions';
+import { slotOf, stageAfter, unfolds, type Cavity, type FlatCavity, type Folded, type Size3, type Slot } from '../fold';
 import { mm, type Mm } from '../length';
+import type { Fit, Hold } from './hold';
 
 /** Thickness a cavity's walls do not take up by standing apart. */
 const beyondGusset = ({ opens }: Slots, thickness: number): number => Math.max(0, thickness - (opens ?? 0));
 /** Share of the thickness that a cavity's height loses: closed at both ends, or open at one. */
-const bulge = (cavity: Cavity): number => (cavity.kind === 'closed' ? 1 : 0.5);
-
-/** Why contents cannot go in or lie inside, flat or in a box; null when they can. */
-export type FitRefusal = SlotRefusal | 'too_deep' | 'in_the_way';
-
-/** How contents sit in a folded holder; width and height along the contents' own. */
-export interface Fit {
-  /** Room left beside these contents, thickness taken off; negative when they do not fit. */
-  readonly ease: Ease;
-  /** Room left over them in a box; 0 in what lies flat. */
-  readonly depth: Mm;
-  /** Why the contents cannot go in, or cannot lie inside once closed. */
-  readonly insert: FitRefusal;
-  readonly seat: FitRefusal;
-}
+const bulge = (cavity: FlatCavity): number => (cavity.kind === 'closed' ? 1 : 0.5);
 
 /** Lengths along the contents' own axes as the mouth sees them (width across it, height into it), and back. */
-export const turned = <T>(built: Built, { width, height }: { width: T; height: T }): { width: T; height: T } =>
-  built.acrossMouth === 'width' ? { width, height } : { width: height, height: width };
+export const turned = <T>(
+  cavity: Cavity | undefined,
+  { width, height }: { width: T; height: T },
+): { width: T; height: T } =>
+  cavity && cavity.kind !== 'box' && cavity.acrossMouth === 'height'
+    ? { width: height, height: width }
+    : { width, height };
 
 /** A cavity as it is when the contents go in, and as it is at the end. */
 export interface Slots {
-  readonly cavity: Cavity;
+  readonly cavity: FlatCavity;
   readonly going: Slot;
   readonly lying: Slot;
   /** How far its walls stand apart at the mouth, mm, as the folded gusset unfolds; null without one. */
   readonly opens: Mm | null;
 }
 
-/** Opens the first cavity of a folded holder at both moments; null when it has none. */
-export function slotsOf(built: Built, folded: Folded, cavity: Cavity | undefined = built.cavities[0]): Slots | null {
-  if (!cavity) return null;
+/** Opens a cavity at both moments. */
+export function slotsOf(folded: Folded, cavity: FlatCavity): Slots {
   const { stack } = stageAfter(folded, cavity.insertAfter);
   return {
     cavity,
@@ -47,8 +38,8 @@ export function slotsOf(built: Built, folded: Folded, cavity: Cavity | undefined
 }
 
 /** The largest flat thing that both goes in and lies inside; mm along the contents' own axes. */
-export const insideOf = (built: Built, { going, lying }: Slots): Ease =>
-  turned(built, smaller(going.largest, lying.largest));
+export const insideOf = ({ cavity, going, lying }: Slots): Ease =>
+  turned(cavity, smaller(going.largest, lying.largest));
 
 const smaller = (a: Ease, b: Ease): Ease => ({
   width: mm(Math.min(a.width, b.width)),
@@ -56,15 +47,15 @@ const smaller = (a: Ease, b: Ease): Ease => ({
 });
 
 /** How the given contents fit, asked of the folded shape at insertion and when closed. */
-export function fitOf(built: Built, slots: Slots, contents: Contents): Fit {
+export function fitOf(slots: Slots, contents: Contents): Fit {
   const { cavity, going, lying } = slots;
-  const flat = turned(built, contents);
+  const flat = turned(cavity, contents);
   const thick = beyondGusset(slots, contents.thickness);
   const deep = flat.height + bulge(cavity) * thick;
   const want = { width: flat.width + thick, height: cavity.through ? Math.min(deep, lying.largest.height) : deep };
   const room = smaller(going.roomFor(want), lying.roomFor(want));
   return {
-    ease: turned(built, { width: mm(room.width - want.width), height: mm(room.height - want.height) }),
+    ease: turned(cavity, { width: mm(room.width - want.width), height: mm(room.height - want.height) }),
     depth: mm(0),
     insert: going.test(want),
     seat: lying.test(want),
@@ -72,11 +63,11 @@ export function fitOf(built: Built, slots: Slots, contents: Contents): Fit {
 }
 
 /** Most width and height that keep the least ease at a thickness; 0 where nothing fits. */
-export function largestContents(built: Built, slots: Slots, inside: Ease, least: Ease, thickness: Mm): Contents {
-  const { width, height } = turned(built, inside);
-  const limit = turned(built, least);
+export function largestContents(slots: Slots, inside: Ease, least: Ease, thickness: Mm): Contents {
+  const { width, height } = turned(slots.cavity, inside);
+  const limit = turned(slots.cavity, least);
   const thick = beyondGusset(slots, thickness);
-  const most = turned(built, {
+  const most = turned(slots.cavity, {
     width: mm(Math.max(0, width - thick - limit.width)),
     height: mm(Math.max(0, height - bulge(slots.cavity) * thick - limit.height)),
   });
@@ -84,8 +75,8 @@ export function largestContents(built: Built, slots: Slots, inside: Ease, least:
 }
 
 /** Most thickness at a width and height that keeps the least ease both ways; 0 when they do not fit at all. */
-export function thickest(built: Built, { cavity, opens }: Slots, inside: Ease, least: Ease, contents: Contents): Mm {
-  const [room, flat, limit] = [turned(built, inside), turned(built, contents), turned(built, least)];
+export function thickest({ cavity, opens }: Slots, inside: Ease, least: Ease, contents: Contents): Mm {
+  const [room, flat, limit] = [turned(cavity, inside), turned(cavity, contents), turned(cavity, least)];
   const across = room.width - flat.width - limit.width;
   const into = cavity.through ? Infinity : (room.height - flat.height - limit.height) / bulge(cavity);
   const most = Math.min(across, into);
@@ -99,15 +90,30 @@ export function thickest(built: Built, { cavity, opens }: Slots, inside: Ease, l
  * where there is one.
  */
 export function seatIn(
-  built: Built,
+  cavity: FlatCavity,
   inside: { readonly width: Mm; readonly height: Mm },
   contents: { readonly width: Mm; readonly height: Mm },
 ): { readonly x: number; readonly y: number; readonly width: Mm; readonly height: Mm } {
-  const [lying, room] = [turned(built, contents), turned(built, inside)];
+  const [lying, room] = [turned(cavity, contents), turned(cavity, inside)];
   const left = room.height - lying.height;
   return {
     ...lying,
     x: (room.width - lying.width) / 2,
-    y: built.cavities[0]?.through ? left / 2 : Math.max(0, left),
+    y: cavity.through ? left / 2 : Math.max(0, left),
+  };
+}
+
+/** A flat cavity, ready to be asked. */
+export function pocketHold(folded: Folded, cavity: FlatCavity): Hold {
+  const slots = slotsOf(folded, cavity);
+  const inside: Size3 = { ...insideOf(slots), depth: mm(0) };
+  return {
+    cavity,
+    inside,
+    limits: cavity.through ? [cavity.acrossMouth ?? 'width'] : ['width', 'height'],
+    opens: slots.opens,
+    fit: (contents) => fitOf(slots, contents),
+    largest: (least, thickness) => largestContents(slots, inside, least, thickness),
+    thickest: (least, contents) => thickest(slots, inside, least, contents),
   };
 }

@@ -1,0 +1,40 @@
+import type { Contents, Ease } from '../constructions';
+import type { Cavity, Folded, Size3, SlotRefusal } from '../fold';
+import type { Mm } from '../length';
+import { boxHold } from './box';
+import { pocketHold } from './pocket';
+
+/** Why contents cannot go in or lie inside, flat or in a box; null when they can. */
+export type FitRefusal = SlotRefusal | 'too_deep' | 'in_the_way';
+
+/** How contents sit in a folded holder; width and height along the contents' own. */
+export interface Fit {
+  /** Room left beside these contents, thickness taken off; negative when they do not fit. */
+  readonly ease: Ease;
+  /** Room left over them in a box; 0 in what lies flat. */
+  readonly depth: Mm;
+  /** Why the contents cannot go in, or cannot lie inside once closed. */
+  readonly insert: FitRefusal;
+  readonly seat: FitRefusal;
+}
+
+/** A cavity of a folded holder, ready to be asked. All lengths are mm along the contents' own axes. */
+export interface Hold {
+  readonly cavity: Cavity;
+  /** The largest thing that both goes in and lies inside; depth 0 in what lies flat. */
+  readonly inside: Size3;
+  /** The lengths of the contents that it limits. */
+  readonly limits: readonly (keyof Size3)[];
+  /** How far the walls of a gusset stand apart at the mouth, mm; null without one. */
+  readonly opens: Mm | null;
+  /** How the given contents sit, asked of the folded shape when they go in and at the end. */
+  readonly fit: (contents: Contents) => Fit;
+  /** Most width and height that keep the least ease at a thickness; 0 where nothing fits. */
+  readonly largest: (least: Ease, thickness: Mm) => Contents;
+  /** Most thickness at a width and height that keeps the least ease; 0 when they do not fit at all. */
+  readonly thickest: (least: Ease, contents: Contents) => Mm;
+}
+
+/** Opens a cavity of a folded holder. Throws when what it says of itself is not in the folded thing. */
+export const holdOf = (folded: Folded, cavity: Cavity): Hold =>
+  cavity.kind === 'box' ? boxHold(folded, cavity) : pocketHold(folded, cavity);
