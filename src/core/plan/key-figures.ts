@@ -33,7 +33,7 @@ const each = (lengths: readonly Mm[], where: Pick<FigurePart, 'along' | 'from'> 
 
 /** The figures a maker wants large: what to cut, where to set, mark or score, what it comes out as, the room left. */
 export function keyFigures(made: Made, design: Design): KeyFigure[] {
-  const { built, inside, largest, finished, fit } = made;
+  const { inside, largest, finished, fit } = made;
   const [first, ...others] = made.pieces;
   const several = others.length > 0;
   const notched = first.piece.notches.length > 0;

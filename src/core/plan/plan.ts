@@ -1,4 +1,4 @@
-import { drawn, withFeatures, type Built, type Contents, type Ease, type Refusal } from '../constructions';
+import { drawn, withFeatures, type Built, type Contents, type Refusal } from '../constructions';
 import {
   assemble,
   facesView,
