@@ -42,7 +42,7 @@ function build(brief: Brief<Options>): BuildResult {
   if (blank) {
     if (Math.abs(blank.width - blank.height) > 1e-6)
       return refuse({
-        code: 'blank_not_square',
+        code: 'blank-not-square',
         value: mm(Math.max(blank.width, blank.height)),
         limit: mm(Math.min(blank.width, blank.height)),
       });
@@ -174,7 +174,7 @@ function build(brief: Brief<Options>): BuildResult {
           ]),
     ],
     front: 'above',
-    holds: sides.map((side) => [`front-${side}-${k}`, last[side]] as const),
+    claims: [{ kind: 'laps', pairs: sides.map((side) => [`front-${side}-${k}`, last[side]] as const) }],
     grips: [
       ...(blank
         ? [

@@ -43,7 +43,7 @@ function build(brief: Brief<Options>): BuildResult {
   const total = wanted - 2 * W >= lap / 2 ? wanted : 2 * W + lap;
   const joined = !blank && sheetLength !== undefined && total > sheetLength + 1e-6;
   if (joined && sheetLength < W + lap)
-    return refuse({ code: 'strip_too_short', value: sheetLength, limit: mm(W + lap) });
+    return refuse({ code: 'strip-too-short', value: sheetLength, limit: mm(W + lap) });
   const first = joined ? Math.min(W, onMark(sheetLength - W, brief, 'down')) : onMark((total - W) / 2, brief, 'up');
   const second = total - W - first;
   const [x1, x2] = [first, first + W];
@@ -111,7 +111,7 @@ function build(brief: Brief<Options>): BuildResult {
         through: true,
       },
     ],
-    holds: [['end-2', 'end-1'], ...(joined ? [['join', 'front'] as const] : [])],
+    claims: [{ kind: 'laps', pairs: [['end-2', 'end-1'], ...(joined ? [['join', 'front'] as const] : [])] }],
     grips: blank
       ? []
       : [
@@ -131,7 +131,7 @@ export const bellyBand: Construction<Options> = {
   build,
   schools: [],
   cures: [
-    { for: 'strip_too_short', label: 'Use a longer strip', options: (limit) => ({ sheetLength: limit }) },
+    { for: 'strip-too-short', label: 'Use a longer strip', options: (limit) => ({ sheetLength: limit }) },
     { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2) }) },
     partCure('lap', 'lap'),
   ],

@@ -101,6 +101,7 @@ export const fingerNotchOption = (fallback: Mm) =>
     'Diameter of a half-round bite at the opening, so that the contents can be pulled out; 0 for none.',
     fallback,
     { least: 0, most: 80 },
+    { madeWith: 'punch' },
   );
 
 /** When the notch is punched, where makers differ. */
@@ -122,7 +123,7 @@ export const NOTCH_SCHOOLS: readonly School[] = [
 ];
 
 /** What mends a notch that cannot be cut. */
-export const NOTCH_CURES: readonly Cure[] = ['notch_cuts_fold', 'notch_cuts_glue'].map((problem) => ({
+export const NOTCH_CURES: readonly Cure[] = (['notch-cuts-fold', 'notch-cuts-glue'] as const).map((problem) => ({
   for: problem,
   label: 'Leave the notch out',
   options: () => ({ fingerNotch: 0 }),
@@ -130,7 +131,7 @@ export const NOTCH_CURES: readonly Cure[] = ['notch_cuts_fold', 'notch_cuts_glue
 
 /** What mends a part that is too large: as large as there is room for, to a tenth of a millimetre. */
 export const partCure = (part: string, option: string, more: Readonly<Record<string, unknown>> = {}): Cure => ({
-  for: 'part_too_large',
+  for: 'part-too-large',
   part,
   label: 'Make it fit',
   options: (limit) => ({ [option]: Math.max(0.1, Math.floor((limit - 0.05) * 10) / 10), ...more }),
@@ -143,10 +144,14 @@ export const fingerNotch = (
 ): Built['features'] => (diameter > 0 ? [{ kind: 'finger-notch', cavity, diameter, when }] : []);
 
 /** The corner radius any closing flap may have. */
-export const cornerOption = () =>
-  lengthOption('Corner radius', 'A rounded closing flap does not catch or fray; 0 leaves it sharp.', inches(1 / 8), {
-    least: 0,
-  });
+export const cornerOption = (fallback = inches(1 / 8)) =>
+  lengthOption(
+    'Corner radius',
+    'A rounded closing flap does not catch or fray; 0 leaves it sharp.',
+    fallback,
+    { least: 0 },
+    { madeWith: 'corner rounder' },
+  );
 
 /** A flap with the corners away from its fold rounded, and what comes off. */
 export function roundedFlap(
@@ -161,9 +166,9 @@ export function roundedFlap(
   if (radius === 0) return { ok: true, polygon: shape, trims: [] };
   const outward = shape.some((p) => sideOf(foldLine, p) > 1e-6);
   const away = outward ? { from: foldLine.to, to: foldLine.from } : foldLine;
-  const rounded = roundFree(shape, away, radius, `round-${id}`, `corner of the ${name}`);
+  const rounded = roundFree(shape, away, radius, `round-${id}`, name);
   if ('limit' in rounded)
-    return { ok: false, refusal: { code: 'corner_too_round', value: radius, limit: rounded.limit } };
+    return { ok: false, refusal: { code: 'corner-too-round', value: radius, limit: rounded.limit } };
   return { ok: true, ...rounded };
 }
 

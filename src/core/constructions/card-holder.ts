@@ -108,9 +108,14 @@ function build(brief: Brief<Options>): BuildResult {
       },
     ],
     front: 'above',
-    holds: [
-      ['front', 'side-tab'],
-      ['front', 'bottom-tab'],
+    claims: [
+      {
+        kind: 'laps',
+        pairs: [
+          ['front', 'side-tab'],
+          ['front', 'bottom-tab'],
+        ],
+      },
     ],
     grips: blank
       ? [optionGrip('s-side-tab', RIGHT, 'tab', 'width of the tabs', g, [3, Math.min(W, H) / 2])]

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { inches, mm } from '../length';
+import { cornerOption } from './building';
 import type { Construction } from './construction';
 import { squareEnvelope } from './diagonal';
 import { lengthOption, openLengthOption } from './options';
@@ -19,7 +20,7 @@ const options = z.strictObject({
       over: 0,
     },
   ),
-  corner: lengthOption('Corner radius', 'Of the closing flap; 0 leaves it sharp.', inches(1 / 4), { least: 0 }),
+  corner: cornerOption(inches(1 / 4)),
 });
 type Options = z.output<typeof options>;
 
@@ -44,8 +45,8 @@ export const coinEnvelope: Construction<Options> = {
     }),
   schools: [],
   cures: [
-    { for: 'setting_off_sheet', label: 'Set it in the middle', options: () => ({ setting: undefined }) },
-    { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
+    { for: 'setting-off-sheet', label: 'Set it in the middle', options: () => ({ setting: undefined }) },
+    { for: 'corner-too-round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
     { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2) }) },
   ],
   advice: [

@@ -1,8 +1,10 @@
 import type { z } from 'zod';
-import type { AssemblyStep, Cavity, LidPair } from '../fold';
+import type { AssemblyStep, Cavity } from '../fold';
 import type { Point } from '../geometry';
 import type { Graduation, Mm } from '../length';
 import type { Blank, Edge, Piece } from '../pattern';
+import type { Claim } from './claims';
+import type { AskedKind, RefusalCode } from './facts';
 
 export interface Contents {
   readonly width: Mm;
@@ -95,74 +97,35 @@ export interface Built {
   readonly assembly: readonly AssemblyStep[];
   /** The first is the one the contents are sized for; none for what holds nothing: a mat. */
   readonly cavities: readonly Cavity[];
-  /** The lid, where there is one. */
-  readonly lid: LidPair | null;
-  /** Pairs of walls whose edges must meet once they stand. */
-  readonly meets: readonly (readonly [string, string])[];
-  /** A loop of two walls that a pen is pushed through, the step that makes it, and the pen asked for; null without one. */
-  readonly penLoop: {
-    readonly walls: readonly [string, string];
-    readonly after: string;
-    readonly pen: Mm | null;
-  } | null;
-  /** Flaps whose tips lap over the opening, and what a tie hole there takes with its margin, mm. */
-  readonly tie: { readonly flaps: readonly [string, string]; readonly needs: Mm } | null;
-  /** Panels that were too deep for the opening, and whose tips are turned under. */
-  readonly turnedUnder: readonly string[];
+  /** What it promises beyond its pattern. */
+  readonly claims: readonly Claim[];
   readonly start: Start;
-  /** Pairs of panels whose lap holds the thing together. */
-  readonly holds: readonly (readonly [string, string])[];
-  /** Pairs of flaps that face each other across the floor. */
-  readonly facing: readonly (readonly [string, string])[];
   /** Panels meant to stand out past the floor. */
   readonly proud: readonly string[];
   /** The side of the finished pile that is looked at: what lay on the table, or the top. */
   readonly front: 'below' | 'above';
   readonly grips: readonly Grip[];
   readonly features: readonly Feature[];
-  /** Panels that move in a channel: the moving one, and the two it runs between. */
-  readonly slides: readonly { readonly panel: string; readonly between: readonly [string, string] }[];
 }
 
 /** What most constructions have none of; a construction writes only what it has. */
 export const PLAIN = {
   cavities: [],
-  lid: null,
-  meets: [],
-  penLoop: null,
-  tie: null,
-  turnedUnder: [],
+  claims: [],
   start: { edge: 1, reference: 'ruler' },
-  holds: [],
-  facing: [],
   proud: [],
   front: 'below',
   grips: [],
   features: [],
-  slides: [],
 } as const satisfies Partial<Built>;
 
 /** Why no pattern exists for a valid question. Data; the sentence is made where words are made. */
 export interface Refusal {
-  readonly code:
-    | 'blank_not_square'
-    | 'notch_off_sheet'
-    | 'setting_off_sheet'
-    | 'corner_too_round'
-    | 'tip_too_deep'
-    | 'sheet_too_small'
-    | 'part_too_large'
-    | 'part_too_small'
-    | 'contents_too_small'
-    | 'notch_cuts_fold'
-    | 'notch_cuts_glue'
-    | 'hole_cuts_fold'
-    | 'holes_touch'
-    | 'strip_too_short';
+  readonly code: RefusalCode;
   readonly value: Mm;
   readonly limit: Mm;
-  /** Names the sentence needs: which side of the sheet, which part. */
-  readonly about?: Readonly<Record<string, string>>;
+  /** What its sentence needs besides: which side of the sheet, which part. */
+  readonly about?: { readonly part?: string; readonly side?: string };
 }
 
 export type BuildResult =
@@ -184,8 +147,8 @@ export interface Advice {
 
 /** A change of a construction's own options that cures a failed check, or a refusal. */
 export interface Cure {
-  /** The check's id, or the refusal's code. */
-  readonly for: string;
+  /** The finding, or the refusal, that it cures. */
+  readonly for: AskedKind;
   /** The part a refusal must be about, where there are several. */
   readonly part?: string;
   /** The words on its button. */

@@ -34,7 +34,7 @@ function build(brief: Brief<Options>): BuildResult {
   if (blank)
     for (const side of ['width', 'height'] as const)
       if (blank[side] <= round + 4 * turnIn)
-        return refuse({ code: 'sheet_too_small', value: blank[side], limit: mm(round + 4 * turnIn), about: { side } });
+        return refuse({ code: 'sheet-too-small', value: blank[side], limit: mm(round + 4 * turnIn), about: { side } });
   // The board is as it is: nothing is rounded.
   const W = blank ? blank.width - round : contents!.width;
   const H = blank ? blank.height - round : contents!.height;
@@ -148,11 +148,16 @@ function build(brief: Brief<Options>): BuildResult {
         insertAfter: 'flat',
       },
     ],
-    meets: [
-      ['edge-near', 'edge-left'],
-      ['edge-near', 'edge-right'],
-      ['edge-far', 'edge-left'],
-      ['edge-far', 'edge-right'],
+    claims: [
+      {
+        kind: 'walls-meet',
+        pairs: [
+          ['edge-near', 'edge-left'],
+          ['edge-near', 'edge-right'],
+          ['edge-far', 'edge-left'],
+          ['edge-far', 'edge-right'],
+        ],
+      },
     ],
     grips: blank
       ? []

@@ -50,7 +50,7 @@ function build(brief: Brief<Options>): BuildResult {
   const w = blank ? (blank.width - f - aim.width - rise) / 2 : 0;
   if (blank && w <= 3)
     return refuse({
-      code: 'sheet_too_small',
+      code: 'sheet-too-small',
       value: blank.width,
       limit: mm(f + aim.width + rise),
       about: { side: 'width' },
@@ -76,7 +76,7 @@ function build(brief: Brief<Options>): BuildResult {
   const D = blank ? mm(blank.height - 2 * m) : depthTold;
   if (blank && k > D - CLEAR)
     return refuse({
-      code: 'sheet_too_small',
+      code: 'sheet-too-small',
       value: blank.height,
       limit: mm(2 * m + k + CLEAR),
       about: { side: 'height' },
@@ -177,11 +177,16 @@ function build(brief: Brief<Options>): BuildResult {
         insertAfter: 'raise-back',
       },
     ],
-    meets: [
-      ['base', 'front'],
-      ['base', 'back'],
-      ['wall-1', 'front'],
-      ['wall-2', 'front'],
+    claims: [
+      {
+        kind: 'walls-meet',
+        pairs: [
+          ['base', 'front'],
+          ['base', 'back'],
+          ['wall-1', 'front'],
+          ['wall-2', 'front'],
+        ],
+      },
     ],
     grips: blank
       ? []
@@ -212,7 +217,7 @@ export const deskFile: Construction<Options> = {
     { for: 'room-depth', label: 'Make it as deep as the stack', options: () => ({ depth: undefined }) },
     partCure('front', 'frontHeight'),
     {
-      for: 'part_too_large',
+      for: 'part-too-large',
       part: 'gap under the tuck',
       label: 'Front 1 1/2 in',
       options: () => ({ frontHeight: inches(3 / 2) }),

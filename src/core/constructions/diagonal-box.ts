@@ -4,15 +4,7 @@ import { area, intersection, anticlockwise, type Point, type Polygon } from '../
 import { inches, mm, type Mm } from '../length';
 import { drawPiece, type FoldLine, type Hole, type Notch, type Panel, type Piece, type SlitLine } from '../pattern';
 import { built, EASE, fold, raise, refuse } from './building';
-import {
-  PLAIN,
-  type Brief,
-  type BuildResult,
-  type Built,
-  type Construction,
-  type Ease,
-  type Refusal,
-} from './construction';
+import { PLAIN, type Brief, type BuildResult, type Construction, type Ease, type Refusal } from './construction';
 import { depthFor, depthOption, layLiner, lidCures, LINER, linerPiece, putLidOn } from './lids';
 import { choiceOption, lengthOption, openLengthOption, yesNoOption } from './options';
 import { marksRound } from './rounding';
@@ -40,10 +32,13 @@ const options = z.strictObject({
     { least: 0, most: 20 },
   ),
   liner: yesNoOption('Liner', 'A sheet on the floor that covers the tips folded in.', true),
-  tieHole: lengthOption('Tie hole', 'Diameter of the hole where the tips lap; 0 for none.', inches(1 / 8), {
-    least: 0,
-    most: 20,
-  }),
+  tieHole: lengthOption(
+    'Tie hole',
+    'Diameter of the hole where the tips lap; 0 for none.',
+    inches(1 / 8),
+    { least: 0, most: 20 },
+    { madeWith: 'punch' },
+  ),
 });
 type Options = z.output<typeof options>;
 
@@ -112,19 +107,38 @@ function build(brief: Brief<Options>): BuildResult {
     cavities: [
       { kind: 'box', id: 'box', floor: 'floor', across, tall: 'wall-1', onEdge: false, insertAfter: raised.at(-1)!.id },
     ],
-    lid: lid ? { inner: 'floor', outer: 'lid-floor', across, outerAcross: lidAcross, wall: 'lid-wall-1' } : null,
-    meets: [...box.meets, ...(lid?.meets ?? [])],
-    tie: lidded
-      ? null
-      : { flaps: ['flap-2', 'flap-4'], needs: mm(options.tieHole > 0 ? options.tieHole + 2 * HOLE_MARGIN : 0) },
-    turnedUnder: [...box.turned, ...(lid?.turned ?? [])],
+    claims: [
+      { kind: 'walls-meet', pairs: [...box.meets, ...(lid?.meets ?? [])] },
+      ...(lid
+        ? [
+            {
+              kind: 'lid',
+              inner: 'floor',
+              outer: 'lid-floor',
+              across,
+              outerAcross: lidAcross,
+              wall: 'lid-wall-1',
+            } as const,
+          ]
+        : []),
+      ...(lidded
+        ? []
+        : [
+            {
+              kind: 'tie',
+              flaps: ['flap-2', 'flap-4'],
+              needs: mm(options.tieHole > 0 ? options.tieHole + 2 * HOLE_MARGIN : 0),
+            } as const,
+          ]),
+      { kind: 'tips-turned', flaps: [...box.turned, ...(lid?.turned ?? [])] },
+    ],
   });
 }
 
 function fromPaper({ blank, making, options, thickness, ...brief }: Brief<Options>): Layout | Refusal {
   const { width, height } = blank!;
   if (Math.abs(width - height) > 1e-6)
-    return { code: 'blank_not_square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
+    return { code: 'blank-not-square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
   const { notch, offset } = making;
   const whole = { ...brief, blank, making, options, thickness } as Brief<Options>;
   const apart = onMark(Math.SQRT2 * depthFor(whole, options.depth), whole);
@@ -132,14 +146,14 @@ function fromPaper({ blank, making, options, thickness, ...brief }: Brief<Option
   const second = options.secondSetting === undefined ? first + apart : options.secondSetting + offset;
   if (first <= notch / 2 + HAIR)
     return options.setting === undefined
-      ? { code: 'notch_off_sheet', value: width, limit: mm(apart + notch) }
-      : { code: 'setting_off_sheet', value: options.setting, limit: mm(notch / 2 - offset) };
+      ? { code: 'notch-off-sheet', value: width, limit: mm(apart + notch) }
+      : { code: 'setting-off-sheet', value: options.setting, limit: mm(notch / 2 - offset) };
   if (second >= width - notch / 2 - HAIR)
     return options.secondSetting === undefined
-      ? { code: 'notch_off_sheet', value: width, limit: mm(first + apart + notch / 2) }
-      : { code: 'setting_off_sheet', value: options.secondSetting, limit: mm(width - notch / 2 - offset) };
+      ? { code: 'notch-off-sheet', value: width, limit: mm(first + apart + notch / 2) }
+      : { code: 'setting-off-sheet', value: options.secondSetting, limit: mm(width - notch / 2 - offset) };
   if (second - first < CLEAR)
-    return { code: 'setting_off_sheet', value: mm(second - offset), limit: mm(first + CLEAR - offset) };
+    return { code: 'setting-off-sheet', value: mm(second - offset), limit: mm(first + CLEAR - offset) };
   return { side: width, first, second, notch };
 }
 
@@ -365,7 +379,7 @@ function drawBox(prefix: string, name: string, layout: Layout, tray: boolean, ti
       }),
     ],
     closing,
-    meets: [1, 3].flatMap((k) => [2, 4].map((j) => [id(`wall-${k}`), id(`wall-${j}`)] as const)) as Built['meets'],
+    meets: [1, 3].flatMap((k) => [2, 4].map((j) => [id(`wall-${k}`), id(`wall-${j}`)] as const)),
   };
 }
 
@@ -396,12 +410,12 @@ export const diagonalBox: Construction<Options> = {
     { for: 'room-depth', label: 'Make it as deep as the contents', options: () => ({ depth: undefined }) },
     { for: 'tie', label: 'Leave the tie hole out', options: () => ({ tieHole: 0 }) },
     {
-      for: 'part_too_large',
+      for: 'part-too-large',
       part: 'lid’s allowance',
       label: 'Make it fit',
       options: (limit: Mm) => ({ lidAllowance: Math.max(0, Math.floor(limit * 10) / 10) }),
     },
-    { for: 'notch_off_sheet', label: 'Depth 1/2 in', options: () => ({ depth: inches(1 / 2) }) },
+    { for: 'notch-off-sheet', label: 'Depth 1/2 in', options: () => ({ depth: inches(1 / 2) }) },
   ],
   advice: [
     {

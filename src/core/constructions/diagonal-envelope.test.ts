@@ -4,7 +4,7 @@ import { INCH, inches, mm } from '../length';
 import { checksOf, type Made } from '../plan';
 import { lapBetween, layerOf, mouthView, reachAcross, type FlatCavity } from '../fold';
 import { bestCandidate, marksRound } from './rounding';
-import { CONSTRUCTIONS, constructionNamed } from '.';
+import { claimsOf, CONSTRUCTIONS, constructionNamed } from '.';
 
 const envelope = (fields: object) => planOf({ version: 1, construction: 'diagonal-envelope', ...fields });
 const made = (fields: object): Made => {
@@ -59,7 +59,8 @@ describe('the folded shape agrees with the derivation (geometry of the fold line
       6,
     );
     // Neighbouring flaps overlap by a band exactly n wide.
-    for (const [x, y] of m.built.holds) expect(lapBetween(finished, x, y).breadth / INCH).toBeCloseTo(n, 5);
+    for (const [x, y] of claimsOf(m.built.claims, 'laps')[0]!.pairs)
+      expect(lapBetween(finished, x, y).breadth / INCH).toBeCloseTo(n, 5);
   });
 
   test('p and L − p give the same envelope', () => {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { inches } from '../length';
+import { cornerOption } from './building';
 import type { Construction } from './construction';
 import { squareEnvelope, TRIM_CLEARANCE } from './diagonal';
 import { choiceOption, lengthOption, openLengthOption } from './options';
@@ -23,12 +24,7 @@ const options = z.strictObject({
   tipDepth: lengthOption('Depth of the tip', 'How much of the tip is cut off or folded back.', inches(1 / 2), {
     over: 0,
   }),
-  corner: lengthOption(
-    'Corner radius',
-    'A rounded closing flap does not catch or fray; 0 leaves it sharp.',
-    inches(1 / 4),
-    { least: 0 },
-  ),
+  corner: cornerOption(inches(1 / 4)),
   flaps: choiceOption('Long flaps', 'Trimmed flaps stop inside the far fold where whole ones would stick out.', [
     'whole',
     'trimmed',
@@ -83,9 +79,9 @@ export const diagonalEnvelope: Construction<Options> = {
   cures: [
     { for: 'overhang', label: 'Trim the flaps', options: () => ({ flaps: 'trimmed' }) },
     { for: 'hole', label: 'Leave the flaps whole', options: () => ({ flaps: 'whole', tip: 'point' }) },
-    { for: 'setting_off_sheet', label: 'Set it in the middle', options: () => ({ setting: undefined }) },
-    { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
-    { for: 'tip_too_deep', label: 'Take less off', options: (limit) => ({ tipDepth: limit / 2 }) },
+    { for: 'setting-off-sheet', label: 'Set it in the middle', options: () => ({ setting: undefined }) },
+    { for: 'corner-too-round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
+    { for: 'tip-too-deep', label: 'Take less off', options: (limit) => ({ tipDepth: limit / 2 }) },
   ],
   advice: [
     {

@@ -61,13 +61,13 @@ const tidy = (length: Mm): Mm => mm(Math.round(length * 1e6) / 1e6);
 function fromPaper({ blank, making, options }: Brief<SquareOptions>): Layout | Refusal {
   const { width, height } = blank!;
   if (Math.abs(width - height) > 1e-6)
-    return { code: 'blank_not_square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
+    return { code: 'blank-not-square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
   const { notch } = making;
-  if (width <= 2 * notch) return { code: 'notch_off_sheet', value: width, limit: mm(2 * notch) };
+  if (width <= 2 * notch) return { code: 'notch-off-sheet', value: width, limit: mm(2 * notch) };
   const setting = mm((options.setting ?? width / 2) + making.offset);
   if (setting <= notch / 2 || setting >= width - notch / 2)
     return {
-      code: 'setting_off_sheet',
+      code: 'setting-off-sheet',
       value: options.setting ?? setting,
       limit: setting <= notch / 2 ? mm(notch / 2 - making.offset) : mm(width - notch / 2 - making.offset),
     };
@@ -218,7 +218,7 @@ function draw({ side, setting, notch, start }: Layout, brief: Brief<SquareOption
       const most = foldLength(k) / 2;
       const depth = measurable(options.tipDepth, 'nearest', making);
       if (depth > most - 1e-6 || depth <= 0)
-        return { ok: false, refusal: { code: 'tip_too_deep', value: options.tipDepth, limit: mm(most) } };
+        return { ok: false, refusal: { code: 'tip-too-deep', value: options.tipDepth, limit: mm(most) } };
       const line = parallel(fold, cornerDepth - depth);
       if (options.tip === 'folded') {
         tip = { id: 'tip', name: title.tip!, polygon: cutBack(shape, reversed(line)) };
@@ -234,9 +234,9 @@ function draw({ side, setting, notch, start }: Layout, brief: Brief<SquareOption
       } else shape = straighten(shape, line, 'tip of the closing flap');
     }
     if (k === closing && options.corner > 0 && !tip) {
-      const rounded = roundFree(shape, fold, options.corner, 'round', 'corner of the closing flap');
+      const rounded = roundFree(shape, fold, options.corner, 'round', 'closing flap');
       if ('limit' in rounded)
-        return { ok: false, refusal: { code: 'corner_too_round', value: options.corner, limit: rounded.limit } };
+        return { ok: false, refusal: { code: 'corner-too-round', value: options.corner, limit: rounded.limit } };
       trims.push(...rounded.trims);
       shape = rounded.polygon;
     }
@@ -308,15 +308,23 @@ function draw({ side, setting, notch, start }: Layout, brief: Brief<SquareOption
         },
       ],
       start,
-      holds: [
-        ['bottom', 'side-1'],
-        ['bottom', 'side-2'],
-        ['closing', 'side-1'],
-        ['closing', 'side-2'],
-      ],
-      facing: [
-        ['side-1', 'side-2'],
-        ['bottom', 'closing'],
+      claims: [
+        {
+          kind: 'laps',
+          pairs: [
+            ['bottom', 'side-1'],
+            ['bottom', 'side-2'],
+            ['closing', 'side-1'],
+            ['closing', 'side-2'],
+          ],
+        },
+        {
+          kind: 'facing',
+          pairs: [
+            ['side-1', 'side-2'],
+            ['bottom', 'closing'],
+          ],
+        },
       ],
       grips: gripsFor(ordered, notches[0]!.at, side, brief),
     },

@@ -15,13 +15,13 @@ export function drawn(construction: Construction, brief: Brief): BuildResult {
     if (contents && contents[side] < LEAST_CONTENTS)
       return {
         ok: false,
-        refusal: { code: 'contents_too_small', value: contents[side], limit: LEAST_CONTENTS, about: { side } },
+        refusal: { code: 'contents-too-small', value: contents[side], limit: LEAST_CONTENTS, about: { side } },
       };
   try {
     return construction.build(brief);
   } catch (error) {
     if (!(error instanceof Undrawable)) throw error;
     const { part, breadth, least } = error;
-    return { ok: false, refusal: { code: 'part_too_small', value: breadth, limit: least, about: { part } } };
+    return { ok: false, refusal: { code: 'part-too-small', value: breadth, limit: least, about: { part } } };
   }
 }

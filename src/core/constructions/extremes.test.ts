@@ -179,9 +179,13 @@ test.each(CONSTRUCTIONS.map((construction) => [construction.name, construction] 
         own.push(
           `handle ${hinge} along ${short(along.x)} ${short(along.y)}, ${words}: ${does.kind === 'room' ? `room ${does.side} × ${short(does.rate)}` : `${does.option} from ${short(does.from)} × ${short(does.rate)}, ${short(does.least)} to ${short(does.most)}`}`,
         );
-      const { start, holds, facing, proud, front, slides, meets, turnedUnder } = built;
+      const { start, proud, front, claims } = built;
       own.push(
-        `from edge ${start.edge} of the ${start.reference}, holds ${holds.join(' ')}, facing ${facing.join(' ')}, proud ${proud.join(' ')}, front ${front}, slides ${slides.map(({ panel, between }) => `${panel} ${between.join('-')}`).join(' ')}, meets ${meets.join(' ')}, under ${turnedUnder.join(' ')}`,
+        `from edge ${start.edge} of the ${start.reference}, proud ${proud.join(' ')}, front ${front}`,
+        ...claims.map(
+          ({ kind, ...claim }) =>
+            `claims ${kind}: ${JSON.stringify(claim, (_, v: unknown) => (typeof v === 'number' ? Math.round(v * 100) / 100 + 0 : v))}`,
+        ),
       );
       for (const cavity of built.cavities) {
         const { id, kind, floor, insertAfter } = cavity;

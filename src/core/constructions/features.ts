@@ -77,12 +77,12 @@ function notched(built: Built, folded: Folded, feature: Extract<Feature, { kind:
   const cut = covers.filter((layer) => intersection(layer.polygon, circle).some((shared) => area(shared) > 0.01));
   if (cut.length === 0) return { ok: true, built };
   const hit = new Set(cut.map((layer) => layer.panel));
-  if (cutsFold(stack, hit, centre, feature.diameter / 2)) return refusal('notch_cuts_fold', feature.diameter);
+  if (cutsFold(stack, hit, centre, feature.diameter / 2)) return refusal('notch-cuts-fold', feature.diameter);
   for (const joint of stack.joints) {
     if (!hit.has(joint.panel) && !hit.has(joint.onto)) continue;
     const { map } = layerOf(stack, joint.panel);
     if (joint.polygons.some((ring) => intersection(applyAll<'folded'>(map, ring), circle).length > 0))
-      return refusal('notch_cuts_glue', feature.diameter);
+      return refusal('notch-cuts-glue', feature.diameter);
   }
   return {
     ok: true,
@@ -96,7 +96,7 @@ function notched(built: Built, folded: Folded, feature: Extract<Feature, { kind:
         intersection(panel.polygon, onSheet).forEach((polygon, i) =>
           trims.push({
             id: `notch-${panel.id}${i > 0 ? `-${i}` : ''}`,
-            name: `finger notch in the ${panel.name}`,
+            name: panel.name,
             polygon,
             cut: { kind: 'punched', centre: apply<'sheet'>(back, centre), diameter: feature.diameter },
           }),
@@ -112,7 +112,7 @@ function holed(built: Built, folded: Folded, feature: Extract<Feature, { kind: '
   const { finished: stack } = folded;
   const centre = apply<'folded'>(layerOf(stack, feature.panels[0]).map, feature.centre);
   const hit = new Set(feature.panels);
-  if (cutsFold(stack, hit, centre, feature.diameter / 2)) return refusal('hole_cuts_fold', feature.diameter);
+  if (cutsFold(stack, hit, centre, feature.diameter / 2)) return refusal('hole-cuts-fold', feature.diameter);
   const holes = new Map(
     feature.panels.map((panel): [string, Hole] => [
       panel,
@@ -130,11 +130,11 @@ function holed(built: Built, folded: Folded, feature: Extract<Feature, { kind: '
       if (!hole) continue;
       const inside =
         contains(panel.polygon, hole.centre) && rimDistance(panel.polygon, hole.centre) > feature.diameter / 2;
-      if (!inside) return refusal('hole_cuts_fold', feature.diameter);
+      if (!inside) return refusal('hole-cuts-fold', feature.diameter);
       const near = piece.holes.find(
         (other) => distance(other.centre, hole.centre) < (other.diameter + hole.diameter) / 2,
       );
-      if (near) return refusal('holes_touch', feature.diameter);
+      if (near) return refusal('holes-touch', feature.diameter);
     }
   return {
     ok: true,
@@ -146,7 +146,7 @@ function holed(built: Built, folded: Folded, feature: Extract<Feature, { kind: '
 }
 
 const refusal = (
-  code: 'notch_cuts_fold' | 'notch_cuts_glue' | 'hole_cuts_fold' | 'holes_touch',
+  code: 'notch-cuts-fold' | 'notch-cuts-glue' | 'hole-cuts-fold' | 'holes-touch',
   value: number,
 ): BuildResult => ({
   ok: false,

@@ -15,6 +15,7 @@ const options = z.strictObject({
     'Rounded corners keep the mat inside the flap’s blunt ones.',
     inches(1 / 4),
     { least: 0 },
+    { madeWith: 'corner rounder' },
   ),
 });
 type Options = z.output<typeof options>;
@@ -30,7 +31,7 @@ function build(brief: Brief<Options>): BuildResult {
   const shortening = r * (2 + Math.SQRT2);
   if (blank && Math.abs(blank.width - blank.height) > 1e-6)
     return refuse({
-      code: 'blank_not_square',
+      code: 'blank-not-square',
       value: mm(Math.max(blank.width, blank.height)),
       limit: mm(Math.min(blank.width, blank.height)),
     });
@@ -62,13 +63,14 @@ function build(brief: Brief<Options>): BuildResult {
   const straight: Polygon<'sheet'> =
     blunt > 0 ? ring([blunt, 0], [s, 0], [0, s], [0, blunt]) : ring([0, 0], [s, 0], [0, s]);
   const corners = straight.map((_, i) => i);
-  const round = rounded(straight, corners, cornerRadius, 'round', 'corner of the mat');
-  if ('limit' in round) return refuse({ code: 'corner_too_round', value: cornerRadius, limit: round.limit });
+  const round = rounded(straight, corners, cornerRadius, 'round', 'mat');
+  if ('limit' in round) return refuse({ code: 'corner-too-round', value: cornerRadius, limit: round.limit });
   const shape = round.polygon;
   const trims: Trim[] = [
     {
       id: 'second-mat',
       name: 'second mat',
+      kept: true,
       polygon: ring([s, 0], [s, s], [0, s]),
       cut: {
         kind: 'path',
@@ -135,7 +137,7 @@ export const flapMat: Construction<Options> = {
   schools: [],
   cures: [
     partCure('reveal', 'reveal'),
-    { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ cornerRadius: Math.floor(limit) }) },
+    { for: 'corner-too-round', label: 'Make it fit', options: (limit) => ({ cornerRadius: Math.floor(limit) }) },
   ],
   advice: [
     {

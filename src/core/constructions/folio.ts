@@ -184,10 +184,15 @@ function build(brief: Brief<Options>): BuildResult {
       },
       ...patches.map(({ cavity }) => cavity),
     ],
-    meets: [
-      ['middle-2', 'spine-2'],
-      ['spine-1', 'wing-1'],
-      ['spine-2', 'wing-2'],
+    claims: [
+      {
+        kind: 'walls-meet',
+        pairs: [
+          ['middle-2', 'spine-2'],
+          ['spine-1', 'wing-1'],
+          ['spine-2', 'wing-2'],
+        ],
+      },
     ],
     proud: ['strap', 'strap-tail'],
   });

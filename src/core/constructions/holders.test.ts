@@ -246,7 +246,7 @@ describe('features', () => {
   test('a finger notch bites only what covers the contents, two fifths of its diameter deep, at the middle of the opening', () => {
     const { piece } = made('card-holder', holder('1 in')).pieces[0];
     const bites = piece.trims.filter((trim) => trim.cut.kind === 'punched');
-    expect(bites.map((trim) => trim.name)).toEqual(['finger notch in the front']);
+    expect(bites.map((trim) => trim.name)).toEqual(['front']);
     const front = piece.panels.find((p) => p.id === 'front')!;
     const middle = (Math.min(...front.polygon.map((p) => p.x)) + Math.max(...front.polygon.map((p) => p.x))) / 2;
     const lowest = bites[0]!.polygon.reduce((a, b) => (b.y < a.y ? b : a));

@@ -4,3 +4,5 @@ export { drawn } from './drawn';
 export { withFeatures } from './features';
 export { CONSTRUCTIONS, constructionNamed } from './registry';
 export { optionFields, type OptionField } from './options';
+export * from './claims';
+export type { AskedKind, Facts, RefusalCode } from './facts';

@@ -137,9 +137,14 @@ function build(brief: Brief<Options>): BuildResult {
       },
     ],
     front: 'above',
-    holds: [
-      ['tab-1', 'back'],
-      ['tab-2', 'back'],
+    claims: [
+      {
+        kind: 'laps',
+        pairs: [
+          ['tab-1', 'back'],
+          ['tab-2', 'back'],
+        ],
+      },
     ],
     grips: [
       blank

@@ -72,7 +72,7 @@ export const putLidOn = (
 
 /** What mends a lid that does not go on: as much more as it lacks, to the next sixteenth. */
 export const lidCures = (rate = 1): readonly Cure[] =>
-  ['lid-width', 'lid-height'].map((check) => ({
+  (['lid-width', 'lid-height'] as const).map((check) => ({
     for: check,
     label: 'Make the lid larger',
     options: (needed) => ({

@@ -10,15 +10,23 @@ export interface OptionMeta {
   readonly limits?: LengthLimits;
   /** Set on options that say what is fixed on the paper already: they have no place in a contents-first design. */
   readonly onPaper?: true;
+  /** The tool that makes it, and has a size of its own. */
+  readonly madeWith?: 'punch' | 'corner rounder';
   /** What happens when an option without a default is left open. */
   readonly open?: string;
 }
 
 /** A length option: `fallback` in mm when left out. */
-export const lengthOption = (title: string, reason: string, fallback: Mm, limits: LengthLimits) =>
+export const lengthOption = (
+  title: string,
+  reason: string,
+  fallback: Mm,
+  limits: LengthLimits,
+  more: Pick<OptionMeta, 'madeWith'> = {},
+) =>
   lengthSchema(limits)
     .prefault(fallback)
-    .meta({ title, description: reason, unit: 'mm', limits } satisfies OptionMeta);
+    .meta({ title, description: reason, unit: 'mm', limits, ...more } satisfies OptionMeta);
 
 /** A length option with no value of its own until the person gives one; `open` says what holds until then. */
 export const openLengthOption = (
@@ -72,15 +80,18 @@ export function optionFields(options: z.ZodType): OptionField[] {
   const { properties = {} } = z.toJSONSchema(options, { io: 'input', unrepresentable: 'any' }) as {
     properties?: Record<string, OptionMeta & { enum?: string[]; default?: string | number | boolean }>;
   };
-  return Object.entries(properties).map(([name, { title, description, unit, limits, onPaper, open, ...rest }]) => ({
-    name,
-    title,
-    description,
-    unit,
-    ...(limits ? { limits } : {}),
-    ...(onPaper ? { onPaper } : {}),
-    ...(open ? { open } : {}),
-    choices: rest.enum ?? [],
-    fallback: rest.default,
-  }));
+  return Object.entries(properties).map(
+    ([name, { title, description, unit, limits, onPaper, madeWith, open, ...rest }]) => ({
+      name,
+      title,
+      description,
+      unit,
+      ...(limits ? { limits } : {}),
+      ...(onPaper ? { onPaper } : {}),
+      ...(madeWith ? { madeWith } : {}),
+      ...(open ? { open } : {}),
+      choices: rest.enum ?? [],
+      fallback: rest.default,
+    }),
+  );
 }

@@ -51,7 +51,7 @@ function build(brief: Brief<Options>): BuildResult {
   if (2 * hem > H + HAIR) return refuse(tooLarge('hem', hem, blank ? (blank.height - g) / 3 : H / 2));
   if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, H));
   const narrowest = mm(2 * NARROWER + 2 * LINED);
-  if (W <= narrowest) return refuse({ code: 'part_too_small', value: W, limit: narrowest, about: { part: 'back' } });
+  if (W <= narrowest) return refuse({ code: 'part-too-small', value: W, limit: narrowest, about: { part: 'back' } });
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(g + H + hem) };
   const low = sheet.height - hem - H;
   const [x1, x2, y2, right] = [g, g + W, low + H, sheet.width];
@@ -172,7 +172,7 @@ function build(brief: Brief<Options>): BuildResult {
       },
     ],
     proud: ['back', 'closing', 'lining-back', 'lining-flap'],
-    holds: tabs.map((tab) => ['back', tab] as const),
+    claims: [{ kind: 'laps', pairs: tabs.map((tab) => ['back', tab] as const) }],
     grips: blank
       ? [
           optionGrip('s-tab-1', RIGHT, 'tab', 'width of the tabs', g, [3, Math.min(W, H) / 2]),
@@ -212,7 +212,7 @@ export const packet: Construction<Options> = {
     partCure('tab', 'tab'),
     partCure('hem', 'hem'),
     partCure('closing flap', 'closingFlap'),
-    { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
+    { for: 'corner-too-round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
   ],
   advice: [
     { mistake: 'A back as wide as the front.', instead: 'Cut it 1/8 in narrower, or it buckles between the folds.' },

@@ -122,15 +122,21 @@ function build(brief: Brief<Options>): BuildResult {
         insertAfter: 'pinch',
       },
     ],
-    meets: [
-      ['back', 'spine'],
-      ['front', 'spine'],
+    claims: [
+      {
+        kind: 'walls-meet',
+        pairs: [
+          ['back', 'spine'],
+          ['front', 'spine'],
+        ],
+      },
+      {
+        kind: 'pen-loop',
+        walls: options.loop === 'ends' ? ['first-1', 'second-1'] : ['first-2', 'second-2'],
+        after: 'pinch',
+        pen: options.pen ?? null,
+      },
     ],
-    penLoop: {
-      walls: options.loop === 'ends' ? ['first-1', 'second-1'] : ['first-2', 'second-2'],
-      after: 'pinch',
-      pen: options.pen ?? null,
-    },
     grips: blank
       ? []
       : [
@@ -167,7 +173,7 @@ export const padHolder: Construction<Options> = {
     { for: 'pen', label: 'Size the loop from the pen', options: () => ({ loopWall: undefined }) },
     partCure('slit', 'slit'),
     {
-      for: 'part_too_large',
+      for: 'part-too-large',
       part: 'loop wall',
       label: 'Make it fit',
       options: (limit: Mm) => ({ loopWall: Math.max(1, Math.floor((limit - 0.05) * 10) / 10) }),

@@ -138,10 +138,15 @@ function build(brief: Brief<Options>): BuildResult {
         covered: { floor: 1, roof: options.fingerNotch > 0 ? 0.5 : 1 },
       },
     ],
-    holds: [
-      ['side-2', 'side-1'],
-      ['bottom', 'side-1'],
-      ['bottom', 'side-2'],
+    claims: [
+      {
+        kind: 'laps',
+        pairs: [
+          ['side-2', 'side-1'],
+          ['bottom', 'side-1'],
+          ['bottom', 'side-2'],
+        ],
+      },
     ],
     grips: [
       ...(blank
@@ -186,7 +191,7 @@ export const seamEnvelope: Construction<Options> = {
   ],
   cures: [
     { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2), bottomFlap: inches(1 / 2) }) },
-    { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
+    { for: 'corner-too-round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
     partCure('closing flap', 'closingFlap'),
     partCure('bottom flap', 'bottomFlap'),
     partCure('lap of the seam', 'lap'),

@@ -57,7 +57,7 @@ export function leftOver(
     ? { ok: true, length }
     : {
         ok: false,
-        refusal: { code: 'sheet_too_small', value: mm(given), limit: mm(taken), about: { side } },
+        refusal: { code: 'sheet-too-small', value: mm(given), limit: mm(taken), about: { side } },
       };
 }
 
@@ -81,7 +81,7 @@ export function sizedInside(
 
 /** A part that takes more than there is. */
 export const tooLarge = (part: string, value: number, limit: number): Refusal => ({
-  code: 'part_too_large',
+  code: 'part-too-large',
   value: mm(value),
   limit: mm(Math.max(0, limit)),
   about: { part },

@@ -75,7 +75,7 @@ function build(brief: Brief<Options>): BuildResult {
       cavities: [
         { ...cavity, kind: 'tube', roof: ['end-1', 'end-2'], mouth: segment(x1, h, x2, h), insertAfter: 'fold-end-2' },
       ],
-      holds: [['end-2', 'end-1']],
+      claims: [{ kind: 'laps', pairs: [['end-2', 'end-1']] }],
       grips: blank
         ? []
         : [

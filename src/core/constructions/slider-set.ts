@@ -40,7 +40,7 @@ function build(brief: Brief<Options>): BuildResult {
   if (b < TAB) return refuse(tooLarge('clearance of the slider', SLIDE, c - TAB));
   if (tongue < 2 * TAB)
     return refuse({
-      code: 'sheet_too_small',
+      code: 'sheet-too-small',
       value: mm(L + CLEAR.ends),
       limit: mm(SHORT + 2 * TAB + CLEAR.ends),
       about: { side: 'width' },
@@ -153,10 +153,16 @@ function build(brief: Brief<Options>): BuildResult {
     ],
     front: 'above',
     proud: ['back', 'spine', 'clasp', 'foot', 'slider-door', 'fixed-door', 'tongue'],
-    facing: [['fixed-door', 'slider-door']],
-    holds: [
-      ['fixed-tab', 'channel-under'],
-      ['channel-under', 'back'],
+    claims: [
+      {
+        kind: 'laps',
+        pairs: [
+          ['fixed-tab', 'channel-under'],
+          ['channel-under', 'back'],
+        ],
+      },
+      { kind: 'facing', pairs: [['fixed-door', 'slider-door']] },
+      { kind: 'slides', panel: 'tongue', between: ['channel-under', 'channel-over'] },
     ],
     grips: [
       ...(blank
@@ -165,7 +171,6 @@ function build(brief: Brief<Options>): BuildResult {
       optionGrip('s-clasp', UP, 'clasp', 'depth of the clasp', clasp, [5, H - spine]),
       optionGrip('s-slider', RIGHT, 'door', 'how far the doors come over', door, [5, L]),
     ],
-    slides: [{ panel: 'tongue', between: ['channel-under', 'channel-over'] }],
   });
 }
 

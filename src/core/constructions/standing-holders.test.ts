@@ -5,7 +5,18 @@ import { edgesMeet, leafOf } from '../fold';
 import { seenFrom } from '../geometry';
 import { INCH, inches } from '../length';
 import type { Piece } from '../pattern';
-import { checksOf, checkSentence, consequenceOf, planDocument, sayer, stepsOf, type Check, type Made } from '../plan';
+import {
+  checksOf,
+  checkSentence,
+  consequenceOf,
+  planDocument,
+  sayer,
+  stepsOf,
+  type Check,
+  type CheckOf,
+  type Made,
+} from '../plan';
+import { claimsOf, penTaken } from '.';
 
 const say = sayer('in', '1/8 in');
 const plan = (construction: string, fields: object) =>
@@ -145,10 +156,11 @@ describe('a lid', () => {
     // Along the tabbed walls three layers a side (wall, tab, the lid's own tab), along the others one.
     for (const caliper of [0.2, 0.3]) {
       const fields = { contents: cards, paper: paper(caliper) };
-      const checks = (['lid-width', 'lid-height'] as const).map((id) => check('tray-box', fields, id));
+      const checks = (['lid-width', 'lid-height'] as const).map(
+        (id) => check('tray-box', fields, id) as CheckOf<'lid-width'>,
+      );
       expect(checks.map(({ about }) => about.layers).sort()).toEqual([1, 3]);
-      for (const { value, about } of checks)
-        expect(value).toBeCloseTo(inches(1 / 8) - 2 * Number(about.layers) * caliper, 3);
+      for (const { value, about } of checks) expect(value).toBeCloseTo(inches(1 / 8) - 2 * about.layers * caliper, 3);
       expect(checkSentence(checks[0]!, say)).toContain('workshops allow 1/8 in without counting');
     }
   });
@@ -214,7 +226,8 @@ describe('a pen loop', () => {
   test('is sized from the pen: its two walls go round it', () => {
     const m = made('pad-holder', { contents: pad, options: { pen: '3/8 in' }, graduation: 'exact' });
     // 2l = π·d, and the pen is measured on the folded loop.
-    expect(m.pen).toBeCloseTo(inches(3 / 8), 6);
+    const [loop] = claimsOf(m.built.claims, 'pen-loop');
+    expect(penTaken(loop!, m)).toBeCloseTo(inches(3 / 8), 6);
     expect(check('pad-holder', { contents: pad, options: { pen: '3/8 in' } }, 'pen').level).toBe('pass');
   });
 

@@ -186,10 +186,15 @@ function build(brief: Brief<Options>): BuildResult {
       },
     ],
     front: 'above',
-    holds: (['left', 'right'] as const).flatMap((side) => [
-      [`${side}-back-leaf`, 'back'] as const,
-      [`${side}-front-leaf`, 'front'] as const,
-    ]),
+    claims: [
+      {
+        kind: 'laps',
+        pairs: (['left', 'right'] as const).flatMap((side) => [
+          [`${side}-back-leaf`, 'back'] as const,
+          [`${side}-front-leaf`, 'front'] as const,
+        ]),
+      },
+    ],
     grips: [
       ...(blank ? [] : [roomGrip('s-top', UP, 'height', 'room in the height', 0.5)]),
       optionGrip(

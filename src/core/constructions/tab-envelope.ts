@@ -116,15 +116,20 @@ function build(brief: Brief<Options>): BuildResult {
       },
     ],
     front: 'above',
-    holds: onFront
-      ? [
-          ['tab-1', 'back'],
-          ['tab-2', 'back'],
-        ]
-      : [
-          ['front', 'tab-1'],
-          ['front', 'tab-2'],
-        ],
+    claims: [
+      {
+        kind: 'laps',
+        pairs: onFront
+          ? [
+              ['tab-1', 'back'],
+              ['tab-2', 'back'],
+            ]
+          : [
+              ['front', 'tab-1'],
+              ['front', 'tab-2'],
+            ],
+      },
+    ],
     grips: [
       ...(blank
         ? []
@@ -177,7 +182,7 @@ export const tabEnvelope: Construction<Options> = {
     partCure('closing flap', 'closingFlap'),
     partCure('drop of the front', 'frontDrop'),
     partCure('side tab', 'tab'),
-    { for: 'corner_too_round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
+    { for: 'corner-too-round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
     ...NOTCH_CURES,
   ],
   advice: [

@@ -35,7 +35,7 @@ function build(brief: Brief<Options>): BuildResult {
   if (blank)
     for (const side of ['width', 'height'] as const)
       if (blank[side] <= 2 * d + HAIR)
-        return refuse({ code: 'sheet_too_small', value: blank[side], limit: mm(2 * d), about: { side } });
+        return refuse({ code: 'sheet-too-small', value: blank[side], limit: mm(2 * d), about: { side } });
   const inside = blank ? { width: mm(blank.width - 2 * d), height: mm(blank.height - 2 * d) } : insideFor(brief, FREE);
   const { width, height } = inside;
   const keepers = width >= height === (options.tabsOn === 'long') ? 'width' : 'height';
@@ -71,10 +71,21 @@ function build(brief: Brief<Options>): BuildResult {
         insertAfter: (lining[0] ?? box.steps.at(-1)!).id,
       },
     ],
-    lid: lid
-      ? { inner: box.floor, outer: lid.floor, across: box.across, outerAcross: lid.across, wall: lid.wall }
-      : null,
-    meets: [...box.meets, ...(lid?.meets ?? [])],
+    claims: [
+      { kind: 'walls-meet', pairs: [...box.meets, ...(lid?.meets ?? [])] },
+      ...(lid
+        ? [
+            {
+              kind: 'lid',
+              inner: box.floor,
+              outer: lid.floor,
+              across: box.across,
+              outerAcross: lid.across,
+              wall: lid.wall,
+            } as const,
+          ]
+        : []),
+    ],
     grips: blank
       ? [optionGrip('s-near', UP, 'depth', 'depth of the box', d, [3, Math.min(blank.width, blank.height) / 2 - 3])]
       : [
@@ -123,7 +134,7 @@ export const trayBox: Construction<Options> = {
     ...lidCures(),
     partCure('liner', 'depth', { liner: false, depth: undefined }),
     { for: 'room-depth', label: 'Make it as deep as the contents', options: () => ({ depth: undefined }) },
-    { for: 'sheet_too_small', label: 'Depth 1/2 in', options: () => ({ depth: inches(1 / 2) }) },
+    { for: 'sheet-too-small', label: 'Depth 1/2 in', options: () => ({ depth: inches(1 / 2) }) },
   ],
   advice: [
     {

@@ -10,6 +10,7 @@ export {
   type Graduation,
   type Units,
 } from './graduation';
+export { sayer, type Say } from './say';
 export { parseLength, type ParsedLength } from './parse';
 export { formatLength, lengthParts, type LengthParts } from './format';
 export { countedLength, tickOf, tickWords, type Tick } from './tick';

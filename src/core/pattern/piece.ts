@@ -51,8 +51,10 @@ export interface Notch {
 /** Paper cut away besides the notches. */
 export interface Trim {
   readonly id: string;
-  /** What comes off, in a maker's words: `tip of the closing flap`. */
+  /** What comes off along a path, in a maker's words: `tip of the closing flap`; otherwise the part it comes off. */
   readonly name: string;
+  /** It is no waste: a mat of its own. */
+  readonly kept?: true;
   readonly polygon: Polygon<'sheet'>;
   readonly cut: TrimCut;
 }

@@ -1,8 +1,7 @@
-import { formatLength, mm } from '../length';
+import { formatLength, mm, type Say } from '../length';
 import { checksOf } from './checks';
 import { printMap } from './print';
 import type { Plan } from './plan';
-import type { Say } from './words';
 
 /** What a plan comes to, to weigh one choice against another: room, thickness, a lid's play, what shows plain. */
 export function consequenceOf(plan: Plan, say: Say): string {
@@ -17,10 +16,12 @@ export function consequenceOf(plan: Plan, say: Say): string {
 }
 
 function lidPlay(plan: Plan): string {
-  const [across, along] = (['lid-width', 'lid-height'] as const).map((id) => checksOf(plan).find((c) => c.id === id));
+  const checks = checksOf(plan);
+  const across = checks.find((check) => check.kind === 'lid-width');
+  const along = checks.find((check) => check.kind === 'lid-height');
   if (!across || !along) return '';
-  const way = ({ value, level, about }: typeof across, name: string): string =>
-    about.exact === 1
+  const way = ({ value, level, about }: NonNullable<typeof across | typeof along>, name: string): string =>
+    about.exact
       ? `grips in the ${name}`
       : level === 'fail'
         ? `is ${thin(-value)} too tight in the ${name}`

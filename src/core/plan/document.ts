@@ -1,14 +1,14 @@
 import { z } from 'zod';
 import { bringing, layerOf } from '../fold';
 import { compose, invert, type Point } from '../geometry';
-import { mm, unitsOf } from '../length';
+import { mm, sayer, unitsOf, type Say } from '../length';
 import { outlineOf } from '../pattern';
 import { checksOf } from './checks';
 import { companionsOf } from './companions';
 import { glueAreas, keepDry } from './glue';
 import { pieceOf, type Made, type MadePiece, type Plan } from './plan';
 import { stepsOf, type Step } from './steps';
-import { checkSentence, sayer, type Say } from './words';
+import { checkSentence } from './words';
 
 const number = z.number();
 const pair = z.tuple([number, number]);

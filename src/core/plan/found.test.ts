@@ -15,7 +15,7 @@ test('pleats of an accordion pocket made to fit do fit, also where rounding gave
     });
     if (plan.made) break;
     const [refused] = checksOf(plan);
-    parts.push(refused!.about.part);
+    parts.push((refused!.about as { part?: string }).part);
     options = { ...options, ...refused!.remedies[0]!.change.options };
   }
   // First the pleats, then the lid, each made to fit once.

@@ -1,3 +1,4 @@
+import { claimsOf } from '../constructions';
 import type { Contact, FlatWork, Folded, Joint, StandingWork } from '../fold';
 import { apply, area, difference, intersection, leastWidth, plainRings, type Polygon } from '../geometry';
 import { inches, mm, type Mm } from '../length';
@@ -99,7 +100,9 @@ export function glueAdvice(made: Made, { adhesive }: Design): readonly GlueAdvic
     const chosen = adhesive.joins[step] ?? adhesive.all;
     const tape = TAPES.filter((width) => width <= breadth + 1e-3).at(-1) ?? null;
     // What is glued into a channel that something slides in; the channel itself may be glued down as one likes.
-    const slides = made.built.slides.some(({ between }) => here.some(({ joint }) => between.includes(joint.onto)));
+    const slides = claimsOf(made.built.claims, 'slides').some(({ between }) =>
+      here.some(({ joint }) => between.includes(joint.onto)),
+    );
     const width =
       chosen === 'tape' ? adhesive.tape : chosen === 'hook-dot' ? DOT : chosen === 'tape-runner' ? TAPES[1]! : 0;
     const trouble =

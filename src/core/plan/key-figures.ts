@@ -1,9 +1,8 @@
-import { lapBetween } from '../fold';
-import { mm, roundTo, type Mm } from '../length';
+import { claimsOf, leastOf, penTaken } from '../constructions';
+import { mm, roundTo, type Mm, type Say } from '../length';
 import type { Design } from './design';
 import type { Made, MadePiece } from './plan';
 import { listed } from './steps/step';
-import type { Say } from './words';
 
 /** Lengths that are read together: a size (`3 × 4`), or places one after the other (`2, 5 and 8`). */
 export interface FigurePart {
@@ -33,7 +32,7 @@ const each = (lengths: readonly Mm[], where: Pick<FigurePart, 'along' | 'from'> 
 
 /** The figures a maker wants large: what to cut, where to set, mark or score, what it comes out as, the room left. */
 export function keyFigures(made: Made, design: Design): KeyFigure[] {
-  const { inside, largest, finished, fit } = made;
+  const { built, inside, largest, finished, fit } = made;
   const [first, ...others] = made.pieces;
   const several = others.length > 0;
   const notched = first.piece.notches.length > 0;
@@ -81,7 +80,8 @@ export function keyFigures(made: Made, design: Design): KeyFigure[] {
   }
   const deep = inBox || finished.depth > 0;
   add('finished', 'Finished', [by(finished.width, finished.height, ...(deep ? [finished.depth] : []))]);
-  if (made.pen !== null) add('pen', 'Pen it takes, across', [by(down(made.pen))]);
+  for (const loop of claimsOf(built.claims, 'pen-loop'))
+    add('pen', 'Pen it takes, across', [by(down(penTaken(loop, made)))]);
   const lap = leastLap(made);
   if (lap !== null) add('lap', notched ? 'Flaps lap' : 'Least lap', [by(lap)]);
   if (hold && design.contents) add('thickest', 'Thickest it takes', [by(made.thickest)]);
@@ -134,10 +134,10 @@ function scoresOf({ piece }: MadePiece): FigurePart[] {
 }
 
 /** The least lap of those that hold it together, mm; null where nothing laps. */
-export function leastLap({ built, folded }: Made): Mm | null {
-  const laps = built.holds.map(([a, b]) => lapBetween(folded.finished, a, b).breadth);
-  return laps.length > 0 ? mm(Math.min(...laps)) : null;
-}
+export const leastLap = ({ built, folded }: Made): Mm | null => {
+  const [laps] = claimsOf(built.claims, 'laps');
+  return (laps && leastOf(laps, { folded })?.breadth) ?? null;
+};
 
 /** A figure in words: `3 in × 4 in`, `2 in and 5 in across; 3 in turned`. */
 export const figureText = ({ parts }: KeyFigure, say: Say): string =>

@@ -5,8 +5,6 @@ import {
   foldedBox,
   mostLayers,
   roomAxes,
-  stageAfter,
-  unfolds,
   type Folded,
   type Size3,
   type Stack,
@@ -41,8 +39,6 @@ export interface Made {
   readonly fit: Fit | null;
   readonly largest: Contents;
   readonly thickest: Mm;
-  /** The thickest pen that the loop takes, mm; null without a loop. */
-  readonly pen: Mm | null;
   /** Along the contents' width and height; thickness with the contents in. */
   readonly finished: Size3 & { readonly thickness: Mm };
 }
@@ -87,15 +83,9 @@ export function planFor(design: Design): Plan {
       fit: (design.contents && hold?.fit(design.contents)) ?? null,
       largest,
       thickest: hold?.thickest(least, design.contents ?? largest) ?? mm(0),
-      pen: penTaken(built, folded),
       finished: finishedSize(built, folded, design),
     },
   };
-}
-
-/** The thickest pen that a folded loop goes round, mm: it is as long round as its two walls can be lifted, `2l = π·d`. */
-function penTaken({ penLoop }: Built, folded: Folded): Mm | null {
-  return penLoop && mm(unfolds(stageAfter(folded, penLoop.after).stack, penLoop.walls) / Math.PI);
 }
 
 /** How large the finished thing is: its outline and the layers it stacks to, or the box round what stands. */

@@ -1,19 +1,19 @@
 /** What is said, as a maker reads it: every check at every level, every button, every caution. Written out by hand. */
-import { inches, mm } from '../length';
-import { adhesiveSentence, CAUTION, checkSentence, closureWords, remedyLabel, sayer } from './words';
+import { inches, mm, sayer } from '../length';
+import { adhesiveSentence, CAUTION, checkSentence, closureWords, remedyLabel } from './words';
 import type { Check, Remedy } from './checks';
 import type { GlueAdvice } from './glue';
 
 const say = sayer('in', '1/8 in');
 const inch = (n: number): number => inches(n);
 
-const said = (
-  id: string,
-  level: Check['level'],
-  value: number,
-  limit = 0,
-  about: Record<string, string | number> = {},
-): string => checkSentence({ id, level, value: mm(value), limit: mm(limit), about, remedies: [] } as Check, say);
+const said = (id: string, level: Check['level'], value: number, limit = 0, about: object = {}): string => {
+  const kind = id.replace(/^(glue|slides)-(?!off$).*/, '$1');
+  return checkSentence(
+    { kind, id, level, value: mm(value), limit: mm(limit), about, remedies: [] } as unknown as Check,
+    say,
+  );
+};
 
 describe('lengths are said in the reader’s units', () => {
   test('as marks of the ruler; between them as about; down to the mark below', () => {
@@ -35,14 +35,7 @@ describe('lengths are said in the reader’s units', () => {
 });
 
 /** Check, level, value, limit, about: the sentence. */
-const SENTENCES: readonly (readonly [
-  string,
-  Check['level'],
-  number,
-  number,
-  Record<string, string | number>,
-  string,
-])[] = [
+const SENTENCES: readonly (readonly [string, Check['level'], number, number, object, string])[] = [
   [
     'blank-not-square',
     'fail',
@@ -215,7 +208,7 @@ const SENTENCES: readonly (readonly [
     'fail',
     inch(-0.25),
     0,
-    { onEdge: 1 },
+    { onEdge: true },
     'The stack is 1/4 in thicker than the file is deep. Make it deeper.',
   ],
   [
@@ -242,7 +235,7 @@ const SENTENCES: readonly (readonly [
     'pass',
     0,
     0,
-    { exact: 1, layers: 1, takes: 0.26, familiar: inch(0.125), allowance: 0 },
+    { exact: true, layers: 1, takes: 0.26, familiar: inch(0.125), allowance: 0 },
     'The lid has the box’s own width: an exact fit that grips there (1 layer of paper a side take 0.3 mm). Press it on.',
   ],
   [
@@ -275,7 +268,7 @@ const SENTENCES: readonly (readonly [
     'pass',
     inch(1),
     inch(0.5),
-    { holed: 1 },
+    { holed: true },
     'The tips lap by 1 in over the opening: room for the tie hole and its margin.',
   ],
   ['tie', 'pass', inch(1), inch(0.5), {}, 'The tips lap by 1 in over the opening.'],
@@ -328,8 +321,8 @@ const SENTENCES: readonly (readonly [
     { width: inch(3.2), height: inch(4), depth: inch(1) },
     'Holds up to 3 1/8 in × 4 in, 1 in deep.',
   ],
-  ['goes-in', 'pass', 0, 0, { box: 1 }, 'The contents go in from above and stand free of every wall.'],
-  ['goes-in', 'pass', 0, 0, {}, 'The contents slide in past every fold and glue, and lie flat.'],
+  ['goes-in', 'pass', 0, 0, { why: null, box: true }, 'The contents go in from above and stand free of every wall.'],
+  ['goes-in', 'pass', 0, 0, { why: null }, 'The contents slide in past every fold and glue, and lie flat.'],
   ['goes-in', 'fail', 0, 0, { why: 'too_deep' }, 'The contents are thicker than this is deep.'],
   ['goes-in', 'fail', 0, 0, { why: 'in_the_way' }, 'Paper stands where the contents should go in.'],
   [
@@ -337,7 +330,7 @@ const SENTENCES: readonly (readonly [
     'fail',
     0,
     0,
-    { box: 1, why: 'too_wide' },
+    { box: true, why: 'too_wide' },
     'The contents are larger than the floor: they do not go in by their width.',
   ],
   [
@@ -345,7 +338,7 @@ const SENTENCES: readonly (readonly [
     'fail',
     0,
     0,
-    { box: 1, why: 'too_high' },
+    { box: true, why: 'too_high' },
     'The contents are larger than the floor: they do not go in by their height.',
   ],
   ['goes-in', 'fail', 0, 0, { why: 'uncovered' }, 'The contents would show: the flaps do not cover them when closed.'],
@@ -398,7 +391,7 @@ const SENTENCES: readonly (readonly [
     'pass',
     0,
     0,
-    { meet: 1, a: 'left flap', b: 'right flap' },
+    { meet: true, a: 'left flap', b: 'right flap' },
     'The tips of the left flap and the right flap just meet.',
   ],
   [
@@ -406,7 +399,7 @@ const SENTENCES: readonly (readonly [
     'note',
     inch(-0.5),
     0,
-    { closed: 1, a: 'left flap', b: 'right flap' },
+    { closed: true, a: 'left flap', b: 'right flap' },
     'The tips of the left flap and the right flap stop 1/2 in apart; the other flaps cover the gap.',
   ],
   [
@@ -496,7 +489,7 @@ const SENTENCES: readonly (readonly [
     'fail',
     0,
     0,
-    { turned: 1, blankWidth: inch(6), blankHeight: inch(9) },
+    { turned: true, blankWidth: inch(6), blankHeight: inch(9) },
     'A piece of 6 in × 9 in goes on your paper only when it is turned, and then the print runs sideways. Use a larger sheet.',
   ],
   [
@@ -512,7 +505,7 @@ const SENTENCES: readonly (readonly [
     'fail',
     inch(30),
     0,
-    { blankWidth: inch(20), blankHeight: inch(30), width: inch(8), height: inch(8), other: '' },
+    { blankWidth: inch(20), blankHeight: inch(30), width: inch(8), height: inch(8), other: null },
     'The sheet to cut measures 20 in × 30 in; your paper is 8 in × 8 in. No common paper is that large.',
   ],
   [
@@ -539,7 +532,7 @@ const SENTENCES: readonly (readonly [
     'warn',
     -135,
     0,
-    { slanted: 1 },
+    { slanted: true },
     'The print will run at a slant: 45° on the finished front, because the folds cross the sheet corner to corner.',
   ],
   [
@@ -618,17 +611,17 @@ const SENTENCES: readonly (readonly [
     { trouble: 'no_holes' },
     'Nothing is punched for a lacing here. Choose “Laced” where the holder offers it.',
   ],
-  ['closure', 'pass', inch(12), 0, { kind: 'band' }, 'To close it: 12 in of strip, the tie included.'],
+  ['closure', 'pass', inch(12), 0, { kind: 'band', trouble: null }, 'To close it: 12 in of strip, the tie included.'],
   [
     'closure',
     'pass',
     inch(12),
     0,
-    { kind: 'ribbon' },
+    { kind: 'ribbon', trouble: null },
     'To close it: 12 in of ribbon, laid under its mat before that is glued, the tie included.',
   ],
-  ['closure', 'pass', inch(12), 0, { kind: 'cord' }, 'To close it: 12 in of cord, the tie included.'],
-  ['closure', 'pass', 0, 0, { kind: 'tuck' }, 'It closes without a cord.'],
+  ['closure', 'pass', inch(12), 0, { kind: 'cord', trouble: null }, 'To close it: 12 in of cord, the tie included.'],
+  ['closure', 'pass', 0, 0, { kind: 'tuck', trouble: null }, 'It closes without a cord.'],
   [
     'board-end',
     'note',
@@ -682,7 +675,7 @@ const SENTENCES: readonly (readonly [
     'pass',
     0,
     0,
-    { tool: 'envelope-board' },
+    { tool: 'envelope-board', fault: null },
     'The moves, tried on a simulated board, give these very scores and notches.',
   ],
   [
@@ -690,7 +683,7 @@ const SENTENCES: readonly (readonly [
     'pass',
     0,
     0,
-    { tool: 'scoring-board' },
+    { tool: 'scoring-board', fault: null },
     'The moves, tried on a simulated scoring board, give these very scores and cuts.',
   ],
   [
@@ -698,7 +691,7 @@ const SENTENCES: readonly (readonly [
     'pass',
     0,
     0,
-    { tool: 'edge-board' },
+    { tool: 'edge-board', fault: null },
     'The moves, tried on a simulated edge board, give these very scores and cuts.',
   ],
   [
@@ -706,7 +699,7 @@ const SENTENCES: readonly (readonly [
     'pass',
     0,
     0,
-    { tool: 'ruler' },
+    { tool: 'ruler', fault: null },
     'The marks, tried with a simulated ruler, give these very scores and cuts.',
   ],
   [

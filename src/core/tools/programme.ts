@@ -81,7 +81,7 @@ export type Move =
   /** Cut out the corner that two scored lines make at an edge, between two marks. */
   | { readonly do: 'snip'; readonly edge: Edge; readonly from: Mm; readonly to: Mm }
   /** Cut straight from spot to spot; what lies on the right falls away. */
-  | { readonly do: 'cut'; readonly what: string; readonly path: readonly Spot[] }
+  | { readonly do: 'cut'; readonly what: string; readonly kept?: true; readonly path: readonly Spot[] }
   /** Cut straight from spot to spot with paper left on both sides. */
   | { readonly do: 'slit'; readonly slit: string; readonly what: string; readonly from: Spot; readonly to: Spot }
   /** Round the corner of the paper at a spot. */
@@ -484,7 +484,7 @@ function trimMoves(piece: Piece, straight: readonly StraightLine[], tool: Tool):
           });
         }
       path.forEach((spot) => mark(spot, 'slant'));
-      moves.push({ do: 'cut', what: trim.name, path });
+      moves.push({ do: 'cut', what: trim.name, ...(trim.kept && { kept: true }), path });
     }
   }
   for (const hole of piece.holes) {

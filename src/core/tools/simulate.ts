@@ -228,13 +228,14 @@ export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made
       }
       case 'round': {
         const corner = cornerOff(paper, found(move.at), move.radius);
-        if (typeof corner === 'string') faults.push(`the ${move.what}: ${corner}`);
+        if (typeof corner === 'string') faults.push(`the corner of the ${move.what}: ${corner}`);
         else takeOff('round', corner);
         return;
       }
       case 'bite':
         takeOff('bite', discAt(found(move.at), move.diameter / 2));
-        if (off.at(-1)!.rings.length === 0) faults.push(`the punch for the ${move.what} meets no paper`);
+        if (off.at(-1)!.rings.length === 0)
+          faults.push(`the punch for the finger notch in the ${move.what} meets no paper`);
         return;
       case 'hole':
         if (!isFound(move.at)) faults.push(`the hole in the ${move.what} lacks a mark`);

@@ -1,7 +1,8 @@
+import type { AskedKind, ClaimFacts, Facts, Finding, FindingOf, Level } from '../../constructions';
 import type { Mm } from '../../length';
 import { constructionOptions, type Design, type DesignInput } from '../design';
 
-export type Level = 'pass' | 'note' | 'warn' | 'fail';
+export { HAIR, type Level } from '../../constructions';
 
 /** A change to the design that would cure a problem; one of the construction's own brings its label. */
 export type Remedy = { readonly change: DesignChange } & (
@@ -25,33 +26,36 @@ export type DesignChange = Partial<Omit<DesignInput, 'options' | 'construction' 
 };
 
 /** One thing asked of the folded shape, as data; its sentence is made in words.ts. */
-export interface Check {
+export type CheckOf<Kind extends AskedKind> = Finding<Kind, Facts[Kind]> & {
+  /** Its kind, and which of several: `lid-width`, `glue-fold-bottom`. */
   readonly id: string;
-  readonly level: Level;
-  /** What was found and what it is held to: mm, mm² for a hole, a count for folds. */
-  readonly value: number;
-  readonly limit: number;
-  /** Names the sentence needs: panels, edges, papers. */
-  readonly about: Readonly<Record<string, string | number>>;
   readonly remedies: readonly Remedy[];
-}
+};
+export type Check = { [Kind in AskedKind]: CheckOf<Kind> }[AskedKind];
 
-/** Differences smaller than this are rounding, mm. */
-export const HAIR = 1e-3;
-
-export const check = (
-  id: string,
+export function check<Kind extends AskedKind>(
+  kind: Kind,
   level: Level,
   value: number,
   limit: number,
-  about: Check['about'] = {},
+  about: Facts[Kind],
   remedies: readonly Remedy[] = [],
-): Check => ({ id, level, value, limit, about, remedies });
+  at?: string,
+): Check {
+  const id = at === undefined ? kind : `${kind}-${at}`;
+  return { kind, id, level, value, limit, about, remedies, ...(at !== undefined && { at }) } as CheckOf<Kind> as Check;
+}
+
+/** A check of what a claim found, with what the construction itself offers where it is not as it should be. */
+export function claimed({ kind, level, value, limit, about, cure, at }: FindingOf<ClaimFacts>, design: Design): Check {
+  const remedies = level === 'pass' || cure === undefined ? [] : curesFor(design, kind, cure);
+  return check(kind, level, value, limit, about, remedies, at);
+}
 
 /** What the construction itself offers against a check or a refusal. */
 export const curesFor = (
   { construction }: Design,
-  problem: string,
+  problem: AskedKind,
   limit: Mm,
   part: string | undefined = undefined,
 ): Remedy[] =>

@@ -34,10 +34,10 @@ export function fitChecks({ design }: Plan, made: Made): Check[] {
       .filter((side) => limits.includes(side))
       .map((side) => roomCheck(design, side, ease)),
     ...(inBox ? [depthCheck(design, depth, cavity.onEdge)] : []),
-    check('goes-in', stuck ? 'fail' : 'pass', stuck ? 1 : 0, 0, { why: stuck ?? '', ...(inBox && { box: 1 }) }),
+    check('goes-in', stuck ? 'fail' : 'pass', stuck ? 1 : 0, 0, { why: stuck, box: inBox }),
     ...gusset,
     ...(!inBox && cavity.through && ease.width >= 0
-      ? [check('slides-off', ease.width > LOOSE + HAIR ? 'warn' : 'pass', ease.width, LOOSE)]
+      ? [check('slides-off', ease.width > LOOSE + HAIR ? 'warn' : 'pass', ease.width, LOOSE, {})]
       : []),
   ];
 }
@@ -60,7 +60,7 @@ function depthCheck(design: Design, depth: Mm, onEdge: boolean): Check {
     shallow ? 'fail' : 'pass',
     depth,
     0,
-    { onEdge: onEdge ? 1 : 0 },
+    { onEdge },
     shallow ? curesFor(design, 'room-depth', mm(-depth)) : [],
   );
 }

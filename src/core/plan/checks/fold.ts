@@ -1,29 +1,13 @@
-import {
-  aboveSlot,
-  hingeLine,
-  inView,
-  layerOf,
-  lapBetween,
-  mouthView,
-  reachAcross,
-  uncovered,
-  type Stack,
-  type View,
-} from '../../fold';
-import { anticlockwise, boxOf, direction, dot, extent, regionArea } from '../../geometry';
+import { aboveSlot, layerOf, uncovered, type Stack } from '../../fold';
+import { anticlockwise, direction, dot, extent, regionArea } from '../../geometry';
 import { inches, mm } from '../../length';
 import { allNumbers } from '../numbers';
 import { ownPaper, panelName, type Made, type Plan } from '../plan';
-import { check, curesFor, HAIR, type Check, type Level } from './check';
+import { claimChecks } from './claims';
+import { check, curesFor, HAIR, type Check } from './check';
 
-/** Least lap that holds with glue, mm. Common practice 1/4 in. */
-const LEAST_LAP = inches(1 / 4);
 /** Uncovered specks smaller than this are rounding, mm². */
 const SPECK = 0.05;
-/** A slider with more room than this rattles, mm. Common practice 1/4 in. */
-const LOOSE = inches(1 / 4);
-/** Least room a slider moves with, mm. Common practice 1/16 in, half of it at least. */
-const SLIDE_LEAST = inches(1 / 32);
 /** Contents thicker than this make a flat envelope stand open at its corners, mm. Common practice 1/8 in. */
 const THICK = inches(1 / 8);
 
@@ -66,59 +50,7 @@ export function foldChecks({ design }: Plan, made: Made): Check[] {
     }
   }
 
-  const laps = built.holds.map(([a, b]) => ({ a, b, breadth: lapBetween(finished, a, b).breadth }));
-  const least = laps.reduce(
-    (low, lap) => (lap.breadth < low.breadth ? lap : low),
-    laps[0] ?? { a: '', b: '', breadth: Infinity },
-  );
-  if (laps.length > 0) {
-    const level: Level = least.breadth <= HAIR ? 'fail' : least.breadth < LEAST_LAP - HAIR ? 'warn' : 'pass';
-    checks.push(
-      check(
-        'flap-overlap',
-        level,
-        least.breadth,
-        LEAST_LAP,
-        { a: name(least.a), b: name(least.b) },
-        level === 'pass' ? [] : curesFor(design, 'flap-overlap', LEAST_LAP),
-      ),
-    );
-  }
-
-  if (cavity) {
-    const view = mouthView(finished, cavity);
-    for (const [a, b] of built.facing) {
-      const axis = facingAxis(finished, view, a);
-      const value = reachAcross(finished, a, b, axis);
-      const along = (axis === view.across) === ((cavity?.acrossMouth ?? 'width') === 'width') ? 'width' : 'height';
-      checks.push(
-        check(`tips-${along}`, value < -HAIR ? 'note' : 'pass', value, 0, {
-          a: name(a),
-          b: name(b),
-          meet: Math.abs(value) <= HAIR ? 1 : 0,
-          closed: cavity.kind === 'closed' ? 1 : 0,
-        }),
-      );
-    }
-    for (const { panel, between } of built.slides) {
-      const [channel, runner] = [between[0], panel].map((id) =>
-        boxOf(layerOf(finished, id).polygon.map((p) => inView(view, p))),
-      ) as [ReturnType<typeof boxOf>, ReturnType<typeof boxOf>];
-      // It runs the way its channel is open: the runner's end reaches the channel's there.
-      const value = channel.maxY - channel.minY - (runner.maxY - runner.minY);
-      checks.push(
-        check(
-          `slides-${panel}`,
-          value < SLIDE_LEAST - HAIR ? 'fail' : value > LOOSE + HAIR ? 'warn' : 'pass',
-          value,
-          SLIDE_LEAST,
-          {
-            panel: name(panel),
-          },
-        ),
-      );
-    }
-  }
+  checks.push(...claimChecks('pile', design, made));
 
   const problem = folded.problems[0];
   checks.push(
@@ -132,23 +64,13 @@ export function foldChecks({ design }: Plan, made: Made): Check[] {
   );
 
   if (cavity && cavity.gusset === undefined && !cavity.through && design.thickness > THICK)
-    checks.push(check('thick-contents', design.thickness > 2 * THICK ? 'warn' : 'note', design.thickness, THICK));
+    checks.push(check('thick-contents', design.thickness > 2 * THICK ? 'warn' : 'note', design.thickness, THICK, {}));
   return checks;
 }
 
 /** Every panel that the closing steps bring over the contents. */
 const closing = ({ folded }: Made): readonly string[] =>
   folded.stages.flatMap(({ step, moving }) => (step.closes ? moving : []));
-
-/** Which of the view's axes a flap reaches along: the one its shape spans from a far edge of the floor. */
-function facingAxis(stack: Stack, view: View, panel: string): View['across'] {
-  const line = hingeLine(
-    stack,
-    stack.hinges.find((h) => h.between[1] === panel)!,
-  );
-  const [from, to] = [inView(view, line.from), inView(view, line.to)];
-  return Math.abs(to.x - from.x) > Math.abs(to.y - from.y) ? view.up : view.across;
-}
 
 /** How far each panel reaches past each straight edge of the floor panel, mm; only those that do. */
 function pastFloor(stack: Stack, floor: string, proud: readonly string[]): { panel: string; by: number }[] {

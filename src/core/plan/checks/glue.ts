@@ -21,12 +21,13 @@ export function glueChecks({ design }: Plan, made: Made): Check[] {
               : [{ code: 'narrower_tape', width: tape, change: { adhesive: { ...joins('tape'), tape } } }]
             : [{ code: 'wet_glue', change: { adhesive: joins('wet-glue') } }];
       return check(
-        `glue-${step}`,
+        'glue',
         trouble === 'creeps' ? 'note' : 'warn',
         breadth,
         margin,
         { trouble: trouble!, chosen, tape: tape ?? 0 },
         remedies,
+        step,
       );
     });
 }
@@ -41,7 +42,7 @@ export function closureChecks({ design }: Plan, made: Made): Check[] {
       plan.trouble ? 'warn' : 'pass',
       plan.length,
       plan.least,
-      { kind: plan.kind, trouble: plan.trouble ?? '' },
+      { kind: plan.kind, trouble: plan.trouble },
       plan.trouble ? [{ code: 'no_closure', change: { closure: { kind: 'none' } } }] : [],
     ),
   ];

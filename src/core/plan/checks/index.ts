@@ -1,7 +1,8 @@
 /** Checks: `checksOf(plan)` asks of the folded shape what a maker would ask, each answer with what would mend it. */
+import type { Facts, RefusalCode } from '../../constructions';
 import type { Plan } from '../plan';
-import { boxChecks } from './box';
-import { check, curesFor, type Check } from './check';
+import { check, curesFor, type Check, type Remedy } from './check';
+import { claimChecks } from './claims';
 import { enoughToDraw } from './enough';
 import { fitChecks } from './fit';
 import { foldChecks } from './fold';
@@ -10,7 +11,7 @@ import { kitChecks } from './kit';
 import { paperChecks, printChecks } from './paper';
 import { toolChecks } from './tool';
 
-export type { Check, DesignChange, Level, Remedy } from './check';
+export type { Check, CheckOf, DesignChange, Level, Remedy } from './check';
 
 /** Everything asked of a plan, in the order a maker would ask. */
 export function checksOf(plan: Plan): Check[] {
@@ -19,7 +20,7 @@ export function checksOf(plan: Plan): Check[] {
   return [
     ...fitChecks(plan, made),
     ...foldChecks(plan, made),
-    ...boxChecks(plan, made),
+    ...claimChecks('standing', plan.design, made),
     ...glueChecks(plan, made),
     ...closureChecks(plan, made),
     ...paperChecks(plan, made),
@@ -32,24 +33,22 @@ export function checksOf(plan: Plan): Check[] {
 /** The one check of a design without a pattern: what stands in the way, and what would do. */
 function refused({ refusal, design }: Plan): Check {
   const { code, value, limit, about = {} } = refusal!;
-  const id = code.replaceAll('_', '-');
   const cures = curesFor(design, code, limit, about.part);
+  const stands = (more: object, remedies: readonly Remedy[]): Check =>
+    check(code, 'fail', value, limit, { ...about, ...more } as Facts[RefusalCode], [...remedies, ...cures]);
   const { blank } = design;
-  if (code === 'blank_not_square' && blank)
-    return check(id, 'fail', value, limit, about, [
+  if (code === 'blank-not-square' && blank)
+    return stands({}, [
       {
         code: 'square_blank',
         side: limit,
         change: { blank: { width: limit, height: limit }, paper: { ...design.paper, ...blank } },
       },
-      ...cures,
     ]);
-  const enough = code === 'part_too_small' || code === 'contents_too_small' ? enoughToDraw(design) : null;
-  if (!enough) return check(id, 'fail', value, limit, about, cures);
+  const enough = code === 'part-too-small' || code === 'contents-too-small' ? enoughToDraw(design) : null;
+  if (!enough) return stands({}, []);
   const { of, side, to } = enough;
-  const words = { ...about, of: of === 'blank' ? 'a sheet' : 'contents', side, would: to };
-  return check(id, 'fail', value, limit, words, [
+  return stands({ of: of === 'blank' ? 'a sheet' : 'contents', side, would: to }, [
     { code: 'larger', of, side, to, change: { [of]: { ...design[of], [side]: to } } },
-    ...cures,
   ]);
 }

@@ -15,7 +15,7 @@ export function kitChecks({ design }: Plan, { pieces }: Made): Check[] {
   const cuts = pieces.map(({ piece }) => longestCut(piece.blank, design.paper));
   const cut = Math.max(...cuts);
   if (kit.trimmer !== undefined && cut > kit.trimmer + HAIR)
-    checks.push(check('trimmer-end', 'note', cut, kit.trimmer));
+    checks.push(check('trimmer-end', 'note', cut, kit.trimmer, {}));
   const lines = pieces.flatMap(({ piece, programme }) =>
     programme.moves.flatMap((move) => {
       if (move.do !== 'join') return [];
@@ -29,7 +29,8 @@ export function kitChecks({ design }: Plan, { pieces }: Made): Check[] {
     }),
   );
   const line = Math.max(0, ...lines);
-  if (kit.ruler !== undefined && line > kit.ruler + HAIR) checks.push(check('ruler-short', 'note', line, kit.ruler));
+  if (kit.ruler !== undefined && line > kit.ruler + HAIR)
+    checks.push(check('ruler-short', 'note', line, kit.ruler, {}));
   const moves = pieces.flatMap(({ programme }) => programme.moves);
   const bites = moves.flatMap((move) => (move.do === 'bite' || move.do === 'hole' ? [move.diameter] : []));
   const rounds = moves.flatMap((move) => (move.do === 'round' ? [move.radius] : []));
@@ -55,27 +56,26 @@ function missing(
       null,
     );
     return check(
-      `no-${what.replace(' ', '-')}`,
+      what === 'punch' ? 'no-punch' : 'no-corner-rounder',
       'note',
       size,
       nearest ?? 0,
-      { what },
+      {},
       nearest === null ? [] : remediesWith(design, what, size, nearest),
     );
   });
 }
 
-/** The option that asked for that size, set to what is there; found by its value, so every holder has it. */
+/** The option that asked for that size, set to what is there. */
 function remediesWith(design: Design, what: 'punch' | 'corner rounder', size: Mm, own: Mm): Remedy[] {
   const options = design.options as Record<string, unknown>;
   const option = constructionOptions(design.construction.name).find(
-    ({ name, unit, limits }) =>
-      unit === 'mm' &&
+    ({ name, madeWith, limits }) =>
+      madeWith === what &&
       options[name] === size &&
       own >= (limits?.least ?? 0) &&
       own > (limits?.over ?? 0) &&
-      own <= (limits?.most ?? Infinity) &&
-      (what === 'punch' ? /notch|hole|punch/i : /corner|round|radius/i).test(name),
+      own <= (limits?.most ?? Infinity),
   );
   return option ? [{ code: 'own_size', what, size: own, change: { options: { [option.name]: mm(own) } } }] : [];
 }

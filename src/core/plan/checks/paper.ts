@@ -32,10 +32,10 @@ export function paperChecks({ design }: Plan, { pieces, finished }: Made): Check
         {
           width: sheet.width,
           height: sheet.height,
-          other: other?.title ?? '',
+          other: other?.title ?? null,
           blankWidth: worst.width,
           blankHeight: worst.height,
-          turned: over && liesOn(over, sheet) ? 1 : 0,
+          turned: over !== undefined && liesOn(over, sheet),
         },
         other && !(over && liesOn(over, sheet))
           ? [
@@ -49,7 +49,7 @@ export function paperChecks({ design }: Plan, { pieces, finished }: Made): Check
       ),
     );
   }
-  if (paper.caliper < THIN) checks.push(check('thin-paper', 'note', paper.caliper, THIN));
+  if (paper.caliper < THIN) checks.push(check('thin-paper', 'note', paper.caliper, THIN, {}));
   if (paper.caliper > STIFF)
     checks.push(check('stiff-paper', 'note', paper.caliper, STIFF, { thickness: finished.thickness }));
   return checks;
@@ -63,8 +63,8 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
   if (window)
     checks.push(
       paper.window?.keep === 'avoid'
-        ? check('window-avoided', window.onBlank > 0.001 ? 'warn' : 'pass', window.onBlank, 0)
-        : check('window', window.share < 0.999 ? 'note' : 'pass', window.share, 1),
+        ? check('window-avoided', window.onBlank > 0.001 ? 'warn' : 'pass', window.onBlank, 0, {})
+        : check('window', window.share < 0.999 ? 'note' : 'pass', window.share, 1, {}),
     );
   if (paper.sided === 2 && !paper.directional) return checks;
   const shows = printMap(made, design);
@@ -103,7 +103,7 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
         right ? 'pass' : 'warn',
         front.turn,
         0,
-        { panel: front.name, slanted: turn === null ? 1 : 0 },
+        { panel: front.name, slanted: turn === null },
         remedies,
       ),
     );

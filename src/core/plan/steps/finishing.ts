@@ -1,9 +1,10 @@
+import type { Say } from '../../length';
 import { closurePlan } from '../closures';
 import { companionsOf } from '../companions';
 import type { Design } from '../design';
 import type { Operation } from '../order';
 import type { Made } from '../plan';
-import { CAUTION, closureWords, type Say } from '../words';
+import { CAUTION, closureWords } from '../words';
 import { listed, type Draft, type Phase, type StepPicture } from './step';
 
 /** Steps that are done in one go, with what must come before them. */

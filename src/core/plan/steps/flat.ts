@@ -1,10 +1,10 @@
-import { mm } from '../../length';
+import { mm, type Mm, type Say } from '../../length';
 import { leftOf, type Edge, type Piece } from '../../pattern';
 import type { Move, Spot, Stretch } from '../../tools';
 import type { Decoration } from '../extras';
 import { scoreNumbers } from '../numbers';
 import type { Made, MadePiece } from '../plan';
-import { CAUTION, type Say } from '../words';
+import { CAUTION } from '../words';
 import { listed, type Draft, type Reading } from './step';
 
 const MARK_FOR = {
@@ -85,9 +85,9 @@ function spotWords(spot: Spot, numbers: ReadonlyMap<string, number>, say: Say): 
 }
 
 /** One corner, or several of one part: `both corners of the closing flap`. */
-function cornersOf(what: string, count: number): string {
-  if (count === 1) return `the ${what}`;
-  return `${count === 2 ? 'both' : `all ${count === 3 ? 'three' : count}`} ${what.replace('corner', 'corners')}`;
+function cornersOf(part: string, count: number): string {
+  if (count === 1) return `the corner of the ${part}`;
+  return `${count === 2 ? 'both' : `all ${count === 3 ? 'three' : count}`} corners of the ${part}`;
 }
 
 /** The programme of a piece, told move by move for the tool. */
@@ -97,7 +97,7 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
   const number = (score: string): number => numbers.get(score) ?? 0;
   const several = made.pieces.length > 1 ? ` of the ${piece.name}` : '';
   let placed: Extract<Move, { do: 'place' }> | null = null;
-  let marking: { for: string; at: string[]; readings: readonly Reading[] } | null = null;
+  let marking: { for: string; at: { at: Mm; deep: Mm | null }[]; readings: readonly Reading[] } | null = null;
   let near: Edge = 1;
   programme.moves.forEach((move, i) => {
     if (move.do === 'turn') near = ((near % 4) + 1) as Edge;
@@ -175,21 +175,21 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
       }
       case 'mark': {
         const last = steps.at(-1);
-        const deep = move.deep ?? 0;
-        const here = deep > 0 ? `${say(move.at)}, ${say(deep)} up from the edge` : say(move.at);
+        const here = { at: move.at, deep: move.deep ? mm(move.deep) : null };
         // Marks on one edge for the same purpose are one thing to do.
         const goesOn = last?.action === 'mark' && last.edge === move.edge && move.for === marking?.for;
         const read: Reading[] = [
           { at: move.at, on: 'ruler', what: `from the left end of edge ${move.edge}` },
-          ...(deep > 0 ? [{ at: mm(deep), on: 'ruler', what: 'up from the edge' } as const] : []),
+          ...(here.deep ? [{ at: here.deep, on: 'ruler', what: 'up from the edge' } as const] : []),
         ];
         marking = {
           for: move.for,
           at: goesOn ? [...marking!.at, here] : [here],
           readings: goesOn ? [...marking!.readings, ...read] : read,
         };
-        const simple = marking.at.every((at) => !at.includes(','));
-        const text = `With edge ${move.edge} near you, mark ${simple ? `${listed(marking.at)} from its left end` : `from its left end ${marking.at.join('; ')}`}${MARK_FOR[move.for]}.`;
+        const places = marking.at.map(({ at, deep }) => (deep ? `${say(at)}, ${say(deep)} up from the edge` : say(at)));
+        const onEdge = marking.at.every(({ deep }) => deep === null);
+        const text = `With edge ${move.edge} near you, mark ${onEdge ? `${listed(places)} from its left end` : `from its left end ${places.join('; ')}`}${MARK_FOR[move.for]}.`;
         if (goesOn) steps.pop();
         const { readings } = marking;
         return push(
@@ -223,7 +223,7 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
           action: 'trim',
           edge: move.path[0]!.edge,
           at: move.path[0]!.at,
-          text: `Cut ${move.what === 'second mat' ? '' : 'off '}the ${move.what}: ${move.path.map((spot, j) => `${j === 0 ? 'from' : 'to'} ${spotWords(spot, numbers, say)}`).join(', ')}.`,
+          text: `Cut ${move.kept ? '' : 'off '}the ${move.what}: ${move.path.map((spot, j) => `${j === 0 ? 'from' : 'to'} ${spotWords(spot, numbers, say)}`).join(', ')}.`,
           caution: move.path.length > 2 ? CAUTION.scissors : CAUTION.blade,
         });
       case 'slit':
@@ -255,7 +255,7 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
         if (punchedLast(made)) return;
         return push({
           action: 'punch',
-          text: `Punch the ${move.what}: a ${say(move.diameter)} punch, two fifths of it over the edge’s middle, one layer at a time.`,
+          text: `Punch the finger notch in the ${move.what}: a ${say(move.diameter)} punch, two fifths of it over the edge’s middle, one layer at a time.`,
           caution: CAUTION.punch,
         });
       case 'hole':

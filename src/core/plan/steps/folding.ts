@@ -1,8 +1,9 @@
+import type { Say } from '../../length';
 import type { FlatWork, Stage, StandingStage } from '../../fold';
 import { glueIds, keepDry, type GlueAdvice } from '../glue';
 import type { ScoreNumber } from '../numbers';
 import { panelName, pieceOf, type Made } from '../plan';
-import { adhesiveSentence, CAUTION, type Say } from '../words';
+import { adhesiveSentence, CAUTION } from '../words';
 import { listed, type Draft } from './step';
 
 /** One step of the assembly: its glue, the fold or the laying, the notch punched late, the contents. */
@@ -126,9 +127,9 @@ const notchedAfter = ({ built }: Made, cavity: string): string | undefined =>
 /** What a finger notch bites through, in words. */
 function notchLayers({ pieces }: Made): string {
   const names = pieces.flatMap(({ piece }) =>
-    piece.trims.flatMap((trim) => (trim.cut.kind === 'punched' ? [trim.name.replace('finger notch in ', '')] : [])),
+    piece.trims.flatMap((trim) => (trim.cut.kind === 'punched' ? [trim.name] : [])),
   );
-  return listed(names);
+  return `the ${listed(names, 'the ')}`;
 }
 
 const scoreWords = (step: FlatWork, numbers: ReadonlyMap<string, ScoreNumber>): string =>

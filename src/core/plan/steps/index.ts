@@ -1,9 +1,9 @@
+import type { Say } from '../../length';
 /** Steps: `stepsOf(plan, say)` tells the whole make in order, each step with its picture and its caution. */
 import { glueAdvice, glueIds } from '../glue';
 import { allNumbers } from '../numbers';
 import { inOrder } from '../order';
 import { pieceOf, type Plan } from '../plan';
-import type { Say } from '../words';
 import { finishing, type Task } from './finishing';
 import { cutStep, decorating, toolSteps } from './flat';
 import { assemblySteps, standingSteps } from './folding';

@@ -1,0 +1,93 @@
+/**
+ * What can be found of a plan, and what the sentence about it needs besides its figures: one line a kind. A kind without
+ * words does not compile, and neither does a cure for what nobody asks.
+ */
+import type { ClaimFacts } from './claims';
+
+type Nothing = Readonly<Record<string, never>>;
+interface Part {
+  /** What a maker calls it. */
+  readonly part: string;
+}
+/** The least size that would do, where one is known. */
+interface Enough {
+  readonly of?: 'a sheet' | 'contents';
+  readonly side?: string;
+  readonly would?: number;
+}
+
+/** Why no pattern exists for a valid question. */
+export interface RefusalFacts {
+  'blank-not-square': Nothing;
+  'notch-off-sheet': Nothing;
+  'setting-off-sheet': Nothing;
+  'corner-too-round': Nothing;
+  'tip-too-deep': Nothing;
+  'sheet-too-small': { readonly side: string };
+  'part-too-large': Part;
+  'part-too-small': Part & Enough;
+  'contents-too-small': { readonly side: string } & Enough;
+  'notch-cuts-fold': Nothing;
+  'notch-cuts-glue': Nothing;
+  'hole-cuts-fold': Nothing;
+  'holes-touch': Nothing;
+  'strip-too-short': Nothing;
+}
+export type RefusalCode = keyof RefusalFacts;
+
+/** What is asked of every plan, or of its paper, glue and tools. */
+export interface PlanFacts {
+  'room-width': Nothing;
+  'room-height': Nothing;
+  'room-depth': { readonly onEdge: boolean };
+  'goes-in': {
+    readonly why: 'too_wide' | 'too_high' | 'too_deep' | 'uncovered' | 'in_the_way' | null;
+    readonly box: boolean;
+  };
+  'what-fits': { readonly width: number; readonly height: number; readonly depth?: number };
+  gusset: Nothing;
+  'slides-off': Nothing;
+  reveal: { readonly on: string };
+  'finished-size': { readonly width: number; readonly height: number };
+  overhang: { readonly panel: string };
+  hole: Nothing;
+  folding: { readonly code?: string; readonly panel?: string; readonly by?: string };
+  'thick-contents': Nothing;
+  glue: { readonly trouble: string; readonly chosen: string; readonly tape: number };
+  closure: {
+    readonly kind: string;
+    readonly trouble: 'discs_overlap' | 'nothing_to_hold' | 'no_holes' | 'covers_opening' | null;
+  };
+  paper: {
+    readonly width: number;
+    readonly height: number;
+    /** A paper that would do. */
+    readonly other: string | null;
+    readonly blankWidth: number;
+    readonly blankHeight: number;
+    /** It would do, but for the way the print runs. */
+    readonly turned: boolean;
+  };
+  'thin-paper': Nothing;
+  'stiff-paper': { readonly thickness: number };
+  window: Nothing;
+  'window-avoided': Nothing;
+  'print-side': { readonly panels: string };
+  'print-direction': { readonly panel: string; readonly slanted: boolean };
+  'print-upside-down': { readonly panels: string };
+  'tool-proof': { readonly fault: string | null; readonly tool: string };
+  'ruler-end': Nothing;
+  'groove-end': Nothing;
+  'slanted-scores': Nothing;
+  'board-end': Nothing;
+  'between-grooves': { readonly below: number; readonly above: number };
+  'between-marks': Nothing;
+  'trimmer-end': Nothing;
+  'ruler-short': Nothing;
+  'no-punch': Nothing;
+  'no-corner-rounder': Nothing;
+}
+
+export interface Facts extends RefusalFacts, PlanFacts, ClaimFacts {}
+/** Everything that can be found of a plan. */
+export type AskedKind = keyof Facts;
