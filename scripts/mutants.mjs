@@ -30,10 +30,10 @@ const SLOW = [
   'files/',
   'fold/second-opinion',
   'plan/extras',
-  'plan/moments',
+  'plan/looks/moments',
   'plan/plan.test',
-  'plan/sentences',
-  'plan/walk',
+  'plan/checks/sentences',
+  'plan/work/walk',
   'tools/straight',
 ];
 const LAST = /second-|holders|formulas|answers|laws/;

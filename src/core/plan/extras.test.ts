@@ -1,6 +1,6 @@
 import { planOf } from '../../../tests/helpers/designs';
 import { INCH, inches, mm } from '../length';
-import { inOrder } from './order';
+import { inOrder } from './work/order';
 import {
   ADHESIVES,
   checksOf,

@@ -8,7 +8,7 @@ export {
   type Design,
   type DesignInput,
   type Issue,
-} from './design';
+} from './design/design';
 export { givenPieces, ownPaper, panelName, planFor, viewOf, type Made, type MadePiece, type Plan } from './plan';
 export {
   ADHESIVES,
@@ -19,24 +19,24 @@ export {
   type Closure,
   type CompanionName,
   type Decoration,
-} from './extras';
-export { glueAdvice, glueAreas, keepDry, type GlueAdvice, type GlueArea } from './glue';
-export { closurePlan, type ClosurePlan } from './closures';
-export { companionsOf, type Companion } from './companions';
-export { fromPaper, onPaper, printMap, turnFor, windowOnFront, type FrontWindow, type Showing } from './print';
-export { becomes, papersFor, suggest, type PaperChoice, type Question, type Suggestion } from './chooser';
-export { concernedIn, momentsOf, seenAt, type Moment } from './moments';
+} from './design/extras';
+export { glueAdvice, glueAreas, keepDry, type GlueAdvice, type GlueArea } from './work/glue';
+export { closurePlan, type ClosurePlan } from './work/closures';
+export { companionsOf, type Companion } from './work/companions';
+export { fromPaper, onPaper, printMap, turnFor, windowOnFront, type FrontWindow, type Showing } from './looks/print';
+export { becomes, papersFor, suggest, type PaperChoice, type Question, type Suggestion } from './choosing/chooser';
+export { concernedIn, momentsOf, seenAt, type Moment } from './looks/moments';
 export { checksOf, type Check, type CheckOf, type DesignChange, type Level, type Remedy } from './checks';
-export { pictureOf, stillStep, type Picture } from './picture';
-export { consequenceOf } from './consequence';
+export { pictureOf, stillStep, type Picture } from './looks/picture';
+export { consequenceOf } from './choosing/consequence';
 export { checkSentence, remedyLabel } from './words';
 export { sayer, type Say } from '../length';
-export { scoreNumbers } from './numbers';
-export { figureText, keyFigures, leastLap, settingOf, type FigurePart, type KeyFigure } from './key-figures';
-export { sizeChart, type ChartCard, type ChartLine, type ChartRow } from './chart';
+export { scoreNumbers } from './work/numbers';
+export { figureText, keyFigures, leastLap, settingOf, type FigurePart, type KeyFigure } from './looks/key-figures';
+export { sizeChart, type ChartCard, type ChartLine, type ChartRow } from './choosing/chart';
 export { stepsOf, type Action, type Phase, type Reading, type Step, type StepPicture } from './steps';
-export { copiesDone, walkOf, type Stop, type WayOfWork } from './walk';
-export { sheetNow, type SheetNow } from './sheet-now';
-export { longestCut } from './longest-cut';
+export { copiesDone, walkOf, type Stop, type WayOfWork } from './work/walk';
+export { sheetNow, type SheetNow } from './work/sheet-now';
+export { longestCut } from './work/longest-cut';
 export { planDocument, planSchema, type PlanDocument } from './document';
-export { CARDS, PAPERS, sizeNamed, smallestPaperFor, type PaperSize } from './papers';
+export { CARDS, PAPERS, sizeNamed, smallestPaperFor, type PaperSize } from './design/papers';

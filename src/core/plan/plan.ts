@@ -15,7 +15,7 @@ import { boxOf3, seenFrom } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Piece } from '../pattern';
 import { differences, programmeFor, simulate, type Programme } from '../tools';
-import { briefFor, type Design } from './design';
+import { briefFor, type Design } from './design/design';
 
 /** A piece to be cut, with the moves that make it. */
 export interface MadePiece {

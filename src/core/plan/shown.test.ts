@@ -22,7 +22,7 @@ import {
   type DesignInput,
   type Plan,
 } from '.';
-import { PAPERS, sizeNamed, liesOn, smallestPaperFor } from './papers';
+import { PAPERS, sizeNamed, liesOn, smallestPaperFor } from './design/papers';
 
 const say = sayer('in', '1/8 in');
 const short = (value: number): string => String(Math.round(value * 100) / 100 + 0);

@@ -2,7 +2,7 @@
 import { inches, mm, sayer } from '../length';
 import { adhesiveSentence, CAUTION, checkSentence, closureWords, remedyLabel } from './words';
 import type { Check, Remedy } from './checks';
-import type { GlueAdvice } from './glue';
+import type { GlueAdvice } from './work/glue';
 
 const say = sayer('in', '1/8 in');
 const inch = (n: number): number => inches(n);

@@ -1,8 +1,8 @@
 import { CLAIM_WORDS, HAIR, type Facts, type Finding, type Words } from '../constructions';
 import { formatLength, mm, type Say } from '../length';
 import type { Check, Remedy } from './checks';
-import type { Closure } from './extras';
-import type { GlueAdvice } from './glue';
+import type { Closure } from './design/extras';
+import type { GlueAdvice } from './work/glue';
 
 /** The sentence for a check: what will happen at the table and what to do. */
 export function checkSentence(check: Check, say: Say): string {

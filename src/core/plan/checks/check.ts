@@ -1,6 +1,6 @@
 import type { AskedKind, ClaimFacts, Facts, Finding, FindingOf, Level } from '../../constructions';
 import type { Mm } from '../../length';
-import { constructionOptions, type Design, type DesignInput } from '../design';
+import { constructionOptions, type Design, type DesignInput } from '../design/design';
 
 export { HAIR, type Level } from '../../constructions';
 

@@ -1,5 +1,5 @@
 import { measured } from '../../constructions';
-import type { Design } from '../design';
+import type { Design } from '../design/design';
 import { panelName, type Made } from '../plan';
 import { claimed, type Check } from './check';
 

@@ -1,6 +1,6 @@
 import { drawn, withFeatures } from '../../constructions';
 import { mm, roundTo, type Mm } from '../../length';
-import { briefFor, type Design } from '../design';
+import { briefFor, type Design } from '../design/design';
 
 /** A length that has to grow before there is anything to draw. */
 export interface Enough {

@@ -1,7 +1,7 @@
 import type { Ease } from '../../constructions';
 import { anticlockwise, distance, sideOf } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
-import type { Design } from '../design';
+import type { Design } from '../design/design';
 import type { Made, Plan } from '../plan';
 import { check, curesFor, fromContents, HAIR, type Check, type Level, type Remedy } from './check';
 

@@ -1,7 +1,7 @@
 import { aboveSlot, layerOf, uncovered, type Stack } from '../../fold';
 import { anticlockwise, direction, dot, extent, regionArea } from '../../geometry';
 import { inches, mm } from '../../length';
-import { allNumbers } from '../numbers';
+import { allNumbers } from '../work/numbers';
 import { ownPaper, panelName, type Made, type Plan } from '../plan';
 import { claimChecks } from './claims';
 import { check, curesFor, HAIR, type Check } from './check';

@@ -1,5 +1,5 @@
-import { closurePlan } from '../closures';
-import { glueAdvice } from '../glue';
+import { closurePlan } from '../work/closures';
+import { glueAdvice } from '../work/glue';
 import type { Made, Plan } from '../plan';
 import { check, type Check, type DesignChange, type Remedy } from './check';
 

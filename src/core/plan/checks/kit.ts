@@ -1,7 +1,7 @@
 import { mm, type Mm } from '../../length';
 import { edgeLength } from '../../pattern';
-import { constructionOptions, type Design } from '../design';
-import { longestCut } from '../longest-cut';
+import { constructionOptions, type Design } from '../design/design';
+import { longestCut } from '../work/longest-cut';
 import type { Made, Plan } from '../plan';
 import { check, HAIR, type Check, type Remedy } from './check';
 

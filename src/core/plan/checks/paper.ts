@@ -1,7 +1,7 @@
 import type { Mm } from '../../length';
-import { liesOn, smallestPaperFor, STIFF, THIN } from '../papers';
+import { liesOn, smallestPaperFor, STIFF, THIN } from '../design/papers';
 import type { Made, Plan } from '../plan';
-import { printMap, turnFor, windowOnFront } from '../print';
+import { printMap, turnFor, windowOnFront } from '../looks/print';
 import { check, HAIR, type Check, type Remedy } from './check';
 
 /** Plain paper that shows on less than this share of the front is no fault. From memory. */

@@ -1,6 +1,6 @@
 import { GRADUATIONS, mm, onGraduation, stepOf, type Mm } from '../../length';
 import { hasGroove } from '../../tools';
-import type { Design } from '../design';
+import type { Design } from '../design/design';
 import type { Made, Plan } from '../plan';
 import { check, HAIR, type Check } from './check';
 

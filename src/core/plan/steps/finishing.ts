@@ -1,8 +1,8 @@
 import type { Say } from '../../length';
-import { closurePlan } from '../closures';
-import { companionsOf } from '../companions';
-import type { Design } from '../design';
-import type { Operation } from '../order';
+import { closurePlan } from '../work/closures';
+import { companionsOf } from '../work/companions';
+import type { Design } from '../design/design';
+import type { Operation } from '../work/order';
 import type { Made } from '../plan';
 import { CAUTION, closureWords } from '../words';
 import { listed, type Draft, type Phase, type StepPicture } from './step';

@@ -1,8 +1,8 @@
 import { mm, type Mm, type Say } from '../../length';
 import { leftOf, type Edge, type Piece } from '../../pattern';
 import type { Move, Spot, Stretch } from '../../tools';
-import type { Decoration } from '../extras';
-import { scoreNumbers } from '../numbers';
+import type { Decoration } from '../design/extras';
+import { scoreNumbers } from '../work/numbers';
 import type { Made, MadePiece } from '../plan';
 import { CAUTION } from '../words';
 import { listed, type Draft, type Reading } from './step';

@@ -1,7 +1,7 @@
 import type { Say } from '../../length';
 import type { FlatWork, Stage, StandingStage } from '../../fold';
-import { glueIds, keepDry, type GlueAdvice } from '../glue';
-import type { ScoreNumber } from '../numbers';
+import { glueIds, keepDry, type GlueAdvice } from '../work/glue';
+import type { ScoreNumber } from '../work/numbers';
 import { panelName, pieceOf, type Made } from '../plan';
 import { adhesiveSentence, CAUTION } from '../words';
 import { listed, type Draft } from './step';

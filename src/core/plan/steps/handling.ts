@@ -1,7 +1,7 @@
-import type { Design } from '../design';
-import type { Adhesive } from '../extras';
-import { longestCut } from '../longest-cut';
-import { STIFF, THIN } from '../papers';
+import type { Design } from '../design/design';
+import type { Adhesive } from '../design/extras';
+import { longestCut } from '../work/longest-cut';
+import { STIFF, THIN } from '../design/papers';
 import { CAUTION } from '../words';
 import type { IfRough, Step } from './step';
 

@@ -1,8 +1,8 @@
 import type { Say } from '../../length';
 /** Steps: `stepsOf(plan, say)` tells the whole make in order, each step with its picture and its caution. */
-import { glueAdvice, glueIds } from '../glue';
-import { allNumbers } from '../numbers';
-import { inOrder } from '../order';
+import { glueAdvice, glueIds } from '../work/glue';
+import { allNumbers } from '../work/numbers';
+import { inOrder } from '../work/order';
 import { pieceOf, type Plan } from '../plan';
 import { finishing, type Task } from './finishing';
 import { cutStep, decorating, toolSteps } from './flat';

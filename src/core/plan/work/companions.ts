@@ -1,8 +1,8 @@
-import { inches, mm, roundTo, type Mm } from '../length';
-import type { Design } from './design';
-import type { CompanionName } from './extras';
-import { turned } from '../fit';
-import type { Made } from './plan';
+import { inches, mm, roundTo, type Mm } from '../../length';
+import type { Design } from '../design/design';
+import type { CompanionName } from '../design/extras';
+import { turned } from '../../fit';
+import type { Made } from '../plan';
 
 /** A small thing to make with a holder: a rectangle, where it is scored, and what it is for. */
 export interface Companion {

@@ -1,7 +1,7 @@
-import { planOf } from '../../../tests/helpers/designs';
-import { INCH, inches, mm } from '../length';
-import { COMMON_BOARD, enclosedBy, simulate } from '../tools';
-import { CARDS, sizeChart } from '.';
+import { planOf } from '../../../../tests/helpers/designs';
+import { INCH, inches, mm } from '../../length';
+import { COMMON_BOARD, enclosedBy, simulate } from '../../tools';
+import { CARDS, sizeChart } from '..';
 
 const card = (width: number, height: number, thickness = 0) => ({
   name: `${width} × ${height}`,

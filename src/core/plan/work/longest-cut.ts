@@ -1,5 +1,5 @@
-import { mm, type Mm } from '../length';
-import type { Blank } from '../pattern';
+import { mm, type Mm } from '../../length';
+import type { Blank } from '../../pattern';
 
 /**
  * The longest cut a blank takes, mm: from its sheet, the better of cutting the width or the height first; with no

@@ -1,11 +1,11 @@
-import { CONSTRUCTIONS, drawn, type Construction } from '../constructions';
-import { boxOf } from '../geometry';
-import { mm, type Mm } from '../length';
-import { checksOf, type Check } from './checks';
-import { briefFor, readDesign, type Design, type DesignInput } from './design';
-import { liesOn } from './papers';
-import { pictureOf, type Picture } from './picture';
-import { planFor, type Made } from './plan';
+import { CONSTRUCTIONS, drawn, type Construction } from '../../constructions';
+import { boxOf } from '../../geometry';
+import { mm, type Mm } from '../../length';
+import { checksOf, type Check } from '../checks';
+import { briefFor, readDesign, type Design, type DesignInput } from '../design/design';
+import { liesOn } from '../design/papers';
+import { pictureOf, type Picture } from '../looks/picture';
+import { planFor, type Made } from '../plan';
 
 /** What is known: something to put in, or a paper; and the rest of a design that all answers share. */
 export type Question = Omit<DesignInput, 'construction' | 'options' | 'version'>;

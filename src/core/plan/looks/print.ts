@@ -1,8 +1,8 @@
-import { inView, layerOf, roomAxes, seenAsPile, visibleFrom, type Side, type Stack, type View } from '../fold';
-import { applyAll, area as areaOf, regionArea, sharedRegion, type Point, type Polygon, type Vec } from '../geometry';
-import { outlineOf, type Blank } from '../pattern';
-import type { Design } from './design';
-import { givenPieces, ownPaper, panelName, viewOf, type Made } from './plan';
+import { inView, layerOf, roomAxes, seenAsPile, visibleFrom, type Side, type Stack, type View } from '../../fold';
+import { applyAll, area as areaOf, regionArea, sharedRegion, type Point, type Polygon, type Vec } from '../../geometry';
+import { outlineOf, type Blank } from '../../pattern';
+import type { Design } from '../design/design';
+import { givenPieces, ownPaper, panelName, viewOf, type Made } from '../plan';
 
 /** Visible specks smaller than this are rounding, mm². */
 const SPECK = 1;

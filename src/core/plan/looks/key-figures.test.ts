@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { contentsFirst, paperFirst, planOf } from '../../../tests/helpers/designs';
-import { runs } from '../../../tests/helpers/runs';
-import { CONSTRUCTIONS } from '../constructions';
-import { figureText, keyFigures, leastLap, planDocument, sayer, settingOf } from '.';
+import { contentsFirst, paperFirst, planOf } from '../../../../tests/helpers/designs';
+import { runs } from '../../../../tests/helpers/runs';
+import { CONSTRUCTIONS } from '../../constructions';
+import { figureText, keyFigures, leastLap, planDocument, sayer, settingOf } from '..';
 
 const say = sayer('in', '1/8 in');
 const figures = (design: object) => {

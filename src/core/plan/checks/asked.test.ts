@@ -2,10 +2,10 @@
  * What every plan is asked and what was found, as approved tables: each check with its figures, what its sentence
  * names, and what each remedy would change. That a remedy helps is asked by the sentences.
  */
-import { expectApproved } from '../../../tests/helpers/approved';
-import { planOf } from '../../../tests/helpers/designs';
-import { CONSTRUCTIONS } from '../constructions';
-import { checksOf, consequenceOf, sayer, type DesignInput } from '.';
+import { expectApproved } from '../../../../tests/helpers/approved';
+import { planOf } from '../../../../tests/helpers/designs';
+import { CONSTRUCTIONS } from '../../constructions';
+import { checksOf, consequenceOf, sayer, type DesignInput } from '..';
 
 const say = sayer('in', '1/8 in');
 const card = { width: '3 in', height: '4 in' };

@@ -1,10 +1,10 @@
 /** The making as it is shown in space: nothing jumps, everything ends where the folding says. */
-import { planOf } from '../../../tests/helpers/designs';
-import { CONSTRUCTIONS } from '../constructions';
-import { leafOf, type Leaf } from '../fold';
-import { distance3, poseBetween, seenFrom, turnedAbout, LYING, type Vec } from '../geometry';
-import { inches } from '../length';
-import { concernedIn, momentsOf, pictureOf, seenAt, stillStep, stepsOf, sayer, type Made, type Plan } from '.';
+import { planOf } from '../../../../tests/helpers/designs';
+import { CONSTRUCTIONS } from '../../constructions';
+import { leafOf, type Leaf } from '../../fold';
+import { distance3, poseBetween, seenFrom, turnedAbout, LYING, type Vec } from '../../geometry';
+import { inches } from '../../length';
+import { concernedIn, momentsOf, pictureOf, seenAt, stillStep, stepsOf, sayer, type Made, type Plan } from '..';
 
 const planned = (construction: string, more: object = {}): Plan & { made: Made } => {
   const deep = ['tray-box', 'diagonal-box', 'desk-file', 'pad-holder', 'folio'].includes(construction);

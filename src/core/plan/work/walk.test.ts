@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { runs } from '../../../tests/helpers/runs';
-import { contentsFirst, planOf } from '../../../tests/helpers/designs';
-import { CONSTRUCTIONS } from '../constructions';
-import { simulate } from '../tools';
-import { copiesDone, sayer, sheetNow, stepsOf, walkOf, type Plan, type Step } from '.';
+import { runs } from '../../../../tests/helpers/runs';
+import { contentsFirst, planOf } from '../../../../tests/helpers/designs';
+import { CONSTRUCTIONS } from '../../constructions';
+import { simulate } from '../../tools';
+import { copiesDone, sayer, sheetNow, stepsOf, walkOf, type Plan, type Step } from '..';
 
 const say = sayer('in', '1/8 in');
 const card = (fields: object = {}): Plan =>

@@ -1,8 +1,8 @@
-import { claimsOf, leastOf, penTaken } from '../constructions';
-import { mm, roundTo, type Mm, type Say } from '../length';
-import type { Design } from './design';
-import type { Made, MadePiece } from './plan';
-import { listed } from './steps/step';
+import { claimsOf, leastOf, penTaken } from '../../constructions';
+import { mm, roundTo, type Mm, type Say } from '../../length';
+import type { Design } from '../design/design';
+import type { Made, MadePiece } from '../plan';
+import { listed } from '../steps/step';
 
 /** Lengths that are read together: a size (`3 × 4`), or places one after the other (`2, 5 and 8`). */
 export interface FigurePart {

@@ -1,10 +1,10 @@
-import type { Say } from '../length';
-import { rightOf, type Edge, type Piece } from '../pattern';
+import type { Say } from '../../length';
+import { rightOf, type Edge, type Piece } from '../../pattern';
 import { scoreNumbers } from './numbers';
-import type { Made } from './plan';
-import type { Step } from './steps';
-import { flatMoves } from './steps/flat';
-import { listed } from './steps/step';
+import type { Made } from '../plan';
+import type { Step } from '../steps';
+import { flatMoves } from '../steps/flat';
+import { listed } from '../steps/step';
 
 /** What a sheet has become by the time a step goes wrong: as cut, as scored, as folded. */
 export interface SheetNow {

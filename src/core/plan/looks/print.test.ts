@@ -1,6 +1,6 @@
 /** What of the print shows on each holder and which way up: worked out by folding printed paper, no other source. */
-import { planOf } from '../../../tests/helpers/designs';
-import { printMap, type Showing } from '.';
+import { planOf } from '../../../../tests/helpers/designs';
+import { printMap, type Showing } from '..';
 
 const shows = (
   construction: string,

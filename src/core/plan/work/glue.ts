@@ -1,10 +1,10 @@
-import { claimsOf } from '../constructions';
-import type { Contact, FlatWork, Folded, Joint, StandingWork } from '../fold';
-import { apply, area, difference, intersection, leastWidth, plainRings, type Polygon } from '../geometry';
-import { inches, mm, type Mm } from '../length';
-import type { Design } from './design';
-import type { Adhesive } from './extras';
-import type { Made } from './plan';
+import { claimsOf } from '../../constructions';
+import type { Contact, FlatWork, Folded, Joint, StandingWork } from '../../fold';
+import { apply, area, difference, intersection, leastWidth, plainRings, type Polygon } from '../../geometry';
+import { inches, mm, type Mm } from '../../length';
+import type { Design } from '../design/design';
+import type { Adhesive } from '../design/extras';
+import type { Made } from '../plan';
 
 /** Where glue goes for one step, on the flat sheet. */
 export interface GlueArea {

@@ -1,10 +1,10 @@
-import type { Ease } from '../constructions';
-import type { Graduation, Mm } from '../length';
-import type { Tool } from '../tools';
-import { checksOf, type Check } from './checks';
-import { readDesign } from './design';
-import { leastLap, settingOf } from './key-figures';
-import { planFor } from './plan';
+import type { Ease } from '../../constructions';
+import type { Graduation, Mm } from '../../length';
+import type { Tool } from '../../tools';
+import { checksOf, type Check } from '../checks';
+import { readDesign } from '../design/design';
+import { leastLap, settingOf } from '../looks/key-figures';
+import { planFor } from '../plan';
 
 /** A card to be put in, for a chart. */
 export interface ChartCard {

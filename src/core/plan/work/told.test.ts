@@ -3,10 +3,10 @@
  * readings. Each design's text stands in tests/approved/told, read by a person before it was put there; whether its
  * numbers are right is asked by the laws, the formulas and the second reader.
  */
-import { expectApproved } from '../../../tests/helpers/approved';
-import { planOf } from '../../../tests/helpers/designs';
-import { CONSTRUCTIONS } from '../constructions';
-import type { Units } from '../length';
+import { expectApproved } from '../../../../tests/helpers/approved';
+import { planOf } from '../../../../tests/helpers/designs';
+import { CONSTRUCTIONS } from '../../constructions';
+import type { Units } from '../../length';
 import {
   checksOf,
   checkSentence,
@@ -18,7 +18,7 @@ import {
   sayer,
   stepsOf,
   type DesignInput,
-} from '.';
+} from '..';
 
 function told(design: DesignInput, units: Units): string {
   const plan = planOf(design);

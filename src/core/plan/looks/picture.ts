@@ -1,4 +1,4 @@
-import type { Contents } from '../constructions';
+import type { Contents } from '../../constructions';
 import {
   carriedLeaf,
   contentsIn,
@@ -12,11 +12,11 @@ import {
   type StillFace,
   type Touch,
   type View,
-} from '../fold';
-import { plus3, posed, poseWithin, seenPose } from '../geometry';
-import { glueAreas } from './glue';
-import { ownPaper, viewOf, type Made } from './plan';
-import type { StepPicture } from './steps';
+} from '../../fold';
+import { plus3, posed, poseWithin, seenPose } from '../../geometry';
+import { glueAreas } from '../work/glue';
+import { ownPaper, viewOf, type Made } from '../plan';
+import type { StepPicture } from '../steps';
 
 /** The finished thing as it is drawn: a pile and how it is looked at, or the faces of what stands. */
 export type Picture =

@@ -1,9 +1,9 @@
-import { foldedBox, inView } from '../fold';
-import { inches, mm, type Mm } from '../length';
-import type { Point } from '../geometry';
-import type { Design } from './design';
-import type { Closure } from './extras';
-import { ownPaper, viewOf, type Made } from './plan';
+import { foldedBox, inView } from '../../fold';
+import { inches, mm, type Mm } from '../../length';
+import type { Point } from '../../geometry';
+import type { Design } from '../design/design';
+import type { Closure } from '../design/extras';
+import { ownPaper, viewOf, type Made } from '../plan';
 
 /** A bow takes this much cord beyond once round, a knot this much, mm. Common practice 10 to 12 in, and 4 in. */
 const BOW = inches(11);

@@ -1,4 +1,4 @@
-import { inches, mm, type Mm } from '../length';
+import { inches, mm, type Mm } from '../../length';
 
 /** Paper up to this thick lets contents show and creases at a touch, mm (office paper is 0.1). From memory. */
 export const THIN = 0.12;

@@ -1,8 +1,8 @@
 /** Every sentence the app can say about random designs: whole, about something, and never a figure that is none. */
 import fc from 'fast-check';
-import { runs } from '../../../tests/helpers/runs';
-import { contentsFirst, paperFirst, planOf } from '../../../tests/helpers/designs';
-import { CONSTRUCTIONS } from '../constructions';
+import { runs } from '../../../../tests/helpers/runs';
+import { contentsFirst, paperFirst, planOf } from '../../../../tests/helpers/designs';
+import { CONSTRUCTIONS } from '../../constructions';
 import {
   checksOf,
   checkSentence,
@@ -14,7 +14,7 @@ import {
   stepsOf,
   planFor,
   type Check,
-} from '.';
+} from '..';
 
 const BROKEN = /undefined|NaN|Infinity|null|\[object|  | \.|,,|\bs-|-tab-\d|g\d\b/;
 

@@ -1,4 +1,4 @@
-import { seatIn } from '../fit';
+import { seatIn } from '../../fit';
 import {
   contentsIn,
   hingeLine,
@@ -18,12 +18,12 @@ import {
   type Standing,
   type StandingStage,
   type View,
-} from '../fold';
-import { plus3, poseBetween, poseWithin, seenPose, type Point, type Pose, type Vec } from '../geometry';
-import type { Contents } from '../constructions';
-import { mm, type Mm } from '../length';
-import type { Panel } from '../pattern';
-import { viewOf, type Made } from './plan';
+} from '../../fold';
+import { plus3, poseBetween, poseWithin, seenPose, type Point, type Pose, type Vec } from '../../geometry';
+import type { Contents } from '../../constructions';
+import { mm, type Mm } from '../../length';
+import type { Panel } from '../../pattern';
+import { viewOf, type Made } from '../plan';
 
 /** One thing done at the table, as it is seen in space: how the paper lay, how it moves, how it then stands. */
 export interface Moment {

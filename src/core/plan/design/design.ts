@@ -8,10 +8,10 @@ import {
   type Contents,
   type Ease,
   type OptionField,
-} from '../constructions';
-import { GRADUATIONS, inches, lengthSchema, mm, type Graduation, type Mm } from '../length';
-import { oneLine, quoted, shortened } from '../text';
-import type { Blank } from '../pattern';
+} from '../../constructions';
+import { GRADUATIONS, inches, lengthSchema, mm, type Graduation, type Mm } from '../../length';
+import { oneLine, quoted, shortened } from '../../text';
+import type { Blank } from '../../pattern';
 import {
   ADHESIVES,
   CLOSURES,
@@ -22,7 +22,7 @@ import {
   type CompanionName,
   type Decoration,
 } from './extras';
-import { COMMON_BOARD, kitSchema, makingWith, toolSchema, type Kit, type Tool } from '../tools';
+import { COMMON_BOARD, kitSchema, makingWith, toolSchema, type Kit, type Tool } from '../../tools';
 
 /** Caliper when the paper's is not known, mm: a 65 lb cover or a good 200 g/m² card. Common practice, no source. */
 const USUAL_CALIPER = 0.25;
