@@ -18,7 +18,18 @@ import {
 } from './db';
 import { DEMO_CUTS, DEMO_LOG, DEMO_SHELF, DEMO_STASH } from './demo';
 import { allKept, readAll } from './keep';
-import { addLog, addLogs, dropLog, endMake, entryKey, fitKey, fitKeyParts, inOrder, keepLog, putBackLog } from './log';
+import {
+  addLog,
+  addLogs,
+  dropLog,
+  endMake,
+  entryKey,
+  fitKey,
+  fitKeyParts,
+  latestFirst,
+  keepLog,
+  putBackLog,
+} from './log';
 import { beginMake, keepMake, keepSpoiled, openMake, openMakesOf } from './makes';
 import {
   addProject,
@@ -36,7 +47,7 @@ import { troubleOf } from './trouble';
 import { addPaper, addPapers, dropPaper, inStash, keepPaper, leftInStash, paperOf, putBackPaper } from './stash';
 
 const card = { name: 'Star cards', units: 'in' as const, design: DEMO_SHELF[0]!.design };
-const allLog = async () => inOrder((await readAll<LogRecord>('log')).records);
+const allLog = async () => latestFirst((await readAll<LogRecord>('log')).records);
 const allPapers = async () => inStash((await readAll<PaperRecord>('papers')).records);
 const papersLeft = async () => leftInStash((await readAll<PaperRecord>('papers')).records);
 const allCuts = async () => carriedOut((await readAll<CutRecord>('cuts')).records);

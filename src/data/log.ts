@@ -55,7 +55,7 @@ export const addLogs = (
   });
 
 /** What is in the log, latest day first. */
-export const inOrder = (all: readonly LogRecord[]): LogRecord[] =>
+export const latestFirst = (all: readonly LogRecord[]): LogRecord[] =>
   all.filter(({ deletedAt }) => deletedAt === 0).sort((a, b) => b.day.localeCompare(a.day) || b.addedAt - a.addedAt);
 
 /** Keeps what became of an entry; what changed in it elsewhere meanwhile stays. */

@@ -6,7 +6,7 @@
 /** Where in a record: the name of a field, or the id of an item in a list. */
 export type Path = readonly (string | { readonly id: string })[];
 
-export type Step =
+export type PatchStep =
   /** A field is this now; or an item of a list, which stands behind the one named (null: in front) when it is new. */
   | { readonly at: Path; readonly set: unknown; readonly behind?: string | null }
   /** A field or an item is gone. */
@@ -14,7 +14,7 @@ export type Step =
   /** A list whose items have no ids lost these and gained those. */
   | { readonly at: Path; readonly less: readonly unknown[]; readonly more: readonly unknown[] };
 
-export type Patch = readonly Step[];
+export type Patch = readonly PatchStep[];
 
 /** Fields that mean something only as a whole: two halves of two tools are no tool. */
 const WHOLE: ReadonlySet<string> = new Set(['tool', 'byHand', 'cut', 'image']);
@@ -68,7 +68,7 @@ function betweenItems(before: readonly Item[], after: readonly Item[], at: Path)
   return [
     ...before
       .filter(({ id }) => !after.some((one) => one.id === id))
-      .map(({ id }): Step => ({ at: [...at, { id }], drop: true })),
+      .map(({ id }): PatchStep => ({ at: [...at, { id }], drop: true })),
     ...after.flatMap((item, i): Patch => {
       const there = [...at, { id: item.id }];
       const old = before.find(({ id }) => id === item.id);
@@ -93,7 +93,7 @@ const listPatched = (list: readonly unknown[], at: Path, patch: Patch): unknown 
 export const patched = <T>(record: T, patch: Patch): T =>
   patch.reduce<unknown>((now, step) => stepped(now, step.at, step), record) as T;
 
-function stepped(now: unknown, [key, ...rest]: Path, step: Step): unknown {
+function stepped(now: unknown, [key, ...rest]: Path, step: PatchStep): unknown {
   if (key === undefined) {
     if ('set' in step) return step.set;
     if ('drop' in step || !Array.isArray(now)) return now;

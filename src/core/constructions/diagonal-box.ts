@@ -48,14 +48,14 @@ const HOLE_MARGIN = inches(1 / 16);
 const CLEAR = inches(1 / 16);
 
 /** The square, its two settings and what they make, mm: floor `W × D` (across and up the diagonals), walls `H`. */
-interface Layout {
+interface BoxLayout {
   readonly side: number;
   readonly first: number;
   readonly second: number;
   readonly notch: number;
 }
 
-const floorOf = ({ side, first, second, notch }: Layout): { W: number; D: number; H: number } => ({
+const floorOf = ({ side, first, second, notch }: BoxLayout): { W: number; D: number; H: number } => ({
   W: Math.SQRT2 * (first - notch / 2),
   D: Math.SQRT2 * (side - second - notch / 2),
   H: (second - first) / Math.SQRT2,
@@ -135,7 +135,7 @@ function build(brief: Brief<Options>): BuildResult {
   });
 }
 
-function fromPaper({ blank, making, options, thickness, ...brief }: Brief<Options>): Layout | Refusal {
+function fromPaper({ blank, making, options, thickness, ...brief }: Brief<Options>): BoxLayout | Refusal {
   const { width, height } = blank!;
   if (Math.abs(width - height) > 1e-6)
     return { code: 'blank-not-square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
@@ -158,7 +158,7 @@ function fromPaper({ blank, making, options, thickness, ...brief }: Brief<Option
 }
 
 /** Settings on the board's marks: each of the three lengths comes nearest its aim and keeps the least. */
-function fromContents(brief: Brief<Options>, swapped: boolean): Layout | Refusal {
+function fromContents(brief: Brief<Options>, swapped: boolean): BoxLayout | Refusal {
   const { contents, aim, least, making, options } = brief;
   const { notch, offset, graduation } = making;
   const sizes = (['width', 'height'] as const).map((side) => ({
@@ -191,7 +191,7 @@ const line = (side: number, u0: number, v0: number, u1: number, v1: number) => (
 });
 
 /** One box: wall k stands to the right, far, left, near along the diagonals; odd walls are D long, even ones W. */
-function drawBox(prefix: string, name: string, layout: Layout, tray: boolean, tieHole: number) {
+function drawBox(prefix: string, name: string, layout: BoxLayout, tray: boolean, tieHole: number) {
   const { side, first, second, notch } = layout;
   const { W, D, H } = floorOf(layout);
   const [w, d, n] = [W / 2, D / 2, notch / Math.SQRT2];

@@ -36,7 +36,7 @@ export interface FlapStyle {
 export const TRIM_CLEARANCE = inches(1 / 16);
 
 /** The four numbers that fix the pattern: side of the blank, true setting, notch; `a` and `b` follow. */
-interface Layout {
+interface SquareLayout {
   readonly side: Mm;
   readonly setting: Mm;
   readonly notch: Mm;
@@ -58,7 +58,7 @@ export function squareEnvelope(brief: Brief<SquareOptions>, style: FlapStyle): B
 const tidy = (length: Mm): Mm => mm(Math.round(length * 1e6) / 1e6);
 
 /** Paper first: the sheet as given, set where told or at half its side (as the board's ruler reads it). */
-function fromPaper({ blank, making, options }: Brief<SquareOptions>): Layout | Refusal {
+function fromPaper({ blank, making, options }: Brief<SquareOptions>): SquareLayout | Refusal {
   const { width, height } = blank!;
   if (Math.abs(width - height) > 1e-6)
     return { code: 'blank-not-square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
@@ -84,7 +84,7 @@ function reading({ rulerEnd, offset }: Brief['making'], p: Mm, q: Mm): Start {
 }
 
 /** Contents first: the blank and setting on the graduation that come nearest the ease aimed for. */
-function fromContents({ contents, aim, least, making }: Brief<SquareOptions>): Layout | Refusal {
+function fromContents({ contents, aim, least, making }: Brief<SquareOptions>): SquareLayout | Refusal {
   const { graduation, notch, offset } = making;
   const need = { width: contents!.width + contents!.thickness, height: contents!.height + contents!.thickness };
   const easeOf = (a: number, b: number): Ease => ({
@@ -111,7 +111,7 @@ function fromContents({ contents, aim, least, making }: Brief<SquareOptions>): L
       start: { edge: pick.first <= pick.second ? 1 : 2, reference: 'ruler' },
     };
   }
-  const onBoard = (edge: 1 | 2, shift: number): Layout => {
+  const onBoard = (edge: 1 | 2, shift: number): SquareLayout => {
     const [ideal, other] = edge === 1 ? [p, q] : [q, p];
     const pick = bestCandidate(
       pairs(marksRound(ideal, graduation, shift), marksRound(ideal + other, graduation), (first, sheet) => {
@@ -142,7 +142,11 @@ function* pairs(
 }
 
 /** Draws panels, notches and hinges for a layout, and says how it is folded. */
-function draw({ side, setting, notch, start }: Layout, brief: Brief<SquareOptions>, options: FlapStyle): BuildResult {
+function draw(
+  { side, setting, notch, start }: SquareLayout,
+  brief: Brief<SquareOptions>,
+  options: FlapStyle,
+): BuildResult {
   const { making } = brief;
   const blank = { width: side, height: side };
   const notches = ([1, 2, 3, 4] as const).map((edge): Notch => ({

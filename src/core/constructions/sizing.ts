@@ -1,5 +1,6 @@
 import { mm, roundTo, stepOf, type Direction, type Graduation, type Mm } from '../length';
-import type { Brief, Ease, Refusal } from './construction';
+import type { Room } from '../fold';
+import type { Brief, Refusal } from './construction';
 
 /** What the contents' thickness takes from each way, as a share of it. */
 export interface Takes {
@@ -19,7 +20,7 @@ export const HAIR = 1e-6;
  * The inside wanted for the contents, each way on the graduation: the mark whose ease comes nearest the aim and
  * keeps the least ease; of equals the smaller. A gusset takes up thickness before the width does.
  */
-export function insideFor({ contents, aim, least, making }: Brief, takes: Takes, gusset = 0): Ease {
+export function insideFor({ contents, aim, least, making }: Brief, takes: Takes, gusset = 0): Room {
   const { width, height, thickness } = contents!;
   const lost = Math.max(0, thickness - gusset);
   return {
@@ -70,7 +71,7 @@ export function sizedInside(
   takes: Takes,
   shares: { readonly width: Share; readonly height: Share },
   gusset = 0,
-): { readonly ok: true; readonly inside: Ease } | { readonly ok: false; readonly refusal: Refusal } {
+): { readonly ok: true; readonly inside: Room } | { readonly ok: false; readonly refusal: Refusal } {
   if (!brief.blank) return { ok: true, inside: insideFor(brief, takes, gusset) };
   const width = leftOver(brief, 'width', brief.blank.width, ...shares.width);
   const height = leftOver(brief, 'height', brief.blank.height, ...shares.height);

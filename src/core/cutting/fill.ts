@@ -29,7 +29,7 @@ export const FREE_MANNERS: readonly Manner[] = ORDERS.flatMap((order) =>
 );
 
 /** Largest first by what the manner looks at. Gives the items' places. */
-export function inOrder(items: readonly Item[], order: Manner['order']): number[] {
+export function largestFirst(items: readonly Item[], order: Manner['order']): number[] {
   const weight = ({ width, height }: Item): number => {
     switch (order) {
       case 'area':

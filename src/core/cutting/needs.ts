@@ -2,7 +2,7 @@ import { mm } from '../length';
 import { companionsOf, type Design, type Made } from '../plan';
 import { answerBy } from './answer';
 import type { CutList, CutPiece } from './cut-list';
-import { inOrder, MANNERS } from './fill';
+import { largestFirst, MANNERS } from './fill';
 import { problemOf } from './problem';
 
 /** Something to be cut for, with everything it takes for one copy. */
@@ -71,7 +71,7 @@ export function copiesFrom(pieces: readonly CutPiece[], sheet: CutList['sheets']
     });
     let fewest = Infinity;
     for (const manner of QUICK) {
-      const { patterns, unplaced } = answerBy(problem, inOrder(problem.items, manner.order), manner);
+      const { patterns, unplaced } = answerBy(problem, largestFirst(problem.items, manner.order), manner);
       if (unplaced.every((n) => n === 0)) fewest = Math.min(fewest, patterns.length);
       if (fewest === 1) break;
     }

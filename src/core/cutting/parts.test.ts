@@ -5,7 +5,7 @@ import { apart, partings, restsOf } from './apart';
 import { barBound } from './bars';
 import { areaBound } from './bounds';
 import { everyPattern } from './every-pattern';
-import { fill, FREE_MANNERS, inOrder, MANNERS } from './fill';
+import { fill, FREE_MANNERS, largestFirst, MANNERS } from './fill';
 import { GuillotineTable } from './guillotine';
 import { countsOf, NM, waysOn, type Item, type Laid, type Stock } from './problem';
 import { seamlessPatterns } from './seamless';
@@ -177,7 +177,7 @@ describe('patterns', () => {
         const manners = free ? FREE_MANNERS : MANNERS;
         const manner = manners[n % manners.length]!;
         const left = items.map(({ demand }) => demand);
-        const laid = fill(stock, items, left, inOrder(items, manner.order), manner, free);
+        const laid = fill(stock, items, left, largestFirst(items, manner.order), manner, free);
         expect(lies(laid, stock, items)).toBe(true);
         if (!free) expect(bestApart(laid, stock, items, 1)).not.toBeNull();
       }),
@@ -203,7 +203,7 @@ describe('patterns', () => {
         }
         // What any manner lays is within one of them.
         for (const manner of MANNERS.filter((_, i) => i % 11 === 0)) {
-          const order = inOrder(items, manner.order);
+          const order = largestFirst(items, manner.order);
           const got = countsOf(
             fill(
               stock,
@@ -314,7 +314,7 @@ describe('parting', () => {
         const stock = stockOf(12, 10);
         const manner = MANNERS[n % MANNERS.length]!;
         const left = items.map(({ demand }) => demand);
-        const laid = fill(stock, items, left, inOrder(items, manner.order), manner, false);
+        const laid = fill(stock, items, left, largestFirst(items, manner.order), manner, false);
         fc.pre(laid.length > 0);
         const anew = tidied(laid, stock, items, NM, false, laid.length);
         expect(countsOf(anew, items)).toEqual(countsOf(laid, items));

@@ -2,7 +2,7 @@ import { answerBy, better, prioritiesOf, rating, usedOf, withoutSurplus, type An
 import { barBound } from './bars';
 import { areaBound } from './bounds';
 import { everyPattern } from './every-pattern';
-import { FREE_MANNERS, inOrder, MANNERS, type Manner } from './fill';
+import { FREE_MANNERS, largestFirst, MANNERS, type Manner } from './fill';
 import { GuillotineTable } from './guillotine';
 import { countsOf, type Pattern, type Problem, type Stock } from './problem';
 import { seamlessPatterns } from './seamless';
@@ -13,7 +13,7 @@ import { Growing, wholeNumbers, type Column, type Row, type Solver } from './sol
 export type Doing = 'first answer' | 'lower bound' | 'better patterns' | 'whole numbers' | 'every pattern';
 
 /** Where the search stands: the best answer so far and what is proved. */
-export interface Standing {
+export interface SearchState {
   readonly doing: Doing;
   readonly answer: Answer;
   /** No answer that keeps the priorities uses fewer sheets. */
@@ -78,7 +78,11 @@ function handful(sizes: number, random: Iterator<number, never>): number[] {
  *
  * Every step gives the best so far, so the caller may stop at any. Without a solver it ends at the first answer.
  */
-export function* search(problem: Problem, solver: Solver | null, patience: Patience): Generator<Standing, Standing> {
+export function* search(
+  problem: Problem,
+  solver: Solver | null,
+  patience: Patience,
+): Generator<SearchState, SearchState> {
   const { items, stocks, free } = problem;
   const manners = free ? [...FREE_MANNERS] : MANNERS;
   const pool = new Pool();
@@ -92,14 +96,14 @@ export function* search(problem: Problem, solver: Solver | null, patience: Patie
   let lowerBound = 0;
   let proved = false;
   const complete = (): boolean => best.unplaced.every((n) => n === 0);
-  const standing = (doing: Doing): Standing => ({ doing, answer: best, lowerBound, proved, patterns: pool.size });
+  const standing = (doing: Doing): SearchState => ({ doing, answer: best, lowerBound, proved, patterns: pool.size });
   const fillings = [
     ...manners.map((manner) => ({ of: problem, manner })),
     ...(free ? MANNERS.map((manner) => ({ of: { ...problem, free: false }, manner })) : []),
   ];
   for (const { of, manner } of fillings) {
     const before = best;
-    offer(answerBy(of, inOrder(items, manner.order), manner));
+    offer(answerBy(of, largestFirst(items, manner.order), manner));
     if (lowerBound === 0) lowerBound = simpleBound(problem, best);
     // Of many sizes each manner takes a while: whoever waits has the first answer as soon as there is one.
     if (best !== before) yield standing('first answer');
@@ -356,7 +360,7 @@ function withWhole(
   };
   return manners
     .map((manner): Answer => {
-      const { patterns, unplaced } = answerBy(rest, inOrder(items, manner.order), manner);
+      const { patterns, unplaced } = answerBy(rest, largestFirst(items, manner.order), manner);
       return { patterns: [...chosen, ...patterns], unplaced };
     })
     .reduce((a, b) => (better(rating(b, problem), rating(a, problem)) ? b : a));

@@ -1,5 +1,5 @@
 import { apart, partings, restsOf, type Block, type Part, type Pieces } from './apart';
-import { carve, fill, inOrder, MANNERS, FREE_MANNERS } from './fill';
+import { carve, fill, largestFirst, MANNERS, FREE_MANNERS } from './fill';
 import { countsOf, waysOn, type Item, type Laid, type Stock } from './problem';
 
 /** The laid pieces as blocks of paper, the blade's width with them. */
@@ -81,7 +81,7 @@ export function tidied(
     (_, i) => Math.floor((i * tries) / known.length) !== Math.floor(((i - 1) * tries) / known.length),
   );
   const orders = new Map(
-    manners.map(({ order }) => [order, inOrder(items, order).filter((i) => counts[i]! > 0)] as const),
+    manners.map(({ order }) => [order, largestFirst(items, order).filter((i) => counts[i]! > 0)] as const),
   );
   let best = laid;
   let rating = rate(laid);

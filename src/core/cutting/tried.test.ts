@@ -10,7 +10,7 @@ import { barBound } from './bars';
 import { areaBound } from './bounds';
 import { readCutList } from './cut-list';
 import { everyPattern } from './every-pattern';
-import { carve, fill, FREE_MANNERS, inOrder, MANNERS } from './fill';
+import { carve, fill, FREE_MANNERS, largestFirst, MANNERS } from './fill';
 import { laidByHand } from './layout';
 import { copiesFrom } from './needs';
 import { NM, problemOf, type Item, type Laid, type Problem, type Stock } from './problem';
@@ -57,7 +57,7 @@ test('every manner of filling a sheet', () => {
   const left = MIXED.map(({ demand }) => demand);
   const lines = [...MANNERS, ...FREE_MANNERS].map((manner, i) => {
     const free = i >= MANNERS.length;
-    const laid = fill(stock, MIXED, left, inOrder(MIXED, manner.order), manner, free);
+    const laid = fill(stock, MIXED, left, largestFirst(MIXED, manner.order), manner, free);
     return `${free ? 'free' : manner.split} ${manner.order} ${manner.place}: ${laidText(laid)}`;
   });
   expectApproved('cutting/manners', `${lines.join('\n')}\n`);
@@ -113,7 +113,7 @@ describe('answers', () => {
   });
 
   test('take the sheets of the first priority first, then those that take most, the smallest of alike', () => {
-    const order = inOrder(problem.items, 'area');
+    const order = largestFirst(problem.items, 'area');
     const { patterns, unplaced } = answerBy(problem, order, MANNERS[0]!);
     expect(patterns.map(({ stock, counts }) => [stock, ...counts])).toEqual([
       [1, 1, 0],
@@ -214,7 +214,7 @@ test.each<[string, Problem, Patience]>([
 ])('the search, step by step: %s', (name, problem, patience) => {
   const steps = search(problem, solver, patience);
   const lines = [
-    `simple bound ${simpleBound(problem, answerBy(problem, inOrder(problem.items, 'area'), MANNERS[0]!))}`,
+    `simple bound ${simpleBound(problem, answerBy(problem, largestFirst(problem.items, 'area'), MANNERS[0]!))}`,
   ];
   for (let step = steps.next(); ; step = steps.next()) {
     const { doing, answer, lowerBound, proved, patterns } = step.value;

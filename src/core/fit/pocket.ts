@@ -1,5 +1,15 @@
 import type { Contents, Ease } from '../constructions';
-import { slotOf, stageAfter, unfolds, type Cavity, type FlatCavity, type Folded, type Size3, type Slot } from '../fold';
+import {
+  slotOf,
+  stageAfter,
+  unfolds,
+  type Cavity,
+  type FlatCavity,
+  type Folded,
+  type Room,
+  type Size3,
+  type Slot,
+} from '../fold';
 import { mm, type Mm } from '../length';
 import type { Fit, Hold } from './hold';
 
@@ -38,10 +48,10 @@ export function slotsOf(folded: Folded, cavity: FlatCavity): Slots {
 }
 
 /** The largest flat thing that both goes in and lies inside; mm along the contents' own axes. */
-export const insideOf = ({ cavity, going, lying }: Slots): Ease =>
+export const insideOf = ({ cavity, going, lying }: Slots): Room =>
   turned(cavity, smaller(going.largest, lying.largest));
 
-const smaller = (a: Ease, b: Ease): Ease => ({
+const smaller = (a: Room, b: Room): Room => ({
   width: mm(Math.min(a.width, b.width)),
   height: mm(Math.min(a.height, b.height)),
 });
@@ -63,7 +73,7 @@ export function fitOf(slots: Slots, contents: Contents): Fit {
 }
 
 /** Most width and height that keep the least ease at a thickness; 0 where nothing fits. */
-export function largestContents(slots: Slots, inside: Ease, least: Ease, thickness: Mm): Contents {
+export function largestContents(slots: Slots, inside: Room, least: Ease, thickness: Mm): Contents {
   const { width, height } = turned(slots.cavity, inside);
   const limit = turned(slots.cavity, least);
   const thick = beyondGusset(slots, thickness);
@@ -75,7 +85,7 @@ export function largestContents(slots: Slots, inside: Ease, least: Ease, thickne
 }
 
 /** Most thickness at a width and height that keeps the least ease both ways; 0 when they do not fit at all. */
-export function thickest({ cavity, opens }: Slots, inside: Ease, least: Ease, contents: Contents): Mm {
+export function thickest({ cavity, opens }: Slots, inside: Room, least: Ease, contents: Contents): Mm {
   const [room, flat, limit] = [turned(cavity, inside), turned(cavity, contents), turned(cavity, least)];
   const across = room.width - flat.width - limit.width;
   const into = cavity.through ? Infinity : (room.height - flat.height - limit.height) / bulge(cavity);

@@ -14,11 +14,11 @@ import { contactsOf, type Contact } from './contact';
 import { carried, foldOver, tuckProblems, type Fold, type FoldProblem } from './foldOver';
 import { hangsOn } from './hangsOn';
 import { raise, type Raised, type StandingProblem, type StandingWork } from './standing';
-import type { Step } from './step';
+import type { StepBasics } from './assembly-step';
 import { flatStack, hasPanel, layerOf, levelOf, type Joint, type Stack } from './stack';
 
 /** Flat work, and the glue that goes with it. */
-interface FlatStep extends Step {
+interface FlatStep extends StepBasics {
   /** Panels the moving paper is glued to as it comes down. */
   readonly gluedTo?: readonly string[];
   /** Where alone the glue goes, on the flat sheet of the moving paper; all that meets when left out. */

@@ -11,7 +11,7 @@ import {
   type Segment,
 } from '../geometry';
 import { notchTriangle, type Piece } from '../pattern';
-import type { Made } from './simulate';
+import type { Simulated } from './simulate';
 
 /** How close the simulated tool must come to the pattern, mm. */
 const CLOSE = 0.01;
@@ -34,7 +34,7 @@ function sameRegion(a: readonly Polygon<'sheet'>[], b: readonly Polygon<'sheet'>
 }
 
 /** Where what the tool made differs from the pattern, as plain sentences; empty when scores, notches and slants agree. */
-export function differences(made: Made, piece: Piece): string[] {
+export function differences(made: Simulated, piece: Piece): string[] {
   const found = [...made.faults];
   const match = <A, B>(what: string, wanted: readonly A[], got: readonly B[], same: (a: A, b: B) => boolean): void => {
     wanted.forEach((a, i) => {

@@ -26,6 +26,6 @@ export {
 } from './toolbox';
 export { enclosedBy } from './enclosed';
 export { programmeFor, type Mark, type Move, type Programme, type RimMark, type Spot, type Stretch } from './programme';
-export { simulate, type Made } from './simulate';
+export { simulate, type Simulated } from './simulate';
 export { differences } from './compare';
 export { calibrate, trialInside, type BoardSize, type Calibration, type TrialFold } from './calibrate';

@@ -25,7 +25,7 @@ export interface TakenOff {
 }
 
 /** What a simulated tool left on the sheet. */
-export interface Made {
+export interface Simulated {
   /** Scores that remain on the paper, in the order they were run. */
   readonly scores: readonly Segment<'sheet'>[];
   readonly notches: readonly Polygon<'sheet'>[];
@@ -50,7 +50,7 @@ const SEEN = 2e-3;
  * Carries a programme out on a blank, move by move, as the tool would: it knows where the sheet lies, its own
  * notch, offset, ruler and groove, and nothing of the pattern. Moves it cannot make are faults, not exceptions.
  */
-export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Made {
+export function simulate(blank: Blank, tool: Tool, moves: readonly Move[]): Simulated {
   const faults: string[] = [];
   const runs: Segment<'sheet'>[] = [];
   const runOf = new Map<string, Segment<'sheet'>>();

@@ -5,7 +5,7 @@ import { roomFromFits } from '@/core/fit';
 import { formatLength, mm, stepOf, type Graduation, type Units } from '@/core/length';
 import type { Design, DesignChange } from '@/core/plan';
 import type { LogRecord } from '@/data/db';
-import { evidenceIn, fitKey, inOrder } from '@/data/log';
+import { evidenceIn, fitKey, latestFirst } from '@/data/log';
 import { fitWords } from '../log/fitWords';
 import { useAll } from '../parts/useKept';
 import styles from './Bench.module.css';
@@ -20,7 +20,7 @@ interface FitsSoFarProps {
 /** What the log knows of such a holder round such contents: how the last one fitted, and the room that would be right. */
 export function FitsSoFar({ design, units, graduation, onChange }: FitsSoFarProps) {
   const all = useAll<LogRecord>('log');
-  const log = useMemo(() => all && inOrder(all.records), [all]);
+  const log = useMemo(() => all && latestFirst(all.records), [all]);
   if (!log || !design.contents) return null;
   const key = fitKey(design.construction.name, design.contents);
   const own = log.filter((entry) => fitKey(entry.construction, entry.contents) === key);

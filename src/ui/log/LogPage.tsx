@@ -9,7 +9,7 @@ import { CONSTRUCTIONS } from '@/core/constructions';
 import type { Fitted } from '@/core/fit';
 import type { LogRecord } from '@/data/db';
 import type { Damaged } from '@/data/keep';
-import { inOrder } from '@/data/log';
+import { latestFirst } from '@/data/log';
 import { Boundary } from '../parts/Boundary';
 import { download } from '../parts/download';
 import { Opened } from '../parts/Opened';
@@ -37,7 +37,7 @@ export function LogPage() {
 function ReadLog() {
   const id = useSearchParams().get('e');
   const all = useAll<LogRecord>('log');
-  const entries = useMemo(() => all && inOrder(all.records), [all]);
+  const entries = useMemo(() => all && latestFirst(all.records), [all]);
   if (!entries) return <Waiting what="Opening the log" whole />;
   const entry = id ? entries.find((one) => one.id === id) : undefined;
   if (id && !entry)

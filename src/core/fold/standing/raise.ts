@@ -25,7 +25,7 @@ import {
 } from '../../geometry';
 import type { Mm } from '../../length';
 import type { Panel, Piece } from '../../pattern';
-import type { Step } from '../step';
+import type { StepBasics } from '../assembly-step';
 import { bringing } from '../bringing';
 import { hangsOn, reached } from '../hangsOn';
 import type { Joint, Stack } from '../stack';
@@ -52,7 +52,7 @@ export interface Join {
   readonly face: 'inside' | 'outside';
 }
 
-interface StandingStep extends Step {
+interface StandingStep extends StepBasics {
   readonly joins?: readonly Join[];
 }
 

@@ -1,5 +1,5 @@
-/** What all steps have in common: a name, and where they stand in the order. */
-export interface Step {
+/** What all steps of an assembly have in common: a name, and where they stand in the order. */
+export interface StepBasics {
   readonly id: string;
   /** What a maker does: `Fold the left flap over`. */
   readonly name: string;
