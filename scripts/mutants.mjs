@@ -5,7 +5,7 @@
  * change nothing anybody could see are listed, with the reason, in scripts/mutants/equivalent.json.
  */
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { installPackages } from './install.mjs';
 
 installPackages();
@@ -47,6 +47,11 @@ const asked = (folder) =>
   tests.filter((name) => name.startsWith(`${folder}/`) || !SLOW.some((slow) => name.startsWith(slow)));
 
 const same = JSON.parse(readFileSync('scripts/mutants/equivalent.json', 'utf8'));
+const stale = same.filter(({ file, line }) => !existsSync(file) || !readFileSync(file, 'utf8').includes(line));
+if (stale.length > 0) {
+  console.error(`Listed as making no difference, but not in the code any more: ${JSON.stringify(stale, null, 2)}`);
+  process.exit(2);
+}
 mkdirSync('.reports', { recursive: true });
 const table = [];
 for (const folder of folders) table.push([folder, await tried(folder)]);
