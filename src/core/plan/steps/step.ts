@@ -1,10 +1,8 @@
 import type { Mm } from '../../length';
 import type { Edge } from '../../pattern';
+import type { Phase } from '../work/work';
 
 export type Action = 'cut' | 'mark' | 'punch' | 'score' | 'turn' | 'trim' | 'fold' | 'glue' | 'insert' | 'close';
-
-/** Cutting the blanks, working on the flat sheets, folding and gluing. */
-export type Phase = 'cut' | 'flat' | 'fold';
 
 /** A length that is read off something during a step. */
 export interface Reading {

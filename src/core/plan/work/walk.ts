@@ -1,4 +1,5 @@
-import type { Phase, Step } from '../steps';
+import type { Step } from '../steps';
+import type { Phase } from './work';
 
 /** How several copies are made: each kind of work on all of them before the next, or one finished after the other. */
 export type WayOfWork = 'together' | 'one-by-one';

@@ -1,0 +1,77 @@
+/** What a make takes, as data: whatever the holder, nothing is done before what it waits for, and nothing is left out. */
+import { planOf } from '../../../../tests/helpers/designs';
+import { CONSTRUCTIONS } from '../../constructions';
+import { CLOSURES, COMPANIONS, type DesignInput } from '..';
+import { workOf, type Work } from './work';
+
+const work = (construction: string, fields: object = {}): readonly Work[] =>
+  workOf(
+    planOf({
+      version: 1,
+      construction,
+      contents: { width: '3 in', height: '4 in', thickness: construction === 'desk-file' ? 25 : 2 },
+      tool: { kind: 'scoring-board' },
+      ...fields,
+    } as DesignInput),
+  );
+const ids = (all: readonly Work[]): string[] => all.map(({ id }) => id);
+
+describe.each(CONSTRUCTIONS.map(({ name }) => [name]))('%s', (construction) => {
+  test.each([
+    ...CLOSURES.map((kind) => ({ closure: { kind } })),
+    { order: 'by-piece', decorate: ['ink', 'emboss'], companions: [...COMPANIONS], closure: { kind: 'ribbon' } },
+    { order: 'by-operation', decorate: ['ink', 'emboss'], companions: [...COMPANIONS], closure: { kind: 'cord' } },
+  ])('follows on what it needs, each thing once: %j', (fields) => {
+    const plan = planOf({
+      version: 1,
+      construction,
+      contents: { width: '3 in', height: '4 in', thickness: construction === 'desk-file' ? 25 : 2 },
+      tool: { kind: 'scoring-board' },
+      ...fields,
+    } as DesignInput);
+    const all = workOf(plan);
+    const done = new Set<string>();
+    for (const { id, after } of all) {
+      expect(after.filter((other) => !done.has(other))).toEqual([]);
+      expect(done.has(id)).toBe(false);
+      done.add(id);
+    }
+    const { pieces, folded } = plan.made!;
+    const stages = [...folded.stages, ...(folded.standing?.stages ?? [])].map(({ step }) => step.id);
+    expect(ids(all).filter((id) => stages.includes(id))).toEqual(expect.arrayContaining(stages));
+    for (const kind of ['cut', 'flat'] as const)
+      expect(all.filter((one) => one.do === kind)).toHaveLength(pieces.length);
+    expect(all.filter((one) => one.do === 'decorate')).toHaveLength(pieces.length * plan.design.decorate.length);
+  });
+});
+
+test('a design that cannot be drawn takes no work', () =>
+  expect(work('mat', { contents: { width: '0.1 in', height: '0.1 in' } })).toEqual([]));
+
+test('all pieces flat before the first fold, or each piece cut and scored before the next', () => {
+  const flat = (order: string): string[] =>
+    ids(work('tray-box', { order })).filter((id) => id.startsWith('cut ') || id.startsWith('flat '));
+  expect(flat('by-operation').slice(0, 2)).toEqual(['cut box', 'cut lid']);
+  expect(flat('by-piece').slice(0, 2)).toEqual(['cut box', 'flat box']);
+});
+
+test('a ribbon lies under its mat, a cord goes round it, and neither is there before all is folded', () => {
+  const last = (kind: string): string[] =>
+    ids(work('card-holder', { companions: ['mat'], closure: { kind } })).slice(-3);
+  expect(last('ribbon').indexOf('closure')).toBeLessThan(last('ribbon').indexOf('glue mat'));
+  expect(last('cord').indexOf('closure')).toBeGreaterThan(last('cord').indexOf('glue mat'));
+  expect(last('ribbon')).toContain('companion mat');
+});
+
+test('what cannot close it is no work', () => {
+  expect(ids(work('card-holder', { closure: { kind: 'dot' } }))).not.toContain('closure');
+  expect(ids(work('card-holder', { closure: { kind: 'cord' } }))).toContain('closure');
+});
+
+test('a board is laid down when its paper is flat, before anything stands', () => {
+  const all = work('cover-board');
+  const at = all.findIndex((one) => one.do === 'lay-contents');
+  expect(at).toBeGreaterThan(all.findIndex((one) => one.do === 'flat'));
+  expect(all.slice(0, at).some((one) => one.do === 'raise')).toBe(false);
+  expect(work('tray-box').some((one) => one.do === 'lay-contents')).toBe(false);
+});
