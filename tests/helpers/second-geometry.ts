@@ -43,6 +43,9 @@ const paths = (rings: Rings): PathsD =>
 export const secondArea = (rings: Rings): number => areaPathsD(unionD(paths(rings), [], FillRule.NonZero, DECIMALS));
 export const secondIntersection = (a: Rings, b: Rings): number =>
   areaPathsD(intersectD(paths(a), paths(b), FillRule.NonZero, DECIMALS));
+/** What two sets of rings share. */
+export const secondShared = (a: Rings, b: Rings): readonly (readonly Point[])[] =>
+  intersectD(paths(a), paths(b), FillRule.NonZero, DECIMALS);
 export const secondDifference = (a: Rings, b: Rings): number =>
   areaPathsD(differenceD(paths(a), paths(b), FillRule.NonZero, DECIMALS));
 

@@ -2,7 +2,7 @@
  * A second reader of the plan document, which knows nothing of how plans are made: it splits each sheet along its scores
  * and cuts, turns every face by the angles it is told, and joins the pieces as `assembly` says. Lengths in mm.
  */
-import { ringsBetween, secondArea, secondDifference } from './second-geometry';
+import { ringsBetween, secondArea, secondDifference, secondShared } from './second-geometry';
 
 interface Flat {
   readonly x: number;
@@ -412,8 +412,25 @@ export function isFlat(pieces: readonly FoldedPiece[]): boolean {
   return Math.max(...heights) - Math.min(...heights) < 0.1;
 }
 
-/** How broad a joined patch is, mm. */
-export const lapOf = ({ polygon }: ReadDocument['joins'][number]): number => breadth(polygon.map(flat));
+/** How far the papers of a join may lap, mm: the breadths of what its first shares with each that lies on it there. */
+export function lapsOf(
+  pieces: readonly FoldedPiece[],
+  { a, b, polygon }: ReadDocument['joins'][number],
+): readonly number[] {
+  const [one, other] = [a, b].map((name) => pieces.find((piece) => piece.name === name.split('/')[0])!) as [
+    FoldedPiece,
+    FoldedPiece,
+  ];
+  const p = within(polygon.map(flat));
+  const mine = one.faces.find((face) => holds(face.ring, p))!;
+  return other.faces.flatMap((face) => {
+    if (face === mine) return [];
+    const back = undone(face.place);
+    const lying = [p, ...mine.ring].map((q) => add(turned(back, at(mine.place, q)), back.o));
+    if (!holds(face.ring, lying[0]!) || lying.some(({ z }) => Math.abs(z) > 0.1)) return [];
+    return secondShared([lying.slice(1)], [face.ring]).map(breadth);
+  });
+}
 
 /** The least distance between two parallel lines with a ring between them: one of them lies along an edge of its hull. */
 function breadth(ring: readonly Flat[]): number {
@@ -437,10 +454,10 @@ export function liesWithin(pieces: readonly FoldedPiece[], width: number, height
   const largest = faces.reduce((best, face) => (size(face.ring) > size(best.ring) ? face : best));
   const back = undone(after(largest.place, edgeAxes(...longestEdge(largest))));
   const paper = faces.map((face) => face.ring.map((p) => add(turned(back, at(face.place, p)), back.o)));
-  // Corners that are rounded or cut off may be lacking under what lies there.
+  // Corners that are rounded may be lacking under what lies there: as much as four rounds of half its shorter side leave.
   const [xs, ys] = [paper.flat().map(({ x }) => x), paper.flat().map(({ y }) => y)];
   const box = (Math.max(...xs) - Math.min(...xs)) * (Math.max(...ys) - Math.min(...ys));
-  const lost = Math.min(box - secondArea(paper), 0.05 * width * height);
+  const lost = Math.min(box - secondArea(paper), (4 - Math.PI) * (Math.min(width, height) / 2) ** 2);
   const marks = (axis: 'x' | 'y'): number[] =>
     [...new Set(paper.flat().map((q) => Math.round(q[axis] * 1e3) / 1e3))].sort((p, q) => p - q);
   const starts = (axis: 'x' | 'y', long: number): number[] => {

@@ -5,6 +5,7 @@ import {
   direction,
   distance,
   dot,
+  leastWidth,
   minus,
   plainRings,
   sideOf,
@@ -93,7 +94,8 @@ export function drawPiece({
   });
   const punched = notches.map((notch) => notchTriangle(blank, notch));
   const covered = [...punched, ...panels.map((panel) => panel.polygon), ...trims.map((trim) => trim.polygon)];
-  const found = plainRings(difference([blankPolygon(blank)], covered)).flatMap((polygon, i) =>
+  const waste = plainRings(difference([blankPolygon(blank)], covered)).filter((ring) => leastWidth(ring) > HAIR);
+  const found = waste.flatMap((polygon, i) =>
     trimOf(anticlockwise(polygon), `trim-${name.replaceAll(' ', '-')}-${i + 1}`, blank, panels),
   );
   return {

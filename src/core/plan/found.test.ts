@@ -37,3 +37,18 @@ test.each([
     expect(mended.made).not.toBeNull();
   },
 );
+
+test('a sliver of rounding beside a mat is no waste to cut off', () => {
+  const { made } = planOf({
+    version: 1,
+    construction: 'flap-mat',
+    blank: { width: 244.78169499999998, height: 244.78169499999998 },
+    contents: { thickness: 0 },
+    tool: { kind: 'scoring-board', length: 80 },
+    graduation: 'exact',
+    options: { cornerRadius: 3.175 },
+  });
+  const [{ piece, toolFaults }] = made!.pieces;
+  expect(piece.trims.map(({ name }) => name)).toEqual(['second mat', 'mat', 'mat', 'mat']);
+  expect(toolFaults).toEqual([]);
+});

@@ -10,7 +10,7 @@ import {
   clearOf,
   isFlat,
   joinOf,
-  lapOf,
+  lapsOf,
   liesWithin,
   readPlan,
   roomsIn,
@@ -59,7 +59,7 @@ function disagreements(plan: Plan, document: PlanDocument): string[] {
   const sizes = [own, within].filter((pieces) => pieces.length > 0).flatMap(sizesOf);
   if (!sizes.some((size) => asked.every((side, i) => Math.abs(side - size[i]!) < CLOSE)))
     wrong.push(`it is told to be ${told.join(' × ')}, and comes to ${sizes.map((s) => s.join(' × ')).join(' or ')}`);
-  wrong.push(...insideWrong(document, own, pinched), ...lapsWrong(document), ...holesWrong(document));
+  wrong.push(...insideWrong(document, own, pinched), ...lapsWrong(document, read), ...holesWrong(document));
   return wrong;
 }
 
@@ -93,10 +93,10 @@ function insideWrong(document: PlanDocument, own: readonly FoldedPiece[], pinche
   return walled.length > 0 && !walled.some(fits) ? [`${told}, and its walls leave another room`] : [];
 }
 
-/** The lap that is told must be the breadth of one of the joined patches. */
-function lapsWrong({ checks, joins }: PlanDocument): string[] {
+/** The lap that is told must be that of some join. */
+function lapsWrong({ checks, joins }: PlanDocument, read: readonly FoldedPiece[]): string[] {
   const told = checks.find(({ id }) => id === 'flap-overlap')?.value;
-  const laps = (joins as ReadDocument['joins']).map(lapOf);
+  const laps = (joins as ReadDocument['joins']).flatMap((join) => lapsOf(read, join));
   return told === undefined || told < CLOSE || laps.some((lap) => Math.abs(lap - told) < CLOSE)
     ? []
     : [`flaps are told to lap by ${told} and do by ${laps.join(', ')}`];
