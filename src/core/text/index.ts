@@ -20,6 +20,10 @@ export const manyLines = (text: string): string =>
 /** True for a text that can be printed as it stands, on one line. */
 export const isPrintable = (text: string): boolean => !/[\n\r\t]/.test(text) && text.search(UNPRINTABLE) < 0;
 
+/** The article before a word or a figure as they are said: `a card`, `an envelope`, `an 8 in square`, `an A6 card`. */
+export const article = (next: string): 'a' | 'an' =>
+  /^(?:[aeio]|8|1[18](?!\d)|[AEFHILMNORSX](?![a-z]))/.test(next) || /^[AEIO][a-z]/.test(next) ? 'an' : 'a';
+
 /** A text cut to at most so many characters; a pair that makes one sign is not cut through. */
 export const shortened = (text: string, most: number): string =>
   text.length > most ? `${text.slice(0, most - 1).replace(/[\uD800-\uDBFF]$/, '')}…` : text;

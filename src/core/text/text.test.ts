@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { runs } from '../../../tests/helpers/runs';
-import { isPrintable, lineSchema, linesSchema, manyLines, nameSchema, oneLine, quoted, shortened } from '.';
+import { article, isPrintable, lineSchema, linesSchema, manyLines, nameSchema, oneLine, quoted, shortened } from '.';
 
 test.each([
   [' Star\tcards ', 'Star cards'],
@@ -58,3 +58,10 @@ test('a text is not cut through a pair that makes one sign', () => {
   expect(shortened('moon🌛🌛', 6)).toBe('moon…');
   expect(shortened('moon🌛', 6)).toBe('moon🌛');
 });
+
+test.each([
+  ['a', ['card', '6', '1', '10', '100', '180', 'Scoring board', 'Trimmer', 'US Letter', 'Roll', '']],
+  ['an', ['envelope', '8', '80', '800', '11', '18', 'A6', 'ID-1 card', 'Edge board', 'Envelope board', 'inch']],
+] as const)('before these one says “%s”', (said, words) =>
+  expect(words.map((word) => [word, article(word)])).toEqual(words.map((word) => [word, said])),
+);

@@ -6,6 +6,8 @@ import dayjs from 'dayjs';
 import relativeTime from 'dayjs/plugin/relativeTime';
 import Link from 'next/link';
 import { constructionNamed } from '@/core/constructions';
+import { lengthParts } from '@/core/length';
+import { article } from '@/core/text';
 import { CARDS, pictureOf, sizeNamed, type Made } from '@/core/plan';
 import type { Project } from '@/data/db';
 import { usePlan } from '../bench/usePlan';
@@ -56,7 +58,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
             <>
               {made.holds.length === 0 ? 'Made for ' : made.fit ? 'Holds ' : 'Holds up to '}
               {usual ? (
-                `${/^(A\d|ID)/.test(usual.title) ? 'an' : 'a'} ${usual.title}`
+                `${article(usual.title)} ${usual.title}`
               ) : (
                 <>
                   {figure(contents!.width, false)} × {figure(contents!.height)}
@@ -108,7 +110,15 @@ function Blanks({ made, project }: { made: Made; project: Project }) {
   );
   if (made.pieces.length > 1) return <>, from {made.pieces.length} pieces</>;
   const { width, height } = made.pieces[0].piece.blank;
-  if (Math.abs(width - height) < 1e-6) return <>, from a {figure(width)} square</>;
+  if (Math.abs(width - height) < 1e-6) {
+    const { units, design } = project;
+    const { whole } = lengthParts(width, units, design.graduation ?? '1/8 in');
+    return (
+      <>
+        , from {article(whole)} {figure(width)} square
+      </>
+    );
+  }
   return (
     <>
       , from {figure(width, false)} × {figure(height)}

@@ -4,6 +4,7 @@ import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { App, Button, Switch } from 'antd';
 import Link from 'next/link';
 import { mm, type Graduation, type Units } from '@/core/length';
+import { article } from '@/core/text';
 import { MOST_TOOLS, OWN_TOOLS, ownToolSchema, type OwnTool } from '@/core/tools';
 import type { Setting } from '@/data/db';
 import { TOOLBOX } from '@/data/setting-kinds';
@@ -97,7 +98,7 @@ function MyTools() {
                       disabled={toolbox.length >= MOST_TOOLS}
                       onClick={() => add(one, own.length)}
                     >
-                      Add {/^[aeiou]/i.test(title) ? 'an' : 'a'} {title.toLowerCase()}
+                      Add {article(title)} {title.toLowerCase()}
                     </Button>
                   </li>
                 </ul>
