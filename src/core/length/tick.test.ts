@@ -11,6 +11,13 @@ describe('ruler words', () => {
     [0.5, '1/16 in', 'eight sixteenths from the end'],
     [2.6875, '1/16 in', 'eleven sixteenths past 2'],
     [1.90625, '1/32 in', 'twenty-nine thirty-seconds past 1'],
+    [0.625, '1/32 in', 'twenty thirty-seconds from the end'],
+    [1.65625, '1/32 in', 'twenty-one thirty-seconds past 1'],
+    [1.9375, '1/32 in', 'thirty thirty-seconds past 1'],
+    [1.96875, '1/32 in', 'thirty-one thirty-seconds past 1'],
+    [0, '1/8 in', 'right on the end'],
+    [0.004, '1/8 in', 'a hair over the end'],
+    [2.6875, 'exact', 'eleven sixteenths past 2'],
     // Between eighths it is counted in the next finer marks that have one there.
     [2.6875, '1/8 in', 'eleven sixteenths past 2'],
     [2.71875, '1/8 in', 'twenty-three thirty-seconds past 2'],
@@ -41,6 +48,7 @@ describe('ruler words', () => {
 
   test('the length is said before its counting', () => {
     expect(countedLength(inches(3.75), 'in', '1/8 in')).toBe('3 3/4 in: six eighths past 3');
+    expect(countedLength(inches(2.635), 'in', '1/8 in')).toBe('about 2 5/8 in: a hair over ten sixteenths past 2');
   });
 
   test('what is counted, counted back, is the mark; and no mark of that fineness is nearer', () => {
