@@ -1,6 +1,17 @@
 import { inches, mm } from '../length';
 import { planOf } from '../../../tests/helpers/designs';
-import { blankPolygon, notchTriangle, onEdge, outlineOf, panelOf, patternFaults, type Piece } from '.';
+import {
+  blankPolygon,
+  drawPiece,
+  notchTriangle,
+  onEdge,
+  outlineOf,
+  panelOf,
+  patternFaults,
+  rect,
+  type Panel,
+  type Piece,
+} from '.';
 import { area } from '../geometry';
 
 const sound = (): Piece =>
@@ -69,4 +80,116 @@ test('a sound pattern has no faults, and each kind of damage is named', () => {
     }).has('score_off_panel'),
   ).toBe(true);
   expect(() => panelOf(piece, 'lid')).toThrow('envelope has no panel lid');
+});
+
+describe('faults of a strip of two panels', () => {
+  const two = (change: Partial<Piece> = {}): Piece => ({
+    ...drawPiece({
+      name: 'strip',
+      blank: { width: mm(60), height: mm(20) },
+      panels: [
+        { id: 'left', name: 'left', polygon: rect(0, 0, 30, 20) },
+        { id: 'right', name: 'right', polygon: rect(30, 0, 60, 20) },
+      ],
+      folds: [{ id: 's1', between: ['left', 'right'] }],
+    }),
+    ...change,
+  });
+  const panels = (left: Panel['polygon'], right: Panel['polygon']): Pick<Piece, 'panels'> => ({
+    panels: [
+      { id: 'left', name: 'left', polygon: left },
+      { id: 'right', name: 'right', polygon: right },
+    ],
+  });
+  const codes = (piece: Piece): string[] => patternFaults(piece).map(({ code }) => code);
+
+  test('sound, it has one outline without the corners on its straight sides', () => {
+    expect(patternFaults(two())).toEqual([]);
+    expect(outlineOf(two()).map((ring) => ring.length)).toEqual([4]);
+  });
+  test('in two parts it says so, and how much of the blank is missing', () => {
+    const apart = two(panels(rect(0, 0, 25, 20), rect(35, 0, 60, 20)));
+    expect(patternFaults(apart)).toEqual([
+      { code: 'not_one_piece', detail: '2 rings' },
+      { code: 'area_missing', detail: '200 mm² of the blank is neither panel nor waste' },
+      { code: 'score_off_panel', detail: 's1 does not lie on the rim of left' },
+      { code: 'score_off_panel', detail: 's1 does not lie on the rim of right' },
+    ]);
+  });
+  test.each([
+    ['left', rect(-1, 0, 30, 20), rect(30, 0, 60, 20)],
+    ['right', rect(0, 0, 30, 20), rect(30, 0, 61, 20)],
+    ['below', rect(0, -1, 30, 20), rect(30, 0, 60, 20)],
+    ['above', rect(0, 0, 30, 21), rect(30, 0, 60, 20)],
+  ])('a panel past its blank, %s', (_, left, right) => {
+    expect(codes(two(panels(left, right)))).toContain('outside_blank');
+  });
+  test('panels over each other, by how much', () => {
+    const [fault] = patternFaults(two(panels(rect(0, 0, 31, 20), rect(30, 0, 60, 20))));
+    expect(fault).toEqual({ code: 'panels_overlap', detail: 'left and right share 20 mm²' });
+  });
+  test('a score that runs past the rim at either end, or beside it, does not lie on it; a part of the rim does', () => {
+    const scored = (from: readonly [number, number], to: readonly [number, number]): string[] =>
+      codes(
+        two({
+          hinges: two().hinges.map((hinge) => ({
+            ...hinge,
+            line: { from: { x: from[0], y: from[1] }, to: { x: to[0], y: to[1] } },
+          })),
+        }),
+      );
+    const off = ['score_off_panel', 'score_off_panel'];
+    expect(scored([30, 0], [30, 20])).toEqual([]);
+    expect(scored([30, 20], [30, 5])).toEqual([]);
+    expect(scored([30, -1], [30, 20])).toEqual(off);
+    expect(scored([30, 0], [30, 21])).toEqual(off);
+    expect(scored([30.01, 0], [30.01, 20])).toEqual(off);
+    expect(scored([30, 0], [31, 20])).toEqual(off);
+  });
+});
+
+describe('what is left of a panel', () => {
+  const drawn = (polygon: Panel['polygon']) =>
+    drawPiece({
+      name: 'sheet',
+      blank: { width: mm(50), height: mm(50) },
+      panels: [{ id: 'flap', name: 'flap', polygon }],
+      folds: [],
+    });
+  const ring = (...points: readonly (readonly [number, number])[]) =>
+    points.map(([x, y]) => ({ x, y })) as unknown as Panel['polygon'];
+  test('crossing itself it cannot be drawn, whichever of its sides cross', () => {
+    for (const bow of [
+      ring([0, 0], [40, 40], [40, 0], [0, 40]),
+      ring([0, 40], [0, 0], [40, 40], [40, 0]),
+      ring([0, 0], [40, 0], [40, 40], [20, -10], [0, 40]),
+    ])
+      expect(() => drawn(bow)).toThrow();
+  });
+  test('touching itself, or bent in, it can', () => {
+    expect(drawn(ring([0, 0], [40, 0], [40, 40], [20, 1], [0, 40])).panels).toHaveLength(1);
+    expect(drawn(ring([0, 0], [40, 0], [40, 40], [20, 0], [0, 40])).panels).toHaveLength(1);
+  });
+  test('corners that fall together count once', () => {
+    const [panel] = drawn(ring([0, 0], [40, 0], [40, 0], [40, 40], [0, 40])).panels;
+    expect(panel!.polygon).toHaveLength(4);
+  });
+});
+
+test('waste in the middle of a sheet is cut out all round', () => {
+  const frame = drawPiece({
+    name: 'frame',
+    blank: { width: mm(30), height: mm(30) },
+    panels: [
+      { id: 'low', name: 'low side', polygon: rect(0, 0, 30, 10) },
+      { id: 'left', name: 'left side', polygon: rect(0, 10, 10, 20) },
+      { id: 'right', name: 'right side', polygon: rect(20, 10, 30, 20) },
+      { id: 'top', name: 'top side', polygon: rect(0, 20, 30, 30) },
+    ],
+    folds: [],
+  });
+  expect(frame.trims.map(({ name }) => name)).toEqual(['waste beside the low side and the left side']);
+  const [{ cut }] = frame.trims as [Piece['trims'][number]];
+  // Round and back to where it began.
+  expect(cut.kind === 'path' && cut.path.length).toBeGreaterThanOrEqual(4);
 });
