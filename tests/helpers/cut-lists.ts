@@ -1,3 +1,5 @@
+import { NM, type Item, type Stock } from '../../src/core/cutting/problem';
+
 /** An eight-page album: 160 pieces of 10 sizes, inches. */
 export const ALBUM = [
   ['mat', 5.25, 5.875, 16],
@@ -50,3 +52,23 @@ export function cutUpSquares(
     return parts;
   });
 }
+
+/** A sheet in whole units, as the search sees it. */
+export const stockOf = (width: number, height: number, more: Partial<Stock> = {}): Stock => ({
+  width: width * NM,
+  height: height * NM,
+  kerf: 0,
+  count: Infinity,
+  turn: true,
+  priority: 0,
+  sheet: 0,
+  ...more,
+});
+/** A size of piece in whole units. */
+export const itemOf = (width: number, height: number, demand = 1, turn = true): Item => ({
+  width: width * NM,
+  height: height * NM,
+  turn,
+  demand,
+  pieces: [],
+});

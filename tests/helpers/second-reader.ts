@@ -454,10 +454,10 @@ export function liesWithin(pieces: readonly FoldedPiece[], width: number, height
   const largest = faces.reduce((best, face) => (size(face.ring) > size(best.ring) ? face : best));
   const back = undone(after(largest.place, edgeAxes(...longestEdge(largest))));
   const paper = faces.map((face) => face.ring.map((p) => add(turned(back, at(face.place, p)), back.o)));
-  // Corners that are rounded may be lacking under what lies there: as much as four rounds of half its shorter side leave.
   const [xs, ys] = [paper.flat().map(({ x }) => x), paper.flat().map(({ y }) => y)];
   const box = (Math.max(...xs) - Math.min(...xs)) * (Math.max(...ys) - Math.min(...ys));
-  const lost = Math.min(box - secondArea(paper), (4 - Math.PI) * (Math.min(width, height) / 2) ** 2);
+  // Where the paper fills no rectangle its corners are rounded: what lies there must be covered but for such corners.
+  const lost = box - secondArea(paper);
   const marks = (axis: 'x' | 'y'): number[] =>
     [...new Set(paper.flat().map((q) => Math.round(q[axis] * 1e3) / 1e3))].sort((p, q) => p - q);
   const starts = (axis: 'x' | 'y', long: number): number[] => {
@@ -479,9 +479,29 @@ export function liesWithin(pieces: readonly FoldedPiece[], width: number, height
           { x: x + w, y: y + h },
           { x, y: y + h },
         ];
-        if (secondDifference([lying], paper) < 0.02 * (w + h) + lost) return true;
+        const slack = 0.02 * (w + h);
+        const lacking = secondDifference([lying], paper);
+        if (lacking < slack) return true;
+        if (lacking < slack + lost && secondDifference([roundedOff(x, y, w, h)], paper) < slack) return true;
       }
   return false;
+}
+
+/** A rectangle whose corners are rounded as far as can be: by half its shorter side. */
+function roundedOff(x: number, y: number, w: number, h: number): readonly Flat[] {
+  const r = Math.min(w, h) / 2;
+  const middles = [
+    [x + w - r, y + h - r],
+    [x + r, y + h - r],
+    [x + r, y + r],
+    [x + w - r, y + r],
+  ] as const;
+  return middles.flatMap(([cx, cy], quarter) =>
+    Array.from({ length: 17 }, (_, i) => {
+      const angle = ((quarter + i / 16) * Math.PI) / 2;
+      return { x: cx + r * Math.cos(angle), y: cy + r * Math.sin(angle) };
+    }),
+  );
 }
 
 /**

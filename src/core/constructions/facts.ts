@@ -2,6 +2,7 @@
  * What can be found of a plan, and what the sentence about it needs besides its figures: one line a kind. A kind without
  * words does not compile, and neither does a cure for what nobody asks.
  */
+import type { AnyProblem, FitRefusal } from '../fold';
 import type { ClaimFacts } from './claims';
 
 type Nothing = Readonly<Record<string, never>>;
@@ -41,7 +42,7 @@ export interface PlanFacts {
   'room-height': Nothing;
   'room-depth': { readonly onEdge: boolean };
   'goes-in': {
-    readonly why: 'too_wide' | 'too_high' | 'too_deep' | 'uncovered' | 'in_the_way' | null;
+    readonly why: FitRefusal;
     readonly box: boolean;
   };
   'what-fits': { readonly width: number; readonly height: number; readonly depth?: number };
@@ -51,9 +52,10 @@ export interface PlanFacts {
   'finished-size': { readonly width: number; readonly height: number };
   overhang: { readonly panel: string };
   hole: Nothing;
-  folding: { readonly code?: string; readonly panel?: string; readonly by?: string };
+  /** What holds or is met, with its article: `the floor`, `score 3`. */
+  folding: { readonly code: AnyProblem['code']; readonly panel: string; readonly by: string } | Nothing;
   'thick-contents': Nothing;
-  glue: { readonly trouble: string; readonly chosen: string; readonly tape: number };
+  glue: { readonly trouble: 'too_narrow' | 'creeps' | 'cannot_shift'; readonly chosen: string; readonly tape: number };
   closure: {
     readonly kind: string;
     readonly trouble: 'discs_overlap' | 'nothing_to_hold' | 'no_holes' | 'covers_opening' | null;
@@ -72,9 +74,9 @@ export interface PlanFacts {
   'stiff-paper': { readonly thickness: number };
   window: Nothing;
   'window-avoided': Nothing;
-  'print-side': { readonly panels: string };
+  'print-side': { readonly panels: readonly string[] };
   'print-direction': { readonly panel: string; readonly slanted: boolean };
-  'print-upside-down': { readonly panels: string };
+  'print-upside-down': { readonly panels: readonly string[] };
   'tool-proof': { readonly fault: string | null; readonly tool: string };
   'ruler-end': Nothing;
   'groove-end': Nothing;

@@ -49,7 +49,7 @@ export function withFeatures(built: Built): Featured {
 
 function notched(built: Built, folded: Folded, feature: Extract<Feature, { kind: 'finger-notch' }>): BuildResult {
   const cavity = built.cavities.find((c) => c.id === feature.cavity);
-  if (!cavity || cavity.kind === 'box') throw new Error(`there is no cavity ${feature.cavity} to notch`);
+  if (!cavity || cavity.kind === 'box') throw new Error(`there is no pocket ${feature.cavity} to notch`);
   const { stack } = stageAfter(folded, cavity.insertAfter);
   const given = new Set(built.pieces.filter((piece) => piece.given).map((piece) => piece.name));
   const above = aboveSlot(stack, cavity);

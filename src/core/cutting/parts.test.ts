@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { runs } from '../../../tests/helpers/runs';
-import { cutUpSquares } from '../../../tests/helpers/cut-lists';
+import { cutUpSquares, itemOf, stockOf } from '../../../tests/helpers/cut-lists';
 import { apart, partings, restsOf } from './apart';
 import { barBound } from './bars';
 import { areaBound } from './bounds';
@@ -19,24 +19,6 @@ beforeAll(async () => {
   solver = await loadSolver();
 });
 
-/** Whole units of a sheet, as nanometres. */
-const stockOf = (width: number, height: number, more: Partial<Stock> = {}): Stock => ({
-  width: width * NM,
-  height: height * NM,
-  kerf: 0,
-  count: Infinity,
-  turn: true,
-  priority: 0,
-  sheet: 0,
-  ...more,
-});
-const itemOf = (width: number, height: number, demand = 1, turn = true): Item => ({
-  width: width * NM,
-  height: height * NM,
-  turn,
-  demand,
-  pieces: [],
-});
 const side = fc.integer({ min: 1, max: 7 });
 const someItems = fc
   .array(fc.tuple(side, side, fc.integer({ min: 1, max: 3 }), fc.boolean()), { minLength: 1, maxLength: 4 })

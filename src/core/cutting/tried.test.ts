@@ -4,6 +4,7 @@
  * lie on their sheets, bounds hold, proofs agree with trying everything. Here a change of what is tried is seen.
  */
 import { expectApproved } from '../../../tests/helpers/approved';
+import { itemOf, stockOf } from '../../../tests/helpers/cut-lists';
 import { mm } from '../length';
 import { answerBy, better, rating, withoutSurplus } from './answer';
 import { barBound } from './bars';
@@ -24,23 +25,6 @@ beforeAll(async () => {
   solver = await loadSolver();
 });
 
-const stockOf = (width: number, height: number, more: Partial<Stock> = {}): Stock => ({
-  width: width * NM,
-  height: height * NM,
-  kerf: 0,
-  count: Infinity,
-  turn: true,
-  priority: 0,
-  sheet: 0,
-  ...more,
-});
-const itemOf = (width: number, height: number, demand = 1, turn = true): Item => ({
-  width: width * NM,
-  height: height * NM,
-  turn,
-  demand,
-  pieces: [],
-});
 const MIXED = [
   itemOf(60, 40, 3),
   itemOf(50, 50, 2, false),

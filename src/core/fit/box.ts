@@ -1,7 +1,16 @@
 import type { Contents, Ease } from '../constructions';
-import { boxInside, standsFree, type BoxCavity, type Folded, type Raised, type Size3, type Standing } from '../fold';
+import {
+  boxInside,
+  standsFree,
+  type BoxCavity,
+  type FitRefusal,
+  type Folded,
+  type Raised,
+  type Size3,
+  type Standing,
+} from '../fold';
 import { mm, type Mm } from '../length';
-import type { Fit, FitRefusal, Hold } from './hold';
+import type { Fit, Hold } from './hold';
 
 /** A box that stands, when things go in and at the end. */
 export interface OpenedBox {

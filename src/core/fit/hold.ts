@@ -1,11 +1,8 @@
 import type { Contents, Ease } from '../constructions';
-import type { Cavity, Folded, Size3, SlotRefusal } from '../fold';
+import type { Cavity, FitRefusal, Folded, Size3 } from '../fold';
 import type { Mm } from '../length';
 import { boxHold } from './box';
 import { pocketHold } from './pocket';
-
-/** Why contents cannot go in or lie inside, flat or in a box; null when they can. */
-export type FitRefusal = SlotRefusal | 'too_deep' | 'in_the_way';
 
 /** How contents sit in a folded holder; width and height along the contents' own. */
 export interface Fit {

@@ -31,5 +31,14 @@ export { contactsOf, type Contact } from './contact';
 export * from './measure';
 export * from './unfolds';
 export type { BoxCavity, Cavity, FlatCavity } from './cavity';
-export { aboveSlot, facesView, mouthView, slotOf, type Room, type Slot, type SlotRefusal } from './slot';
+export {
+  aboveSlot,
+  facesView,
+  mouthView,
+  slotOf,
+  type Room,
+  type FitRefusal,
+  type Slot,
+  type SlotRefusal,
+} from './slot';
 export * from './standing';

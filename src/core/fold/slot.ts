@@ -83,6 +83,8 @@ function widestGap(
 
 /** Why contents cannot go in or lie in a cavity; null when they can. */
 export type SlotRefusal = 'too_wide' | 'too_high' | 'uncovered' | null;
+/** The same, of any cavity. */
+export type FitRefusal = SlotRefusal | 'too_deep' | 'in_the_way';
 
 /** A cavity of a folded stack, ready to be asked. Sizes are mm with thickness and ease already added. */
 export interface Slot {

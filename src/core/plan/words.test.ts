@@ -89,7 +89,7 @@ const SENTENCES: readonly (readonly [string, Check['level'], number, number, obj
     'fail',
     0,
     0,
-    { part: 'the patch', side: 'height', of: 'contents', would: inch(2) },
+    { part: 'patch', side: 'height', of: 'contents', would: inch(2) },
     'At this size nothing is left of the patch. It takes contents of 2 in in the height at least.',
   ],
   [
@@ -293,7 +293,7 @@ const SENTENCES: readonly (readonly [string, Check['level'], number, number, obj
     'note',
     2,
     0,
-    { panels: 'left tip and the right tip' },
+    { panels: ['left tip', 'right tip'] },
     'The left tip and the right tip are deeper than the box is wide: the tips are turned under, inside.',
   ],
   [
@@ -301,7 +301,7 @@ const SENTENCES: readonly (readonly [string, Check['level'], number, number, obj
     'note',
     1,
     0,
-    { panels: 'left tip' },
+    { panels: ['left tip'] },
     'The left tip is deeper than the box is wide: the tips are turned under, inside.',
   ],
   [
@@ -464,7 +464,7 @@ const SENTENCES: readonly (readonly [string, Check['level'], number, number, obj
     'fail',
     0,
     0,
-    { code: 'torn', panel: 'tab', by: 'the flap' },
+    { code: 'straddles', panel: 'tab', by: 'the flap' },
     'The tab cannot turn on this fold: the flap holds it.',
   ],
   [
@@ -524,8 +524,8 @@ const SENTENCES: readonly (readonly [string, Check['level'], number, number, obj
     { thickness: inch(0.125) },
     'Stiff paper (0.4 mm): score each line two or three times lightly and fold slowly, or it cracks. It stacks to 1/8 in.',
   ],
-  ['print-side', 'note', 0, 0, { panels: '' }, 'One-sided paper: lay the printed side down. Only that side will show.'],
-  ['print-side', 'warn', 1, 0, { panels: 'back' }, 'One-sided paper: the plain side will show at the back.'],
+  ['print-side', 'note', 0, 0, { panels: [] }, 'One-sided paper: lay the printed side down. Only that side will show.'],
+  ['print-side', 'warn', 1, 0, { panels: ['back'] }, 'One-sided paper: the plain side will show at the back.'],
   ['print-direction', 'pass', 0, 0, {}, 'The print reads upright on the finished front.'],
   [
     'print-direction',
@@ -556,7 +556,7 @@ const SENTENCES: readonly (readonly [string, Check['level'], number, number, obj
     'note',
     1,
     0,
-    { panels: 'pocket' },
+    { panels: ['pocket'] },
     'With the front upright, the print stands upside down at the pocket.',
   ],
   ['window-avoided', 'pass', 0, 0, {}, 'The place to avoid lies outside the blank.'],

@@ -1,5 +1,6 @@
 import { CLAIM_WORDS, HAIR, type Facts, type Finding, type Words } from '../constructions';
 import { formatLength, mm, type Say } from '../length';
+import { listed } from '../text';
 import type { Check, Remedy } from './checks';
 import type { Closure } from './design/extras';
 import type { GlueAdvice } from './work/glue';
@@ -11,8 +12,6 @@ export function checkSentence(check: Check, say: Say): string {
   const sentence = words(check, say);
   return sentence[0]!.toUpperCase() + sentence.slice(1);
 }
-
-const bare = (thing: string | undefined): string => String(thing).replace(/^the /, '');
 
 function room(way: 'width' | 'height', { level, value, limit }: Finding, say: Say): string {
   if (level === 'fail') return `The contents are ${say(-value)} too large for the inside ${way}. They will not go in.`;
@@ -44,7 +43,7 @@ const SENTENCES: Words<Facts> = {
       ? `The ${part} takes ${say(value)}; there is room for ${say(limit, 'down')}. Make it smaller, or the holder larger.`
       : `There is no room for the ${part} of ${say(value)}. Make the holder larger.`,
   'part-too-small': ({ about: { part, of, side, would } }, say) =>
-    `At this size nothing is left of the ${bare(part)}.${
+    `At this size nothing is left of the ${part}.${
       would === undefined
         ? ' Make the holder larger, or its parts smaller.'
         : ` It takes ${of} of ${say(would)} in the ${side} at least.`
@@ -126,14 +125,15 @@ const SENTENCES: Words<Facts> = {
       case 'tuck_tied':
         return `The ${panel} cannot be tucked in: ${by} holds that gap shut. Leave it unglued until the flap is in.`;
       case 'passes_through':
-        return `On its way the ${panel} would have to pass through the ${bare(by)}.`;
+        return `On its way the ${panel} would have to pass through ${by}.`;
       case 'apart':
-        return `The ${panel} does not come to lie on the ${bare(by)} it is glued to.`;
+        return `The ${panel} does not come to lie on ${by} it is glued to.`;
       case 'wrong_face':
-        return `The ${panel} comes to lie on the wrong face of the ${bare(by)}.`;
+        return `The ${panel} comes to lie on the wrong face of ${by}.`;
       case 'blocked':
         return `The ${panel} cannot be folded: ${by} lies over it. Trim the flap that is in the way.`;
-      default:
+      case 'joint_off_line':
+      case 'straddles':
         return `The ${panel} cannot turn on this fold: ${by} holds it.`;
     }
   },
@@ -184,7 +184,7 @@ const SENTENCES: Words<Facts> = {
   'print-side': ({ value, about: { panels } }) =>
     value === 0
       ? 'One-sided paper: lay the printed side down. Only that side will show.'
-      : `One-sided paper: the plain side will show at the ${panels}.`,
+      : `One-sided paper: the plain side will show at the ${listed(panels, 'the ')}.`,
   'print-direction': ({ level, value, about: { panel, slanted } }) => {
     if (level === 'pass') return 'The print reads upright on the finished front.';
     return slanted
@@ -192,7 +192,7 @@ const SENTENCES: Words<Facts> = {
       : `The print will ${Math.abs(value) > 135 ? 'stand upside down' : 'lie on its side'} on the finished front (the ${panel}). Turn the blank on the sheet before you cut it.`;
   },
   'print-upside-down': ({ about: { panels } }) =>
-    `With the front upright, the print stands upside down at the ${panels}.`,
+    `With the front upright, the print stands upside down at the ${listed(panels, 'the ')}.`,
   'window-avoided': ({ level, value }) =>
     level === 'pass'
       ? 'The place to avoid lies outside the blank.'

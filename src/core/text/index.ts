@@ -20,6 +20,10 @@ export const manyLines = (text: string): string =>
 /** True for a text that can be printed as it stands, on one line. */
 export const isPrintable = (text: string): boolean => !/[\n\r\t]/.test(text) && text.search(UNPRINTABLE) < 0;
 
+/** Names in a row: `a, b and c`, each but the first with a word before it where told. */
+export const listed = (names: readonly string[], each = ''): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(`, ${each}`)} and ${each}${names.at(-1)}`;
+
 /** The article before a word or a figure as they are said: `a card`, `an envelope`, `an 8 in square`, `an A6 card`. */
 export const article = (next: string): 'a' | 'an' =>
   /^(?:[aeio]|8|1[18](?!\d)|[AEFHILMNORSX](?![a-z]))/.test(next) || /^[AEIO][a-z]/.test(next) ? 'an' : 'a';

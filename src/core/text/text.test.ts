@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { runs } from '../../../tests/helpers/runs';
-import { article, isPrintable, lineSchema, linesSchema, manyLines, nameSchema, oneLine, quoted, shortened } from '.';
+import {
+  article,
+  isPrintable,
+  listed,
+  lineSchema,
+  linesSchema,
+  manyLines,
+  nameSchema,
+  oneLine,
+  quoted,
+  shortened,
+} from '.';
 
 test.each([
   [' Star\tcards ', 'Star cards'],
@@ -65,3 +76,13 @@ test.each([
 ] as const)('before these one says “%s”', (said, words) =>
   expect(words.map((word) => [word, article(word)])).toEqual(words.map((word) => [word, said])),
 );
+
+test('names in a row, each but the first with its word', () => {
+  expect([listed([]), listed(['a']), listed(['a', 'b']), listed(['a', 'b', 'c'])]).toEqual([
+    '',
+    'a',
+    'a and b',
+    'a, b and c',
+  ]);
+  expect(`the ${listed(['lid', 'wall', 'tab'], 'the ')}`).toBe('the lid, the wall and the tab');
+});

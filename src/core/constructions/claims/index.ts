@@ -3,22 +3,18 @@
  * thing and what is said of it, and one line here.
  */
 import type { ClaimType, FindingOf, Thing, Words } from './claim';
-import { facing, type Facing, type FacingFacts } from './facing';
-import { laps, type LapFacts, type Laps } from './laps';
-import { lid, type Lid, type LidFacts } from './lid';
-import { penLoop, type PenFacts, type PenLoop } from './pen-loop';
-import { slides, type Slides, type SlidesFacts } from './slides';
-import { tie, type Tie, type TieFacts } from './tie';
-import { tipsTurned, type TipsTurned, type TipsTurnedFacts } from './tips-turned';
-import { wallsMeet, type WallsMeet, type WallsMeetFacts } from './walls-meet';
+import { facing } from './facing';
+import { laps } from './laps';
+import { lid } from './lid';
+import { penLoop } from './pen-loop';
+import { slides } from './slides';
+import { tie } from './tie';
+import { tipsTurned } from './tips-turned';
+import { wallsMeet } from './walls-meet';
 
 export { HAIR, type Finding, type FindingOf, type Level, type Words } from './claim';
 export { leastOf } from './laps';
 export { penTaken } from './pen-loop';
-
-export type Claim = Laps | Facing | Slides | WallsMeet | Lid | PenLoop | Tie | TipsTurned;
-export interface ClaimFacts
-  extends LapFacts, FacingFacts, SlidesFacts, WallsMeetFacts, LidFacts, PenFacts, TieFacts, TipsTurnedFacts {}
 
 const KINDS = {
   laps,
@@ -29,7 +25,18 @@ const KINDS = {
   'pen-loop': penLoop,
   tie,
   'tips-turned': tipsTurned,
-} satisfies Record<Claim['kind'], unknown>;
+};
+type Kinds = typeof KINDS;
+
+export type Claim = {
+  [Kind in keyof Kinds]: Kinds[Kind] extends ClaimType<infer Told, infer _> ? Told : never;
+}[keyof Kinds];
+type FactsOf<Type> = Type extends ClaimType<infer _, infer Found> ? Found : never;
+type Together<Each> = (Each extends unknown ? (each: Each) => void : never) extends (all: infer All) => void
+  ? All
+  : never;
+/** What can be found of any claim: of each kind its own. */
+export type ClaimFacts = Together<FactsOf<Kinds[keyof Kinds]>>;
 
 /** The sentences of all claims: each file's own are complete. */
 export const CLAIM_WORDS = Object.assign({}, ...Object.values(KINDS).map(({ words }) => words)) as Words<ClaimFacts>;

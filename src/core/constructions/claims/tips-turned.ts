@@ -1,3 +1,4 @@
+import { listed } from '../../text';
 import type { ClaimType } from './claim';
 
 /** Flaps that were too deep for the opening, and whose tips are turned under; by what a maker calls them. */
@@ -6,7 +7,7 @@ export interface TipsTurned {
   readonly flaps: readonly string[];
 }
 export interface TipsTurnedFacts {
-  'tips-turned': { readonly panels: string };
+  'tips-turned': { readonly panels: readonly string[] };
 }
 
 export const tipsTurned: ClaimType<TipsTurned, TipsTurnedFacts> = {
@@ -19,12 +20,12 @@ export const tipsTurned: ClaimType<TipsTurned, TipsTurnedFacts> = {
             level: 'note',
             value: flaps.length,
             limit: 0,
-            about: { panels: flaps.join(' and the ') },
+            about: { panels: flaps },
           },
         ]
       : [],
   words: {
     'tips-turned': ({ value, about: { panels } }) =>
-      `The ${panels} ${value > 1 ? 'are' : 'is'} deeper than the box is wide: the tips are turned under, inside.`,
+      `The ${listed(panels, 'the ')} ${value > 1 ? 'are' : 'is'} deeper than the box is wide: the tips are turned under, inside.`,
   },
 };

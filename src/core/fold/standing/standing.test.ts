@@ -242,52 +242,38 @@ describe('a tray', () => {
   });
 });
 
-test('a wall glued off its fold to what stays cannot be raised', () => {
-  const strap = drawPiece({
-    name: 'strap',
-    blank: { width: mm(30), height: mm(6) },
-    panels: [{ id: 'strap', name: 'strap', polygon: rect(0, 0, 30, 6) }],
+/** A loose strip of 30 mm, so high, and laying it over the line between the floor and the left wall from `x` on. */
+const strip = (id: string, high: number): Piece =>
+  drawPiece({
+    name: id,
+    blank: { width: mm(30), height: mm(high) },
+    panels: [{ id, name: id, polygon: rect(0, 0, 30, high) }],
     folds: [],
   });
-  const lay = (gluedTo: readonly string[]): AssemblyPlace => ({
-    kind: 'place',
-    id: 'lay',
-    name: 'lay',
-    panel: 'strap',
-    onto: 'floor',
-    line: { from: { x: 0, y: 0 }, to: { x: 30, y: 0 } },
-    on: { from: { x: 8, y: 30 }, to: { x: 38, y: 30 } },
-    over: false,
-    level: 'bottom',
-    gluedTo,
-  });
+const laidOver = (panel: string, x: number, level: 'top' | 'bottom', gluedTo: readonly string[]): AssemblyPlace => ({
+  kind: 'place',
+  id: 'lay',
+  name: 'lay',
+  panel,
+  onto: 'floor',
+  line: { from: { x: 0, y: 0 }, to: { x: 30, y: 0 } },
+  on: { from: { x, y: 30 }, to: { x: x + 30, y: 30 } },
+  over: false,
+  level,
+  gluedTo,
+});
+
+test('a wall glued off its fold to what stays cannot be raised', () => {
   const raised = (gluedTo: readonly string[]): string[] =>
-    codes(standing([tray(), strap], [lay(gluedTo), raise('up', [['s-left']])]));
+    codes(standing([tray(), strip('strap', 6)], [laidOver('strap', 8, 'bottom', gluedTo), raise('up', [['s-left']])]));
   // It crosses the fold at 20: glued on both sides of it, the wall is fast.
   expect(raised(['floor', 'left'])).toContain('joint_off_line left floor');
   expect(raised(['floor'])).toEqual([]);
 });
 
 describe('paper that lies in the way of a turn', () => {
-  const tag = drawPiece({
-    name: 'tag',
-    blank: { width: mm(30), height: mm(20) },
-    panels: [{ id: 'tag', name: 'tag', polygon: rect(0, 0, 30, 20) }],
-    folds: [],
-  });
-  /** Over the line between the floor and the left wall, glued to the floor alone. */
-  const laid: AssemblyPlace = {
-    kind: 'place',
-    id: 'lay',
-    name: 'lay',
-    panel: 'tag',
-    onto: 'floor',
-    line: { from: { x: 0, y: 0 }, to: { x: 30, y: 0 } },
-    on: { from: { x: 5, y: 30 }, to: { x: 35, y: 30 } },
-    over: false,
-    level: 'top',
-    gluedTo: ['floor'],
-  };
+  const tag = strip('tag', 20);
+  const laid = laidOver('tag', 5, 'top', ['floor']);
   const turned = (turn: AssemblyRaise, angle: number): string[] => {
     const { hinges, ...rest } = tray();
     const bent = hinges.map((hinge) =>

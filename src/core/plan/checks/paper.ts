@@ -68,7 +68,6 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
     );
   if (paper.sided === 2 && !paper.directional) return checks;
   const shows = printMap(made, design);
-  const listed = (names: readonly string[]): string => [...new Set(names)].join(' and the ');
   if (paper.sided === 1) {
     const plain = shows.filter((s) => s.side === 'A');
     // A notch lets a little of the inside be seen, and is meant to.
@@ -84,7 +83,7 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
         onFront.length > 0 ? 'warn' : 'note',
         plain.length,
         0,
-        { panels: listed(plain.map((s) => s.name)) },
+        { panels: [...new Set(plain.map((s) => s.name))] },
         remedies,
       ),
     );
@@ -114,7 +113,9 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
         Math.abs(Math.abs(s.turn - front.turn) - 180) < 0.5,
     );
     if (right && wrong.length > 0)
-      checks.push(check('print-upside-down', 'note', wrong.length, 0, { panels: listed(wrong.map((s) => s.name)) }));
+      checks.push(
+        check('print-upside-down', 'note', wrong.length, 0, { panels: [...new Set(wrong.map((s) => s.name))] }),
+      );
   }
   return checks;
 }

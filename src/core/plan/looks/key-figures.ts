@@ -2,7 +2,7 @@ import { claimsOf, leastOf, penTaken } from '../../constructions';
 import { mm, roundTo, type Mm, type Say } from '../../length';
 import type { Design } from '../design/design';
 import type { Made, MadePiece } from '../plan';
-import { listed } from '../steps/step';
+import { listed } from '../../text';
 
 /** Lengths that are read together: a size (`3 × 4`), or places one after the other (`2, 5 and 8`). */
 export interface FigurePart {
@@ -135,8 +135,8 @@ function scoresOf({ piece }: MadePiece): FigurePart[] {
 
 /** The least lap of those that hold it together, mm; null where nothing laps. */
 export const leastLap = ({ built, folded }: Made): Mm | null => {
-  const [laps] = claimsOf(built.claims, 'laps');
-  return (laps && leastOf(laps, { folded })?.breadth) ?? null;
+  const laps = claimsOf(built.claims, 'laps').flatMap((claim) => leastOf(claim, { folded })?.breadth ?? []);
+  return laps.length > 0 ? mm(Math.min(...laps)) : null;
 };
 
 /** A figure in words: `3 in × 4 in`, `2 in and 5 in across; 3 in turned`. */

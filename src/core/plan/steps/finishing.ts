@@ -1,10 +1,10 @@
 import type { Say } from '../../length';
-import type { Design } from '../design/design';
 import type { Made } from '../plan';
-import { closurePlan } from '../work/closures';
+import type { ClosurePlan } from '../work/closures';
 import type { Companion } from '../work/companions';
 import { CAUTION, closureWords } from '../words';
-import { listed, type Draft, type StepPicture } from './step';
+import { listed } from '../../text';
+import type { Draft, StepPicture } from './step';
 
 /** Cutting what goes with it. */
 export function companionStep({ title, width, height, scores, ribbon }: Companion, made: Made, say: Say): Draft {
@@ -19,13 +19,12 @@ export function companionStep({ title, width, height, scores, ribbon }: Companio
 }
 
 /** What shuts it. */
-export function closureStep(made: Made, design: Design, say: Say): Draft {
-  const { kind } = design.closure;
+export function closureStep({ kind, length }: ClosurePlan, made: Made, say: Say): Draft {
   const caution = kind === 'buttons' ? CAUTION.fixings : kind === 'dot' ? CAUTION.smallParts : undefined;
   return {
     piece: made.pieces[0].piece.name,
     action: kind === 'ribbon' ? 'glue' : 'close',
-    text: closureWords(kind, say(closurePlan(made, design)!.length)),
+    text: closureWords(kind, say(length)),
     picture: whenDone(made),
     ...(caution && { caution }),
   };

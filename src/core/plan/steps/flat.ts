@@ -5,7 +5,8 @@ import type { Decoration } from '../design/extras';
 import { scoreNumbers } from '../work/numbers';
 import type { Made, MadePiece } from '../plan';
 import { CAUTION } from '../words';
-import { listed, type Draft, type Reading } from './step';
+import { listed } from '../../text';
+import type { Draft, Reading } from './step';
 
 const MARK_FOR = {
   notch: ', for the notch',

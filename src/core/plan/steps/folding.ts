@@ -4,7 +4,8 @@ import { glueIds, keepDry, type GlueAdvice } from '../work/glue';
 import type { ScoreNumber } from '../work/numbers';
 import { panelName, pieceOf, type Made } from '../plan';
 import { adhesiveSentence, CAUTION } from '../words';
-import { listed, type Draft } from './step';
+import { listed } from '../../text';
+import type { Draft } from './step';
 
 /** One step of the assembly: its glue, the fold or the laying, the notch punched late, the contents. */
 export function assemblySteps(

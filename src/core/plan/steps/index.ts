@@ -58,7 +58,7 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
           case 'companion':
             return [companionStep(work.companion, made, say)];
           case 'closure':
-            return [closureStep(made, design, say)];
+            return [closureStep(work.closure, made, say)];
           case 'glue-mat':
             return [matStep(made)];
         }

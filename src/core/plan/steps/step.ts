@@ -70,7 +70,3 @@ export type StepPicture =
 
 /** A step that has no place in the order yet. */
 export type Draft = Omit<Step, 'id' | 'phase' | 'readings' | 'how'> & { readonly readings?: readonly Reading[] };
-
-/** Names in a row: `a, b and c`, each with a word before it where told. */
-export const listed = (names: readonly string[], each = ''): string =>
-  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(`, ${each}`)} and ${each}${names.at(-1)}`;

@@ -1,3 +1,4 @@
+import type { Facts } from '../../constructions';
 import { foldedBox, inView } from '../../fold';
 import { inches, mm, type Mm } from '../../length';
 import type { Point } from '../../geometry';
@@ -25,7 +26,7 @@ export interface ClosurePlan {
   readonly discs: readonly { readonly at: Point<'folded'>; readonly diameter: Mm }[];
   /** The line a cord or band runs along on the front. */
   readonly line: readonly [Point<'folded'>, Point<'folded'>] | null;
-  readonly trouble: 'discs_overlap' | 'nothing_to_hold' | 'no_holes' | 'covers_opening' | null;
+  readonly trouble: Facts['closure']['trouble'];
   /** Least distance between the discs' centres, mm. */
   readonly least: Mm;
 }

@@ -1,4 +1,4 @@
-import { claimsOf } from '../../constructions';
+import { claimsOf, type Facts } from '../../constructions';
 import type { Contact, FlatWork, Folded, Joint, StandingWork } from '../../fold';
 import { apply, area, difference, intersection, leastWidth, plainRings, type Polygon } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
@@ -80,7 +80,7 @@ export interface GlueAdvice {
   /** Margin to keep from the paper that must stay free, mm; 0 where the glue has none beside it. */
   readonly margin: Mm;
   /** Whether what is chosen fits: null when it does, or why not. */
-  readonly trouble: 'too_narrow' | 'creeps' | 'cannot_shift' | null;
+  readonly trouble: Facts['glue']['trouble'] | null;
   /** Whether a part slides in what this closes, so that it must be lined up while the glue is wet. */
   readonly slides: boolean;
 }

@@ -4,7 +4,7 @@ import { scoreNumbers } from './numbers';
 import type { Made } from '../plan';
 import type { Step } from '../steps';
 import { flatMoves } from '../steps/flat';
-import { listed } from '../steps/step';
+import { listed } from '../../text';
 
 /** What a sheet has become by the time a step goes wrong: as cut, as scored, as folded. */
 export interface SheetNow {

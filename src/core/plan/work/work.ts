@@ -1,6 +1,6 @@
 import type { Decoration } from '../design/extras';
-import type { MadePiece, Plan } from '../plan';
-import { closurePlan } from './closures';
+import { pieceOf, type MadePiece, type Plan } from '../plan';
+import { closurePlan, type ClosurePlan } from './closures';
 import { companionsOf, type Companion } from './companions';
 import { inOrder, type Operation } from './order';
 
@@ -18,7 +18,7 @@ type Done =
   /** What is laid down before the first wall stands. */
   | { readonly do: 'lay-contents' }
   | { readonly do: 'companion'; readonly companion: Companion }
-  | { readonly do: 'closure' }
+  | { readonly do: 'closure'; readonly closure: ClosurePlan }
   | { readonly do: 'glue-mat' };
 
 export type Work = Operation & { readonly phase: Phase } & Done;
@@ -88,7 +88,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
     });
   });
   if (layFirst) {
-    const { name } = made.built.pieces.find(({ panels }) => panels.some(({ id }) => id === cavity.floor))!;
+    const { name } = pieceOf(made.built, cavity.floor);
     work.push({ do: 'lay-contents', id: 'lay contents', phase: 'fold', after: [`flat ${name}`], rank: risen });
   }
   const finished = [...stages, ...raised].map(({ step }) => step.id);
@@ -110,7 +110,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   const under = closes && closure.kind === 'ribbon';
   if (closes) {
     const after = under || !hasMat ? finished : [...finished, 'glue mat'];
-    work.push({ do: 'closure', id: 'closure', phase: 'fold', after, rank: last + 3 });
+    work.push({ do: 'closure', closure, id: 'closure', phase: 'fold', after, rank: last + 3 });
   }
   if (hasMat) {
     const after = [...finished, 'companion mat', ...(under ? ['closure'] : [])];
