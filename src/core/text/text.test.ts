@@ -68,10 +68,11 @@ test('what was written is repeated short, on one line and without what turns the
 test('a text is not cut through a pair that makes one sign', () => {
   expect(shortened('moon🌛🌛', 6)).toBe('moon…');
   expect(shortened('moon🌛', 6)).toBe('moon🌛');
+  expect(shortened('🌛 moonlight', 8)).toBe('🌛 moon…');
 });
 
 test.each([
-  ['a', ['card', '6', '1', '10', '100', '180', 'Scoring board', 'Trimmer', 'US Letter', 'Roll', '']],
+  ['a', ['card', '6', '1', '10', '100', '180', 'Scoring board', 'Trimmer', 'US Letter', 'Roll', 'big Envelope', '']],
   ['an', ['envelope', '8', '80', '800', '11', '18', 'A6', 'ID-1 card', 'Edge board', 'Envelope board', 'inch']],
 ] as const)('before these one says “%s”', (said, words) =>
   expect(words.map((word) => [word, article(word)])).toEqual(words.map((word) => [word, said])),
@@ -85,4 +86,11 @@ test('names in a row, each but the first with its word', () => {
     'a, b and c',
   ]);
   expect(`the ${listed(['lid', 'wall', 'tab'], 'the ')}`).toBe('the lid, the wall and the tab');
+});
+
+test('a line can be printed as it stands when nothing in it breaks it or turns it about', () => {
+  for (const text of ['Star cards', '', 'Zoë’s 3 × 4 🌛', '汉字'])
+    expect([text, isPrintable(text)]).toEqual([text, true]);
+  for (const text of ['two\nlines', 'a\ttab', 'a\rreturn', '\u202Eturned', 'end\u0000', '\uD83C'])
+    expect([text, isPrintable(text)]).toEqual([text, false]);
 });
