@@ -89,6 +89,29 @@ test('a batch of six: cut all, score all, fold all, to the last one finished', a
   await expect(page.getByText('Go on making')).toBeHidden();
 });
 
+test('steps made while the database takes nothing in are there after a reload', async ({ page }) => {
+  await begin(page, 'demo-11', 2);
+  await page.keyboard.press('ArrowRight');
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '1');
+  // As on a machine too busy to get to it before the page goes: what is asked of it is never carried out.
+  await page.evaluate(() => {
+    const open = IDBDatabase.prototype.transaction;
+    IDBDatabase.prototype.transaction = function (...asked) {
+      const never = open.apply(this, asked);
+      never.abort();
+      return never;
+    };
+  });
+  for (const at of ['2', '3', '4']) {
+    await page.keyboard.press('ArrowRight');
+    await expect(progress(page)).toHaveAttribute('aria-valuenow', at);
+  }
+  await page.reload();
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '4');
+  await page.reload();
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '4');
+});
+
 test('one after the other: the first copy is finished before the second is begun', async ({ page }) => {
   await go(page, '/make?p=demo-1');
   await page.getByLabel('How many?').fill('2');

@@ -1,5 +1,6 @@
 import { liveQuery } from 'dexie';
 import { db, type JournalEntry, type KeptTable } from './db';
+import { dropNotes, note, notesLeft } from './notes';
 import { fieldsIn, patchBetween, patched } from './patch';
 import { isSound, readRecord } from './records';
 import { DataTrouble, troubleOf } from './trouble';
@@ -7,9 +8,9 @@ import { newId } from './newId';
 
 /**
  * How a change is kept. It is written into a journal in the very task it is made in: one put with its commit, which
- * needs nothing more of the page, so a page that is closed or killed right after has still kept it. Then it is laid
- * over its record as a patch, so that two windows never overwrite each other. A page that did not come so far is
- * helped by the next one that opens.
+ * needs nothing more of the page, so a page that is closed or killed right after has still kept it; and noted beside
+ * the database until the journal says it has it. Then it is laid over its record as a patch, so that two windows never
+ * overwrite each other. A page that did not come so far is helped by the next one that opens.
  *
  * Screens see a record with this page's own changes on it at once; the database follows.
  */
@@ -27,6 +28,8 @@ export const keyOf = (table: KeptTable): 'id' | 'key' => (table === 'settings' ?
 /** This page's changes, in order: those not laid yet, and the last ones that are. */
 let changes: JournalEntry[] = [];
 let made = 0;
+/** The last change that could not be noted and that the journal has not yet: no later one is noted before it. */
+let unnoted = 0;
 let laidUpTo = 0;
 let laying: Promise<void> | null = null;
 let again: ReturnType<typeof setTimeout> | null = null;
@@ -80,7 +83,15 @@ export function keep(table: KeptTable, id: string, before: object, after: object
   changes = [...changes.filter(({ seq, at }) => seq > laidUpTo || at > now - REMEMBERED), entry];
   tell();
   // What cannot be written down may still be laid: that says itself when it fails as well.
-  writeDown(entry).catch(() => undefined);
+  // What is noted may be laid by another page, and what came before it then counts as laid.
+  if (unnoted > 0 || !note(entry)) unnoted = entry.seq;
+  writeDown(entry).then(
+    () => {
+      if (unnoted <= entry.seq) unnoted = 0;
+      dropNotes([entry]);
+    },
+    () => undefined,
+  );
   void layAll();
 }
 
@@ -102,6 +113,7 @@ async function layWaiting(): Promise<void> {
   try {
     const gone = await lay(THIS_PAGE, waiting);
     laidUpTo = last.seq;
+    dropNotes(waiting);
     setTrouble(gone ? new DataTrouble('gone') : null);
     // What stays in the journal is passed over and swept when the data is opened again.
     journalNow((store) => store.delete(IDBKeyRange.bound([THIS_PAGE, 0], [THIS_PAGE, last.seq]))).catch(
@@ -167,7 +179,9 @@ async function layOne({ table, id, patch, whole, fresh, at }: JournalEntry): Pro
  * is read.
  */
 export async function layLeftOver(): Promise<void> {
-  const left = (await db.journal.toArray()).filter(({ page }) => page !== THIS_PAGE);
+  const written = (await db.journal.toArray()).filter(({ page }) => page !== THIS_PAGE);
+  const noted = notesLeft(THIS_PAGE).filter((one) => !written.some((w) => w.page === one.page && w.seq === one.seq));
+  const left = [...written, ...noted];
   for (const page of new Set(left.map((entry) => entry.page))) {
     const entries = left.filter((entry) => entry.page === page).sort((a, b) => a.seq - b.seq);
     await lay(page, entries);
@@ -175,6 +189,7 @@ export async function layLeftOver(): Promise<void> {
       .where(':id')
       .between([page, 0], [page, entries.at(-1)!.seq], true, true)
       .delete();
+    dropNotes(entries);
   }
   const old = Date.now() - 24 * 3600_000;
   const writing = new Set(left.map(({ page }) => page));
