@@ -10,7 +10,7 @@ const jestConfig = async () => {
     // What has to come may take its time on a loaded machine.
     testTimeout: 120_000,
     setupFiles: ['<rootDir>/tests/helpers/seed.ts'],
-    testMatch: ['<rootDir>/{src,scripts}/**/*.test.{ts,tsx}'],
+    testMatch: ['<rootDir>/{src,scripts,tests}/**/*.test.{ts,tsx}'],
     moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
     // Tests run in a context of their own, where each look at a global takes long: geometry looks at this one all the time.
     sandboxInjectedGlobals: ['Math'],

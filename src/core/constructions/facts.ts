@@ -77,12 +77,6 @@ export interface PlanFacts {
   'print-side': { readonly panels: readonly string[] };
   'print-direction': { readonly panel: string; readonly slanted: boolean };
   'print-upside-down': { readonly panels: readonly string[] };
-  'tool-proof': { readonly fault: string | null; readonly tool: string };
-  'ruler-end': Nothing;
-  'groove-end': Nothing;
-  'slanted-scores': Nothing;
-  'board-end': Nothing;
-  'between-grooves': { readonly below: number; readonly above: number };
   'between-marks': Nothing;
   'trimmer-end': Nothing;
   'ruler-short': Nothing;

@@ -54,7 +54,7 @@ function everythingOf(input: DesignInput): Plan | null {
   const { made } = plan;
   if (!made) return plan;
   const steps = stepsOf(plan, say);
-  for (const stop of walkOf(steps, 2, 'together')) sheetNow(made, steps, stop.step, say);
+  for (const stop of walkOf(steps, 2, 'together')) sheetNow(made, plan.design, steps, stop.step, say);
   pictureOf(made);
   for (const figure of keyFigures(made, design)) figureText(figure, say);
   printMap(made, design);

@@ -14,7 +14,7 @@ import { holdOf, turned, type Fit, type Hold } from '../fit';
 import { boxOf3, seenFrom } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Piece } from '../pattern';
-import { differences, programmeFor, simulate, type Programme } from '../tools';
+import { differences, programmeFor, simulate, type Fault, type Programme } from '../tools';
 import { briefFor, type Design } from './design/design';
 
 /** A piece to be cut, with the moves that make it. */
@@ -22,7 +22,7 @@ export interface MadePiece {
   readonly piece: Piece;
   readonly programme: Programme;
   /** Where the simulated tool's sheet differs from the pattern; empty when they agree. */
-  readonly toolFaults: readonly string[];
+  readonly toolFaults: readonly Fault[];
 }
 
 /** A design carried out: the pattern, the folding of it, the moves to make it, and what was measured. */

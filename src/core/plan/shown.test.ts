@@ -107,7 +107,7 @@ test.each<[string, object]>([
   const p = plan(construction, fields);
   const steps = stepsOf(p, say);
   const lines = steps.map((step) => {
-    const { piece, near, moves, scores, notched, folded, text } = sheetNow(p.made!, steps, step, say);
+    const { piece, near, moves, scores, notched, folded, text } = sheetNow(p.made!, p.design, steps, step, say);
     return `${step.id} ${piece.name}, edge ${near} near, ${moves} moves, scores ${scores.join(' ')}, notched ${notched.join(' ')}, ${folded.length} folded: ${text}`;
   });
   expectApproved(`shown/wrong-${construction}-${p.design.tool.kind}`, `${lines.join('\n')}\n`);

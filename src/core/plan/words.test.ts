@@ -707,8 +707,8 @@ const SENTENCES: readonly (readonly [string, Check['level'], number, number, obj
     'fail',
     0,
     0,
-    { fault: 'a score is missing' },
-    'The moves do not give this pattern: a score is missing.',
+    { fault: { code: 'not-made', what: 'score', count: 2 }, piece: 'cover', tool: 'ruler' },
+    'The moves do not give this pattern: cover: score 2 of the pattern was not made.',
   ],
   [
     'ruler-end',

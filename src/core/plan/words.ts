@@ -1,7 +1,8 @@
-import { CLAIM_WORDS, HAIR, type Facts, type Finding, type Words } from '../constructions';
+import { CLAIM_WORDS, HAIR, type Finding, type Words } from '../constructions';
 import { formatLength, mm, type Say } from '../length';
 import { listed } from '../text';
-import type { Check, Remedy } from './checks';
+import { faultWords, planTool, TOOL_WORDS } from '../tools';
+import type { Check, PlanFacts, Remedy } from './checks';
 import type { Closure } from './design/extras';
 import type { GlueAdvice } from './work/glue';
 
@@ -28,7 +29,7 @@ const lacking = (what: string, { value, limit }: Finding, say: Say): string =>
   }`;
 
 /** What is said of everything that can be found of a plan: the one place where it is worded. */
-const SENTENCES: Words<Facts> = {
+const SENTENCES: Words<PlanFacts> = {
   ...CLAIM_WORDS,
   'blank-not-square': ({ value, limit }, say) =>
     `This starts from a square, and the paper is longer one way: ${say(value)} by ${say(limit)}. Cut it to ${say(limit)} square first.`,
@@ -203,29 +204,11 @@ const SENTENCES: Words<Facts> = {
       ? 'The marked window of the paper does not show on the front. Move the blank over it.'
       : `${Math.round(value * 100)} % of the marked window shows on the front. Move the blank until all of it does.`;
   },
-  'tool-proof': ({ about: { fault, tool } }) => {
-    if (fault !== null) return `The moves do not give this pattern: ${fault}.`;
-    switch (tool) {
-      case 'envelope-board':
-        return 'The moves, tried on a simulated board, give these very scores and notches.';
-      case 'scoring-board':
-        return 'The moves, tried on a simulated scoring board, give these very scores and cuts.';
-      case 'edge-board':
-        return 'The moves, tried on a simulated edge board, give these very scores and cuts.';
-      default:
-        return 'The marks, tried with a simulated ruler, give these very scores and cuts.';
-    }
-  },
-  'ruler-end': ({ value, limit }, say) =>
-    `The first setting, ${say(value)}, lies past the end of the board’s ruler at ${say(limit)}. Measure it on the sheet, mark it, and centre the mark on the notch.`,
-  'groove-end': ({ value, limit }, say) =>
-    `The longest score is ${say(value)}; the groove ends at ${say(limit)}. Score what it reaches and go on with a ruler before turning.`,
-  'slanted-scores': () =>
-    'A scoring board’s grooves run square to its fence, and these folds run corner to corner: mark them with a ruler instead.',
-  'board-end': ({ value, limit }, say) =>
-    `A score at ${say(value)} lies past the end of your scoring board at ${say(limit)}, from either side. Mark it and score along a ruler.`,
-  'between-grooves': ({ value, about: { below, above } }, say) =>
-    `A score at ${say(value)} lies between your scoring board’s grooves, at ${say(below)} and ${say(above)}, from either side. Mark it and score along a ruler.`,
+  ...TOOL_WORDS,
+  'tool-proof': ({ about: { fault, piece, tool } }, say) =>
+    fault
+      ? `The moves do not give this pattern: ${piece === null ? '' : `${piece}: `}${faultWords(fault, say)}.`
+      : planTool({ kind: tool }).proof,
   'between-marks': ({ value }, say) => `${say(value)} is not on your ruler’s marks. Measure it, or choose finer marks.`,
   'trimmer-end': ({ value, limit }, say) =>
     `The longest cut is ${say(value)}, and your trimmer ends at ${say(limit)}. Mark both ends, and cut along a steel ruler with a knife.`,

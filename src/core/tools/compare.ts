@@ -11,6 +11,7 @@ import {
   type Segment,
 } from '../geometry';
 import { notchTriangle, type Piece } from '../pattern';
+import type { CommonFaults, Fault } from './fault';
 import type { Simulated } from './simulate';
 
 /** How close the simulated tool must come to the pattern, mm. */
@@ -33,15 +34,20 @@ function sameRegion(a: readonly Polygon<'sheet'>[], b: readonly Polygon<'sheet'>
   return apart < Math.min(isRound ? Math.max(3 * strip, 0.01 * size) : strip, size / 4);
 }
 
-/** Where what the tool made differs from the pattern, as plain sentences; empty when scores, notches and slants agree. */
-export function differences(made: Simulated, piece: Piece): string[] {
+/** Where what the tool made differs from the pattern; empty when scores, notches and slants agree. */
+export function differences(made: Simulated, piece: Piece): Fault[] {
   const found = [...made.faults];
-  const match = <A, B>(what: string, wanted: readonly A[], got: readonly B[], same: (a: A, b: B) => boolean): void => {
+  const match = <A, B>(
+    what: CommonFaults['not-made']['what'],
+    wanted: readonly A[],
+    got: readonly B[],
+    same: (a: A, b: B) => boolean,
+  ): void => {
     wanted.forEach((a, i) => {
-      if (!got.some((b) => same(a, b))) found.push(`${what} ${i + 1} of the pattern was not made`);
+      if (!got.some((b) => same(a, b))) found.push({ code: 'not-made', what, count: i + 1 });
     });
     got.forEach((b, i) => {
-      if (!wanted.some((a) => same(a, b))) found.push(`${what} ${i + 1} that was made is not in the pattern`);
+      if (!wanted.some((a) => same(a, b))) found.push({ code: 'not-wanted', what, count: i + 1 });
     });
   };
   match('score', joined(piece.hinges.map((hinge) => hinge.line)), joined(made.scores), sameSegment);
@@ -50,10 +56,10 @@ export function differences(made: Simulated, piece: Piece): string[] {
   );
   const paths = piece.trims.flatMap((trim) => (trim.cut.kind === 'path' ? [trim.cut.path] : []));
   match('cut', paths, made.cuts, (a, b) => a.length === b.length && a.every((p, i) => distance(p, b[i]!) < CLOSE));
-  for (const [kind, by, what] of [
-    ['path', 'cut', 'what is cut off'],
-    ['rounded', 'round', 'what comes off at round corners'],
-    ['punched', 'bite', 'what the punch bites off'],
+  for (const [kind, by] of [
+    ['path', 'cut'],
+    ['rounded', 'round'],
+    ['punched', 'bite'],
   ] as const)
     if (
       !sameRegion(
@@ -62,7 +68,7 @@ export function differences(made: Simulated, piece: Piece): string[] {
         kind !== 'path',
       )
     )
-      found.push(`${what} is not what the pattern leaves out`);
+      found.push({ code: 'other-waste', by });
   match(
     'slit',
     piece.slits.map((slit) => slit.line),

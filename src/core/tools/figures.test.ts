@@ -2,9 +2,9 @@
 import { expectApproved } from '../../../tests/helpers/approved';
 import { planOf } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
-import { inches, mm } from '../length';
+import { inches, mm, type Graduation } from '../length';
 import type { DesignInput } from '../plan';
-import { COMMON_BOARD, hasGroove, makingWith, sameTool, toolSchema, type Tool } from '.';
+import { COMMON_BOARD, hasGroove, planTool, sameTool, toolSchema, type Tool } from '.';
 import { calibrate, trialInside } from './calibrate';
 
 const tool = (fields: object): Tool => toolSchema.parse(fields);
@@ -27,6 +27,8 @@ test('a tool of which nothing is said has the usual figures (common practice, no
   });
   expect(tool({ kind: 'ruler' })).toEqual({ kind: 'ruler', notch: inches(3 / 4) });
 });
+
+const making = (tool: Tool, graduation: Graduation) => planTool(tool).making(tool, graduation);
 
 test('grooves: at every mark up to the board’s end, or on its pitch to a tenth of a millimetre', () => {
   const every = tool({ kind: 'scoring-board', length: 100 }) as Extract<Tool, { kind: 'scoring-board' }>;
@@ -54,17 +56,17 @@ test('one tool or another: every figure counts but the notch that is cut by hand
 });
 
 test('what a pattern needs to know of a tool: by hand the notch is measured, and stands on a mark', () => {
-  expect(makingWith({ ...COMMON_BOARD, notch: mm(20), offset: mm(1) }, '1/8 in')).toEqual({
+  expect(making({ ...COMMON_BOARD, notch: mm(20), offset: mm(1) }, '1/8 in')).toEqual({
     graduation: '1/8 in',
     notch: 20,
     offset: 1,
     rulerEnd: 127,
     relief: null,
   });
-  expect(makingWith(tool({ kind: 'ruler', notch: 20 }), '1/8 in').notch).toBeCloseTo(inches(0.75), 9);
+  expect(making(tool({ kind: 'ruler', notch: 20 }), '1/8 in').notch).toBeCloseTo(inches(0.75), 9);
   // A notch smaller than half a mark is not rounded away.
-  expect(makingWith(tool({ kind: 'ruler', notch: 1 }), '1/8 in').notch).toBe(1);
-  expect(makingWith(tool({ kind: 'edge-board', scoreFrom: 10, offset: 0.5, relief: 6 }), '1 mm')).toMatchObject({
+  expect(making(tool({ kind: 'ruler', notch: 1 }), '1/8 in').notch).toBe(1);
+  expect(making(tool({ kind: 'edge-board', scoreFrom: 10, offset: 0.5, relief: 6 }), '1 mm')).toMatchObject({
     offset: 0,
     rulerEnd: null,
     relief: { from: 10.5, inset: 3 },

@@ -1,31 +1,39 @@
-/** Tools: `programmeFor(built, board)` says what to do; `simulate(blank, board, moves)` does it. */
+/** Tools: `programmeFor(piece, start, tool)` says what to do; `simulate(blank, tool, moves)` does it. */
+export { COMMON_BOARD, type EnvelopeBoard } from './envelope-board';
+export { hasGroove, type ScoringBoard } from './scoring-board';
+export { TOOLS } from './list';
 export {
-  COMMON_BOARD,
-  hasGroove,
-  makingWith,
-  sameTool,
-  toolSchema,
-  type EdgeBoard,
-  type EnvelopeBoard,
-  type ScoringBoard,
-  type Tool,
-} from './tool';
-export { kitSchema, type Kit } from './kit';
-export {
-  boardsOf,
-  COMMON_TOOLBOX,
+  benchFigures,
+  faultWords,
+  freshTool,
   kitOf,
-  MOST_TOOLS,
-  OWN_TOOLS,
+  kitSchema,
+  moveWords,
+  OFFERED,
+  ownedFigures,
   ownToolSchema,
-  toolboxSchema,
+  planTool,
+  sameTool,
+  TOOL_WORDS,
+  toolMove,
   toolOf,
+  toolSchema,
+  usesTool,
+  type Kit,
+  type Move,
   type OwnTool,
-  type Toolbox,
+  type Tool,
   type ToolKind,
-} from './toolbox';
+  type ToolLimitFacts,
+} from './registry';
+export type { Fault } from './fault';
+export type { Hand, Reading, Thing, ToolStep, ToolWork, Under } from './tool';
+export { boardsOf, COMMON_TOOLBOX, MOST_TOOLS, toolboxSchema, type Toolbox } from './toolbox';
 export { enclosedBy } from './enclosed';
-export { programmeFor, type Mark, type Move, type Programme, type RimMark, type Spot, type Stretch } from './programme';
+export { scoresRun, type Mark, type Programme, type RimMark, type Spot, type Stretch } from './move';
+export { programmeFor } from './programme';
+export { partWay, stretchReadings } from './telling';
 export { simulate, type Simulated } from './simulate';
+export { wholeSheet, type SheetState } from './sheet';
 export { differences } from './compare';
 export { calibrate, trialInside, type BoardSize, type Calibration, type TrialFold } from './calibrate';

@@ -1,5 +1,6 @@
 /** What comes off besides notches, carried out by the simulated tool and held against the pattern. */
 import { planOf } from '../../../tests/helpers/designs';
+import { said } from '../../../tests/helpers/faults';
 import { mm } from '../length';
 import { COMMON_BOARD, differences, simulate, type Move } from '.';
 
@@ -11,7 +12,7 @@ const made = (construction: string, width: number, height: number, options: obje
     moves: programme.moves,
     piece,
     /** What a programme gives that differs from the pattern. */
-    against: (moves: readonly Move[]): string[] => differences(simulate(piece.blank, tool, moves), piece),
+    against: (moves: readonly Move[]): string[] => said(differences(simulate(piece.blank, tool, moves), piece)),
     off: (moves: readonly Move[]) => simulate(piece.blank, tool, moves).off,
   };
 };

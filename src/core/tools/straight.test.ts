@@ -77,7 +77,7 @@ describe('scores that stop part-way, and slits', () => {
         programme.moves.forEach((move, i) => {
           if ((move.do !== 'groove' && move.do !== 'join') || !move.only) return;
           stopped++;
-          const instead = (only: typeof move.only | undefined): string[] =>
+          const instead = (only: typeof move.only | undefined) =>
             differences(
               simulate(
                 piece.blank,

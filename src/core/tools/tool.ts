@@ -1,89 +1,218 @@
 import { z } from 'zod';
-import { inches, lengthSchema, mm, roundTo, type Graduation, type Mm } from '../length';
-import type { Making } from '../constructions';
+import type { Start, Making, FindingOf, Words } from '../constructions';
+import { inches, lengthSchema, mm, roundTo, type Graduation, type Mm, type Say, type Units } from '../length';
+import type { Point } from '../geometry';
+import type { Blank, Edge, Piece } from '../pattern';
+import type { FaultWords } from './fault';
+import type { StraightLine } from './lines';
+import type { HandMove, Mark, Programme, RimMark, Spot } from './move';
+import type { Sheet, SheetState } from './sheet';
 
-const envelopeBoard = z.strictObject({
-  kind: z.literal('envelope-board'),
-  notch: lengthSchema({ over: 0, most: 100 })
-    .prefault(inches(3 / 4))
-    .describe('Length of the notch the board cuts, along the sheet’s edge.'),
-  offset: lengthSchema({ least: -50, most: 50 })
-    .prefault(mm(0))
-    .describe('True setting less the reading of the board’s ruler.'),
-  rulerEnd: lengthSchema({ over: 0 }).prefault(inches(5)).describe('Largest setting the board’s ruler shows.'),
-  grooveEnd: lengthSchema({ over: 0 }).prefault(inches(7)).describe('Longest score the board’s groove guides.'),
-});
-const scoringBoard = z.strictObject({
-  kind: z.literal('scoring-board'),
-  length: lengthSchema({ over: 0 }).prefault(inches(12)).describe('Length of the board.'),
-  pitch: lengthSchema({ least: 0.5, most: 60 })
-    .optional()
-    .describe('From one groove to the next; left out where the board has a groove for every mark.'),
-  notch: lengthSchema({ over: 0, most: 100 })
-    .prefault(inches(3 / 4))
-    .describe('Notch to cut by hand, along the sheet’s edge.'),
-});
-const edgeBoard = z.strictObject({
-  kind: z.literal('edge-board'),
-  scoreFrom: lengthSchema({ over: 0, most: 100 })
-    .prefault(inches(1 / 2))
-    .describe('How far from the sheet’s edge the board makes its one score.'),
-  relief: lengthSchema({ over: 0, most: 50 })
-    .prefault(inches(1 / 4))
-    .describe('Length along the edge of the relief notch it punches where the guide meets a score.'),
-  offset: lengthSchema({ least: -20, most: 20 })
-    .prefault(mm(0))
-    .describe('True distance of the score from the edge less what the board says.'),
-  notch: lengthSchema({ over: 0, most: 100 })
-    .prefault(inches(3 / 4))
-    .describe('Notch to cut by hand on square sheets, along the sheet’s edge.'),
-});
-const ruler = z.strictObject({
-  kind: z.literal('ruler'),
-  notch: lengthSchema({ over: 0, most: 100 })
-    .prefault(inches(3 / 4))
-    .describe('Notch to cut by hand, along the sheet’s edge. 3/4 in matches a common board; 1 in is easier to mark.'),
-});
-
-/** What the maker works with. */
-export const toolSchema = z.discriminatedUnion('kind', [envelopeBoard, scoringBoard, edgeBoard, ruler], {
-  error: 'The tool is one of "envelope-board", "scoring-board", "edge-board" or "ruler", named by its kind.',
-});
-export type Tool = z.output<typeof toolSchema>;
-export type ScoringBoard = z.output<typeof scoringBoard>;
-export type EdgeBoard = z.output<typeof edgeBoard>;
-export type EnvelopeBoard = z.output<typeof envelopeBoard>;
-
-/** An envelope board as most are: notch 3/4 in, no offset, ruler to 5 in, groove to 7 in. */
-export const COMMON_BOARD: EnvelopeBoard = envelopeBoard.parse({ kind: 'envelope-board' });
-
-/** How far from a groove a score may stand and still be run in it, mm: the tip of a scoring tool. From memory. */
-const IN_GROOVE = 0.1;
-
-/** True when the board has a groove at that distance from its fence: on the board, and on its pitch. */
-export function hasGroove({ length, pitch }: ScoringBoard, at: number): boolean {
-  if (at > length + 1e-6) return false;
-  return pitch === undefined || Math.abs(at - Math.round(at / pitch) * pitch) <= IN_GROOVE;
+/** A length with limits, in mm. */
+interface Limits {
+  readonly least: number;
+  readonly most: number;
 }
 
-/** True when two tools are one for a plan: every figure alike. What is cut by hand anyway is no figure of a board. */
-export function sameTool(a: Tool, b: Tool): boolean {
-  if (a.kind !== b.kind) return false;
-  const figures = new Set([...Object.keys(a), ...Object.keys(b)]);
-  if (a.kind !== 'envelope-board') figures.delete('notch');
-  return [...figures].every((figure) => {
-    const [x, y] = [a, b].map((tool) => (tool as unknown as Record<string, unknown>)[figure]);
-    return typeof x === 'number' && typeof y === 'number' ? Math.abs(x - y) < 1e-6 : x === y;
-  });
+/** One figure of a tool. */
+export interface Figure {
+  /** As a design's tool has it; left out where only an owner's card does. */
+  readonly asked?: z.ZodType;
+  /** As the card of one's own tool has it, and what a new one starts with. */
+  readonly owned?: Limits & { readonly title: string; readonly hint?: string; readonly fresh: Mm };
+  /** As it is set on the bench for one project; `clears` where it may be left out. */
+  readonly bench?: Limits & {
+    readonly title: string;
+    readonly hint?: string;
+    readonly clears?: string;
+    /** Asked only where sheets are notched. */
+    readonly notched?: true;
+  };
+  /** Cut by hand anyway: no figure of the tool itself. */
+  readonly byHand?: true;
+}
+export type Figures = Readonly<Record<string, Figure>>;
+
+type AskedShape<Kind extends string, F extends Figures> = { kind: z.ZodLiteral<Kind> } & {
+  [Name in keyof F as F[Name] extends { readonly asked: z.ZodType } ? Name : never]: F[Name] extends {
+    readonly asked: infer Schema extends z.ZodType;
+  }
+    ? Schema
+    : never;
+};
+type OwnedNames<F extends Figures> = { [N in keyof F]: F[N] extends { readonly owned: object } ? N : never }[keyof F];
+
+/** What a design says of a tool of that kind, as it is read. */
+export type Asked<Kind extends string, F extends Figures> = z.output<z.ZodObject<AskedShape<Kind, F>, z.core.$strict>>;
+/** One tool a maker owns: its figures, its name, and whether it is out today. */
+export type Owned<Kind extends string, F extends Figures> = {
+  readonly id: string;
+  readonly name: string;
+  /** Lies on the table today. */
+  readonly out: boolean;
+  readonly kind: Kind;
+} & { readonly [N in OwnedNames<F>]: Mm };
+
+/** The schema of a design's tool, from its figures. */
+export const askedSchema = <Kind extends string, F extends Figures>(kind: Kind, figures: F) =>
+  z.strictObject({
+    kind: z.literal(kind),
+    ...Object.fromEntries(Object.entries(figures).flatMap(([name, { asked }]) => (asked ? [[name, asked]] : []))),
+  } as unknown as AskedShape<Kind, F>);
+
+/** The notch that is cut by hand where the tool has none. */
+export const handNotch = (words: string) =>
+  lengthSchema({ over: 0, most: 100 })
+    .prefault(inches(3 / 4))
+    .describe(words);
+
+/** A step at the table that a tool's move is told as. */
+export interface ToolStep {
+  readonly action: 'punch' | 'score' | 'cut' | 'mark' | 'trim';
+  readonly edge?: Edge;
+  readonly at?: Mm;
+  readonly score?: string;
+  readonly text: string;
+  readonly readings?: readonly Reading[];
+  readonly caution?: 'punch' | 'blade' | 'press';
+  /** The edge its picture brings near, where that is not the one the last turn brought. */
+  readonly brings?: Edge;
+  /** Moves of the programme that this step carries out, itself and those before it; 1 unless said. */
+  readonly takes?: number;
+}
+/** A length that is read off something during a step. */
+export interface Reading {
+  readonly at: Mm;
+  /** What it is read on: the tool's own ruler, or one laid along the sheet. */
+  readonly on: 'board' | 'fence' | 'ruler' | 'trimmer';
+  /** What the length is: `from the left end`, `wide`. */
+  readonly what: string;
+}
+/** Where a move stands when it is told. */
+export interface Telling<M> {
+  readonly say: Say;
+  /** The number of a score on its piece. */
+  readonly number: (score: string) => number;
+  /** ` of the cover`, where there are several pieces. */
+  readonly of: string;
+  /** The moves before this one. */
+  readonly before: readonly (HandMove | M)[];
 }
 
-/** What a construction needs to know of a tool. By hand the notch is measured, so it stands on the graduation. */
-export function makingWith(tool: Tool, graduation: Graduation): Making {
-  if (tool.kind === 'envelope-board')
-    return { graduation, notch: tool.notch, offset: tool.offset, rulerEnd: tool.rulerEnd, relief: null };
-  const measured = roundTo(tool.notch, graduation, 'nearest');
-  const notch: Mm = measured > 0 ? measured : tool.notch;
-  const relief =
-    tool.kind === 'edge-board' ? { from: mm(tool.scoreFrom + tool.offset), inset: mm(tool.relief / 2) } : null;
-  return { graduation, notch, offset: mm(0), rulerEnd: null, relief };
+/** One kind of move of a tool: what it does to the sheet, how it is told as a step, and in a few words. */
+export interface MoveType<M, T, All> {
+  readonly carryOut: (move: M, sheet: Sheet, tool: T) => void;
+  /** Null where the next move's step tells it. */
+  readonly step: (move: M, telling: Telling<All>) => ToolStep | null;
+  readonly short: (move: M, say: Say) => string;
+}
+
+/** What lies in or under the sheet, in the maker's own view: x to the right from where the tool works, y away, mm. */
+export interface Under {
+  readonly box: { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number };
+  /** How far left of the origin the sheet's left end lies. */
+  readonly shift: number;
+  readonly things: readonly Thing[];
+}
+export type Thing =
+  /** A groove a score is run in. */
+  | { readonly is: 'groove'; readonly from: Point; readonly to: Point }
+  /** Grooves all over, square to the fence, with the one to use. */
+  | { readonly is: 'grooves'; readonly end: number; readonly pitch: number | null; readonly lit: Mm }
+  /** A ruler along the near edge that runs left from `from`; what it reads is lit. */
+  | { readonly is: 'scale'; readonly from: number; readonly end: Mm; readonly lit: Mm | null }
+  | { readonly is: 'fence'; readonly along: 'left' | 'near' }
+  /** A punch over the sheet, with its pointer. */
+  | { readonly is: 'punch'; readonly across: number; readonly pressed: boolean };
+
+/** Something the hands can do at a tool on the screen, with the length it is set to where there is one. */
+export interface Hand<M> {
+  readonly title: string;
+  readonly length?: { readonly title: string; readonly most: number; readonly fresh: Readonly<Record<Units, Mm>> };
+  readonly off?: boolean;
+  readonly moves: (length: Mm) => readonly M[];
+}
+
+/** What a tool is asked about a plan. */
+export interface ToolWork {
+  readonly pieces: readonly { readonly piece: Piece; readonly programme: Programme }[];
+  readonly start: Start;
+  readonly graduation: Graduation;
+  /** Folded from sheets that are notched on every edge. */
+  readonly notched: boolean;
+}
+/** What a tool does not reach, or not without help; `marks` are ones that would suit it. */
+export type ToolFinding<Facts> = FindingOf<Facts> & { readonly marks?: Graduation };
+
+/**
+ * One kind of tool: its figures and their limits, what it makes and by which moves, the simulated tool that carries
+ * those out, its picture, and everything that is said of it. One file and one line in the list.
+ */
+export interface ToolType<
+  Kind extends string = string,
+  F extends Figures = Figures,
+  M extends { readonly do: string } = never,
+  Facts = object,
+  Faults = object,
+> {
+  readonly kind: Kind;
+  readonly title: string;
+  readonly plural: string;
+  readonly figures: F;
+  /** What a plan is made for with it; null where it only helps. */
+  readonly plan: PlanTool<Asked<Kind, F>, M, Facts, Faults> | null;
+  /** What it is on the table besides the tool that scores: the largest there is, or one of many sizes. */
+  readonly kit?: {
+    readonly key: string;
+    readonly figure: keyof F & string;
+    readonly how: 'longest' | 'each';
+    readonly describe: string;
+  };
+}
+
+/** What a plan is made for. */
+export interface PlanTool<T, M extends { readonly do: string }, Facts, Faults> {
+  /** As it stands among the tools to plan for. */
+  readonly offered: string;
+  /** Its figures in a line, where they are not set on the bench. */
+  readonly told?: (tool: T, say: Say) => string;
+  /** Always there: nobody lists it among the boards they own. */
+  readonly common?: true;
+  /** What a construction needs to know of it. */
+  readonly making: (tool: T, graduation: Graduation) => Making;
+  /** A piece in one go; null where this tool does not make it so. */
+  readonly whole?: (piece: Piece, start: Start, tool: T) => Programme<HandMove | M> | null;
+  /** The notches and scores of a sheet that is notched on every edge. */
+  readonly notched?: (piece: Piece, start: Start, tool: T) => Programme<HandMove | M>;
+  /** One straight score, and the edge that must be near for it; null where a ruler makes it. */
+  readonly score?: (
+    line: StraightLine,
+    blank: Blank,
+    tool: T,
+  ) => { readonly near: Edge | null; readonly move: M; readonly mark: Mark | null } | null;
+  /** What it makes of a cut before the blade does, and what that marks. */
+  readonly slants?: (path: readonly Spot[], tool: T) => readonly { readonly move: M; readonly marks: RimMark }[];
+  readonly moves: { readonly [Do in M['do']]: MoveType<Extract<M, { readonly do: Do }>, T, M> };
+  readonly faults: FaultWords<Faults>;
+  /** What is set or marked with it, and so wants to stand on a mark of the ruler; all scores unless said. */
+  readonly settings?: (work: ToolWork) => readonly Mark[] | null;
+  /** Where it ends, and what it does not reach. */
+  readonly limits?: (tool: T, work: ToolWork) => readonly ToolFinding<Facts>[];
+  readonly words: Words<Facts>;
+  /** Its moves, tried on a simulated one, give the pattern: said so. */
+  readonly proof: string;
+  /** What lies under the sheet in the last of these moves; null when it lies free. */
+  readonly under?: (
+    tool: T,
+    moves: readonly (HandMove | M)[],
+    sheet: { readonly wide: number; readonly deep: number },
+  ) => Under | null;
+  /** What the hands can do with it on the screen, on a sheet as it is by now. */
+  readonly hands?: (tool: T, sheet: SheetState) => readonly Hand<HandMove | M>[];
+}
+
+/** What a construction needs to know of a tool that has no notch: it is measured, so it stands on the graduation. */
+export function makingByHand({ notch }: { readonly notch: Mm }, graduation: Graduation): Making {
+  const measured = roundTo(notch, graduation, 'nearest');
+  return { graduation, notch: measured > 0 ? measured : notch, offset: mm(0), rulerEnd: null, relief: null };
 }

@@ -1,15 +1,17 @@
 import { inches, mm } from '../length';
-import { toolSchema } from './tool';
 import {
   boardsOf,
   COMMON_TOOLBOX,
   hasGroove,
   kitOf,
-  OWN_TOOLS,
+  freshTool,
+  ownedFigures,
   ownToolSchema,
   sameTool,
+  TOOLS,
   toolboxSchema,
   toolOf,
+  toolSchema,
   type OwnTool,
   type Toolbox,
 } from '.';
@@ -41,11 +43,12 @@ describe('what is out today', () => {
   });
 });
 
-describe.each(OWN_TOOLS.map((kind) => [kind.kind, kind] as const))('%s', (kind, { figures, fresh, title }) => {
-  const tool = ownToolSchema.parse({ id: 'one', name: title, out: true, kind, ...fresh });
+describe.each(TOOLS.map((type) => [type.kind, type] as const))('%s', (kind, type) => {
+  const tool = freshTool(kind, type.title, 'one');
+  const figures = ownedFigures(type);
 
   test('a fresh one is valid, and its figures are all there is to it', () => {
-    expect(Object.keys(fresh).sort()).toEqual(figures.map(({ name }) => name).sort());
+    expect(Object.keys(tool).sort()).toEqual(['id', 'kind', 'name', 'out', ...figures.map(({ name }) => name)].sort());
     for (const { name, least, most } of figures) {
       const value = (tool as unknown as Record<string, number>)[name]!;
       expect(value).toBeGreaterThanOrEqual(least);

@@ -1,4 +1,5 @@
 import { planOf } from '../../../tests/helpers/designs';
+import { said } from '../../../tests/helpers/faults';
 import { inches, mm } from '../length';
 import { COMMON_BOARD, differences, simulate, type Move } from '.';
 
@@ -53,7 +54,7 @@ test('by hand each edge’s first mark is joined to the next edge’s second mar
 describe('the simulators know their tool, not the pattern', () => {
   const { piece, programme } = card();
   const { blank } = piece;
-  const run = (moves: readonly Move[], tool = COMMON_BOARD) => differences(simulate(blank, tool, moves), piece);
+  const run = (moves: readonly Move[], tool = COMMON_BOARD) => said(differences(simulate(blank, tool, moves), piece));
 
   test('the programme gives the pattern; on a board with another notch or offset it does not', () => {
     expect(run(programme.moves)).toEqual([]);
@@ -79,14 +80,18 @@ describe('the simulators know their tool, not the pattern', () => {
     const hand = card({ tool: { kind: 'ruler' } });
     const tool = { kind: 'ruler', notch: inches(0.75) } as const;
     const without = (kind: Move['do']) =>
-      simulate(
-        blank,
-        tool,
-        hand.programme.moves.filter((m) => m.do !== kind),
-      ).faults;
+      said(
+        simulate(
+          blank,
+          tool,
+          hand.programme.moves.filter((m) => m.do !== kind),
+        ).faults,
+      );
     expect(without('mark')[0]).toContain('lacks a mark');
     expect(without('join')[0]).toContain('no two scores meet');
-    expect(simulate(blank, tool, [{ do: 'place', edge: 1, by: 'ruler', at: mm(10) }]).faults[0]).toContain('no board');
+    expect(said(simulate(blank, tool, [{ do: 'place', edge: 1, by: 'ruler', at: mm(10) }]).faults)).toEqual([
+      'there is no envelope board on the table to lay the sheet in',
+    ]);
   });
 });
 
@@ -155,13 +160,13 @@ describe('straight scores', () => {
   test('the simulated scoring board knows its length, its fence and what is near', () => {
     const { piece, programme } = seam();
     const run = (moves: readonly Move[], length = inches(12)) =>
-      differences(simulate(piece.blank, { kind: 'scoring-board', length, notch: inches(0.75) }, moves), piece);
+      said(differences(simulate(piece.blank, { kind: 'scoring-board', length, notch: inches(0.75) }, moves), piece));
     expect(run(programme.moves)).toEqual([]);
     expect(run(programme.moves, inches(8))[0]).toContain('ends before');
     expect(run(programme.moves.filter((m) => m.do !== 'turn'))[0]).toContain('is not near');
     expect(run(programme.moves.filter((m) => m.do !== 'mark')).join()).toContain('lacks a mark');
     expect(run(programme.moves.filter((m) => m.do !== 'cut')).join()).toContain('was not made');
-    expect(simulate(piece.blank, COMMON_BOARD, programme.moves).faults[0]).toContain('no scoring board');
+    expect(said(simulate(piece.blank, COMMON_BOARD, programme.moves).faults)[0]).toContain('no scoring board');
   });
 
   test('holes are marked and punched; one that is not is missed', () => {
@@ -174,6 +179,6 @@ describe('straight scores', () => {
     expect(piece.holes).toHaveLength(6);
     const tool = { kind: 'scoring-board', length: inches(12), notch: inches(0.75) } as const;
     const moves = programme.moves.filter((m, i) => m.do !== 'hole' || i < programme.moves.length - 1);
-    expect(differences(simulate(piece.blank, tool, moves), piece)).toEqual(['hole 6 of the pattern was not made']);
+    expect(said(differences(simulate(piece.blank, tool, moves), piece))).toEqual(['hole 6 of the pattern was not made']);
   });
 });

@@ -15,7 +15,7 @@ import {
   type Made,
   type PaperSize,
 } from '@/core/plan';
-import { boardsOf, COMMON_BOARD, sameTool, type Tool } from '@/core/tools';
+import { benchFigures, boardsOf, OFFERED, planTool, sameTool, type Tool } from '@/core/tools';
 import { LengthField } from '../parts/LengthField';
 import { PaperThickness } from '../parts/PaperThickness';
 import { useToolbox } from '../parts/useToolbox';
@@ -276,23 +276,20 @@ function SizeFields({ labels, value, onChange, ...field }: SizeFieldsProps) {
   );
 }
 
-/** Tools a table may have without owning them: a ruler is always there. */
-const ANY: readonly { readonly kind: Tool['kind']; readonly label: string }[] = [
-  { kind: 'envelope-board', label: 'An envelope board' },
-  { kind: 'scoring-board', label: 'A scoring board' },
-  { kind: 'edge-board', label: 'Edge board: one score, relief notch' },
-  { kind: 'ruler', label: 'By hand, with a ruler' },
-];
-
 function ToolChoice({ design, units, graduation, onChange }: BriefProps) {
   const toolbox = useToolbox();
   const { tool, construction } = design;
-  const notchesByHand = takesSquare(construction);
   const say = (value: number): string => formatLength(mm(value), units, units === 'in' ? '1/32 in' : '0.5 mm', true);
   const boards = toolbox ? boardsOf(toolbox) : [];
   const own = boards.find((board) => sameTool(tool, board.tool));
   // Of a kind that is owned, the owned ones stand in the list; what this project has besides stands there too.
-  const others = ANY.filter(({ kind }) => kind === tool.kind || !boards.some((board) => board.tool.kind === kind));
+  const others = OFFERED.filter(({ kind }) => kind === tool.kind || !boards.some((board) => board.tool.kind === kind));
+  const { told } = planTool(tool);
+  const figures = benchFigures(tool).filter(({ notched }) => !notched || takesSquare(construction));
+  const change = (name: string, length: Mm | undefined): void => {
+    const { [name]: _, ...rest } = tool as unknown as Record<string, unknown>;
+    onChange({ tool: (length === undefined ? rest : { ...rest, [name]: length }) as Tool }, `tool-${name}`);
+  };
   return (
     <>
       <h2>Tool</h2>
@@ -304,10 +301,9 @@ function ToolChoice({ design, units, graduation, onChange }: BriefProps) {
           ...boards.map(({ own: { id, name } }) => ({ value: id, label: name })),
           ...others
             .filter(({ kind }) => !own || kind !== tool.kind)
-            .map(({ kind, label }) => ({
+            .map(({ kind, label, common }) => ({
               value: kind as string,
-              label:
-                kind !== 'ruler' && boards.some((board) => board.tool.kind === kind) ? 'This project’s own' : label,
+              label: !common && boards.some((board) => board.tool.kind === kind) ? 'This project’s own' : label,
             })),
         ]}
         onChange={(chosen: string) => {
@@ -315,85 +311,31 @@ function ToolChoice({ design, units, graduation, onChange }: BriefProps) {
           onChange({ tool: board ? { ...board.tool } : { kind: chosen as Tool['kind'] } }, 'tool');
         }}
       />
-      {tool.kind === 'envelope-board' ? (
+      {told && (
         <>
-          <p className={styles.board}>
-            Notch {say(tool.notch)}
-            {tool.offset !== 0 && `, guide off by ${say(tool.offset)}`}, ruler to {say(tool.rulerEnd)}, groove to{' '}
-            {say(tool.grooveEnd)}.
-          </p>
+          <p className={styles.board}>{told(tool, say)}</p>
           <Link href="/tools" className={styles.toTools}>
             My tools and their figures
           </Link>
         </>
-      ) : tool.kind === 'scoring-board' ? (
-        <div className={styles.pair}>
-          <LengthField
-            units={units}
-            graduation={graduation}
-            label="Length of the board"
-            value={tool.length}
-            least={50}
-            most={2000}
-            onChange={(length) => onChange({ tool: { ...tool, length } }, 'board-length')}
-          />
-          <LengthField
-            units={units}
-            graduation={graduation}
-            label="Groove to groove"
-            placeholder="any"
-            value={tool.pitch}
-            least={0.5}
-            most={60}
-            onChange={(pitch) => onChange({ tool: { ...tool, pitch } }, 'board-pitch')}
-            onClear={() =>
-              onChange({ tool: { kind: tool.kind, length: tool.length, notch: tool.notch } }, 'board-pitch')
-            }
-          />
+      )}
+      {figures.length > 0 && (
+        <div className={figures.length > 1 ? styles.pair : undefined}>
+          {figures.map(({ name, title, hint, clears, least, most }) => (
+            <LengthField
+              key={`${tool.kind} ${name}`}
+              units={units}
+              graduation={graduation}
+              label={title}
+              {...(hint && { hint })}
+              {...(clears && { placeholder: clears, onClear: () => change(name, undefined) })}
+              value={(tool as unknown as Record<string, number | undefined>)[name]}
+              least={least}
+              most={most}
+              onChange={(length) => change(name, mm(length))}
+            />
+          ))}
         </div>
-      ) : tool.kind === 'edge-board' ? (
-        <>
-          <div className={styles.pair}>
-            <LengthField
-              units={units}
-              graduation={graduation}
-              label="Score from the edge"
-              value={tool.scoreFrom}
-              least={2}
-              most={100}
-              onChange={(scoreFrom) => onChange({ tool: { ...tool, scoreFrom } }, 'edge-score')}
-            />
-            <LengthField
-              units={units}
-              graduation={graduation}
-              label="Relief notch"
-              value={tool.relief}
-              least={1}
-              most={50}
-              onChange={(relief) => onChange({ tool: { ...tool, relief } }, 'edge-relief')}
-            />
-          </div>
-          <LengthField
-            units={units}
-            graduation={graduation}
-            label="Guide off by"
-            value={tool.offset}
-            least={-20}
-            most={20}
-            onChange={(offset) => onChange({ tool: { ...tool, offset } }, 'edge-offset')}
-          />
-        </>
-      ) : !notchesByHand ? null : (
-        <LengthField
-          units={units}
-          graduation={graduation}
-          label="Notch to cut"
-          hint="Any size works; a round one is easy to mark."
-          value={tool.notch ?? COMMON_BOARD.notch}
-          least={5}
-          most={60}
-          onChange={(notch) => onChange({ tool: { ...tool, notch } }, 'notch')}
-        />
       )}
     </>
   );

@@ -20,7 +20,7 @@ interface MadeSheetProps {
 /** A sheet with what a simulated tool has made of it, seen from above: notches, scores, cuts, round corners, marks. */
 export function MadeSheet({ blank, tool, moves, fresh, at, scale, running = false }: MadeSheetProps) {
   const before = simulate(blank, tool, moves.slice(0, moves.length - fresh));
-  const now = simulate(blank, tool, moves);
+  const now = simulate(before, tool, moves.slice(moves.length - fresh));
   const line = ({ from, to }: { from: Point; to: Point }): string => `M${at(from).join(' ')}L${at(to).join(' ')}`;
   const isNew = (i: number, count: number): string => (i >= count ? styles.fresh! : '');
   return (

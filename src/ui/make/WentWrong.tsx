@@ -26,7 +26,7 @@ interface WentWrongProps {
 /** What the sheet now is, kept for its rescue, and what else it could become. */
 export function WentWrong({ made, design, steps, stop, units, graduation, onClose, onKeep, onAgain }: WentWrongProps) {
   const { step, copies } = stop;
-  const now = sheetNow(made, steps, step, sayer(units, graduation));
+  const now = sheetNow(made, design, steps, step, sayer(units, graduation));
   const part = made.pieces.find(({ piece }) => piece === now.piece)!;
   const [kept, setKept] = useState<'no' | 'yes' | { readonly trouble: string }>('no');
   const { width, height } = now.piece.blank;

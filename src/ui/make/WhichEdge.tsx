@@ -16,7 +16,7 @@ interface WhichEdgeProps {
 /** Where a maker who was called away stands: what is done on the sheet, which edge is near, how to tell. */
 export function WhichEdge({ made, design, steps, stop, units, graduation }: WhichEdgeProps) {
   const { step } = stop;
-  const now = sheetNow(made, steps, step, sayer(units, graduation));
+  const now = sheetNow(made, design, steps, step, sayer(units, graduation));
   const part = made.pieces.find(({ piece }) => piece === now.piece)!;
   const near = step.picture.kind === 'flat' && step.phase === 'flat' ? step.picture.near : now.near;
   return (

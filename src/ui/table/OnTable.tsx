@@ -2,10 +2,10 @@ import { range } from 'd3';
 import { dot, minus, type Point } from '@/core/geometry';
 import { INCH, type Graduation, type Units } from '@/core/length';
 import { edgeLength, leftOf, onEdge, type Blank, type Edge } from '@/core/pattern';
-import type { EnvelopeBoard, Move, Tool } from '@/core/tools';
+import { planTool, scoresRun, type Move, type Tool } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
 import { inFrom, MadeSheet } from '../draw/MadeSheet';
-import { Board, EdgeSlab, Grooves, Punch, type Box, type View } from './Boards';
+import { Over, Under, type Box, type View } from './Under';
 import styles from './OnTable.module.css';
 
 interface OnTableProps {
@@ -37,27 +37,15 @@ export function OnTable(props: OnTableProps) {
   const latest = moves.slice(moves.length - fresh);
   const last = latest.at(-1);
   const [wide, deep] = [edgeLength(blank, near), edgeLength(blank, near % 2 === 1 ? 2 : 1)];
-  const standing = tool.kind === 'envelope-board' && fresh > 0 && last?.do !== 'turn' ? standingIn(tool, moves) : null;
-  const grooved = last?.do === 'groove' && tool.kind === 'scoring-board' ? tool : null;
-  const edged = (last?.do === 'edge-score' || last?.do === 'relief') && tool.kind === 'edge-board' ? tool : null;
-  // The sheet's left end stands so far left of the middle of the notch; elsewhere it is the origin.
-  const shift = standing ?? 0;
+  const laid = fresh > 0 ? (planTool(tool).under?.(tool, moves, { wide, deep }) ?? null) : null;
+  // The sheet's left end stands so far left of where the tool works; elsewhere it is the origin.
+  const shift = laid?.shift ?? 0;
   const sheet: Box = { left: -shift, right: wide - shift, bottom: 0, top: deep };
   const under: Box =
-    standing !== null && tool.kind === 'envelope-board'
-      ? {
-          left: -(tool.rulerEnd + tool.offset + 14),
-          right: tool.grooveEnd / Math.SQRT2 + 22,
-          bottom: -26,
-          top: tool.grooveEnd / Math.SQRT2 + 22,
-        }
-      : grooved
-        ? { left: -10, right: Math.min(grooved.length + 8, wide + 60), bottom: -14, top: deep + 18 }
-        : edged
-          ? { left: -14, right: wide + 14, bottom: -14, top: Math.min(deep, edged.scoreFrom * 3) }
-          : paper
-            ? { left: 0, right: paper.width, bottom: 0, top: paper.height }
-            : { ...sheet, bottom: latest.some((move) => move.do === 'mark' || move.do === 'join') ? -14 : 0 };
+    laid?.box ??
+    (paper
+      ? { left: 0, right: paper.width, bottom: 0, top: paper.height }
+      : { ...sheet, bottom: latest.some((move) => move.do === 'mark' || move.do === 'join') ? -14 : 0 });
   const all = {
     left: Math.min(sheet.left, under.left),
     right: Math.max(sheet.right, under.right),
@@ -90,11 +78,7 @@ export function OnTable(props: OnTableProps) {
       className={styles.table}
     >
       {paper && fresh === 0 && moves.length === 0 && <Uncut {...view} blank={blank} paper={paper} />}
-      {standing !== null && tool.kind === 'envelope-board' && (
-        <Board board={tool} box={under} lit={readingOf(moves)} {...view} />
-      )}
-      {grooved && last?.do === 'groove' && <Grooves board={grooved} box={under} lit={last.at} {...view} />}
-      {edged && <EdgeSlab board={edged} box={under} {...view} />}
+      {laid && <Under under={laid} {...view} />}
       <g
         key={moves.length}
         className={turns > 0 ? styles.turning : undefined}
@@ -104,7 +88,7 @@ export function OnTable(props: OnTableProps) {
             : undefined
         }
       >
-        <g className={standing !== null || grooved || edged ? styles.over : undefined}>
+        <g className={laid ? styles.over : undefined}>
           <MadeSheet
             blank={blank}
             tool={tool}
@@ -112,15 +96,13 @@ export function OnTable(props: OnTableProps) {
             fresh={fresh}
             at={at}
             scale={scale}
-            running={last?.do === 'score' || last?.do === 'join' || last?.do === 'groove' || last?.do === 'edge-score'}
+            running={last !== undefined && scoresRun(last).length > 0}
           />
         </g>
         <EdgeNumbers blank={blank} near={near} at={at} scale={scale} />
       </g>
       {turns > 0 && <TurnArrow x={middle.x} y={middle.y} r={Math.min(wide, deep) * scale * 0.22} />}
-      {standing !== null && tool.kind === 'envelope-board' && (
-        <Punch board={tool} pressed={last?.do === 'punch'} {...view} />
-      )}
+      {laid && <Over under={laid} {...view} />}
       {latest.map(
         (move, i) =>
           move.do === 'mark' &&
@@ -142,21 +124,6 @@ export function OnTable(props: OnTableProps) {
       )}
     </svg>
   );
-}
-
-/** How far the sheet's left end stands from the middle of the notch, as it was last laid; null when it lies free. */
-function standingIn(board: EnvelopeBoard, moves: readonly Move[]): number | null {
-  for (const move of [...moves].reverse()) {
-    if (move.do === 'turn') return null;
-    if (move.do === 'place') return move.by === 'ruler' ? move.at + board.offset : move.at;
-  }
-  return null;
-}
-
-/** What the board's ruler showed when the sheet was laid by it. */
-function readingOf(moves: readonly Move[]): number | null {
-  const last = moves.findLast((move) => move.do === 'place' || move.do === 'turn');
-  return last?.do === 'place' && last.by === 'ruler' ? last.at : null;
 }
 
 /** The sheet a blank is cut from, with the cuts. */

@@ -1,9 +1,9 @@
 import { Alert } from 'antd';
 import { useMemo } from 'react';
-import { formatLength, mm, type Graduation, type Units } from '@/core/length';
+import { formatLength, mm, sayer, type Graduation, type Units } from '@/core/length';
 import type { Blank } from '@/core/pattern';
 import { pictureOf, planFor, readDesign, type Made } from '@/core/plan';
-import { differences, enclosedBy, type Move, type simulate, type Tool } from '@/core/tools';
+import { differences, enclosedBy, faultWords, type Move, type Simulated, type Tool } from '@/core/tools';
 import { SmallPicture } from '../draw/SmallPicture';
 import styles from './Tools.module.css';
 
@@ -25,7 +25,7 @@ export function Outcome({
   plan,
   units,
   graduation,
-}: TrialProps & { readonly moves: readonly Move[]; readonly made: ReturnType<typeof simulate> }) {
+}: TrialProps & { readonly moves: readonly Move[]; readonly made: Simulated }) {
   const inside = enclosedBy(made.scores);
   const folded = useMemo(() => foldedAs(blank, tool, moves, made, plan), [blank, tool, moves, made, plan]);
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);
@@ -33,7 +33,7 @@ export function Outcome({
     <div className={styles.outcome} aria-live="polite">
       <h2>It would fold to</h2>
       {made.faults.map((fault, i) => (
-        <Alert key={i} type="warning" showIcon title={`${fault[0]!.toUpperCase()}${fault.slice(1)}.`} />
+        <Alert key={i} type="warning" showIcon title={`${upperFirst(faultWords(fault, sayer(units, graduation)))}.`} />
       ))}
       {moves.length === 0 && <p>Nothing yet: the sheet is flat and whole.</p>}
       {moves.length > 0 && (
@@ -68,7 +68,7 @@ function foldedAs(
   blank: Blank,
   tool: Tool,
   moves: readonly Move[],
-  made: ReturnType<typeof simulate>,
+  made: Simulated,
   plan: TrialProps['plan'],
 ): Made | null {
   if (plan) return differences(made, plan.part.piece).length === 0 ? plan.made : null;
@@ -86,3 +86,5 @@ function foldedAs(
   const own = read.ok ? planFor(read.design).made : null;
   return own && differences(made, own.pieces[0].piece).length === 0 ? own : null;
 }
+
+const upperFirst = (words: string): string => `${words[0]!.toUpperCase()}${words.slice(1)}`;

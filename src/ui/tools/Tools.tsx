@@ -5,7 +5,7 @@ import { App, Button, Switch } from 'antd';
 import Link from 'next/link';
 import { mm, type Graduation, type Units } from '@/core/length';
 import { article } from '@/core/text';
-import { MOST_TOOLS, OWN_TOOLS, ownToolSchema, type OwnTool } from '@/core/tools';
+import { freshTool, MOST_TOOLS, ownedFigures, TOOLS, type OwnTool } from '@/core/tools';
 import type { Setting } from '@/data/db';
 import { TOOLBOX } from '@/data/setting-kinds';
 import { LengthField } from '../parts/LengthField';
@@ -32,17 +32,8 @@ function MyTools() {
   const [toolbox, save] = useSetting(TOOLBOX);
   const { units, graduation, set } = useUnits();
   const settings = useAll<Setting>('settings');
-  const [add] = useOnce((kind: (typeof OWN_TOOLS)[number], count: number) =>
-    save((now) => [
-      ...now,
-      ownToolSchema.parse({
-        id: newId(),
-        name: count > 0 ? `${kind.title} ${count + 1}` : kind.title,
-        out: true,
-        kind: kind.kind,
-        ...kind.fresh,
-      }),
-    ]),
+  const [add] = useOnce(({ kind, title }: (typeof TOOLS)[number], count: number) =>
+    save((now) => [...now, freshTool(kind, count > 0 ? `${title} ${count + 1}` : title, newId())]),
   );
   const remove = (tool: OwnTool, place: number): void => {
     save((now) => now.filter(({ id }) => id !== tool.id));
@@ -74,8 +65,9 @@ function MyTools() {
       {!toolbox && <Waiting what="Opening the toolbox" />}
       <div className={styles.kinds}>
         {toolbox &&
-          OWN_TOOLS.map((one) => {
-            const { kind, title, plural, figures } = one;
+          TOOLS.map((one) => {
+            const { kind, title, plural } = one;
+            const figures = ownedFigures(one);
             const own = toolbox.filter((tool) => tool.kind === kind);
             return (
               <section key={kind} className={styles.kind} aria-label={plural}>
@@ -119,7 +111,7 @@ function ToolCard({
   onRemove,
 }: {
   readonly tool: OwnTool;
-  readonly figures: (typeof OWN_TOOLS)[number]['figures'];
+  readonly figures: ReturnType<typeof ownedFigures>;
   readonly units: Units;
   readonly graduation: Graduation;
   readonly onChange: (tool: OwnTool) => void;

@@ -1,12 +1,11 @@
 import { Button } from 'antd';
 import { useMemo, useRef, useState } from 'react';
-import { edgeLength, leftOf, rightOf, type Edge } from '@/core/pattern';
+import { leftOf } from '@/core/pattern';
 import { sayer } from '@/core/plan';
-import { simulate, type Move } from '@/core/tools';
+import { moveWords, simulate, type Move } from '@/core/tools';
 import { useSize } from '../draw/useSize';
 import { OnTable } from '../table/OnTable';
-import { BoardHands, GrooveHands } from './Hands';
-import { moveWords } from './moveWords';
+import { Hands } from './Hands';
 import { Outcome, type TrialProps } from './Outcome';
 import styles from './Tools.module.css';
 
@@ -16,8 +15,8 @@ export function Trial({ blank, tool, units, graduation, plan }: TrialProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const made = useMemo(() => simulate(blank, tool, moves), [blank, tool, moves]);
-  const near = moves.reduce<Edge>((edge, move) => (move.do === 'turn' ? rightOf(edge) : edge), 1);
-  const add = (...more: Move[]): void => setMoves((now) => [...now, ...more]);
+  const { near } = made;
+  const add = (...more: readonly Move[]): void => setMoves((now) => [...now, ...more]);
   const say = sayer(units, graduation);
   const programme = plan?.part.programme.moves ?? [];
   const along = moves.every((move, i) => sameMove(move, programme[i]));
@@ -64,29 +63,7 @@ export function Trial({ blank, tool, units, graduation, plan }: TrialProps) {
             )}
           </div>
         )}
-        {tool.kind === 'envelope-board' && (
-          <BoardHands
-            tool={tool}
-            blank={blank}
-            near={near}
-            moves={moves}
-            units={units}
-            graduation={graduation}
-            onMove={add}
-          />
-        )}
-        {tool.kind === 'scoring-board' && (
-          <GrooveHands
-            key={near}
-            length={tool.length}
-            near={near}
-            count={made.scores.length}
-            wide={edgeLength(blank, near)}
-            units={units}
-            graduation={graduation}
-            onMove={add}
-          />
-        )}
+        <Hands tool={tool} sheet={made} units={units} graduation={graduation} onMove={add} />
         <div className={styles.handButtons}>
           <Button size="large" onClick={() => add({ do: 'turn' })}>
             Turn a quarter clockwise

@@ -7,7 +7,7 @@ import { useMemo, useState } from 'react';
 import { inches, mm, type Graduation, type Units } from '@/core/length';
 import type { Blank } from '@/core/pattern';
 import { planFor, readDesign } from '@/core/plan';
-import { boardsOf, COMMON_BOARD, type Toolbox } from '@/core/tools';
+import { boardsOf, COMMON_BOARD, planTool, type Toolbox } from '@/core/tools';
 import type { Project } from '@/data/db';
 import { shelfAndBin } from '@/data/projects';
 import { LengthField } from '../parts/LengthField';
@@ -111,9 +111,7 @@ function Freely({
   readonly units: Units;
   readonly named: string | null;
 }) {
-  const boards = boardsOf(toolbox).filter(
-    ({ tool }) => tool.kind === 'envelope-board' || tool.kind === 'scoring-board',
-  );
+  const boards = boardsOf(toolbox).filter(({ tool }) => planTool(tool).hands);
   const [chosen, setChosen] = useState(named ?? boards[0]?.own.id ?? '');
   const tool = boards.find(({ own }) => own.id === chosen)?.tool ?? boards[0]?.tool ?? COMMON_BOARD;
   const graduation: Graduation = units === 'in' ? '1/8 in' : '1 mm';

@@ -1,4 +1,5 @@
 import type { AskedKind, ClaimFacts, Facts, Finding, FindingOf, Level } from '../../constructions';
+import type { Fault, Tool, ToolLimitFacts } from '../../tools';
 import type { Mm } from '../../length';
 import { constructionOptions, type Design, type DesignInput } from '../design/design';
 
@@ -25,20 +26,27 @@ export type DesignChange = Partial<Omit<DesignInput, 'options' | 'construction' 
   readonly options?: Record<string, unknown> | null;
 };
 
+/** Everything that can be found of a plan: of the holder and its paper, and of the tool it is made with. */
+export interface PlanFacts extends Facts, ToolLimitFacts {
+  /** `piece` where there are several. */
+  'tool-proof': { readonly fault: Fault | null; readonly piece: string | null; readonly tool: Tool['kind'] };
+}
+type PlanKind = keyof PlanFacts;
+
 /** One thing asked of the folded shape, as data; its sentence is made in words.ts. */
-export type CheckOf<Kind extends AskedKind> = Finding<Kind, Facts[Kind]> & {
+export type CheckOf<Kind extends PlanKind> = Finding<Kind, PlanFacts[Kind]> & {
   /** Its kind, and which of several: `lid-width`, `glue-fold-bottom`. */
   readonly id: string;
   readonly remedies: readonly Remedy[];
 };
-export type Check = { [Kind in AskedKind]: CheckOf<Kind> }[AskedKind];
+export type Check = { [Kind in PlanKind]: CheckOf<Kind> }[PlanKind];
 
-export function check<Kind extends AskedKind>(
+export function check<Kind extends PlanKind>(
   kind: Kind,
   level: Level,
   value: number,
   limit: number,
-  about: Facts[Kind],
+  about: PlanFacts[Kind],
   remedies: readonly Remedy[] = [],
   at?: string,
 ): Check {

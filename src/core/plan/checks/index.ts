@@ -11,7 +11,7 @@ import { kitChecks } from './kit';
 import { paperChecks, printChecks } from './paper';
 import { toolChecks } from './tool';
 
-export type { Check, CheckOf, DesignChange, Level, Remedy } from './check';
+export type { Check, CheckOf, DesignChange, Level, PlanFacts, Remedy } from './check';
 
 /** Everything asked of a plan, in the order a maker would ask. */
 export function checksOf(plan: Plan): Check[] {

@@ -22,7 +22,7 @@ import {
   type CompanionName,
   type Decoration,
 } from './extras';
-import { COMMON_BOARD, kitSchema, makingWith, toolSchema, type Kit, type Tool } from '../../tools';
+import { COMMON_BOARD, kitSchema, planTool, toolSchema, type Kit, type Tool } from '../../tools';
 
 /** Caliper when the paper's is not known, mm: a 65 lb cover or a good 200 g/m² card. Common practice, no source. */
 const USUAL_CALIPER = 0.25;
@@ -262,7 +262,7 @@ export const briefFor = ({ contents, thickness, blank, aim, least, tool, graduat
   blank,
   aim,
   least,
-  making: makingWith(tool, graduation),
+  making: planTool(tool).making(tool, graduation),
   options,
 });
 

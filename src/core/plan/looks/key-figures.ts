@@ -1,5 +1,6 @@
 import { claimsOf, leastOf, penTaken } from '../../constructions';
 import { mm, roundTo, type Mm, type Say } from '../../length';
+import { planTool } from '../../tools';
 import type { Design } from '../design/design';
 import type { Made, MadePiece } from '../plan';
 import { listed } from '../../text';
@@ -36,6 +37,8 @@ export function keyFigures(made: Made, design: Design): KeyFigure[] {
   const [first, ...others] = made.pieces;
   const several = others.length > 0;
   const notched = first.piece.notches.length > 0;
+  // Where the tool makes the notches it is set; by hand they are marked.
+  const setByTool = planTool(design.tool).notched !== undefined;
   const figures: KeyFigure[] = [];
   const add = (id: KeyFigure['id'], label: string, parts: readonly FigurePart[], isFirst = false): void => {
     if (parts.length > 0) figures.push({ id, label, first: isFirst, parts });
@@ -51,7 +54,7 @@ export function keyFigures(made: Made, design: Design): KeyFigure[] {
   for (const part of made.pieces) {
     if (part.piece.notches.length === 0) continue;
     const of = part === first ? '' : ` for the ${part.piece.name}`;
-    const setting = design.tool.kind === 'envelope-board' ? settingOf(made, part) : null;
+    const setting = setByTool ? settingOf(made, part) : null;
     if (setting)
       add(
         'set',
@@ -59,8 +62,7 @@ export function keyFigures(made: Made, design: Design): KeyFigure[] {
         [each(setting.at)],
         part === first,
       );
-    else if (design.tool.kind !== 'envelope-board')
-      add('marks', `Mark each edge${of} from its left end`, marksOf(made, part));
+    else if (!setByTool) add('marks', `Mark each edge${of} from its left end`, marksOf(made, part));
   }
   for (const { piece } of others) add('cut', `Cut the ${piece.name}`, [by(piece.blank.width, piece.blank.height)]);
   if (!notched)

@@ -1,12 +1,12 @@
 import { mm, type Mm, type Say } from '../../length';
 import { leftOf, type Edge, type Piece } from '../../pattern';
-import type { Move, Spot, Stretch } from '../../tools';
+import { partWay, stretchReadings, toolMove, type Move, type Reading, type Spot } from '../../tools';
 import type { Decoration } from '../design/extras';
 import { scoreNumbers } from '../work/numbers';
 import type { Made, MadePiece } from '../plan';
 import { CAUTION } from '../words';
 import { listed } from '../../text';
-import type { Draft, Reading } from './step';
+import type { Draft } from './step';
 
 const MARK_FOR = {
   notch: ', for the notch',
@@ -61,19 +61,6 @@ export function cutStep(piece: Piece, made: Made, say: Say): Draft {
   };
 }
 
-/** Where a score that does not run all along starts and stops. */
-const partWay = (only: Stretch | undefined, say: Say): string =>
-  only ? `, only from ${say(only.from)} to ${say(only.to)} up from the near edge` : '';
-
-/** Where to start and stop, read up from the near edge. */
-const stretchReadings = (only: Stretch | undefined): Reading[] =>
-  only
-    ? [
-        { at: only.from, on: 'ruler', what: 'up from the near edge, to start' },
-        { at: only.to, on: 'ruler', what: 'up from the near edge, to stop' },
-      ]
-    : [];
-
 /** A spot as a maker finds it. */
 function spotWords(spot: Spot, numbers: ReadonlyMap<string, number>, say: Say): string {
   const scores = spot.scores.map((id) => numbers.get(id)).filter((n) => n !== undefined);
@@ -97,69 +84,27 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
   const numbers = scoreNumbers(programme);
   const number = (score: string): number => numbers.get(score) ?? 0;
   const several = made.pieces.length > 1 ? ` of the ${piece.name}` : '';
-  let placed: Extract<Move, { do: 'place' }> | null = null;
   let marking: { for: string; at: { at: Mm; deep: Mm | null }[]; readings: readonly Reading[] } | null = null;
   let near: Edge = 1;
   programme.moves.forEach((move, i) => {
     if (move.do === 'turn') near = ((near % 4) + 1) as Edge;
     // Marks for a slant and cuts along it are made with whichever edge suits; the picture brings that edge near.
-    const shown = move.do === 'mark' || move.do === 'snip' || move.do === 'relief' ? move.edge : near;
-    const push = (step: Omit<Draft, 'picture' | 'piece'>, fresh = 1): void =>
+    const shown = move.do === 'mark' || move.do === 'snip' ? move.edge : near;
+    const push = (step: Omit<Draft, 'picture' | 'piece'>, fresh = 1, by: Edge = shown): void =>
       void steps.push({
         piece: piece.name,
         ...step,
-        picture: { kind: 'flat', piece: piece.name, near: shown, moves: i + 1, fresh },
+        picture: { kind: 'flat', piece: piece.name, near: by, moves: i + 1, fresh },
       });
+    const own = toolMove(move);
+    if (own) {
+      const telling = { say, number, of: several, before: programme.moves.slice(0, i) };
+      const told = own.step(move as never, telling as never);
+      if (!told) return;
+      const { takes, caution, brings, ...step } = told;
+      return push({ ...step, ...(caution && { caution: CAUTION[caution] }) }, takes, brings);
+    }
     switch (move.do) {
-      case 'place':
-        placed = move;
-        return;
-      case 'punch': {
-        if (!placed) return;
-        const lay = `Lay edge ${placed.edge} in the board`;
-        const text = {
-          ruler: `${lay}, edge ${leftOf(placed.edge)} on the left, the sheet’s left end at ${say(placed.at)}. Punch.`,
-          mark: `${lay}, edge ${leftOf(placed.edge)} on the left, with your mark in the middle of the notch. Punch.`,
-          pointer: `${lay}, with ${placed.to === undefined ? 'the score you just made' : `score ${number(placed.to)}`} at the pointer. Punch.`,
-        }[placed.by];
-        const readings: Reading[] =
-          placed.by === 'ruler' ? [{ at: placed.at, on: 'board', what: 'for the sheet’s left end' }] : [];
-        return push({ action: 'punch', edge: placed.edge, at: placed.at, text, readings, caution: CAUTION.punch }, 2);
-      }
-      case 'score':
-        return push({
-          action: 'score',
-          ...(placed ? { edge: placed.edge } : {}),
-          score: move.score,
-          text: move.onward
-            ? `Score ${number(move.score)}: run the groove as far as it goes, then carry the line on with a ruler to the sheet’s edge (${say(move.length)} in all).`
-            : `Score ${number(move.score)}: run the groove from the notch to the sheet’s edge.`,
-        });
-      case 'groove':
-        return push({
-          action: 'score',
-          edge: move.edge,
-          at: move.at,
-          score: move.score,
-          text: `Score ${number(move.score)}${several}: edge ${move.edge} near you, edge ${leftOf(move.edge)} against the fence, down the groove at ${say(move.at)}${partWay(move.only, say)}.`,
-          readings: [{ at: move.at, on: 'fence', what: 'from the fence' }, ...stretchReadings(move.only)],
-        });
-      case 'edge-score':
-        return push({
-          action: 'score',
-          edge: move.edge,
-          score: move.score,
-          text: `Score ${number(move.score)}${several}: lay edge ${move.edge} in the edge board and run its one groove.`,
-        });
-      case 'relief':
-        return push({
-          action: 'punch',
-          edge: move.edge,
-          at: move.at,
-          readings: [{ at: move.at, on: 'ruler', what: 'from the left end' }],
-          text: `With edge ${move.edge} in the edge board, bring the guide to the score ${say(move.at)} from the left end and punch the relief notch.`,
-          caution: CAUTION.punch,
-        });
       case 'turn': {
         const last = steps.at(-1);
         // Turns that follow each other are one thing to do.

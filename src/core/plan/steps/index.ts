@@ -10,7 +10,8 @@ import { assemblySteps, standingSteps } from './folding';
 import { handled } from './handling';
 import type { Draft, Step } from './step';
 
-export type { Action, IfRough, Reading, Step, StepPicture } from './step';
+export type { Reading } from '../../tools';
+export type { Action, IfRough, Step, StepPicture } from './step';
 
 /** The whole make in the order of its work, told for the design's tool. */
 export function stepsOf(plan: Plan, say: Say): Step[] {

@@ -1,17 +1,9 @@
 import type { Mm } from '../../length';
 import type { Edge } from '../../pattern';
+import type { Reading } from '../../tools';
 import type { Phase } from '../work/work';
 
 export type Action = 'cut' | 'mark' | 'punch' | 'score' | 'turn' | 'trim' | 'fold' | 'glue' | 'insert' | 'close';
-
-/** A length that is read off something during a step. */
-export interface Reading {
-  readonly at: Mm;
-  /** What it is read on: the tool's own ruler, or one laid along the sheet. */
-  readonly on: 'board' | 'fence' | 'ruler' | 'trimmer';
-  /** What the length is: `from the left end`, `wide`. */
-  readonly what: string;
-}
 
 /** Help for a sheet that is not as it should be, and what to beware of in giving it. */
 export interface IfRough {

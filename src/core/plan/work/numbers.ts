@@ -1,15 +1,12 @@
-import type { Programme } from '../../tools';
+import { scoresRun, type Programme } from '../../tools';
 import type { Made } from '../plan';
 
 /** Scores numbered in the order they are made; those run in one go share a number. */
 export const scoreNumbers = (programme: Programme): Map<string, number> =>
   new Map(
     programme.moves
-      .flatMap((move) =>
-        move.do === 'score' || move.do === 'join' || move.do === 'groove' || move.do === 'edge-score'
-          ? [[move.score, ...(move.also ?? [])]]
-          : [],
-      )
+      .map(scoresRun)
+      .filter((scores) => scores.length > 0)
       .flatMap((scores, i) => scores.map((score): [string, number] => [score, i + 1])),
   );
 

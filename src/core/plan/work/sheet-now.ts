@@ -1,5 +1,7 @@
 import type { Say } from '../../length';
-import { rightOf, type Edge, type Piece } from '../../pattern';
+import type { Edge, Piece } from '../../pattern';
+import { scoresRun, simulate, type SheetState } from '../../tools';
+import type { Design } from '../design/design';
 import { scoreNumbers } from './numbers';
 import type { Made } from '../plan';
 import type { Step } from '../steps';
@@ -9,6 +11,8 @@ import { listed } from '../../text';
 /** What a sheet has become by the time a step goes wrong: as cut, as scored, as folded. */
 export interface SheetNow {
   readonly piece: Piece;
+  /** The sheet itself, as the simulated tool left it: work goes on from it. */
+  readonly state: SheetState;
   /** The edge at the maker. */
   readonly near: Edge;
   /** Moves of the piece's programme that are behind. */
@@ -27,7 +31,13 @@ export interface SheetNow {
  * What lies on the table when a step goes wrong: everything before it is done, it itself is not counted on.
  * @param steps all steps of the plan, and which of them went wrong
  */
-export function sheetNow(made: Made, steps: readonly Step[], wrong: Step, say: Say): SheetNow {
+export function sheetNow(
+  made: Made,
+  { tool }: Pick<Design, 'tool'>,
+  steps: readonly Step[],
+  wrong: Step,
+  say: Say,
+): SheetNow {
   const part = made.pieces.find(({ piece }) => piece.name === wrong.piece) ?? made.pieces[0];
   const { piece, programme } = part;
   const before = steps.filter(({ id }) => id < wrong.id);
@@ -38,23 +48,9 @@ export function sheetNow(made: Made, steps: readonly Step[], wrong: Step, say: S
   const moves = wrong.phase === 'cut' ? 0 : flat ? Math.max(0, flat.moves - flat.fresh) : folding;
   const done = programme.moves.slice(0, moves);
   const numbers = scoreNumbers(programme);
-  const scores = [
-    ...new Set(
-      done.flatMap((move) =>
-        move.do === 'score' || move.do === 'join' || move.do === 'groove' || move.do === 'edge-score'
-          ? [numbers.get(move.score) ?? 0]
-          : [],
-      ),
-    ),
-  ];
-  let near: Edge = 1;
-  const notched: Edge[] = [];
-  for (const move of done) {
-    if (move.do === 'turn') near = rightOf(near);
-    else if (move.do === 'punch') notched.push(near);
-    else if (move.do === 'snip') notched.push(move.edge);
-  }
-  const edges = [...new Set(notched)].sort();
+  const scores = [...new Set(done.flatMap((move) => scoresRun(move).slice(0, 1).map((id) => numbers.get(id) ?? 0)))];
+  const state = simulate(piece.blank, tool, done);
+  const edges = [...new Set(state.notched)].sort();
   const folded =
     wrong.phase === 'fold' ? before.filter((s) => s.phase === 'fold' && s.action === 'fold').map((s) => s.text) : [];
   const { width, height } = piece.blank;
@@ -77,5 +73,5 @@ export function sheetNow(made: Made, steps: readonly Step[], wrong: Step, say: S
         ]
           .filter(Boolean)
           .join(' ');
-  return { piece, near, moves, scores, notched: edges, folded, text };
+  return { piece, state, near: state.near, moves, scores, notched: edges, folded, text };
 }

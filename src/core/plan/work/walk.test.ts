@@ -181,7 +181,7 @@ describe('what each step brings along', () => {
 describe('what the sheet is when something goes wrong', () => {
   const now = (plan: Plan, pick: (step: Step) => boolean) => {
     const steps = stepsOf(plan, say);
-    return sheetNow(plan.made!, steps, steps.find(pick)!, say);
+    return sheetNow(plan.made!, plan.design, steps, steps.find(pick)!, say);
   };
 
   test('at the cut nothing is made yet', () => {
@@ -231,12 +231,20 @@ describe('what the sheet is when something goes wrong', () => {
           fc.pre(plan.made !== null);
           const steps = stepsOf(plan, say);
           const wrong = steps[Math.floor(share * steps.length)]!;
-          const now = sheetNow(plan.made!, steps, wrong, say);
+          const now = sheetNow(plan.made!, plan.design, steps, wrong, say);
           const part = plan.made!.pieces.find(({ piece }) => piece === now.piece)!;
           const moves = part.programme.moves.slice(0, now.moves);
           const made = simulate(now.piece.blank, plan.design.tool, moves);
-          expect(made.notches.length).toBeGreaterThanOrEqual(now.notched.length);
-          expect(made.notches.length > 0).toBe(now.notched.length > 0);
+          // Every punch and snip behind has left its notch, on the edge that was near or that was named.
+          const notches = moves.filter((move) => move.do === 'punch' || move.do === 'snip');
+          expect(made.notches.length).toBe(notches.length);
+          expect(now.notched.length > 0).toBe(notches.length > 0);
+          expect(now.near).toBe((moves.filter((move) => move.do === 'turn').length % 4) + 1);
+          // Work goes on from there: the rest of the moves makes the same sheet as all of them in one go.
+          const rest = part.programme.moves.slice(now.moves);
+          expect(simulate(now.state, plan.design.tool, rest)).toEqual(
+            simulate(now.piece.blank, plan.design.tool, part.programme.moves),
+          );
           // A run that falls away whole with a notch leaves nothing; else each score told is a line on the sheet.
           expect(made.scores.length > 0 || now.scores.length === 0 || made.notches.length > 0).toBe(true);
           expect(now.moves).toBeLessThanOrEqual(part.programme.moves.length);

@@ -1,0 +1,183 @@
+import { range } from 'd3';
+import { INCH, stepOf, type Graduation, type Mm, type Units } from '@/core/length';
+import type { Thing, Under as UnderSheet } from '@/core/tools';
+import { FigureText } from '../draw/FigureText';
+import styles from './OnTable.module.css';
+
+/** A box in the maker's own view, mm: x to the right, y away from the maker. */
+export type Box = UnderSheet['box'];
+
+/** How the table is drawn: where a place lies, and the person's own marks. */
+export interface View {
+  readonly px: (x: number) => number;
+  readonly py: (y: number) => number;
+  /** Pixels to a millimetre. */
+  readonly scale: number;
+  readonly units: Units;
+  readonly graduation: Graduation;
+}
+
+/** The tool that lies under the sheet. */
+export function Under({ under: { box, things }, ...view }: View & { readonly under: UnderSheet }) {
+  const { px, py } = view;
+  return (
+    <g>
+      <rect
+        x={px(box.left)}
+        y={py(box.top)}
+        width={px(box.right) - px(box.left)}
+        height={py(box.bottom) - py(box.top)}
+        rx={10}
+        className={styles.slab}
+      />
+      {things.map((thing, i) => (
+        <Part key={i} thing={thing} box={box} {...view} />
+      ))}
+    </g>
+  );
+}
+
+/** What of the tool comes down over the sheet. */
+export const Over = ({ under: { things }, ...view }: View & { readonly under: UnderSheet }) => (
+  <>{things.map((thing, i) => (thing.is === 'punch' ? <Punch key={i} {...thing} {...view} /> : null))}</>
+);
+
+function Part({ thing, box, ...view }: View & { readonly thing: Thing; readonly box: Box }) {
+  const { px, py } = view;
+  switch (thing.is) {
+    case 'groove':
+      return (
+        <path
+          d={`M${px(thing.from.x)} ${py(thing.from.y)}L${px(thing.to.x)} ${py(thing.to.y)}`}
+          className={styles.groove}
+        />
+      );
+    case 'fence':
+      return thing.along === 'left' ? (
+        <rect x={px(0) - 7} y={py(box.top)} width={7} height={py(box.bottom) - py(box.top)} className={styles.fence} />
+      ) : (
+        <rect x={px(box.left)} y={py(0)} width={px(box.right) - px(box.left)} height={7} className={styles.fence} />
+      );
+    case 'scale':
+      return <Scale {...thing} {...view} />;
+    case 'grooves':
+      return <Grooves {...thing} box={box} {...view} />;
+    case 'punch':
+      return null;
+  }
+}
+
+/** A ruler along the near edge that runs left, what is set on it lit. */
+function Scale({
+  from,
+  end,
+  lit,
+  px,
+  py,
+  scale,
+  units,
+  graduation,
+}: View & { readonly from: number; readonly end: Mm; readonly lit: Mm | null }) {
+  const whole = units === 'in' ? INCH : 10;
+  const step = Math.max(stepOf(graduation) || 0, units === 'in' ? INCH / 8 : 1) * (scale < 1.6 ? 2 : 1);
+  const x = (reading: number): number => px(from - reading);
+  return (
+    <g>
+      <g className={styles.ticks}>
+        {range(0, Math.floor(end / step + 1e-6) + 1).map((i) => {
+          const mark = i * step;
+          const long = Math.abs(mark / whole - Math.round(mark / whole)) < 1e-6;
+          return (
+            <g key={i}>
+              <line x1={x(mark)} x2={x(mark)} y1={py(-2.5)} y2={py(-2.5) + (long ? 11 : 6)} />
+              {long && (units === 'in' || Math.round(mark / whole) % 2 === 0) && (
+                <text x={x(mark)} y={py(-2.5) + 23} textAnchor="middle">
+                  {units === 'in' ? Math.round(mark / whole) : Math.round(mark)}
+                </text>
+              )}
+            </g>
+          );
+        })}
+      </g>
+      {lit !== null && (
+        <g>
+          <line x1={x(lit)} x2={x(lit)} y1={py(0) - 5} y2={py(-2.5) + 14} className={styles.lit} />
+          <FigureText
+            x={x(lit)}
+            y={py(-2.5) + 40}
+            value={lit}
+            units={units}
+            graduation={graduation}
+            className={styles.figure}
+          />
+        </g>
+      )}
+    </g>
+  );
+}
+
+/** Grooves from a fence on the left, the one to use lit. */
+function Grooves({
+  end,
+  pitch: own,
+  lit,
+  box,
+  px,
+  py,
+  scale,
+  units,
+  graduation,
+}: View & { readonly end: number; readonly pitch: number | null; readonly lit: Mm; readonly box: Box }) {
+  const pitch = own ?? (units === 'in' ? INCH / 8 : 5);
+  const each = pitch * Math.max(1, Math.ceil(4 / (pitch * scale)));
+  const whole = units === 'in' ? INCH : 50;
+  const upTo = (step: number): number[] => range(1, Math.floor(Math.min(end, box.right) / step + 1e-6) + 1);
+  return (
+    <g>
+      {upTo(each).map((i) => (
+        <line
+          key={i}
+          x1={px(i * each)}
+          x2={px(i * each)}
+          y1={py(box.bottom + 4)}
+          y2={py(box.top - 4)}
+          className={styles.fine}
+        />
+      ))}
+      <g className={styles.ticks}>
+        {upTo(whole).map((i) => (
+          <text key={i} x={px(i * whole)} y={py(box.top) - 5} textAnchor="middle">
+            {units === 'in' ? i : i * whole}
+          </text>
+        ))}
+      </g>
+      <line x1={px(lit)} x2={px(lit)} y1={py(box.bottom) + 2} y2={py(box.top)} className={styles.lit} />
+      <FigureText
+        x={px(lit)}
+        y={py(box.bottom) + 20}
+        value={lit}
+        units={units}
+        graduation={graduation}
+        className={styles.figure}
+      />
+    </g>
+  );
+}
+
+/** The punch at the notch and the pointer beside it. */
+function Punch({ across, pressed, px, py, scale }: View & { readonly across: number; readonly pressed: boolean }) {
+  const half = (across / 2) * scale;
+  return (
+    <g>
+      <rect
+        x={px(0) - half * 1.15}
+        y={py(0) + 4}
+        width={half * 2.3}
+        height={Math.max(16, 13 * scale)}
+        rx={5}
+        className={pressed ? styles.pressed : styles.punch}
+      />
+      <path d={`M${px(across / 2)} ${py(0) + 1}l-5 11h10z`} className={styles.pointer} />
+    </g>
+  );
+}
