@@ -60,9 +60,9 @@ function build(brief: Brief<Options>): BuildResult {
   const [W, H] = [S - 2 * k * q, S / 2];
   if (W < 4 * q - HAIR || W < 3 * STRIP)
     return refuse(
-      tooLarge('pleat', q, blank ? (S - 3 * STRIP) / (2 * k + 4) : W < 3 * STRIP ? 0 : Math.min(W, least) / 4),
+      tooLarge('pleat', 'pleat', q, blank ? (S - 3 * STRIP) / (2 * k + 4) : W < 3 * STRIP ? 0 : Math.min(W, least) / 4),
     );
-  if (lid + spine > H + HAIR) return refuse(tooLarge('lid', lid, H - spine));
+  if (lid + spine > H + HAIR) return refuse(tooLarge('lid', 'lid', lid, H - spine));
   const [x1, x2] = [k * q, S - k * q];
   const panels: Panel[] = [
     { id: 'back', name: 'back', polygon: rect(x1, H, x2, S) },
@@ -219,8 +219,8 @@ export const accordionPocket: Construction<Options> = {
     },
   ],
   cures: [
-    partCure('pleat', 'pleat'),
-    partCure('lid', 'lid'),
+    partCure('pleat'),
+    partCure('lid'),
     { for: 'gusset', label: 'More pleats', options: () => ({ pleats: 6 }) },
     { for: 'flap-overlap', label: 'Pleats of 3/8 in', options: () => ({ pleat: inches(3 / 8) }) },
   ],

@@ -32,7 +32,7 @@ function build(brief: Brief<Options>): BuildResult {
     if (!width.ok) return refuse(width.refusal);
     W = width.length;
   } else W = insideFor(brief, OPEN).width;
-  if (lap > W + HAIR) return refuse(tooLarge('lap', lap, blank ? blank.width / 3 : W));
+  if (lap > W + HAIR) return refuse(tooLarge('lap', 'lap', lap, blank ? blank.width / 3 : W));
   // The strip is cut to the nearest mark; what the marks give the inside comes off the lap.
   const wanted = blank
     ? blank.width
@@ -133,7 +133,7 @@ export const bellyBand: Construction<Options> = {
   cures: [
     { for: 'strip-too-short', label: 'Use a longer strip', options: (limit) => ({ sheetLength: limit }) },
     { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2) }) },
-    partCure('lap', 'lap'),
+    partCure('lap'),
   ],
   advice: [
     {

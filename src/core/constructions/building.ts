@@ -130,9 +130,9 @@ export const NOTCH_CURES: readonly Cure[] = (['notch-cuts-fold', 'notch-cuts-glu
 }));
 
 /** What mends a part that is too large: as large as there is room for, to a tenth of a millimetre. */
-export const partCure = (part: string, option: string, more: Readonly<Record<string, unknown>> = {}): Cure => ({
+export const partCure = (option: string, more: Readonly<Record<string, unknown>> = {}): Cure => ({
   for: 'part-too-large',
-  part,
+  id: option,
   label: 'Make it fit',
   options: (limit) => ({ [option]: Math.max(0.1, Math.floor((limit - 0.05) * 10) / 10), ...more }),
 });

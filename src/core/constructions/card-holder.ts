@@ -47,7 +47,7 @@ function build(brief: Brief<Options>): BuildResult {
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
   if (2 * g > Math.min(W, H) + HAIR)
-    return refuse(tooLarge('tab', g, blank ? Math.min(blank.width / 5, blank.height / 3) : Math.min(W, H) / 2));
+    return refuse(tooLarge('tab', 'tab', g, blank ? Math.min(blank.width / 5, blank.height / 3) : Math.min(W, H) / 2));
   const sheet = { width: mm(2 * W + g), height: mm(H + g) };
   // The marks of a given sheet may leave a strip over: it widens the tabs.
   const side = blank ? blank.width - 2 * W : g;
@@ -151,7 +151,7 @@ export const cardHolder: Construction<Options> = {
     },
   ],
   cures: [
-    partCure('tab', 'tab'),
+    partCure('tab'),
     ...NOTCH_CURES,
     { for: 'flap-overlap', label: 'Tabs 1/2 in', options: () => ({ tab: inches(1 / 2) }) },
   ],

@@ -125,7 +125,7 @@ export interface Refusal {
   readonly value: Mm;
   readonly limit: Mm;
   /** What its sentence needs besides: which side of the sheet, which part. */
-  readonly about?: { readonly part?: string; readonly side?: string };
+  readonly about?: { readonly part?: string; readonly id?: string; readonly side?: string };
 }
 
 export type BuildResult =
@@ -149,8 +149,8 @@ export interface Advice {
 export interface Cure {
   /** The finding, or the refusal, that it cures. */
   readonly for: AskedKind;
-  /** The part a refusal must be about, where there are several. */
-  readonly part?: string;
+  /** The id of the part a refusal must be about, where there are several. */
+  readonly id?: string;
   /** The words on its button. */
   readonly label: string;
   /** Options to lay over the design's; `limit` is what the check or refusal was held to. Undefined takes one out. */

@@ -38,9 +38,9 @@ function build(brief: Brief<Options>): BuildResult {
   // The board is as it is: nothing is rounded.
   const W = blank ? blank.width - round : contents!.width;
   const H = blank ? blank.height - round : contents!.height;
-  if (2 * turnIn > Math.min(W, H) - HAIR) return refuse(tooLarge('turn-in', turnIn, Math.min(W, H) / 2));
+  if (2 * turnIn > Math.min(W, H) - HAIR) return refuse(tooLarge('turnIn', 'turn-in', turnIn, Math.min(W, H) / 2));
   const s = CORNER * Math.SQRT2 * t;
-  if (s >= turnIn + t) return refuse(tooLarge('board', t, turnIn / (CORNER * Math.SQRT2 - 1)));
+  if (s >= turnIn + t) return refuse(tooLarge('board', 'board', t, turnIn / (CORNER * Math.SQRT2 - 1)));
   const e = t + turnIn;
   const [x1, x2, y1, y2] = [e, e + W, e, e + H];
   /** One side's strip and turn-in, given outward: `out` from the board's edge, `along` from its middle. */
@@ -174,7 +174,7 @@ export const coverBoard: Construction<Options> = {
   idle: () => [],
   build,
   schools: [],
-  cures: [partCure('turn-in', 'turnIn'), partCure('board', 'board')],
+  cures: [partCure('turnIn'), partCure('board')],
   advice: [
     {
       mistake: 'Corners cut right at the board’s corner.',

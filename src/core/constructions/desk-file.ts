@@ -43,7 +43,7 @@ function build(brief: Brief<Options>): BuildResult {
   const f = options.frontHeight;
   const s = f;
   const tucked = s - TUCK_LESS;
-  if (tucked < 3) return refuse(tooLarge('gap under the tuck', TUCK_LESS, s - 3));
+  if (tucked < 3) return refuse(tooLarge('tuckGap', 'gap under the tuck', TUCK_LESS, s - 3));
   const rise = options.backRise ?? aim.height;
   const depthTold = options.depth ?? (thickness > 0 ? onMark(thickness, brief, 'up') : USUAL_DEPTH);
   // On a given sheet the pads are square: what is left along it is shared between base and back.
@@ -63,13 +63,13 @@ function build(brief: Brief<Options>): BuildResult {
         : onMark(contents.height + rise, brief, 'up')
       : mm(blank!.width - f - b);
   const long = b - WING_LESS;
-  if (long < 2 * WING_TOP) return refuse(tooLarge('wing', WING_LESS, b - 2 * WING_TOP));
+  if (long < 2 * WING_TOP) return refuse(tooLarge(null, 'wing', WING_LESS, b - 2 * WING_TOP));
   // A front no higher than the back; and a back wing turns down about the base's end, so that its far upper corner must
   // clear the front. The limit told answers both.
   const turns = b - CLEAR;
   const backLong = Math.min(long, Math.sqrt(Math.max(0, turns * turns - f * f)));
   if (f > B + HAIR || backLong <= WING_TOP)
-    return refuse(tooLarge('front', f, Math.min(B, Math.sqrt(turns * turns - 4 * WING_TOP * WING_TOP))));
+    return refuse(tooLarge('frontHeight', 'front', f, Math.min(B, Math.sqrt(turns * turns - 4 * WING_TOP * WING_TOP))));
   // A tuck swings in between the walls, so it is no longer than they stand apart.
   const k = blank ? tucked : Math.min(tucked, depthTold - CLEAR);
   const m = Math.max(s + k, long);
@@ -81,7 +81,7 @@ function build(brief: Brief<Options>): BuildResult {
       limit: mm(2 * m + k + CLEAR),
       about: { side: 'height' },
     });
-  if (k < 3) return refuse(tooLarge('gap beside the tuck', CLEAR, D - 3));
+  if (k < 3) return refuse(tooLarge(null, 'gap beside the tuck', CLEAR, D - 3));
   const [x1, x2, x3] = [f, f + b, f + b + B];
   const [y1, y2] = [m, m + D];
   /** Both sides are alike: `side` −1 is nearer the maker. */
@@ -215,10 +215,10 @@ export const deskFile: Construction<Options> = {
   schools: [],
   cures: [
     { for: 'room-depth', label: 'Make it as deep as the stack', options: () => ({ depth: undefined }) },
-    partCure('front', 'frontHeight'),
+    partCure('frontHeight'),
     {
       for: 'part-too-large',
-      part: 'gap under the tuck',
+      id: 'tuckGap',
       label: 'Front 1 1/2 in',
       options: () => ({ frontHeight: inches(3 / 2) }),
     },

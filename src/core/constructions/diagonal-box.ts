@@ -73,7 +73,7 @@ function build(brief: Brief<Options>): BuildResult {
   if ('code' in layout) return refuse(layout);
   const { W, D, H } = floorOf(layout);
   // A corner piece is as long as the walls are high, and lies along a wall that is D long.
-  if (H > D - CLEAR) return refuse(tooLarge('corner tab', H, D - CLEAR));
+  if (H > D - CLEAR) return refuse(tooLarge(null, 'corner tab', H, D - CLEAR));
   const lidded = options.top === 'lid';
   const box = drawBox('', 'box', layout, lidded, options.tieHole);
   const across = swapped ? line(layout.side, 0, -D / 2, 0, D / 2) : line(layout.side, -W / 2, 0, W / 2, 0);
@@ -81,7 +81,7 @@ function build(brief: Brief<Options>): BuildResult {
   const more = options.lidAllowance;
   const lidLayout = { ...layout, first: layout.first + more, second: layout.second - more };
   if (lidded && floorOf(lidLayout).H < CLEAR)
-    return refuse(tooLarge('lid’s allowance', more, (layout.second - layout.first) / 2 - CLEAR));
+    return refuse(tooLarge('lidAllowance', 'lid’s allowance', more, (layout.second - layout.first) / 2 - CLEAR));
   const lid = lidded ? drawBox('lid-', 'lid', lidLayout, true, 0) : null;
   const inner = floorOf(lidLayout);
   const lidAcross = swapped
@@ -411,7 +411,7 @@ export const diagonalBox: Construction<Options> = {
     { for: 'tie', label: 'Leave the tie hole out', options: () => ({ tieHole: 0 }) },
     {
       for: 'part-too-large',
-      part: 'lid’s allowance',
+      id: 'lidAllowance',
       label: 'Make it fit',
       options: (limit: Mm) => ({ lidAllowance: Math.max(0, Math.floor(limit * 10) / 10) }),
     },

@@ -25,7 +25,8 @@ export interface RefusalFacts {
   'corner-too-round': Nothing;
   'tip-too-deep': Nothing;
   'sheet-too-small': { readonly side: string };
-  'part-too-large': Part;
+  /** A part that a cure of its own is for has an id. */
+  'part-too-large': Part & { readonly id?: string };
   'part-too-small': Part & Enough;
   'contents-too-small': { readonly side: string } & Enough;
   'notch-cuts-fold': Nothing;

@@ -39,7 +39,9 @@ function build(brief: Brief<Options>): BuildResult {
   const depth = contents ? contents.height : base / 2;
   const s = blank ? blank.width : onMark(base / Math.SQRT2 - shortening, brief, 'down');
   if (s <= 0)
-    return refuse(tooLarge('reveal', r, (base / Math.SQRT2 - stepOf(brief.making.graduation)) / (2 + Math.SQRT2)));
+    return refuse(
+      tooLarge('reveal', 'reveal', r, (base / Math.SQRT2 - stepOf(brief.making.graduation)) / (2 + Math.SQRT2)),
+    );
   // A house rises square before it closes; a flap cut blunt stops short of its tip.
   const shoulder = Math.max(0, depth - base / 2);
   const flap = ring(
@@ -59,7 +61,7 @@ function build(brief: Brief<Options>): BuildResult {
   // A rounded tip stops short by itself; only what stands out past that is cut off blunt.
   const past = rise - allowed;
   const blunt = past > cornerRadius * (Math.SQRT2 - 1) + 1e-6 && depth < base / 2 ? Math.SQRT2 * past : 0;
-  if (blunt >= s) return refuse(tooLarge('reveal', r, depth / 3));
+  if (blunt >= s) return refuse(tooLarge('reveal', 'reveal', r, depth / 3));
   const straight: Polygon<'sheet'> =
     blunt > 0 ? ring([blunt, 0], [s, 0], [0, s], [0, blunt]) : ring([0, 0], [s, 0], [0, s]);
   const corners = straight.map((_, i) => i);
@@ -136,7 +138,7 @@ export const flapMat: Construction<Options> = {
   build,
   schools: [],
   cures: [
-    partCure('reveal', 'reveal'),
+    partCure('reveal'),
     { for: 'corner-too-round', label: 'Make it fit', options: (limit) => ({ cornerRadius: Math.floor(limit) }) },
   ],
   advice: [

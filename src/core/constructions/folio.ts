@@ -68,12 +68,12 @@ function build(brief: Brief<Options>): BuildResult {
     H = sized('height', options.heightEase);
   }
   const inner = p - NARROWER;
-  if (inner < 2 * TAB) return refuse(tooLarge('band’s tab', TAB, inner / 2));
-  if (H < 2 * BAND) return refuse(tooLarge('band', BAND, H / 2));
+  if (inner < 2 * TAB) return refuse(tooLarge(null, 'band’s tab', TAB, inner / 2));
+  if (H < 2 * BAND) return refuse(tooLarge(null, 'band', BAND, H / 2));
   // Pockets stay under the strap, which lies at the middle of the wing.
   const room = H / 2 - STRAP.breadth / 2 - 1;
   const q = options.pocketHeight ?? Math.min(USUAL_POCKET, onMark(room, brief, 'down'));
-  if (options.wings && q > room + HAIR) return refuse(tooLarge('pocket', q, room));
+  if (options.wings && q > room + HAIR) return refuse(tooLarge('pocketHeight', 'pocket', q, room));
   const half = (side: 'left' | 'right', wing: string, middle: string, back: string): Piece => {
     const left = side === 'left';
     return drawPiece({
@@ -258,7 +258,7 @@ export const folio: Construction<Options> = {
   schools: [],
   cures: [
     { for: 'room-depth', label: 'Spine from the contents', options: () => ({ spine: undefined }) },
-    partCure('pocket', 'pocketHeight'),
+    partCure('pocketHeight'),
   ],
   advice: [
     {

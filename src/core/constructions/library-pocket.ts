@@ -62,18 +62,18 @@ function build(brief: Brief<Options>): BuildResult {
     W = width.length;
     P = pocketDepth ?? onMark((blank.height - show) / 2, brief);
     if (P < SHALLOWEST)
-      return refuse(tooLarge('show of the back', blank.height - 2 * P, blank.height - 2 * SHALLOWEST));
+      return refuse(tooLarge('show', 'show of the back', blank.height - 2 * P, blank.height - 2 * SHALLOWEST));
     B = blank.height - P;
-    if (B < P) return refuse(tooLarge('pocket', P, blank.height / 2));
+    if (B < P) return refuse(tooLarge('pocketDepth', 'pocket', P, blank.height / 2));
   } else {
     const inside = insideFor(brief, OPEN);
     W = inside.width;
     B = inside.height;
     P = pocketDepth ?? B - show;
-    if (P < SHALLOWEST) return refuse(tooLarge('show of the back', B - P, B - SHALLOWEST));
-    if (P > B + HAIR) return refuse(tooLarge('pocket', P, B));
+    if (P < SHALLOWEST) return refuse(tooLarge('show', 'show of the back', B - P, B - SHALLOWEST));
+    if (P > B + HAIR) return refuse(tooLarge('pocketDepth', 'pocket', P, B));
   }
-  if (2 * g > W + HAIR) return refuse(tooLarge('side tab', g, blank ? blank.width / 4 : W / 2));
+  if (2 * g > W + HAIR) return refuse(tooLarge('tab', 'side tab', g, blank ? blank.width / 4 : W / 2));
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(P + B) };
   const [x1, x2, top, right] = [g, g + W, sheet.height, sheet.width];
   const s = Math.min(SLANT, g, P / 4);
@@ -200,12 +200,7 @@ export const libraryPocket: Construction<Options> = {
     { option: 'top', value: 'straight', title: 'Straight top', why: 'As cut; a torn edge does as well.' },
     { option: 'top', value: 'rounded', title: 'Rounded top', why: 'Does not catch when the contents are pulled.' },
   ],
-  cures: [
-    partCure('show of the back', 'show', { pocketDepth: undefined }),
-    partCure('pocket', 'pocketDepth'),
-    partCure('side tab', 'tab'),
-    ...NOTCH_CURES,
-  ],
+  cures: [partCure('show', { pocketDepth: undefined }), partCure('pocketDepth'), partCure('tab'), ...NOTCH_CURES],
   advice: [
     {
       mistake: 'Folding just short of half.',

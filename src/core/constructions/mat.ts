@@ -19,13 +19,13 @@ function build(brief: Brief<Options>): BuildResult {
     ? { width: mm(blank.width + 2 * reveal), height: mm(blank.height + 2 * reveal) }
     : { width: contents!.width, height: contents!.height };
   if (panel.width <= 2 * reveal || panel.height <= 2 * reveal)
-    return refuse(tooLarge('reveal', reveal, Math.min(panel.width, panel.height) / 2));
+    return refuse(tooLarge('reveal', 'reveal', reveal, Math.min(panel.width, panel.height) / 2));
   const size = blank ?? {
     width: onMark(panel.width - 2 * reveal, brief),
     height: onMark(panel.height - 2 * reveal, brief),
   };
   if (size.width <= 0 || size.height <= 0)
-    return refuse(tooLarge('reveal', reveal, Math.min(panel.width, panel.height) / 4));
+    return refuse(tooLarge('reveal', 'reveal', reveal, Math.min(panel.width, panel.height) / 4));
   const [dx, dy] = [(panel.width - size.width) / 2, (panel.height - size.height) / 2];
   return built({
     ...PLAIN,
@@ -62,7 +62,7 @@ export const mat: Construction<Options> = {
   idle: () => [],
   build,
   schools: [],
-  cures: [partCure('reveal', 'reveal')],
+  cures: [partCure('reveal')],
   advice: [
     { mistake: 'Laying a ribbon after the mat is glued.', instead: 'Ribbons go under the mat first.' },
     {

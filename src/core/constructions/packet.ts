@@ -47,9 +47,11 @@ function build(brief: Brief<Options>): BuildResult {
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
   if (2 * g > Math.min(W, H) + HAIR)
-    return refuse(tooLarge('tab', g, blank ? Math.min(blank.width / 4, (blank.height - hem) / 3) : Math.min(W, H) / 2));
-  if (2 * hem > H + HAIR) return refuse(tooLarge('hem', hem, blank ? (blank.height - g) / 3 : H / 2));
-  if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, H));
+    return refuse(
+      tooLarge('tab', 'tab', g, blank ? Math.min(blank.width / 4, (blank.height - hem) / 3) : Math.min(W, H) / 2),
+    );
+  if (2 * hem > H + HAIR) return refuse(tooLarge('hem', 'hem', hem, blank ? (blank.height - g) / 3 : H / 2));
+  if (ft > H + HAIR) return refuse(tooLarge('closingFlap', 'closing flap', ft, H));
   const narrowest = mm(2 * NARROWER + 2 * LINED);
   if (W <= narrowest) return refuse({ code: 'part-too-small', value: W, limit: narrowest, about: { part: 'back' } });
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(g + H + hem) };
@@ -209,9 +211,9 @@ export const packet: Construction<Options> = {
     },
   ],
   cures: [
-    partCure('tab', 'tab'),
-    partCure('hem', 'hem'),
-    partCure('closing flap', 'closingFlap'),
+    partCure('tab'),
+    partCure('hem'),
+    partCure('closingFlap'),
     { for: 'corner-too-round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
   ],
   advice: [

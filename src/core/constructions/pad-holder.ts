@@ -51,8 +51,8 @@ function build(brief: Brief<Options>): BuildResult {
   } else inside = insideFor(brief, FREE);
   const { width: u, height: H } = inside;
   const c = options.slit;
-  if (2 * c >= H - 3) return refuse(tooLarge('slit', c, (H - 6) / 2));
-  if (2 * l > u + HAIR) return refuse(tooLarge('loop wall', l, blank ? blank.width / 8 : u / 2));
+  if (2 * c >= H - 3) return refuse(tooLarge('slit', 'slit', c, (H - 6) / 2));
+  if (2 * l > u + HAIR) return refuse(tooLarge('loopWall', 'loop wall', l, blank ? blank.width / 8 : u / 2));
   const [x1, x2, x3, x4] = [u, u + l, u + 2 * l, u + 2 * l + t];
   const stretches = [
     { k: 1, y0: 0, y1: c, name: 'near end' },
@@ -171,10 +171,10 @@ export const padHolder: Construction<Options> = {
   ],
   cures: [
     { for: 'pen', label: 'Size the loop from the pen', options: () => ({ loopWall: undefined }) },
-    partCure('slit', 'slit'),
+    partCure('slit'),
     {
       for: 'part-too-large',
-      part: 'loop wall',
+      id: 'loopWall',
       label: 'Make it fit',
       options: (limit: Mm) => ({ loopWall: Math.max(1, Math.floor((limit - 0.05) * 10) / 10) }),
     },

@@ -49,7 +49,7 @@ function build(brief: Brief<Options>): BuildResult {
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
   if (2 * g > Math.min(W, H) + HAIR)
-    return refuse(tooLarge('tab', g, blank ? Math.min(blank.width / 4, blank.height / 3) : Math.min(W, H) / 2));
+    return refuse(tooLarge('tab', 'tab', g, blank ? Math.min(blank.width / 4, blank.height / 3) : Math.min(W, H) / 2));
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(H + g) };
   const low = sheet.height - H;
   const [x1, x2, top] = [g, g + W, sheet.height];
@@ -148,7 +148,7 @@ export const patchPocket: Construction<Options> = {
     },
   ],
   cures: [
-    partCure('tab', 'tab'),
+    partCure('tab'),
     { for: 'gusset', label: 'Wider tabs', options: (limit) => ({ tab: 2 * limit + inches(1 / 8) }) },
     ...NOTCH_CURES,
   ],

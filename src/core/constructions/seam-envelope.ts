@@ -51,8 +51,8 @@ function build(brief: Brief<Options>): BuildResult {
   const sized = sizedInside(brief, ft > 0 ? CLOSED : OPEN, { width: [lap, 2], height: [ft + fb] });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
-  if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, blank ? (blank.height - fb) / 2 : H));
-  if (fb > H + HAIR) return refuse(tooLarge('bottom flap', fb, blank ? (blank.height - ft) / 2 : H));
+  if (ft > H + HAIR) return refuse(tooLarge('closingFlap', 'closing flap', ft, blank ? (blank.height - fb) / 2 : H));
+  if (fb > H + HAIR) return refuse(tooLarge('bottomFlap', 'bottom flap', fb, blank ? (blank.height - ft) / 2 : H));
   // On a given sheet whatever the marks leave over goes to the seam's lap and the bottom flap.
   const both = blank ? blank.width - W : W + lap;
   const bottom = blank ? blank.height - ft - H : fb;
@@ -60,7 +60,7 @@ function build(brief: Brief<Options>): BuildResult {
   if (wide > W + HAIR) {
     // The marks may take one step more than the sum does.
     const most = blank ? blank.width / (centred ? 5 : 3) : W / (centred ? 2 : 1);
-    return refuse(tooLarge('lap of the seam', lap, most - stepOf(making.graduation)));
+    return refuse(tooLarge('lap', 'lap of the seam', lap, most - stepOf(making.graduation)));
   }
   const sheet = blank ?? { width: mm(both + W), height: mm(ft + H + bottom) };
   const [x1, x2, y1, y2] = [wide, wide + W, ft, ft + H];
@@ -192,9 +192,9 @@ export const seamEnvelope: Construction<Options> = {
   cures: [
     { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2), bottomFlap: inches(1 / 2) }) },
     { for: 'corner-too-round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
-    partCure('closing flap', 'closingFlap'),
-    partCure('bottom flap', 'bottomFlap'),
-    partCure('lap of the seam', 'lap'),
+    partCure('closingFlap'),
+    partCure('bottomFlap'),
+    partCure('lap'),
     ...NOTCH_CURES,
   ],
   advice: [

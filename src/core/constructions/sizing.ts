@@ -80,10 +80,10 @@ export function sizedInside(
   return { ok: true, inside: { width: width.length, height: height.length } };
 }
 
-/** A part that takes more than there is. */
-export const tooLarge = (part: string, value: number, limit: number): Refusal => ({
+/** A part that takes more than there is; by its id, where a cure is for it alone: often the option that sizes it. */
+export const tooLarge = (id: string | null, part: string, value: number, limit: number): Refusal => ({
   code: 'part-too-large',
   value: mm(value),
   limit: mm(Math.max(0, limit)),
-  about: { part },
+  about: { part, ...(id !== null && { id }) },
 });

@@ -37,7 +37,7 @@ function build(brief: Brief<Options>): BuildResult {
   const H = c + CLEAR.back;
   const tongue = L - SHORT;
   const b = c - SLIDE;
-  if (b < TAB) return refuse(tooLarge('clearance of the slider', SLIDE, c - TAB));
+  if (b < TAB) return refuse(tooLarge(null, 'clearance of the slider', SLIDE, c - TAB));
   if (tongue < 2 * TAB)
     return refuse({
       code: 'sheet-too-small',
@@ -45,10 +45,10 @@ function build(brief: Brief<Options>): BuildResult {
       limit: mm(SHORT + 2 * TAB + CLEAR.ends),
       about: { side: 'width' },
     });
-  if (foot > H + HAIR) return refuse(tooLarge('foot', foot, blank ? (blank.height - clasp - spine) / 2 : H));
+  if (foot > H + HAIR) return refuse(tooLarge('foot', 'foot', foot, blank ? (blank.height - clasp - spine) / 2 : H));
   if (spine + clasp > H + HAIR)
-    return refuse(tooLarge('clasp', clasp, blank ? (blank.height - foot) / 2 - spine : H - spine));
-  if (door > L + HAIR) return refuse(tooLarge('door', door, L));
+    return refuse(tooLarge('clasp', 'clasp', clasp, blank ? (blank.height - foot) / 2 - spine : H - spine));
+  if (door > L + HAIR) return refuse(tooLarge('door', 'door', door, L));
   const width = L + CLEAR.ends;
   const sheet = blank ?? { width: mm(width), height: mm(clasp + spine + H + foot) };
   const [y1, y2, y3] = [clasp, clasp + spine, sheet.height - foot];
@@ -183,7 +183,7 @@ export const sliderSet: Construction<Options> = {
   idle: () => [],
   build,
   schools: [],
-  cures: [partCure('foot', 'foot'), partCure('clasp', 'clasp'), partCure('door', 'door')],
+  cures: [partCure('foot'), partCure('clasp'), partCure('door')],
   advice: [
     {
       mistake: 'Scores a hair off on the channel.',

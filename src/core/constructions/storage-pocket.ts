@@ -41,11 +41,11 @@ function build(brief: Brief<Options>): BuildResult {
   const y = F - CLEAR;
   // The flap must reach the front, and the side flaps must clear both folds.
   const mostShow = Math.min(T, blank ? blank.height - T - 4 * CLEAR : B - 2 * CLEAR);
-  if (y <= CLEAR || T <= show) return refuse(tooLarge('show above the front', show, mostShow));
-  if (T > B + HAIR) return refuse(tooLarge('top flap', T, blank ? (blank.height + show) / 3 : B));
-  if (ss >= x - 3) return refuse(tooLarge('leaf of the side flap', ss, x - 3));
-  if (2 * ss > W + HAIR) return refuse(tooLarge('leaf of the side flap', ss, W / 2));
-  if (x - ss > W + HAIR) return refuse(tooLarge('side flap', x, W + ss));
+  if (y <= CLEAR || T <= show) return refuse(tooLarge('show', 'show above the front', show, mostShow));
+  if (T > B + HAIR) return refuse(tooLarge('topFlap', 'top flap', T, blank ? (blank.height + show) / 3 : B));
+  if (ss >= x - 3) return refuse(tooLarge('sideScore', 'leaf of the side flap', ss, x - 3));
+  if (2 * ss > W + HAIR) return refuse(tooLarge('sideScore', 'leaf of the side flap', ss, W / 2));
+  if (x - ss > W + HAIR) return refuse(tooLarge('sideFlap', 'side flap', x, W + ss));
   const sheet = blank ?? { width: mm(W), height: mm(F + B + T) };
   const body = drawPiece({
     name: 'body',
@@ -229,10 +229,10 @@ export const storagePocket: Construction<Options> = {
     { option: 'tie', value: 'tied', title: 'Tied round', why: 'No holes: a cord or ribbon goes once round.' },
   ],
   cures: [
-    partCure('show above the front', 'show'),
-    partCure('top flap', 'topFlap'),
-    partCure('leaf of the side flap', 'sideScore'),
-    partCure('side flap', 'sideFlap'),
+    partCure('show'),
+    partCure('topFlap'),
+    partCure('sideScore'),
+    partCure('sideFlap'),
     { for: 'flap-overlap', label: 'Leaves of 1/2 in', options: () => ({ sideScore: inches(1 / 2) }) },
   ],
   advice: [

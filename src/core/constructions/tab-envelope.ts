@@ -48,10 +48,14 @@ function build(brief: Brief<Options>): BuildResult {
   const { width: W, height: H } = sized.inside;
   const f = H - frontDrop;
   if (f <= 2 * SLANT)
-    return refuse(tooLarge('drop of the front', frontDrop, blank ? blank.height - ft - 4 * SLANT : H - 2 * SLANT));
-  if (ft > H + HAIR) return refuse(tooLarge('closing flap', ft, blank ? (blank.height + frontDrop) / 3 : H));
-  if (ft > 0 && ft <= frontDrop + HAIR) return refuse(tooLarge('drop of the front', frontDrop, ft - SLANT));
-  if (2 * g > W + HAIR) return refuse(tooLarge('side tab', g, blank ? blank.width / 4 : W / 2));
+    return refuse(
+      tooLarge('frontDrop', 'drop of the front', frontDrop, blank ? blank.height - ft - 4 * SLANT : H - 2 * SLANT),
+    );
+  if (ft > H + HAIR)
+    return refuse(tooLarge('closingFlap', 'closing flap', ft, blank ? (blank.height + frontDrop) / 3 : H));
+  if (ft > 0 && ft <= frontDrop + HAIR)
+    return refuse(tooLarge('frontDrop', 'drop of the front', frontDrop, ft - SLANT));
+  if (2 * g > W + HAIR) return refuse(tooLarge('tab', 'side tab', g, blank ? blank.width / 4 : W / 2));
   // What the marks leave over on a given sheet lengthens the closing flap and widens the tabs.
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(f + H + ft) };
   const flap = ft > 0 ? sheet.height - f - H : 0;
@@ -179,9 +183,9 @@ export const tabEnvelope: Construction<Options> = {
     },
   ],
   cures: [
-    partCure('closing flap', 'closingFlap'),
-    partCure('drop of the front', 'frontDrop'),
-    partCure('side tab', 'tab'),
+    partCure('closingFlap'),
+    partCure('frontDrop'),
+    partCure('tab'),
     { for: 'corner-too-round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
     ...NOTCH_CURES,
   ],

@@ -40,7 +40,7 @@ function build(brief: Brief<Options>): BuildResult {
   const { width, height } = inside;
   const keepers = width >= height === (options.tabsOn === 'long') ? 'width' : 'height';
   if (options.liner && Math.min(width, height) <= 2 * LINER)
-    return refuse(tooLarge('liner', LINER, Math.min(width, height) / 2));
+    return refuse(tooLarge('liner', 'liner', LINER, Math.min(width, height) / 2));
   const box = drawTray({ prefix: '', name: 'box', width, height, depth: d, keepers });
   const more = options.lidAllowance;
   const lid = options.lid
@@ -132,7 +132,7 @@ export const trayBox: Construction<Options> = {
   ],
   cures: [
     ...lidCures(),
-    partCure('liner', 'depth', { liner: false, depth: undefined }),
+    { for: 'part-too-large', id: 'liner', label: 'Make it fit', options: () => ({ liner: false, depth: undefined }) },
     { for: 'room-depth', label: 'Make it as deep as the contents', options: () => ({ depth: undefined }) },
     { for: 'sheet-too-small', label: 'Depth 1/2 in', options: () => ({ depth: inches(1 / 2) }) },
   ],

@@ -179,6 +179,8 @@ describe('straight scores', () => {
     expect(piece.holes).toHaveLength(6);
     const tool = { kind: 'scoring-board', length: inches(12), notch: inches(0.75) } as const;
     const moves = programme.moves.filter((m, i) => m.do !== 'hole' || i < programme.moves.length - 1);
-    expect(said(differences(simulate(piece.blank, tool, moves), piece))).toEqual(['hole 6 of the pattern was not made']);
+    expect(said(differences(simulate(piece.blank, tool, moves), piece))).toEqual([
+      'hole 6 of the pattern was not made',
+    ]);
   });
 });

@@ -65,10 +65,10 @@ export const curesFor = (
   { construction }: Design,
   problem: AskedKind,
   limit: Mm,
-  part: string | undefined = undefined,
+  id: string | undefined = undefined,
 ): Remedy[] =>
   construction.cures
-    .filter((cure) => cure.for === problem && (cure.part === undefined || (cure.part === part && limit > 0.5)))
+    .filter((cure) => cure.for === problem && (cure.id === undefined || (cure.id === id && limit > 0.5)))
     .map(({ label, options }) => ({ code: 'cure', label, change: { options: options(limit) } }));
 
 /** Asks the contents-first question instead: without the sheet, and without what was fixed on it. */

@@ -33,7 +33,7 @@ export function checksOf(plan: Plan): Check[] {
 /** The one check of a design without a pattern: what stands in the way, and what would do. */
 function refused({ refusal, design }: Plan): Check {
   const { code, value, limit, about = {} } = refusal!;
-  const cures = curesFor(design, code, limit, about.part);
+  const cures = curesFor(design, code, limit, about.id);
   const stands = (more: object, remedies: readonly Remedy[]): Check =>
     check(code, 'fail', value, limit, { ...about, ...more } as Facts[RefusalCode], [...remedies, ...cures]);
   const { blank } = design;

@@ -48,7 +48,15 @@ export function sheetNow(
   const moves = wrong.phase === 'cut' ? 0 : flat ? Math.max(0, flat.moves - flat.fresh) : folding;
   const done = programme.moves.slice(0, moves);
   const numbers = scoreNumbers(programme);
-  const scores = [...new Set(done.flatMap((move) => scoresRun(move).slice(0, 1).map((id) => numbers.get(id) ?? 0)))];
+  const scores = [
+    ...new Set(
+      done.flatMap((move) =>
+        scoresRun(move)
+          .slice(0, 1)
+          .map((id) => numbers.get(id) ?? 0),
+      ),
+    ),
+  ];
   const state = simulate(piece.blank, tool, done);
   const edges = [...new Set(state.notched)].sort();
   const folded =
