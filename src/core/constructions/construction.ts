@@ -3,7 +3,7 @@ import type { AssemblyStep, Cavity } from '../fold';
 import type { Point } from '../geometry';
 import type { Graduation, Mm } from '../length';
 import type { Blank, Edge, Piece } from '../pattern';
-import type { Claim } from './claims';
+import type { Claim, OwnClaims } from './claims';
 import type { AskedKind, RefusalCode } from './facts';
 
 export interface Contents {
@@ -172,6 +172,8 @@ export interface Construction<Options = unknown> {
   readonly schools: readonly School[];
   readonly advice: readonly Advice[];
   readonly cures: readonly Cure[];
+  /** Promises that this holder alone makes. */
+  readonly claims?: OwnClaims;
   /** Figures it is held to, and where they come from. */
   readonly sources: readonly string[];
 }

@@ -3,7 +3,7 @@
  * words does not compile, and neither does a cure for what nobody asks.
  */
 import type { AnyProblem, FitRefusal } from '../fold';
-import type { ClaimFacts } from './claims';
+import type { ClaimFacts, OwnFacts } from './claims';
 
 type Nothing = Readonly<Record<string, never>>;
 interface Part {
@@ -85,6 +85,6 @@ export interface PlanFacts {
   'no-corner-rounder': Nothing;
 }
 
-export interface Facts extends RefusalFacts, PlanFacts, ClaimFacts {}
+export interface Facts extends RefusalFacts, PlanFacts, ClaimFacts, OwnFacts {}
 /** Everything that can be found of a plan. */
 export type AskedKind = keyof Facts;

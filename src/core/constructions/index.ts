@@ -2,7 +2,8 @@
 export * from './construction';
 export { drawn } from './drawn';
 export { withFeatures } from './features';
-export { CONSTRUCTIONS, constructionNamed } from './registry';
+export { CONSTRUCTIONS } from './list';
+export { constructionNamed } from './registry';
 export { optionFields, type OptionField } from './options';
 export * from './claims';
 export type { AskedKind, Facts, RefusalCode } from './facts';

@@ -1,4 +1,4 @@
-import { CLAIM_WORDS, HAIR, type Finding, type Words } from '../constructions';
+import { CLAIM_WORDS, constructionNamed, HAIR, type Finding, type Words } from '../constructions';
 import { formatLength, mm, type Say } from '../length';
 import { listed } from '../text';
 import { faultWords, planTool, TOOL_WORDS } from '../tools';
@@ -204,6 +204,8 @@ const SENTENCES: Words<PlanFacts> = {
       ? 'The marked window of the paper does not show on the front. Move the blank over it.'
       : `${Math.round(value * 100)} % of the marked window shows on the front. Move the blank until all of it does.`;
   },
+  own: ({ about: { holder, name, found } }, say) =>
+    constructionNamed(holder)!.claims![name]!.words[found.kind]!(found as never, say),
   ...TOOL_WORDS,
   'tool-proof': ({ about: { fault, piece, tool } }, say) =>
     fault

@@ -42,5 +42,26 @@ export interface ClaimType<Claim, Facts> {
   readonly words: Words<Facts>;
 }
 
+/** A promise that one holder alone makes: measured and worded in that holder's own file, by its name there. */
+export interface OwnClaim {
+  readonly kind: 'own';
+  readonly holder: string;
+  readonly name: string;
+}
+/** What a holder's own promises are, by name. */
+export type OwnClaims = Readonly<
+  Record<
+    string,
+    {
+      readonly of: 'pile' | 'standing';
+      readonly measure: (claim: OwnClaim, thing: Thing) => readonly Finding[];
+      readonly words: Readonly<Record<string, (finding: never, say: Say) => string>>;
+    }
+  >
+>;
+export interface OwnFacts {
+  own: { readonly holder: string; readonly name: string; readonly found: Finding };
+}
+
 /** Differences smaller than this are rounding, mm. */
 export const HAIR = 1e-3;

@@ -2,7 +2,7 @@
  * Claims: what a construction promises beyond its pattern. Each kind is one file with how it is measured on the folded
  * thing and what is said of it, and one line here.
  */
-import type { ClaimType, FindingOf, Thing, Words } from './claim';
+import type { ClaimType, FindingOf, OwnClaim, OwnClaims, OwnFacts, Thing, Words } from './claim';
 import { facing } from './facing';
 import { laps } from './laps';
 import { lid } from './lid';
@@ -12,7 +12,17 @@ import { tie } from './tie';
 import { tipsTurned } from './tips-turned';
 import { wallsMeet } from './walls-meet';
 
-export { HAIR, type Finding, type FindingOf, type Level, type Words } from './claim';
+export {
+  HAIR,
+  type ClaimType,
+  type Finding,
+  type FindingOf,
+  type Level,
+  type OwnClaim,
+  type OwnClaims,
+  type OwnFacts,
+  type Words,
+} from './claim';
 export { leastOf } from './laps';
 export { penTaken } from './pen-loop';
 
@@ -28,9 +38,8 @@ const KINDS = {
 };
 type Kinds = typeof KINDS;
 
-export type Claim = {
-  [Kind in keyof Kinds]: Kinds[Kind] extends ClaimType<infer Told, infer _> ? Told : never;
-}[keyof Kinds];
+export type Claim =
+  { [Kind in keyof Kinds]: Kinds[Kind] extends ClaimType<infer Told, infer _> ? Told : never }[keyof Kinds] | OwnClaim;
 type FactsOf<Type> = Type extends ClaimType<infer _, infer Found> ? Found : never;
 type Together<Each> = (Each extends unknown ? (each: Each) => void : never) extends (all: infer All) => void
   ? All
@@ -41,13 +50,26 @@ export type ClaimFacts = Together<FactsOf<Kinds[keyof Kinds]>>;
 /** The sentences of all claims: each file's own are complete. */
 export const CLAIM_WORDS = Object.assign({}, ...Object.values(KINDS).map(({ words }) => words)) as Words<ClaimFacts>;
 
-/** What is found of the claims about the pile, or about what stands, in the order they are made. */
+/**
+ * What is found of the claims about the pile, or about what stands, in the order they are made.
+ * @param own the promises that the holder alone makes
+ */
 export const measured = (
   claims: readonly Claim[],
   of: 'pile' | 'standing',
   thing: Thing,
-): readonly FindingOf<ClaimFacts>[] =>
-  claims.flatMap((claim) => {
+  own: OwnClaims = {},
+): readonly FindingOf<ClaimFacts & OwnFacts>[] =>
+  claims.flatMap((claim): readonly FindingOf<ClaimFacts & OwnFacts>[] => {
+    if (claim.kind === 'own') {
+      const { holder, name } = claim;
+      const type = own[name];
+      if (!type) throw new Error(`${holder} makes a promise ${name} that it does not measure`);
+      if (type.of !== of) return [];
+      return type
+        .measure(claim, thing)
+        .map((found) => ({ ...found, kind: 'own', at: found.kind, about: { holder, name, found } }));
+    }
     const type = KINDS[claim.kind] as unknown as ClaimType<Claim, ClaimFacts>;
     return type.of === of ? type.measure(claim, thing) : [];
   });

@@ -1,4 +1,4 @@
-import type { AskedKind, ClaimFacts, Facts, Finding, FindingOf, Level } from '../../constructions';
+import type { AskedKind, ClaimFacts, Facts, Finding, FindingOf, Level, OwnFacts } from '../../constructions';
 import type { Fault, Tool, ToolLimitFacts } from '../../tools';
 import type { Mm } from '../../length';
 import { constructionOptions, type Design, type DesignInput } from '../design/design';
@@ -55,8 +55,11 @@ export function check<Kind extends PlanKind>(
 }
 
 /** A check of what a claim found, with what the construction itself offers where it is not as it should be. */
-export function claimed({ kind, level, value, limit, about, cure, at }: FindingOf<ClaimFacts>, design: Design): Check {
-  const remedies = level === 'pass' || cure === undefined ? [] : curesFor(design, kind, cure);
+export function claimed(
+  { kind, level, value, limit, about, cure, at }: FindingOf<ClaimFacts & OwnFacts>,
+  design: Design,
+): Check {
+  const remedies = level === 'pass' || cure === undefined ? [] : curesFor(design, kind, cure, at);
   return check(kind, level, value, limit, about, remedies, at);
 }
 

@@ -8,5 +8,5 @@ export function claimChecks(of: 'pile' | 'standing', design: Design, { built, fo
   if (of === 'standing' && !folded.standing) return [];
   const name = (panel: string): string => panelName(built, panel);
   const thing = { folded, cavity: built.cavities[0], caliper: design.paper.caliper, name };
-  return measured(built.claims, of, thing).map((finding) => claimed(finding, design));
+  return measured(built.claims, of, thing, design.construction.claims).map((finding) => claimed(finding, design));
 }

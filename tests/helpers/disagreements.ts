@@ -1,0 +1,104 @@
+import type { Plan, PlanDocument } from '../../src/core/plan';
+import { secondArea, secondDifference } from './second-geometry';
+import {
+  clearOf,
+  isFlat,
+  joinOf,
+  lapsOf,
+  liesWithin,
+  readPlan,
+  roomsIn,
+  sizesOf,
+  type FoldedPiece,
+  type ReadDocument,
+  type Room,
+} from './second-reader';
+
+/** Lengths agree to this, mm. */
+const CLOSE = 0.02;
+const points = (ring: readonly (readonly [number, number])[]) => ring.map(([x, y]) => ({ x, y }));
+
+/** What a document says that the second reader does not find; empty when both agree. */
+export function disagreements(plan: Plan, document: PlanDocument): string[] {
+  const wrong: string[] = [];
+  const { built } = plan.made!;
+  const read = readPlan(document as ReadDocument);
+  const own = read.filter(({ name }) => document.pieces.some((piece) => piece.name === name));
+  for (const { name, faces, torn } of own) {
+    const piece = built.pieces.find((one) => one.name === name)!;
+    // A corner that is pinched in by hand does not fold by its scores.
+    const pinched = piece.panels.some((panel) => panel.pinched);
+    if (!pinched && torn > CLOSE) wrong.push(`the ${name} tears by ${torn} mm`);
+    if (faces.length !== piece.panels.length) wrong.push(`the ${name} has ${faces.length} faces`);
+  }
+  for (const join of document.joins) {
+    const { apart, covered } = joinOf(document as ReadDocument, read, join);
+    if (apart > CLOSE || !covered) wrong.push(`${join.a} does not lie on ${join.b}: ${apart} mm apart`);
+  }
+  for (const { name, outline, glue, noGlue } of document.pieces)
+    for (const { polygon } of [...glue, ...noGlue]) {
+      const over = secondDifference([points(polygon)], [points(outline)]);
+      if (over > 0.01 * secondArea([points(polygon)]) + 0.1) wrong.push(`glue stands over the ${name} by ${over} mm²`);
+    }
+  // What is meant to stand out past the rest may not be counted; only what holds a room says how deep it is.
+  const told = [document.finished.width, document.finished.height, document.finished.depth].sort((a, b) => b - a);
+  const pinched = built.pieces.some(({ panels }) => panels.some((panel) => panel.pinched));
+  const asked = built.cavities[0]?.kind === 'box' && !pinched ? told : told.slice(0, 2);
+  const within = own.filter(
+    ({ name }) =>
+      !built.pieces.some((piece) => piece.name === name && piece.panels.some(({ id }) => built.proud.includes(id))),
+  );
+  const sizes = [own, within].filter((pieces) => pieces.length > 0).flatMap(sizesOf);
+  if (!sizes.some((size) => asked.every((side, i) => Math.abs(side - size[i]!) < CLOSE)))
+    wrong.push(`it is told to be ${told.join(' × ')}, and comes to ${sizes.map((s) => s.join(' × ')).join(' or ')}`);
+  wrong.push(...insideWrong(document, own, pinched), ...lapsWrong(document, read), ...holesWrong(document));
+  return wrong;
+}
+
+/** What the inside is told to be and cannot: more than its paper, less than lies in it, not what its walls leave. */
+function insideWrong(document: PlanDocument, own: readonly FoldedPiece[], pinched: boolean): string[] {
+  const { width, height, depth } = document.inside;
+  if (width <= 0 || height <= 0) return [];
+  const told = `the inside is told to be ${width} × ${height} × ${depth}`;
+  if (isFlat(own)) {
+    if (!liesWithin(own, width, height)) return [`${told}, and lies nowhere within the paper`];
+    return [];
+  }
+  if (depth <= 0 || pinched) return [];
+  const near = (a: number, b: number): boolean => Math.abs(a - b) < CLOSE;
+  // One piece is the box; where walls are pieces of their own, all of them together. The floor is the largest face that
+  // walls of the depth stand on.
+  const groups = [...own.map((piece) => [piece]), own].map(roomsIn);
+  const rooms = groups.flatMap((all) => all.find(({ deep }) => near(deep, depth)) ?? []);
+  if (rooms.length === 0)
+    return [`${told}, and its walls stand ${groups.map(([room]) => room!.deep).join(' or ')} high`];
+  const walled = rooms.filter(({ ways }) => ways.some((way) => way !== null));
+  const fits = ({ ways: [across, up] }: Room): boolean =>
+    [
+      [width, height],
+      [height, width],
+    ].some(
+      ([w, h]) =>
+        (across === null || across === undefined || near(across, w!)) &&
+        (up === null || up === undefined || near(up, h!)),
+    );
+  return walled.length > 0 && !walled.some(fits) ? [`${told}, and its walls leave another room`] : [];
+}
+
+/** The lap that is told must be that of some join. */
+function lapsWrong({ checks, joins }: PlanDocument, read: readonly FoldedPiece[]): string[] {
+  const told = checks.find(({ id }) => id === 'flap-overlap')?.value;
+  const laps = (joins as ReadDocument['joins']).flatMap((join) => lapsOf(read, join));
+  return told === undefined || told < CLOSE || laps.some((lap) => Math.abs(lap - told) < CLOSE)
+    ? []
+    : [`flaps are told to lap by ${told} and do by ${laps.join(', ')}`];
+}
+
+/** Every hole lies in its paper, clear of folds and rims. */
+const holesWrong = ({ pieces }: PlanDocument): string[] =>
+  pieces.flatMap((piece) =>
+    piece.holes.flatMap((hole) => {
+      const clear = clearOf(piece as ReadDocument['pieces'][number], hole);
+      return clear > 0 ? [] : [`a hole of the ${piece.name} runs ${-clear} mm into a fold or past the rim`];
+    }),
+  );
