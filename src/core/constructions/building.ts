@@ -172,9 +172,9 @@ export function roundedFlap(
   return { ok: true, ...rounded };
 }
 
-/** What the maker has already and a holder is fixed to: one panel, as large as told. */
-export const givenPiece = (name: string, panel: string, blank: Blank, shape = blankPolygon(blank)): Piece =>
-  drawPiece({ name, blank, panels: [{ id: panel, name, polygon: shape }], folds: [], given: true });
+/** What is there already and a holder is fixed to: one panel, as large as told. */
+export const basePiece = (name: string, panel: string, blank: Blank, shape = blankPolygon(blank)): Piece =>
+  drawPiece({ name, blank, panels: [{ id: panel, name, polygon: shape }], folds: [], source: 'base' });
 
 export const refuse = (refusal: Refusal): BuildResult => ({ ok: false, refusal });
 export const built = (made: Built): BuildResult => ({ ok: true, built: made });

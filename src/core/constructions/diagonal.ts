@@ -255,6 +255,7 @@ function draw(
   const piece: Piece = {
     name: 'envelope',
     quantity: 1,
+    source: 'made',
     blank,
     panels: [body, ...flaps, ...(tip ? [tip] : [])].map(drawable),
     hinges: ordered,

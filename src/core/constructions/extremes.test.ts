@@ -162,7 +162,7 @@ test.each(CONSTRUCTIONS.map((construction) => [construction.name, construction] 
       const own: string[] = [`idle: ${idle(read.design.options).join(' ')}`];
       for (const piece of built.pieces) {
         own.push(
-          `piece ${piece.name}${piece.given ? ', given' : ''} × ${piece.quantity}: ${piece.panels.map((panel) => `${panel.id} (${panel.name})`).join(', ')}`,
+          `piece ${piece.name}${piece.source === 'base' ? ', given' : ''} × ${piece.quantity}: ${piece.panels.map((panel) => `${panel.id} (${panel.name})`).join(', ')}`,
         );
         own.push(
           `    folds ${piece.hinges.map(({ id, between, fold, angle }) => `${id} ${between.join('-')} ${fold} ${angle}`).join(', ')}`,

@@ -49,7 +49,6 @@ export interface PlanFacts {
   'what-fits': { readonly width: number; readonly height: number; readonly depth?: number };
   gusset: Nothing;
   'slides-off': Nothing;
-  reveal: { readonly on: string };
   'finished-size': { readonly width: number; readonly height: number };
   overhang: { readonly panel: string };
   hole: Nothing;

@@ -51,11 +51,11 @@ function notched(built: Built, folded: Folded, feature: Extract<Feature, { kind:
   const cavity = built.cavities.find((c) => c.id === feature.cavity);
   if (!cavity || cavity.kind === 'box') throw new Error(`there is no pocket ${feature.cavity} to notch`);
   const { stack } = stageAfter(folded, cavity.insertAfter);
-  const given = new Set(built.pieces.filter((piece) => piece.given).map((piece) => piece.name));
+  const base = new Set(built.pieces.filter(({ source }) => source === 'base').map(({ name }) => name));
   const above = aboveSlot(stack, cavity);
   // The side of the slot that lies on top of the pile: the other stays whole.
-  const onTop = above.has(stack.layers.filter((layer) => !given.has(layer.piece)).at(-1)!.panel);
-  const covers = stack.layers.filter((layer) => above.has(layer.panel) === onTop && !given.has(layer.piece));
+  const onTop = above.has(stack.layers.filter((layer) => !base.has(layer.piece)).at(-1)!.panel);
+  const covers = stack.layers.filter((layer) => above.has(layer.panel) === onTop && !base.has(layer.piece));
   const view = mouthView(stack, cavity);
   const [from, to] = extent(
     layerOf(stack, cavity.floor).polygon.map((p) => ({

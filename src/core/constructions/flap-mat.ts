@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Polygon } from '../geometry';
 import { inches, mm, stepOf } from '../length';
 import { drawPiece, ring, type Trim } from '../pattern';
-import { built, EASE, givenPiece, place, refuse, segment, partCure } from './building';
+import { built, EASE, basePiece, place, refuse, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { rounded } from './corners';
 import { lengthOption } from './options';
@@ -111,7 +111,7 @@ function build(brief: Brief<Options>): BuildResult {
         folds: [],
         trims,
       }),
-      givenPiece('flap', 'flap', { width: mm(base), height: mm(Math.max(depth, 1)) }, flap),
+      basePiece('flap', 'flap', { width: mm(base), height: mm(Math.max(depth, 1)) }, flap),
     ],
     assembly: [
       place('lay-mat', 'Lay the mat on the flap, the same border all round', {
@@ -124,6 +124,7 @@ function build(brief: Brief<Options>): BuildResult {
         gluedTo: ['flap'],
       }),
     ],
+    claims: [{ kind: 'reveal', mat: 'mat', on: 'flap' }],
     front: 'above',
   });
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect } from '../pattern';
-import { built, EASE, givenPiece, place, refuse, segment, partCure } from './building';
+import { built, EASE, basePiece, place, refuse, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { lengthOption } from './options';
 import { onMark, tooLarge } from './sizing';
@@ -36,7 +36,7 @@ function build(brief: Brief<Options>): BuildResult {
         panels: [{ id: 'mat', name: 'mat', polygon: rect(0, 0, size.width, size.height) }],
         folds: [],
       }),
-      givenPiece('panel', 'panel', panel),
+      basePiece('panel', 'panel', panel),
     ],
     assembly: [
       place('lay-mat', 'Lay the mat on the panel, the same border all round', {
@@ -49,6 +49,7 @@ function build(brief: Brief<Options>): BuildResult {
         gluedTo: ['panel'],
       }),
     ],
+    claims: [{ kind: 'reveal', mat: 'mat', on: 'panel' }],
     front: 'above',
   });
 }

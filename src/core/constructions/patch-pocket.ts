@@ -11,7 +11,7 @@ import {
   NOTCH_SCHOOLS,
   notchWhenOption,
   fold,
-  givenPiece,
+  basePiece,
   LEFT,
   optionGrip,
   place,
@@ -71,7 +71,7 @@ function build(brief: Brief<Options>): BuildResult {
       { id: 's-tab-3', between: ['pocket', 'tab-3'] },
     ],
   });
-  const page = givenPiece('page', 'page', { width: mm(W + 2 * PAGE), height: mm(H + 2 * PAGE) });
+  const page = basePiece('page', 'page', { width: mm(W + 2 * PAGE), height: mm(H + 2 * PAGE) });
   return built({
     ...PLAIN,
     pieces: [piece, page],

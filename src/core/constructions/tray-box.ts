@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { inches, mm } from '../length';
-import { built, EASE, optionGrip, refuse, RIGHT, roomGrip, UP, partCure } from './building';
+import { built, EASE, optionGrip, refuse, RIGHT, roomGrip, UP } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { depthFor, depthOption, layLiner, lidCures, LINER, linerPiece, putLidOn } from './lids';
 import { choiceOption, lengthOption, yesNoOption } from './options';

@@ -1,5 +1,5 @@
 import { mm } from '../length';
-import { companionsOf, type Design, type Made } from '../plan';
+import { companionsOf, paperOf, type Design, type Made } from '../plan';
 import { answerBy } from './answer';
 import type { CutList, CutPiece } from './cut-list';
 import { largestFirst, MANNERS } from './fill';
@@ -16,26 +16,26 @@ export interface Need {
  * The blanks one copy of a design takes, mm: its own pieces, not those the maker has already, and the companions it
  * asks for. On paper with a right way up each lies as the design turns it, and may not be turned.
  */
-export function blanksOf(made: Made, design: Pick<Design, 'companions' | 'graduation' | 'paper'>): CutPiece[] {
-  const { directional, turn } = design.paper;
-  const own = made.pieces
-    .filter(({ piece }) => !piece.given)
-    .map(({ piece: { name, blank } }): CutPiece => {
-      const across = directional && turn % 2 === 1;
-      return {
-        name,
-        width: across ? blank.height : blank.width,
-        height: across ? blank.width : blank.height,
-        quantity: 1,
-        turn: !directional,
-      };
-    });
-  const more = companionsOf(made, design).map(({ title, width, height }): CutPiece => ({
-    name: title.toLowerCase(),
-    width,
-    height,
-    quantity: 1,
-    turn: !directional,
+export function blanksOf(
+  made: Made,
+  design: Pick<Design, 'companions' | 'graduation' | 'paper' | 'papers'>,
+): CutPiece[] {
+  const own = made.pieces.map(({ piece: { name, blank, quantity } }): CutPiece => {
+    const { directional, turn } = paperOf(design, name);
+    const across = directional && turn % 2 === 1;
+    return {
+      name,
+      width: across ? blank.height : blank.width,
+      height: across ? blank.width : blank.height,
+      quantity,
+      turn: !directional,
+    };
+  });
+  const more = companionsOf(made, design).map(({ piece: { name, blank, quantity } }): CutPiece => ({
+    name,
+    ...blank,
+    quantity,
+    turn: !design.paper.directional,
   }));
   return [...own, ...more];
 }

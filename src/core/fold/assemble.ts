@@ -19,6 +19,8 @@ import { flatStack, hasPanel, layerOf, levelOf, type Joint, type Stack } from '.
 
 /** Flat work, and the glue that goes with it. */
 interface FlatStep extends StepBasics {
+  /** Done before it was bought: carried out like any other, and told to nobody. */
+  readonly bought?: true;
   /** Panels the moving paper is glued to as it comes down. */
   readonly gluedTo?: readonly string[];
   /** Where alone the glue goes, on the flat sheet of the moving paper; all that meets when left out. */
@@ -118,10 +120,10 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
           : [];
       });
     const stack = { ...done.stack, joints: [...done.stack.joints, ...joints] };
-    stages.push({ step, moving: done.moving, before: done.before, stack, contacts, joints });
+    if (!step.bought) stages.push({ step, moving: done.moving, before: done.before, stack, contacts, joints });
     piles = [...piles.filter((pile) => !done.used.includes(pile)), stack];
   }
-  const main = pieces.find((piece) => !piece.given) ?? pieces[0]!;
+  const main = pieces.find(({ source }) => source === 'made') ?? pieces[0]!;
   const finished = pileWith(main.panels[0]!.id);
   const standing =
     rising < 0 ? null : raiseAll(pieces, [finished, ...piles.filter((pile) => pile !== finished)], steps.slice(rising));

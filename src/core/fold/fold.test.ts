@@ -51,6 +51,7 @@ const hinge = (
 const piece = (panels: Panel[], hinges: Hinge[]): Piece => ({
   name: 'strip',
   quantity: 1,
+  source: 'made',
   blank: { width: mm(300), height: mm(100) },
   panels,
   hinges,

@@ -80,16 +80,28 @@ export function foldedBox(stack: Stack, view: View): Box {
 export const layersAt = (stack: Stack, p: Point<'folded'>): readonly Layer[] =>
   stack.layers.filter((layer) => contains(layer.polygon, p));
 
-/** Most layers anywhere, counted at the middles of every pair's overlap: where paper is thickest a pair overlaps. */
-export function mostLayers(stack: Stack): number {
-  const boxed = stack.layers.map(({ polygon }) => ({ polygon, box: boxOf(polygon) }));
+/** Most layers anywhere. */
+export const mostLayers = (stack: Stack): number =>
+  Math.max(
+    1,
+    thickestPile(stack, () => 1),
+  );
+
+/**
+ * The thickest place of a pile, counted at the middles of every pair's overlap: where paper is thickest a pair overlaps.
+ * @param each what a layer of that piece counts: its caliper, or one
+ */
+export function thickestPile(stack: Stack, each: (piece: string) => number): number {
+  const boxed = stack.layers.map(({ polygon, piece }) => ({ polygon, box: boxOf(polygon), counts: each(piece) }));
   const count = (p: Point<'folded'>): number =>
     boxed.reduce(
-      (sum, { polygon, box }) =>
-        p.x < box.minX || p.x > box.maxX || p.y < box.minY || p.y > box.maxY || !contains(polygon, p) ? sum : sum + 1,
+      (sum, { polygon, box, counts }) =>
+        p.x < box.minX || p.x > box.maxX || p.y < box.minY || p.y > box.maxY || !contains(polygon, p)
+          ? sum
+          : sum + counts,
       0,
     );
-  let most = 1;
+  let most = boxed.reduce((thickest, { counts }) => Math.max(thickest, counts), 0);
   boxed.forEach((a, i) => {
     for (let j = i + 1; j < boxed.length; j++) {
       if (!boxesMeet(a.box, boxed[j]!.box)) continue;

@@ -64,7 +64,16 @@ test('waste cut off at two places is two cuts of one name and counts once', () =
   expect(wasteOf(piece).map(area)).toEqual([expect.closeTo(2000, 3), expect.closeTo(2000, 3)]);
 });
 
-test('what the maker has already is marked as given', () => {
-  const page = drawPiece({ name: 'page', blank, panels: [panel('page', rect(0, 0, 100, 60))], folds: [], given: true });
-  expect(page.given).toBe(true);
+test('a piece is made unless it is told to be there already', () => {
+  const page = drawPiece({
+    name: 'page',
+    blank,
+    panels: [panel('page', rect(0, 0, 100, 60))],
+    folds: [],
+    source: 'base',
+  });
+  expect(page.source).toBe('base');
+  expect(drawPiece({ name: 'card', blank, panels: [panel('card', rect(0, 0, 100, 60))], folds: [] }).source).toBe(
+    'made',
+  );
 });

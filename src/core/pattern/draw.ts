@@ -22,6 +22,7 @@ import {
   type Panel,
   type Piece,
   type Slit,
+  type Source,
   type Trim,
 } from './piece';
 import { drawable, drawableBlank } from './undrawable';
@@ -57,7 +58,10 @@ export interface Drawing {
   readonly slits?: readonly SlitLine[];
   /** Notches a board punches; what they take is not found as waste. */
   readonly notches?: readonly Notch[];
-  readonly given?: boolean;
+  /** `made` unless told. */
+  readonly source?: Source;
+  /** 1 unless told. */
+  readonly quantity?: number;
 }
 
 /**
@@ -72,7 +76,8 @@ export function drawPiece({
   trims = [],
   slits = [],
   notches = [],
-  given,
+  source = 'made',
+  quantity = 1,
   ...drawing
 }: Drawing): Piece {
   drawableBlank(name, blank);
@@ -100,7 +105,7 @@ export function drawPiece({
   );
   return {
     name,
-    quantity: 1,
+    quantity,
     blank,
     panels,
     hinges,
@@ -109,7 +114,7 @@ export function drawPiece({
     trims: [...found, ...trims],
     holes: [],
     slits: cuts,
-    ...(given ? { given } : {}),
+    source,
   };
 }
 

@@ -85,8 +85,15 @@ export interface Slit {
 }
 
 /** A flat piece of paper: its blank, the panels on it, the hinges between them and what is cut away. */
+/**
+ * Where a piece comes from: cut and scored for this thing; bought or had, and part of it; or there already and only
+ * fixed to (a page, a panel): measured against, never counted in size, layers or print.
+ */
+export type Source = 'made' | 'bought' | 'base';
+
 export interface Piece {
   readonly name: string;
+  /** How many alike one thing takes; the first of them is folded for all. */
   readonly quantity: number;
   readonly blank: Blank;
   readonly panels: readonly Panel[];
@@ -95,8 +102,7 @@ export interface Piece {
   readonly trims: readonly Trim[];
   readonly holes: readonly Hole[];
   readonly slits: readonly Slit[];
-  /** True for what the maker has already: the page a pocket is glued to. It is neither cut nor counted. */
-  readonly given?: boolean;
+  readonly source: Source;
 }
 
 const rectangle = ({ width, height }: Blank): Polygon<'sheet'> => [

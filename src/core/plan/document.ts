@@ -162,8 +162,8 @@ export function planDocument(
   return {
     ...head,
     pieces: made.pieces.map((part) => pieceDocument(made, part)),
-    given: built.pieces.flatMap(({ given, name, quantity, blank: { width, height } }) =>
-      given ? [{ name, quantity, width, height }] : [],
+    given: built.pieces.flatMap(({ source, name, quantity, blank: { width, height } }) =>
+      source !== 'made' ? [{ name, quantity, width, height }] : [],
     ),
     assembly: [...placed(made, steps), ...setDown(made, steps)],
     joins: (folded.standing?.finished ?? folded.finished).joints.flatMap((joint) =>

@@ -3,13 +3,14 @@ export {
   constructionOptions,
   designSchema,
   issuesOf,
+  paperOf,
   parseDocument,
   readDesign,
   type Design,
   type DesignInput,
   type Issue,
 } from './design/design';
-export { givenPieces, ownPaper, panelName, planFor, viewOf, type Made, type MadePiece, type Plan } from './plan';
+export { basePieces, ownPaper, panelName, planFor, viewOf, type Made, type MadePiece, type Plan } from './plan';
 export {
   ADHESIVES,
   CLOSURES,

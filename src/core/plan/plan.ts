@@ -3,8 +3,8 @@ import {
   assemble,
   facesView,
   foldedBox,
-  mostLayers,
   roomAxes,
+  thickestPile,
   type Folded,
   type Size3,
   type Stack,
@@ -15,7 +15,7 @@ import { boxOf3, seenFrom } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Piece } from '../pattern';
 import { differences, programmeFor, simulate, type Fault, type Programme } from '../tools';
-import { briefFor, type Design } from './design/design';
+import { briefFor, paperOf, type Design } from './design/design';
 
 /** A piece to be cut, with the moves that make it. */
 export interface MadePiece {
@@ -62,7 +62,7 @@ export function planFor(design: Design): Plan {
   const { built } = result;
   const folded = result.folded ?? assemble(built.pieces, built.assembly);
   const pieces = built.pieces
-    .filter((piece) => !piece.given)
+    .filter(({ source }) => source === 'made')
     .map((piece): MadePiece => {
       const programme = programmeFor(piece, built.start, design.tool);
       return { piece, programme, toolFaults: differences(simulate(piece.blank, design.tool, programme.moves), piece) };
@@ -92,14 +92,14 @@ export function planFor(design: Design): Plan {
 function finishedSize(
   built: Built,
   folded: Folded,
-  { paper, thickness }: Pick<Design, 'paper' | 'thickness'>,
+  { thickness, ...design }: Pick<Design, 'paper' | 'papers' | 'thickness'>,
 ): Made['finished'] {
   const [cavity] = built.cavities;
   if (folded.standing && cavity?.kind === 'box') {
     const { finished } = folded.standing;
     const axes = roomAxes(finished, cavity);
-    const given = givenPieces(built);
-    const own = finished.leaves.filter((l) => !given.has(l.piece) && !built.proud.includes(l.panel.id));
+    const base = basePieces(built);
+    const own = finished.leaves.filter((l) => !base.has(l.piece) && !built.proud.includes(l.panel.id));
     const [low, high] = boxOf3(own.flatMap((l) => l.corners).map((p) => seenFrom(axes, p)));
     const [across, deep, up] = [high.x - low.x, high.y - low.y, high.z - low.z].map((v) => mm(v)) as [Mm, Mm, Mm];
     return cavity.onEdge
@@ -112,18 +112,18 @@ function finishedSize(
   return {
     ...turned(cavity, outline),
     depth: mm(0),
-    thickness: mm(mostLayers(own) * paper.caliper + (cavity ? thickness : 0)),
+    thickness: mm(thickestPile(own, (piece) => paperOf(design, piece).caliper) + (cavity ? thickness : 0)),
   };
 }
 
-/** The pieces the maker has already. */
-export const givenPieces = (built: Built): ReadonlySet<string> =>
-  new Set(built.pieces.filter((piece) => piece.given).map((piece) => piece.name));
+/** The pieces that were there already, which the thing is only fixed to. */
+export const basePieces = (built: Built): ReadonlySet<string> =>
+  new Set(built.pieces.filter(({ source }) => source === 'base').map(({ name }) => name));
 
-/** A pile without what the maker had already. */
+/** A pile without what was there already. */
 export function ownPaper(stack: Stack, built: Built): Stack {
-  const given = givenPieces(built);
-  return given.size === 0 ? stack : { ...stack, layers: stack.layers.filter((layer) => !given.has(layer.piece)) };
+  const base = basePieces(built);
+  return base.size === 0 ? stack : { ...stack, layers: stack.layers.filter((layer) => !base.has(layer.piece)) };
 }
 
 /** How a pile of this holder is looked at: the first cavity's mouth at the top, where it has one. */

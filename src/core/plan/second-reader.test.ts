@@ -7,7 +7,7 @@ import { contentsFirst, planOf } from '../../../tests/helpers/designs';
 import { runs } from '../../../tests/helpers/runs';
 import { disagreements } from '../../../tests/helpers/disagreements';
 import { CONSTRUCTIONS } from '../constructions';
-import { checksOf, planDocument, type Plan, type PlanDocument } from '.';
+import { checksOf, planDocument, type PlanDocument } from '.';
 
 describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s, read by a second reader', (name, construction) => {
   test.each([0, 6])('folds as its document says, contents %s mm thick', (thickness) => {

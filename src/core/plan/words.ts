@@ -106,10 +106,6 @@ const SENTENCES: Words<PlanFacts> = {
     level === 'pass'
       ? `It slides with ${say(value)} of room and stays on.`
       : `With ${say(value)} of room it would slip off by itself. Keep it under ${say(limit)}.`,
-  reveal: ({ level, value, about: { on } }, say) =>
-    level === 'pass'
-      ? `The border shows ${say(value)} all round at least.`
-      : `The mat sticks out past the ${on} by ${say(-value)}.`,
   'finished-size': ({ about: { width, height } }, say) => `Comes out ${say(width)} × ${say(height)}.`,
   overhang: ({ level, value, about: { panel } }, say) =>
     level === 'pass'

@@ -7,7 +7,7 @@ import { foldedBox, layersAt, type Stack, type View } from '@/core/fold';
 import { formatLength, mm, type Graduation, type Units } from '@/core/length';
 import {
   closurePlan,
-  givenPieces,
+  basePieces,
   panelName,
   printMap,
   viewOf,
@@ -124,7 +124,7 @@ function Faces({ made, design, units, graduation }: FoldedViewProps) {
   const scale = Math.max(0.2, Math.min(scaleFor(side ? 2 : 1), 4));
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   const front = made.built.front;
-  const given = givenPieces(made.built);
+  const given = basePieces(made.built);
   const window = last ? windowOnFront(made, design) : null;
   const closure = last ? closurePlan(made, design) : null;
   const here = probe ? layersAt(stack, pointFrom(view, probe)) : [];

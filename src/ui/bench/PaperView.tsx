@@ -8,7 +8,7 @@ import type { Point } from '@/core/geometry';
 import { formatLength, mm, roundTo, stepOf, type Graduation, type Mm, type Units } from '@/core/length';
 import { blankPolygon, outlineOf } from '@/core/pattern';
 import {
-  givenPieces,
+  basePieces,
   onPaper,
   ownPaper,
   printMap,
@@ -241,7 +241,7 @@ export function PaperView({ made, design, units, graduation, onChange }: PaperVi
               y={2}
               arrows={paper.directional ? paper.turn : null}
               window={landed?.region}
-              given={givenPieces(made.built)}
+              given={basePieces(made.built)}
             />
           </svg>
           <figcaption>

@@ -3,7 +3,7 @@ import { foldedBox, hasPanel, inView, layerOf } from '@/core/fold';
 import { apply, type Point } from '@/core/geometry';
 import { edgeLength, onEdge } from '@/core/pattern';
 import {
-  givenPieces,
+  basePieces,
   glueAreas,
   keepDry,
   stillStep,
@@ -114,7 +114,7 @@ function PartFolded({ picture, made, design, size: side }: Sized & { picture: Ex
   const [left, top] = place({ x: (inside.width + contents.width) / 2, y: -0.45 * contents.height });
   return (
     <g>
-      <FoldedFace {...face} given={givenPieces(built)} />
+      <FoldedFace {...face} given={basePieces(built)} />
       {dry.length > 0 && <path d={ringsPath(dry, place)} className={styles.dry} />}
       {glue.length > 0 && <path d={ringsPath(glue, place)} className={styles.glue} />}
       {picture.inserting && (
@@ -143,7 +143,7 @@ function PartStanding({
   const scale = Math.min((side - 8) / width, (side - 8) / height);
   return (
     <span className={styles.standing} style={{ width: side, height: side }}>
-      <Still faces={faces} scale={scale} given={givenPieces(made.built)} />
+      <Still faces={faces} scale={scale} given={basePieces(made.built)} />
     </span>
   );
 }

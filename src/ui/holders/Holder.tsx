@@ -7,7 +7,7 @@ import { foldedBox } from '@/core/fold';
 import { formatLength, inches, mm } from '@/core/length';
 import {
   consequenceOf,
-  givenPieces,
+  basePieces,
   pictureOf,
   planFor,
   readDesign,
@@ -161,7 +161,7 @@ function BothFaces({ made }: { made: Made }) {
     return (
       <figure key={face}>
         <svg width={width * scale + 4} height={height * scale + 4} role="img" aria-label={name}>
-          <FoldedFace stack={stack} view={view} face={face} scale={scale} x={2} y={2} given={givenPieces(built)} />
+          <FoldedFace stack={stack} view={view} face={face} scale={scale} x={2} y={2} given={basePieces(built)} />
         </svg>
         <figcaption>{name}</figcaption>
       </figure>

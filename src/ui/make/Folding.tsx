@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { stillOf, type Leaf } from '@/core/fold';
 import {
   concernedIn,
-  givenPieces,
+  basePieces,
   momentsOf,
   panelName,
   seenAt,
@@ -63,7 +63,7 @@ export function Folding({ made, design, step }: FoldingProps) {
       height: Math.max(...sizes.map(({ height }) => height)),
     };
   }, [moment]);
-  const given = useMemo(() => givenPieces(made.built), [made]);
+  const given = useMemo(() => basePieces(made.built), [made]);
   const under = step.layer ? panelName(made.built, step.layer) : null;
   return (
     <div className={styles.folding}>

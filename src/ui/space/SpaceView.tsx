@@ -3,7 +3,7 @@
 import { Spin } from 'antd';
 import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { givenPieces, momentsOf, seenAt, type Design, type Made } from '@/core/plan';
+import { basePieces, momentsOf, seenAt, type Design, type Made } from '@/core/plan';
 import { StepSlider } from '../parts/StepSlider';
 import { useMedia } from '../shell/useMedia';
 import { Drawn } from './Drawn';
@@ -37,7 +37,7 @@ export function SpaceView({ made, design }: SpaceViewProps) {
     () => ({
       ...seenAt(moment, index === 0 ? 1 : at - index + 1),
       holes: made.built.pieces.flatMap((piece) => piece.holes),
-      given: givenPieces(made.built),
+      given: basePieces(made.built),
     }),
     [made, moment, index, at],
   );

@@ -29,7 +29,8 @@ export interface Thing {
   readonly folded: Folded;
   /** What the contents are sized for. */
   readonly cavity: Cavity | undefined;
-  readonly caliper: Mm;
+  /** How thick the paper of a piece is. */
+  readonly caliper: (piece: string) => Mm;
   /** What a maker calls a panel. */
   readonly name: (panel: string) => string;
 }

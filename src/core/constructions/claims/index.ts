@@ -7,6 +7,7 @@ import { facing } from './facing';
 import { laps } from './laps';
 import { lid } from './lid';
 import { penLoop } from './pen-loop';
+import { reveal } from './reveal';
 import { slides } from './slides';
 import { tie } from './tie';
 import { tipsTurned } from './tips-turned';
@@ -27,6 +28,7 @@ export { leastOf } from './laps';
 export { penTaken } from './pen-loop';
 
 const KINDS = {
+  reveal,
   laps,
   facing,
   slides,

@@ -27,10 +27,10 @@ const FAMILIAR = inches(1 / 8);
 export const lid: ClaimType<Lid, LidFacts> = {
   of: 'standing',
   measure: (pair, { folded, caliper }) => {
-    const ways = lidWays(folded.standing!.finished, pair);
+    const ways = lidWays(folded.standing!.finished, pair, caliper);
     return (['width', 'height'] as const).map((side) => {
-      const { allowance, layers } = ways[side];
-      const takes = 2 * layers * caliper;
+      const { allowance, layers, thick } = ways[side];
+      const takes = 2 * thick;
       const value = allowance - takes;
       const exact = Math.abs(allowance) <= HAIR;
       const level: Level = exact ? 'note' : value < -HAIR ? 'fail' : value <= HAIR ? 'warn' : 'pass';

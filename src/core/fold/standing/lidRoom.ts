@@ -1,6 +1,6 @@
 import { boxOf3, seenFrom, type Point, type Pose, type Segment } from '../../geometry';
 import { reached } from '../hangsOn';
-import { mostLayers } from '../measure';
+import { thickestPile } from '../measure';
 import type { Stack } from '../stack';
 import { leafOf, type Leaf, type Standing } from './pose';
 import { roomAxes, roomOver } from './boxRoom';
@@ -19,8 +19,9 @@ export interface LidPair {
 export interface LidWay {
   /** The lid's inside less the box's, as scored, mm. */
   readonly allowance: number;
-  /** Layers of paper between the box's inside and the lid's wall, on one side: the most anywhere. */
+  /** Layers of paper between the box's inside and the lid's wall, on one side: the most anywhere; and how thick. */
   readonly layers: number;
+  readonly thick: number;
 }
 
 /** Walls that stand within this of a plane count as its layers, mm. */
@@ -28,8 +29,12 @@ const FLUSH = 0.5;
 /** Edges that should meet may stand this far apart, mm. */
 const MEET = 0.01;
 
-/** A lid on its box, both ways, read off how they stand. */
-export function lidWays(standing: Standing, pair: LidPair): { readonly width: LidWay; readonly height: LidWay } {
+/** A lid on its box, both ways, read off how they stand, and how thick the paper of each piece is, mm. */
+export function lidWays(
+  standing: Standing,
+  pair: LidPair,
+  caliper: (piece: string) => number,
+): { readonly width: LidWay; readonly height: LidWay } {
   const box = reached(standing, [pair.inner]);
   const lid = reached(standing, [pair.outer]);
   const axes = roomAxes(standing, { floor: pair.inner, across: pair.across });
@@ -41,32 +46,43 @@ export function lidWays(standing: Standing, pair: LidPair): { readonly width: Li
   const ofLid = standing.leaves.filter((l) => lid.has(l.panel.id));
   const way = (axis: 'x' | 'y'): LidWay => {
     // The thicker of two opposite walls; inside the lid its own wall is the last layer, and is not counted.
-    const boxLayers = [least, most].map((end) => layersBeside(inBox, axes, axis, end[axis]));
-    const lidLayers = [over.least, over.most].map((end) => layersBeside(ofLid, over.axes, axis, end[axis]) - 1);
+    const between = (each: (piece: string) => number): number => {
+      const ofBox = [least, most].map((end) => thickestBeside(inBox, axes, axis, end[axis], each));
+      const lidWall = each(ofLid[0]!.piece);
+      const inLid = [over.least, over.most].map((end) => thickestBeside(ofLid, over.axes, axis, end[axis], each));
+      return Math.max(...ofBox) + Math.max(...inLid) - lidWall;
+    };
     return {
       allowance: over.most[axis] - over.least[axis] - (most[axis] - least[axis]),
-      layers: Math.max(...boxLayers) + Math.max(...lidLayers),
+      layers: between(() => 1),
+      thick: between(caliper),
     };
   };
   return { width: way('x'), height: way('y') };
 }
 
-/** Layers that stand at one wall of a box: the most at any place of it. */
-function layersBeside(leaves: readonly Leaf[], axes: Pose, axis: 'x' | 'y', at: number): number {
+/** What stands at one wall of a box: the thickest place of it, each layer counting what its piece does. */
+function thickestBeside(
+  leaves: readonly Leaf[],
+  axes: Pose,
+  axis: 'x' | 'y',
+  at: number,
+  each: (piece: string) => number,
+): number {
   const other = axis === 'x' ? 'y' : 'x';
   const layers = leaves.flatMap((l) => {
     const corners = l.corners.map((p) => seenFrom(axes, p));
     return corners.every((p) => Math.abs(p[axis] - at) < FLUSH)
-      ? [corners.map((p): Point<'folded'> => ({ x: p[other], y: p.z }))]
+      ? [{ piece: l.piece, polygon: corners.map((p): Point<'folded'> => ({ x: p[other], y: p.z })) }]
       : [];
   });
   if (layers.length === 0) return 0;
   const pile: Stack = {
     hinges: [],
     joints: [],
-    layers: layers.map((polygon, i) => ({ piece: '', panel: String(i), map: [1, 0, 0, 1, 0, 0], up: 'A', polygon })),
+    layers: layers.map((layer, i) => ({ ...layer, panel: String(i), map: [1, 0, 0, 1, 0, 0], up: 'A' })),
   };
-  return mostLayers(pile);
+  return thickestPile(pile, each);
 }
 
 /** How far two panels' edges lie on each other in space, mm: the longest stretch shared; 0 when they do not meet. */

@@ -353,10 +353,12 @@ describe('a lid', () => {
   });
 
   test('its allowance and the layers it goes round are counted wall by wall', () => {
-    const { width, height } = lidWays(lidded(4).finished, pair);
+    const { width, height } = lidWays(lidded(4).finished, pair, (piece) => (piece.startsWith('lid') ? 0.3 : 1));
     expect([width.allowance, height.allowance]).toEqual([expect.closeTo(4, 6), expect.closeTo(4, 6)]);
     // Left and right: the box's wall with its tab inside, and the lid's own tab inside the lid's wall. Near and far: a wall.
     expect([width.layers, height.layers]).toEqual([3, 1]);
+    // Of the box's paper twice and of the lid's once; of the box's once.
+    expect([width.thick, height.thick]).toEqual([expect.closeTo(2.3, 9), expect.closeTo(1, 9)]);
   });
 
   test('where one wall of two is thicker, that one is counted', () => {
@@ -384,7 +386,7 @@ describe('a lid', () => {
         gluedTo: [wall],
       };
       const raised = standing([tray(), patch, tray('lid-', 4)], [patched, ...raising(), ...raising('lid-'), lidOn]);
-      const { width, height } = lidWays(raised.finished, pair);
+      const { width, height } = lidWays(raised.finished, pair, () => 1);
       expect([width.layers, height.layers]).toEqual([4, 1]);
     }
   });

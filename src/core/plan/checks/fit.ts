@@ -1,5 +1,4 @@
 import type { Ease } from '../../constructions';
-import { anticlockwise, distance, sideOf } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
 import type { Design } from '../design/design';
 import type { Made, Plan } from '../plan';
@@ -8,10 +7,10 @@ import { check, curesFor, fromContents, HAIR, type Check, type Level, type Remed
 /** A band with more room than this falls off by itself, mm. Common practice 1/4 in. */
 const LOOSE = inches(1 / 4);
 
-/** What the contents have of room, or what of a mat shows. */
+/** What the contents have of room. */
 export function fitChecks({ design }: Plan, made: Made): Check[] {
   const [hold] = made.holds;
-  if (!hold) return [...revealChecks(made), ...finishedCheck(made)];
+  if (!hold) return [];
   const { cavity, limits, opens } = hold;
   const gusset = opens === null ? [] : [gussetCheck(design, opens)];
   const inBox = cavity.kind === 'box';
@@ -77,23 +76,3 @@ function gussetCheck(design: Design, opens: Mm): Check {
     narrow ? curesFor(design, 'gusset', design.thickness) : [],
   );
 }
-
-/** A mat's border on what it lies on: the least of it, all round. */
-function revealChecks({ built, folded }: Made): Check[] {
-  const given = built.pieces.find((piece) => piece.given);
-  if (!given) return [];
-  const base = folded.finished.layers.find((layer) => layer.piece === given.name)!;
-  const mat = folded.finished.layers.find((layer) => layer.piece !== given.name)!;
-  const rim = anticlockwise(base.polygon);
-  const reveal = Math.min(
-    ...rim.flatMap((from, i) => {
-      const to = rim[(i + 1) % rim.length]!;
-      return distance(from, to) < HAIR ? [] : mat.polygon.map((p) => sideOf({ from, to }, p));
-    }),
-  );
-  return [check('reveal', reveal < -HAIR ? 'fail' : 'pass', reveal, 0, { on: given.name })];
-}
-
-const finishedCheck = ({ finished }: Made): Check[] => [
-  check('finished-size', 'pass', finished.width, 0, { width: finished.width, height: finished.height }),
-];

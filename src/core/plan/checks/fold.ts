@@ -51,6 +51,10 @@ export function foldChecks({ design }: Plan, made: Made): Check[] {
   }
 
   checks.push(...claimChecks('pile', design, made));
+  // What holds nothing has its size to show for it.
+  const size = made.finished;
+  if (built.cavities.length === 0)
+    checks.push(check('finished-size', 'pass', size.width, 0, { width: size.width, height: size.height }));
 
   const problem = folded.problems[0];
   checks.push(

@@ -1,6 +1,6 @@
 import { mm, type Mm } from '../../length';
 import { edgeLength } from '../../pattern';
-import { constructionOptions, type Design } from '../design/design';
+import { constructionOptions, paperOf, type Design } from '../design/design';
 import { longestCut } from '../work/longest-cut';
 import type { Made, Plan } from '../plan';
 import { check, HAIR, type Check, type Remedy } from './check';
@@ -12,7 +12,7 @@ const SAME_SIZE = 0.3;
 export function kitChecks({ design }: Plan, { pieces }: Made): Check[] {
   const { kit } = design;
   const checks: Check[] = [];
-  const cuts = pieces.map(({ piece }) => longestCut(piece.blank, design.paper));
+  const cuts = pieces.map(({ piece }) => longestCut(piece.blank, paperOf(design, piece.name)));
   const cut = Math.max(...cuts);
   if (kit.trimmer !== undefined && cut > kit.trimmer + HAIR)
     checks.push(check('trimmer-end', 'note', cut, kit.trimmer, {}));

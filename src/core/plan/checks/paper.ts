@@ -1,4 +1,5 @@
-import type { Mm } from '../../length';
+import type { Blank, Piece } from '../../pattern';
+import { paperOf, type Design } from '../design/design';
 import { liesOn, smallestPaperFor, STIFF, THIN } from '../design/papers';
 import type { Made, Plan } from '../plan';
 import { printMap, turnFor, windowOnFront } from '../looks/print';
@@ -7,52 +8,48 @@ import { check, HAIR, type Check, type Remedy } from './check';
 /** Plain paper that shows on less than this share of the front is no fault. From memory. */
 const SEEN_SHARE = 0.1;
 
-/** Whether the paper is large enough, and how it takes folding. */
+/** Whether each paper is large enough for what is cut from it, and how it takes folding. */
 export function paperChecks({ design }: Plan, { pieces, finished }: Made): Check[] {
-  const { paper } = design;
-  const checks: Check[] = [];
-  if (paper.width !== undefined && paper.height !== undefined) {
-    const sheet = { width: paper.width, height: paper.height };
-    // Paper with a right way up is not turned to make room.
-    const lies = (blank: { width: Mm; height: Mm }): boolean => {
-      if (!paper.directional) return liesOn(blank, sheet);
-      const [w, h] = paper.turn % 2 === 0 ? [blank.width, blank.height] : [blank.height, blank.width];
-      return w <= sheet.width + HAIR && h <= sheet.height + HAIR;
-    };
-    const blanks = pieces.map(({ piece }) => piece.blank);
-    const over = blanks.find((blank) => !lies(blank));
-    const worst = over ?? blanks.reduce((a, b) => (a.width * a.height > b.width * b.height ? a : b));
-    const other = over ? smallestPaperFor(over) : null;
-    checks.push(
-      check(
-        'paper',
-        over ? 'fail' : 'pass',
-        Math.max(worst.width, worst.height),
-        Math.min(sheet.width, sheet.height),
-        {
-          width: sheet.width,
-          height: sheet.height,
-          other: other?.title ?? null,
-          blankWidth: worst.width,
-          blankHeight: worst.height,
-          turned: over !== undefined && liesOn(over, sheet),
-        },
-        other && !(over && liesOn(over, sheet))
-          ? [
-              {
-                code: 'other_paper',
-                name: other.title,
-                change: { paper: { ...paper, width: other.width, height: other.height } },
-              },
-            ]
-          : [],
-      ),
-    );
-  }
-  if (paper.caliper < THIN) checks.push(check('thin-paper', 'note', paper.caliper, THIN, {}));
-  if (paper.caliper > STIFF)
-    checks.push(check('stiff-paper', 'note', paper.caliper, STIFF, { thickness: finished.thickness }));
-  return checks;
+  const papers = [...new Set(pieces.map(({ piece }) => paperOf(design, piece.name)))];
+  return papers.flatMap((paper) => {
+    const cut = pieces.filter(({ piece }) => paperOf(design, piece.name) === paper).map(({ piece }) => piece);
+    // A paper that single pieces are cut from is told apart by them.
+    const at = paper === design.paper ? undefined : cut.map(({ name }) => name).join('-');
+    const checks = sizeChecks(paper, cut, at);
+    if (paper.caliper < THIN) checks.push(check('thin-paper', 'note', paper.caliper, THIN, {}, [], at));
+    if (paper.caliper > STIFF)
+      checks.push(check('stiff-paper', 'note', paper.caliper, STIFF, { thickness: finished.thickness }, [], at));
+    return checks;
+  });
+}
+
+/** Whether a paper of a known size is large enough for each of its blanks. */
+function sizeChecks(paper: Design['paper'], cut: readonly Piece[], at: string | undefined): Check[] {
+  if (paper.width === undefined || paper.height === undefined) return [];
+  const sheet = { width: paper.width, height: paper.height };
+  // Paper with a right way up is not turned to make room.
+  const lies = (blank: Blank): boolean => {
+    if (!paper.directional) return liesOn(blank, sheet);
+    const [w, h] = paper.turn % 2 === 0 ? [blank.width, blank.height] : [blank.height, blank.width];
+    return w <= sheet.width + HAIR && h <= sheet.height + HAIR;
+  };
+  const blanks = cut.map(({ blank }) => blank);
+  const over = blanks.find((blank) => !lies(blank));
+  const worst = over ?? blanks.reduce((a, b) => (a.width * a.height > b.width * b.height ? a : b));
+  const other = over && at === undefined ? smallestPaperFor(over) : null;
+  const turned = over !== undefined && liesOn(over, sheet);
+  const change = { paper: { ...paper, width: other?.width, height: other?.height } };
+  return [
+    check(
+      'paper',
+      over ? 'fail' : 'pass',
+      Math.max(worst.width, worst.height),
+      Math.min(sheet.width, sheet.height),
+      { ...sheet, other: other?.title ?? null, blankWidth: worst.width, blankHeight: worst.height, turned },
+      other && !turned ? [{ code: 'other_paper', name: other.title, change }] : [],
+      at,
+    ),
+  ];
 }
 
 /** What of the print shows, and which way up, with what would mend it. */
@@ -66,10 +63,12 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
         ? check('window-avoided', window.onBlank > 0.001 ? 'warn' : 'pass', window.onBlank, 0, {})
         : check('window', window.share < 0.999 ? 'note' : 'pass', window.share, 1, {}),
     );
-  if (paper.sided === 2 && !paper.directional) return checks;
+  const papers = made.pieces.map(({ piece }) => paperOf(design, piece.name));
+  if (papers.every(({ sided, directional }) => sided === 2 && !directional)) return checks;
   const shows = printMap(made, design);
-  if (paper.sided === 1) {
-    const plain = shows.filter((s) => s.side === 'A');
+  const ofPaper = ({ piece }: (typeof shows)[number]): Design['paper'] => paperOf(design, piece);
+  if (papers.some(({ sided }) => sided === 1)) {
+    const plain = shows.filter((s) => s.side === 'A' && ofPaper(s).sided === 1);
     // A notch lets a little of the inside be seen, and is meant to.
     const whole = shows.reduce((sum, s) => sum + (s.face === shows[0]!.face ? s.area : 0), 0);
     const onFront = plain.filter((s) => s.face === shows[0]!.face && s.area > SEEN_SHARE * whole);
@@ -89,13 +88,14 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
     );
   }
   const [front] = shows;
-  if (paper.directional && front) {
-    const turn = turnFor(front, paper.turn);
-    const right = turn !== null && turn === paper.turn;
+  if (front && ofPaper(front).directional) {
+    const own = ofPaper(front);
+    const turn = turnFor(front, own.turn);
+    const right = turn !== null && turn === own.turn;
     const remedies: Remedy[] =
-      turn === null || right
+      turn === null || right || own !== paper
         ? []
-        : [{ code: 'turn_blank', quarters: (turn - paper.turn + 4) % 4, change: { paper: { ...paper, turn } } }];
+        : [{ code: 'turn_blank', quarters: (turn - own.turn + 4) % 4, change: { paper: { ...paper, turn } } }];
     checks.push(
       check(
         'print-direction',
@@ -109,6 +109,7 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
     const wrong = shows.filter(
       (s) =>
         s.panel !== front.panel &&
+        ofPaper(s).directional &&
         Math.abs(s.turn - front.turn) > 0.5 &&
         Math.abs(Math.abs(s.turn - front.turn) - 180) < 0.5,
     );

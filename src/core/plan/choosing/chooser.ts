@@ -116,7 +116,7 @@ export function papersFor(
           {
             construction,
             design: read.design,
-            pieces: result.built.pieces.filter((piece) => !piece.given),
+            pieces: result.built.pieces.filter(({ source }) => source === 'made'),
             holds: result.built.cavities.length > 0,
           },
         ]

@@ -203,7 +203,13 @@ export interface Design {
   readonly decorate: readonly Decoration[];
   readonly graduation: Graduation;
   readonly options: unknown;
+  /** Papers of single pieces, by name; all others are of `paper`. */
+  readonly papers: Readonly<Record<string, Design['paper']>>;
 }
+
+/** The paper a piece is cut from. */
+export const paperOf = ({ paper, papers }: Pick<Design, 'paper' | 'papers'>, piece: string): Design['paper'] =>
+  papers[piece] ?? paper;
 
 /** Fills in what a checked document leaves open. */
 function complete(document: z.output<typeof designSchema>): Design {
@@ -249,6 +255,7 @@ function complete(document: z.output<typeof designSchema>): Design {
     decorate,
     graduation,
     options,
+    papers: {},
   };
 }
 

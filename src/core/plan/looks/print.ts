@@ -1,8 +1,8 @@
 import { inView, layerOf, roomAxes, seenAsPile, visibleFrom, type Side, type Stack, type View } from '../../fold';
 import { applyAll, area as areaOf, regionArea, sharedRegion, type Point, type Polygon, type Vec } from '../../geometry';
 import { outlineOf, type Blank } from '../../pattern';
-import type { Design } from '../design/design';
-import { givenPieces, ownPaper, panelName, viewOf, type Made } from '../plan';
+import { paperOf, type Design } from '../design/design';
+import { basePieces, ownPaper, panelName, pieceOf, viewOf, type Made } from '../plan';
 
 /** Visible specks smaller than this are rounding, mm². */
 const SPECK = 1;
@@ -13,6 +13,8 @@ export type Face = 'front' | 'back' | 'top' | 'bottom' | 'left' | 'right';
 /** A panel as it shows on the finished thing. */
 export interface Showing {
   readonly panel: string;
+  /** The piece it belongs to. */
+  readonly piece: string;
   readonly name: string;
   readonly face: Face;
   readonly side: Side;
@@ -51,8 +53,8 @@ function facePiles({ built, folded }: Made): readonly FacePile[] {
       { name: 'left', from: back(x), up: z },
       ...(built.front === 'above' ? [bottom] : [top]),
     ] as const;
-    const given = givenPieces(built);
-    const own = { ...finished, leaves: finished.leaves.filter((l) => !given.has(l.piece)) };
+    const base = basePieces(built);
+    const own = { ...finished, leaves: finished.leaves.filter((l) => !base.has(l.piece)) };
     return looks.map((look) => ({ face: look.name, stack: seenAsPile(own, look), view: UPRIGHT, from: 'above' }));
   }
   const stack = ownPaper(folded.finished, built);
@@ -66,16 +68,17 @@ function facePiles({ built, folded }: Made): readonly FacePile[] {
 }
 
 /** Every panel that shows on the finished thing's sides, the front first, the largest first on each. */
-export function printMap(made: Made, { paper }: Pick<Design, 'paper'>): readonly Showing[] {
+export function printMap(made: Made, design: Pick<Design, 'paper' | 'papers'>): readonly Showing[] {
   return facePiles(made).flatMap(({ face, stack, view, from }) =>
     visibleFrom(stack, from, view)
       .map(({ panel, side, region, turn }): Showing => ({
         panel,
+        piece: pieceOf(made.built, panel).name,
         name: panelName(made.built, panel),
         face,
         side,
         // The view looks into the pocket, so its up is the viewer's down; the blank may lie turned on the print.
-        turn: normal(turn + 180 - 90 * paper.turn),
+        turn: normal(turn + 180 - 90 * paperOf(design, pieceOf(made.built, panel).name).turn),
         area: regionArea(region),
         region,
       }))
@@ -135,7 +138,7 @@ export interface FrontWindow {
 }
 
 /** Where the marked window of the paper lands on the finished front; null without one. */
-export function windowOnFront(made: Made, design: Pick<Design, 'paper'>): FrontWindow | null {
+export function windowOnFront(made: Made, design: Pick<Design, 'paper' | 'papers'>): FrontWindow | null {
   const { window } = design.paper;
   if (!window) return null;
   const [front] = printMap(made, design);

@@ -42,7 +42,8 @@ export function decorating(what: Decoration, part: MadePiece, made: Made): Draft
 /** Cutting the blank. */
 export function cutStep(piece: Piece, made: Made, say: Say): Draft {
   const { width, height } = piece.blank;
-  const what = made.pieces.length > 1 ? `the ${piece.name}: ` : '';
+  const alike = piece.quantity > 1 ? `${piece.quantity} alike, each ` : '';
+  const what = made.pieces.length > 1 || alike ? `the ${piece.name}: ${alike}` : '';
   const square = Math.abs(width - height) < 1e-6;
   return {
     piece: piece.name,

@@ -1,4 +1,4 @@
-import type { Design } from '../design/design';
+import { paperOf, type Design } from '../design/design';
 import type { Adhesive } from '../design/extras';
 import { longestCut } from '../work/longest-cut';
 import { STIFF, THIN } from '../design/papers';
@@ -19,7 +19,7 @@ export function handled(step: Step, design: Design, glue: ReadonlyMap<string, Ad
   const [wide, high] = step.readings;
   const reaches =
     trimmed && wide !== undefined
-      ? longestCut({ width: wide.at, height: (high ?? wide).at }, design.paper) <= kit.trimmer! + 1e-6
+      ? longestCut({ width: wide.at, height: (high ?? wide).at }, paperOf(design, step.piece)) <= kit.trimmer! + 1e-6
       : false;
   return {
     ...step,
@@ -38,8 +38,9 @@ export function handled(step: Step, design: Design, glue: ReadonlyMap<string, Ad
   };
 }
 
-function howOf(step: Step, { paper, adhesive }: Design, glue: ReadonlyMap<string, Adhesive>): string {
-  const { caliper } = paper;
+function howOf(step: Step, design: Design, glue: ReadonlyMap<string, Adhesive>): string {
+  const { adhesive } = design;
+  const { caliper } = paperOf(design, step.piece);
   switch (step.action) {
     case 'cut':
       return step.phase === 'cut' ? 'Measure from a straight edge and a square corner.' : '';

@@ -1,18 +1,24 @@
 import { inches, mm, roundTo, type Mm } from '../../length';
+import { drawPiece, rect, type Piece } from '../../pattern';
 import type { Design } from '../design/design';
 import type { CompanionName } from '../design/extras';
 import { turned } from '../../fit';
 import type { Made } from '../plan';
 
-/** A small thing to make with a holder: a rectangle, where it is scored, and what it is for. */
-export interface Companion {
-  readonly name: CompanionName;
-  readonly title: string;
+interface Size {
   readonly width: Mm;
   readonly height: Mm;
   /** Scores across it, measured up from its near edge. */
   readonly scores: readonly Mm[];
   readonly holes: readonly { readonly x: Mm; readonly y: Mm; readonly diameter: Mm }[];
+}
+
+/** A small thing to make with a holder: a rectangle, where it is scored, and what it is for. */
+export interface Companion extends Size {
+  readonly name: CompanionName;
+  readonly title: string;
+  /** It as a piece that is cut, scored and punched like any other. */
+  readonly piece: Piece;
   /** What else it takes: ribbon, mm. */
   readonly ribbon: Mm;
   readonly note: 'pull' | 'border' | 'tie' | 'offcut' | 'wrap' | 'template' | 'clip';
@@ -34,7 +40,7 @@ export function companionsOf(
   const { inside, finished, built } = made;
   const seat = turned(built.cavities[0], inside);
   const plain = { scores: [], holes: [], ribbon: mm(0) };
-  const all: Record<CompanionName, () => Companion> = {
+  const all: Record<CompanionName, () => Omit<Companion, 'piece'>> = {
     'insert-card': () => ({
       ...plain,
       name: 'insert-card',
@@ -111,5 +117,35 @@ export function companionsOf(
       note: 'clip',
     }),
   };
-  return [...new Set(companions)].map((name) => all[name]()).filter(({ width, height }) => width > 0 && height > 0);
+  return [...new Set(companions)]
+    .map((name) => all[name]())
+    .filter(({ width, height, holes }) => width > 0 && height > 0 && holes.every((hole) => liesIn(hole, width, height)))
+    .map((companion) => ({ ...companion, piece: pieceFrom(companion) }));
+}
+
+/** A hole with paper all round it. */
+const liesIn = ({ x, y, diameter }: Size['holes'][number], width: number, height: number): boolean =>
+  Math.min(x, y, width - x, height - y) > diameter / 2;
+
+/** A rectangle with its scores and holes: panels from score to score. */
+function pieceFrom({ title, width, height, scores, holes }: Omit<Companion, 'piece'>): Piece {
+  const name = title.toLowerCase();
+  const rows = [0, ...scores, height];
+  const panels = rows.slice(1).map((top, i) => ({ id: `part-${i + 1}`, name, polygon: rect(0, rows[i]!, width, top) }));
+  const piece = drawPiece({
+    name,
+    blank: { width, height },
+    panels,
+    folds: scores.map((_, i) => ({ id: `s-${i + 1}`, between: [panels[i]!.id, panels[i + 1]!.id] as const })),
+  });
+  const panelAt = (y: number): string => panels[rows.findLastIndex((low) => low <= y)]!.id;
+  return {
+    ...piece,
+    holes: holes.map(({ x, y, diameter }, i) => ({
+      id: `hole-${i + 1}`,
+      panel: panelAt(y),
+      centre: { x, y },
+      diameter,
+    })),
+  };
 }

@@ -50,10 +50,10 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   const lastOn = new Map<string, string>();
   const floor = made.pieces.length * 2 + 1;
   stages.forEach(({ step, stack }, i) => {
-    const pieces = [...new Set(stack.layers.map(({ piece }) => piece))].filter((name) => own.has(name));
+    const pieces = [...new Set(stack.layers.map(({ piece }) => piece))];
     const after = pieces.flatMap((name) => [
-      `flat ${name}`,
-      ...design.decorate.map((what) => `${what} ${name}`),
+      // What is bought, or there already, is not cut or scored; it waits for what was done to it all the same.
+      ...(own.has(name) ? [`flat ${name}`, ...design.decorate.map((what) => `${what} ${name}`)] : []),
       ...(lastOn.has(name) ? [lastOn.get(name)!] : []),
     ]);
     work.push({
