@@ -1,10 +1,11 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm, stepOf } from '../length';
-import { drawPiece, rect, ring, type FoldLine, type Panel } from '../pattern';
+import { drawPiece, rect, ring, type FoldLine, type Panel, isSquare } from '../pattern';
 import { built, EASE, fold, LEFT, optionGrip, place, refuse, RIGHT, roomGrip, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, countOption, lengthOption } from './options';
-import { HAIR, insideFor, leftOver, OPEN, tooLarge } from './sizing';
+import { insideFor, leftOver, OPEN, tooLarge } from './sizing';
 
 const options = z.strictObject({
   pleats: countOption('Pleats on each side', 'At least two; the outermost are glued face to face.', 4, 2, 8),
@@ -40,7 +41,7 @@ function build(brief: Brief<Options>): BuildResult {
   // What the width comes to at least, whatever the pleats: rounding to marks may give more with these and less with others.
   let least = Infinity;
   if (blank) {
-    if (Math.abs(blank.width - blank.height) > 1e-6)
+    if (!isSquare(blank))
       return refuse({
         code: 'blank-not-square',
         value: mm(Math.max(blank.width, blank.height)),
@@ -55,14 +56,14 @@ function build(brief: Brief<Options>): BuildResult {
     const needed = Math.max(inside.width + 2 * k * q, 2 * inside.height);
     // Half the square must stand on a mark too.
     const step = 2 * stepOf(making.graduation);
-    S = step === 0 ? needed : Math.ceil(needed / step - 1e-6) * step;
+    S = step === 0 ? needed : Math.ceil(needed / step - TOLERANCE.length) * step;
   }
   const [W, H] = [S - 2 * k * q, S / 2];
-  if (W < 4 * q - HAIR || W < 3 * STRIP)
+  if (W < 4 * q - TOLERANCE.length || W < 3 * STRIP)
     return refuse(
       tooLarge('pleat', 'pleat', q, blank ? (S - 3 * STRIP) / (2 * k + 4) : W < 3 * STRIP ? 0 : Math.min(W, least) / 4),
     );
-  if (lid + spine > H + HAIR) return refuse(tooLarge('lid', 'lid', lid, H - spine));
+  if (lid + spine > H + TOLERANCE.length) return refuse(tooLarge('lid', 'lid', lid, H - spine));
   const [x1, x2] = [k * q, S - k * q];
   const panels: Panel[] = [
     { id: 'back', name: 'back', polygon: rect(x1, H, x2, S) },

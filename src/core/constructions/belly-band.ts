@@ -1,10 +1,11 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect } from '../pattern';
 import { built, EASE, fold, LEFT, place, refuse, RIGHT, roomGrip, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { lengthOption, openLengthOption } from './options';
-import { HAIR, insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
+import { insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
 
 const options = z.strictObject({
   breadth: lengthOption('Breadth', 'Of the band.', inches(3 / 2), { over: 0 }),
@@ -32,7 +33,7 @@ function build(brief: Brief<Options>): BuildResult {
     if (!width.ok) return refuse(width.refusal);
     W = width.length;
   } else W = insideFor(brief, OPEN).width;
-  if (lap > W + HAIR) return refuse(tooLarge('lap', 'lap', lap, blank ? blank.width / 3 : W));
+  if (lap > W + TOLERANCE.length) return refuse(tooLarge('lap', 'lap', lap, blank ? blank.width / 3 : W));
   // The strip is cut to the nearest mark; what the marks give the inside comes off the lap.
   const wanted = blank
     ? blank.width
@@ -41,7 +42,7 @@ function build(brief: Brief<Options>): BuildResult {
         brief,
       );
   const total = wanted - 2 * W >= lap / 2 ? wanted : 2 * W + lap;
-  const joined = !blank && sheetLength !== undefined && total > sheetLength + 1e-6;
+  const joined = !blank && sheetLength !== undefined && total > sheetLength + TOLERANCE.length;
   if (joined && sheetLength < W + lap)
     return refuse({ code: 'strip-too-short', value: sheetLength, limit: mm(W + lap) });
   const first = joined ? Math.min(W, onMark(sheetLength - W, brief, 'down')) : onMark((total - W) / 2, brief, 'up');

@@ -1,5 +1,5 @@
 import type { AssemblyFold, AssemblyPlace, AssemblyRaise, AssemblySet } from '../fold';
-import { sideOf, type Point, type Polygon, type Segment } from '../geometry';
+import { sideOf, type Point, type Polygon, type Segment, TOLERANCE } from '../geometry';
 import { inches, mm, type Mm } from '../length';
 import { blankPolygon, drawPiece, type Blank, type Piece, type Trim } from '../pattern';
 import type { BuildResult, Built, Cure, Ease, Grip, Refusal, School } from './construction';
@@ -164,7 +164,7 @@ export function roundedFlap(
   | { readonly ok: true; readonly polygon: Polygon<'sheet'>; readonly trims: readonly Trim[] }
   | { readonly ok: false; readonly refusal: Refusal } {
   if (radius === 0) return { ok: true, polygon: shape, trims: [] };
-  const outward = shape.some((p) => sideOf(foldLine, p) > 1e-6);
+  const outward = shape.some((p) => sideOf(foldLine, p) > TOLERANCE.length);
   const away = outward ? { from: foldLine.to, to: foldLine.from } : foldLine;
   const rounded = roundFree(shape, away, radius, `round-${id}`, name);
   if ('limit' in rounded)

@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
@@ -20,7 +21,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
-import { HAIR, OPEN, sizedInside, tooLarge } from './sizing';
+import { OPEN, sizedInside, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the side tab and of the bottom tab.', inches(1 / 2), { over: 0 }),
@@ -46,7 +47,7 @@ function build(brief: Brief<Options>): BuildResult {
   const sized = sizedInside(brief, OPEN, { width: [g, 2], height: [g] });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
-  if (2 * g > Math.min(W, H) + HAIR)
+  if (2 * g > Math.min(W, H) + TOLERANCE.length)
     return refuse(tooLarge('tab', 'tab', g, blank ? Math.min(blank.width / 5, blank.height / 3) : Math.min(W, H) / 2));
   const sheet = { width: mm(2 * W + g), height: mm(H + g) };
   // The marks of a given sheet may leave a strip over: it widens the tabs.

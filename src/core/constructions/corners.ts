@@ -1,4 +1,4 @@
-import { difference, roundCorners, sideOf, type Polygon, type Segment } from '../geometry';
+import { difference, roundCorners, sideOf, type Polygon, type Segment, TOLERANCE } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Trim } from '../pattern';
 
@@ -36,6 +36,6 @@ export function roundFree(
 ): Rounded {
   const depth = shape.map((p) => -sideOf(fold, p));
   const most = Math.max(...depth);
-  const outer = shape.map((_, i) => i).filter((i) => depth[i]! > most - 1e-6);
+  const outer = shape.map((_, i) => i).filter((i) => depth[i]! > most - TOLERANCE.length);
   return rounded(shape, outer, radius, id, name);
 }

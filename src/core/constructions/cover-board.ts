@@ -1,10 +1,11 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
 import { built, EASE, optionGrip, raise, refuse, segment, setDown, UP, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { lengthOption, openLengthOption, yesNoOption } from './options';
-import { HAIR, onMark, tooLarge } from './sizing';
+import { onMark, tooLarge } from './sizing';
 
 const options = z.strictObject({
   turnIn: lengthOption('Turn-in', 'What of the wrap lies on the board’s back.', inches(1 / 2), { over: 0 }),
@@ -38,7 +39,8 @@ function build(brief: Brief<Options>): BuildResult {
   // The board is as it is: nothing is rounded.
   const W = blank ? blank.width - round : contents!.width;
   const H = blank ? blank.height - round : contents!.height;
-  if (2 * turnIn > Math.min(W, H) - HAIR) return refuse(tooLarge('turnIn', 'turn-in', turnIn, Math.min(W, H) / 2));
+  if (2 * turnIn > Math.min(W, H) - TOLERANCE.length)
+    return refuse(tooLarge('turnIn', 'turn-in', turnIn, Math.min(W, H) / 2));
   const s = CORNER * Math.SQRT2 * t;
   if (s >= turnIn + t) return refuse(tooLarge('board', 'board', t, turnIn / (CORNER * Math.SQRT2 - 1)));
   const e = t + turnIn;

@@ -1,10 +1,11 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
 import { built, optionGrip, raise, refuse, RIGHT, roomGrip, segment, SLANT, UP, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { lengthOption, openLengthOption } from './options';
-import { HAIR, onMark, roomy, tooLarge } from './sizing';
+import { onMark, roomy, tooLarge } from './sizing';
 
 const options = z.strictObject({
   depth: openLengthOption(
@@ -68,7 +69,7 @@ function build(brief: Brief<Options>): BuildResult {
   // clear the front. The limit told answers both.
   const turns = b - CLEAR;
   const backLong = Math.min(long, Math.sqrt(Math.max(0, turns * turns - f * f)));
-  if (f > B + HAIR || backLong <= WING_TOP)
+  if (f > B + TOLERANCE.length || backLong <= WING_TOP)
     return refuse(tooLarge('frontHeight', 'front', f, Math.min(B, Math.sqrt(turns * turns - 4 * WING_TOP * WING_TOP))));
   // A tuck swings in between the walls, so it is no longer than they stand apart.
   const k = blank ? tucked : Math.min(tucked, depthTold - CLEAR);

@@ -1,14 +1,23 @@
 import { z } from 'zod';
 import type { AssemblyFold, AssemblyRaise } from '../fold';
-import { area, intersection, anticlockwise, type Point, type Polygon } from '../geometry';
+import { area, intersection, anticlockwise, type Point, type Polygon, TOLERANCE } from '../geometry';
 import { inches, mm, type Mm } from '../length';
-import { drawPiece, type FoldLine, type Hole, type Notch, type Panel, type Piece, type SlitLine } from '../pattern';
+import {
+  drawPiece,
+  type FoldLine,
+  type Hole,
+  type Notch,
+  type Panel,
+  type Piece,
+  type SlitLine,
+  isSquare,
+} from '../pattern';
 import { built, EASE, fold, raise, refuse } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Ease, type Refusal } from './construction';
 import { depthFor, depthOption, layLiner, lidCures, LINER, linerPiece, putLidOn } from './lids';
 import { choiceOption, lengthOption, openLengthOption, yesNoOption } from './options';
 import { marksRound } from './rounding';
-import { HAIR, onMark, tooLarge } from './sizing';
+import { onMark, tooLarge } from './sizing';
 
 const options = z.strictObject({
   setting: openLengthOption(
@@ -137,18 +146,18 @@ function build(brief: Brief<Options>): BuildResult {
 
 function fromPaper({ blank, making, options, thickness, ...brief }: Brief<Options>): BoxLayout | Refusal {
   const { width, height } = blank!;
-  if (Math.abs(width - height) > 1e-6)
+  if (!isSquare({ width, height }))
     return { code: 'blank-not-square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
   const { notch, offset } = making;
   const whole = { ...brief, blank, making, options, thickness } as Brief<Options>;
   const apart = onMark(Math.SQRT2 * depthFor(whole, options.depth), whole);
   const first = (options.setting ?? onMark((width - apart) / 2 - offset, whole, 'down')) + offset;
   const second = options.secondSetting === undefined ? first + apart : options.secondSetting + offset;
-  if (first <= notch / 2 + HAIR)
+  if (first <= notch / 2 + TOLERANCE.length)
     return options.setting === undefined
       ? { code: 'notch-off-sheet', value: width, limit: mm(apart + notch) }
       : { code: 'setting-off-sheet', value: options.setting, limit: mm(notch / 2 - offset) };
-  if (second >= width - notch / 2 - HAIR)
+  if (second >= width - notch / 2 - TOLERANCE.length)
     return options.secondSetting === undefined
       ? { code: 'notch-off-sheet', value: width, limit: mm(first + apart + notch / 2) }
       : { code: 'setting-off-sheet', value: options.secondSetting, limit: mm(width - notch / 2 - offset) };
@@ -171,8 +180,10 @@ function fromContents(brief: Brief<Options>, swapped: boolean): BoxLayout | Refu
     const wanted = want.need + Math.max(want.aim, want.least);
     const ease = (at: number): number => Math.SQRT2 * (at - base) - want.need;
     return marks(wanted / Math.SQRT2 + base)
-      .filter((at) => ease(at) >= want.least - HAIR)
-      .reduce((best, at) => (Math.abs(ease(at) - want.aim) < Math.abs(ease(best) - want.aim) - HAIR ? at : best));
+      .filter((at) => ease(at) >= want.least - TOLERANCE.length)
+      .reduce((best, at) =>
+        Math.abs(ease(at) - want.aim) < Math.abs(ease(best) - want.aim) - TOLERANCE.length ? at : best,
+      );
   };
   const first = nearest(short, (ideal) => marksRound(ideal, graduation, offset), notch / 2);
   const second = first + onMark(Math.SQRT2 * depthFor(brief, options.depth), brief, 'up');
@@ -292,7 +303,7 @@ function drawBox(prefix: string, name: string, layout: BoxLayout, tray: boolean,
       }
       flat.push(fold(id(`fold-flap-${k}`), `Fold the ${label} flat inwards`, [id(`s-flap-${k}`)], { gluedTo: [wall] }));
     } else {
-      const over = deep > 2 * reach + HAIR;
+      const over = deep > 2 * reach + TOLERANCE.length;
       // Short of the far wall, and with so much of a tip left that fingers can fold it.
       const stops = Math.min(2 * reach - CLEAR, deep - CLEAR);
       panels.push({ id: flap, name: label, polygon: over ? (cutAt(0, stops) ?? []) : house });

@@ -1,4 +1,4 @@
-import { area, direction, distance, sideOf, type Point, type Polygon, type Segment } from '../geometry';
+import { area, direction, distance, sideOf, type Point, type Polygon, type Segment, TOLERANCE } from '../geometry';
 import { inches, mm, roundTo, stepOf, type Mm } from '../length';
 import {
   drawable,
@@ -11,6 +11,7 @@ import {
   type Panel,
   type Piece,
   type Trim,
+  isSquare,
 } from '../pattern';
 import type { AssemblyFold } from '../fold';
 import { PLAIN, type Brief, type BuildResult, type Ease, type Grip, type Refusal, type Start } from './construction';
@@ -60,7 +61,7 @@ const tidy = (length: Mm): Mm => mm(Math.round(length * 1e6) / 1e6);
 /** Paper first: the sheet as given, set where told or at half its side (as the board's ruler reads it). */
 function fromPaper({ blank, making, options }: Brief<SquareOptions>): SquareLayout | Refusal {
   const { width, height } = blank!;
-  if (Math.abs(width - height) > 1e-6)
+  if (!isSquare({ width, height }))
     return { code: 'blank-not-square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
   const { notch } = making;
   if (width <= 2 * notch) return { code: 'notch-off-sheet', value: width, limit: mm(2 * notch) };
@@ -77,7 +78,7 @@ function fromPaper({ blank, making, options }: Brief<SquareOptions>): SquareLayo
 /** Which edge's setting the board's ruler can show; measured on the sheet when it shows neither. */
 function reading({ rulerEnd, offset }: Brief['making'], p: Mm, q: Mm): Start {
   const shows = (position: number): boolean =>
-    rulerEnd !== null && position - offset <= rulerEnd + 1e-6 && position - offset > 0;
+    rulerEnd !== null && position - offset <= rulerEnd + TOLERANCE.length && position - offset > 0;
   if (shows(p)) return { edge: 1, reference: 'board' };
   if (shows(q)) return { edge: 2, reference: 'board' };
   return { edge: p <= q ? 1 : 2, reference: 'ruler' };
@@ -198,7 +199,7 @@ function draw(
     const straighten = (shape: Polygon<'sheet'>, line: Segment<'sheet'>, name: string): Polygon<'sheet'> => {
       const left = cutBack(shape, line);
       const off = cutBack(shape, reversed(line));
-      if (off.length > 2 && area(off) > 1e-6)
+      if (off.length > 2 && area(off) > TOLERANCE.length)
         trims.push({
           id: `trim-${id}`,
           name,
@@ -221,7 +222,7 @@ function draw(
     if (k === closing && options.tip !== 'point' && pointed) {
       const most = foldLength(k) / 2;
       const depth = measurable(options.tipDepth, 'nearest', making);
-      if (depth > most - 1e-6 || depth <= 0)
+      if (depth > most - TOLERANCE.length || depth <= 0)
         return { ok: false, refusal: { code: 'tip-too-deep', value: options.tipDepth, limit: mm(most) } };
       const line = parallel(fold, cornerDepth - depth);
       if (options.tip === 'folded') {
@@ -384,7 +385,7 @@ function toRim(line: Segment<'sheet'>, side: number): Segment<'sheet'> {
 
 /** The line of a cut with the waste on its right. */
 const wasteRight = (line: Segment<'sheet'>, off: Polygon<'sheet'>): Polygon<'sheet'> =>
-  off.some((p) => sideOf(line, p) > 1e-6) ? [line.to, line.from] : [line.from, line.to];
+  off.some((p) => sideOf(line, p) > TOLERANCE.length) ? [line.to, line.from] : [line.from, line.to];
 
 const FOLD_ORDER = ['s-tip', 's-side-1', 's-side-2', 's-bottom', 's-closing'];
 const foldOrder = (hinge: string): number => FOLD_ORDER.indexOf(hinge);
@@ -419,8 +420,8 @@ function cutBack(polygon: Polygon<'sheet'>, line: Segment<'sheet'>): Polygon<'sh
 
 /** The stretch of a line that runs along a part's rim. Throws `Undrawable` when the part ends short of it. */
 function onRim(polygon: Polygon<'sheet'>, line: Segment<'sheet'>, part: string): Segment<'sheet'> {
-  const ends = polygon.filter((p) => Math.abs(sideOf(line, p)) < 1e-6);
+  const ends = polygon.filter((p) => Math.abs(sideOf(line, p)) < TOLERANCE.length);
   const [from, to] = [ends[0], ends.at(-1)];
-  if (!from || !to || distance(from, to) < 1e-6) throw new Undrawable(part, mm(0));
+  if (!from || !to || distance(from, to) < TOLERANCE.length) throw new Undrawable(part, mm(0));
   return { from, to };
 }

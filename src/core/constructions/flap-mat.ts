@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import type { Polygon } from '../geometry';
+import { TOLERANCE, type Polygon } from '../geometry';
 import { inches, mm, stepOf } from '../length';
-import { drawPiece, ring, type Trim } from '../pattern';
+import { drawPiece, ring, type Trim, isSquare } from '../pattern';
 import { built, EASE, basePiece, place, refuse, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { rounded } from './corners';
@@ -29,7 +29,7 @@ function build(brief: Brief<Options>): BuildResult {
   const { contents, blank } = brief;
   const { reveal: r, cornerRadius } = brief.options;
   const shortening = r * (2 + Math.SQRT2);
-  if (blank && Math.abs(blank.width - blank.height) > 1e-6)
+  if (blank && !isSquare(blank))
     return refuse({
       code: 'blank-not-square',
       value: mm(Math.max(blank.width, blank.height)),
@@ -60,7 +60,7 @@ function build(brief: Brief<Options>): BuildResult {
   const allowed = depth - shoulder - 2 * r;
   // A rounded tip stops short by itself; only what stands out past that is cut off blunt.
   const past = rise - allowed;
-  const blunt = past > cornerRadius * (Math.SQRT2 - 1) + 1e-6 && depth < base / 2 ? Math.SQRT2 * past : 0;
+  const blunt = past > cornerRadius * (Math.SQRT2 - 1) + TOLERANCE.length && depth < base / 2 ? Math.SQRT2 * past : 0;
   if (blunt >= s) return refuse(tooLarge('reveal', 'reveal', r, depth / 3));
   const straight: Polygon<'sheet'> =
     blunt > 0 ? ring([blunt, 0], [s, 0], [0, s], [0, blunt]) : ring([0, 0], [s, 0], [0, s]);

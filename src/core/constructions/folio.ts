@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import type { AssemblyStep } from '../fold';
 import { inches, mm, type Mm } from '../length';
@@ -5,7 +6,7 @@ import { drawPiece, rect, ring, type Piece } from '../pattern';
 import { built, fold, place, raise, refuse, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from './construction';
 import { openLengthOption, yesNoOption } from './options';
-import { HAIR, leftOver, onMark, roomy, tooLarge } from './sizing';
+import { leftOver, onMark, roomy, tooLarge } from './sizing';
 
 const options = z.strictObject({
   panelEase: openLengthOption(
@@ -73,7 +74,7 @@ function build(brief: Brief<Options>): BuildResult {
   // Pockets stay under the strap, which lies at the middle of the wing.
   const room = H / 2 - STRAP.breadth / 2 - 1;
   const q = options.pocketHeight ?? Math.min(USUAL_POCKET, onMark(room, brief, 'down'));
-  if (options.wings && q > room + HAIR) return refuse(tooLarge('pocketHeight', 'pocket', q, room));
+  if (options.wings && q > room + TOLERANCE.length) return refuse(tooLarge('pocketHeight', 'pocket', q, room));
   const half = (side: 'left' | 'right', wing: string, middle: string, back: string): Piece => {
     const left = side === 'left';
     return drawPiece({

@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
@@ -23,7 +24,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption, openLengthOption } from './options';
-import { HAIR, insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
+import { insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Side tabs', 'Width of the tabs beside the pocket.', inches(1 / 4), { over: 0 }),
@@ -71,9 +72,9 @@ function build(brief: Brief<Options>): BuildResult {
     B = inside.height;
     P = pocketDepth ?? B - show;
     if (P < SHALLOWEST) return refuse(tooLarge('show', 'show of the back', B - P, B - SHALLOWEST));
-    if (P > B + HAIR) return refuse(tooLarge('pocketDepth', 'pocket', P, B));
+    if (P > B + TOLERANCE.length) return refuse(tooLarge('pocketDepth', 'pocket', P, B));
   }
-  if (2 * g > W + HAIR) return refuse(tooLarge('tab', 'side tab', g, blank ? blank.width / 4 : W / 2));
+  if (2 * g > W + TOLERANCE.length) return refuse(tooLarge('tab', 'side tab', g, blank ? blank.width / 4 : W / 2));
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(P + B) };
   const [x1, x2, top, right] = [g, g + W, sheet.height, sheet.width];
   const s = Math.min(SLANT, g, P / 4);

@@ -1,6 +1,6 @@
 /** What boxes of all kinds share: how deep they are, what lines them, and how a lid comes to lie on them. */
 import type { AssemblySet } from '../fold';
-import type { Segment } from '../geometry';
+import { TOLERANCE, type Segment } from '../geometry';
 import { inches, mm, type Mm } from '../length';
 import { drawPiece, rect, type Piece } from '../pattern';
 import { segment, setDown } from './building';
@@ -76,7 +76,7 @@ export const lidCures = (rate = 1): readonly Cure[] =>
     for: check,
     label: 'Make the lid larger',
     options: (needed) => ({
-      lidAllowance: Math.ceil(needed / rate / inches(1 / 16) - 1e-6) * inches(1 / 16),
+      lidAllowance: Math.ceil(needed / rate / inches(1 / 16) - TOLERANCE.length) * inches(1 / 16),
       ...(rate === 1 ? { lidDirections: 'both' } : {}),
     }),
   }));

@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect, ring, type Piece } from '../pattern';
@@ -20,7 +21,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption, yesNoOption } from './options';
-import { CLOSED, HAIR, sizedInside, tooLarge } from './sizing';
+import { CLOSED, sizedInside, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Folded in at the sides and the bottom of the front.', inches(1 / 2), { over: 0 }),
@@ -46,12 +47,13 @@ function build(brief: Brief<Options>): BuildResult {
   const sized = sizedInside(brief, CLOSED, { width: [2 * g], height: [g + hem] });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
-  if (2 * g > Math.min(W, H) + HAIR)
+  if (2 * g > Math.min(W, H) + TOLERANCE.length)
     return refuse(
       tooLarge('tab', 'tab', g, blank ? Math.min(blank.width / 4, (blank.height - hem) / 3) : Math.min(W, H) / 2),
     );
-  if (2 * hem > H + HAIR) return refuse(tooLarge('hem', 'hem', hem, blank ? (blank.height - g) / 3 : H / 2));
-  if (ft > H + HAIR) return refuse(tooLarge('closingFlap', 'closing flap', ft, H));
+  if (2 * hem > H + TOLERANCE.length)
+    return refuse(tooLarge('hem', 'hem', hem, blank ? (blank.height - g) / 3 : H / 2));
+  if (ft > H + TOLERANCE.length) return refuse(tooLarge('closingFlap', 'closing flap', ft, H));
   const narrowest = mm(2 * NARROWER + 2 * LINED);
   if (W <= narrowest) return refuse({ code: 'part-too-small', value: W, limit: narrowest, about: { part: 'back' } });
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(g + H + hem) };

@@ -1,10 +1,11 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm, type Mm } from '../length';
 import { drawPiece, rect } from '../pattern';
 import { built, EASE, fold, optionGrip, raise, refuse, RIGHT, roomGrip, segment, UP, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption, openLengthOption } from './options';
-import { HAIR, insideFor, leftOver, onMark, tooLarge } from './sizing';
+import { insideFor, leftOver, onMark, tooLarge } from './sizing';
 
 const options = z.strictObject({
   pen: openLengthOption(
@@ -52,7 +53,8 @@ function build(brief: Brief<Options>): BuildResult {
   const { width: u, height: H } = inside;
   const c = options.slit;
   if (2 * c >= H - 3) return refuse(tooLarge('slit', 'slit', c, (H - 6) / 2));
-  if (2 * l > u + HAIR) return refuse(tooLarge('loopWall', 'loop wall', l, blank ? blank.width / 8 : u / 2));
+  if (2 * l > u + TOLERANCE.length)
+    return refuse(tooLarge('loopWall', 'loop wall', l, blank ? blank.width / 8 : u / 2));
   const [x1, x2, x3, x4] = [u, u + l, u + 2 * l, u + 2 * l + t];
   const stretches = [
     { k: 1, y0: 0, y1: c, name: 'near end' },

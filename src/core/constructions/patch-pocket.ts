@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
@@ -23,7 +24,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
-import { HAIR, OPEN, sizedInside, tooLarge } from './sizing';
+import { OPEN, sizedInside, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the tabs on three sides.', inches(1 / 4), { over: 0 }),
@@ -48,7 +49,7 @@ function build(brief: Brief<Options>): BuildResult {
   const sized = sizedInside(brief, OPEN, { width: [2 * g], height: [g] }, gusset);
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
-  if (2 * g > Math.min(W, H) + HAIR)
+  if (2 * g > Math.min(W, H) + TOLERANCE.length)
     return refuse(tooLarge('tab', 'tab', g, blank ? Math.min(blank.width / 4, blank.height / 3) : Math.min(W, H) / 2));
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(H + g) };
   const low = sheet.height - H;

@@ -1,8 +1,6 @@
+import { TOLERANCE } from '../geometry';
 import { mm, near, stepOf, type Graduation } from '../length';
 import type { Ease } from './construction';
-
-/** Sizes this close count as equal when candidates are ranked, mm. */
-const EQUAL = 1e-6;
 
 /** A pair of positions a rounding search may choose. */
 export interface Candidate {
@@ -31,9 +29,12 @@ export function bestCandidate(candidates: Iterable<Candidate>, aim: Ease, least:
   let bestOff = Infinity;
   for (const candidate of candidates) {
     const { ease } = candidate;
-    if (ease.width < least.width - EQUAL || ease.height < least.height - EQUAL) continue;
+    if (ease.width < least.width - TOLERANCE.length || ease.height < least.height - TOLERANCE.length) continue;
     const off = Math.max(Math.abs(ease.width - aim.width), Math.abs(ease.height - aim.height));
-    if (off < bestOff - EQUAL || (near(off, bestOff, EQUAL) && best !== null && candidate.sheet < best.sheet - EQUAL)) {
+    if (
+      off < bestOff - TOLERANCE.length ||
+      (near(off, bestOff, TOLERANCE.length) && best !== null && candidate.sheet < best.sheet - TOLERANCE.length)
+    ) {
       best = candidate;
       bestOff = Math.min(off, bestOff);
     }

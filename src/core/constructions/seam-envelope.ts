@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm, stepOf } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
@@ -25,7 +26,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
-import { CLOSED, HAIR, onMark, OPEN, sizedInside, tooLarge } from './sizing';
+import { CLOSED, onMark, OPEN, sizedInside, tooLarge } from './sizing';
 
 const options = z.strictObject({
   seam: choiceOption('Seam', 'Where the side flaps meet on the back.', ['centred', 'even']),
@@ -51,13 +52,15 @@ function build(brief: Brief<Options>): BuildResult {
   const sized = sizedInside(brief, ft > 0 ? CLOSED : OPEN, { width: [lap, 2], height: [ft + fb] });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
-  if (ft > H + HAIR) return refuse(tooLarge('closingFlap', 'closing flap', ft, blank ? (blank.height - fb) / 2 : H));
-  if (fb > H + HAIR) return refuse(tooLarge('bottomFlap', 'bottom flap', fb, blank ? (blank.height - ft) / 2 : H));
+  if (ft > H + TOLERANCE.length)
+    return refuse(tooLarge('closingFlap', 'closing flap', ft, blank ? (blank.height - fb) / 2 : H));
+  if (fb > H + TOLERANCE.length)
+    return refuse(tooLarge('bottomFlap', 'bottom flap', fb, blank ? (blank.height - ft) / 2 : H));
   // On a given sheet whatever the marks leave over goes to the seam's lap and the bottom flap.
   const both = blank ? blank.width - W : W + lap;
   const bottom = blank ? blank.height - ft - H : fb;
   const wide = onMark(centred ? (both + lap) / 2 : both / 2, brief, 'up');
-  if (wide > W + HAIR) {
+  if (wide > W + TOLERANCE.length) {
     // The marks may take one step more than the sum does.
     const most = blank ? blank.width / (centred ? 5 : 3) : W / (centred ? 2 : 1);
     return refuse(tooLarge('lap', 'lap of the seam', lap, most - stepOf(making.graduation)));

@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../geometry';
 import { mm, roundTo, stepOf, type Direction, type Graduation, type Mm } from '../length';
 import type { Room } from '../fold';
 import type { Brief, Refusal } from './construction';
@@ -12,9 +13,6 @@ export interface Takes {
 export const CLOSED: Takes = { width: 1, height: 1 };
 /** Open at one end or both: half of it is lost along the opening's depth. */
 export const OPEN: Takes = { width: 1, height: 0.5 };
-
-/** Lengths this close are equal, mm. */
-export const HAIR = 1e-6;
 
 /**
  * The inside wanted for the contents, each way on the graduation: the mark whose ease comes nearest the aim and
@@ -34,11 +32,11 @@ export function roomy(need: number, aim: Mm, least: Mm, graduation: Graduation):
   const step = stepOf(graduation);
   const wanted = Math.max(aim, least);
   if (step === 0) return mm(need + wanted);
-  const below = Math.floor((need + aim) / step + HAIR) * step;
+  const below = Math.floor((need + aim) / step + TOLERANCE.length) * step;
   const ease = below - need;
-  const fits = ease >= least - HAIR && aim - ease <= ease + step - aim + HAIR;
+  const fits = ease >= least - TOLERANCE.length && aim - ease <= ease + step - aim + TOLERANCE.length;
   if (fits) return mm(below);
-  return mm(Math.max(Math.ceil((need + least) / step - HAIR) * step, below + step));
+  return mm(Math.max(Math.ceil((need + least) / step - TOLERANCE.length) * step, below + step));
 }
 
 /** A length moved to the graduation's marks. */

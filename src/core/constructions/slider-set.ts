@@ -1,10 +1,11 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect } from '../pattern';
 import { built, DOWN, EASE, fold, optionGrip, place, refuse, RIGHT, roomGrip, segment, UP, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { lengthOption } from './options';
-import { HAIR, OPEN, sizedInside, tooLarge } from './sizing';
+import { OPEN, sizedInside, tooLarge } from './sizing';
 
 const options = z.strictObject({
   door: lengthOption('Doors', 'How far each door comes over the front.', inches(2), { over: 0 }),
@@ -45,10 +46,11 @@ function build(brief: Brief<Options>): BuildResult {
       limit: mm(SHORT + 2 * TAB + CLEAR.ends),
       about: { side: 'width' },
     });
-  if (foot > H + HAIR) return refuse(tooLarge('foot', 'foot', foot, blank ? (blank.height - clasp - spine) / 2 : H));
-  if (spine + clasp > H + HAIR)
+  if (foot > H + TOLERANCE.length)
+    return refuse(tooLarge('foot', 'foot', foot, blank ? (blank.height - clasp - spine) / 2 : H));
+  if (spine + clasp > H + TOLERANCE.length)
     return refuse(tooLarge('clasp', 'clasp', clasp, blank ? (blank.height - foot) / 2 - spine : H - spine));
-  if (door > L + HAIR) return refuse(tooLarge('door', 'door', door, L));
+  if (door > L + TOLERANCE.length) return refuse(tooLarge('door', 'door', door, L));
   const width = L + CLEAR.ends;
   const sheet = blank ?? { width: mm(width), height: mm(clasp + spine + H + foot) };
   const [y1, y2, y3] = [clasp, clasp + spine, sheet.height - foot];

@@ -1,10 +1,11 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect, ring, type Piece } from '../pattern';
 import { built, EASE, fold, optionGrip, place, refuse, roomGrip, segment, UP, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from './construction';
 import { choiceOption, lengthOption, yesNoOption } from './options';
-import { HAIR, CLOSED, insideFor, leftOver, onMark, tooLarge } from './sizing';
+import { CLOSED, insideFor, leftOver, onMark, tooLarge } from './sizing';
 
 const options = z.strictObject({
   topFlap: lengthOption('Top flap', 'Folded down over the front.', inches(2), { over: 0 }),
@@ -42,10 +43,11 @@ function build(brief: Brief<Options>): BuildResult {
   // The flap must reach the front, and the side flaps must clear both folds.
   const mostShow = Math.min(T, blank ? blank.height - T - 4 * CLEAR : B - 2 * CLEAR);
   if (y <= CLEAR || T <= show) return refuse(tooLarge('show', 'show above the front', show, mostShow));
-  if (T > B + HAIR) return refuse(tooLarge('topFlap', 'top flap', T, blank ? (blank.height + show) / 3 : B));
+  if (T > B + TOLERANCE.length)
+    return refuse(tooLarge('topFlap', 'top flap', T, blank ? (blank.height + show) / 3 : B));
   if (ss >= x - 3) return refuse(tooLarge('sideScore', 'leaf of the side flap', ss, x - 3));
-  if (2 * ss > W + HAIR) return refuse(tooLarge('sideScore', 'leaf of the side flap', ss, W / 2));
-  if (x - ss > W + HAIR) return refuse(tooLarge('sideFlap', 'side flap', x, W + ss));
+  if (2 * ss > W + TOLERANCE.length) return refuse(tooLarge('sideScore', 'leaf of the side flap', ss, W / 2));
+  if (x - ss > W + TOLERANCE.length) return refuse(tooLarge('sideFlap', 'side flap', x, W + ss));
   const sheet = blank ?? { width: mm(W), height: mm(F + B + T) };
   const body = drawPiece({
     name: 'body',

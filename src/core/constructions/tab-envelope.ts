@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
@@ -24,7 +25,7 @@ import {
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
-import { CLOSED, HAIR, OPEN, sizedInside, tooLarge } from './sizing';
+import { CLOSED, OPEN, sizedInside, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Side tabs', 'Width of the tabs that are glued.', inches(1 / 4), { over: 0 }),
@@ -51,11 +52,11 @@ function build(brief: Brief<Options>): BuildResult {
     return refuse(
       tooLarge('frontDrop', 'drop of the front', frontDrop, blank ? blank.height - ft - 4 * SLANT : H - 2 * SLANT),
     );
-  if (ft > H + HAIR)
+  if (ft > H + TOLERANCE.length)
     return refuse(tooLarge('closingFlap', 'closing flap', ft, blank ? (blank.height + frontDrop) / 3 : H));
-  if (ft > 0 && ft <= frontDrop + HAIR)
+  if (ft > 0 && ft <= frontDrop + TOLERANCE.length)
     return refuse(tooLarge('frontDrop', 'drop of the front', frontDrop, ft - SLANT));
-  if (2 * g > W + HAIR) return refuse(tooLarge('tab', 'side tab', g, blank ? blank.width / 4 : W / 2));
+  if (2 * g > W + TOLERANCE.length) return refuse(tooLarge('tab', 'side tab', g, blank ? blank.width / 4 : W / 2));
   // What the marks leave over on a given sheet lengthens the closing flap and widens the tabs.
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(f + H + ft) };
   const flap = ft > 0 ? sheet.height - f - H : 0;

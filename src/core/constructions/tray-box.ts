@@ -1,10 +1,11 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { built, EASE, optionGrip, refuse, RIGHT, roomGrip, UP } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { depthFor, depthOption, layLiner, lidCures, LINER, linerPiece, putLidOn } from './lids';
 import { choiceOption, lengthOption, yesNoOption } from './options';
-import { HAIR, insideFor, tooLarge } from './sizing';
+import { insideFor, tooLarge } from './sizing';
 import { drawTray } from './tray';
 
 const options = z.strictObject({
@@ -34,7 +35,7 @@ function build(brief: Brief<Options>): BuildResult {
   const d = depthFor(brief, options.depth);
   if (blank)
     for (const side of ['width', 'height'] as const)
-      if (blank[side] <= 2 * d + HAIR)
+      if (blank[side] <= 2 * d + TOLERANCE.length)
         return refuse({ code: 'sheet-too-small', value: blank[side], limit: mm(2 * d), about: { side } });
   const inside = blank ? { width: mm(blank.width - 2 * d), height: mm(blank.height - 2 * d) } : insideFor(brief, FREE);
   const { width, height } = inside;

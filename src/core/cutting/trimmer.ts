@@ -1,8 +1,7 @@
+import { TOLERANCE } from '../geometry';
 import type { Cut, Rect, SheetKind, SheetLayout } from './cut-list';
 
-/** Lengths nearer than this are one, mm. */
-const NEAR = 1e-4;
-const near = (a: number, b: number): boolean => Math.abs(a - b) < NEAR;
+const near = (a: number, b: number): boolean => Math.abs(a - b) < TOLERANCE.drawn;
 
 /** A cut as the person makes it on the trimmer. */
 export interface TrimmerCut {
@@ -37,12 +36,12 @@ export function carryOut(sheet: SheetKind, cuts: readonly Cut[]): { parts: Rect[
     const at = parts.findIndex(({ rect }) => {
       const [x, y] = [rect.x + rect.width, rect.y + rect.height];
       return upright
-        ? from[0] > rect.x - NEAR &&
-            from[0] < x + NEAR &&
+        ? from[0] > rect.x - TOLERANCE.drawn &&
+            from[0] < x + TOLERANCE.drawn &&
             near(Math.min(from[1], to[1]), rect.y) &&
             near(Math.max(from[1], to[1]), y)
-        : from[1] > rect.y - NEAR &&
-            from[1] < y + NEAR &&
+        : from[1] > rect.y - TOLERANCE.drawn &&
+            from[1] < y + TOLERANCE.drawn &&
             near(Math.min(from[0], to[0]), rect.x) &&
             near(Math.max(from[0], to[0]), x);
     });
@@ -72,7 +71,10 @@ export function carryOut(sheet: SheetKind, cuts: readonly Cut[]): { parts: Rect[
     };
   });
   // What the blade has gone through to the edge is no paper any more.
-  return { parts: parts.map(({ rect }) => rect).filter((r) => r.width > NEAR && r.height > NEAR), made };
+  return {
+    parts: parts.map(({ rect }) => rect).filter((r) => r.width > TOLERANCE.drawn && r.height > TOLERANCE.drawn),
+    made,
+  };
 }
 
 /** Cuts made one after the other without touching the fence. */

@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../geometry';
 import type { Contents, Ease } from '../constructions';
 import {
   boxInside,
@@ -40,11 +41,11 @@ function standingAfter(folded: Folded, standing: Raised, step: string): Standing
 export function boxFit({ cavity, going, lying, inside }: OpenedBox, { width, height, thickness }: Contents): Fit {
   const size = { width, height, depth: thickness };
   const large: FitRefusal =
-    inside.width < width - 1e-4
+    inside.width < width - TOLERANCE.drawn
       ? 'too_wide'
-      : inside.height < height - 1e-4
+      : inside.height < height - TOLERANCE.drawn
         ? 'too_high'
-        : inside.depth < thickness - 1e-4
+        : inside.depth < thickness - TOLERANCE.drawn
           ? 'too_deep'
           : null;
   const test = (when: Standing, open: boolean): FitRefusal =>
@@ -59,14 +60,16 @@ export function boxFit({ cavity, going, lying, inside }: OpenedBox, { width, hei
 
 /** Most width and height that keep the least ease; what is thicker than the box is deep does not fit at all. */
 export function largestInBox({ inside }: OpenedBox, least: Ease, thickness: Mm): Contents {
-  const fits = thickness <= inside.depth + 1e-6;
+  const fits = thickness <= inside.depth + TOLERANCE.length;
   const most = (side: 'width' | 'height'): Mm => mm(fits ? Math.max(0, inside[side] - least[side]) : 0);
   return { width: most('width'), height: most('height'), thickness };
 }
 
 /** Most thickness that goes into a box at a width and height; 0 when they do not fit. */
 export const thickestInBox = ({ inside }: OpenedBox, least: Ease, { width, height }: Contents): Mm =>
-  inside.width - width < least.width - 1e-6 || inside.height - height < least.height - 1e-6 ? mm(0) : inside.depth;
+  inside.width - width < least.width - TOLERANCE.length || inside.height - height < least.height - TOLERANCE.length
+    ? mm(0)
+    : inside.depth;
 
 /** A box, ready to be asked. */
 export function boxHold(folded: Folded, cavity: BoxCavity): Hold {

@@ -42,8 +42,8 @@ export function slotsOf(folded: Folded, cavity: FlatCavity): Slots {
   return {
     cavity,
     opens: cavity.gusset ? mm(Math.min(...cavity.gusset.map((between) => unfolds(stack, between)))) : null,
-    going: slotOf(stack, cavity, false),
-    lying: slotOf(folded.finished, cavity, !cavity.through),
+    going: slotOf(stack, cavity, false, folded.slack),
+    lying: slotOf(folded.finished, cavity, !cavity.through, folded.slack),
   };
 }
 

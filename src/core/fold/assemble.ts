@@ -2,6 +2,7 @@ import {
   apply,
   boxesMeet,
   boxOf,
+  leastWidth,
   plainRings,
   sharedRegion,
   type Affine,
@@ -15,6 +16,7 @@ import { carried, foldOver, tuckProblems, type Fold, type FoldProblem } from './
 import { hangsOn } from './hangsOn';
 import { raise, type Raised, type StandingProblem, type StandingWork } from './standing';
 import type { StepBasics } from './assembly-step';
+import { EXACT, type Slack } from './slack';
 import { flatStack, hasPanel, layerOf, levelOf, type Joint, type Stack } from './stack';
 
 /** Flat work, and the glue that goes with it. */
@@ -74,6 +76,8 @@ export interface Folded {
   readonly finished: Stack;
   /** What is raised from the piles; null for what stays flat. */
   readonly standing: Raised | null;
+  /** How far off it was folded with, and is judged with. */
+  readonly slack: Slack;
   readonly problems: readonly AnyProblem[];
 }
 
@@ -83,8 +87,9 @@ export type AnyProblem = FoldProblem | StandingProblem;
 /**
  * Folds and joins pieces step by step. Each piece starts as a pile of its own; placing one makes two piles one.
  * Glue joints are read off where the paper really meets.
+ * @param slack how far off the lines of these pieces may be: rounding alone for a pattern, more for a sheet cut by hand
  */
-export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[]): Folded {
+export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[], slack: Slack = EXACT): Folded {
   const flats = pieces.map(flatStack);
   let piles: readonly Stack[] = flats;
   const pileWith = (panel: string): Stack => {
@@ -97,16 +102,18 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
   const rising = steps.findIndex(isStanding);
   const flatWork = steps.slice(0, rising < 0 ? steps.length : rising) as readonly FlatWork[];
   for (const step of flatWork) {
-    const done = step.kind === 'fold' ? turn(piles, step) : lay(pileWith, step);
+    const done = step.kind === 'fold' ? turn(piles, step, slack) : lay(pileWith, step, slack);
     problems.push(...done.problems);
     const { gluedTo } = step;
     const contacts = gluedTo ? contactsMade(done.stack, done.moving, gluedTo) : [];
     const joints = contacts
       .filter((contact) => contact.onto !== null && gluedTo!.includes(contact.onto))
       .flatMap((contact): Joint[] => {
-        const polygons = step.glueWithin
+        const met = step.glueWithin
           ? plainRings(contact.polygons.flatMap((ring) => step.glueWithin!.flatMap((w) => sharedRegion([ring], [w]))))
           : contact.polygons;
+        // Paper that only just reaches over a fold that lies a little off is not glued there.
+        const polygons = slack === EXACT ? met : met.filter((ring) => leastWidth(ring) > slack.lines);
         return polygons.length > 0
           ? [
               {
@@ -126,22 +133,30 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
   const main = pieces.find(({ source }) => source === 'made') ?? pieces[0]!;
   const finished = pileWith(main.panels[0]!.id);
   const standing =
-    rising < 0 ? null : raiseAll(pieces, [finished, ...piles.filter((pile) => pile !== finished)], steps.slice(rising));
+    rising < 0
+      ? null
+      : raiseAll(pieces, [finished, ...piles.filter((pile) => pile !== finished)], steps.slice(rising), slack);
   return {
     flat: flats[pieces.indexOf(main)]!,
     stages,
     finished,
     standing,
+    slack,
     problems: [...problems, ...(standing?.problems ?? [])],
   };
 }
 
 const isStanding = (step: AssemblyStep): step is StandingWork => step.kind === 'raise' || step.kind === 'set';
 
-function raiseAll(pieces: readonly Piece[], piles: readonly Stack[], steps: readonly AssemblyStep[]): Raised {
+function raiseAll(
+  pieces: readonly Piece[],
+  piles: readonly Stack[],
+  steps: readonly AssemblyStep[],
+  slack: Slack,
+): Raised {
   const late = steps.find((step) => !isStanding(step));
   if (late) throw new Error(`${late.id} is flat work, and comes after walls were raised`);
-  return raise(pieces, piles, steps as readonly StandingWork[]);
+  return raise(pieces, piles, steps as readonly StandingWork[], slack);
 }
 
 interface Done {
@@ -152,16 +167,16 @@ interface Done {
   readonly used: readonly Stack[];
 }
 
-function turn(piles: readonly Stack[], step: AssemblyFold): Done {
+function turn(piles: readonly Stack[], step: AssemblyFold, slack: Slack): Done {
   const before = piles.find((pile) => pile.hinges.some((hinge) => hinge.id === step.hinges[0]));
   if (!before) throw new Error(`fold ${step.id} names no hinge of any piece`);
   const hanging = step.moving ? null : hangsOn(before, step.hinges);
   const moving = step.moving ?? before.layers.flatMap(({ panel }) => (hanging!.has(panel) ? [panel] : []));
-  const { stack, problems } = foldOver(before, { ...step, moving });
+  const { stack, problems } = foldOver(before, { ...step, moving }, slack);
   return { before, stack, moving, problems, used: [before] };
 }
 
-function lay(pileWith: (panel: string) => Stack, step: AssemblyPlace): Done {
+function lay(pileWith: (panel: string) => Stack, step: AssemblyPlace, slack: Slack): Done {
   const [part, base] = [pileWith(step.panel), pileWith(step.onto)];
   if (part === base) throw new Error(`${step.id}: ${step.panel} and ${step.onto} are in one pile already`);
   const line = (map: Affine, { from, to }: Segment<'sheet'>): Segment<'folded'> => ({
@@ -192,7 +207,7 @@ function lay(pileWith: (panel: string) => Stack, step: AssemblyPlace): Done {
     before: base,
     stack,
     moving: laid.map((layer) => layer.panel),
-    problems: typeof level === 'string' ? [] : tuckProblems(base, step, at, laid),
+    problems: typeof level === 'string' ? [] : tuckProblems(base, step, at, laid, slack),
     used: [part, base],
   };
 }

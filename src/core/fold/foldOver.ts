@@ -4,19 +4,17 @@ import {
   area,
   compose,
   intersection,
+  leastWidth,
   lengthInside,
   reflection,
   sideOf,
   type Affine,
+  type Polygon,
   type Segment,
 } from '../geometry';
 import { hingeLine, layerOf, type Layer, type Stack } from './stack';
+import { EXACT, type Slack } from './slack';
 import { tiesBetween } from './ties';
-
-/** How far a hinge may lie off the fold line, or a panel across it, through rounding, mm. */
-const SLACK = 1e-3;
-/** Overlap too small to be in the way, mm². */
-const SPECK = 0.05;
 
 /** One turn of paper: the panels that move, about the line their hinges share. */
 export interface Fold {
@@ -45,6 +43,7 @@ export interface FoldProblem {
 export function foldOver(
   stack: Stack,
   fold: Fold,
+  slack: Slack = EXACT,
 ): { readonly stack: Stack; readonly problems: readonly FoldProblem[] } {
   const problems: FoldProblem[] = [];
   const moves = new Set(fold.moving);
@@ -55,21 +54,21 @@ export function foldOver(
   const moving = stack.layers.filter((layer) => moves.has(layer.panel));
 
   for (const [what, panel, offLine] of jointsAcross(stack, moves, line))
-    if (offLine > SLACK) problems.push({ code: 'joint_off_line', fold: fold.id, panel, by: what });
+    if (offLine > slack.lines) problems.push({ code: 'joint_off_line', fold: fold.id, panel, by: what });
 
   const sides = moving.map((layer) => layer.polygon.map((p) => sideOf(line, p)));
   const weight = sides.flat().reduce((sum, side) => sum + side, 0);
   moving.forEach((layer, i) => {
-    if (sides[i]!.some((side) => side * Math.sign(weight) < -SLACK))
+    if (sides[i]!.some((side) => side * Math.sign(weight) < -slack.lines))
       problems.push({ code: 'straddles', fold: fold.id, panel: layer.panel, by: lead.id });
   });
 
   const onTop = (lead.fold === 'valley') === (layerOf(stack, lead.between[0]).up === 'A');
   stack.layers.forEach((mover, level) => {
     if (!moves.has(mover.panel)) return;
-    const inTheWay = onTop ? stack.layers.slice(level + 1) : stack.layers.slice(0, level);
-    for (const other of inTheWay)
-      if (!moves.has(other.panel) && intersection(mover.polygon, other.polygon).some((shared) => area(shared) > SPECK))
+    const over = onTop ? stack.layers.slice(level + 1) : stack.layers.slice(0, level);
+    for (const other of over)
+      if (!moves.has(other.panel) && intersection(mover.polygon, other.polygon).some((ring) => inTheWay(ring, slack)))
         problems.push({ code: 'blocked', fold: fold.id, panel: mover.panel, by: other.panel });
   });
 
@@ -78,9 +77,13 @@ export function foldOver(
   const at =
     fold.under === undefined ? (onTop ? still.length : 0) : still.findIndex((layer) => layer.panel === fold.under);
   if (at < 0) throw new Error(`fold ${fold.id} goes under ${fold.under}, which is not in this stack`);
-  if (fold.under !== undefined) problems.push(...tuckProblems({ ...stack, layers: still }, fold, at, turned));
+  if (fold.under !== undefined) problems.push(...tuckProblems({ ...stack, layers: still }, fold, at, turned, slack));
   return { stack: { ...stack, layers: [...still.slice(0, at), ...turned, ...still.slice(at)] }, problems };
 }
+
+/** True for shared paper that is more than a speck, and broader than lines may be off. */
+const inTheWay = (shared: Polygon, { speck, lines }: Slack): boolean =>
+  area(shared) > speck && (lines <= EXACT.lines || leastWidth(shared) > lines);
 
 /** Layers carried through a map of the plane; turned over, they change their order and the face they show. */
 export const carried = (layers: readonly Layer[], map: Affine, over: boolean): Layer[] =>
@@ -97,6 +100,7 @@ export function tuckProblems(
   fold: Pick<Fold, 'id'>,
   at: number,
   turned: readonly Layer[],
+  slack: Slack = EXACT,
 ): FoldProblem[] {
   const above = new Set(still.layers.slice(at).map((layer) => layer.panel));
   const present = new Set(still.layers.map((layer) => layer.panel));
@@ -106,8 +110,8 @@ export function tuckProblems(
     turned
       .filter(({ polygon }) =>
         points.length > 2
-          ? intersection(polygon, points).some((shared) => area(shared) > SPECK)
-          : lengthInside(polygon, { from: points[0]!, to: points[1]! }) > SLACK,
+          ? intersection(polygon, points).some((ring) => inTheWay(ring, slack))
+          : lengthInside(polygon, { from: points[0]!, to: points[1]! }) > slack.lines,
       )
       .map(({ panel }): FoldProblem => ({ code: 'tuck_tied', fold: fold.id, panel, by })),
   );

@@ -13,6 +13,7 @@ export {
   type Side,
   type Stack,
 } from './stack';
+export { EXACT, offBy, type Slack } from './slack';
 export { foldOver, type Fold, type FoldProblem } from './foldOver';
 export {
   assemble,

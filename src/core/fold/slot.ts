@@ -1,7 +1,18 @@
-import { apply, area, difference, extent, intersection, regionArea, type Point, type Polygon } from '../geometry';
+import {
+  apply,
+  area,
+  difference,
+  extent,
+  intersection,
+  regionArea,
+  type Point,
+  type Polygon,
+  TOLERANCE,
+} from '../geometry';
 import { mm, type Mm } from '../length';
 import { hasPanel, layerOf, levelOf, type Layer, type Stack } from './stack';
 import type { Cavity, FlatCavity } from './cavity';
+import { EXACT, type Slack } from './slack';
 import { tiesBetween } from './ties';
 import { inView, viewAlong, type View } from './measure';
 
@@ -10,9 +21,6 @@ export interface Room {
   readonly width: Mm;
   readonly height: Mm;
 }
-
-/** Touching is not meeting, mm. */
-const TOUCH = 1e-4;
 
 /** The panels on the roof's side of a slot: the roof, and whatever lies over it. */
 export function aboveSlot(stack: Stack, cavity: FlatCavity): ReadonlySet<string> {
@@ -54,8 +62,8 @@ function spread(tie: readonly Point[], from: number, to: number): readonly [numb
   const xs: number[] = [];
   tie.forEach((p, i) => {
     const q = tie[(i + 1) % tie.length]!;
-    if (p.y > from + TOUCH && p.y < to - TOUCH) xs.push(p.x);
-    for (const level of [from + TOUCH, to - TOUCH])
+    if (p.y > from + TOLERANCE.drawn && p.y < to - TOLERANCE.drawn) xs.push(p.x);
+    for (const level of [from + TOLERANCE.drawn, to - TOLERANCE.drawn])
       if (Number.isFinite(level) && p.y < level !== q.y < level)
         xs.push(p.x + ((q.x - p.x) * (level - p.y)) / (q.y - p.y));
   });
@@ -107,8 +115,9 @@ interface FlatSize {
 /**
  * Opens a cavity for questions, read off the folded stack. While inserting, things are swept in through the
  * mouth (`closed` false); when closed they must lie inside.
+ * @param slack a fold that closes the mouth may lie so far inside it
  */
-export function slotOf(stack: Stack, cavity: FlatCavity, closed: boolean): Slot {
+export function slotOf(stack: Stack, cavity: FlatCavity, closed: boolean, slack: Slack = EXACT): Slot {
   const view = mouthView(stack, cavity);
   const above = aboveSlot(stack, cavity);
   // What ties below to above, in the mouth's view: a thing in the slot must meet none of it.
@@ -117,19 +126,19 @@ export function slotOf(stack: Stack, cavity: FlatCavity, closed: boolean): Slot 
   const span = extent(floor, { x: 1, y: 0 });
   const deepest = extent(floor, { x: 0, y: 1 })[1];
   const gap = (depth: number): readonly [left: number, width: number] =>
-    widestGap(found, span, closed ? 0 : -Infinity, depth);
+    widestGap(found, span, closed ? slack.lines - EXACT.lines : -Infinity, depth);
   // Between two ties' ends the free width does not change, so only these depths matter.
   const steps = [...new Set([...found.flat().map((p) => p.y), deepest])]
-    .filter((y) => y > TOUCH && y <= deepest + TOUCH)
+    .filter((y) => y > TOLERANCE.drawn && y <= deepest + TOLERANCE.drawn)
     .sort((a, b) => a - b)
     .map((depth) => ({ depth, width: gap(depth)[1] }));
 
   const deepestFor = (width: number): number => {
-    const stop = steps.findIndex((step) => step.width < width - TOUCH);
+    const stop = steps.findIndex((step) => step.width < width - TOLERANCE.drawn);
     return (stop < 0 ? steps.at(-1) : steps[stop - 1])?.depth ?? 0;
   };
   const roomFor = (size: FlatSize): Room => ({
-    width: mm(gap(Math.min(Math.max(size.height, 4 * TOUCH), deepest))[1]),
+    width: mm(gap(Math.min(Math.max(size.height, 4 * TOLERANCE.drawn), deepest))[1]),
     height: mm(deepestFor(size.width) || deepestFor(0)),
   });
   const isCovered = (size: FlatSize): boolean => {
@@ -164,8 +173,8 @@ export function slotOf(stack: Stack, cavity: FlatCavity, closed: boolean): Slot 
     roomFor,
     test: (size) => {
       const room = roomFor(size);
-      if (room.height < size.height - TOUCH) return 'too_high';
-      if (room.width < size.width - TOUCH) return 'too_wide';
+      if (room.height < size.height - TOLERANCE.drawn) return 'too_high';
+      if (room.width < size.width - TOLERANCE.drawn) return 'too_wide';
       return closed && !isCovered(size) ? 'uncovered' : null;
     },
   };

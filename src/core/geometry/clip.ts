@@ -1,11 +1,10 @@
+import { TOLERANCE } from './tolerance';
 import ClipperLib from 'clipper-lib';
 import { anticlockwise, area, boxOf, boxesMeet, isConvex, type Polygon } from './polygon';
 import { distance, type Frame, type Point } from './point';
 
 /** Clipper counts in whole numbers; one unit is 1e-5 mm. */
 const UNITS_PER_MM = 1e5;
-/** Slivers smaller than this are rounding, not paper, mm². */
-const SLIVER = 1e-3;
 
 type Paths = { X: number; Y: number }[][];
 
@@ -26,7 +25,7 @@ function run<F extends Frame>(operation: number, subject: Paths, clip: Paths): P
     throw new Error('the clipping library gave up on these polygons');
   return solution
     .map((path) => path.map(({ X, Y }): Point<F> => ({ x: X / UNITS_PER_MM, y: Y / UNITS_PER_MM })))
-    .filter((polygon) => area(polygon) > SLIVER);
+    .filter((polygon) => area(polygon) > TOLERANCE.sliver);
 }
 
 /** The polygons as one region. Holes come back clockwise. */
@@ -60,7 +59,7 @@ function isHidden(subject: readonly Polygon[], covers: readonly Polygon[]): bool
         const [from, to] = [ring[i]!, ring[(i + 1) % ring.length]!];
         if (distance(from, to) < 1e-9) continue;
         const off = leftOf(inside, to, from);
-        if (off.length > 2 && area(off) > SLIVER) outside.push(off);
+        if (off.length > 2 && area(off) > TOLERANCE.sliver) outside.push(off);
         inside = leftOf(inside, from, to);
       }
       return outside;
@@ -103,7 +102,7 @@ export function intersection<F extends Frame>(a: Polygon<F>, b: Polygon<F>): Pol
   if (!boxesMeet(boxOf(a), boxOf(b))) return [];
   if (!isConvex(a) || !isConvex(b)) return run(ClipperLib.ClipType.ctIntersection, solids([a]), solids([b]));
   const shared = convexIntersection(a, b);
-  return area(shared) > SLIVER ? [shared] : [];
+  return area(shared) > TOLERANCE.sliver ? [shared] : [];
 }
 
 /** What two regions (rings with holes) share. */

@@ -5,3 +5,4 @@ export * from './polygon';
 export * from './clip';
 export * from './region';
 export * from './space';
+export * from './tolerance';

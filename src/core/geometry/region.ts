@@ -1,9 +1,7 @@
+import { TOLERANCE } from './tolerance';
 import { area, boxOf, signedArea, type Polygon } from './polygon';
 import { sharedRegion } from './clip';
 import { distance, type Frame } from './point';
-
-/** Corners this close are one corner, mm. */
-const TOUCHING = 1e-4;
 
 /**
  * The same region in rings without holes: a ring round a hole is split through the hole's middle, upright.
@@ -27,7 +25,7 @@ export function plainRings<F extends Frame>(region: readonly Polygon<F>[]): Poly
 function splitWhereTouching<F extends Frame>(ring: Polygon<F>): Polygon<F>[] {
   for (let i = 0; i < ring.length; i++)
     for (let j = i + 1; j < ring.length; j++)
-      if (distance(ring[i]!, ring[j]!) < TOUCHING)
+      if (distance(ring[i]!, ring[j]!) < TOLERANCE.drawn)
         return [ring.slice(i, j), [...ring.slice(0, i), ...ring.slice(j)]]
           .filter((part) => part.length > 2)
           .flatMap(splitWhereTouching);

@@ -1,11 +1,6 @@
-import { area, boxOf, intersection, sideOf } from '../geometry';
+import { area, boxOf, intersection, sideOf, TOLERANCE } from '../geometry';
 import { outlineOf, wasteOf } from './outline';
 import { panelOf, type Piece } from './piece';
-
-/** Area that may go astray through rounding, mm². */
-const AREA_SLACK = 0.01;
-/** Distance that may go astray through rounding, mm. */
-const SLACK = 1e-4;
 
 /** Something that makes a piece impossible as a flat pattern. A sound construction never yields one. */
 export interface PatternFault {
@@ -26,7 +21,7 @@ export function patternFaults(piece: Piece): PatternFault[] {
   parts.forEach((a, i) =>
     parts.slice(i + 1).forEach((b) => {
       const shared = intersection(a.polygon, b.polygon).reduce((sum, p) => sum + area(p), 0);
-      if (shared > AREA_SLACK)
+      if (shared > TOLERANCE.agreed)
         faults.push({ code: 'panels_overlap', detail: `${a.name} and ${b.name} share ${shared} mm²` });
     }),
   );
@@ -34,29 +29,29 @@ export function patternFaults(piece: Piece): PatternFault[] {
   if (rings.length !== 1) faults.push({ code: 'not_one_piece', detail: `${rings.length} rings` });
   const box = boxOf(rings.flat());
   if (
-    box.minX < -SLACK ||
-    box.minY < -SLACK ||
-    box.maxX > piece.blank.width + SLACK ||
-    box.maxY > piece.blank.height + SLACK
+    box.minX < -TOLERANCE.drawn ||
+    box.minY < -TOLERANCE.drawn ||
+    box.maxX > piece.blank.width + TOLERANCE.drawn ||
+    box.maxY > piece.blank.height + TOLERANCE.drawn
   )
     faults.push({ code: 'outside_blank', detail: JSON.stringify(box) });
   const covered = parts.reduce((sum, part) => sum + area(part.polygon), 0);
   const missing = piece.blank.width * piece.blank.height - covered;
-  if (Math.abs(missing) > AREA_SLACK)
+  if (Math.abs(missing) > TOLERANCE.agreed)
     faults.push({ code: 'area_missing', detail: `${missing} mm² of the blank is neither panel nor waste` });
   for (const hinge of piece.hinges)
     for (const id of hinge.between) {
       const { polygon } = panelOf(piece, id);
       const onRim = polygon.some((p, i) => {
         const rim = { from: p, to: polygon[(i + 1) % polygon.length]! };
-        if (Math.hypot(rim.to.x - rim.from.x, rim.to.y - rim.from.y) < SLACK) return false;
+        if (Math.hypot(rim.to.x - rim.from.x, rim.to.y - rim.from.y) < TOLERANCE.drawn) return false;
         return [hinge.line.from, hinge.line.to].every((end) => {
           const along = (end.x - rim.from.x) * (rim.to.x - rim.from.x) + (end.y - rim.from.y) * (rim.to.y - rim.from.y);
           const length2 = (rim.to.x - rim.from.x) ** 2 + (rim.to.y - rim.from.y) ** 2;
           return (
-            Math.abs(sideOf(rim, end)) < SLACK &&
-            along > -SLACK * Math.sqrt(length2) &&
-            along < length2 + SLACK * Math.sqrt(length2)
+            Math.abs(sideOf(rim, end)) < TOLERANCE.drawn &&
+            along > -TOLERANCE.drawn * Math.sqrt(length2) &&
+            along < length2 + TOLERANCE.drawn * Math.sqrt(length2)
           );
         });
       });

@@ -12,6 +12,7 @@ import {
   type Point,
   type Polygon,
   type Segment,
+  TOLERANCE,
 } from '../geometry';
 import {
   blankPolygon,
@@ -26,9 +27,6 @@ import {
   type Trim,
 } from './piece';
 import { drawable, drawableBlank } from './undrawable';
-
-/** Touching within this counts as the same line or point, mm. */
-const HAIR = 1e-4;
 
 /** A fold to draw: its hinge lies where the two panels share an edge. */
 export interface FoldLine {
@@ -99,7 +97,9 @@ export function drawPiece({
   });
   const punched = notches.map((notch) => notchTriangle(blank, notch));
   const covered = [...punched, ...panels.map((panel) => panel.polygon), ...trims.map((trim) => trim.polygon)];
-  const waste = plainRings(difference([blankPolygon(blank)], covered)).filter((ring) => leastWidth(ring) > HAIR);
+  const waste = plainRings(difference([blankPolygon(blank)], covered)).filter(
+    (ring) => leastWidth(ring) > TOLERANCE.drawn,
+  );
   const found = waste.flatMap((polygon, i) =>
     trimOf(anticlockwise(polygon), `trim-${name.replaceAll(' ', '-')}-${i + 1}`, blank, panels),
   );
@@ -128,14 +128,15 @@ function alongBoth(a: Segment<'sheet'>, b: Segment<'sheet'>): Segment<'sheet'> {
 /** The longest stretch of edge two polygons share, running as the first does; null when they share none. */
 export function sharedEdge(a: Polygon<'sheet'>, b: Polygon<'sheet'>): Segment<'sheet'> | null {
   let best: Segment<'sheet'> | null = null;
-  let longest = HAIR;
+  let longest = TOLERANCE.drawn;
   a.forEach((from, i) => {
     const to = a[(i + 1) % a.length]!;
-    if (distance(from, to) < HAIR) return;
+    if (distance(from, to) < TOLERANCE.drawn) return;
     const along = direction(from, to);
     b.forEach((p, j) => {
       const q = b[(j + 1) % b.length]!;
-      if (Math.abs(sideOf({ from, to }, p)) > HAIR || Math.abs(sideOf({ from, to }, q)) > HAIR) return;
+      if (Math.abs(sideOf({ from, to }, p)) > TOLERANCE.drawn || Math.abs(sideOf({ from, to }, q)) > TOLERANCE.drawn)
+        return;
       const [s, t] = [dot(minus(p, from), along), dot(minus(q, from), along)];
       const [start, end] = [Math.max(0, Math.min(s, t)), Math.min(distance(from, to), Math.max(s, t))];
       if (end - start <= longest) return;
@@ -149,11 +150,11 @@ export function sharedEdge(a: Polygon<'sheet'>, b: Polygon<'sheet'>): Segment<'s
 
 /** One piece of waste: cut along the part of its rim that is not the blank's, waste on the right of the cut. */
 function trimOf(ring: Polygon<'sheet'>, id: string, blank: Blank, panels: readonly Panel[]): Trim[] {
-  if (area(ring) < 1e-3) return [];
+  if (area(ring) < TOLERANCE.folded) return [];
   const onRim = (i: number): boolean => {
     const [p, q] = [ring[i]!, ring[(i + 1) % ring.length]!];
     const near = (value: number, other: number, edge: number): boolean =>
-      Math.abs(value - edge) < HAIR && Math.abs(other - edge) < HAIR;
+      Math.abs(value - edge) < TOLERANCE.drawn && Math.abs(other - edge) < TOLERANCE.drawn;
     return near(p.x, q.x, 0) || near(p.x, q.x, blank.width) || near(p.y, q.y, 0) || near(p.y, q.y, blank.height);
   };
   const edges = ring.map((_, i) => i);
@@ -181,7 +182,7 @@ function trimOf(ring: Polygon<'sheet'>, id: string, blank: Blank, panels: readon
 function withoutStraight(path: Polygon<'sheet'>): Polygon<'sheet'> {
   return path.filter((p, i) => {
     const [before, after] = [path[i - 1], path[i + 1]];
-    return !before || !after || Math.abs(sideOf({ from: before, to: after }, p)) > HAIR;
+    return !before || !after || Math.abs(sideOf({ from: before, to: after }, p)) > TOLERANCE.drawn;
   });
 }
 

@@ -1,15 +1,12 @@
-import { anticlockwise, area, union, type Polygon } from '../geometry';
+import { anticlockwise, area, union, type Polygon, TOLERANCE } from '../geometry';
 import { notchTriangle, type Piece } from './piece';
-
-/** A corner is dropped when it stands this little off the line between its neighbours, mm. */
-const STRAIGHT = 1e-4;
 
 function withoutStraightCorners(polygon: Polygon<'sheet'>): Polygon<'sheet'> {
   return polygon.filter((p, i) => {
     const a = polygon[(i + polygon.length - 1) % polygon.length]!;
     const b = polygon[(i + 1) % polygon.length]!;
     const length = Math.hypot(b.x - a.x, b.y - a.y);
-    return length === 0 || Math.abs((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / length > STRAIGHT;
+    return length === 0 || Math.abs((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / length > TOLERANCE.drawn;
   });
 }
 

@@ -1,5 +1,5 @@
 import type { Mm } from '../length';
-import type { Point, Polygon, Segment } from '../geometry';
+import { TOLERANCE, type Point, type Polygon, type Segment } from '../geometry';
 
 /** The rectangle cut first, before notches and corners come off. */
 export interface Blank {
@@ -121,6 +121,10 @@ export function panelOf(piece: Piece, id: string): Panel {
   if (!panel) throw new Error(`${piece.name} has no panel ${id}`);
   return panel;
 }
+
+/** True for a sheet that is as wide as it is high. */
+export const isSquare = ({ width, height }: { readonly width: number; readonly height: number }): boolean =>
+  Math.abs(width - height) <= TOLERANCE.length;
 
 /** How long an edge of the blank is, mm. */
 export const edgeLength = (blank: Blank, edge: Edge): Mm => (edge % 2 === 1 ? blank.width : blank.height);

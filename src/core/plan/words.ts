@@ -1,4 +1,6 @@
-import { CLAIM_WORDS, constructionNamed, HAIR, type Finding, type Words } from '../constructions';
+import { isSquare } from '../pattern';
+import { TOLERANCE } from '../geometry';
+import { CLAIM_WORDS, constructionNamed, type Finding, type Words } from '../constructions';
 import { formatLength, mm, type Say } from '../length';
 import { listed } from '../text';
 import { faultWords, planTool, TOOL_WORDS } from '../tools';
@@ -16,7 +18,8 @@ export function checkSentence(check: Check, say: Say): string {
 
 function room(way: 'width' | 'height', { level, value, limit }: Finding, say: Say): string {
   if (level === 'fail') return `The contents are ${say(-value)} too large for the inside ${way}. They will not go in.`;
-  if (value <= HAIR) return `No room is left in the ${way}: the contents go in only if every cut and fold is exact.`;
+  if (value <= TOLERANCE.folded)
+    return `No room is left in the ${way}: the contents go in only if every cut and fold is exact.`;
   if (level === 'warn') return `Only ${say(value)} of room in the ${way}; under ${say(limit)} it sits tight.`;
   return `${say(value)} of room in the ${way}.`;
 }
@@ -68,7 +71,7 @@ const SENTENCES: Words<PlanFacts> = {
   'room-height': (finding, say) => room('height', finding, say),
   'room-depth': ({ level, value, about: { onEdge } }, say) => {
     if (level !== 'fail')
-      return value <= HAIR ? 'Exactly as deep as the contents.' : `${say(value)} of room in the depth.`;
+      return value <= TOLERANCE.folded ? 'Exactly as deep as the contents.' : `${say(value)} of room in the depth.`;
     return onEdge
       ? `The stack is ${say(-value)} thicker than the file is deep. Make it deeper.`
       : `The contents stand ${say(-value)} above the rim, and a lid would not close. Make it deeper.`;
@@ -169,7 +172,7 @@ const SENTENCES: Words<PlanFacts> = {
     const blank = `${say(blankWidth)} × ${say(blankHeight)}`;
     if (turned)
       return `A piece of ${blank} goes on your paper only when it is turned, and then the print runs sideways. Use a larger sheet.`;
-    const square = Math.abs(blankWidth - blankHeight) < 1e-6;
+    const square = isSquare({ width: blankWidth, height: blankHeight });
     return `The sheet to cut measures ${square ? say(value) : blank}; your paper is ${say(width)} × ${say(height)}.${
       other === null ? ' No common paper is that large.' : ` Cut it from ${other}, or put in something smaller.`
     }`;

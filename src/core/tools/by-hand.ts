@@ -1,9 +1,9 @@
-import { crossing, direction, distance, dot, minus, sideOf, type Point, type Polygon } from '../geometry';
+import { crossing, direction, distance, dot, minus, sideOf, type Point, type Polygon, TOLERANCE } from '../geometry';
 import type { Say } from '../length';
 import { onEdge } from '../pattern';
 import type { Fault } from './fault';
 import type { HandMove } from './move';
-import { EYE, SEEN, stretchOf, type Sheet } from './sheet';
+import { stretchOf, type Sheet } from './sheet';
 
 /** What is done with what lies on any table: how it changes the sheet, and in a few words. Told as steps in `plan/steps`. */
 export const HAND_MOVES: {
@@ -32,12 +32,12 @@ export const HAND_MOVES: {
       const [from, to] = [onEdge(sheet.blank, edge, start), onEdge(sheet.blank, edge, stop)];
       const lines = sheet.state.runs.map(({ line }) => line);
       const through = (p: Point<'sheet'>) =>
-        lines.filter((line) => distance(line.from, p) < EYE || distance(line.to, p) < EYE);
+        lines.filter((line) => distance(line.from, p) < TOLERANCE.drawn || distance(line.to, p) < TOLERANCE.drawn);
       // Where two notches touch, two scores end at one mark: those that cross over this stretch of the edge are meant.
       const along = direction(from, to);
       const tip = through(from)
         .flatMap((a) => through(to).map((b) => (a === b ? null : crossing(a, b))))
-        .find((p) => p && dot(minus(p, from), along) > EYE && dot(minus(p, to), along) < -EYE);
+        .find((p) => p && dot(minus(p, from), along) > TOLERANCE.drawn && dot(minus(p, to), along) < -TOLERANCE.drawn);
       if (tip) sheet.notch(edge, [from, tip, to]);
       else sheet.fault({ code: 'no-crossing', edge });
     },
@@ -102,27 +102,30 @@ function cornerOff(
   radius: number,
   what: string,
 ): { readonly off: Polygon<'sheet'> } | Fault {
-  const ring = paper.find((one) => one.some((q) => distance(p, q) < SEEN));
+  const ring = paper.find((one) => one.some((q) => distance(p, q) < TOLERANCE.found));
   if (!ring) return { code: 'no-corner', what };
   const at = (i: number): Point<'sheet'> => ring[((i % ring.length) + ring.length) % ring.length]!;
-  const i = ring.findIndex((q) => distance(p, q) < SEEN);
+  const i = ring.findIndex((q) => distance(p, q) < TOLERANCE.found);
   const corner = at(i);
   /** How far an edge goes on straight from the corner, one way round, and where to. */
   const straight = (way: 1 | -1): Point<'sheet'> => {
     let k = i + way;
-    while (distance(corner, at(k)) < SEEN && k !== i + way * ring.length) k += way;
+    while (distance(corner, at(k)) < TOLERANCE.found && k !== i + way * ring.length) k += way;
     const line = { from: corner, to: at(k) };
-    while (Math.abs(sideOf(line, at(k + way))) < SEEN && distance(corner, at(k + way)) > distance(corner, at(k)))
+    while (
+      Math.abs(sideOf(line, at(k + way))) < TOLERANCE.found &&
+      distance(corner, at(k + way)) > distance(corner, at(k))
+    )
       k += way;
     return at(k);
   };
   const [before, after] = [straight(-1), straight(1)];
-  if (sideOf({ from: before, to: corner }, after) < SEEN) return { code: 'corner-goes-in', what };
+  if (sideOf({ from: before, to: corner }, after) < TOLERANCE.found) return { code: 'corner-goes-in', what };
   const [u, v] = [direction(corner, before), direction(corner, after)];
   const half = Math.acos(Math.max(-1, Math.min(1, dot(u, v)))) / 2;
   const needs = radius / Math.tan(half);
   const has = Math.min(distance(corner, before), distance(corner, after));
-  if (needs > has + SEEN) return { code: 'radius-too-large', what, radius, needs, has };
+  if (needs > has + TOLERANCE.found) return { code: 'radius-too-large', what, radius, needs, has };
   const along = (w: Point): Point<'sheet'> => ({ x: corner.x + w.x * needs, y: corner.y + w.y * needs });
   const [first, last] = [along(u), along(v)];
   const middle = { x: (u.x + v.x) / (2 * Math.cos(half)), y: (u.y + v.y) / (2 * Math.cos(half)) };

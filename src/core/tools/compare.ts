@@ -9,19 +9,17 @@ import {
   type Point,
   type Polygon,
   type Segment,
+  TOLERANCE,
 } from '../geometry';
 import { notchTriangle, type Piece } from '../pattern';
 import type { CommonFaults, Fault } from './fault';
 import type { Simulated } from './simulate';
 
-/** How close the simulated tool must come to the pattern, mm. */
-const CLOSE = 0.01;
-
 const sameSegment = (a: Segment, b: Segment): boolean =>
-  (distance(a.from, b.from) < CLOSE && distance(a.to, b.to) < CLOSE) ||
-  (distance(a.from, b.to) < CLOSE && distance(a.to, b.from) < CLOSE);
+  (distance(a.from, b.from) < TOLERANCE.agreed && distance(a.to, b.to) < TOLERANCE.agreed) ||
+  (distance(a.from, b.to) < TOLERANCE.agreed && distance(a.to, b.from) < TOLERANCE.agreed);
 const sameTriangle = (a: readonly Point[], b: readonly Point[]): boolean =>
-  a.length === b.length && a.every((p) => b.some((q) => distance(p, q) < CLOSE));
+  a.length === b.length && a.every((p) => b.some((q) => distance(p, q) < TOLERANCE.agreed));
 /**
  * True when two regions cover each other but for a strip along their rims, half as broad as straight cuts may differ; of
  * round cuts, for what the chords leave that they are drawn in.
@@ -29,7 +27,7 @@ const sameTriangle = (a: readonly Point[], b: readonly Point[]): boolean =>
 function sameRegion(a: readonly Polygon<'sheet'>[], b: readonly Polygon<'sheet'>[], isRound: boolean): boolean {
   if (a.length === 0) return b.length === 0;
   const rim = a.flatMap((ring) => ring.map((p, i) => distance(p, ring[(i + 1) % ring.length]!)));
-  const [size, strip] = [regionArea(a), (CLOSE / 2) * rim.reduce((sum, length) => sum + length, 0)];
+  const [size, strip] = [regionArea(a), (TOLERANCE.agreed / 2) * rim.reduce((sum, length) => sum + length, 0)];
   const apart = regionArea(difference(a, b)) + regionArea(difference(b, a));
   return apart < Math.min(isRound ? Math.max(3 * strip, 0.01 * size) : strip, size / 4);
 }
@@ -55,7 +53,12 @@ export function differences(made: Simulated, piece: Piece): Fault[] {
     sameTriangle(notchTriangle(piece.blank, notch), triangle),
   );
   const paths = piece.trims.flatMap((trim) => (trim.cut.kind === 'path' ? [trim.cut.path] : []));
-  match('cut', paths, made.cuts, (a, b) => a.length === b.length && a.every((p, i) => distance(p, b[i]!) < CLOSE));
+  match(
+    'cut',
+    paths,
+    made.cuts,
+    (a, b) => a.length === b.length && a.every((p, i) => distance(p, b[i]!) < TOLERANCE.agreed),
+  );
   for (const [kind, by] of [
     ['path', 'cut'],
     ['rounded', 'round'],
@@ -75,7 +78,12 @@ export function differences(made: Simulated, piece: Piece): Fault[] {
     made.slits,
     sameSegment,
   );
-  match('hole', piece.holes, made.holes, (a, b) => distance(a.centre, b.centre) < CLOSE && a.diameter === b.diameter);
+  match(
+    'hole',
+    piece.holes,
+    made.holes,
+    (a, b) => distance(a.centre, b.centre) < TOLERANCE.agreed && a.diameter === b.diameter,
+  );
   return found;
 }
 
@@ -85,14 +93,14 @@ function joined(lines: readonly Segment[]): Segment[] {
   for (let i = 0; i < rest.length; i++)
     for (let j = i + 1; j < rest.length; j++) {
       const [a, b] = [rest[i]!, rest[j]!];
-      if ([b.from, b.to].some((p) => Math.abs(sideOf(a, p)) > CLOSE)) continue;
+      if ([b.from, b.to].some((p) => Math.abs(sideOf(a, p)) > TOLERANCE.agreed)) continue;
       const along = direction(a.from, a.to);
       const [s, t] = [dot(minus(b.from, a.from), along), dot(minus(b.to, a.from), along)].sort((x, y) => x - y) as [
         number,
         number,
       ];
       const length = distance(a.from, a.to);
-      if (t < -CLOSE || s > length + CLOSE) continue;
+      if (t < -TOLERANCE.agreed || s > length + TOLERANCE.agreed) continue;
       const at = (d: number): Point => ({ x: a.from.x + along.x * d, y: a.from.y + along.y * d });
       rest[i] = { from: at(Math.min(0, s)), to: at(Math.max(length, t)) };
       rest.splice(j, 1);

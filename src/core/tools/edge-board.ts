@@ -1,9 +1,9 @@
 import { inches, lengthSchema, mm, type Mm } from '../length';
 import { edgeLength, leftOf, rightOf, type Edge } from '../pattern';
-import { sideOf } from '../geometry';
-import { CLOSE } from './lines';
+import { sideOf, TOLERANCE } from '../geometry';
+
 import type { Scoring, Spot } from './move';
-import { SEEN } from './sheet';
+
 import { handNotch, makingByHand, type Asked, type Figures, type ToolType } from './tool';
 
 const figures = {
@@ -62,9 +62,9 @@ export const edgeBoard: ToolType<'edge-board', typeof figures, EdgeBoardMove, ob
       // The score lies along the edge that is laid in: along the left, or the right, of the one it is measured on.
       const far = edgeLength(blank, edge) - at;
       const beside =
-        Math.abs(at - scoreOf(tool)) < CLOSE
+        Math.abs(at - scoreOf(tool)) < TOLERANCE.folded
           ? leftOf(edge)
-          : Math.abs(far - scoreOf(tool)) < CLOSE
+          : Math.abs(far - scoreOf(tool)) < TOLERANCE.folded
             ? rightOf(edge)
             : null;
       return beside && { near: null, move: { do: 'edge-score', score: score!, also, edge: beside }, mark: null };
@@ -94,7 +94,7 @@ export const edgeBoard: ToolType<'edge-board', typeof figures, EdgeBoardMove, ob
       relief: {
         carryOut: ({ edge, at }, sheet, tool) => {
           const guide = sheet.found({ edge, at, deep: scoreOf(tool) });
-          if (!sheet.state.runs.some(({ line }) => Math.abs(sideOf(line, guide)) < SEEN))
+          if (!sheet.state.runs.some(({ line }) => Math.abs(sideOf(line, guide)) < TOLERANCE.found))
             sheet.fault({ code: 'guide-meets-nothing', edge, at });
           else for (const way of [-1, 1]) sheet.mark({ edge, at: mm(at + (way * tool.relief) / 2) });
         },
@@ -135,10 +135,10 @@ export const edgeBoard: ToolType<'edge-board', typeof figures, EdgeBoardMove, ob
 function reliefs(path: readonly Spot[], board: EdgeBoard): Extract<EdgeBoardMove, { do: 'relief' }>[] {
   return path.flatMap((spot, i) =>
     [path[i - 1], path[i + 1]].flatMap((rim) => {
-      const onScore = Math.abs(spot.deep - scoreOf(board)) <= CLOSE && spot.on === 'crossing';
+      const onScore = Math.abs(spot.deep - scoreOf(board)) <= TOLERANCE.folded && spot.on === 'crossing';
       if (!rim || rim.deep > 0 || spot.edge !== rim.edge || !onScore) return [];
       const slant = rim.at - spot.at;
-      return Math.abs(Math.abs(slant) - board.relief / 2) < CLOSE
+      return Math.abs(Math.abs(slant) - board.relief / 2) < TOLERANCE.folded
         ? [{ do: 'relief' as const, edge: spot.edge, at: spot.at, slants: slant < 0 ? ('left' as const) : 'right' }]
         : [];
     }),

@@ -1,11 +1,11 @@
 import type { Start } from '../constructions';
-import { direction, distance, dot, minus, sideOf } from '../geometry';
+import { direction, distance, dot, minus, sideOf, TOLERANCE } from '../geometry';
 import { inches, lengthSchema, mm, type Mm } from '../length';
 import { edgeLength, leftOf, notchTriangle, onEdge, type Edge, type Piece } from '../pattern';
 import type { NoFacts } from './fault';
-import { CLOSE, HAIR, scoredLines, type ScoredLine } from './lines';
+import { scoredLines, type ScoredLine } from './lines';
 import type { HandMove, Mark, Programme, Scoring } from './move';
-import { EYE, Sheet } from './sheet';
+import { Sheet } from './sheet';
 import { askedSchema, type Asked, type Figures, type Reading, type ToolType } from './tool';
 
 const figures = {
@@ -97,7 +97,7 @@ export const envelopeBoard: ToolType<
           sheet.lay(null);
           if (move.edge !== sheet.near) sheet.fault({ code: 'wrong-edge', edge: move.edge, near: sheet.near });
           else if (move.by === 'ruler') {
-            if (move.at > board.rulerEnd + EYE) sheet.fault({ code: 'ruler-ends', at: move.at });
+            if (move.at > board.rulerEnd + TOLERANCE.drawn) sheet.fault({ code: 'ruler-ends', at: move.at });
             else sheet.lay(move.at + board.offset);
           } else if (move.by === 'mark') {
             if (sheet.isMarked(move)) sheet.lay(move.at);
@@ -108,7 +108,7 @@ export const envelopeBoard: ToolType<
             const { to } = move;
             const meets = (to === undefined ? runs.at(-1) : runs.findLast(({ scores }) => scores.includes(to)))?.line
               .to;
-            if (!meets || Math.abs(sideOf({ from: left, to: right }, meets)) > EYE)
+            if (!meets || Math.abs(sideOf({ from: left, to: right }, meets)) > TOLERANCE.drawn)
               sheet.fault({ code: 'pointer-meets-nothing' });
             else sheet.lay(dot(minus(meets, left), direction(left, right)) - board.notch / 2);
           }
@@ -195,7 +195,7 @@ export const envelopeBoard: ToolType<
         ...(start.reference === 'ruler'
           ? [{ kind: 'ruler-end', value: set, limit: board.rulerEnd, ...note } as const]
           : []),
-        ...(longest > board.grooveEnd + CLOSE
+        ...(longest > board.grooveEnd + TOLERANCE.folded
           ? [{ kind: 'groove-end', value: longest, limit: board.grooveEnd, ...note } as const]
           : []),
       ];
@@ -277,14 +277,14 @@ function roundTheSheet(piece: Piece, start: Start, board: EnvelopeBoard): Progra
     for (const notch of notches) {
       const tip = notchTriangle(piece.blank, notch)[1];
       const reading = mm(notch.at - board.offset);
-      const onRuler = reading > 0 && reading <= board.rulerEnd + HAIR;
+      const onRuler = reading > 0 && reading <= board.rulerEnd + TOLERANCE.length;
       // A score made from the edge before ends where this notch belongs: the pointer finds it without measuring.
       const foot = onEdge(piece.blank, edge, notch.at);
       const rightwards = minus(onEdge(piece.blank, edge, edgeLength(piece.blank, edge)), foot);
       const leaves = (right: boolean): ScoredLine | undefined =>
         lines.find(({ line }) => {
-          const [near, far] = distance(line.from, tip) < CLOSE ? [line.from, line.to] : [line.to, line.from];
-          return distance(near, tip) < CLOSE && dot(minus(far, near), rightwards) > 0 === right;
+          const [near, far] = distance(line.from, tip) < TOLERANCE.folded ? [line.from, line.to] : [line.to, line.from];
+          return distance(near, tip) < TOLERANCE.folded && dot(minus(far, near), rightwards) > 0 === right;
         });
       const meets = i > 0 ? leaves(false) : undefined;
       const first = i === 0 && (notches.length > 1 ? onRuler : start.reference === 'board');
@@ -314,7 +314,7 @@ function roundTheSheet(piece: Piece, start: Start, board: EnvelopeBoard): Progra
           score: score?.ids[0] ?? '',
           ...(score && score.ids.length > 1 ? { also: score.ids.slice(1) } : {}),
           length,
-          onward: length > board.grooveEnd + HAIR,
+          onward: length > board.grooveEnd + TOLERANCE.length,
         },
       );
     }

@@ -1,12 +1,18 @@
-import { crossing, direction, distance, dot, lengthInside, minus, sideOf, type Point, type Segment } from '../geometry';
+import {
+  crossing,
+  direction,
+  distance,
+  dot,
+  lengthInside,
+  minus,
+  sideOf,
+  type Point,
+  type Segment,
+  TOLERANCE,
+} from '../geometry';
 import { mm, type Mm } from '../length';
 import { edgeLength, notchTriangle, onEdge, type Blank, type Edge, type Piece } from '../pattern';
 import type { RimMark, Spot, Stretch } from './move';
-
-/** Lengths closer than this are one, mm. */
-export const HAIR = 1e-6;
-/** Straight lines closer than this are one, mm. */
-export const CLOSE = 1e-3;
 
 /** Scores that lie on one line, as far as they reach together. */
 export interface ScoredLine {
@@ -20,7 +26,9 @@ export function scoredLines(piece: Piece): ScoredLine[] {
   // A groove runs on from notch to notch, also where the line is then slit.
   const cut = piece.notches.length > 0 ? piece.slits.map(({ line }) => ({ ids: [], line })) : [];
   for (const { ids, line } of [...piece.hinges.map(({ id, line }) => ({ ids: [id], line })), ...cut]) {
-    const same = lines.find((other) => [line.from, line.to].every((end) => Math.abs(sideOf(other.line, end)) < CLOSE));
+    const same = lines.find((other) =>
+      [line.from, line.to].every((end) => Math.abs(sideOf(other.line, end)) < TOLERANCE.folded),
+    );
     if (!same) lines.push({ ids: [...ids], line });
     else {
       const along = direction(same.line.from, same.line.to);
@@ -45,8 +53,8 @@ export interface StraightLine {
 export function straightLines(piece: Piece): StraightLine[] {
   return scoredLines(piece)
     .flatMap(({ ids, line }): StraightLine[] => {
-      const upright = Math.abs(line.from.x - line.to.x) < CLOSE;
-      if (!upright && Math.abs(line.from.y - line.to.y) > CLOSE) return [];
+      const upright = Math.abs(line.from.x - line.to.x) < TOLERANCE.folded;
+      if (!upright && Math.abs(line.from.y - line.to.y) > TOLERANCE.folded) return [];
       const [edge, at] = upright ? ([1, line.from.x] as const) : ([2, line.from.y] as const);
       const whole = { ids, edge, at: mm(at) };
       return mayRunAcross(piece, line) ? [whole] : stretches(piece, whole);
@@ -63,8 +71,10 @@ function mayRunAcross(piece: Piece, { from, to }: Segment<'sheet'>): boolean {
     to: { x: to.x + along.x * reach, y: to.y + along.y * reach },
   };
   return (
-    !piece.panels.some((panel) => lengthInside(panel.polygon, all) > CLOSE) &&
-    !piece.slits.some((slit) => [slit.line.from, slit.line.to].every((end) => Math.abs(sideOf(all, end)) < CLOSE))
+    !piece.panels.some((panel) => lengthInside(panel.polygon, all) > TOLERANCE.folded) &&
+    !piece.slits.some((slit) =>
+      [slit.line.from, slit.line.to].every((end) => Math.abs(sideOf(all, end)) < TOLERANCE.folded),
+    )
   );
 }
 
@@ -81,7 +91,7 @@ function stretches(piece: Piece, { ids, edge, at }: StraightLine): StraightLine[
   const joined: typeof parts = [];
   for (const part of parts) {
     const last = joined.at(-1);
-    if (last && part.from < last.to + CLOSE) {
+    if (last && part.from < last.to + TOLERANCE.folded) {
       last.ids.push(...part.ids);
       last.to = Math.max(last.to, part.to);
     } else joined.push(part);
@@ -103,7 +113,7 @@ export function rimLines(piece: Piece): RimLine[] {
   const tips = piece.notches.map((notch) => notchTriangle(piece.blank, notch)[1]);
   return scoredLines(piece).map(({ ids, line }) => {
     const [from, to] = rimEnds(piece.blank, line);
-    const notched = [line.from, line.to].every((end) => tips.some((tip) => distance(tip, end) < CLOSE));
+    const notched = [line.from, line.to].every((end) => tips.some((tip) => distance(tip, end) < TOLERANCE.folded));
     return { ids, notched, from, to };
   });
 }
@@ -120,7 +130,7 @@ function rimEnds(blank: Blank, line: Segment<'sheet'>): [RimMark, RimMark] {
     const at =
       (p.x - side.from.x) * ((side.to.x - side.from.x) / length) +
       (p.y - side.from.y) * ((side.to.y - side.from.y) / length);
-    if (at < -HAIR || at > length + HAIR) continue;
+    if (at < -TOLERANCE.length || at > length + TOLERANCE.length) continue;
     hits.push({
       mark: { edge, at: mm(Math.min(Math.max(at, 0), length)) },
       t: (p.x - line.from.x) * along.x + (p.y - line.from.y) * along.y,
@@ -134,10 +144,10 @@ function rimEnds(blank: Blank, line: Segment<'sheet'>): [RimMark, RimMark] {
 export function spotAt(blank: Blank, p: Point<'sheet'>, lines: readonly ScoredLine[]): Spot {
   const from = [p.y, blank.width - p.x, blank.height - p.y, p.x];
   const nearest = Math.min(...from);
-  const edge = (from.findIndex((depth) => depth <= nearest + CLOSE) + 1) as Edge;
+  const edge = (from.findIndex((depth) => depth <= nearest + TOLERANCE.folded) + 1) as Edge;
   const at = [p.x, p.y, blank.width - p.x, blank.height - p.y][edge - 1]!;
-  const onRim = from.filter((depth) => Math.abs(depth) < CLOSE).length;
-  const on = lines.filter(({ line }) => Math.abs(sideOf(line, p)) < CLOSE);
+  const onRim = from.filter((depth) => Math.abs(depth) < TOLERANCE.folded).length;
+  const on = lines.filter(({ line }) => Math.abs(sideOf(line, p)) < TOLERANCE.folded);
   return {
     edge,
     at: mm(at),

@@ -1,7 +1,8 @@
+import { TOLERANCE } from '../geometry';
 import type { Start } from '../constructions';
 import { mm } from '../length';
 import { edgeLength, type Edge, type Piece } from '../pattern';
-import { CLOSE, rimLines, scoredLines, spotAt, straightLines, type RimLine, type StraightLine } from './lines';
+import { rimLines, scoredLines, spotAt, straightLines, type RimLine, type StraightLine } from './lines';
 import { planTool, type Move, type Tool } from './registry';
 import type { Mark, Programme, RimMark, Spot } from './move';
 
@@ -153,7 +154,10 @@ function trimMoves(piece: Piece, straight: readonly StraightLine[], tool: Tool):
   const marked: RimMark[] = [];
   const isMarked = ({ edge, at, deep }: Spot): boolean =>
     marked.some(
-      (m) => m.edge === edge && Math.abs(m.at - at) < CLOSE && Math.abs(((m as Spot).deep ?? 0) - deep) < CLOSE,
+      (m) =>
+        m.edge === edge &&
+        Math.abs(m.at - at) < TOLERANCE.folded &&
+        Math.abs(((m as Spot).deep ?? 0) - deep) < TOLERANCE.folded,
     );
   const mark = (spot: Spot, purpose: 'slant' | 'hole'): void => {
     if (spot.on === 'corner' || spot.on === 'crossing' || isMarked(spot)) return;

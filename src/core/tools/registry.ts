@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { lengthSchema, mm, type Mm } from '../length';
 import { lineSchema } from '../text';
@@ -154,7 +155,7 @@ export function sameTool(a: Tool, b: Tool): boolean {
   return Object.entries(figures).every(([name, { asked, byHand }]) => {
     if (!asked || byHand) return true;
     const [x, y] = [value(a, name), value(b, name)];
-    return typeof x === 'number' && typeof y === 'number' ? Math.abs(x - y) < 1e-6 : x === y;
+    return typeof x === 'number' && typeof y === 'number' ? Math.abs(x - y) < TOLERANCE.length : x === y;
   });
 }
 

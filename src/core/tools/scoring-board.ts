@@ -1,7 +1,8 @@
+import { TOLERANCE } from '../geometry';
 import { inches, GRADUATIONS, lengthSchema, mm, stepOf, type Mm } from '../length';
 import { edgeLength, leftOf, type Edge } from '../pattern';
 import type { NoFacts } from './fault';
-import { CLOSE } from './lines';
+
 import type { Scoring, Stretch } from './move';
 import { stretchOf } from './sheet';
 import { handNotch, makingByHand, type Asked, type Figures, type ToolType } from './tool';
@@ -29,7 +30,7 @@ const IN_GROOVE = 0.1;
 
 /** True when the board has a groove at that distance from its fence: on the board, and on its pitch. */
 export function hasGroove({ length, pitch }: ScoringBoard, at: number): boolean {
-  if (at > length + 1e-6) return false;
+  if (at > length + TOLERANCE.length) return false;
   return pitch === undefined || Math.abs(at - Math.round(at / pitch) * pitch) <= IN_GROOVE;
 }
 
@@ -109,12 +110,12 @@ export const scoringBoard: ToolType<
       const ruled = pieces.flatMap(({ programme }) =>
         programme.marks.filter((mark) => mark.for === 'score' && mark.reference === 'ruler'),
       );
-      const over = ruled.find((mark) => mark.at > board.length + CLOSE);
-      const between = ruled.find((mark) => mark.at <= board.length + CLOSE && !hasGroove(board, mark.at));
+      const over = ruled.find((mark) => mark.at > board.length + TOLERANCE.folded);
+      const between = ruled.find((mark) => mark.at <= board.length + TOLERANCE.folded && !hasGroove(board, mark.at));
       const { pitch } = board;
       const below = between && pitch !== undefined ? Math.floor(between.at / pitch) * pitch : 0;
       // Where the maker's marks could be the grooves, that mends it.
-      const marks = GRADUATIONS.find((one) => pitch !== undefined && Math.abs(stepOf(one) - pitch) < CLOSE);
+      const marks = GRADUATIONS.find((one) => pitch !== undefined && Math.abs(stepOf(one) - pitch) < TOLERANCE.folded);
       return [
         ...(over ? [{ kind: 'board-end', value: over.at, limit: board.length, ...note } as const] : []),
         ...(between && pitch !== undefined

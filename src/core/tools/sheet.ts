@@ -12,16 +12,12 @@ import {
   type Point,
   type Polygon,
   type Segment,
+  TOLERANCE,
 } from '../geometry';
 import { mm, type Mm } from '../length';
 import { blankPolygon, edgeLength, onEdge, rightOf, type Blank, type Edge } from '../pattern';
 import type { Fault } from './fault';
 import type { RimMark, Spot, Stretch } from './move';
-
-/** Reading error of the simulated eye, mm: marks closer than this are the same mark. */
-export const EYE = 1e-4;
-/** How near a crossing a spot counts as lying on it, mm. */
-export const SEEN = 2e-3;
 
 /** Paper that a move took off, as rings. */
 export interface TakenOff {
@@ -119,7 +115,8 @@ export class Sheet {
   }
   isMarked({ edge, at, deep = 0 }: Place): boolean {
     return this.now.marks.some(
-      (mark) => mark.edge === edge && Math.abs(mark.at - at) < EYE && Math.abs(mark.deep - deep) < EYE,
+      (mark) =>
+        mark.edge === edge && Math.abs(mark.at - at) < TOLERANCE.drawn && Math.abs(mark.deep - deep) < TOLERANCE.drawn,
     );
   }
   /** True when a spot can be found: it is marked, it is a corner, or two scores (or a score and the rim) cross there. */
@@ -127,11 +124,11 @@ export class Sheet {
     if (this.isMarked(spot)) return true;
     const p = this.found(spot);
     const { width, height } = this.blank;
-    const rims = [p.x, p.y, width - p.x, height - p.y].filter((depth) => Math.abs(depth) < SEEN).length;
+    const rims = [p.x, p.y, width - p.x, height - p.y].filter((depth) => Math.abs(depth) < TOLERANCE.found).length;
     const ways = new Set(
       this.now.runs
         .map(({ line }) => line)
-        .filter((line) => Math.abs(sideOf(line, p)) < SEEN)
+        .filter((line) => Math.abs(sideOf(line, p)) < TOLERANCE.found)
         .map(({ from, to }) => Math.round(Math.atan2(to.y - from.y, to.x - from.x) * 100) % 314),
     );
     return rims + ways.size > 1;
@@ -187,16 +184,16 @@ function uncut(score: Segment<'sheet'>, slits: readonly Segment<'sheet'>[]): Seg
   let left = [score];
   for (const slit of slits)
     left = left.flatMap((part) => {
-      if ([slit.from, slit.to].some((p) => Math.abs(sideOf(part, p)) > SEEN)) return [part];
+      if ([slit.from, slit.to].some((p) => Math.abs(sideOf(part, p)) > TOLERANCE.found)) return [part];
       const along = direction(part.from, part.to);
       const length = distance(part.from, part.to);
       const [s, t] = [slit.from, slit.to].map((p) => dot(minus(p, part.from), along)).sort((a, b) => a - b) as [
         number,
         number,
       ];
-      if (t < SEEN || s > length - SEEN) return [part];
+      if (t < TOLERANCE.found || s > length - TOLERANCE.found) return [part];
       return [stretchOf(part, { from: mm(0), to: mm(s) }), stretchOf(part, { from: mm(t), to: mm(length) })].filter(
-        ({ from, to }) => dot(minus(to, from), along) > SEEN,
+        ({ from, to }) => dot(minus(to, from), along) > TOLERANCE.found,
       );
     });
   return left;
@@ -214,9 +211,9 @@ export function stretchOf({ from, to }: Segment<'sheet'>, only: Stretch | undefi
 function fallen(blank: Blank, path: Polygon<'sheet'>): Polygon<'sheet'> {
   const round = (p: Point<'sheet'>): number => {
     const { width, height } = blank;
-    if (Math.abs(p.y) < SEEN) return p.x;
-    if (Math.abs(p.x - width) < SEEN) return width + p.y;
-    if (Math.abs(p.y - height) < SEEN) return 2 * width + height - p.x;
+    if (Math.abs(p.y) < TOLERANCE.found) return p.x;
+    if (Math.abs(p.x - width) < TOLERANCE.found) return width + p.y;
+    if (Math.abs(p.y - height) < TOLERANCE.found) return 2 * width + height - p.x;
     return 2 * (width + height) - p.y;
   };
   const all = 2 * (blank.width + blank.height);
@@ -226,7 +223,7 @@ function fallen(blank: Blank, path: Polygon<'sheet'>): Polygon<'sheet'> {
   const corners = ([1, 2, 3, 4] as const)
     .map((edge) => onEdge(blank, edge, 0))
     .map((p) => ({ p, at: (end - round(p) + all) % all }))
-    .filter(({ at }) => at > SEEN && at < span - SEEN)
+    .filter(({ at }) => at > TOLERANCE.found && at < span - TOLERANCE.found)
     .sort((a, b) => a.at - b.at);
   return [...path, ...corners.map(({ p }) => p)];
 }
@@ -244,21 +241,21 @@ function remaining(run: Segment<'sheet'>, blank: Blank, waste: readonly Polygon<
     ring.forEach((p, i) => {
       const next = ring[(i + 1) % ring.length]!;
       stops.push(dot(minus(p, run.from), along) / length);
-      if (distance(p, next) < EYE) return;
+      if (distance(p, next) < TOLERANCE.drawn) return;
       const q = crossing(run, { from: p, to: next });
       if (q) stops.push(dot(minus(q, run.from), along) / length);
     });
   const isPaper = (p: Point<'sheet'>): boolean =>
     p.x > 0 && p.y > 0 && p.x < blank.width && p.y < blank.height && !waste.some((ring) => contains(ring, p));
   const kept = (p: Point<'sheet'>): boolean =>
-    [-SEEN, SEEN].every((off) => isPaper({ x: p.x - along.y * off, y: p.y + along.x * off }));
+    [-TOLERANCE.found, TOLERANCE.found].every((off) => isPaper({ x: p.x - along.y * off, y: p.y + along.x * off }));
   const sorted = stops.filter((t) => t >= 0 && t <= 1).sort((a, b) => a - b);
   const pieces: [number, number][] = [];
   for (let i = 0; i + 1 < sorted.length; i++) {
     const [a, b] = [sorted[i]!, sorted[i + 1]!];
-    if ((b - a) * length < SEEN || !kept(at((a + b) / 2))) continue;
+    if ((b - a) * length < TOLERANCE.found || !kept(at((a + b) / 2))) continue;
     const last = pieces.at(-1);
-    if (last && (a - last[1]) * length < 2 * SEEN) last[1] = b;
+    if (last && (a - last[1]) * length < 2 * TOLERANCE.found) last[1] = b;
     else pieces.push([a, b]);
   }
   return pieces.map(([a, b]) => ({ from: at(a), to: at(b) }));

@@ -63,6 +63,3 @@ export type OwnClaims = Readonly<
 export interface OwnFacts {
   own: { readonly holder: string; readonly name: string; readonly found: Finding };
 }
-
-/** Differences smaller than this are rounding, mm. */
-export const HAIR = 1e-3;

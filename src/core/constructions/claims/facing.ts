@@ -1,5 +1,6 @@
+import { TOLERANCE } from '../../geometry';
 import { hingeLine, inView, mouthView, reachAcross, type Stack, type View } from '../../fold';
-import { HAIR, type ClaimType } from './claim';
+import { type ClaimType } from './claim';
 
 /** Flaps that face each other across the floor of a pocket. */
 export interface Facing {
@@ -30,10 +31,10 @@ export const facing: ClaimType<Facing, FacingFacts> = {
       const wide = (axis === view.across) === (cavity.acrossMouth !== 'height');
       return {
         kind: wide ? 'tips-width' : 'tips-height',
-        level: value < -HAIR ? 'note' : 'pass',
+        level: value < -TOLERANCE.folded ? 'note' : 'pass',
         value,
         limit: 0,
-        about: { a: name(a), b: name(b), meet: Math.abs(value) <= HAIR, closed: cavity.kind === 'closed' },
+        about: { a: name(a), b: name(b), meet: Math.abs(value) <= TOLERANCE.folded, closed: cavity.kind === 'closed' },
       };
     });
   },

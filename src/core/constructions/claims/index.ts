@@ -14,7 +14,6 @@ import { tipsTurned } from './tips-turned';
 import { wallsMeet } from './walls-meet';
 
 export {
-  HAIR,
   type ClaimType,
   type Finding,
   type FindingOf,

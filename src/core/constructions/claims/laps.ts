@@ -1,6 +1,7 @@
+import { TOLERANCE } from '../../geometry';
 import { lapBetween } from '../../fold';
 import { inches, mm, type Mm } from '../../length';
-import { HAIR, type ClaimType, type Level, type Thing } from './claim';
+import { type ClaimType, type Level, type Thing } from './claim';
 
 /** Pairs of panels whose lap holds the thing together. */
 export interface Laps {
@@ -29,14 +30,14 @@ export const laps: ClaimType<Laps, LapFacts> = {
     const least = leastOf(claim, thing);
     if (!least) return [];
     const { a, b, breadth: value } = least;
-    const level: Level = value <= HAIR ? 'fail' : value < LEAST_LAP - HAIR ? 'warn' : 'pass';
+    const level: Level = value <= TOLERANCE.folded ? 'fail' : value < LEAST_LAP - TOLERANCE.folded ? 'warn' : 'pass';
     const about = { a: thing.name(a), b: thing.name(b) };
     return [{ kind: 'flap-overlap', level, value, limit: LEAST_LAP, about, cure: LEAST_LAP }];
   },
   words: {
     'flap-overlap': ({ level, value, limit, about: { a, b } }, say) => {
       if (level === 'pass') return `Flaps lap by ${say(value)} where they are glued.`;
-      return value <= HAIR
+      return value <= TOLERANCE.folded
         ? `The ${a} and the ${b} do not meet, so nothing holds them. Leave the flaps longer.`
         : `The ${a} laps the ${b} by only ${say(value)}; ${say(limit)} holds better. Use the thinnest tape.`;
     },

@@ -1,6 +1,7 @@
+import { TOLERANCE } from '../../geometry';
 import { lidWays, type LidPair } from '../../fold';
 import { inches, mm, type Say } from '../../length';
-import { HAIR, type ClaimType, type Finding, type Level } from './claim';
+import { type ClaimType, type Finding, type Level } from './claim';
 
 /** A lid goes over its box, layers and all. */
 export interface Lid extends LidPair {
@@ -32,8 +33,14 @@ export const lid: ClaimType<Lid, LidFacts> = {
       const { allowance, layers, thick } = ways[side];
       const takes = 2 * thick;
       const value = allowance - takes;
-      const exact = Math.abs(allowance) <= HAIR;
-      const level: Level = exact ? 'note' : value < -HAIR ? 'fail' : value <= HAIR ? 'warn' : 'pass';
+      const exact = Math.abs(allowance) <= TOLERANCE.folded;
+      const level: Level = exact
+        ? 'note'
+        : value < -TOLERANCE.folded
+          ? 'fail'
+          : value <= TOLERANCE.folded
+            ? 'warn'
+            : 'pass';
       const about = { allowance, layers, takes, familiar: FAMILIAR, exact };
       // The cure is told how much the allowance must be, with half a millimetre to slide in.
       return { kind: `lid-${side}` as const, level, value, limit: 0, about, cure: mm(takes + 0.5) };

@@ -1,6 +1,7 @@
+import { TOLERANCE } from '../../geometry';
 import { stageAfter, unfolds } from '../../fold';
 import { mm, type Mm } from '../../length';
-import { HAIR, type ClaimType, type Thing } from './claim';
+import { type ClaimType, type Thing } from './claim';
 
 /** A loop of two walls that a pen is pushed through, the step that makes it, and the pen asked for. */
 export interface PenLoop {
@@ -21,7 +22,7 @@ export const penLoop: ClaimType<PenLoop, PenFacts> = {
   of: 'standing',
   measure: (loop, thing) => {
     const [value, limit] = [penTaken(loop, thing), loop.pen ?? mm(0)];
-    const level = value < limit - HAIR ? 'warn' : 'pass';
+    const level = value < limit - TOLERANCE.folded ? 'warn' : 'pass';
     return [{ kind: 'pen', level, value, limit, about: { wall: (value * Math.PI) / 2 }, cure: limit }];
   },
   words: {

@@ -1,6 +1,6 @@
 import { layerOf } from '../../fold';
-import { anticlockwise, distance, sideOf } from '../../geometry';
-import { HAIR, type ClaimType } from './claim';
+import { anticlockwise, distance, sideOf, TOLERANCE } from '../../geometry';
+import { type ClaimType } from './claim';
 
 /** A mat leaves a border on what it lies on. */
 export interface Reveal {
@@ -20,10 +20,14 @@ export const reveal: ClaimType<Reveal, RevealFacts> = {
     const value = Math.min(
       ...rim.flatMap((from, i) => {
         const to = rim[(i + 1) % rim.length]!;
-        return distance(from, to) < HAIR ? [] : layerOf(finished, mat).polygon.map((p) => sideOf({ from, to }, p));
+        return distance(from, to) < TOLERANCE.folded
+          ? []
+          : layerOf(finished, mat).polygon.map((p) => sideOf({ from, to }, p));
       }),
     );
-    return [{ kind: 'reveal', level: value < -HAIR ? 'fail' : 'pass', value, limit: 0, about: { on: name(on) } }];
+    return [
+      { kind: 'reveal', level: value < -TOLERANCE.folded ? 'fail' : 'pass', value, limit: 0, about: { on: name(on) } },
+    ];
   },
   words: {
     reveal: ({ level, value, about: { on } }, say) =>

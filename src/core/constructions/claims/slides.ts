@@ -1,7 +1,7 @@
 import { inView, layerOf, mouthView } from '../../fold';
-import { boxOf } from '../../geometry';
+import { boxOf, TOLERANCE } from '../../geometry';
 import { inches } from '../../length';
-import { HAIR, type ClaimType } from './claim';
+import { type ClaimType } from './claim';
 
 /** A panel that moves in a channel between two others. */
 export interface Slides {
@@ -29,7 +29,7 @@ export const slides: ClaimType<Slides, SlidesFacts> = {
     };
     // It runs the way its channel is open: the runner's end reaches the channel's there.
     const value = deep(between[0]) - deep(panel);
-    const level = value < SLIDE_LEAST - HAIR ? 'fail' : value > LOOSE + HAIR ? 'warn' : 'pass';
+    const level = value < SLIDE_LEAST - TOLERANCE.folded ? 'fail' : value > LOOSE + TOLERANCE.folded ? 'warn' : 'pass';
     return [{ kind: 'slides', at: panel, level, value, limit: SLIDE_LEAST, about: { panel: name(panel) } }];
   },
   words: {

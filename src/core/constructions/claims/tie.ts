@@ -1,7 +1,7 @@
 import { leafOf, roomAxes } from '../../fold';
-import { boxOf3, seenFrom } from '../../geometry';
+import { boxOf3, seenFrom, TOLERANCE } from '../../geometry';
 import type { Mm } from '../../length';
-import { HAIR, type ClaimType } from './claim';
+import { type ClaimType } from './claim';
 
 /** Flaps whose tips lap over the opening of a box, and what a tie hole there takes with its margin, mm; 0 without one. */
 export interface Tie {
@@ -28,7 +28,7 @@ export const tie: ClaimType<Tie, TieFacts> = {
     const unlike = (axis: 'x' | 'y'): number => Math.abs(a[0][axis] - b[0][axis]) + Math.abs(a[1][axis] - b[1][axis]);
     const value = lap(unlike('x') > unlike('y') ? 'x' : 'y');
     const holed = needs > 0;
-    const level = value >= needs - HAIR ? 'pass' : holed ? 'warn' : 'note';
+    const level = value >= needs - TOLERANCE.folded ? 'pass' : holed ? 'warn' : 'note';
     const about = { a: name(flaps[0]), b: name(flaps[1]), holed };
     return [{ kind: 'tie', level, value, limit: needs, about, ...(holed && { cure: needs }) }];
   },

@@ -1,5 +1,6 @@
+import { TOLERANCE } from '../../geometry';
 import { edgesMeet } from '../../fold';
-import { HAIR, type ClaimType } from './claim';
+import { type ClaimType } from './claim';
 
 /** Pairs of walls whose edges must meet once they stand. */
 export interface WallsMeet {
@@ -19,7 +20,7 @@ export const wallsMeet: ClaimType<WallsMeet, WallsMeetFacts> = {
     // The pair that shares the shortest stretch of edge.
     const { a, b, value } = shared.reduce((low, pair) => (pair.value < low.value ? pair : low));
     const about = { a: name(a), b: name(b) };
-    return [{ kind: 'walls-meet', level: value <= HAIR ? 'fail' : 'pass', value, limit: 0, about }];
+    return [{ kind: 'walls-meet', level: value <= TOLERANCE.folded ? 'fail' : 'pass', value, limit: 0, about }];
   },
   words: {
     'walls-meet': ({ level, about: { a, b } }) =>

@@ -1,4 +1,4 @@
-import { boxOf3, cross3, dot3, minus3, posed, seenFrom, type Pose, type Vec } from '../../geometry';
+import { boxOf3, cross3, dot3, minus3, posed, seenFrom, type Pose, type Vec, TOLERANCE } from '../../geometry';
 import { mm, type Mm } from '../../length';
 import type { BoxCavity } from '../cavity';
 import { reached } from '../hangsOn';
@@ -11,9 +11,6 @@ export interface Size3 {
   readonly height: Mm;
   readonly depth: Mm;
 }
-
-/** Touching is not meeting, mm. */
-const TOUCH = 0.02;
 
 /** The room's own axes: x along the contents' width, y across the floor, z up from it; origin at the floor's middle. */
 export function roomAxes(standing: Standing, { floor, across }: Pick<BoxCavity, 'floor' | 'across'>): Pose {
@@ -42,16 +39,16 @@ export function roomOver(
   for (const l of standing.leaves) {
     if (l.panel.id === room.floor || !only(l)) continue;
     const [a, b] = boxOf(l);
-    if (b.z < TOUCH || a.z > high.z - TOUCH) continue;
+    if (b.z < TOLERANCE.standing || a.z > high.z - TOLERANCE.standing) continue;
     // Whichever way keeps clear of this panel with the least loss: beside it, or under it.
     const ways: { lost: number; keep: () => void }[] = [];
     for (const axis of ['x', 'y'] as const) {
-      if (a[axis] >= -TOUCH)
+      if (a[axis] >= -TOLERANCE.standing)
         ways.push({ lost: high[axis] - a[axis], keep: () => (high[axis] = Math.min(high[axis], a[axis])) });
-      if (b[axis] <= TOUCH)
+      if (b[axis] <= TOLERANCE.standing)
         ways.push({ lost: b[axis] - low[axis], keep: () => (low[axis] = Math.max(low[axis], b[axis])) });
     }
-    if (a.z > TOUCH) ways.push({ lost: high.z - a.z, keep: () => (high.z = Math.min(high.z, a.z)) });
+    if (a.z > TOLERANCE.standing) ways.push({ lost: high.z - a.z, keep: () => (high.z = Math.min(high.z, a.z)) });
     const [best] = ways.sort((p, q) => p.lost - q.lost);
     if (best) best.keep();
     else high.z = 0;
@@ -92,7 +89,9 @@ export function standsFree(
   return standing.leaves.every((l) => {
     if (l.panel.id === room.floor || (open && !own.has(l.panel.id))) return true;
     const [a, b] = boxOf3(l.corners.map((p) => seenFrom(axes, p)));
-    return (['x', 'y', 'z'] as const).some((axis) => a[axis] > to[axis] - TOUCH || b[axis] < from[axis] + TOUCH);
+    return (['x', 'y', 'z'] as const).some(
+      (axis) => a[axis] > to[axis] - TOLERANCE.standing || b[axis] < from[axis] + TOLERANCE.standing,
+    );
   });
 }
 

@@ -1,38 +1,38 @@
 import { cross3, dot3, length3, minus3, plus3, seenFrom, type Vec } from '../../geometry';
+import { EXACT } from '../slack';
 import type { Leaf } from './pose';
 
-/** Paper touches paper within this, mm: less than that on either side is no passing through. */
-const TOUCH = 0.02;
-
 /** True when the upright boxes round two panels do not meet. */
-const apart = (a: Leaf, b: Leaf): boolean =>
-  a.box[1].x < b.box[0].x - TOUCH ||
-  b.box[1].x < a.box[0].x - TOUCH ||
-  a.box[1].y < b.box[0].y - TOUCH ||
-  b.box[1].y < a.box[0].y - TOUCH ||
-  a.box[1].z < b.box[0].z - TOUCH ||
-  b.box[1].z < a.box[0].z - TOUCH;
+const apart = (a: Leaf, b: Leaf, touch: number): boolean =>
+  a.box[1].x < b.box[0].x - touch ||
+  b.box[1].x < a.box[0].x - touch ||
+  a.box[1].y < b.box[0].y - touch ||
+  b.box[1].y < a.box[0].y - touch ||
+  a.box[1].z < b.box[0].z - touch ||
+  b.box[1].z < a.box[0].z - touch;
 
 /**
  * True when two flat panels pass through each other: each stands on both sides of the other's plane, and on the line
  * where the planes meet there is a stretch that belongs to both. Panels that only touch, or share an edge, do not.
+ * @param touch less than this on either side is touching, mm
  */
-export function passThrough(a: Leaf, b: Leaf): boolean {
-  if (apart(a, b)) return false;
+export function passThrough(a: Leaf, b: Leaf, touch: number = EXACT.touch): boolean {
+  if (apart(a, b, touch)) return false;
   const [aOff, bOff] = [heights(a, b), heights(b, a)];
-  if (!onBothSides(aOff) || !onBothSides(bOff)) return false;
+  if (!onBothSides(aOff, touch) || !onBothSides(bOff, touch)) return false;
   const along = cross3(a.pose.normal, b.pose.normal);
   const length = length3(along);
   if (length < 1e-9) return false;
   const line = { x: along.x / length, y: along.y / length, z: along.z / length };
   const [as, bs] = [stretches(a, aOff, line), stretches(b, bOff, line)];
-  return as.some(([from, to]) => bs.some(([start, end]) => Math.min(to, end) - Math.max(from, start) > TOUCH));
+  return as.some(([from, to]) => bs.some(([start, end]) => Math.min(to, end) - Math.max(from, start) > touch));
 }
 
 /** How far each corner of one panel stands off the plane of another, mm. */
 const heights = (a: Leaf, b: Leaf): number[] => a.corners.map((corner) => seenFrom(b.pose, corner).z);
 
-const onBothSides = (off: readonly number[]): boolean => off.some((z) => z > TOUCH) && off.some((z) => z < -TOUCH);
+const onBothSides = (off: readonly number[], touch: number): boolean =>
+  off.some((z) => z > touch) && off.some((z) => z < -touch);
 
 /** The stretches of a plane's line that run inside a panel, as distances along the line. */
 function stretches({ corners }: Leaf, off: readonly number[], line: Vec): [number, number][] {

@@ -1,4 +1,4 @@
-import { boxOf3, seenFrom, type Point, type Pose, type Segment } from '../../geometry';
+import { boxOf3, seenFrom, type Point, type Pose, type Segment, TOLERANCE } from '../../geometry';
 import { reached } from '../hangsOn';
 import { thickestPile } from '../measure';
 import type { Stack } from '../stack';
@@ -26,8 +26,6 @@ export interface LidWay {
 
 /** Walls that stand within this of a plane count as its layers, mm. */
 const FLUSH = 0.5;
-/** Edges that should meet may stand this far apart, mm. */
-const MEET = 0.01;
 
 /** A lid on its box, both ways, read off how they stand, and how thick the paper of each piece is, mm. */
 export function lidWays(
@@ -97,7 +95,7 @@ export function edgesMeet(standing: Standing, a: string, b: string): number {
     const on = (v: { x: number; y: number; z: number }): number | null => {
       const d = { x: v.x - from.x, y: v.y - from.y, z: v.z - from.z };
       const t = d.x * along.x + d.y * along.y + d.z * along.z;
-      return Math.hypot(d.x - along.x * t, d.y - along.y * t, d.z - along.z * t) < MEET ? t : null;
+      return Math.hypot(d.x - along.x * t, d.y - along.y * t, d.z - along.z * t) < TOLERANCE.agreed ? t : null;
     };
     q.corners.forEach((start, j) => {
       const [s, t] = [on(start), on(q.corners[(j + 1) % q.corners.length]!)];

@@ -28,18 +28,13 @@ import type { Panel, Piece } from '../../pattern';
 import type { StepBasics } from '../assembly-step';
 import { bringing } from '../bringing';
 import { hangsOn, reached } from '../hangsOn';
+import { EXACT, type Slack } from '../slack';
 import type { Joint, Stack } from '../stack';
 import { passThrough } from './crossing';
 import { carriedLeaf, leafOf, standingOf, type Leaf, type Standing, type Touch } from './pose';
 
 /** Paper is looked at every so many degrees of a turn. */
 const LOOK = 5;
-/** Lengths that must agree in space, mm. */
-const SLACK = 1e-3;
-/** Two panels lie in one plane when no corner stands further off it, mm. */
-const FLUSH = 0.02;
-/** Overlap too small to be in the way, mm². */
-const SPECK = 0.05;
 /** How far a thing that is set down is lifted before, as a share of its height. */
 const LIFTS = [1, 0.8, 0.6, 0.4, 0.2, 0.1, 0.05];
 /** Room left between piles that lie side by side, mm. */
@@ -124,14 +119,19 @@ export function midway(before: Standing, motions: readonly Motion[], share: numb
  * Raises walls from flat piles step by step. Each turn is watched every five degrees: nothing may pass through
  * anything, and what comes to lie on other paper lies on the face it came from.
  */
-export function raise(pieces: readonly Piece[], piles: readonly Stack[], steps: readonly StandingWork[]): Raised {
+export function raise(
+  pieces: readonly Piece[],
+  piles: readonly Stack[],
+  steps: readonly StandingWork[],
+  slack: Slack = EXACT,
+): Raised {
   const panels = new Map(pieces.flatMap((piece) => piece.panels.map((p): [string, Panel] => [p.id, p])));
   const start = sideBySide(piles, panels);
   const stages: StandingStage[] = [];
   const problems: StandingProblem[] = [];
   let now = start;
   for (const step of steps) {
-    const done = step.kind === 'raise' ? turn(now, step) : setDown(now, step);
+    const done = step.kind === 'raise' ? turn(now, step, slack) : setDown(now, step, slack);
     stages.push(done.stage);
     problems.push(...done.problems);
     now = done.stage.after;
@@ -161,7 +161,7 @@ interface Done {
   readonly problems: readonly StandingProblem[];
 }
 
-function turn(before: Standing, step: AssemblyRaise): Done {
+function turn(before: Standing, step: AssemblyRaise, slack: Slack): Done {
   const problems: StandingProblem[] = [];
   const motions = step.turns.map(({ hinges, angle }): Motion & { kind: 'turn' } => {
     const lead = before.hinges.find(({ id }) => id === hinges[0]);
@@ -173,14 +173,14 @@ function turn(before: Standing, step: AssemblyRaise): Done {
     if (moving.has(lead.between[0]))
       problems.push({ code: 'joint_off_line', fold: step.id, panel: lead.between[1], by: lead.between[0] });
     for (const [by, panel, off] of heldAcross(before, moving, line))
-      if (off > SLACK) problems.push({ code: 'joint_off_line', fold: step.id, panel, by });
+      if (off > slack.lines) problems.push({ code: 'joint_off_line', fold: step.id, panel, by });
     // A valley turns towards the inside face of what stays, a mountain away from it.
     const furthest = mostOff(leafOf(before, lead.between[1]).corners, line);
     const rising = dot3(cross3(direction3(line), minus3(furthest, line.from)), still.pose.normal) > 0;
     const sign = rising === (lead.fold === 'valley') ? 1 : -1;
     return { kind: 'turn', moving, line, angle: (sign * angle * Math.PI) / 180 };
   });
-  problems.push(...pushed(before, motions, step.id));
+  problems.push(...pushed(before, motions, step.id, slack));
   const looks = Math.max(2, Math.ceil(Math.max(...step.turns.map(({ angle }) => angle)) / LOOK));
   return finish(
     before,
@@ -188,10 +188,11 @@ function turn(before: Standing, step: AssemblyRaise): Done {
     motions,
     Array.from({ length: looks }, (_, i) => (i + 1) / looks),
     problems,
+    slack,
   );
 }
 
-function setDown(before: Standing, step: AssemblySet): Done {
+function setDown(before: Standing, step: AssemblySet, slack: Slack): Done {
   const onto = leafOf(before, step.onto);
   const own = leafOf(before, step.panel);
   const moving = reached(before, [step.panel]);
@@ -207,7 +208,7 @@ function setDown(before: Standing, step: AssemblySet): Done {
   const { normal } = onto.pose;
   const down: Motion = { kind: 'carry', moving, from: { x: normal.x * side, y: normal.y * side, z: normal.z * side } };
   const lying = { ...before, leaves: moved };
-  return finish(lying, step, [down], [...LIFTS.map((lift) => 1 - lift), 1], []);
+  return finish(lying, step, [down], [...LIFTS.map((lift) => 1 - lift), 1], [], slack);
 }
 
 /** Carries the motions out, watching; then says what lies on what, and glues. */
@@ -217,6 +218,7 @@ function finish(
   motions: readonly Motion[],
   shares: readonly number[],
   found: readonly StandingProblem[],
+  slack: Slack,
 ): Done {
   const problems = [...found];
   const groups = before.leaves.map(({ panel }) => motions.findIndex(({ moving }) => moving.has(panel.id)));
@@ -232,7 +234,7 @@ function finish(
     leaves = midway(before, motions, share);
     pairs.forEach(([i, k], n) => {
       const [a, b] = [leaves[i]!, leaves[k]!];
-      if (through.has(n) || !passThrough(a, b)) return;
+      if (through.has(n) || !passThrough(a, b, slack.touch)) return;
       through.add(n);
       problems.push({ code: 'passes_through', fold: step.id, panel: a.panel.id, by: b.panel.id });
     });
@@ -241,15 +243,15 @@ function finish(
   const kept = before.touches.filter(({ panel, onto }) => groupOf.get(panel) === groupOf.get(onto));
   const touches = pairs.flatMap(([i, k]): Touch[] => {
     const [a, b] = [leaves[i]!, leaves[k]!];
-    if (!inOnePlane(a, b) || overlap(a, b).length === 0) return [];
+    if (!inOnePlane(a, b, slack) || overlap(a, b, slack).length === 0) return [];
     const came = seenFrom(last[k]!.pose, middleOf(last[i]!)).z;
     const told = step.joins?.find(({ panel, onto }) => panel === a.panel.id && onto === b.panel.id)?.face;
-    const face = Math.abs(came) > FLUSH ? (came > 0 ? 'inside' : 'outside') : told;
+    const face = Math.abs(came) > slack.touch ? (came > 0 ? 'inside' : 'outside') : told;
     return face ? [{ panel: a.panel.id, onto: b.panel.id, face }] : [];
   });
   const joints = (step.joins ?? []).flatMap(({ panel, onto, face }): Joint[] => {
     const [a, b] = [panel, onto].map((id) => leaves.find((l) => l.panel.id === id)!) as [Leaf, Leaf];
-    const glued = inOnePlane(a, b) ? overlap(a, b) : [];
+    const glued = inOnePlane(a, b, slack) ? overlap(a, b, slack) : [];
     if (glued.length === 0) {
       problems.push({ code: 'apart', fold: step.id, panel, by: onto });
       return [];
@@ -277,7 +279,12 @@ function finish(
 const opposite = (face: Touch['face']): Touch['face'] => (face === 'inside' ? 'outside' : 'inside');
 
 /** What a turn would push into from the start: paper lying on it, or under it, that stays. */
-function pushed(before: Standing, motions: readonly (Motion & { kind: 'turn' })[], step: string): StandingProblem[] {
+function pushed(
+  before: Standing,
+  motions: readonly (Motion & { kind: 'turn' })[],
+  step: string,
+  slack: Slack,
+): StandingProblem[] {
   const speed = (l: Leaf): Vec | null => {
     const motion = motions.find(({ moving }) => moving.has(l.panel.id));
     if (!motion) return null;
@@ -290,7 +297,7 @@ function pushed(before: Standing, motions: readonly (Motion & { kind: 'turn' })[
     if ((goes === null) === (other === null)) return [];
     const out = face === 'inside' ? 1 : -1;
     const into = goes ? -out * dot3(goes, b.pose.normal) : out * dot3(other!, b.pose.normal);
-    if (into <= SLACK || !inOnePlane(a, b) || overlap(a, b).length === 0) return [];
+    if (into <= EXACT.lines || !inOnePlane(a, b, slack) || overlap(a, b, slack).length === 0) return [];
     const [mover, stays] = goes ? [panel, onto] : [onto, panel];
     return [{ code: 'blocked', fold: step, panel: mover, by: stays }];
   });
@@ -326,14 +333,14 @@ function mostOff(corners: readonly Vec[], line: Line3): Vec {
 const middleOf = ({ corners }: Leaf): Vec =>
   corners.reduce((sum, p) => plus3(sum, p, 1 / corners.length), { x: 0, y: 0, z: 0 });
 
-/** True when two panels lie in one plane. */
-export const inOnePlane = (a: Leaf, b: Leaf): boolean =>
-  a.corners.every((corner) => Math.abs(seenFrom(b.pose, corner).z) < FLUSH);
+/** True when two panels lie in one plane: no corner stands further off it than touching paper may. */
+export const inOnePlane = (a: Leaf, b: Leaf, { touch }: Slack = EXACT): boolean =>
+  a.corners.every((corner) => Math.abs(seenFrom(b.pose, corner).z) < touch);
 
 /** Where two panels of one plane cover each other, on the sheet of the first. */
-export function overlap(a: Leaf, b: Leaf): Polygon<'sheet'>[] {
+function overlap(a: Leaf, b: Leaf, { speck }: Slack): Polygon<'sheet'>[] {
   const other = anticlockwise(applyAll<'sheet'>(betweenSheets(b.pose, a.pose), b.panel.polygon));
   return intersection(a.panel.polygon, other)
-    .filter((ring) => area(ring) > SPECK)
+    .filter((ring) => area(ring) > speck)
     .map((ring) => anticlockwise(ring));
 }

@@ -1,4 +1,4 @@
-import { cross3, dot3, plus3, seenFrom, type Point, type Vec } from '../../geometry';
+import { cross3, dot3, plus3, seenFrom, type Point, type Vec, TOLERANCE } from '../../geometry';
 import type { Leaf, Touch } from './pose';
 
 /** A panel as it is drawn in a still picture. */
@@ -16,7 +16,6 @@ export interface StillFace {
 /** Where the viewer stands: turned about the upright, and raised, degrees. */
 const TURNED = -32;
 const RAISED = 28;
-const FLUSH = 0.02;
 
 const rad = (degrees: number): number => (degrees * Math.PI) / 180;
 /** Towards the viewer, and what is right and up in the picture. */
@@ -83,12 +82,12 @@ function beside(a: readonly Point[], b: readonly Point[]): boolean {
   return a.some((from, i) => {
     const to = a[(i + 1) % a.length]!;
     const length = Math.hypot(to.x - from.x, to.y - from.y);
-    if (length < FLUSH) return false;
+    if (length < TOLERANCE.standing) return false;
     const off = (p: Point): number => ((to.x - from.x) * (p.y - from.y) - (to.y - from.y) * (p.x - from.x)) / length;
     const [own, other] = [a.map(off), b.map(off)];
     return (
-      (Math.max(...own) < FLUSH && Math.min(...other) > -FLUSH) ||
-      (Math.min(...own) > -FLUSH && Math.max(...other) < FLUSH)
+      (Math.max(...own) < TOLERANCE.standing && Math.min(...other) > -TOLERANCE.standing) ||
+      (Math.min(...own) > -TOLERANCE.standing && Math.max(...other) < TOLERANCE.standing)
     );
   });
 }
@@ -106,9 +105,9 @@ function inFront(a: Leaf, b: Leaf, over: ReadonlyMap<string, Touch['face']>): nu
 function sideOfPlane(a: Leaf, b: Leaf): number {
   const viewer = dot3(b.pose.normal, OUT) > 0 ? 1 : -1;
   const off = a.corners.map((p) => seenFrom(b.pose, p).z * viewer);
-  if (off.every((z) => Math.abs(z) < FLUSH)) return 0;
-  if (off.every((z) => z > -FLUSH)) return 1;
-  return off.every((z) => z < FLUSH) ? -1 : 0;
+  if (off.every((z) => Math.abs(z) < TOLERANCE.standing)) return 0;
+  if (off.every((z) => z > -TOLERANCE.standing)) return 1;
+  return off.every((z) => z < TOLERANCE.standing) ? -1 : 0;
 }
 
 const middleOf = ({ corners }: Leaf): Vec =>

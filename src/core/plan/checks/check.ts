@@ -3,7 +3,7 @@ import type { Fault, Tool, ToolLimitFacts } from '../../tools';
 import type { Mm } from '../../length';
 import { constructionOptions, type Design, type DesignInput } from '../design/design';
 
-export { HAIR, type Level } from '../../constructions';
+export { type Level } from '../../constructions';
 
 /** A change to the design that would cure a problem; one of the construction's own brings its label. */
 export type Remedy = { readonly change: DesignChange } & (

@@ -1,3 +1,4 @@
+import { isSquare } from '../../pattern';
 import { drawn, withFeatures } from '../../constructions';
 import { mm, roundTo, type Mm } from '../../length';
 import { briefFor, type Design } from '../design/design';
@@ -25,7 +26,7 @@ export function enoughToDraw(design: Design): Enough | null {
   const now = design[of];
   if (!now) return null;
   const goes = (side: Enough['side'], to: number): boolean => {
-    const square = of === 'blank' && Math.abs(now.width - now.height) < 1e-6;
+    const square = of === 'blank' && isSquare(now);
     const size = square ? { width: mm(to), height: mm(to) } : { ...now, [side]: mm(to) };
     const pattern = drawn(design.construction, briefFor({ ...design, [of]: size }));
     return pattern.ok && withFeatures(pattern.built).ok;

@@ -1,8 +1,9 @@
+import { TOLERANCE } from '../../geometry';
 import type { Ease } from '../../constructions';
 import { inches, mm, type Mm } from '../../length';
 import type { Design } from '../design/design';
 import type { Made, Plan } from '../plan';
-import { check, curesFor, fromContents, HAIR, type Check, type Level, type Remedy } from './check';
+import { check, curesFor, fromContents, type Check, type Level, type Remedy } from './check';
 
 /** A band with more room than this falls off by itself, mm. Common practice 1/4 in. */
 const LOOSE = inches(1 / 4);
@@ -16,7 +17,7 @@ export function fitChecks({ design }: Plan, made: Made): Check[] {
   const inBox = cavity.kind === 'box';
   if (!made.fit) {
     const { width, height } = made.largest;
-    const nothing = width <= HAIR || (height <= HAIR && (inBox || !cavity.through));
+    const nothing = width <= TOLERANCE.folded || (height <= TOLERANCE.folded && (inBox || !cavity.through));
     return [
       check('what-fits', nothing ? 'fail' : 'pass', Math.min(width, height), 0, {
         width,
@@ -36,7 +37,7 @@ export function fitChecks({ design }: Plan, made: Made): Check[] {
     check('goes-in', stuck ? 'fail' : 'pass', stuck ? 1 : 0, 0, { why: stuck, box: inBox }),
     ...gusset,
     ...(!inBox && cavity.through && ease.width >= 0
-      ? [check('slides-off', ease.width > LOOSE + HAIR ? 'warn' : 'pass', ease.width, LOOSE, {})]
+      ? [check('slides-off', ease.width > LOOSE + TOLERANCE.folded ? 'warn' : 'pass', ease.width, LOOSE, {})]
       : []),
   ];
 }
@@ -44,8 +45,8 @@ export function fitChecks({ design }: Plan, made: Made): Check[] {
 /** The room left one way; none at all is little where some was aimed for. */
 function roomCheck(design: Design, side: 'width' | 'height', ease: Ease): Check {
   const [value, limit] = [ease[side], design.least[side]];
-  const none = value <= HAIR && design.construction.ease.aim[side] > 0;
-  const level: Level = value < -HAIR ? 'fail' : none || value < limit - HAIR ? 'warn' : 'pass';
+  const none = value <= TOLERANCE.folded && design.construction.ease.aim[side] > 0;
+  const level: Level = value < -TOLERANCE.folded ? 'fail' : none || value < limit - TOLERANCE.folded ? 'warn' : 'pass';
   // The sheet was given with its contents: only a larger sheet helps, which is the contents-first question.
   const remedies: Remedy[] = level === 'pass' || !design.blank ? [] : [fromContents(design)];
   return check(`room-${side}`, level, value, limit, {}, remedies);
@@ -53,7 +54,7 @@ function roomCheck(design: Design, side: 'width' | 'height', ease: Ease): Check 
 
 /** A box is as deep as its contents. */
 function depthCheck(design: Design, depth: Mm, onEdge: boolean): Check {
-  const shallow = depth < -HAIR;
+  const shallow = depth < -TOLERANCE.folded;
   return check(
     'room-depth',
     shallow ? 'fail' : 'pass',
@@ -66,7 +67,7 @@ function depthCheck(design: Design, depth: Mm, onEdge: boolean): Check {
 
 /** A gusset opens as far as the contents are thick. */
 function gussetCheck(design: Design, opens: Mm): Check {
-  const narrow = design.thickness > opens + HAIR;
+  const narrow = design.thickness > opens + TOLERANCE.folded;
   return check(
     'gusset',
     narrow ? 'fail' : 'pass',

@@ -1,13 +1,11 @@
 import { aboveSlot, layerOf, uncovered, type Stack } from '../../fold';
-import { anticlockwise, direction, dot, extent, regionArea } from '../../geometry';
+import { anticlockwise, direction, dot, extent, regionArea, TOLERANCE } from '../../geometry';
 import { inches, mm } from '../../length';
 import { allNumbers } from '../work/numbers';
 import { ownPaper, panelName, type Made, type Plan } from '../plan';
 import { claimChecks } from './claims';
-import { check, curesFor, HAIR, type Check } from './check';
+import { check, curesFor, type Check } from './check';
 
-/** Uncovered specks smaller than this are rounding, mm². */
-const SPECK = 0.05;
 /** Contents thicker than this make a flat envelope stand open at its corners, mm. Common practice 1/8 in. */
 const THICK = inches(1 / 8);
 
@@ -35,17 +33,24 @@ export function foldChecks({ design }: Plan, made: Made): Check[] {
     checks.push(
       check(
         'overhang',
-        furthest.by > HAIR ? 'fail' : 'pass',
+        furthest.by > TOLERANCE.folded ? 'fail' : 'pass',
         furthest.by,
         0,
         { panel: name(furthest.panel) },
-        furthest.by > HAIR ? curesFor(design, 'overhang', mm(0)) : [],
+        furthest.by > TOLERANCE.folded ? curesFor(design, 'overhang', mm(0)) : [],
       ),
     );
     if (cavity.kind === 'closed') {
       const hole = regionArea(uncovered(finished, cavity.floor, [...aboveSlot(finished, cavity), ...closing(made)]));
       checks.push(
-        check('hole', hole > SPECK ? 'fail' : 'pass', hole, 0, {}, hole > SPECK ? curesFor(design, 'hole', mm(0)) : []),
+        check(
+          'hole',
+          hole > TOLERANCE.speck ? 'fail' : 'pass',
+          hole,
+          0,
+          {},
+          hole > TOLERANCE.speck ? curesFor(design, 'hole', mm(0)) : [],
+        ),
       );
     }
   }
@@ -84,10 +89,10 @@ function pastFloor(stack: Stack, floor: string, proud: readonly string[]): { pan
     const outward = { x: along.y, y: -along.x };
     const rim = dot(p, outward);
     // Inside a bite or a rounded corner there is no edge to stand past.
-    if (extent(base, outward)[1] > rim + HAIR) return [];
+    if (extent(base, outward)[1] > rim + TOLERANCE.folded) return [];
     return stack.layers
       .filter((layer) => !proud.includes(layer.panel))
       .map((layer) => ({ panel: layer.panel, by: extent(layer.polygon, outward)[1] - rim }))
-      .filter(({ by }) => by > HAIR);
+      .filter(({ by }) => by > TOLERANCE.folded);
   });
 }

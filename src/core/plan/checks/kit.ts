@@ -1,9 +1,10 @@
+import { TOLERANCE } from '../../geometry';
 import { mm, type Mm } from '../../length';
 import { edgeLength } from '../../pattern';
 import { constructionOptions, paperOf, type Design } from '../design/design';
 import { longestCut } from '../work/longest-cut';
 import type { Made, Plan } from '../plan';
-import { check, HAIR, type Check, type Remedy } from './check';
+import { check, type Check, type Remedy } from './check';
 
 /** Sizes of a tool this close are the same tool, mm. */
 const SAME_SIZE = 0.3;
@@ -14,7 +15,7 @@ export function kitChecks({ design }: Plan, { pieces }: Made): Check[] {
   const checks: Check[] = [];
   const cuts = pieces.map(({ piece }) => longestCut(piece.blank, paperOf(design, piece.name)));
   const cut = Math.max(...cuts);
-  if (kit.trimmer !== undefined && cut > kit.trimmer + HAIR)
+  if (kit.trimmer !== undefined && cut > kit.trimmer + TOLERANCE.folded)
     checks.push(check('trimmer-end', 'note', cut, kit.trimmer, {}));
   const lines = pieces.flatMap(({ piece, programme }) =>
     programme.moves.flatMap((move) => {
@@ -29,7 +30,7 @@ export function kitChecks({ design }: Plan, { pieces }: Made): Check[] {
     }),
   );
   const line = Math.max(0, ...lines);
-  if (kit.ruler !== undefined && line > kit.ruler + HAIR)
+  if (kit.ruler !== undefined && line > kit.ruler + TOLERANCE.folded)
     checks.push(check('ruler-short', 'note', line, kit.ruler, {}));
   const moves = pieces.flatMap(({ programme }) => programme.moves);
   const bites = moves.flatMap((move) => (move.do === 'bite' || move.do === 'hole' ? [move.diameter] : []));

@@ -1,9 +1,10 @@
+import { TOLERANCE } from '../../geometry';
 import type { Blank, Piece } from '../../pattern';
 import { paperOf, type Design } from '../design/design';
 import { liesOn, smallestPaperFor, STIFF, THIN } from '../design/papers';
 import type { Made, Plan } from '../plan';
 import { printMap, turnFor, windowOnFront } from '../looks/print';
-import { check, HAIR, type Check, type Remedy } from './check';
+import { check, type Check, type Remedy } from './check';
 
 /** Plain paper that shows on less than this share of the front is no fault. From memory. */
 const SEEN_SHARE = 0.1;
@@ -31,7 +32,7 @@ function sizeChecks(paper: Design['paper'], cut: readonly Piece[], at: string | 
   const lies = (blank: Blank): boolean => {
     if (!paper.directional) return liesOn(blank, sheet);
     const [w, h] = paper.turn % 2 === 0 ? [blank.width, blank.height] : [blank.height, blank.width];
-    return w <= sheet.width + HAIR && h <= sheet.height + HAIR;
+    return w <= sheet.width + TOLERANCE.folded && h <= sheet.height + TOLERANCE.folded;
   };
   const blanks = cut.map(({ blank }) => blank);
   const over = blanks.find((blank) => !lies(blank));

@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
 
 /** Paper up to this thick lets contents show and creases at a touch, mm (office paper is 0.1). From memory. */
@@ -57,7 +58,7 @@ export const CARDS: readonly PaperSize[] = [
 export const liesOn = (
   piece: { width: number; height: number },
   sheet: { width: number; height: number },
-  slack = 1e-6,
+  slack: number = TOLERANCE.length,
 ): boolean =>
   (piece.width <= sheet.width + slack && piece.height <= sheet.height + slack) ||
   (piece.height <= sheet.width + slack && piece.width <= sheet.height + slack);
@@ -68,7 +69,7 @@ export const smallestPaperFor = (piece: { width: number; height: number }): Pape
 
 /** The published or usual size that two lengths make, either way round, or null. */
 export const sizeNamed = (list: readonly PaperSize[], width: number, height: number): PaperSize | null => {
-  const same = (a: number, b: number): boolean => Math.abs(a - b) < 1e-3;
+  const same = (a: number, b: number): boolean => Math.abs(a - b) < TOLERANCE.folded;
   const is = ({ width: w, height: h }: PaperSize): boolean =>
     (same(w, width) && same(h, height)) || (same(w, height) && same(h, width));
   return list.find(is) ?? null;

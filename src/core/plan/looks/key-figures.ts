@@ -1,3 +1,5 @@
+import { TOLERANCE } from '../../geometry';
+import { isSquare } from '../../pattern';
 import { claimsOf, leastOf, penTaken } from '../../constructions';
 import { mm, roundTo, type Mm, type Say } from '../../length';
 import { planTool } from '../../tools';
@@ -44,7 +46,7 @@ export function keyFigures(made: Made, design: Design): KeyFigure[] {
     if (parts.length > 0) figures.push({ id, label, first: isFirst, parts });
   };
   const { width, height } = first.piece.blank;
-  const square = Math.abs(width - height) < 1e-6;
+  const square = isSquare({ width, height });
   add(
     'cut',
     several ? `Cut the ${first.piece.name}` : square ? 'Cut a square' : 'Cut',
@@ -122,7 +124,7 @@ function marksOf(made: Made, { piece, programme }: MadePiece): FigurePart[] {
 /** Where a piece is scored: across its width, and turned, along its height. */
 function scoresOf({ piece }: MadePiece): FigurePart[] {
   const at = (axis: 'x' | 'y'): Mm[] => {
-    const straight = piece.hinges.filter(({ line }) => Math.abs(line.from[axis] - line.to[axis]) < 1e-3);
+    const straight = piece.hinges.filter(({ line }) => Math.abs(line.from[axis] - line.to[axis]) < TOLERANCE.folded);
     const places = straight.map(({ line }) => Math.round(line.from[axis] * 1e4) / 1e4);
     return [...new Set(places)].sort((a, b) => a - b).map(mm);
   };

@@ -1,11 +1,17 @@
 import { inView, layerOf, roomAxes, seenAsPile, visibleFrom, type Side, type Stack, type View } from '../../fold';
-import { applyAll, area as areaOf, regionArea, sharedRegion, type Point, type Polygon, type Vec } from '../../geometry';
+import {
+  applyAll,
+  area as areaOf,
+  regionArea,
+  sharedRegion,
+  type Point,
+  type Polygon,
+  type Vec,
+  TOLERANCE,
+} from '../../geometry';
 import { outlineOf, type Blank } from '../../pattern';
 import { paperOf, type Design } from '../design/design';
 import { basePieces, ownPaper, panelName, pieceOf, viewOf, type Made } from '../plan';
-
-/** Visible specks smaller than this are rounding, mm². */
-const SPECK = 1;
 
 /** A side of the finished thing: two of what lies flat, six of what stands. */
 export type Face = 'front' | 'back' | 'top' | 'bottom' | 'left' | 'right';
@@ -82,7 +88,7 @@ export function printMap(made: Made, design: Pick<Design, 'paper' | 'papers'>): 
         area: regionArea(region),
         region,
       }))
-      .filter(({ area }) => area > SPECK)
+      .filter(({ area }) => area > TOLERANCE.seen)
       .sort((a, b) => b.area - a.area),
   );
 }

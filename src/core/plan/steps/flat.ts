@@ -1,5 +1,5 @@
 import { mm, type Mm, type Say } from '../../length';
-import { leftOf, type Edge, type Piece } from '../../pattern';
+import { leftOf, type Edge, type Piece, isSquare } from '../../pattern';
 import { partWay, stretchReadings, toolMove, type Move, type Reading, type Spot } from '../../tools';
 import type { Decoration } from '../design/extras';
 import { scoreNumbers } from '../work/numbers';
@@ -44,7 +44,7 @@ export function cutStep(piece: Piece, made: Made, say: Say): Draft {
   const { width, height } = piece.blank;
   const alike = piece.quantity > 1 ? `${piece.quantity} alike, each ` : '';
   const what = made.pieces.length > 1 || alike ? `the ${piece.name}: ${alike}` : '';
-  const square = Math.abs(width - height) < 1e-6;
+  const square = isSquare({ width, height });
   return {
     piece: piece.name,
     action: 'cut',

@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../../geometry';
 import { paperOf, type Design } from '../design/design';
 import type { Adhesive } from '../design/extras';
 import { longestCut } from '../work/longest-cut';
@@ -19,7 +20,8 @@ export function handled(step: Step, design: Design, glue: ReadonlyMap<string, Ad
   const [wide, high] = step.readings;
   const reaches =
     trimmed && wide !== undefined
-      ? longestCut({ width: wide.at, height: (high ?? wide).at }, paperOf(design, step.piece)) <= kit.trimmer! + 1e-6
+      ? longestCut({ width: wide.at, height: (high ?? wide).at }, paperOf(design, step.piece)) <=
+        kit.trimmer! + TOLERANCE.length
       : false;
   return {
     ...step,

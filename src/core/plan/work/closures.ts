@@ -1,7 +1,7 @@
 import type { Facts } from '../../constructions';
 import { foldedBox, inView } from '../../fold';
 import { inches, mm, type Mm } from '../../length';
-import type { Point } from '../../geometry';
+import { TOLERANCE, type Point } from '../../geometry';
 import type { Design } from '../design/design';
 import type { Closure } from '../design/extras';
 import { ownPaper, viewOf, type Made } from '../plan';
@@ -119,7 +119,12 @@ export function closurePlan(
         length: mm(4 * apart + TAIL),
         discs: discs.map((p) => ({ at: p, diameter: disc })),
         line: null,
-        trouble: edge === null ? 'nothing_to_hold' : apart < least - 1e-6 || height < 2 * disc ? 'discs_overlap' : null,
+        trouble:
+          edge === null
+            ? 'nothing_to_hold'
+            : apart < least - TOLERANCE.length || height < 2 * disc
+              ? 'discs_overlap'
+              : null,
         least,
       };
     }

@@ -1,6 +1,6 @@
 import { claimsOf, type Facts } from '../../constructions';
 import type { Contact, FlatWork, Folded, Joint, StandingWork } from '../../fold';
-import { apply, area, difference, intersection, leastWidth, plainRings, type Polygon } from '../../geometry';
+import { apply, area, difference, intersection, leastWidth, plainRings, type Polygon, TOLERANCE } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
 import type { Design } from '../design/design';
 import type { Adhesive } from '../design/extras';
@@ -98,7 +98,7 @@ export function glueAdvice(made: Made, { adhesive }: Design): readonly GlueAdvic
     );
     const margin = beside ? CREEP : mm(0);
     const chosen = adhesive.joins[step] ?? adhesive.all;
-    const tape = TAPES.filter((width) => width <= breadth + 1e-3).at(-1) ?? null;
+    const tape = TAPES.filter((width) => width <= breadth + TOLERANCE.folded).at(-1) ?? null;
     // What is glued into a channel that something slides in; the channel itself may be glued down as one likes.
     const slides = claimsOf(made.built.claims, 'slides').some(({ between }) =>
       here.some(({ joint }) => between.includes(joint.onto)),
@@ -106,7 +106,7 @@ export function glueAdvice(made: Made, { adhesive }: Design): readonly GlueAdvic
     const width =
       chosen === 'tape' ? adhesive.tape : chosen === 'hook-dot' ? DOT : chosen === 'tape-runner' ? TAPES[1]! : 0;
     const trouble =
-      width > breadth + 1e-3
+      width > breadth + TOLERANCE.folded
         ? 'too_narrow'
         : (chosen === 'wet-glue' || chosen === 'hot-glue') && margin > 0 && breadth <= 2 * CREEP
           ? 'creeps'

@@ -1,3 +1,4 @@
+import { TOLERANCE } from '../../geometry';
 import { mm, type Mm } from '../../length';
 import type { Blank } from '../../pattern';
 
@@ -11,8 +12,8 @@ export function longestCut({ width, height }: Blank, paper: { readonly width?: M
     [paper.width, paper.height],
     [paper.height, paper.width],
   ].flatMap(([w, h]) => {
-    if (width > w! + 1e-6 || height > h! + 1e-6) return [];
-    const [cutWidth, cutHeight] = [width < w! - 1e-6, height < h! - 1e-6];
+    if (width > w! + TOLERANCE.length || height > h! + TOLERANCE.length) return [];
+    const [cutWidth, cutHeight] = [width < w! - TOLERANCE.length, height < h! - TOLERANCE.length];
     // Across the whole sheet first, then across what is left.
     return [Math.max(cutWidth ? h! : 0, cutHeight ? width : 0), Math.max(cutHeight ? w! : 0, cutWidth ? height : 0)];
   });

@@ -1,5 +1,5 @@
 import type { Say } from '../../length';
-import type { Edge, Piece } from '../../pattern';
+import { isSquare, type Edge, type Piece } from '../../pattern';
 import { scoresRun, simulate, type SheetState } from '../../tools';
 import type { Design } from '../design/design';
 import { scoreNumbers } from './numbers';
@@ -62,7 +62,7 @@ export function sheetNow(
   const folded =
     wrong.phase === 'fold' ? before.filter((s) => s.phase === 'fold' && s.action === 'fold').map((s) => s.text) : [];
   const { width, height } = piece.blank;
-  const size = Math.abs(width - height) < 1e-6 ? `${say(width)} square` : `${say(width)} × ${say(height)}`;
+  const size = isSquare({ width, height }) ? `${say(width)} square` : `${say(width)} × ${say(height)}`;
   const several = made.pieces.length > 1 ? `The ${piece.name}` : 'The sheet';
   const text =
     wrong.phase === 'cut'
