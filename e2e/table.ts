@@ -88,6 +88,8 @@ export async function dragBy(page: Page, grip: Locator, dx: number, dy: number):
   await page.mouse.down();
   for (let i = 1; i <= 8; i++) await page.mouse.move(x + (dx * i) / 8, y + (dy * i) / 8);
   await page.mouse.up();
+  // The last move is planned beside the page, and the answer says when it has followed.
+  await expect(page.getByRole('region', { name: 'The answer' })).toHaveAttribute('aria-busy', 'false');
 }
 
 /** To another place by its link, as a person goes: what was just written has then reached the database. */

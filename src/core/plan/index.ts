@@ -38,6 +38,7 @@ export { sizeChart, type ChartCard, type ChartLine, type ChartRow } from './choo
 export type { Phase } from './work/work';
 export { stepsOf, type Action, type Reading, type Step, type StepPicture } from './steps';
 export { copiesDone, walkOf, type Stop, type WayOfWork } from './work/walk';
+export { postPlan, receivePlan, type PostedPlan } from './posted';
 export { sheetNow, type SheetNow } from './work/sheet-now';
 export { longestCut } from './work/longest-cut';
 export { planDocument, planSchema, type PlanDocument } from './document';

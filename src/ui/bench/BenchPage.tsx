@@ -2,7 +2,7 @@
 
 import { Button, Result } from 'antd';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Project } from '@/data/db';
 import { binProject, keepProject } from '@/data/projects';
 import { Boundary } from '../parts/Boundary';
@@ -61,7 +61,8 @@ function OpenProject({ id }: { readonly id: string }) {
   );
 }
 
-function OnTheBench({ opened }: { readonly opened: Project }) {
+/** The bench follows its own store: what changes in the record draws nothing here. */
+const OnTheBench = memo(function OnTheBench({ opened }: { readonly opened: Project }) {
   const [store] = useState(() => createBenchStore(opened, (before, after) => keepProject(opened.id, before, after)));
   return <Bench store={store} />;
-}
+});

@@ -2,6 +2,7 @@
 
 import { Checkbox, Select } from 'antd';
 import Link from 'next/link';
+import { memo } from 'react';
 import { CONSTRUCTIONS } from '@/core/constructions';
 import type { KeptPaper } from '@/core/cutting';
 import { formatLength, inches, mm, type Graduation, type Mm, type Units } from '@/core/length';
@@ -40,7 +41,7 @@ const sizeLabel = (size: PaperSize, units: Units): string =>
     : `${size.title}, ${formatLength(size.width, units, '1/32 in')} × ${formatLength(size.height, units, '1/32 in')}`;
 
 /** What the person has: what goes in or the paper at hand, the paper, the tool, and the choices makers differ on. */
-export function Brief(props: BriefProps) {
+export const Brief = memo(function Brief(props: BriefProps) {
   return (
     <div className={styles.brief}>
       <MadeAs {...props} />
@@ -51,7 +52,7 @@ export function Brief(props: BriefProps) {
       <Extras {...props} />
     </div>
   );
-}
+});
 
 /** Which holder it is, another to try, and its page of advice. */
 function MadeAs({ design, onChange }: BriefProps) {

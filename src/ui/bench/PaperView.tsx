@@ -30,13 +30,15 @@ interface PaperViewProps {
   readonly units: Units;
   readonly graduation: Graduation;
   readonly onChange: (change: DesignChange, key: string) => void;
+  /** The same while something is dragged: shown once it is planned. */
+  readonly onPull: (change: DesignChange, key: string) => void;
 }
 
 /**
  * The blank on the paper it is cut from: dragged to where the front should fall, turned so that it reads upright, and
  * a window marked on the paper shown where it lands on the finished front.
  */
-export function PaperView({ made, design, units, graduation, onChange }: PaperViewProps) {
+export function PaperView({ made, design, units, graduation, onChange, onPull }: PaperViewProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const { paper } = design;
@@ -61,8 +63,8 @@ export function PaperView({ made, design, units, graduation, onChange }: PaperVi
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   const snap = (value: number, most: number): Mm =>
     mm(Math.min(Math.max(0, roundTo(mm(Math.max(0, value)), graduation, 'nearest')), Math.max(0, most)));
-  const move = (from: Point, dx: number, dy: number): void =>
-    onChange(
+  const move = (to: typeof onChange, from: Point, dx: number, dy: number): void =>
+    to(
       {
         paper: {
           ...paper,
@@ -72,14 +74,20 @@ export function PaperView({ made, design, units, graduation, onChange }: PaperVi
       'paper-at',
     );
   const { window } = paper;
-  const moveWindow = (from: NonNullable<typeof window>, dx: number, dy: number, wider = 0, higher = 0): void => {
+  const moveWindow = (
+    to: typeof onChange,
+    from: NonNullable<typeof window>,
+    [dx, dy]: readonly [number, number],
+    [wider, higher]: readonly [number, number] = [0, 0],
+  ): void => {
     const width = mm(Math.max(5, snap(from.width + wider, sheet.width)));
     const height = mm(Math.max(5, snap(from.height + higher, sheet.height)));
-    onChange(
+    to(
       {
         paper: {
           ...paper,
           window: {
+            keep: from.keep,
             x: snap(from.x + dx, sheet.width - width),
             y: snap(from.y + dy, sheet.height - height),
             width,
@@ -154,8 +162,8 @@ export function PaperView({ made, design, units, graduation, onChange }: PaperVi
               text={`${say(at0.x)} from the left, ${say(at0.y)} from the near edge`}
               value={at0.x}
               onStart={() => void (start.current = { at: at0, window })}
-              onDrag={(dx, dy) => move(start.current.at, dx / scale, -dy / scale)}
-              onStep={(dx, dy) => move(at0, dx * step, dy * step)}
+              onDrag={(dx, dy) => move(onPull, start.current.at, dx / scale, -dy / scale)}
+              onStep={(dx, dy) => move(onChange, at0, dx * step, dy * step)}
             />
             {window && (
               <>
@@ -165,8 +173,8 @@ export function PaperView({ made, design, units, graduation, onChange }: PaperVi
                   text={`${say(window.x)} from the left, ${say(window.y)} from the near edge`}
                   value={window.x}
                   onStart={() => void (start.current = { at: at0, window })}
-                  onDrag={(dx, dy) => moveWindow(start.current.window!, dx / scale, -dy / scale)}
-                  onStep={(dx, dy) => moveWindow(window, dx * step, dy * step)}
+                  onDrag={(dx, dy) => moveWindow(onPull, start.current.window!, [dx / scale, -dy / scale])}
+                  onStep={(dx, dy) => moveWindow(onChange, window, [dx * step, dy * step])}
                 />
                 <Grab
                   at={at({ x: window.x + window.width, y: window.y + window.height })}
@@ -175,8 +183,8 @@ export function PaperView({ made, design, units, graduation, onChange }: PaperVi
                   value={window.width}
                   corner
                   onStart={() => void (start.current = { at: at0, window })}
-                  onDrag={(dx, dy) => moveWindow(start.current.window!, 0, 0, dx / scale, -dy / scale)}
-                  onStep={(dx, dy) => moveWindow(window, 0, 0, dx * step, dy * step)}
+                  onDrag={(dx, dy) => moveWindow(onPull, start.current.window!, [0, 0], [dx / scale, -dy / scale])}
+                  onStep={(dx, dy) => moveWindow(onChange, window, [0, 0], [dx * step, dy * step])}
                 />
               </>
             )}

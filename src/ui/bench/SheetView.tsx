@@ -4,7 +4,6 @@ import { polygonCentroid } from 'd3';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { sheetDrawing } from '@/core/files';
 import { turned } from '@/core/fit';
-import type { Grip } from '@/core/constructions';
 import { flatStack, mouthView } from '@/core/fold';
 import { boxOf, distance, middle, type Point } from '@/core/geometry';
 import { formatLength, mm, roundTo, stepOf, type Graduation, type Units } from '@/core/length';
@@ -15,6 +14,7 @@ import { Grab } from '../draw/Grab';
 import { ringsPath } from '../draw/path';
 import { Ruler } from '../draw/Ruler';
 import { useSize } from '../draw/useSize';
+import type { Dragging } from './useDrag';
 import styles from './SheetView.module.css';
 
 interface SheetViewProps {
@@ -24,18 +24,15 @@ interface SheetViewProps {
   readonly design: Design;
   readonly units: Units;
   readonly graduation: Graduation;
-  /** A fold pulled along its grip by mm since the drag began. */
-  readonly onFold: (grip: Grip | null, by: number, phase: DragPhase) => void;
-  /** Contents made larger or smaller by mm since the drag began. */
-  readonly onContents: (wider: number, higher: number, phase: DragPhase) => void;
+  readonly dragging: Dragging;
 }
-export type DragPhase = 'start' | 'move';
 
 /** Room round the sheet for its rulers and marks, px. */
 const MARGIN = 58;
 
 /** The flat sheet of one piece, true to scale: ruled edges, numbered scores, cuts, flaps, glue, and what can be dragged. */
-export function SheetView({ made, part, design, units, graduation, onFold, onContents }: SheetViewProps) {
+export function SheetView({ made, part, design, units, graduation, dragging }: SheetViewProps) {
+  const { onFold, onContents } = dragging;
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const [heldScale, setHeldScale] = useState<number | null>(null);
@@ -197,16 +194,15 @@ export function SheetView({ made, part, design, units, graduation, onFold, onCon
                     onFold(grip, 0, 'start');
                   }}
                   onDrag={(dx, dy) => onFold(grip, (dx * along.x - dy * along.y) / scale, 'move')}
-                  onEnd={() => hold(false)}
+                  onEnd={() => {
+                    hold(false);
+                    onFold(grip, 0, 'end');
+                  }}
                   onStep={(dx, dy) => {
                     // Along the fold's own way where the key points that way, else more for up and right.
                     const way = dx * along.x + dy * along.y;
-                    onFold(grip, 0, 'start');
-                    onFold(
-                      grip,
-                      ((Math.abs(way) > 0.1 ? Math.sign(way) : dx + dy) * step) / Math.abs(does.rate),
-                      'move',
-                    );
+                    const by = (Math.abs(way) > 0.1 ? Math.sign(way) : dx + dy) * step;
+                    onFold(grip, by / Math.abs(does.rate), 'step');
                   }}
                 />
               );
@@ -233,10 +229,7 @@ export function SheetView({ made, part, design, units, graduation, onFold, onCon
                     'move',
                   );
                 }}
-                onStep={(dx, dy) => {
-                  onContents(0, 0, 'start');
-                  onContents(dx * step, dy * step, 'move');
-                }}
+                onStep={(dx, dy) => onContents(dx * step, dy * step, 'step')}
               />
             )}
           </svg>
@@ -325,7 +318,7 @@ function EdgeMarks({
   units: Units;
   graduation: Graduation;
 }) {
-  const onBoard = programme.moves.some((move) => move.do === 'punch');
+  const onBoard = programme.marks.some((mark) => mark.for === 'notch');
   const own = programme.marks.filter((mark) => mark.edge === edge);
   const marks = own.filter((mark) => mark.for === (onBoard ? 'notch' : 'score'));
   const slants = own.filter((mark) => mark.for === 'slant' && !mark.deep);

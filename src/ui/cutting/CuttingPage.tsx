@@ -6,11 +6,11 @@ import Link from 'next/link';
 import { useCallback, useMemo } from 'react';
 import { blanksOf, type CutPiece } from '@/core/cutting';
 import { inches, mm, type Graduation, type Units } from '@/core/length';
-import { planFor, readDesign, type Design, type Made } from '@/core/plan';
 import { TABLE } from '@/data/cuttings';
 import type { CuttingRecord, Project } from '@/data/db';
 import { shelfAndBin } from '@/data/projects';
 import { Boundary } from '../parts/Boundary';
+import { planned } from '../parts/plans';
 import { LengthField } from '../parts/LengthField';
 import { NumberField } from '../parts/NumberField';
 import { useOnce } from '../parts/once';
@@ -32,28 +32,13 @@ interface Takes {
   readonly caliper: number;
 }
 
-/** Each design is planned once. */
-const planned = new Map<string, Takes | null>();
-
-/** A design that cannot be worked out takes no sheet, and the others go on. */
-function madeOf(design: Design): Made | null {
-  try {
-    return planFor(design).made;
-  } catch (error) {
-    console.error(error);
-    return null;
-  }
-}
-
+/** What a project takes; a design that cannot be worked out takes no sheet, and the others go on. */
 function takesOf({ design }: Project): Takes | null {
-  const key = JSON.stringify(design);
-  const known = planned.get(key);
-  if (known !== undefined) return known;
-  const read = readDesign(design);
-  const made = read.ok ? madeOf(read.design) : null;
-  const takes = read.ok && made ? { pieces: blanksOf(made, read.design), caliper: read.design.paper.caliper } : null;
-  planned.set(key, takes);
-  return takes;
+  const answer = planned(design);
+  const made = 'plan' in answer ? answer.plan.made : null;
+  return 'plan' in answer && made
+    ? { pieces: blanksOf(made, answer.design), caliper: answer.design.paper.caliper }
+    : null;
 }
 
 /** Several projects on one cutting table. */

@@ -1,4 +1,5 @@
 import { range } from 'd3';
+import { memo } from 'react';
 import { INCH, stepOf, type Graduation, type Units } from '@/core/length';
 import styles from './draw.module.css';
 
@@ -14,7 +15,7 @@ interface RulerProps {
 const CLOSEST = 3.4;
 
 /** Ruler marks along +x, growing to +y: drawn outside an edge, counted from the edge's left end. */
-export function Ruler({ length, scale, units, graduation }: RulerProps) {
+export const Ruler = memo(function Ruler({ length, scale, units, graduation }: RulerProps) {
   const own = units === 'in' ? [1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2].map((part) => part * INCH) : [0.5, 1, 5];
   const whole = units === 'in' ? INCH : 10;
   const finest =
@@ -28,21 +29,18 @@ export function Ruler({ length, scale, units, graduation }: RulerProps) {
   };
   return (
     <g className={styles.ruler} aria-hidden="true">
-      {marks.map((i) => {
-        const at = i * finest;
-        const tall = rank(at);
-        const count = Math.round(at / whole);
-        return (
-          <g key={i}>
-            <line x1={at * scale} x2={at * scale} y1={0} y2={tall} />
-            {tall === 13 && i > 0 && count % every === 0 && at < length - 1e-6 && (
-              <text x={at * scale} y={24} textAnchor="middle">
-                {units === 'in' ? count : count * 10}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      {/* One path for all marks: a dragged sheet draws its rulers anew at every move. */}
+      <path d={marks.map((i) => `M${px(i * finest * scale)} 0V${rank(i * finest)}`).join('')} />
+      {range(1, Math.floor(length / whole + 1e-6) + 1)
+        .filter((count) => count % every === 0 && count * whole < length - 1e-6)
+        .map((count) => (
+          <text key={count} x={px(count * whole * scale)} y={24} textAnchor="middle">
+            {units === 'in' ? count : count * 10}
+          </text>
+        ))}
     </g>
   );
-}
+});
+
+/** Pixels to a hundredth. */
+const px = (value: number): number => Math.round(value * 100) / 100;

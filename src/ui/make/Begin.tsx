@@ -8,7 +8,7 @@ import { checkSentence, pictureOf, sayer, stepsOf, walkOf, type WayOfWork } from
 import type { Toolbox } from '@/core/tools';
 import type { Project } from '@/data/db';
 import { beginMake } from '@/data/makes';
-import { usePlan } from '../bench/usePlan';
+import { usePlan } from '../parts/plans';
 import { SmallPicture } from '../draw/SmallPicture';
 import { NumberField } from '../parts/NumberField';
 import { useOnce } from '../parts/once';

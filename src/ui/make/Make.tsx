@@ -19,7 +19,7 @@ import {
 import type { Toolbox } from '@/core/tools';
 import type { MakeRecord } from '@/data/db';
 import { keepMake, keepSpoiled } from '@/data/makes';
-import { usePlan } from '../bench/usePlan';
+import { usePlan } from '../parts/plans';
 import { Boundary } from '../parts/Boundary';
 import { KeysDialog, type KeyLine } from '../parts/KeysDialog';
 import { KEYS } from '../parts/keys';

@@ -19,7 +19,17 @@ export function useRecord<T extends object>(table: KeptTable, id: string): T | n
   const [seen, setSeen] = useState<{ readonly at: string; readonly record: T | null } | null>(null);
   const at = `${table}/${id}`;
   useEffect(
-    () => followRecord<T>(table, id, (record) => setSeen({ at: `${table}/${id}`, record }), reportTrouble),
+    () =>
+      followRecord<T>(
+        table,
+        id,
+        // Every change of the page is told to everybody who follows something: one that is no news draws nothing.
+        (record) =>
+          setSeen((last) =>
+            last?.at === `${table}/${id}` && last.record === record ? last : { at: `${table}/${id}`, record },
+          ),
+        reportTrouble,
+      ),
     [table, id],
   );
   return seen?.at === at ? seen.record : undefined;

@@ -10,7 +10,7 @@ import { lengthParts } from '@/core/length';
 import { article } from '@/core/text';
 import { CARDS, pictureOf, sizeNamed, type Made } from '@/core/plan';
 import type { Project } from '@/data/db';
-import { usePlan } from '../bench/usePlan';
+import { usePlan } from '../parts/plans';
 import { download } from '../parts/download';
 import { Figure } from '../parts/Figure';
 import { projectAlong } from '../parts/projectAlong';

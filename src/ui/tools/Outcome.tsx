@@ -2,8 +2,9 @@ import { Alert } from 'antd';
 import { useMemo } from 'react';
 import { formatLength, mm, sayer, type Graduation, type Units } from '@/core/length';
 import type { Blank } from '@/core/pattern';
-import { pictureOf, planFor, readDesign, type Made } from '@/core/plan';
+import { pictureOf, type Made } from '@/core/plan';
 import { differences, enclosedBy, faultWords, type Move, type Simulated, type Tool } from '@/core/tools';
+import { madeOf } from '../parts/plans';
 import { SmallPicture } from '../draw/SmallPicture';
 import styles from './Tools.module.css';
 
@@ -74,7 +75,7 @@ function foldedAs(
   if (plan) return differences(made, plan.part.piece).length === 0 ? plan.made : null;
   const first = moves.find((move) => move.do === 'place' && move.by === 'ruler');
   if (tool.kind !== 'envelope-board' || first?.do !== 'place' || made.notches.length !== 4) return null;
-  const read = readDesign({
+  const own = madeOf({
     version: 1,
     construction: 'diagonal-envelope',
     blank,
@@ -83,7 +84,6 @@ function foldedAs(
     // What is rounded off later is no business of the board's.
     options: { setting: first.at, corner: 0 },
   });
-  const own = read.ok ? planFor(read.design).made : null;
   return own && differences(made, own.pieces[0].piece).length === 0 ? own : null;
 }
 

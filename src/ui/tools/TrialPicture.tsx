@@ -1,8 +1,8 @@
 import type { Graduation, Units } from '@/core/length';
-import { planFor, readDesign } from '@/core/plan';
 import { simulate, type Tool, type TrialFold } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
 import { MadeSheet } from '../draw/MadeSheet';
+import { madeOf } from '../parts/plans';
 import styles from './Tools.module.css';
 
 /** The first trial sheet, scored, with the two lengths to measure. */
@@ -17,7 +17,7 @@ export function TrialPicture({
   readonly units: Units;
   readonly graduation: Graduation;
 }) {
-  const read = readDesign({
+  const made = madeOf({
     version: 1,
     construction: 'diagonal-envelope',
     blank: { width: trial.sheet, height: trial.sheet },
@@ -25,7 +25,6 @@ export function TrialPicture({
     graduation: 'exact',
     options: { setting: trial.setting },
   });
-  const made = read.ok ? planFor(read.design).made : null;
   if (!made) return <p>A square of that size cannot be set there.</p>;
   const { blank } = made.pieces[0].piece;
   const { moves } = made.pieces[0].programme;

@@ -6,12 +6,12 @@ import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { inches, mm, type Graduation, type Units } from '@/core/length';
 import type { Blank } from '@/core/pattern';
-import { planFor, readDesign } from '@/core/plan';
 import { boardsOf, COMMON_BOARD, planTool, type Toolbox } from '@/core/tools';
 import type { Project } from '@/data/db';
 import { shelfAndBin } from '@/data/projects';
 import { LengthField } from '../parts/LengthField';
 import { Opened } from '../parts/Opened';
+import { usePlan } from '../parts/plans';
 import { useAll } from '../parts/useKept';
 import { useToolbox } from '../parts/useToolbox';
 import { useUnits } from '../parts/useUnits';
@@ -63,12 +63,10 @@ function TryOut() {
 
 /** A piece of a plan, made move by move on the tool it was planned for. */
 function AlongPlan({ project }: { readonly project: Project }) {
-  const made = useMemo(() => {
-    const read = readDesign(project.design);
-    return read.ok ? { design: read.design, made: planFor(read.design).made } : null;
-  }, [project.design]);
+  const answer = usePlan(project.design);
+  const made = 'plan' in answer ? answer.plan.made : null;
   const [piece, setPiece] = useState(0);
-  if (!made?.made)
+  if (!made || !('plan' in answer))
     return (
       <Alert
         type="warning"
@@ -77,25 +75,25 @@ function AlongPlan({ project }: { readonly project: Project }) {
         description={<Link href={`/bench?p=${project.id}`}>See on the bench what is missing</Link>}
       />
     );
-  const part = made.made.pieces[piece] ?? made.made.pieces[0];
+  const part = made.pieces[piece] ?? made.pieces[0];
   return (
     <>
-      {made.made.pieces.length > 1 && (
+      {made.pieces.length > 1 && (
         <Select
           aria-label="Piece"
           className={styles.what}
           value={piece}
-          options={made.made.pieces.map(({ piece: { name } }, value) => ({ value, label: `The ${name}` }))}
+          options={made.pieces.map(({ piece: { name } }, value) => ({ value, label: `The ${name}` }))}
           onChange={setPiece}
         />
       )}
       <Trial
         key={part.piece.name}
         blank={part.piece.blank}
-        tool={made.design.tool}
+        tool={answer.design.tool}
         units={project.units}
-        graduation={made.design.graduation}
-        plan={{ made: made.made, part }}
+        graduation={answer.design.graduation}
+        plan={{ made, part }}
       />
     </>
   );

@@ -45,8 +45,17 @@ export interface DryArea extends Contact {
   readonly step: string;
 }
 
+/** Worked out once for a thing: the checks, the steps, the drawing and the advice all ask. */
+const dryOf = new WeakMap<Made, readonly DryArea[]>();
+
 /** What of a glued panel meets other paper without being glued to it there. */
-export const keepDry = (made: Made): readonly DryArea[] =>
+export function keepDry(made: Made): readonly DryArea[] {
+  const known = dryOf.get(made) ?? dryAreas(made);
+  dryOf.set(made, known);
+  return known;
+}
+
+const dryAreas = (made: Made): readonly DryArea[] =>
   gluing(made).flatMap(({ step, contacts, joints }) =>
     contacts.flatMap((contact) => {
       const own = joints.filter((joint) => joint.panel === contact.panel);

@@ -1,0 +1,50 @@
+import { Alert } from 'antd';
+import { memo } from 'react';
+import type { Graduation, Units } from '@/core/length';
+import type { DesignChange, DesignInput } from '@/core/plan';
+import { Boundary } from '../parts/Boundary';
+import type { Planned } from '../parts/plans';
+import { Checks } from './Checks';
+import { FitsSoFar } from './FitsSoFar';
+import { Numbers } from './Numbers';
+
+interface AnswerProps {
+  readonly planned: Planned;
+  readonly of: DesignInput;
+  readonly units: Units;
+  readonly graduation: Graduation;
+  readonly onChange: (change: DesignChange, key: string) => void;
+}
+
+/** What the plan comes to: the numbers, how such holders fitted, the checks; or why the design cannot be read. */
+export const Answer = memo(function Answer({ planned, of, units, graduation, onChange }: AnswerProps) {
+  if (!('plan' in planned))
+    return (
+      <Alert
+        type="error"
+        title="This design cannot be read"
+        description={planned.issues.map(({ path, message }) => (path ? `${path}: ${message}` : message)).join(' ')}
+      />
+    );
+  const { made } = planned.plan;
+  return (
+    <>
+      {made && (
+        <Boundary what="The numbers" of={of}>
+          <Numbers made={made} design={planned.design} units={units} graduation={graduation} />
+        </Boundary>
+      )}
+      <Boundary what="What the log says" of={of}>
+        <FitsSoFar design={planned.design} units={units} graduation={graduation} onChange={onChange} />
+      </Boundary>
+      <Boundary what="The checks" of={of}>
+        <Checks
+          checks={planned.checks}
+          units={units}
+          graduation={graduation}
+          onRemedy={(patch) => onChange(patch, 'remedy')}
+        />
+      </Boundary>
+    </>
+  );
+});

@@ -1,0 +1,144 @@
+import { Segmented } from 'antd';
+import dynamic from 'next/dynamic';
+import { memo, useState } from 'react';
+import type { Graduation, Units } from '@/core/length';
+import type { DesignChange, DesignInput } from '@/core/plan';
+import { Boundary } from '../parts/Boundary';
+import type { Planned } from '../parts/plans';
+import { Waiting } from '../parts/Waiting';
+import { FoldedView } from './FoldedView';
+import { PaperView } from './PaperView';
+import { SheetView } from './SheetView';
+import { Steps } from './Steps';
+import type { Dragging } from './useDrag';
+import styles from './Bench.module.css';
+
+/** Cutting loads when it is looked at. */
+const CuttingView = dynamic(() => import('./CuttingView').then((module) => module.CuttingView), {
+  ssr: false,
+  loading: () => <Waiting what="Laying out the cutting view" />,
+});
+
+export const VIEWS = [
+  { value: 'sheet', label: 'Sheet' },
+  { value: 'folded', label: 'Folded' },
+  { value: 'paper', label: 'On paper' },
+  { value: 'steps', label: 'Steps' },
+  { value: 'cutting', label: 'Cutting' },
+] as const;
+export type ViewName = (typeof VIEWS)[number]['value'];
+
+interface StageProps {
+  readonly id: string;
+  readonly name: string;
+  readonly view: ViewName;
+  readonly planned: Planned;
+  readonly of: DesignInput;
+  readonly units: Units;
+  readonly graduation: Graduation;
+  readonly onView: (view: ViewName) => void;
+  readonly onChange: (change: DesignChange, key: string) => void;
+  readonly dragging: Dragging;
+}
+
+/** The plan in the middle of the bench, looked at one way or another. */
+export const Stage = memo(function Stage(props: StageProps) {
+  const { id, name, view, planned, of, units, graduation, onView, onChange, dragging } = props;
+  const [pieceName, setPieceName] = useState('');
+  const made = 'plan' in planned ? planned.plan.made : null;
+  const part = made && (made.pieces.find(({ piece }) => piece.name === pieceName) ?? made.pieces[0]);
+  return (
+    <section className={styles.stage} aria-label="The plan">
+      <Views view={view} onView={onView} />
+      {made && part && view === 'sheet' && made.pieces.length > 1 && (
+        <Pieces
+          names={made.pieces.map(({ piece }) => piece.name).join('\n')}
+          shown={part.piece.name}
+          onShow={setPieceName}
+        />
+      )}
+      <div className={styles.view}>
+        {made && part && 'plan' in planned ? (
+          <Boundary key={view} what={`The view “${VIEWS.find(({ value }) => value === view)!.label}”`} of={of}>
+            {view === 'sheet' && (
+              <SheetView
+                key={part.piece.name}
+                made={made}
+                part={part}
+                design={planned.design}
+                units={units}
+                graduation={graduation}
+                dragging={dragging}
+              />
+            )}
+            {view === 'folded' && (
+              <FoldedView
+                made={made}
+                design={planned.design}
+                units={units}
+                graduation={graduation}
+                onChange={onChange}
+              />
+            )}
+            {view === 'paper' && (
+              <PaperView
+                made={made}
+                design={planned.design}
+                units={units}
+                graduation={graduation}
+                onChange={onChange}
+                onPull={dragging.onPull}
+              />
+            )}
+            {view === 'steps' && <Steps plan={planned.plan} units={units} graduation={graduation} />}
+            {view === 'cutting' && (
+              <CuttingView
+                id={id}
+                name={name}
+                made={made}
+                design={planned.design}
+                units={units}
+                graduation={graduation}
+              />
+            )}
+          </Boundary>
+        ) : (
+          <p className={styles.nothing}>There is no pattern for this yet. The check beside says why.</p>
+        )}
+      </div>
+    </section>
+  );
+});
+
+const Pieces = memo(function Pieces({
+  names,
+  shown,
+  onShow,
+}: {
+  /** A line each. */
+  readonly names: string;
+  readonly shown: string;
+  readonly onShow: (name: string) => void;
+}) {
+  return (
+    <Segmented
+      className={styles.pieces}
+      aria-label="Piece on the table"
+      value={shown}
+      options={names.split('\n')}
+      onChange={onShow}
+    />
+  );
+});
+
+const Views = memo(function Views({ view, onView }: Pick<StageProps, 'view' | 'onView'>) {
+  return (
+    <Segmented<ViewName>
+      className={styles.views}
+      aria-label="View"
+      value={view}
+      options={[...VIEWS]}
+      onChange={onView}
+    />
+  );
+});

@@ -1,0 +1,73 @@
+import { RedoOutlined, UndoOutlined } from '@ant-design/icons';
+import { Button, Select, Tooltip } from 'antd';
+import Link from 'next/link';
+import { memo } from 'react';
+import { GRADUATIONS, unitsOf, type Graduation } from '@/core/length';
+import type { DesignInput, Plan } from '@/core/plan';
+import { TextField } from '../parts/TextField';
+import { UnitsSwitch } from '../parts/UnitsSwitch';
+import { FileMenu } from './FileMenu';
+import { changedDesign, type BenchStore } from './store';
+import styles from './Bench.module.css';
+
+interface ToolbarProps {
+  readonly store: BenchStore;
+  /** The design and its plan, for files. */
+  readonly design: DesignInput;
+  readonly plan: Plan | null;
+}
+
+/** The project's name, undo and redo, units and marks, and where to go from here. */
+export const Toolbar = memo(function Toolbar({ store, design, plan }: ToolbarProps) {
+  const { id, change, undo, redo } = store.getState();
+  const name = store((now) => now.name);
+  const units = store((now) => now.units);
+  const graduation = store((now) => now.design.graduation ?? '1/8 in');
+  const undoes = store(({ past }) => past.length > 0);
+  const redoes = store(({ future }) => future.length > 0);
+  return (
+    <div className={styles.toolbar}>
+      <h1 className="sr-only">{name}</h1>
+      <TextField
+        className={styles.name}
+        variant="borderless"
+        aria-label="Name of the project"
+        value={name}
+        maxLength={120}
+        needed
+        onChange={(text) => change({ name: text }, 'name')}
+      />
+      <div className={styles.tools}>
+        <Tooltip title="Undo (Ctrl Z)">
+          <Button icon={<UndoOutlined />} aria-label="Undo" disabled={!undoes} onClick={undo} />
+        </Tooltip>
+        <Tooltip title="Redo (Ctrl Shift Z)">
+          <Button icon={<RedoOutlined />} aria-label="Redo" disabled={!redoes} onClick={redo} />
+        </Tooltip>
+        <UnitsSwitch value={units} onChange={(next) => change({ units: next }, 'units')} />
+        <Select<Graduation>
+          aria-label="Marks on your ruler"
+          className={styles.marks}
+          value={graduation}
+          options={GRADUATIONS.map((value) => ({
+            value,
+            label: value === 'exact' ? 'no rounding' : `marks ${value}`,
+          }))}
+          onChange={(next) =>
+            change(
+              {
+                units: next === 'exact' ? units : unitsOf(next),
+                design: changedDesign(store.getState().design, { graduation: next }),
+              },
+              'graduation',
+            )
+          }
+        />
+        <Link href={`/make?p=${encodeURIComponent(id)}`} className={styles.makeIt}>
+          Make it
+        </Link>
+        <FileMenu name={name} units={units} design={design} plan={plan} />
+      </div>
+    </div>
+  );
+});

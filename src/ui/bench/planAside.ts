@@ -1,0 +1,67 @@
+import type { DesignInput } from '@/core/plan';
+import { startHelper, type Helper } from '@/workers/helper';
+import type { PlanWorker } from '@/workers/plan.worker';
+import { planned, takePlanned } from '../parts/plans';
+
+/** Something to plan: the design as it is when its turn comes, and what is done once its plan is at hand. */
+interface Job {
+  readonly design: () => DesignInput | null;
+  readonly then: (planned: DesignInput) => void;
+  /** A later job of that kind takes its place; jobs without one each have their turn. */
+  readonly instead: string | null;
+}
+
+/**
+ * Plans beside the page while something is dragged or stepped, one design after the other; of a drag's moves that come
+ * meanwhile only the last. Where nothing runs beside the page it is planned here.
+ */
+export class PlanAside {
+  private helper: Helper<PlanWorker> | null = null;
+  private jobs: Job[] = [];
+  private busy = false;
+  private ended = false;
+
+  /** Starts the helper, so that it is there when the first drag begins. */
+  start(): void {
+    this.ended = false;
+    this.helper ??= startHelper<PlanWorker>(
+      () => new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' }),
+    );
+  }
+
+  end(): void {
+    this.ended = true;
+    this.jobs = [];
+    this.helper?.end();
+    this.helper = null;
+  }
+
+  ask(job: Job): void {
+    const last = this.jobs.at(-1);
+    if (last && job.instead !== null && last.instead === job.instead) this.jobs.pop();
+    this.jobs.push(job);
+    if (!this.busy) void this.work();
+  }
+
+  private async work(): Promise<void> {
+    this.busy = true;
+    for (let job = this.jobs.shift(); job && !this.ended; job = this.jobs.shift()) {
+      const input = job.design();
+      if (!input) continue;
+      await this.plan(input);
+      if (!this.ended) job.then(input);
+    }
+    this.busy = false;
+  }
+
+  private async plan(input: DesignInput): Promise<void> {
+    try {
+      this.start();
+      const posted = await this.helper!.ask((worker) => worker.plan(input));
+      if (posted) takePlanned(input, posted);
+    } catch {
+      // Nothing runs beside the page here, or it broke: the drag goes on, if less smoothly.
+      planned(input);
+    }
+  }
+}
