@@ -2,11 +2,20 @@
  * Serves the built app: `node scripts/serve.mjs 3000`. Next’s own server with patience set: whoever sends the head of a
  * request a letter at a time, or never ends its body, is cut off.
  */
+import { existsSync } from 'node:fs';
 import { createServer } from 'node:http';
 import next from 'next';
 
 /** The head of a request, all of it, and what is kept open between requests, ms. */
 const [HEAD, WHOLE, BETWEEN] = [8000, 30_000, 5000];
+
+const HASHES = '.next/csp-hashes.json';
+if (!existsSync(HASHES)) {
+  console.error(
+    `${HASHES} is missing: without it no page may run its own scripts. Build with \`npm run build\` first.`,
+  );
+  process.exit(1);
+}
 
 const port = Number(process.argv[2] ?? process.env.PORT ?? 3000);
 const app = next({ dev: false, port, hostname: 'localhost' });

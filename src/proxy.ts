@@ -22,15 +22,26 @@ function policy(scripts: readonly string[]): string {
   ].join('; ');
 }
 
+/**
+ * The list of inline scripts the build wrote. Without it every page would be sent with a policy that lets none of its own
+ * scripts run, or, worse, somebody would loosen the policy: nothing is served then.
+ */
+function listed(): Record<string, string[]> {
+  if (!existsSync(HASHES))
+    throw new Error(
+      `${HASHES} is missing: it lists the inline scripts that pages may run. Build with \`npm run build\`.`,
+    );
+  const read = JSON.parse(readFileSync(HASHES, 'utf8')) as Record<string, string[]>;
+  if (!read['/_not-found']) throw new Error(`${HASHES} does not list the pages of this build. Build anew.`);
+  return read;
+}
+
 /** Sends every page with its Content-Security-Policy. In development Next needs inline scripts of its own. */
 export function proxy(request: NextRequest): NextResponse {
   const response = NextResponse.next();
   if (process.env.NODE_ENV === 'development') return response;
-  hashes ??= existsSync(HASHES) ? (JSON.parse(readFileSync(HASHES, 'utf8')) as Record<string, string[]>) : {};
-  response.headers.set(
-    'Content-Security-Policy',
-    policy(hashes[request.nextUrl.pathname] ?? hashes['/_not-found'] ?? []),
-  );
+  hashes ??= listed();
+  response.headers.set('Content-Security-Policy', policy(hashes[request.nextUrl.pathname] ?? hashes['/_not-found']!));
   // Every page is asked for again before it is used: a new version is found at once.
   response.headers.set('Cache-Control', 'no-cache');
   return response;

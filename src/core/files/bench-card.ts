@@ -1,4 +1,4 @@
-import { PDFDocument, popGraphicsState, pushGraphicsState, rgb, StandardFonts, type PDFPage } from 'pdf-lib';
+import { PDFDocument, popGraphicsState, pushGraphicsState, rgb, StandardFonts, type PDFPage } from '@cantoo/pdf-lib';
 import { INCH, type Units } from '../length';
 import { drawPicture, POINT, sheetLines } from './pdf';
 import { letteringIn, wrapped, type Lettering, type Printed } from './pdf-text';

@@ -1,4 +1,4 @@
-import { PageSizes } from 'pdf-lib';
+import { PageSizes } from '@cantoo/pdf-lib';
 import { expectApproved } from '../../../tests/helpers/approved';
 import { planOf } from '../../../tests/helpers/designs';
 import { readPdf, written, type ReadPage } from '../../../tests/helpers/printed';

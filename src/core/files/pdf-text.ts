@@ -1,5 +1,5 @@
-import fontkit from '@pdf-lib/fontkit';
-import type { PDFDocument, PDFFont, PDFPage, RGB, StandardFonts } from 'pdf-lib';
+import fontkit from '@cantoo/fontkit';
+import type { PDFDocument, PDFFont, PDFPage, RGB, StandardFonts } from '@cantoo/pdf-lib';
 
 /** Words in lines that fit. */
 export function wrapped(text: string, fits: (line: string) => boolean): string[] {

@@ -18,7 +18,7 @@ import {
   stroke,
   type PDFOperator,
   type PDFPage,
-} from 'pdf-lib';
+} from '@cantoo/pdf-lib';
 import { boxOf, type Point } from '../geometry';
 import { letteringIn, wrapped, type Lettering, type Printed } from './pdf-text';
 import { FOOT, OVERLAP, RIM, tilesFor, type Page, type Tile } from './tiles';

@@ -1,6 +1,6 @@
 import { contentsFirst, planOf } from '../../../tests/helpers/designs';
 import fc from 'fast-check';
-import { PageSizes } from 'pdf-lib';
+import { PageSizes } from '@cantoo/pdf-lib';
 import { CONSTRUCTIONS } from '../constructions';
 import { INCH, inches, mm } from '../length';
 import {
