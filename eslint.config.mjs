@@ -20,8 +20,8 @@ const FLOORS = [
 const CORE_PACKAGES = [
   'zod',
   'clipper-lib',
-  'pdf-lib',
-  '@pdf-lib/fontkit',
+  '@cantoo/pdf-lib',
+  '@cantoo/fontkit',
   'papaparse',
   'highs',
   '@tarikjabiri/dxf',

@@ -3,6 +3,7 @@ import '@fontsource-variable/bricolage-grotesque';
 import '@fontsource-variable/source-sans-3';
 import './global.css';
 import { Shell } from '@/ui/shell/Shell';
+import { COLOURS_CSS } from '@/ui/shell/tokens';
 
 export const metadata: Metadata = {
   title: 'Tuck Fold',
@@ -22,6 +23,9 @@ export const viewport: Viewport = {
 export default function RootLayout({ children }: { children: React.ReactNode }) {
   return (
     <html lang="en" suppressHydrationWarning>
+      <head>
+        <style>{COLOURS_CSS}</style>
+      </head>
       <body>
         <Shell>{children}</Shell>
       </body>

@@ -15,36 +15,11 @@ import { Unkept } from './Unkept';
 import { NewVersion } from './NewVersion';
 import { useMedia } from './useMedia';
 import { useNoClickThrough } from './useNoClickThrough';
+import { componentTokens } from './tokens';
 import styles from './Shell.module.css';
 
 const DARK = '(prefers-color-scheme: dark)';
 const STILL = '(prefers-reduced-motion: reduce)';
-
-const LIGHT_TOKENS = {
-  colorPrimary: '#1f5563',
-  colorLink: '#1f5563',
-  colorText: '#27211b',
-  colorTextSecondary: '#62574a',
-  colorTextPlaceholder: '#6f6456',
-  colorBgContainer: '#fffdf8',
-  colorBgElevated: '#fffdf8',
-  colorBorder: '#b3a58f',
-  colorError: '#a02c18',
-  colorErrorText: '#a02c18',
-};
-const DARK_TOKENS = {
-  colorPrimary: '#76b8c4',
-  colorLink: '#8cc7d1',
-  colorText: '#f2eadc',
-  colorTextSecondary: '#b9ad9b',
-  colorTextPlaceholder: '#a99d8b',
-  colorBgContainer: '#2b2723',
-  colorBgElevated: '#302b27',
-  colorBorder: '#6d6355',
-  colorError: '#ff9480',
-  colorErrorText: '#ff9480',
-  colorTextLightSolid: '#06181c',
-};
 
 const NEXT: Record<Theme, Theme> = { auto: 'light', light: 'dark', dark: 'auto' };
 const THEME_WORD: Record<Theme, string> = { auto: 'as the device says', light: 'day', dark: 'evening' };
@@ -87,7 +62,7 @@ export function Shell({ children }: { children: ReactNode }) {
             borderRadius: 6,
             controlHeight: 38,
             motion: !still,
-            ...(dark ? DARK_TOKENS : LIGHT_TOKENS),
+            ...componentTokens(dark ? 'dark' : 'light'),
           },
         }}
       >
