@@ -13,20 +13,31 @@ interface Job {
 
 /**
  * Plans beside the page while something is dragged or stepped, one design after the other; of a drag's moves that come
- * meanwhile only the last. Where nothing runs beside the page it is planned here.
+ * meanwhile only the last. Where nothing runs beside the page, or not yet, it is planned here.
  */
 export class PlanAside {
   private helper: Helper<PlanWorker> | null = null;
   private jobs: Job[] = [];
   private busy = false;
   private ended = false;
+  /** The helper has planned something: it is loaded and warm. */
+  private warm = false;
 
-  /** Starts the helper, so that it is there when the first drag begins. */
-  start(): void {
+  /** Starts the helper and has it plan once, so that it is there and warm when the first drag begins. */
+  start(input: DesignInput): void {
     this.ended = false;
-    this.helper ??= startHelper<PlanWorker>(
+    const helper = startHelper<PlanWorker>(
       () => new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' }),
     );
+    this.helper = helper;
+    this.warm = false;
+    helper
+      .ask((worker) => worker.plan(input))
+      .then(
+        () => (this.warm = this.helper === helper),
+        // It is not there: everything is planned here.
+        () => undefined,
+      );
   }
 
   end(): void {
@@ -55,13 +66,15 @@ export class PlanAside {
   }
 
   private async plan(input: DesignInput): Promise<void> {
-    try {
-      this.start();
-      const posted = await this.helper!.ask((worker) => worker.plan(input));
-      if (posted) takePlanned(input, posted);
-    } catch {
-      // Nothing runs beside the page here, or it broke: the drag goes on, if less smoothly.
-      planned(input);
-    }
+    const { helper } = this;
+    if (helper && this.warm)
+      try {
+        const posted = await helper.ask((worker) => worker.plan(input));
+        if (posted) return takePlanned(input, posted);
+      } catch {
+        // It broke: the drag goes on here, if less smoothly.
+        this.warm = false;
+      }
+    planned(input);
   }
 }

@@ -75,9 +75,7 @@ export class Dragger implements Dragging {
   }
 
   start(): void {
-    this.aside.start();
-    // What stands on the bench is planned there once, so that the first move finds everything loaded and warm.
-    this.aside.ask({ instead: 'drag', design: () => this.kitted(this.design), then: () => undefined });
+    this.aside.start(this.kitted(this.design));
   }
   end(): void {
     this.aside.end();

@@ -6,15 +6,15 @@ import dayjs from 'dayjs';
 import relativeTime from 'dayjs/plugin/relativeTime';
 import Link from 'next/link';
 import { constructionNamed } from '@/core/constructions';
-import { lengthParts } from '@/core/length';
+import { lengthParts, mm, type Graduation, type Units } from '@/core/length';
+import { isSquare } from '@/core/pattern';
 import { article } from '@/core/text';
-import { CARDS, pictureOf, sizeNamed, type Made } from '@/core/plan';
 import type { Project } from '@/data/db';
-import { usePlan } from '../parts/plans';
 import { download } from '../parts/download';
 import { Figure } from '../parts/Figure';
 import { projectAlong } from '../parts/projectAlong';
 import { SmallPicture } from '../draw/SmallPicture';
+import { useCard, type Card } from './card';
 import styles from './Shelf.module.css';
 
 dayjs.extend(relativeTime);
@@ -33,41 +33,35 @@ const ROOM = { width: 230, height: 136 };
 
 /** A project on the shelf: the folded thing drawn to scale, its name and what it is. */
 export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCardProps) {
-  const planned = usePlan(project.design);
-  const made = 'plan' in planned ? planned.plan.made : null;
-  const contents = made && 'design' in planned ? (planned.design.contents ?? made.largest) : null;
+  const card = useCard(project.design);
+  const { units } = project;
+  const graduation = project.design.graduation ?? '1/8 in';
   const figure = (value: number, unit = true) => (
-    <Figure value={value} units={project.units} graduation={project.design.graduation ?? '1/8 in'} unit={unit} />
+    <Figure value={value} units={units} graduation={graduation} unit={unit} />
   );
-  const usual =
-    made && contents && 'design' in planned && planned.design.contents
-      ? sizeNamed(CARDS, contents.width, contents.height)
-      : null;
-  const failing = !('checks' in planned) || planned.checks.some((check) => check.level === 'fail');
-  const unread = 'issues' in planned ? planned.issues[0]?.message : undefined;
   return (
     <li className={styles.project}>
       <Link href={`/bench?p=${encodeURIComponent(project.id)}`} className={styles.open}>
         <span className={styles.picture}>
-          {made && <SmallPicture picture={pictureOf(made)} scale={SHELF_SCALE} room={ROOM} />}
+          {card?.picture && <SmallPicture picture={card.picture} scale={SHELF_SCALE} room={ROOM} />}
         </span>
         <strong>{project.name.trim() || 'Untitled'}</strong>
         <span className={styles.kind}>{constructionNamed(project.design.construction)?.title}</span>
         <span className={styles.what}>
-          {made && (
+          {card?.holds && (
             <>
-              {made.holds.length === 0 ? 'Made for ' : made.fit ? 'Holds ' : 'Holds up to '}
-              {usual ? (
-                `${article(usual.title)} ${usual.title}`
+              {card.holds}{' '}
+              {card.usual ? (
+                `${article(card.usual)} ${card.usual}`
               ) : (
                 <>
-                  {figure(contents!.width, false)} × {figure(contents!.height)}
+                  {figure(card.contents!.width, false)} × {figure(card.contents!.height)}
                 </>
               )}
-              <Blanks made={made} project={project} />
+              <Blanks card={card} units={units} graduation={graduation} />
             </>
           )}
-          {unread ? <em>It cannot be read: {unread}</em> : failing && <em> Not ready to cut.</em>}
+          {card?.unread ? <em>It cannot be read: {card.unread}</em> : card?.failing && <em> Not ready to cut.</em>}
         </span>
         <span className={styles.when} suppressHydrationWarning>
           {dayjs(project.updatedAt).fromNow()}
@@ -104,15 +98,22 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
 }
 
 /** "from a 6 in square", "from 8 1/2 × 11 in", "from 4 pieces". */
-function Blanks({ made, project }: { made: Made; project: Project }) {
+function Blanks({
+  card: { pieces, blank },
+  units,
+  graduation,
+}: {
+  readonly card: Card;
+  readonly units: Units;
+  readonly graduation: Graduation;
+}) {
   const figure = (value: number, unit = true) => (
-    <Figure value={value} units={project.units} graduation={project.design.graduation ?? '1/8 in'} unit={unit} />
+    <Figure value={value} units={units} graduation={graduation} unit={unit} />
   );
-  if (made.pieces.length > 1) return <>, from {made.pieces.length} pieces</>;
-  const { width, height } = made.pieces[0].piece.blank;
-  if (Math.abs(width - height) < 1e-6) {
-    const { units, design } = project;
-    const { whole } = lengthParts(width, units, design.graduation ?? '1/8 in');
+  if (pieces > 1) return <>, from {pieces} pieces</>;
+  const { width, height } = blank!;
+  if (isSquare(blank!)) {
+    const { whole } = lengthParts(mm(width), units, graduation);
     return (
       <>
         , from {article(whole)} {figure(width)} square

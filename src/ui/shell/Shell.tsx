@@ -3,20 +3,20 @@
 import { BulbOutlined, MoonOutlined, SunOutlined } from '@ant-design/icons';
 import { AntdRegistry } from '@ant-design/nextjs-registry';
 import { App, Button, ConfigProvider, theme as antTheme, Tooltip } from 'antd';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import { useEffect, type ReactNode } from 'react';
-import { openData } from '@/data/opened';
-import { THEME, type Theme } from '@/data/setting-kinds';
-import { Reminder } from '../backup/Reminder';
+import { useCallback, useEffect, useState, type ReactNode } from 'react';
+import type { Theme } from '@/data/setting-kinds';
 import { Boundary } from '../parts/Boundary';
-import { useSetting } from '../parts/useKept';
-import { Unkept } from './Unkept';
 import { NewVersion } from './NewVersion';
 import { useMedia } from './useMedia';
 import { useNoClickThrough } from './useNoClickThrough';
 import { componentTokens } from './tokens';
 import styles from './Shell.module.css';
+
+/** What the frame knows of what is kept: it loads once the frame is painted. */
+const Kept = dynamic(() => import('./Kept').then((module) => module.Kept), { ssr: false });
 
 const DARK = '(prefers-color-scheme: dark)';
 const STILL = '(prefers-reduced-motion: reduce)';
@@ -38,16 +38,14 @@ const PLACES = [
 /** The frame round every screen: component theme, wordmark, light. */
 export function Shell({ children }: { children: ReactNode }) {
   const path = usePathname();
-  const [theme = 'auto', choose] = useSetting(THEME);
+  const [theme, setTheme] = useState<Theme>('auto');
+  // Chosen, and not yet in the hands of what keeps it.
+  const [chosen, setChosen] = useState<Theme | null>(null);
+  const taken = useCallback(() => setChosen(null), []);
   const deviceDark = useMedia(DARK);
   const still = useMedia(STILL);
   useNoClickThrough();
   const dark = theme === 'dark' || (theme === 'auto' && deviceDark);
-  useEffect(() => {
-    // Whatever stands on this page: the data is opened, and what an older page left over is laid. A page that needs it
-    // says itself when it does not open.
-    openData().catch(() => undefined);
-  }, []);
   useEffect(() => {
     document.documentElement.dataset.theme = dark ? 'dark' : 'light';
   }, [dark]);
@@ -93,15 +91,17 @@ export function Shell({ children }: { children: ReactNode }) {
                 type="text"
                 icon={THEME_ICON[theme]}
                 aria-label={`Light: ${THEME_WORD[theme]}. Change.`}
-                onClick={() => choose(NEXT[theme])}
+                onClick={() => {
+                  setTheme(NEXT[theme]);
+                  setChosen(NEXT[theme]);
+                }}
               />
             </Tooltip>
           </header>
-          <Unkept />
-          <NewVersion making={path.startsWith('/make')} />
-          <Boundary what="The reminder">
-            <Reminder />
+          <Boundary what="What is kept">
+            <Kept chosen={chosen} onTaken={taken} onTheme={setTheme} />
           </Boundary>
+          <NewVersion making={path.startsWith('/make')} />
           <Boundary what="This screen" of={path}>
             {children}
           </Boundary>

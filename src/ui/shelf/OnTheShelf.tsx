@@ -1,0 +1,194 @@
+'use client';
+
+import { App, Button, Modal } from 'antd';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useCallback, useMemo, useState } from 'react';
+import { z } from 'zod';
+import { LONGEST_PROJECT, readProject } from '@/core/files';
+import type { MakeRecord, Project } from '@/data/db';
+import { openMakesOf } from '@/data/makes';
+import { addProject, binProject, duplicateProject, keepProject, putBackProject, shelfAndBin } from '@/data/projects';
+import { Boundary } from '../parts/Boundary';
+import { FilePicker } from '../parts/FilePicker';
+import { useOnce } from '../parts/once';
+import { Opened } from '../parts/Opened';
+import { Overtaken } from '../parts/Overtaken';
+import { projectAlong } from '../parts/projectAlong';
+import { SetAside } from '../parts/SetAside';
+import { TextField } from '../parts/TextField';
+import { damagedIn, useAll } from '../parts/useKept';
+import { useTell } from '../parts/useTell';
+import { useEditing } from '../parts/useUnsent';
+import { Waiting } from '../parts/Waiting';
+import { FirstRun } from '../backup/FirstRun';
+import { ProjectCard } from './ProjectCard';
+import styles from './Shelf.module.css';
+
+/** Everything made and being made, and the bin. */
+export const OnTheShelf = () => (
+  <Opened what="Opening the shelf" whole={false}>
+    <MadeAndMaking />
+  </Opened>
+);
+
+function MadeAndMaking() {
+  const { notification } = App.useApp();
+  const { failed, wrong } = useTell();
+  const router = useRouter();
+  const projects = useAll<Project>('projects');
+  const makes = useAll<MakeRecord>('makes');
+  const [renaming, setRenaming] = useState<Project | null>(null);
+  const [binOpen, setBinOpen] = useState(false);
+  const all = useMemo(() => projects && shelfAndBin(projects), [projects]);
+  const making = useMemo(() => (makes && all ? openMakesOf(makes.records, all.shelf) : []), [makes, all]);
+
+  const bin = (project: Project): Promise<void> =>
+    binProject(project.id)
+      .then(() =>
+        notification.open({
+          key: project.id,
+          title: `“${project.name}” is in the bin`,
+          actions: (
+            <Button
+              type="primary"
+              onClick={() => {
+                void putBackProject(project.id)
+                  .then(() => notification.destroy(project.id))
+                  .catch(failed('It could not be put back'));
+              }}
+            >
+              Put it back
+            </Button>
+          ),
+          duration: 8,
+        }),
+      )
+      .catch(failed('It could not be moved'));
+  const [duplicate] = useOnce(
+    useCallback((id: string) => duplicateProject(id).catch(failed('It could not be copied')), [failed]),
+  );
+  const importFile = async (file: File): Promise<void> => {
+    if (file.size > LONGEST_PROJECT)
+      return wrong(
+        `“${file.name}” has ${file.size} bytes; a project has under ${LONGEST_PROJECT}. Nothing was changed.`,
+      );
+    const read = readProject(await file.text());
+    if (!read.ok)
+      return wrong(`“${file.name}” was not taken in. ${read.issues.map((issue) => issue.message).join(' ')}`);
+    const { name, units, design } = read.project;
+    router.push(`/bench?p=${await addProject({ name, units, design })}`);
+  };
+  if (!all) return <Waiting what="Opening the shelf" />;
+  return (
+    <>
+      <FirstRun />
+      <SetAside damaged={damagedIn(projects, makes)} />
+      {making.length > 0 && (
+        <section className={styles.making} aria-label="On the table">
+          {making.map((make) => (
+            <Link key={make.id} href={`/make?p=${encodeURIComponent(make.projectId)}`}>
+              <strong>Go on making: {make.name}</strong>
+              <span>
+                {make.done} {make.done === 1 ? 'step' : 'steps'} done
+                {make.copies > 1 && `, ${make.copies} copies`}
+              </span>
+            </Link>
+          ))}
+        </section>
+      )}
+      <div className={styles.heading}>
+        <h2>On the shelf</h2>
+        <FilePicker
+          label="Project file"
+          accept=".json,application/json"
+          onFile={(file) => void importFile(file).catch(failed('The file could not be read'))}
+        >
+          Open a project file
+        </FilePicker>
+      </div>
+      {all.shelf.length === 0 && (
+        <p className={styles.empty}>The shelf is empty. Begin with one of the questions above.</p>
+      )}
+      <ul className={styles.projects}>
+        {all.shelf.map((project) => (
+          <Boundary
+            key={project.id}
+            what={`“${project.name}”`}
+            along={projectAlong(project)}
+            onBin={() => void bin(project)}
+            of={project.design}
+          >
+            <ProjectCard
+              project={project}
+              onRename={() => setRenaming(project)}
+              onDuplicate={() => duplicate(project.id)}
+              onBin={() => void bin(project)}
+            />
+          </Boundary>
+        ))}
+      </ul>
+      {all.bin.length > 0 && (
+        <section className={styles.bin}>
+          <Button type="text" aria-expanded={binOpen} onClick={() => setBinOpen(!binOpen)}>
+            In the bin: {all.bin.length}
+          </Button>
+          {binOpen && (
+            <ul>
+              {all.bin.map((project) => (
+                <li key={project.id}>
+                  {project.name}{' '}
+                  <Button
+                    size="small"
+                    onClick={() => void putBackProject(project.id).catch(failed('It could not be put back'))}
+                  >
+                    Put it back
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          )}
+        </section>
+      )}
+      <Boundary what="This dialog" of={renaming}>
+        {renaming && (
+          <RenameDialog
+            key={renaming.id}
+            project={all.shelf.find(({ id }) => id === renaming.id) ?? renaming}
+            onClose={() => setRenaming(null)}
+          />
+        )}
+      </Boundary>
+    </>
+  );
+}
+
+const NAME = z.object({ name: z.string().max(200) });
+
+function RenameDialog({ project, onClose }: { project: Project; onClose: () => void }) {
+  const kept = useMemo(() => ({ name: project.name }), [project.name]);
+  const editing = useEditing(`rename/${project.id}`, kept, NAME);
+  const { value, base, set, forget } = editing;
+  const missing = !value || value.name.trim() === '';
+  const ok = (): void => {
+    if (missing || !base) return;
+    keepProject(project.id, { ...project, ...base }, { ...project, ...value });
+    forget();
+    onClose();
+  };
+  return (
+    <Modal open title="Rename" okText="Rename" okButtonProps={{ disabled: missing }} onOk={ok} onCancel={onClose}>
+      <Overtaken editing={editing} words={(_, { name }) => `“${name}”`} />
+      {value && (
+        <TextField
+          aria-label="New name"
+          value={value.name}
+          maxLength={120}
+          autoFocus
+          onChange={(name) => set({ name })}
+          onPressEnter={ok}
+        />
+      )}
+    </Modal>
+  );
+}
