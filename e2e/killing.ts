@@ -56,7 +56,9 @@ export class Killable {
 
   async end(): Promise<void> {
     await this.kill();
-    if (existsSync(this.profile)) rmSync(this.profile, { recursive: true, force: true });
+    // The system may still be closing what the killed processes had open.
+    if (existsSync(this.profile))
+      rmSync(this.profile, { recursive: true, force: true, maxRetries: 20, retryDelay: 250 });
   }
 }
 
