@@ -3,7 +3,7 @@
  * Edits of every kind, made as a person makes them; the browser is killed, all its processes at once, at a random moment
  * from 0 to 400 ms after the edit could be seen. What is promised counts from 50 ms on; earlier kills are told apart.
  */
-import { spawn } from 'node:child_process';
+import { served } from './served';
 import { EDITS, Killable, killDuring, type Killed } from '../e2e/killing';
 
 const KILLS = Number(process.argv[2] ?? 1000);
@@ -21,21 +21,7 @@ function* randoms(seed: number): Generator<number> {
 }
 
 async function main(): Promise<void> {
-  const server = spawn(process.execPath, ['scripts/serve.mjs', String(PORT)], {
-    stdio: 'ignore',
-    env: { ...process.env, NODE_ENV: 'production' },
-  });
-  const base = `http://localhost:${PORT}`;
-  for (let tries = 0; tries < 100; tries++) {
-    if (
-      await fetch(`${base}/api/ping`).then(
-        (answer) => answer.ok,
-        () => false,
-      )
-    )
-      break;
-    await new Promise((wake) => setTimeout(wake, 200));
-  }
+  const { base, end } = await served(PORT);
   const started = Date.now();
   const killed: Killed[] = [];
   const random = randoms(SEED);
@@ -70,7 +56,7 @@ async function main(): Promise<void> {
     await browser.end();
   };
   await Promise.all(Array.from({ length: BROWSERS }, part));
-  server.kill();
+  end();
   const rows = EDITS.map(({ name }) => {
     const own = killed.filter(({ edit }) => edit === name);
     const [early, late] = [own.filter(({ after }) => after < 50), own.filter(({ after }) => after >= 50)];

@@ -15,6 +15,7 @@ import {
   THIS_PAGE,
   type Damaged,
 } from './keep';
+import { note } from './notes';
 import { patchBetween } from './patch';
 
 const PROJECT: Project = {
@@ -183,6 +184,71 @@ describe('what a killed page left', () => {
     ]);
     await layLeftOver();
     expect((await db.applied.toArray()).map(({ page }) => page)).toEqual(['new']);
+  });
+});
+
+describe('what a page noted beside the database', () => {
+  /** The browser's other store, as far as it is used. */
+  const store: Record<string, unknown> = {};
+  const inStore = { setItem: put, getItem: (name: string) => store[name] ?? null, removeItem: take };
+  function put(name: string, text: string): void {
+    Object.assign(here, { [name]: text });
+    store[name] = text;
+  }
+  function take(name: string): void {
+    delete store[name];
+    delete (here as Record<string, unknown>)[name];
+  }
+  const here: object = Object.create(inStore) as object;
+  beforeEach(() => {
+    for (const name of Object.keys(store)) take(name);
+    (globalThis as { window?: unknown }).window = { localStorage: here };
+  });
+  afterEach(() => void delete (globalThis as { window?: unknown }).window);
+  const entry = (seq: number, name: string): JournalEntry => ({
+    page: 'gone',
+    seq,
+    table: 'projects',
+    id: 'p1',
+    patch: [{ at: ['name'], set: name }],
+    whole: { name },
+    fresh: null,
+    at: 2000 + seq,
+  });
+
+  test('and the journal never had is laid after what it had, once, and taken off', async () => {
+    await db.journal.bulkPut([entry(1, 'one'), entry(2, 'two')]);
+    // The second stands in both: the note was not taken off in time.
+    note(entry(2, 'two'));
+    note(entry(3, 'three'));
+    await layLeftOver();
+    expect(await kept()).toMatchObject({ name: 'three' });
+    expect(Object.keys(store)).toEqual([]);
+    await db.projects.update('p1', { name: 'changed since' });
+    note(entry(3, 'three'));
+    await layLeftOver();
+    expect(await kept()).toMatchObject({ name: 'changed since' });
+  });
+
+  test('is taken off as soon as the journal has it', async () => {
+    keep('projects', 'p1', PROJECT, { ...PROJECT, name: 'Moon cards' });
+    expect(Object.keys(store)).toHaveLength(1);
+    await until(() => Object.keys(store).length === 0, 'an empty store');
+    await allKept();
+  });
+
+  test('comes never before a change that could not be noted', async () => {
+    const large = { ...PROJECT, name: 'x'.repeat(60_000) };
+    keep('projects', 'p1', PROJECT, large);
+    keep('projects', 'p1', large, { ...large, units: 'mm' });
+    // Laid by another page, the second would count the first as laid.
+    expect(Object.keys(store)).toEqual([]);
+    await allKept();
+    expect(await kept()).toMatchObject({ units: 'mm', name: large.name });
+    await until(async () => (await db.journal.count()) === 0, 'an empty journal');
+    keep('projects', 'p1', large, { ...large, name: 'short' });
+    expect(Object.keys(store)).toHaveLength(1);
+    await allKept();
   });
 });
 

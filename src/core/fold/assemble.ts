@@ -2,7 +2,6 @@ import {
   apply,
   boxesMeet,
   boxOf,
-  leastWidth,
   plainRings,
   sharedRegion,
   type Affine,
@@ -16,7 +15,7 @@ import { carried, foldOver, tuckProblems, type Fold, type FoldProblem } from './
 import { hangsOn } from './hangsOn';
 import { raise, type Raised, type StandingProblem, type StandingWork } from './standing';
 import type { StepBasics } from './assembly-step';
-import { EXACT, type Slack } from './slack';
+import { EXACT, isBroad, type Slack } from './slack';
 import { flatStack, hasPanel, layerOf, levelOf, type Joint, type Stack } from './stack';
 
 /** Flat work, and the glue that goes with it. */
@@ -72,6 +71,8 @@ export interface Folded {
   /** The first piece as it lies flat. */
   readonly flat: Stack;
   readonly stages: readonly Stage[];
+  /** Stages of what was done before a piece was bought. */
+  readonly earlier: readonly Stage[];
   /** The pile of the first piece once all flat work is done. */
   readonly finished: Stack;
   /** What is raised from the piles; null for what stays flat. */
@@ -98,6 +99,7 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
     return pile;
   };
   const stages: Stage[] = [];
+  const earlier: Stage[] = [];
   const problems: AnyProblem[] = [];
   const rising = steps.findIndex(isStanding);
   const flatWork = steps.slice(0, rising < 0 ? steps.length : rising) as readonly FlatWork[];
@@ -113,7 +115,7 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
           ? plainRings(contact.polygons.flatMap((ring) => step.glueWithin!.flatMap((w) => sharedRegion([ring], [w]))))
           : contact.polygons;
         // Paper that only just reaches over a fold that lies a little off is not glued there.
-        const polygons = slack === EXACT ? met : met.filter((ring) => leastWidth(ring) > slack.lines);
+        const polygons = met.filter((ring) => isBroad(ring, slack));
         return polygons.length > 0
           ? [
               {
@@ -127,7 +129,8 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
           : [];
       });
     const stack = { ...done.stack, joints: [...done.stack.joints, ...joints] };
-    if (!step.bought) stages.push({ step, moving: done.moving, before: done.before, stack, contacts, joints });
+    const stage = { step, moving: done.moving, before: done.before, stack, contacts, joints };
+    (step.bought ? earlier : stages).push(stage);
     piles = [...piles.filter((pile) => !done.used.includes(pile)), stack];
   }
   const main = pieces.find(({ source }) => source === 'made') ?? pieces[0]!;
@@ -139,6 +142,7 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
   return {
     flat: flats[pieces.indexOf(main)]!,
     stages,
+    earlier,
     finished,
     standing,
     slack,
@@ -232,7 +236,7 @@ function contactsMade(stack: Stack, moving: readonly string[], gluedTo: readonly
 
 /** The stage after the step of that id. Throws when none has it. */
 export function stageAfter(folded: Folded, step: string): Stage {
-  const stage = folded.stages.find((s) => s.step.id === step);
+  const stage = [...folded.earlier, ...folded.stages].find((s) => s.step.id === step);
   if (!stage) throw new Error(`no step is called ${step}`);
   return stage;
 }

@@ -4,7 +4,6 @@ import {
   area,
   compose,
   intersection,
-  leastWidth,
   lengthInside,
   reflection,
   sideOf,
@@ -13,7 +12,7 @@ import {
   type Segment,
 } from '../geometry';
 import { hingeLine, layerOf, type Layer, type Stack } from './stack';
-import { EXACT, type Slack } from './slack';
+import { EXACT, isBroad, type Slack } from './slack';
 import { tiesBetween } from './ties';
 
 /** One turn of paper: the panels that move, about the line their hinges share. */
@@ -82,8 +81,7 @@ export function foldOver(
 }
 
 /** True for shared paper that is more than a speck, and broader than lines may be off. */
-const inTheWay = (shared: Polygon, { speck, lines }: Slack): boolean =>
-  area(shared) > speck && (lines <= EXACT.lines || leastWidth(shared) > lines);
+const inTheWay = (shared: Polygon, slack: Slack): boolean => area(shared) > slack.speck && isBroad(shared, slack);
 
 /** Layers carried through a map of the plane; turned over, they change their order and the face they show. */
 export const carried = (layers: readonly Layer[], map: Affine, over: boolean): Layer[] =>

@@ -1,4 +1,4 @@
-import { TOLERANCE } from '../geometry';
+import { leastWidth, TOLERANCE, type Polygon } from '../geometry';
 
 /**
  * How far off paper may be and still count as folded as told. A pattern is exact; a sheet that hands have cut and
@@ -15,6 +15,10 @@ export interface Slack {
 
 /** Rounding alone: what a pattern is held to. */
 export const EXACT: Slack = { lines: TOLERANCE.folded, speck: TOLERANCE.speck, touch: TOLERANCE.standing };
+
+/** True for shared paper that is broader than lines may be off; rounding alone leaves no strip, only specks. */
+export const isBroad = (shared: Polygon, { lines }: Slack): boolean =>
+  lines <= EXACT.lines || leastWidth(shared) > lines;
 
 /** For a sheet whose lines lie up to so far from where they should, mm: two of them may be off either way. */
 export const offBy = (lines: number): Slack => ({

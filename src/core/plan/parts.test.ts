@@ -2,6 +2,7 @@
 import { planOf } from '../../../tests/helpers/designs';
 import { blanksOf } from '../cutting';
 import { assemble, type AssemblyStep } from '../fold';
+import { holdOf } from '../fit';
 import { mm } from '../length';
 import { drawPiece, patternFaults, rect, type Piece, type Source } from '../pattern';
 import { checksOf, companionsOf, paperOf, planFor, printMap, sayer, stepsOf, type Design, type DesignInput } from '.';
@@ -162,6 +163,18 @@ describe('bought, made, or there already', () => {
     expect(bought.problems).toEqual([]);
     expect(bought.finished.layers).toEqual(own.finished.layers);
     expect(bought.finished.layers.map(({ panel }) => panel)).toEqual(['back', 'front', 'mat']);
+    // What goes in when it was bought so is asked of it as it was then.
+    const cavity = {
+      id: 'sleeve',
+      kind: 'wrap',
+      floor: 'back',
+      roof: ['front'],
+      mouth: { from: { x: 0, y: 80 }, to: { x: 60, y: 80 } },
+      insertAfter: 'fold',
+      covered: { floor: 1, roof: 1 },
+    } as const;
+    expect(holdOf(bought, cavity).inside).toEqual(holdOf(own, cavity).inside);
+    expect(holdOf(bought, cavity).inside.height).toBeCloseTo(40, 6);
   });
 
   test('a fold that is not told can fail as any other', () => {

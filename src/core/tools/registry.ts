@@ -1,6 +1,7 @@
-import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
-import { lengthSchema, mm, type Mm } from '../length';
+import type { Together, Words } from '../constructions';
+import { TOLERANCE } from '../geometry';
+import { lengthSchema, mm, type Mm, type Say } from '../length';
 import { lineSchema } from '../text';
 import { HAND_MOVES } from './by-hand';
 import { COMMON_FAULT_WORDS, type Fault, type FaultWords } from './fault';
@@ -8,14 +9,9 @@ import { TOOLS } from './list';
 import type { HandMove } from './move';
 import type { Sheet } from './sheet';
 import { askedSchema, type Asked, type Figures, type MoveType, type Owned, type PlanTool, type ToolType } from './tool';
-import type { Say } from '../length';
-import type { Words } from '../constructions';
 
 /** What the list's tools come to, as types: their designs' tools, moves, findings, faults. */
 type Listed = (typeof TOOLS)[number];
-type Together<Each> = (Each extends unknown ? (each: Each) => void : never) extends (all: infer All) => void
-  ? All
-  : never;
 type HasAsked<F> = true extends { [N in keyof F]: F[N] extends { readonly asked: z.ZodType } ? true : never }[keyof F]
   ? true
   : false;

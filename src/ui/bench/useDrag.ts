@@ -136,7 +136,7 @@ export class Dragger implements Dragging {
 
   /** Plans the design as it will be with a change, and takes it unless somebody else changed the design meanwhile. */
   private pull(change: () => DesignChange | null, key: string, instead: string | null): void {
-    if (instead !== null) this.goOn();
+    this.goOn();
     let base = this.design;
     let next: DesignInput | null = null;
     this.aside.ask({

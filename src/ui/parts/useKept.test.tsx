@@ -7,9 +7,12 @@ import { useSetting } from './useKept';
 
 /** What the database holds of one setting, and what windows that have not heard of each other write. */
 let kept: object | null = null;
+/** Tells whoever follows it of a change somewhere. */
+let tell = (): void => undefined;
 const writes: { readonly before: object; readonly after: object; readonly fresh: object }[] = [];
 jest.mock('@/data/keep', () => ({
   followRecord: (_: string, __: string, seen: (record: object | null) => void) => {
+    tell = () => seen(kept);
     seen(kept);
     return () => undefined;
   },
@@ -63,4 +66,21 @@ test('a setting is the same value while it says the same', () => {
   expect(first!.length).toBeGreaterThan(3);
   rerender();
   expect(result.current[0]).toBe(first);
+});
+
+test('a change elsewhere in the data draws nothing anew', () => {
+  kept = { key: 'size-chart', value: CHART };
+  let drawn = 0;
+  renderHook(() => {
+    drawn += 1;
+    return useSetting(SIZE_CHART, CHART);
+  });
+  const before = drawn;
+  for (let i = 0; i < 5; i++) act(() => tell());
+  // React may look once whether anything is new, and then not again.
+  expect(drawn).toBeLessThanOrEqual(before + 1);
+  const after = drawn;
+  kept = { key: 'size-chart', value: { ...CHART, graduation: '1/8 in' } };
+  act(() => tell());
+  expect(drawn).toBeGreaterThan(after);
 });

@@ -43,6 +43,11 @@ export interface ClaimType<Claim, Facts> {
   readonly words: Words<Facts>;
 }
 
+/** All of several tables of facts at once. */
+export type Together<Each> = (Each extends unknown ? (each: Each) => void : never) extends (all: infer All) => void
+  ? All
+  : never;
+
 /** A promise that one holder alone makes: measured and worded in that holder's own file, by its name there. */
 export interface OwnClaim {
   readonly kind: 'own';

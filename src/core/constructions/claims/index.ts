@@ -2,7 +2,7 @@
  * Claims: what a construction promises beyond its pattern. Each kind is one file with how it is measured on the folded
  * thing and what is said of it, and one line here.
  */
-import type { ClaimType, FindingOf, OwnClaim, OwnClaims, OwnFacts, Thing, Words } from './claim';
+import type { ClaimType, FindingOf, OwnClaim, OwnClaims, OwnFacts, Thing, Together, Words } from './claim';
 import { facing } from './facing';
 import { laps } from './laps';
 import { lid } from './lid';
@@ -21,6 +21,7 @@ export {
   type OwnClaim,
   type OwnClaims,
   type OwnFacts,
+  type Together,
   type Words,
 } from './claim';
 export { leastOf } from './laps';
@@ -42,9 +43,6 @@ type Kinds = typeof KINDS;
 export type Claim =
   { [Kind in keyof Kinds]: Kinds[Kind] extends ClaimType<infer Told, infer _> ? Told : never }[keyof Kinds] | OwnClaim;
 type FactsOf<Type> = Type extends ClaimType<infer _, infer Found> ? Found : never;
-type Together<Each> = (Each extends unknown ? (each: Each) => void : never) extends (all: infer All) => void
-  ? All
-  : never;
 /** What can be found of any claim: of each kind its own. */
 export type ClaimFacts = Together<FactsOf<Kinds[keyof Kinds]>>;
 

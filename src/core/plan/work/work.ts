@@ -46,6 +46,8 @@ export function workOf({ made, design }: Plan): readonly Work[] {
     ];
   });
   const own = new Set(made.pieces.map(({ piece }) => piece.name));
+  /** What was done before a piece was bought is behind already. */
+  const toCome = new Set([...stages, ...raised].map(({ step }) => step.id));
   // A pile waits for the flat work of its pieces, and for the step that worked on it last.
   const lastOn = new Map<string, string>();
   const floor = made.pieces.length * 2 + 1;
@@ -61,7 +63,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
       stage: i,
       id: step.id,
       phase: 'fold',
-      after: [...new Set([...after, ...(step.after ?? [])])],
+      after: [...new Set([...after, ...(step.after ?? []).filter((id) => toCome.has(id))])],
       rank: floor + i,
     });
     for (const name of pieces) lastOn.set(name, step.id);
