@@ -2,7 +2,16 @@ import nextJest from 'next/jest.js';
 
 const createConfig = nextJest({ dir: './' });
 /** Packages published as ES modules only; Jest must transform them. */
-const esm = ['clipper2-ts', 'd3(-[a-z-]+)?', 'internmap', 'delaunator', 'robust-predicates', 'jsts', 'three'];
+const esm = [
+  '@ant-design/colors',
+  'clipper2-ts',
+  'd3(-[a-z-]+)?',
+  'internmap',
+  'delaunator',
+  'robust-predicates',
+  'jsts',
+  'three',
+];
 
 const jestConfig = async () => {
   const config = await createConfig({

@@ -28,7 +28,15 @@ export {
 } from './registry';
 export type { Fault } from './fault';
 export type { Hand, Reading, Thing, ToolStep, ToolWork, Under } from './tool';
-export { boardsOf, COMMON_TOOLBOX, MOST_TOOLS, toolboxSchema, type Toolbox } from './toolbox';
+export {
+  boardsOf,
+  COMMON_TOOLBOX,
+  MOST_TOOLS,
+  toolboxSchema,
+  withChanged,
+  type Toolbox,
+  type ToolChange,
+} from './toolbox';
 export { enclosedBy } from './enclosed';
 export { scoresRun, type Mark, type Programme, type RimMark, type Spot, type Stretch } from './move';
 export { programmeFor } from './programme';

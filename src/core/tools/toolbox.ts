@@ -18,6 +18,13 @@ export const COMMON_TOOLBOX: Toolbox = [
   freshTool('corner-rounder', '1/4 in corner rounder', 'corner-rounder'),
 ];
 
+/** What may be told anew of a tool: its figures, its name, whether it is out. */
+export type ToolChange = Readonly<Record<string, number | string | boolean>>;
+
+/** The tools with something of one told anew; all else of it is as it stands in the list, whoever changed it last. */
+export const withChanged = (toolbox: Toolbox, id: string, change: ToolChange): Toolbox =>
+  toolbox.map((tool) => (tool.id === id ? ({ ...tool, ...change } as OwnTool) : tool));
+
 /** The boards that are out today, with the tool each makes of a plan. */
 export const boardsOf = (toolbox: Toolbox): readonly { readonly own: OwnTool; readonly tool: Tool }[] =>
   toolbox.flatMap((own) => {

@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
 import { formatLength, inches, mm, type Graduation, type Mm, type Units } from '@/core/length';
-import { calibrate, toolOf, trialInside, type Tool, type TrialFold } from '@/core/tools';
+import { calibrate, toolOf, trialInside, withChanged, type Tool, type TrialFold } from '@/core/tools';
 import type { Project } from '@/data/db';
 import { projectsWith, retool } from '@/data/projects';
 import { TOOLBOX } from '@/data/setting-kinds';
@@ -98,14 +98,12 @@ function Trials({
     formatLength(mm(value), units, units === 'in' ? '1/32 in' : '0.5 mm', true).replace('about ', '≈ ');
   const give = (value: number): string =>
     units === 'in' ? `${(value / 25.4).toFixed(3)} in` : `${value.toFixed(1)} mm`;
-  const next: OwnBoard | null = found?.ok
-    ? { ...board, notch: mm(round(found.board.notch)), offset: mm(round(found.board.offset)) }
-    : null;
+  const figures = found?.ok ? { notch: mm(round(found.board.notch)), offset: mm(round(found.board.offset)) } : null;
   const take = async (): Promise<void> => {
-    if (!next) return;
-    const [old, tool] = [toolOf(board)!, toolOf(next)!];
+    if (!figures) return;
+    const [old, tool] = [toolOf(board)!, toolOf({ ...board, ...figures })!];
     const projects = await projectsWith(old);
-    setToolbox((now) => now.map((own) => (own.id === board.id ? next : own)));
+    setToolbox((now) => withChanged(now, board.id, figures));
     setAsked(projects.length > 0 ? { projects, tool } : null);
     void message.success(`${board.name} has its new figures.`);
   };
@@ -195,7 +193,7 @@ function Trials({
         <h2>What they say</h2>
         {!found && <p>Measure one fold or several: the more, the surer.</p>}
         {found && !found.ok && <Alert type="warning" showIcon title={found.message} />}
-        {found?.ok && next && (
+        {found?.ok && figures && (
           <>
             <dl className={styles.found}>
               <div>
@@ -227,7 +225,7 @@ function Trials({
                 title={`Trial ${odd + 1} does not go with the others. Measure it again, or leave it out.`}
               />
             )}
-            <Changes board={board} next={next} units={units} />
+            <Changes board={board} next={{ ...board, ...figures }} units={units} />
             <Button type="primary" size="large" onClick={() => void take().catch(failed('It could not be kept'))}>
               Take these figures
             </Button>

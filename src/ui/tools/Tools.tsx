@@ -5,7 +5,7 @@ import { App, Button, Switch } from 'antd';
 import Link from 'next/link';
 import { mm, type Graduation, type Units } from '@/core/length';
 import { article } from '@/core/text';
-import { freshTool, MOST_TOOLS, ownedFigures, TOOLS, type OwnTool } from '@/core/tools';
+import { freshTool, MOST_TOOLS, ownedFigures, TOOLS, withChanged, type OwnTool, type ToolChange } from '@/core/tools';
 import type { Setting } from '@/data/db';
 import { TOOLBOX } from '@/data/setting-kinds';
 import { LengthField } from '../parts/LengthField';
@@ -80,7 +80,7 @@ function MyTools() {
                       figures={figures}
                       units={units}
                       graduation={graduation}
-                      onChange={(next) => save((now) => now.map((t) => (t.id === tool.id ? next : t)))}
+                      onChange={(change) => save((now) => withChanged(now, tool.id, change))}
                       onRemove={() => remove(tool, toolbox.indexOf(tool))}
                     />
                   ))}
@@ -114,7 +114,7 @@ function ToolCard({
   readonly figures: ReturnType<typeof ownedFigures>;
   readonly units: Units;
   readonly graduation: Graduation;
-  readonly onChange: (tool: OwnTool) => void;
+  readonly onChange: (change: ToolChange) => void;
   readonly onRemove: () => void;
 }) {
   const value = (name: string): number => (tool as unknown as Record<string, number>)[name]!;
@@ -128,14 +128,14 @@ function ToolCard({
           value={tool.name}
           maxLength={60}
           needed
-          onChange={(name) => onChange({ ...tool, name })}
+          onChange={(name) => onChange({ name })}
         />
         <Switch
           checked={tool.out}
           aria-label={`${tool.name} is out today`}
           checkedChildren="out"
           unCheckedChildren="away"
-          onChange={(out) => onChange({ ...tool, out })}
+          onChange={(out) => onChange({ out })}
         />
         <Button
           type="text"
@@ -155,7 +155,7 @@ function ToolCard({
             least={least}
             most={most}
             value={value(name)}
-            onChange={(length) => onChange({ ...tool, [name]: mm(length) } as OwnTool)}
+            onChange={(length) => onChange({ [name]: mm(length) })}
           />
         ))}
       </div>
