@@ -1,6 +1,5 @@
 import { Alert } from 'antd';
 import { memo } from 'react';
-import type { Graduation, Units } from '@/core/length';
 import type { DesignChange, DesignInput } from '@/core/plan';
 import { Boundary } from '../parts/Boundary';
 import type { Planned } from '../parts/plans';
@@ -11,13 +10,11 @@ import { Numbers } from './Numbers';
 interface AnswerProps {
   readonly planned: Planned;
   readonly of: DesignInput;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onChange: (change: DesignChange, key: string) => void;
 }
 
 /** What the plan comes to: the numbers, how such holders fitted, the checks; or why the design cannot be read. */
-export const Answer = memo(function Answer({ planned, of, units, graduation, onChange }: AnswerProps) {
+export const Answer = memo(function Answer({ planned, of, onChange }: AnswerProps) {
   if (!('plan' in planned))
     return (
       <Alert
@@ -31,19 +28,14 @@ export const Answer = memo(function Answer({ planned, of, units, graduation, onC
     <>
       {made && (
         <Boundary what="The numbers" of={of}>
-          <Numbers made={made} design={planned.design} units={units} graduation={graduation} />
+          <Numbers made={made} design={planned.design} />
         </Boundary>
       )}
       <Boundary what="What the log says" of={of}>
-        <FitsSoFar design={planned.design} units={units} graduation={graduation} onChange={onChange} />
+        <FitsSoFar design={planned.design} onChange={onChange} />
       </Boundary>
       <Boundary what="The checks" of={of}>
-        <Checks
-          checks={planned.checks}
-          units={units}
-          graduation={graduation}
-          onRemedy={(patch) => onChange(patch, 'remedy')}
-        />
+        <Checks checks={planned.checks} onRemedy={(patch) => onChange(patch, 'remedy')} />
       </Boundary>
     </>
   );

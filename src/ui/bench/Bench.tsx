@@ -3,7 +3,6 @@
 import { Button } from 'antd';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { Graduation, Units } from '@/core/length';
 import type { DesignChange, DesignInput } from '@/core/plan';
 import { Boundary } from '../parts/Boundary';
 import { KEYS } from '../parts/keys';
@@ -12,6 +11,7 @@ import { planned, usePlan, type Planned } from '../parts/plans';
 import { useTell } from '../parts/useTell';
 import { useToolbox } from '../parts/useToolbox';
 import { withKit } from '../parts/withKit';
+import { Reading } from '../parts/Reading';
 import { Answer } from './Answer';
 import { Brief } from './Brief';
 import { Stage, type ViewName } from './Stage';
@@ -66,7 +66,6 @@ interface TableProps {
 /** What follows the design: the sheet at once, what is beside it when there is time. */
 function Table({ store, view, onView, onKeys }: TableProps) {
   const { wrong: tellWrong } = useTell();
-  const units = store((now) => now.units);
   const name = store((now) => now.name);
   const design = store((now) => now.design);
   const toolbox = useToolbox();
@@ -77,7 +76,6 @@ function Table({ store, view, onView, onKeys }: TableProps) {
   // A dragged fold moves at once; the numbers and forms beside it are drawn in between. Nothing else waits.
   const follows = useDeferredValue(now);
   const beside = going ? follows : now;
-  const graduation = design.graduation ?? '1/8 in';
   /** Takes a change over unless the design cannot be read with it; then it says why, and what was there stays. */
   const apply = useCallback(
     (patch: DesignChange, key: string): void => {
@@ -89,12 +87,11 @@ function Table({ store, view, onView, onKeys }: TableProps) {
     },
     [store, toolbox, tellWrong],
   );
-  const shared = { units, graduation, onChange: apply };
   return (
-    <>
+    <Reading units={store((now) => now.units)} graduation={design.graduation ?? '1/8 in'}>
       <Toolbar store={store} design={beside.design} plan={'plan' in beside.result ? beside.result.plan : null} />
       <div className={styles.table}>
-        <WhatYouHave planned={beside.result} of={beside.input} {...shared} />
+        <WhatYouHave planned={beside.result} of={beside.input} onChange={apply} />
         <Stage
           id={store.getState().id}
           name={name}
@@ -102,34 +99,32 @@ function Table({ store, view, onView, onKeys }: TableProps) {
           planned={result}
           of={input}
           onView={onView}
+          onChange={apply}
           dragging={dragging}
-          {...shared}
         />
         <section className={styles.answer} aria-label="The answer" aria-busy={going}>
-          <Answer planned={beside.result} of={beside.input} {...shared} />
+          <Answer planned={beside.result} of={beside.input} onChange={apply} />
           <KeysButton onKeys={onKeys} />
         </section>
       </div>
-    </>
+    </Reading>
   );
 }
 
 const WhatYouHave = memo(function WhatYouHave({
   planned: answer,
   of,
-  ...shared
+  onChange,
 }: {
   readonly planned: Planned;
   readonly of: DesignInput;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onChange: (change: DesignChange, key: string) => void;
 }) {
   return (
     <section className={styles.brief} aria-label="What you have">
       {'design' in answer && (
         <Boundary what="The brief" of={of}>
-          <Brief design={answer.design} made={'plan' in answer ? answer.plan.made : null} {...shared} />
+          <Brief design={answer.design} made={'plan' in answer ? answer.plan.made : null} onChange={onChange} />
         </Boundary>
       )}
     </section>

@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { memo } from 'react';
 import { CONSTRUCTIONS } from '@/core/constructions';
 import type { KeptPaper } from '@/core/cutting';
-import { formatLength, inches, mm, type Graduation, type Mm, type Units } from '@/core/length';
+import { formatLength, inches, mm, type Mm, type Units } from '@/core/length';
 import {
   CARDS,
   constructionOptions,
@@ -21,6 +21,7 @@ import { LengthField } from '../parts/LengthField';
 import { PaperThickness } from '../parts/PaperThickness';
 import { useToolbox } from '../parts/useToolbox';
 import { useStashPapers } from '../parts/useStash';
+import { useReading } from '../parts/Reading';
 import { Choices, OptionInput } from './Choices';
 import { Extras } from './Extras';
 import { EnoughPaper } from './EnoughPaper';
@@ -29,8 +30,6 @@ import styles from './Brief.module.css';
 interface BriefProps {
   readonly design: Design;
   readonly made: Made | null;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onChange: (change: DesignChange, key: string) => void;
 }
 
@@ -77,12 +76,12 @@ function MadeAs({ design, onChange }: BriefProps) {
   );
 }
 
-function WhatGoesIn({ design, units, graduation, onChange }: BriefProps) {
+function WhatGoesIn({ design, onChange }: BriefProps) {
+  const { units } = useReading();
   const { contents, thickness } = design;
   if (!contents) return null;
   const change = (part: Partial<typeof contents>, key: string): void =>
     onChange({ contents: { ...contents, ...part } }, key);
-  const field = { units, graduation };
   return (
     <>
       <h2>What goes in</h2>
@@ -100,14 +99,12 @@ function WhatGoesIn({ design, units, graduation, onChange }: BriefProps) {
         }}
       />
       <SizeFields
-        {...field}
         labels={['Width', 'Height']}
         value={contents}
         least={5}
         onChange={(side, length) => change({ [side]: length }, side)}
       />
       <LengthField
-        {...field}
         label="Thickness"
         hint="At its thickest place"
         value={thickness}
@@ -119,16 +116,14 @@ function WhatGoesIn({ design, units, graduation, onChange }: BriefProps) {
   );
 }
 
-function PaperAtHand({ design, units, graduation, onChange }: BriefProps) {
+function PaperAtHand({ design, onChange }: BriefProps) {
   const { blank, construction, thickness, contents } = design;
   if (!blank) return null;
-  const field = { units, graduation };
   return (
     <>
       <h2>The paper I have</h2>
       {takesSquare(construction) ? (
         <LengthField
-          {...field}
           label="Square, each way"
           value={blank.width}
           least={10}
@@ -136,7 +131,6 @@ function PaperAtHand({ design, units, graduation, onChange }: BriefProps) {
         />
       ) : (
         <SizeFields
-          {...field}
           labels={['Paper width', 'Paper height']}
           value={blank}
           least={10}
@@ -147,11 +141,10 @@ function PaperAtHand({ design, units, graduation, onChange }: BriefProps) {
         {constructionOptions(construction.name)
           .filter((option) => option.onPaper)
           .map((option) => (
-            <OptionInput key={option.name} option={option} design={design} {...field} onChange={onChange} />
+            <OptionInput key={option.name} option={option} design={design} onChange={onChange} />
           ))}
       </div>
       <LengthField
-        {...field}
         label="Thickness to make room for"
         value={thickness}
         least={0}
@@ -177,12 +170,12 @@ const paperFrom = (stash: readonly KeptPaper[], { paper }: Design): KeptPaper | 
       paper.directional === directional,
   );
 
-function Paper({ design, made, units, graduation, onChange }: BriefProps) {
+function Paper({ design, made, onChange }: BriefProps) {
+  const { units } = useReading();
   const { paper } = design;
   const stash = useStashPapers();
   const own = paperFrom(stash, design);
   const { width, height } = paper;
-  const field = { units, graduation };
   const known = width !== undefined && height !== undefined ? sizeNamed(PAPERS, width, height) : null;
   const change = (part: Partial<typeof paper>, key: string): void => onChange({ paper: { ...paper, ...part } }, key);
   return (
@@ -223,7 +216,6 @@ function Paper({ design, made, units, graduation, onChange }: BriefProps) {
       />
       {width !== undefined && height !== undefined && !known && !own && (
         <SizeFields
-          {...field}
           labels={['Paper width', 'Paper height']}
           value={{ width, height }}
           least={10}
@@ -253,23 +245,21 @@ function Paper({ design, made, units, graduation, onChange }: BriefProps) {
 interface SizeFieldsProps {
   readonly labels: readonly [width: string, height: string];
   readonly value: { readonly width: Mm; readonly height: Mm };
-  readonly units: Units;
-  readonly graduation: Graduation;
   /** Least either length may be, mm. */
   readonly least: number;
   readonly onChange: (side: 'width' | 'height', length: Mm) => void;
 }
 
 /** A width and a height beside each other. */
-function SizeFields({ labels, value, onChange, ...field }: SizeFieldsProps) {
+function SizeFields({ labels, value, least, onChange }: SizeFieldsProps) {
   return (
     <div className={styles.pair}>
       {(['width', 'height'] as const).map((side, i) => (
         <LengthField
-          {...field}
           key={side}
           label={labels[i]!}
           value={value[side]}
+          least={least}
           onChange={(length) => onChange(side, mm(length))}
         />
       ))}
@@ -277,7 +267,8 @@ function SizeFields({ labels, value, onChange, ...field }: SizeFieldsProps) {
   );
 }
 
-function ToolChoice({ design, units, graduation, onChange }: BriefProps) {
+function ToolChoice({ design, onChange }: BriefProps) {
+  const { units } = useReading();
   const toolbox = useToolbox();
   const { tool, construction } = design;
   const say = (value: number): string => formatLength(mm(value), units, units === 'in' ? '1/32 in' : '0.5 mm', true);
@@ -325,8 +316,6 @@ function ToolChoice({ design, units, graduation, onChange }: BriefProps) {
           {figures.map(({ name, title, hint, clears, least, most }) => (
             <LengthField
               key={`${tool.kind} ${name}`}
-              units={units}
-              graduation={graduation}
               label={title}
               {...(hint && { hint })}
               {...(clears && { placeholder: clears, onClear: () => change(name, undefined) })}

@@ -1,9 +1,9 @@
 import { CheckCircleFilled, CloseCircleFilled, InfoCircleFilled, WarningFilled } from '@ant-design/icons';
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
-import type { Graduation, Units } from '@/core/length';
-import { checkSentence, remedyLabel, sayer, type Check, type DesignChange, type Level } from '@/core/plan';
+import { checkSentence, remedyLabel, type Check, type DesignChange, type Level } from '@/core/plan';
 import { useMedia } from '../shell/useMedia';
+import { useReading } from '../parts/Reading';
 import styles from './Checks.module.css';
 
 const ICON: Record<Level, ReactNode> = {
@@ -17,17 +17,15 @@ const ORDER: readonly Level[] = ['fail', 'warn', 'note', 'pass'];
 
 interface ChecksProps {
   readonly checks: readonly Check[];
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onRemedy: (change: DesignChange) => void;
 }
 
 /** What the folding proved and what it did not, worst first, each with the button that cures it. */
-export function Checks({ checks, units, graduation, onRemedy }: ChecksProps) {
+export function Checks({ checks, onRemedy }: ChecksProps) {
+  const { say } = useReading();
   const wide = useMedia('(min-width: 721px)');
   const [chosen, setAll] = useState<boolean | null>(null);
   const all = chosen ?? wide;
-  const say = sayer(units, graduation);
   const passed = checks.filter((check) => check.level === 'pass');
   const open = [...checks]
     .filter((check) => check.level !== 'pass')

@@ -1,22 +1,20 @@
 import { Checkbox, Collapse, Radio } from 'antd';
 import { useMemo } from 'react';
 import type { OptionField } from '@/core/constructions';
-import type { Graduation, Units } from '@/core/length';
-import { consequenceOf, constructionOptions, planFor, sayer, type Design, type DesignChange } from '@/core/plan';
+import { consequenceOf, constructionOptions, planFor, type Design, type DesignChange } from '@/core/plan';
 import { LengthField } from '../parts/LengthField';
 import { NumberField } from '../parts/NumberField';
+import { useReading } from '../parts/Reading';
 import styles from './Brief.module.css';
 
 interface ChoicesProps {
   readonly design: Design;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onChange: (change: DesignChange, key: string) => void;
 }
 
 /** Every option the construction declares that makes a difference now, the room aimed for, and its usual mistakes. */
 export function Choices(props: ChoicesProps) {
-  const { design, units, graduation, onChange } = props;
+  const { design, onChange } = props;
   const { construction, aim } = design;
   const idle = construction.idle(design.options);
   const options = constructionOptions(construction.name).filter(
@@ -24,8 +22,6 @@ export function Choices(props: ChoicesProps) {
   );
   const room = (side: 'width' | 'height') => (
     <LengthField
-      units={units}
-      graduation={graduation}
       label={`Room, ${side}`}
       value={aim[side]}
       least={0}
@@ -75,13 +71,7 @@ export function Choices(props: ChoicesProps) {
 }
 
 /** One option: a length to type, or a choice with what speaks for each. */
-export function OptionInput({
-  option,
-  design,
-  units,
-  graduation,
-  onChange,
-}: ChoicesProps & { readonly option: OptionField }) {
+export function OptionInput({ option, design, onChange }: ChoicesProps & { readonly option: OptionField }) {
   const { name, title, description, open, choices, unit, limits } = option;
   const value = (design.options as Record<string, string | number | boolean | undefined>)[name];
   const change = (to: string | number | boolean | undefined): void =>
@@ -89,8 +79,6 @@ export function OptionInput({
   if (unit === 'mm')
     return (
       <LengthField
-        units={units}
-        graduation={graduation}
         label={title}
         value={typeof value === 'number' ? value : undefined}
         placeholder={open}
@@ -137,8 +125,7 @@ export function OptionInput({
           <Radio key={choice} value={choice} className={styles.school}>
             {schoolOf(choice)?.title ?? choice}
             <small>
-              {schoolOf(choice)?.why}{' '}
-              <Consequence design={design} option={name} value={choice} units={units} graduation={graduation} />
+              {schoolOf(choice)?.why} <Consequence design={design} option={name} value={choice} />
             </small>
           </Radio>
         ))}
@@ -152,23 +139,20 @@ function Consequence({
   design,
   option,
   value,
-  units,
-  graduation,
 }: {
   readonly design: Design;
   readonly option: string;
   readonly value: string;
-  readonly units: Units;
-  readonly graduation: Graduation;
 }) {
+  const { say } = useReading();
   const words = useMemo(() => {
     const options = { ...(design.options as Record<string, unknown>), [option]: value };
     try {
-      return consequenceOf(planFor({ ...design, options }), sayer(units, graduation));
+      return consequenceOf(planFor({ ...design, options }), say);
     } catch {
       // What it would come to is a hint; where it cannot be worked out there is none.
       return '';
     }
-  }, [design, option, value, units, graduation]);
+  }, [design, option, value, say]);
   return <em>{words}</em>;
 }

@@ -1,6 +1,5 @@
 import { useCallback, useMemo } from 'react';
 import { blanksOf } from '@/core/cutting';
-import type { Graduation, Units } from '@/core/length';
 import type { Design, Made } from '@/core/plan';
 import type { CuttingRecord } from '@/data/db';
 import { CutPlan } from '../cutting/CutPlan';
@@ -15,12 +14,10 @@ interface CuttingViewProps {
   readonly name: string;
   readonly made: Made;
   readonly design: Design;
-  readonly units: Units;
-  readonly graduation: Graduation;
 }
 
 /** The sheets one project takes, from the papers on hand. */
-export function CuttingView({ id, name, made, design, units, graduation }: CuttingViewProps) {
+export function CuttingView({ id, name, made, design }: CuttingViewProps) {
   const pieces = useMemo(() => blanksOf(made, design), [made, design]);
   const needsFor = useCallback(
     ({ needs }: CuttingRecord): NeedOnPaper[] => [
@@ -50,9 +47,9 @@ export function CuttingView({ id, name, made, design, units, graduation }: Cutti
             ? 'From one paper'
             : `From ${table.chosen.length + table.bought.length} papers`}
         </summary>
-        <WhatFrom table={table} units={units} />
+        <WhatFrom table={table} />
       </details>
-      <CutPlan table={table} title={name} units={units} graduation={graduation} copies={copies} />
+      <CutPlan table={table} title={name} copies={copies} />
     </div>
   );
 }

@@ -1,5 +1,4 @@
 import { Checkbox, Collapse, Segmented, Select } from 'antd';
-import { formatLength, mm, type Graduation, type Units } from '@/core/length';
 import {
   ADHESIVES,
   closurePlan,
@@ -16,13 +15,12 @@ import {
   type Made,
 } from '@/core/plan';
 import { LengthField } from '../parts/LengthField';
+import { useReading } from '../parts/Reading';
 import styles from './Brief.module.css';
 
 interface ExtrasProps {
   readonly design: Design;
   readonly made: Made | null;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onChange: (change: DesignChange, key: string) => void;
 }
 
@@ -55,8 +53,8 @@ const GOES_WITH: Record<CompanionName, string> = {
 };
 
 /** What holds it together, what shuts it, what goes with it: each with the figures that follow from the fold. */
-export function Extras({ design, made, units, graduation, onChange }: ExtrasProps) {
-  const say = (value: number): string => formatLength(mm(value), units, graduation, true);
+export function Extras({ design, made, onChange }: ExtrasProps) {
+  const { say } = useReading();
   const { adhesive, closure, companions, decorate } = design;
   const advice = made ? glueAdvice(made, design) : [];
   const shut = made ? closurePlan(made, design) : null;
@@ -97,8 +95,6 @@ export function Extras({ design, made, units, graduation, onChange }: ExtrasProp
               ))}
               {advice.some(({ chosen }) => chosen === 'tape') && (
                 <LengthField
-                  units={units}
-                  graduation={graduation}
                   label="Width of the tape"
                   value={adhesive.tape}
                   least={1}
@@ -154,8 +150,6 @@ export function Extras({ design, made, units, graduation, onChange }: ExtrasProp
               />
               {(closure.kind === 'buttons' || closure.kind === 'dot') && (
                 <LengthField
-                  units={units}
-                  graduation={graduation}
                   label="Disc, across"
                   value={closure.disc}
                   least={3}
@@ -194,7 +188,7 @@ export function Extras({ design, made, units, graduation, onChange }: ExtrasProp
                     {size && (
                       <small>
                         {say(size.width)} × {say(size.height)}
-                        {size.scores.length > 0 && `, scored at ${size.scores.map(say).join(', ')}`}
+                        {size.scores.length > 0 && `, scored at ${size.scores.map((one) => say(one)).join(', ')}`}
                         {size.ribbon > 0 && `, ${say(size.ribbon)} of ribbon`}
                       </small>
                     )}

@@ -2,23 +2,23 @@ import { Button } from 'antd';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { roomFromFits } from '@/core/fit';
-import { formatLength, mm, stepOf, type Graduation, type Units } from '@/core/length';
+import { stepOf } from '@/core/length';
 import type { Design, DesignChange } from '@/core/plan';
 import type { LogRecord } from '@/data/db';
 import { evidenceIn, fitKey, latestFirst } from '@/data/log';
 import { fitWords } from '../log/fitWords';
 import { useAll } from '../parts/useKept';
+import { useReading } from '../parts/Reading';
 import styles from './Bench.module.css';
 
 interface FitsSoFarProps {
   readonly design: Design;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onChange: (change: DesignChange, key: string) => void;
 }
 
 /** What the log knows of such a holder round such contents: how the last one fitted, and the room that would be right. */
-export function FitsSoFar({ design, units, graduation, onChange }: FitsSoFarProps) {
+export function FitsSoFar({ design, onChange }: FitsSoFarProps) {
+  const { units, graduation, say } = useReading();
   const all = useAll<LogRecord>('log');
   const log = useMemo(() => all && latestFirst(all.records), [all]);
   if (!log || !design.contents) return null;
@@ -28,7 +28,6 @@ export function FitsSoFar({ design, units, graduation, onChange }: FitsSoFarProp
   const advice = roomFromFits(known, graduation);
   const [last] = own;
   if (!last) return null;
-  const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   const { aim } = design;
   const least = Math.max(0.4, stepOf(graduation) / 2);
   const differs =

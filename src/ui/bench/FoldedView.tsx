@@ -4,7 +4,7 @@ import { Button, Segmented } from 'antd';
 import { useMemo, useRef, useState, type MouseEvent } from 'react';
 import { seatIn } from '@/core/fit';
 import { foldedBox, layersAt, type Stack, type View } from '@/core/fold';
-import { formatLength, mm, type Graduation, type Units } from '@/core/length';
+import { formatLength, mm } from '@/core/length';
 import {
   closurePlan,
   basePieces,
@@ -22,13 +22,12 @@ import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { useSize } from '../draw/useSize';
 import { StepSlider } from '../parts/StepSlider';
 import { SpaceView } from '../space/SpaceView';
+import { useReading } from '../parts/Reading';
 import styles from './FoldedView.module.css';
 
 interface FoldedViewProps {
   readonly made: Made;
   readonly design: Design;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onChange: (change: DesignChange, key: string) => void;
 }
 
@@ -99,7 +98,8 @@ export function FoldedView(props: FoldedViewProps) {
 }
 
 /** The thing from both sides at any step of its folding, true to scale; a point of it tells its layers. */
-function Faces({ made, design, units, graduation }: FoldedViewProps) {
+function Faces({ made, design }: FoldedViewProps) {
+  const { say } = useReading();
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const frames = useMemo(() => framesOf(made), [made]);
@@ -122,7 +122,6 @@ function Faces({ made, design, units, graduation }: FoldedViewProps) {
       : 1;
   const side = scaleFor(2) > scaleFor(1);
   const scale = Math.max(0.2, Math.min(scaleFor(side ? 2 : 1), 4));
-  const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   const front = made.built.front;
   const given = basePieces(made.built);
   const window = last ? windowOnFront(made, design) : null;

@@ -1,4 +1,3 @@
-import type { Graduation, Units } from '@/core/length';
 import { keyFigures, type Design, type FigurePart, type KeyFigure, type Made } from '@/core/plan';
 import { Figure } from '../parts/Figure';
 import styles from './Numbers.module.css';
@@ -6,19 +5,17 @@ import styles from './Numbers.module.css';
 interface NumbersProps {
   readonly made: Made;
   readonly design: Design;
-  readonly units: Units;
-  readonly graduation: Graduation;
 }
 
 /** The figures a maker reads from an arm's length: cut, set or score, then room left, finished size and lap. */
-export function Numbers({ made, design, units, graduation }: NumbersProps) {
+export function Numbers({ made, design }: NumbersProps) {
   const lengths = ({ lengths: values, joined }: FigurePart, size: 'large' | 'hero') =>
     values.map((value, i) => {
       const last = i === values.length - 1;
       return (
         <span key={i}>
           {i > 0 && (joined === 'times' ? ' × ' : last ? ' and ' : ', ')}
-          <Figure value={value} units={units} graduation={graduation} size={size} unit={last} />
+          <Figure value={value} size={size} unit={last} />
         </span>
       );
     });

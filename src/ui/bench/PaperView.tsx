@@ -5,7 +5,7 @@ import { Button, Checkbox, Segmented } from 'antd';
 import { useRef } from 'react';
 import { foldedBox } from '@/core/fold';
 import type { Point } from '@/core/geometry';
-import { formatLength, mm, roundTo, stepOf, type Graduation, type Mm, type Units } from '@/core/length';
+import { mm, roundTo, stepOf, type Mm } from '@/core/length';
 import { blankPolygon, outlineOf } from '@/core/pattern';
 import {
   basePieces,
@@ -22,13 +22,12 @@ import { FoldedFace } from '../draw/FoldedFace';
 import { Grab } from '../draw/Grab';
 import { ringsPath } from '../draw/path';
 import { useSize } from '../draw/useSize';
+import { useReading } from '../parts/Reading';
 import styles from './PaperView.module.css';
 
 interface PaperViewProps {
   readonly made: Made;
   readonly design: Design;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onChange: (change: DesignChange, key: string) => void;
   /** The same while something is dragged: shown once it is planned. */
   readonly onPull: (change: DesignChange, key: string) => void;
@@ -38,7 +37,8 @@ interface PaperViewProps {
  * The blank on the paper it is cut from: dragged to where the front should fall, turned so that it reads upright, and
  * a window marked on the paper shown where it lands on the finished front.
  */
-export function PaperView({ made, design, units, graduation, onChange, onPull }: PaperViewProps) {
+export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
+  const { graduation, say } = useReading();
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const { paper } = design;
@@ -60,7 +60,6 @@ export function PaperView({ made, design, units, graduation, onChange, onPull }:
   const at = (p: Point): readonly [number, number] => [left + p.x * scale, bottom - p.y * scale];
   const lay = (p: Point<'sheet'>): Point<'sheet'> => onPaper(paper, blank, p);
   const step = stepOf(graduation) || 1;
-  const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   const snap = (value: number, most: number): Mm =>
     mm(Math.min(Math.max(0, roundTo(mm(Math.max(0, value)), graduation, 'nearest')), Math.max(0, most)));
   const move = (to: typeof onChange, from: Point, dx: number, dy: number): void =>

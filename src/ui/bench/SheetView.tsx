@@ -6,7 +6,7 @@ import { sheetDrawing } from '@/core/files';
 import { turned } from '@/core/fit';
 import { flatStack, mouthView } from '@/core/fold';
 import { boxOf, distance, middle, type Point } from '@/core/geometry';
-import { formatLength, mm, roundTo, stepOf, type Graduation, type Units } from '@/core/length';
+import { formatLength, mm, roundTo, stepOf } from '@/core/length';
 import { edgeLength, onEdge, type Edge } from '@/core/pattern';
 import type { Design, Made, MadePiece } from '@/core/plan';
 import { FigureText } from '../draw/FigureText';
@@ -14,6 +14,7 @@ import { Grab } from '../draw/Grab';
 import { ringsPath } from '../draw/path';
 import { Ruler } from '../draw/Ruler';
 import { useSize } from '../draw/useSize';
+import { useReading } from '../parts/Reading';
 import type { Dragging } from './useDrag';
 import styles from './SheetView.module.css';
 
@@ -22,8 +23,6 @@ interface SheetViewProps {
   /** The piece on the table. */
   readonly part: MadePiece;
   readonly design: Design;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly dragging: Dragging;
 }
 
@@ -31,7 +30,8 @@ interface SheetViewProps {
 const MARGIN = 58;
 
 /** The flat sheet of one piece, true to scale: ruled edges, numbered scores, cuts, flaps, glue, and what can be dragged. */
-export function SheetView({ made, part, design, units, graduation, dragging }: SheetViewProps) {
+export function SheetView({ made, part, design, dragging }: SheetViewProps) {
+  const { graduation, say } = useReading();
   const { onFold, onContents } = dragging;
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
@@ -47,7 +47,6 @@ export function SheetView({ made, part, design, units, graduation, dragging }: S
     box.width / 2 + (p.x - blank.width / 2) * scale,
     box.height / 2 - (p.y - blank.height / 2) * scale,
   ];
-  const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   const hold = (held: boolean): void => setHeldScale(held ? scale : null);
   const step = stepOf(graduation) || 1;
   const seat = contentsOnSheet(made, part, design);
@@ -97,11 +96,11 @@ export function SheetView({ made, part, design, units, graduation, dragging }: S
               const [x, y] = at(onEdge(blank, edge, 0));
               return (
                 <g key={edge} transform={`translate(${x} ${y}) rotate(${-90 * (edge - 1)})`}>
-                  <Ruler length={edgeLength(blank, edge)} scale={scale} units={units} graduation={graduation} />
+                  <Ruler length={edgeLength(blank, edge)} scale={scale} />
                   <text x={edgeLength(blank, edge) * scale} y={54} textAnchor="end" className={styles.edgeName}>
                     edge {edge}
                   </text>
-                  <EdgeMarks made={made} part={part} edge={edge} scale={scale} units={units} graduation={graduation} />
+                  <EdgeMarks made={made} part={part} edge={edge} scale={scale} />
                 </g>
               );
             })}
@@ -131,8 +130,6 @@ export function SheetView({ made, part, design, units, graduation, dragging }: S
                 at={at(heart)}
                 width={seat.width}
                 height={seat.height}
-                units={units}
-                graduation={graduation}
                 known={design.contents !== null}
                 room={seat.shown * scale}
               />
@@ -308,15 +305,11 @@ function EdgeMarks({
   part: { piece, programme },
   edge,
   scale,
-  units,
-  graduation,
 }: {
   made: Made;
   part: MadePiece;
   edge: Edge;
   scale: number;
-  units: Units;
-  graduation: Graduation;
 }) {
   const onBoard = programme.marks.some((mark) => mark.for === 'notch');
   const own = programme.marks.filter((mark) => mark.edge === edge);
@@ -345,8 +338,6 @@ function EdgeMarks({
                 x={x + (anchor === 'end' ? 6 : anchor === 'start' ? -6 : 0)}
                 y={42}
                 value={mark.at}
-                units={units}
-                graduation={graduation}
                 before={first ? 'set ' : ''}
                 anchor={anchor}
                 className={first || !onBoard ? styles.setting : styles.settingQuiet}
@@ -358,16 +349,7 @@ function EdgeMarks({
       {slants.map((mark, i) => (
         <g key={`slant-${i}`}>
           <path d={`M${mark.at * scale} 2l-4.500 9h9z`} className={styles.flagQuiet} />
-          {onBoard && (
-            <FigureText
-              x={mark.at * scale}
-              y={42}
-              value={mark.at}
-              units={units}
-              graduation={graduation}
-              className={styles.settingQuiet}
-            />
-          )}
+          {onBoard && <FigureText x={mark.at * scale} y={42} value={mark.at} className={styles.settingQuiet} />}
         </g>
       ))}
     </g>
@@ -378,20 +360,17 @@ function CardLabel({
   at: [x, y],
   width,
   height,
-  units,
-  graduation,
   known,
   room,
 }: {
   at: readonly [number, number];
   width: number;
   height: number;
-  units: Units;
-  graduation: Graduation;
   known: boolean;
   /** Pixels there are across. */
   room: number;
 }) {
+  const { units, graduation } = useReading();
   if (room < 70) return null;
   // What fits is never said larger than it is.
   const say = (value: number): string =>

@@ -1,7 +1,6 @@
 import { Segmented } from 'antd';
 import dynamic from 'next/dynamic';
 import { memo, useState } from 'react';
-import type { Graduation, Units } from '@/core/length';
 import type { DesignChange, DesignInput } from '@/core/plan';
 import { Boundary } from '../parts/Boundary';
 import type { Planned } from '../parts/plans';
@@ -34,8 +33,6 @@ interface StageProps {
   readonly view: ViewName;
   readonly planned: Planned;
   readonly of: DesignInput;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onView: (view: ViewName) => void;
   readonly onChange: (change: DesignChange, key: string) => void;
   readonly dragging: Dragging;
@@ -43,7 +40,7 @@ interface StageProps {
 
 /** The plan in the middle of the bench, looked at one way or another. */
 export const Stage = memo(function Stage(props: StageProps) {
-  const { id, name, view, planned, of, units, graduation, onView, onChange, dragging } = props;
+  const { id, name, view, planned, of, onView, onChange, dragging } = props;
   const [pieceName, setPieceName] = useState('');
   const made = 'plan' in planned ? planned.plan.made : null;
   const part = made && (made.pieces.find(({ piece }) => piece.name === pieceName) ?? made.pieces[0]);
@@ -61,46 +58,14 @@ export const Stage = memo(function Stage(props: StageProps) {
         {made && part && 'plan' in planned ? (
           <Boundary key={view} what={`The view “${VIEWS.find(({ value }) => value === view)!.label}”`} of={of}>
             {view === 'sheet' && (
-              <SheetView
-                key={part.piece.name}
-                made={made}
-                part={part}
-                design={planned.design}
-                units={units}
-                graduation={graduation}
-                dragging={dragging}
-              />
+              <SheetView key={part.piece.name} made={made} part={part} design={planned.design} dragging={dragging} />
             )}
-            {view === 'folded' && (
-              <FoldedView
-                made={made}
-                design={planned.design}
-                units={units}
-                graduation={graduation}
-                onChange={onChange}
-              />
-            )}
+            {view === 'folded' && <FoldedView made={made} design={planned.design} onChange={onChange} />}
             {view === 'paper' && (
-              <PaperView
-                made={made}
-                design={planned.design}
-                units={units}
-                graduation={graduation}
-                onChange={onChange}
-                onPull={dragging.onPull}
-              />
+              <PaperView made={made} design={planned.design} onChange={onChange} onPull={dragging.onPull} />
             )}
-            {view === 'steps' && <Steps plan={planned.plan} units={units} graduation={graduation} />}
-            {view === 'cutting' && (
-              <CuttingView
-                id={id}
-                name={name}
-                made={made}
-                design={planned.design}
-                units={units}
-                graduation={graduation}
-              />
-            )}
+            {view === 'steps' && <Steps plan={planned.plan} />}
+            {view === 'cutting' && <CuttingView id={id} name={name} made={made} design={planned.design} />}
           </Boundary>
         ) : (
           <p className={styles.nothing}>There is no pattern for this yet. The check beside says why.</p>

@@ -1,13 +1,14 @@
-import type { Graduation, Units } from '@/core/length';
-import { sayer, stepsOf, type Plan } from '@/core/plan';
+import { stepsOf, type Plan } from '@/core/plan';
 import { ACTION_TITLE } from '../parts/actionTitle';
+import { useReading } from '../parts/Reading';
 import { StepPicture } from './StepPicture';
 import styles from './Steps.module.css';
 
 /** The whole make in order for the chosen tool, each step with the paper as it lies and the caution it needs. */
-export function Steps({ plan, units, graduation }: { plan: Plan; units: Units; graduation: Graduation }) {
+export function Steps({ plan }: { plan: Plan }) {
+  const { say } = useReading();
   const { made, design } = plan;
-  const steps = stepsOf(plan, sayer(units, graduation));
+  const steps = stepsOf(plan, say);
   return (
     <ol className={styles.steps} tabIndex={0} aria-label="Steps in order">
       {steps.map((step) => (

@@ -5,21 +5,23 @@ import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
-import { formatLength, inches, mm, roundTo, type Mm, type Units } from '@/core/length';
-import { CARDS, checkSentence, PAPERS, sayer, sizeNamed, type Question, type Suggestion } from '@/core/plan';
+import { formatLength, inches, mm, roundTo, type Mm } from '@/core/length';
+import { CARDS, checkSentence, PAPERS, sizeNamed, type Question, type Suggestion } from '@/core/plan';
 import { addProject } from '@/data/projects';
 import { fitKey } from '@/data/log';
-import { USUAL_ROOM } from '@/data/setting-kinds';
+import { UNITS, USUAL_ROOM } from '@/data/setting-kinds';
 import { boardOut, loadSetting } from '@/data/settings';
 import { SmallPicture } from '../draw/SmallPicture';
 import { Boundary } from '../parts/Boundary';
 import { LengthField } from '../parts/LengthField';
 import { useOnce } from '../parts/once';
 import { UnitsSwitch } from '../parts/UnitsSwitch';
+import { useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { useToolbox } from '../parts/useToolbox';
 import { useUnsent } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
+import { Reading, useReading, type HowRead } from '../parts/Reading';
 import { useSuggestions } from './useSuggestions';
 import styles from './Choose.module.css';
 
@@ -50,7 +52,10 @@ export function Choose() {
   // A sheet that another screen asks about comes along in the address, in millimetres.
   const given = { width: Number(address.get('width')), height: Number(address.get('height')) };
   const asksSheet = [given.width, given.height].every((length) => length >= 5 && length <= 10_000);
-  const [units, setUnits] = useState<Units>(address.get('units') === 'mm' ? 'mm' : 'in');
+  // The address says the units of the project that asks; without it they are the person's own.
+  const [mine = 'in', setMine] = useSetting(UNITS);
+  const [here, setHere] = useState(UNITS.shape.safeParse(address.get('units')).data);
+  const units = here ?? mine;
   const first = useMemo(
     (): Asking => (asksSheet ? { ...USUAL, blank: { width: mm(given.width), height: mm(given.height) } } : USUAL),
     [asksSheet, given.width, given.height],
@@ -72,7 +77,6 @@ export function Choose() {
     [asked, blank, contents, graduation, tool],
   );
   const { suggestions, trouble } = useSuggestions(question);
-  const say = sayer(units, graduation);
   const [begin] = useOnce((suggestion: Suggestion) => {
     const name = asked === 'paper' ? `${suggestion.title} from this paper` : suggestion.title;
     // Room that the person's own fits made the usual one.
@@ -93,96 +97,93 @@ export function Choose() {
   const can = suggestions?.filter(({ obstacle }) => obstacle === null) ?? [];
   const cannot = suggestions?.filter(({ obstacle }) => obstacle !== null) ?? [];
   return (
-    <main className={styles.choose}>
-      <h1>{asked === 'paper' ? 'What can this paper become?' : 'What can hold this?'}</h1>
-      <div className={styles.question}>
-        <Segmented<Asked>
-          aria-label="What you have"
-          value={asked}
-          options={[
-            { value: 'contents', label: 'Something to put in' },
-            { value: 'paper', label: 'A paper' },
-          ]}
-          onChange={(have) => router.replace(`/choose?have=${have}`)}
-        />
-        <Select
-          aria-label={asked === 'paper' ? 'Paper sizes' : 'Usual sizes of contents'}
-          className={styles.usual}
-          value={sizeNamed(list, size.width, size.height)?.id ?? 'free'}
-          options={[
-            { value: 'free', label: 'My own size' },
-            ...list.map(({ id, title }) => ({ value: id, label: title })),
-          ]}
-          onChange={(id) => {
-            const found = list.find((item) => item.id === id);
-            if (found) setSize(found.width, found.height);
-          }}
-        />
-        {(['width', 'height'] as const).map((side) => (
-          <LengthField
-            key={side}
-            label={side === 'width' ? 'Width' : 'Height'}
-            units={units}
-            graduation={graduation}
-            value={size[side]}
-            least={5}
-            onChange={(length) =>
-              setSize(side === 'width' ? mm(length) : size.width, side === 'height' ? mm(length) : size.height)
-            }
+    <Reading units={units} graduation={graduation}>
+      <main className={styles.choose}>
+        <h1>{asked === 'paper' ? 'What can this paper become?' : 'What can hold this?'}</h1>
+        <div className={styles.question}>
+          <Segmented<Asked>
+            aria-label="What you have"
+            value={asked}
+            options={[
+              { value: 'contents', label: 'Something to put in' },
+              { value: 'paper', label: 'A paper' },
+            ]}
+            onChange={(have) => router.replace(`/choose?have=${have}`)}
           />
-        ))}
-        {asked === 'contents' && (
-          <LengthField
-            label="Thickness"
-            units={units}
-            graduation={graduation}
-            value={contents.thickness}
-            least={0}
-            most={60}
-            onChange={(thickness) => setContents({ ...contents, thickness: mm(thickness) })}
+          <Select
+            aria-label={asked === 'paper' ? 'Paper sizes' : 'Usual sizes of contents'}
+            className={styles.usual}
+            value={sizeNamed(list, size.width, size.height)?.id ?? 'free'}
+            options={[
+              { value: 'free', label: 'My own size' },
+              ...list.map(({ id, title }) => ({ value: id, label: title })),
+            ]}
+            onChange={(id) => {
+              const found = list.find((item) => item.id === id);
+              if (found) setSize(found.width, found.height);
+            }}
           />
+          {(['width', 'height'] as const).map((side) => (
+            <LengthField
+              key={side}
+              label={side === 'width' ? 'Width' : 'Height'}
+              value={size[side]}
+              least={5}
+              onChange={(length) =>
+                setSize(side === 'width' ? mm(length) : size.width, side === 'height' ? mm(length) : size.height)
+              }
+            />
+          ))}
+          {asked === 'contents' && (
+            <LengthField
+              label="Thickness"
+              value={contents.thickness}
+              least={0}
+              most={60}
+              onChange={(thickness) => setContents({ ...contents, thickness: mm(thickness) })}
+            />
+          )}
+          <UnitsSwitch
+            value={units}
+            onChange={(next) => {
+              setHere(next);
+              setMine(next);
+            }}
+          />
+        </div>
+        {trouble && <Alert type="error" showIcon title={`${trouble}.`} />}
+        {!suggestions && !trouble && <Waiting what="Folding every holder" />}
+        <ol className={styles.list} aria-label="Holders, best first">
+          {can.map((suggestion) => (
+            <li key={suggestion.construction}>
+              <Boundary what={suggestion.title} of={suggestion}>
+                <Answer suggestion={suggestion} asked={asked} onTake={() => begin(suggestion)} />
+              </Boundary>
+            </li>
+          ))}
+        </ol>
+        {cannot.length > 0 && (
+          <section className={styles.cannot}>
+            <h2>Not from {asked === 'paper' ? 'this paper' : 'these'}</h2>
+            <ul>
+              {cannot.map((suggestion) => (
+                <li key={suggestion.construction}>
+                  <Boundary what={suggestion.title} of={suggestion}>
+                    <WhyNot suggestion={suggestion} />
+                  </Boundary>
+                </li>
+              ))}
+            </ul>
+          </section>
         )}
-        <UnitsSwitch value={units} onChange={setUnits} />
-      </div>
-      {trouble && <Alert type="error" showIcon title={`${trouble}.`} />}
-      {!suggestions && !trouble && <Waiting what="Folding every holder" />}
-      <ol className={styles.list} aria-label="Holders, best first">
-        {can.map((suggestion) => (
-          <li key={suggestion.construction}>
-            <Boundary what={suggestion.title} of={suggestion}>
-              <Answer
-                suggestion={suggestion}
-                asked={asked}
-                units={units}
-                graduation={graduation}
-                onTake={() => begin(suggestion)}
-              />
-            </Boundary>
-          </li>
-        ))}
-      </ol>
-      {cannot.length > 0 && (
-        <section className={styles.cannot}>
-          <h2>Not from {asked === 'paper' ? 'this paper' : 'these'}</h2>
-          <ul>
-            {cannot.map((suggestion) => (
-              <li key={suggestion.construction}>
-                <Boundary what={suggestion.title} of={suggestion}>
-                  <WhyNot suggestion={suggestion} say={say} />
-                </Boundary>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
-    </main>
+      </main>
+    </Reading>
   );
 }
 
 const short = (
   { width, height }: { width: number; height: number },
-  units: Units,
-  graduation: '1/8 in' | '1 mm',
+  { units, graduation }: Pick<HowRead, 'units' | 'graduation'>,
 ): string =>
   `${formatLength(roundTo(mm(width), graduation, 'down'), units, graduation)} × ${formatLength(roundTo(mm(height), graduation, 'down'), units, graduation)}`;
 
@@ -190,16 +191,13 @@ const short = (
 function Answer({
   suggestion,
   asked,
-  units,
-  graduation,
   onTake,
 }: {
   readonly suggestion: Suggestion;
   readonly asked: Asked;
-  readonly units: Units;
-  readonly graduation: '1/8 in' | '1 mm';
   readonly onTake: () => void;
 }) {
+  const reading = useReading();
   return (
     <>
       <button type="button" className={styles.answer} onClick={onTake}>
@@ -208,9 +206,9 @@ function Answer({
         <span>
           {suggestion.largest.width > 0
             ? asked === 'paper'
-              ? `Holds up to ${short(suggestion.largest, units, graduation)}`
+              ? `Holds up to ${short(suggestion.largest, reading)}`
               : `${Math.round(suggestion.paper / 100)} cm² of paper`
-            : `Comes out ${short(suggestion.finished, units, graduation)}`}
+            : `Comes out ${short(suggestion.finished, reading)}`}
           , {suggestion.difficulty}
         </span>
       </button>
@@ -220,13 +218,8 @@ function Answer({
 }
 
 /** A holder that cannot, and why. */
-function WhyNot({
-  suggestion: { title, obstacle },
-  say,
-}: {
-  readonly suggestion: Suggestion;
-  readonly say: ReturnType<typeof sayer>;
-}) {
+function WhyNot({ suggestion: { title, obstacle } }: { readonly suggestion: Suggestion }) {
+  const { say } = useReading();
   return (
     <>
       <strong>{title}.</strong> {checkSentence(obstacle!, say)}

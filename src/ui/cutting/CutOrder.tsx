@@ -1,16 +1,15 @@
 import { Alert, Button } from 'antd';
 import { useMemo } from 'react';
 import type { FenceGroup, Layout, Rect, SheetLayout, TrimmerCut } from '@/core/cutting';
-import { formatLength, mm, onGraduation, roundTo, type Graduation, type Units } from '@/core/length';
+import { formatLength, mm, onGraduation, roundTo } from '@/core/length';
 import { Figure } from '../parts/Figure';
+import { useReading } from '../parts/Reading';
 import styles from './Cutting.module.css';
 
 interface CutOrderProps {
   readonly layout: Layout;
   readonly groups: readonly FenceGroup[];
   readonly step: number;
-  readonly units: Units;
-  readonly graduation: Graduation;
   /** Longest cut of the trimmer that is out, mm. */
   readonly longest: number | undefined;
   readonly onStep: (step: number) => void;
@@ -36,7 +35,8 @@ export function partWords(part: Rect, { placements, offcuts }: SheetLayout): str
 }
 
 /** The cuts one by one, in the order that moves the fence least; which part lies at the fence, and what becomes of it. */
-export function CutOrder({ layout, groups, step, units, graduation, longest, onStep }: CutOrderProps) {
+export function CutOrder({ layout, groups, step, longest, onStep }: CutOrderProps) {
+  const { units, graduation } = useReading();
   const cuts = useMemo(() => groups.flatMap((group) => group.cuts), [groups]);
   const starts = useMemo(
     () => groups.map((_, i) => groups.slice(0, i).reduce((sum, g) => sum + g.cuts.length, 0)),
@@ -66,7 +66,7 @@ export function CutOrder({ layout, groups, step, units, graduation, longest, onS
           <>
             <div className={styles.fence}>
               <span>Fence at</span>
-              <Figure value={cut.setting} units={units} graduation={graduation} size="hero" />
+              <Figure value={cut.setting} size="hero" />
             </div>
             <p>
               <strong>
@@ -107,7 +107,7 @@ export function CutOrder({ layout, groups, step, units, graduation, longest, onS
         {groups.map(({ setting, cuts: own }, i) => (
           <li key={i} aria-current={i === now && cut ? 'step' : undefined}>
             <Button type="text" className={styles.group} onClick={() => onStep(starts[i]!)}>
-              <Figure value={setting} units={units} graduation={graduation} />
+              <Figure value={setting} />
               <span className={styles.soft}>
                 {own.length} {own.length === 1 ? 'cut' : 'cuts'}
                 {starts[i]! + own.length <= step ? ', made' : ''}

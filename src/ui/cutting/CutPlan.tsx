@@ -5,13 +5,14 @@ import { Alert, App, Button, Dropdown, Progress as Bar, Select } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import { fenceOrder, paperSpent, type CutList, type KeptPaper, type Layout, type Progress } from '@/core/cutting';
 import { kitOf } from '@/core/tools';
-import { stepOf, type Graduation, type Units } from '@/core/length';
+import { stepOf } from '@/core/length';
 import { markCut, undoCut } from '@/data/cuttings';
 import { Refused, whyOf } from '@/data/trouble';
 import { download, fileName } from '../parts/download';
 import { OnceButton } from '../parts/once';
 import { useTell } from '../parts/useTell';
 import { useToolbox } from '../parts/useToolbox';
+import { useReading } from '../parts/Reading';
 import { kindOf, mayTurn, placeFor, redrawn, refusedWords, settled, snapped, turned, type Draft } from './byHand';
 import { CutOrder } from './CutOrder';
 import { PieceCosts } from './PieceCosts';
@@ -24,8 +25,6 @@ import styles from './Cutting.module.css';
 interface CutPlanProps {
   readonly table: CuttingTable;
   readonly title: string;
-  readonly units: Units;
-  readonly graduation: Graduation;
   /** Finished pieces all of it makes, for what one costs; 0 where that means nothing. */
   readonly copies: number;
 }
@@ -87,7 +86,8 @@ interface LaidProps extends CutPlanProps {
 }
 
 /** A layout: looked at, changed by hand, cut in order, marked as cut. */
-function Laid({ table, title, units, graduation, copies, list, layout: valid, running, byHand }: LaidProps) {
+function Laid({ table, title, copies, list, layout: valid, running, byHand }: LaidProps) {
+  const { graduation } = useReading();
   const { message, modal } = App.useApp();
   const { record, stash, paperIds, save } = table;
   const { cut, step } = record;
@@ -297,8 +297,6 @@ function Laid({ table, title, units, graduation, copies, list, layout: valid, ru
               sheet={sheet}
               kind={kindOf(list, sheet.sheet)}
               label={`Sheet ${at + 1}: ${sheet.placements.length} pieces`}
-              units={units}
-              graduation={graduation}
               wrong={refused?.pieces ?? []}
               selected={picked}
               cut={stepping ? cuts[step]! : null}
@@ -345,8 +343,6 @@ function Laid({ table, title, units, graduation, copies, list, layout: valid, ru
           layout={layout}
           groups={fence}
           step={Math.min(step, cuts.length)}
-          units={units}
-          graduation={graduation}
           longest={longest}
           onStep={(next) => save({ step: next })}
         />
@@ -374,8 +370,6 @@ function Laid({ table, title, units, graduation, copies, list, layout: valid, ru
                 sheet={layout.sheets[first]!}
                 kind={kindOf(list, name)}
                 label={name}
-                units={units}
-                graduation={graduation}
                 wrong={[]}
                 selected={null}
                 cut={null}

@@ -5,7 +5,7 @@ import { Button, Select } from 'antd';
 import Link from 'next/link';
 import { useCallback, useMemo } from 'react';
 import { blanksOf, type CutPiece } from '@/core/cutting';
-import { inches, mm, type Graduation, type Units } from '@/core/length';
+import { inches, mm } from '@/core/length';
 import { TABLE } from '@/data/cuttings';
 import type { CuttingRecord, Project } from '@/data/db';
 import { shelfAndBin } from '@/data/projects';
@@ -16,9 +16,8 @@ import { NumberField } from '../parts/NumberField';
 import { useOnce } from '../parts/once';
 import { Opened } from '../parts/Opened';
 import { TextField } from '../parts/TextField';
-import { UnitsSwitch } from '../parts/UnitsSwitch';
 import { useAll } from '../parts/useKept';
-import { useUnits } from '../parts/useUnits';
+import { MyUnitsSwitch } from '../parts/MyUnits';
 import { Waiting } from '../parts/Waiting';
 import { CutPlan } from './CutPlan';
 import { useCuttingTable, type CuttingTable, type NeedOnPaper } from './useCuttingTable';
@@ -55,7 +54,6 @@ const NOTHING: readonly Project[] = [];
 function SeveralProjects() {
   const projects = useAll<Project>('projects');
   const shelf = useMemo(() => (projects ? shelfAndBin(projects).shelf : NOTHING), [projects]);
-  const { units, graduation, set } = useUnits();
   const needsFor = useCallback(
     ({ needs }: CuttingRecord): NeedOnPaper[] =>
       needs.flatMap(({ projectId, copies }) => {
@@ -76,12 +74,12 @@ function SeveralProjects() {
           Everything several projects take, from the fewest sheets there can be. <Link href="/stash">Your stash</Link>{' '}
           follows when you cut.
         </p>
-        <UnitsSwitch value={units} onChange={set} />
+        <MyUnitsSwitch />
       </div>
       <div className={styles.table}>
         <div className={styles.brief}>
-          <WhatToCut table={table} shelf={shelf} units={units} graduation={graduation} />
-          <WhatFrom table={table} units={units} />
+          <WhatToCut table={table} shelf={shelf} />
+          <WhatFrom table={table} />
         </div>
         <Boundary what="The sheets" of={table.list}>
           <CutPlan
@@ -89,8 +87,6 @@ function SeveralProjects() {
             title={
               names.length === 1 ? names[0]! : names.length > 1 ? `${names[0]} and ${names.length - 1} more` : 'Pieces'
             }
-            units={units}
-            graduation={graduation}
             copies={0}
           />
         </Boundary>
@@ -102,12 +98,10 @@ function SeveralProjects() {
 interface WhatToCutProps {
   readonly table: CuttingTable;
   readonly shelf: readonly Project[];
-  readonly units: Units;
-  readonly graduation: Graduation;
 }
 
 /** Projects with their copies, and pieces that belong to none. */
-function WhatToCut({ table, shelf, units, graduation }: WhatToCutProps) {
+function WhatToCut({ table, shelf }: WhatToCutProps) {
   const { record, save } = table;
   const { needs, extra } = record;
   const free = shelf.filter(({ id }) => !needs.some(({ projectId }) => projectId === id));
@@ -201,8 +195,6 @@ function WhatToCut({ table, shelf, units, graduation }: WhatToCutProps) {
                 <LengthField
                   key={side}
                   label={side === 'width' ? 'Width' : 'Height'}
-                  units={units}
-                  graduation={graduation}
                   value={piece[side]}
                   least={3}
                   onChange={(length) => change(piece.id, { [side]: mm(length) })}

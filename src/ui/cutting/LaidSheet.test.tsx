@@ -2,6 +2,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { parseSync, type INode } from 'svgson';
 import { carryOut, fenceOrder, readCutList, type CutList, type Layout } from '@/core/cutting';
 import { loadSolver, pack } from '@/core/cutting/pack';
+import { Reading } from '../parts/Reading';
 import { CutOrder, partWords } from './CutOrder';
 import { LaidSheet } from './LaidSheet';
 
@@ -32,17 +33,17 @@ test('the drawing, read by another reader, has every piece and offcut at its pla
   const cut = { ...made[0]!, sheet: 0 };
   const root = parseSync(
     renderToStaticMarkup(
-      <LaidSheet
-        sheet={sheet!}
-        kind={list.sheets[0]!}
-        label="Sheet 1"
-        units="in"
-        graduation="1/16 in"
-        wrong={[1]}
-        selected={null}
-        cut={cut}
-        hands={null}
-      />,
+      <Reading units="in" graduation="1/16 in">
+        <LaidSheet
+          sheet={sheet!}
+          kind={list.sheets[0]!}
+          label="Sheet 1"
+          wrong={[1]}
+          selected={null}
+          cut={cut}
+          hands={null}
+        />
+      </Reading>,
     ),
   );
   const rects = all(root)
@@ -65,15 +66,9 @@ test('the order of cuts says where the fence stands, what lies at it, and what i
   const groups = fenceOrder(list.sheets, layout.sheets);
   const shown = (longest: number | undefined, step: number): string =>
     renderToStaticMarkup(
-      <CutOrder
-        layout={layout}
-        groups={groups}
-        step={step}
-        units="in"
-        graduation="1/16 in"
-        longest={longest}
-        onStep={() => {}}
-      />,
+      <Reading units="in" graduation="1/16 in">
+        <CutOrder layout={layout} groups={groups} step={step} longest={longest} onStep={() => {}} />
+      </Reading>,
     ).replaceAll(/<[^>]*>/g, ' ');
   expect(shown(undefined, 0)).toContain('Cut 1 of');
   expect(shown(undefined, 0)).toContain('edge at the fence');

@@ -3,7 +3,8 @@
 import { drag, select } from 'd3';
 import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import type { Placement, SheetKind, SheetLayout, TrimmerCut } from '@/core/cutting';
-import { formatLength, mm, type Graduation, type Units } from '@/core/length';
+import { formatLength, mm } from '@/core/length';
+import { useReading } from '../parts/Reading';
 import styles from './Cutting.module.css';
 
 /** What hands do to the pieces of a sheet. */
@@ -20,8 +21,6 @@ interface LaidSheetProps {
   readonly sheet: SheetLayout;
   readonly kind: SheetKind;
   readonly label: string;
-  readonly units: Units;
-  readonly graduation: Graduation;
   /** Pieces that stand in the way of cutting. */
   readonly wrong: readonly number[];
   readonly selected: number | null;
@@ -51,7 +50,8 @@ function fitted(name: string, width: number, size: number): string {
 
 /** One sheet to scale: its pieces by name, what is kept of it, and the cut at hand. Pieces are dragged or stepped. */
 export function LaidSheet(props: LaidSheetProps) {
-  const { sheet, kind, label, units, graduation, wrong, selected, cut, hands } = props;
+  const { sheet, kind, label, wrong, selected, cut, hands } = props;
+  const { units, graduation } = useReading();
   const hatch = useId();
   const { width, height } = kind;
   const margin = Math.max(width, height) * 0.03;
@@ -91,8 +91,6 @@ export function LaidSheet(props: LaidSheetProps) {
           key={i}
           index={i}
           piece={piece}
-          units={units}
-          graduation={graduation}
           sheetHeight={height}
           size={size}
           state={[wrong.includes(i) ? styles.wrong : '', selected === i ? styles.selected : ''].join(' ')}
@@ -158,8 +156,6 @@ function Words({
 interface PieceProps {
   readonly index: number;
   readonly piece: Placement;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly sheetHeight: number;
   readonly size: number;
   readonly state: string;
@@ -167,7 +163,8 @@ interface PieceProps {
 }
 
 /** A piece on the sheet: dragged with mouse or finger, stepped with the arrows, turned with R. */
-function Piece({ index, piece, sheetHeight, size, state, units, graduation, hands }: PieceProps) {
+function Piece({ index, piece, sheetHeight, size, state, hands }: PieceProps) {
+  const { units, graduation } = useReading();
   const group = useRef<SVGGElement>(null);
   const latest = useRef(hands);
   useEffect(() => {

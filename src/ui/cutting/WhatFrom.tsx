@@ -1,17 +1,18 @@
 import { Checkbox, Select } from 'antd';
 import Link from 'next/link';
-import { formatLength, mm, type Units } from '@/core/length';
+import { formatLength, mm } from '@/core/length';
 import { PAPERS } from '@/core/plan';
+import { useReading } from '../parts/Reading';
 import type { CuttingTable } from './useCuttingTable';
 import styles from './Cutting.module.css';
 
 interface WhatFromProps {
   readonly table: CuttingTable;
-  readonly units: Units;
 }
 
 /** Which papers may be cut, and with what. */
-export function WhatFrom({ table, units }: WhatFromProps) {
+export function WhatFrom({ table }: WhatFromProps) {
+  const { units } = useReading();
   const { record, stash, chosen, bought, save } = table;
   const say = (value: number): string => formatLength(mm(value), units, units === 'in' ? '1/16 in' : '0.5 mm');
   return (

@@ -1,28 +1,19 @@
-import { lengthParts, mm, type Graduation, type Units } from '@/core/length';
+import { lengthParts, mm } from '@/core/length';
+import { useReading } from '../parts/Reading';
 import styles from './draw.module.css';
 
 interface FigureTextProps {
   readonly x: number;
   readonly y: number;
   readonly value: number;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly before?: string;
   readonly className?: string;
   readonly anchor?: 'start' | 'middle' | 'end';
 }
 
 /** A length inside a drawing, with a true diagonal fraction. */
-export function FigureText({
-  x,
-  y,
-  value,
-  units,
-  graduation,
-  before = '',
-  className,
-  anchor = 'middle',
-}: FigureTextProps) {
+export function FigureText({ x, y, value, before = '', className, anchor = 'middle' }: FigureTextProps) {
+  const { units, graduation } = useReading();
   const parts = lengthParts(mm(value), units, graduation);
   return (
     <text x={x} y={y} textAnchor={anchor} className={className}>

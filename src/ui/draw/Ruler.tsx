@@ -1,21 +1,21 @@
 import { range } from 'd3';
 import { memo } from 'react';
-import { INCH, stepOf, type Graduation, type Units } from '@/core/length';
+import { INCH, stepOf } from '@/core/length';
+import { useReading } from '../parts/Reading';
 import styles from './draw.module.css';
 
 interface RulerProps {
   /** Length of the edge, mm, and how many pixels a millimetre takes. */
   readonly length: number;
   readonly scale: number;
-  readonly units: Units;
-  readonly graduation: Graduation;
 }
 
 /** Marks closer than this run together, px. */
 const CLOSEST = 3.4;
 
 /** Ruler marks along +x, growing to +y: drawn outside an edge, counted from the edge's left end. */
-export const Ruler = memo(function Ruler({ length, scale, units, graduation }: RulerProps) {
+export const Ruler = memo(function Ruler({ length, scale }: RulerProps) {
+  const { units, graduation } = useReading();
   const own = units === 'in' ? [1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2].map((part) => part * INCH) : [0.5, 1, 5];
   const whole = units === 'in' ? INCH : 10;
   const finest =

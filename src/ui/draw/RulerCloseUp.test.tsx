@@ -1,6 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { parseSync, type INode } from 'svgson';
 import { inches, mm, type Graduation, type Units } from '@/core/length';
+import { Reading } from '../parts/Reading';
 import { RulerCloseUp } from './RulerCloseUp';
 
 const all = (node: INode, name: string): INode[] => [
@@ -9,7 +10,13 @@ const all = (node: INode, name: string): INode[] => [
 ];
 const text = (node: INode): string => node.value + node.children.map(text).join('');
 const ruler = (at: number, units: Units, graduation: Graduation): INode =>
-  parseSync(renderToStaticMarkup(<RulerCloseUp at={at} units={units} graduation={graduation} />));
+  parseSync(
+    renderToStaticMarkup(
+      <Reading units={units} graduation={graduation}>
+        <RulerCloseUp at={at} />
+      </Reading>,
+    ),
+  );
 
 test.each([
   [inches(3.75), 'in', '1/8 in', '3', 6],

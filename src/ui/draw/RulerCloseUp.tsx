@@ -1,18 +1,18 @@
 import { range, scaleLinear } from 'd3';
-import { INCH, countedLength, lengthParts, mm, tickOf, type Graduation, type Units } from '@/core/length';
+import { INCH, countedLength, lengthParts, mm, tickOf } from '@/core/length';
+import { useReading } from '../parts/Reading';
 import styles from './RulerCloseUp.module.css';
 
 interface RulerCloseUpProps {
   readonly at: number;
-  readonly units: Units;
-  readonly graduation: Graduation;
 }
 
 /** Size of the drawing, px. */
 const [WIDTH, HEIGHT] = [520, 132];
 
 /** A stretch of the person's ruler round one length: the long mark before it, the small ones counted, the right one lit. */
-export function RulerCloseUp({ at, units, graduation }: RulerCloseUpProps) {
+export function RulerCloseUp({ at }: RulerCloseUpProps) {
+  const { units, graduation } = useReading();
   const { whole, marks, per, at: mark } = tickOf(mm(at), units, graduation);
   const unit = units === 'in' ? INCH : 10;
   const start = units === 'in' ? whole * INCH : whole;

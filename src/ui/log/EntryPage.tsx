@@ -18,14 +18,11 @@ export function EntryPage({ entry }: { readonly entry: LogRecord }) {
   const { failed } = useTell();
   const router = useRouter();
   const [editing, setEditing] = useState(false);
-  const { units, id } = entry;
-  const graduation = units === 'in' ? '1/16 in' : '0.5 mm';
+  const { id } = entry;
   const photo = useRecord<Photo>('photos', id)?.image ?? null;
   const address = useObjectUrl(photo);
   const project = useRecord<Project>('projects', entry.projectId);
-  const figure = (value: number, unit = true) => (
-    <Figure value={value} units={units} graduation={graduation} unit={unit} />
-  );
+  const figure = (value: number, unit = true) => <Figure value={value} unit={unit} />;
   const save = async (next: LogEntry, base: LogEntry, picture: Blob | null | undefined): Promise<void> => {
     keepLog(id, base, next);
     if (picture) await savePhoto(id, picture);
@@ -79,8 +76,6 @@ export function EntryPage({ entry }: { readonly entry: LogRecord }) {
           <FitForm
             form={`log/${id}`}
             known={entry}
-            units={units}
-            graduation={graduation}
             photo={photo}
             saveText="Keep the changes"
             onSave={save}

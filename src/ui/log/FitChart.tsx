@@ -1,15 +1,15 @@
 import { axisBottom, extent, group, scaleLinear, select } from 'd3';
 import { useEffect, useRef } from 'react';
 import { wantedRoom, type RoomAdvice } from '@/core/fit';
-import { formatLength, INCH, mm, type Units } from '@/core/length';
+import { formatLength, INCH, mm } from '@/core/length';
 import type { Evidence } from '@/data/log';
+import { useReading } from '../parts/Reading';
 import styles from './Log.module.css';
 
 interface FitChartProps {
   readonly side: 'width' | 'height';
   readonly makes: readonly Evidence[];
   readonly advice: RoomAdvice;
-  readonly units: Units;
 }
 
 const [WIDTH, HEIGHT] = [440, 132];
@@ -19,7 +19,8 @@ const NAMED = 3;
 const WORD = { tight: 'tight', right: 'just right', loose: 'loose' } as const;
 
 /** Room left against the verdict, a dot a make; a line leads to the room that would have been right. */
-export function FitChart({ side, makes, advice, units }: FitChartProps) {
+export function FitChart({ side, makes, advice }: FitChartProps) {
+  const { units } = useReading();
   const axis = useRef<SVGGElement>(null);
   const unit = units === 'in' ? INCH : 1;
   const values = makes.flatMap((make) => [make.room[side], wantedRoom(make.room[side], make.fit[side])]);

@@ -6,7 +6,7 @@ import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { z } from 'zod';
 import type { LogEntry } from '@/core/files';
 import type { Fitted } from '@/core/fit';
-import { INCH, mm, type Graduation, type Units } from '@/core/length';
+import { INCH, mm, type Units } from '@/core/length';
 import { whyOf } from '@/data/trouble';
 import { FilePicker } from '../parts/FilePicker';
 import { LengthField } from '../parts/LengthField';
@@ -16,6 +16,7 @@ import { Overtaken } from '../parts/Overtaken';
 import { TextField } from '../parts/TextField';
 import { useEditing } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
+import { useReading } from '../parts/Reading';
 import { shrunk } from './photo';
 import styles from './Log.module.css';
 
@@ -26,8 +27,6 @@ interface FitFormProps {
   /** Names what is typed, so that it is found again: `make/…`, `log/…`. */
   readonly form: string;
   readonly known: Known;
-  readonly units: Units;
-  readonly graduation: Graduation;
   /** Photo kept already. */
   readonly photo?: Blob | null;
   readonly saveText: string;
@@ -102,7 +101,8 @@ function entryOf(known: Known, { how, way, by, ...rest }: Answers): LogEntry {
 }
 
 /** How did it fit: asked when a make ends, and again when its entry is opened. */
-export function FitForm({ form, known, units, graduation, photo = null, saveText, onSave, beside }: FitFormProps) {
+export function FitForm({ form, known, photo = null, saveText, onSave, beside }: FitFormProps) {
+  const { units } = useReading();
   const kept = useMemo(() => answersOf(known, units), [known, units]);
   const editing = useEditing(form, kept, ANSWERS, { told: known.fit !== undefined });
   const { value, base, set, forget } = editing;
@@ -163,8 +163,6 @@ export function FitForm({ form, known, units, graduation, photo = null, saveText
             />
             <LengthField
               label={how === 'tight' ? 'Too tight by about' : 'Too loose by about'}
-              units={units}
-              graduation={graduation}
               value={by}
               least={0.1}
               most={50}

@@ -17,6 +17,7 @@ import { SetAside } from '../parts/SetAside';
 import { damagedIn, useAll } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { Waiting } from '../parts/Waiting';
+import { Reading } from '../parts/Reading';
 import { EntryPage } from './EntryPage';
 import { fitWords, titleOf } from './fitWords';
 import { ImportDialog } from './ImportDialog';
@@ -48,7 +49,13 @@ function ReadLog() {
         </p>
       </main>
     );
-  return entry ? <EntryPage key={entry.id} entry={entry} /> : <Log entries={entries} damaged={damagedIn(all)} />;
+  return entry ? (
+    <Reading units={entry.units} graduation={entry.units === 'in' ? '1/16 in' : '0.5 mm'}>
+      <EntryPage key={entry.id} entry={entry} />
+    </Reading>
+  ) : (
+    <Log entries={entries} damaged={damagedIn(all)} />
+  );
 }
 
 interface LogProps {

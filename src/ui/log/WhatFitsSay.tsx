@@ -7,7 +7,7 @@ import type { LogRecord } from '@/data/db';
 import { evidenceIn, fitKey, fitKeyParts } from '@/data/log';
 import { USUAL_ROOM } from '@/data/setting-kinds';
 import { useSetting } from '../parts/useKept';
-import { useUnits } from '../parts/useUnits';
+import { useReading } from '../parts/Reading';
 import { FitChart } from './FitChart';
 import styles from './Log.module.css';
 
@@ -17,7 +17,7 @@ const SAME = 0.8;
 
 /** What the fits so far say about the room to leave, by kind of holder and of contents: offered, never forced. */
 export function WhatFitsSay({ entries }: { readonly entries: readonly LogRecord[] }) {
-  const { units } = useUnits();
+  const { units } = useReading();
   const [usual = {}, setUsual] = useSetting(USUAL_ROOM);
   const groups = group(evidenceIn(entries), (entry) => fitKey(entry.construction, entry.contents));
   if (groups.size === 0) return null;
@@ -50,7 +50,7 @@ export function WhatFitsSay({ entries }: { readonly entries: readonly LogRecord[
               </h3>
               <p>{restsOn(own, advice)}</p>
               {(['width', 'height'] as const).map((side) => (
-                <FitChart key={side} side={side} makes={own} advice={advice[side]} units={units} />
+                <FitChart key={side} side={side} makes={own} advice={advice[side]} />
               ))}
               <div className={styles.offer}>
                 {differs ? (

@@ -15,6 +15,7 @@ import { useOnce } from '../parts/once';
 import { useTell } from '../parts/useTell';
 import { useUnsent } from '../parts/useUnsent';
 import { withKit } from '../parts/withKit';
+import { Reading } from '../parts/Reading';
 import { BenchCardButton } from './BenchCardButton';
 import styles from './Make.module.css';
 
@@ -34,7 +35,8 @@ export function Begin({ project, toolbox }: { readonly project: Project; readonl
   const design = useMemo(() => withKit(project.design, toolbox), [project.design, toolbox]);
   const planned = usePlan(design);
   const made = 'plan' in planned ? planned.plan.made : null;
-  const say = sayer(project.units, project.design.graduation ?? '1/8 in');
+  const graduation = project.design.graduation ?? '1/8 in';
+  const say = useMemo(() => sayer(project.units, graduation), [project.units, graduation]);
   const steps = useMemo(() => ('plan' in planned ? stepsOf(planned.plan, say) : []), [planned, say]);
   const stops = walkOf(steps, copies, way).length;
   const failing = 'checks' in planned ? planned.checks.filter(({ level }) => level === 'fail') : [];
@@ -46,63 +48,65 @@ export function Begin({ project, toolbox }: { readonly project: Project; readonl
       .catch(failed('It could not be begun')),
   );
   return (
-    <main className={styles.begin}>
-      <Link href={`/bench?p=${encodeURIComponent(project.id)}`}>‹ Bench</Link>
-      <h1>Make “{project.name}”</h1>
-      <div className={styles.beginTable}>
-        <span className={styles.beginPicture}>
-          {made && <SmallPicture picture={pictureOf(made)} scale={2} room={ROOM} />}
-        </span>
-        <div className={styles.beginForm}>
-          <label className={styles.copies}>
-            How many?
-            <NumberField
-              size="large"
-              min={1}
-              max={MOST}
-              precision={0}
-              value={copies}
-              onChange={(count) => set({ copies: count })}
-            />
-          </label>
-          {copies > 1 && (
-            <Segmented<WayOfWork>
-              size="large"
-              aria-label="Order of work"
-              value={way}
-              options={[
-                { value: 'together', label: 'Cut all, score all, fold all' },
-                { value: 'one-by-one', label: 'One after the other' },
-              ]}
-              onChange={(next) => set({ way: next })}
-            />
-          )}
-          <p className={styles.count}>
-            {stops} {stops === 1 ? 'step' : 'steps'} from the first cut to the last fold
-          </p>
-          {failing.length > 0 && (
-            <Alert
-              type="warning"
-              showIcon
-              title="This plan is not ready to cut"
-              description={checkSentence(failing[0]!, say)}
-            />
-          )}
-          {'issues' in planned && (
-            <Alert type="error" showIcon title={planned.issues.map(({ message: text }) => text).join(' ')} />
-          )}
-          {tools.map((check) => (
-            <Alert key={check.id} type="info" showIcon title={checkSentence(check, say)} />
-          ))}
-          <div className={styles.beginButtons}>
-            <Button type="primary" size="large" disabled={!made} loading={busy} onClick={() => begin()}>
-              Begin
-            </Button>
-            {made && <BenchCardButton design={design} title={project.name} units={project.units} copies={copies} />}
+    <Reading units={project.units} graduation={graduation}>
+      <main className={styles.begin}>
+        <Link href={`/bench?p=${encodeURIComponent(project.id)}`}>‹ Bench</Link>
+        <h1>Make “{project.name}”</h1>
+        <div className={styles.beginTable}>
+          <span className={styles.beginPicture}>
+            {made && <SmallPicture picture={pictureOf(made)} scale={2} room={ROOM} />}
+          </span>
+          <div className={styles.beginForm}>
+            <label className={styles.copies}>
+              How many?
+              <NumberField
+                size="large"
+                min={1}
+                max={MOST}
+                precision={0}
+                value={copies}
+                onChange={(count) => set({ copies: count })}
+              />
+            </label>
+            {copies > 1 && (
+              <Segmented<WayOfWork>
+                size="large"
+                aria-label="Order of work"
+                value={way}
+                options={[
+                  { value: 'together', label: 'Cut all, score all, fold all' },
+                  { value: 'one-by-one', label: 'One after the other' },
+                ]}
+                onChange={(next) => set({ way: next })}
+              />
+            )}
+            <p className={styles.count}>
+              {stops} {stops === 1 ? 'step' : 'steps'} from the first cut to the last fold
+            </p>
+            {failing.length > 0 && (
+              <Alert
+                type="warning"
+                showIcon
+                title="This plan is not ready to cut"
+                description={checkSentence(failing[0]!, say)}
+              />
+            )}
+            {'issues' in planned && (
+              <Alert type="error" showIcon title={planned.issues.map(({ message: text }) => text).join(' ')} />
+            )}
+            {tools.map((check) => (
+              <Alert key={check.id} type="info" showIcon title={checkSentence(check, say)} />
+            ))}
+            <div className={styles.beginButtons}>
+              <Button type="primary" size="large" disabled={!made} loading={busy} onClick={() => begin()}>
+                Begin
+              </Button>
+              {made && <BenchCardButton design={design} title={project.name} copies={copies} />}
+            </div>
           </div>
         </div>
-      </div>
-    </main>
+      </main>
+    </Reading>
   );
 }
 

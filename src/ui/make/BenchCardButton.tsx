@@ -5,23 +5,23 @@ import { Button, Dropdown } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { PAGES } from '@/core/files';
-import type { Units } from '@/core/length';
 import type { DesignInput } from '@/core/plan';
 import { helperWhy } from '@/workers/helper';
 import { download, fileName } from '../parts/download';
 import { printing } from '../parts/printing';
 import { useTell } from '../parts/useTell';
+import { useReading } from '../parts/Reading';
 import styles from './Make.module.css';
 
 interface BenchCardButtonProps {
   readonly design: DesignInput;
   readonly title: string;
-  readonly units: Units;
   readonly copies: number;
 }
 
 /** The whole make on one page, with a label for the finished thing's inside. */
-export function BenchCardButton({ design, title, units, copies }: BenchCardButtonProps) {
+export function BenchCardButton({ design, title, copies }: BenchCardButtonProps) {
+  const { units } = useReading();
   const { wrong, warn } = useTell();
   const [busy, setBusy] = useState(false);
   const print = async (page: string): Promise<void> => {

@@ -56,8 +56,6 @@ export function Finished({ make, made, design, minutes, onBack }: FinishedProps)
       <FitForm
         form={`make/${make.id}`}
         known={known}
-        units={make.units}
-        graduation={design.graduation}
         saveText="Write it in the log"
         onSave={(entry, _, photo) => end(entry, photo)}
         beside={(leave) => (

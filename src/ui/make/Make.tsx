@@ -5,17 +5,7 @@ import { Alert, Button, Modal } from 'antd';
 import Link from 'next/link';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import {
-  copiesDone,
-  sayer,
-  stepsOf,
-  walkOf,
-  type Design,
-  type Made,
-  type Plan,
-  type Step,
-  type Stop,
-} from '@/core/plan';
+import { copiesDone, stepsOf, walkOf, type Design, type Made, type Plan, type Step, type Stop } from '@/core/plan';
 import type { Toolbox } from '@/core/tools';
 import type { MakeRecord } from '@/data/db';
 import { keepMake, keepSpoiled } from '@/data/makes';
@@ -24,6 +14,7 @@ import { Boundary } from '../parts/Boundary';
 import { KeysDialog, type KeyLine } from '../parts/KeysDialog';
 import { KEYS } from '../parts/keys';
 import { withKit } from '../parts/withKit';
+import { Reading, useReading } from '../parts/Reading';
 import { BenchCardButton } from './BenchCardButton';
 import { Finished } from './Finished';
 import { StopView } from './StopView';
@@ -68,7 +59,11 @@ export function Make(props: MakeProps) {
         />
       </main>
     );
-  return <AtTheTable {...props} plan={planned.plan} made={planned.plan.made} design={planned.design} />;
+  return (
+    <Reading units={props.make.units} graduation={planned.design.graduation}>
+      <AtTheTable {...props} plan={planned.plan} made={planned.plan.made} design={planned.design} />
+    </Reading>
+  );
 }
 
 interface TableProps extends MakeProps {
@@ -79,9 +74,8 @@ interface TableProps extends MakeProps {
 
 /** One step at a time, to be read from an arm's length away. */
 function AtTheTable({ make, plan, made, design }: TableProps) {
-  const { units, copies, way } = make;
-  const graduation = design.graduation;
-  const say = useMemo(() => sayer(units, graduation), [units, graduation]);
+  const { copies, way } = make;
+  const { say } = useReading();
   const steps = useMemo(() => stepsOf(plan, say), [plan, say]);
   const walk = useMemo(() => walkOf(steps, copies, way), [steps, copies, way]);
   // The make is followed live: another window that goes on with it takes this one along.
@@ -138,7 +132,7 @@ function AtTheTable({ make, plan, made, design }: TableProps) {
           {minutes} min{awake && ', screen kept awake'}
         </span>
         <div className={styles.tools}>
-          <BenchCardButton design={make.design} title={make.name} units={units} copies={copies} />
+          <BenchCardButton design={make.design} title={make.name} copies={copies} />
           {speech.able && (
             <Button
               size="large"
@@ -160,7 +154,7 @@ function AtTheTable({ make, plan, made, design }: TableProps) {
       <Progress done={done} all={walk.length} copies={copies} finished={finished} stop={stop} />
       {stop ? (
         <Boundary what="This step" of={done}>
-          <StopView at={done} stop={stop} made={made} design={design} units={units} graduation={graduation} />
+          <StopView at={done} stop={stop} made={made} design={design} />
         </Boundary>
       ) : (
         <Finished make={make} made={made} design={design} minutes={minutes} onBack={() => goTo(done - 1)} />
@@ -178,7 +172,7 @@ function AtTheTable({ make, plan, made, design }: TableProps) {
       <Boundary what="This dialog" of={open}>
         {stop && open === 'edge' && (
           <Modal open title="Which edge was I on?" footer={null} width={640} onCancel={() => setOpen(null)}>
-            <WhichEdge made={made} design={design} steps={steps} stop={stop} units={units} graduation={graduation} />
+            <WhichEdge made={made} design={design} steps={steps} stop={stop} />
           </Modal>
         )}
         {stop && open === 'wrong' && (
@@ -187,8 +181,6 @@ function AtTheTable({ make, plan, made, design }: TableProps) {
             design={design}
             steps={steps}
             stop={stop}
-            units={units}
-            graduation={graduation}
             onClose={() => setOpen(null)}
             onKeep={(sheet) => keepSpoiled(make, sheet)}
             onAgain={() => {

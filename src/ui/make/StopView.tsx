@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { countedLength, formatLength, mm, type Graduation, type Units } from '@/core/length';
+import { countedLength, formatLength, mm } from '@/core/length';
 import { leftOf } from '@/core/pattern';
 import type { Design, Made, Reading, Stop } from '@/core/plan';
 import { StepPicture } from '../bench/StepPicture';
@@ -7,6 +7,7 @@ import { RulerCloseUp } from '../draw/RulerCloseUp';
 import { useSize } from '../draw/useSize';
 import { ACTION_TITLE } from '../parts/actionTitle';
 import { OnTable } from '../table/OnTable';
+import { useReading } from '../parts/Reading';
 import { Folding } from './Folding';
 import styles from './Make.module.css';
 
@@ -16,8 +17,6 @@ interface StopViewProps {
   readonly stop: Stop;
   readonly made: Made;
   readonly design: Design;
-  readonly units: Units;
-  readonly graduation: Graduation;
 }
 
 /** What a length is read on, in words. */
@@ -29,7 +28,7 @@ const READ_ON: Record<Reading['on'], string> = {
 };
 
 /** One step: what to do in large words, the table from above or the fold, and the ruler with its tick. */
-export function StopView({ at, stop, made, design, units, graduation }: StopViewProps) {
+export function StopView({ at, stop, made, design }: StopViewProps) {
   const { step } = stop;
   const { picture } = step;
   const folds = picture.kind !== 'flat' && !picture.before && step.action !== 'punch';
@@ -63,13 +62,13 @@ export function StopView({ at, stop, made, design, units, graduation }: StopView
             <p className={styles.caution}>{step.ifRough.caution}</p>
           </details>
         )}
-        <Readings key={`read ${at}`} readings={step.readings} units={units} graduation={graduation} />
+        <Readings key={`read ${at}`} readings={step.readings} />
       </section>
       <section className={styles.picture} aria-label="How it lies">
         {folds ? (
           <Folding key={at} made={made} design={design} step={step} />
         ) : (
-          <Flat at={at} stop={stop} made={made} design={design} units={units} graduation={graduation} />
+          <Flat at={at} stop={stop} made={made} design={design} />
         )}
       </section>
     </div>
@@ -77,15 +76,8 @@ export function StopView({ at, stop, made, design, units, graduation }: StopView
 }
 
 /** The lengths of a step: one at a time close up, the others a touch away. */
-function Readings({
-  readings,
-  units,
-  graduation,
-}: {
-  readonly readings: readonly Reading[];
-  readonly units: Units;
-  readonly graduation: Graduation;
-}) {
+function Readings({ readings }: { readonly readings: readonly Reading[] }) {
+  const { units, graduation } = useReading();
   const [chosen, setChosen] = useState(0);
   const reading = readings[Math.min(chosen, readings.length - 1)];
   if (!reading) return null;
@@ -100,7 +92,7 @@ function Readings({
           ))}
         </div>
       )}
-      <RulerCloseUp at={reading.at} units={units} graduation={graduation} />
+      <RulerCloseUp at={reading.at} />
       <p className={styles.counted}>
         <strong>{countedLength(reading.at, units, graduation)}</strong>
         <br />
@@ -111,7 +103,7 @@ function Readings({
 }
 
 /** The sheet on the table, in its tool; what is part-folded as it lies, with its glue. */
-function Flat({ stop, made, design, units, graduation }: StopViewProps) {
+function Flat({ stop, made, design }: StopViewProps) {
   const { step } = stop;
   const { picture } = step;
   const frame = useRef<HTMLDivElement>(null);
@@ -135,8 +127,6 @@ function Flat({ stop, made, design, units, graduation }: StopViewProps) {
             moves={moves}
             fresh={picture.fresh}
             near={picture.near}
-            units={units}
-            graduation={graduation}
             width={size.width}
             height={size.height}
             paper={step.phase === 'cut' && fits ? paper : null}

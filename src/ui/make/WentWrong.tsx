@@ -1,12 +1,12 @@
 import { Alert, Button, Modal } from 'antd';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { Graduation, Units } from '@/core/length';
-import { sayer, sheetNow, type Design, type Made, type Step, type Stop } from '@/core/plan';
+import { sheetNow, type Design, type Made, type Step, type Stop } from '@/core/plan';
 import type { SpoiledSheet } from '@/data/db';
 import { whyOf } from '@/data/trouble';
 import { OnceButton } from '../parts/once';
 import { OnTable } from '../table/OnTable';
+import { useReading } from '../parts/Reading';
 import styles from './Make.module.css';
 
 interface WentWrongProps {
@@ -14,8 +14,6 @@ interface WentWrongProps {
   readonly design: Design;
   readonly steps: readonly Step[];
   readonly stop: Stop;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onClose: () => void;
   /** Keeps the sheet for its rescue. */
   readonly onKeep: (sheet: Omit<SpoiledSheet, 'at'>) => Promise<unknown>;
@@ -24,9 +22,10 @@ interface WentWrongProps {
 }
 
 /** What the sheet now is, kept for its rescue, and what else it could become. */
-export function WentWrong({ made, design, steps, stop, units, graduation, onClose, onKeep, onAgain }: WentWrongProps) {
+export function WentWrong({ made, design, steps, stop, onClose, onKeep, onAgain }: WentWrongProps) {
+  const { units, say } = useReading();
   const { step, copies } = stop;
-  const now = sheetNow(made, design, steps, step, sayer(units, graduation));
+  const now = sheetNow(made, design, steps, step, say);
   const part = made.pieces.find(({ piece }) => piece === now.piece)!;
   const [kept, setKept] = useState<'no' | 'yes' | { readonly trouble: string }>('no');
   const { width, height } = now.piece.blank;
@@ -52,8 +51,6 @@ export function WentWrong({ made, design, steps, stop, units, graduation, onClos
           moves={part.programme.moves.slice(0, now.moves)}
           fresh={0}
           near={now.near}
-          units={units}
-          graduation={graduation}
           width={600}
           height={300}
           label="The sheet as it is"

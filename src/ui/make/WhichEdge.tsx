@@ -1,7 +1,7 @@
 import { leftOf } from '@/core/pattern';
-import { sayer, sheetNow, type Design, type Made, type Step, type Stop } from '@/core/plan';
-import type { Graduation, Units } from '@/core/length';
+import { sheetNow, type Design, type Made, type Step, type Stop } from '@/core/plan';
 import { OnTable } from '../table/OnTable';
+import { useReading } from '../parts/Reading';
 import styles from './Make.module.css';
 
 interface WhichEdgeProps {
@@ -9,14 +9,13 @@ interface WhichEdgeProps {
   readonly design: Design;
   readonly steps: readonly Step[];
   readonly stop: Stop;
-  readonly units: Units;
-  readonly graduation: Graduation;
 }
 
 /** Where a maker who was called away stands: what is done on the sheet, which edge is near, how to tell. */
-export function WhichEdge({ made, design, steps, stop, units, graduation }: WhichEdgeProps) {
+export function WhichEdge({ made, design, steps, stop }: WhichEdgeProps) {
+  const { say } = useReading();
   const { step } = stop;
-  const now = sheetNow(made, design, steps, step, sayer(units, graduation));
+  const now = sheetNow(made, design, steps, step, say);
   const part = made.pieces.find(({ piece }) => piece === now.piece)!;
   const near = step.picture.kind === 'flat' && step.phase === 'flat' ? step.picture.near : now.near;
   return (
@@ -34,8 +33,6 @@ export function WhichEdge({ made, design, steps, stop, units, graduation }: Whic
             moves={part.programme.moves.slice(0, now.moves)}
             fresh={0}
             near={near}
-            units={units}
-            graduation={graduation}
             width={560}
             height={330}
             label="The sheet as it should lie"

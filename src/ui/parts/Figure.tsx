@@ -1,10 +1,9 @@
-import { lengthParts, mm, type Graduation, type Units } from '@/core/length';
+import { lengthParts, mm } from '@/core/length';
+import { useReading } from './Reading';
 import styles from './Figure.module.css';
 
 interface FigureProps {
   readonly value: number;
-  readonly units: Units;
-  readonly graduation: Graduation;
   /** Heroes are read from an arm's length away. */
   readonly size?: 'text' | 'large' | 'hero';
   /** False where a neighbour says the unit for both. */
@@ -12,7 +11,8 @@ interface FigureProps {
 }
 
 /** A length set in type: tabular whole number, true diagonal fraction, unit always shown; ≈ when it lies between marks. */
-export function Figure({ value, units, graduation, size = 'text', unit = true }: FigureProps) {
+export function Figure({ value, size = 'text', unit = true }: FigureProps) {
+  const { units, graduation } = useReading();
   const parts = lengthParts(mm(value), units, graduation);
   return (
     <span className={`${styles.figure} ${styles[size]}`}>

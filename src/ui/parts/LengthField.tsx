@@ -4,6 +4,7 @@ import { Input } from 'antd';
 import { useId, type KeyboardEvent } from 'react';
 import { formatLength, mm, parseLength, stepOf, type Graduation, type Units } from '@/core/length';
 import { useHeld } from './useHeld';
+import { useReading } from './Reading';
 import styles from './LengthField.module.css';
 
 interface LengthFieldProps {
@@ -12,8 +13,6 @@ interface LengthFieldProps {
   readonly onChange: (value: number) => void;
   /** An empty field leaves it open, where that makes sense. */
   readonly onClear?: () => void;
-  readonly units: Units;
-  readonly graduation: Graduation;
   /** Least and most that make sense, mm, with the sentence for anything else. */
   readonly least?: number;
   readonly most?: number;
@@ -29,14 +28,13 @@ export function LengthField({
   value,
   onChange,
   onClear,
-  units,
-  graduation,
   least = 0.1,
   most = 10_000,
   hint,
   placeholder,
   title,
 }: LengthFieldProps) {
+  const { units, graduation } = useReading();
   const id = useId();
   const kept = value === undefined ? '' : formatLength(mm(value), units, exactEnough(value, units, graduation));
   const { shown, typing, hold, release, leave } = useHeld(kept, (typed) => {

@@ -6,6 +6,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { openData } from '@/data/opened';
 import { troubleOf, type DataTrouble } from '@/data/trouble';
 import { Boundary } from './Boundary';
+import { InMyUnits } from './MyUnits';
 import { Waiting } from './Waiting';
 
 interface OpenedProps {
@@ -17,7 +18,7 @@ interface OpenedProps {
 }
 
 /**
- * Shows its children once the data is open. Where it cannot be opened, says why and what still works; where it may
+ * Shows its children once the data is open, read in the person's own units. Where it cannot be opened, says why and what still works; where it may
  * still open, goes on trying.
  */
 export function Opened({ what, whole = true, children }: OpenedProps) {
@@ -40,7 +41,12 @@ export function Opened({ what, whole = true, children }: OpenedProps) {
       gone = true;
     };
   }, [tries]);
-  if (open) return <Boundary what="This screen">{children}</Boundary>;
+  if (open)
+    return (
+      <Boundary what="This screen">
+        <InMyUnits>{children}</InMyUnits>
+      </Boundary>
+    );
   if (!trouble) return <Waiting what={what} whole={whole} />;
   return (
     <Result

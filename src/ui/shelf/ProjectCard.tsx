@@ -6,7 +6,7 @@ import dayjs from 'dayjs';
 import relativeTime from 'dayjs/plugin/relativeTime';
 import Link from 'next/link';
 import { constructionNamed } from '@/core/constructions';
-import { lengthParts, mm, type Graduation, type Units } from '@/core/length';
+import { lengthParts, mm } from '@/core/length';
 import { isSquare } from '@/core/pattern';
 import { article } from '@/core/text';
 import type { Project } from '@/data/db';
@@ -14,6 +14,7 @@ import { download } from '../parts/download';
 import { Figure } from '../parts/Figure';
 import { projectAlong } from '../parts/projectAlong';
 import { SmallPicture } from '../draw/SmallPicture';
+import { Reading, useReading } from '../parts/Reading';
 import { useCard, type Card } from './card';
 import styles from './Shelf.module.css';
 
@@ -34,82 +35,71 @@ const ROOM = { width: 230, height: 136 };
 /** A project on the shelf: the folded thing drawn to scale, its name and what it is. */
 export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCardProps) {
   const card = useCard(project.design);
-  const { units } = project;
-  const graduation = project.design.graduation ?? '1/8 in';
-  const figure = (value: number, unit = true) => (
-    <Figure value={value} units={units} graduation={graduation} unit={unit} />
-  );
+  const figure = (value: number, unit = true) => <Figure value={value} unit={unit} />;
   return (
-    <li className={styles.project}>
-      <Link href={`/bench?p=${encodeURIComponent(project.id)}`} className={styles.open}>
-        <span className={styles.picture}>
-          {card?.picture && <SmallPicture picture={card.picture} scale={SHELF_SCALE} room={ROOM} />}
-        </span>
-        <strong>{project.name.trim() || 'Untitled'}</strong>
-        <span className={styles.kind}>{constructionNamed(project.design.construction)?.title}</span>
-        <span className={styles.what}>
-          {card?.holds && (
-            <>
-              {card.holds}{' '}
-              {card.usual ? (
-                `${article(card.usual)} ${card.usual}`
-              ) : (
-                <>
-                  {figure(card.contents!.width, false)} × {figure(card.contents!.height)}
-                </>
-              )}
-              <Blanks card={card} units={units} graduation={graduation} />
-            </>
-          )}
-          {card?.unread ? <em>It cannot be read: {card.unread}</em> : card?.failing && <em> Not ready to cut.</em>}
-        </span>
-        <span className={styles.when} suppressHydrationWarning>
-          {dayjs(project.updatedAt).fromNow()}
-        </span>
-      </Link>
-      <Dropdown
-        trigger={['click']}
-        autoFocus
-        menu={{
-          items: [
-            { key: 'rename', label: 'Rename', onClick: onRename },
-            { key: 'duplicate', label: 'Duplicate', onClick: onDuplicate },
-            {
-              key: 'along',
-              label: 'Save as file (JSON)',
-              onClick: () => {
-                const { name, content } = projectAlong(project);
-                download(name, 'application/json', content());
+    <Reading units={project.units} graduation={project.design.graduation ?? '1/8 in'}>
+      <li className={styles.project}>
+        <Link href={`/bench?p=${encodeURIComponent(project.id)}`} className={styles.open}>
+          <span className={styles.picture}>
+            {card?.picture && <SmallPicture picture={card.picture} scale={SHELF_SCALE} room={ROOM} />}
+          </span>
+          <strong>{project.name.trim() || 'Untitled'}</strong>
+          <span className={styles.kind}>{constructionNamed(project.design.construction)?.title}</span>
+          <span className={styles.what}>
+            {card?.holds && (
+              <>
+                {card.holds}{' '}
+                {card.usual ? (
+                  `${article(card.usual)} ${card.usual}`
+                ) : (
+                  <>
+                    {figure(card.contents!.width, false)} × {figure(card.contents!.height)}
+                  </>
+                )}
+                <Blanks card={card} />
+              </>
+            )}
+            {card?.unread ? <em>It cannot be read: {card.unread}</em> : card?.failing && <em> Not ready to cut.</em>}
+          </span>
+          <span className={styles.when} suppressHydrationWarning>
+            {dayjs(project.updatedAt).fromNow()}
+          </span>
+        </Link>
+        <Dropdown
+          trigger={['click']}
+          autoFocus
+          menu={{
+            items: [
+              { key: 'rename', label: 'Rename', onClick: onRename },
+              { key: 'duplicate', label: 'Duplicate', onClick: onDuplicate },
+              {
+                key: 'along',
+                label: 'Save as file (JSON)',
+                onClick: () => {
+                  const { name, content } = projectAlong(project);
+                  download(name, 'application/json', content());
+                },
               },
-            },
-            { key: 'bin', label: 'Move to the bin', onClick: onBin },
-          ],
-        }}
-      >
-        <Button
-          type="text"
-          className={styles.menu}
-          icon={<EllipsisOutlined />}
-          aria-label={`More for ${project.name}`}
-        />
-      </Dropdown>
-    </li>
+              { key: 'bin', label: 'Move to the bin', onClick: onBin },
+            ],
+          }}
+        >
+          <Button
+            type="text"
+            className={styles.menu}
+            icon={<EllipsisOutlined />}
+            aria-label={`More for ${project.name}`}
+          />
+        </Dropdown>
+      </li>
+    </Reading>
   );
 }
 
 /** "from a 6 in square", "from 8 1/2 × 11 in", "from 4 pieces". */
-function Blanks({
-  card: { pieces, blank },
-  units,
-  graduation,
-}: {
-  readonly card: Card;
-  readonly units: Units;
-  readonly graduation: Graduation;
-}) {
-  const figure = (value: number, unit = true) => (
-    <Figure value={value} units={units} graduation={graduation} unit={unit} />
-  );
+function Blanks({ card: { pieces, blank } }: { readonly card: Card }) {
+  const { units, graduation } = useReading();
+  const figure = (value: number, unit = true) => <Figure value={value} unit={unit} />;
   if (pieces > 1) return <>, from {pieces} pieces</>;
   const { width, height } = blank!;
   if (isSquare(blank!)) {

@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { KeptPaper } from '@/core/cutting';
-import { formatLength, mm, type Units } from '@/core/length';
+import { formatLength, mm } from '@/core/length';
 import type { DesignInput, Question, Suggestion } from '@/core/plan';
 import { addProject, allProjects } from '@/data/projects';
 import type { ChooserWorker } from '@/workers/chooser.worker';
@@ -13,11 +13,11 @@ import { Boundary } from '../parts/Boundary';
 import { useOnce } from '../parts/once';
 import { useTell } from '../parts/useTell';
 import { Waiting } from '../parts/Waiting';
+import { useReading } from '../parts/Reading';
 import styles from './Stash.module.css';
 
 interface BecomesProps {
   readonly paper: KeptPaper;
-  readonly units: Units;
   readonly onClose: () => void;
 }
 
@@ -44,7 +44,8 @@ async function contentsUsed(): Promise<Used[]> {
 }
 
 /** A sheet or an offcut against every holder and everything the person makes holders for, folded and proved. */
-export function Becomes({ paper, units, onClose }: BecomesProps) {
+export function Becomes({ paper, onClose }: BecomesProps) {
+  const { units } = useReading();
   const { failed } = useTell();
   const router = useRouter();
   const [answers, setAnswers] = useState<readonly { used: Used; holders: readonly Suggestion[] }[] | null>(null);

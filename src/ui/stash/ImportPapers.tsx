@@ -1,7 +1,6 @@
 import { App, Input, Modal, Progress } from 'antd';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { z } from 'zod';
-import type { Units } from '@/core/length';
 import type { StashLine } from '@/core/files/stash-csv';
 import { addPapers } from '@/data/stash';
 import { whyOf } from '@/data/trouble';
@@ -9,10 +8,10 @@ import { FilePicker } from '../parts/FilePicker';
 import { useOnce } from '../parts/once';
 import { readInParts } from '../parts/readInParts';
 import { useUnsent } from '../parts/useUnsent';
+import { useReading } from '../parts/Reading';
 import styles from './Stash.module.css';
 
 interface ImportPapersProps {
-  readonly units: Units;
   readonly onClose: () => void;
 }
 
@@ -23,7 +22,8 @@ const NO_TABLE = { pasted: '' };
 const SHOWN = 60;
 
 /** Papers from a table, pasted or from a file; nothing is put in before it was looked at. */
-export function ImportPapers({ units, onClose }: ImportPapersProps) {
+export function ImportPapers({ onClose }: ImportPapersProps) {
+  const { units } = useReading();
   const { message } = App.useApp();
   const { value, set, forget } = useUnsent('papers-table', NO_TABLE, TABLE);
   const [lines, setLines] = useState<readonly StashLine[] | null>(null);

@@ -2,7 +2,7 @@ import { Alert, Button, Checkbox, Modal, Select } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
 import { z } from 'zod';
 import { stashPaperSchema, type StashPaper } from '@/core/cutting';
-import { formatLength, inches, mm, type Graduation, type Units } from '@/core/length';
+import { inches, mm } from '@/core/length';
 import { PAPERS } from '@/core/plan';
 import type { PaperRecord } from '@/data/db';
 import { addPaper, keepPaper, paperOf } from '@/data/stash';
@@ -14,11 +14,10 @@ import { Overtaken } from '../parts/Overtaken';
 import { PaperThickness } from '../parts/PaperThickness';
 import { TextField } from '../parts/TextField';
 import { useEditing, useUnsent } from '../parts/useUnsent';
+import { useReading } from '../parts/Reading';
 import styles from './Stash.module.css';
 
 interface DialogProps {
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onClose: () => void;
 }
 
@@ -68,7 +67,7 @@ export function ChangePaper({ paper, ...props }: DialogProps & { readonly paper:
   const kept = useMemo(() => paperOf(paper), [paper]);
   const editing = useEditing(`paper/${paper.id}`, kept, DRAFT);
   const { value, base, set, forget } = editing;
-  const say = (length: number): string => formatLength(mm(length), props.units, props.graduation, true);
+  const { say } = useReading();
   return (
     <PaperForm
       {...props}
@@ -138,7 +137,7 @@ interface PaperFormProps extends DialogProps {
 }
 
 /** A paper of the stash, put in or changed. */
-function PaperForm({ title, okText, draft, set, forget, onSave, note, units, graduation, onClose }: PaperFormProps) {
+function PaperForm({ title, okText, draft, set, forget, onSave, note, onClose }: PaperFormProps) {
   const [trouble, setTrouble] = useState<string | null>(null);
   const [save, busy] = useOnce(async () => {
     const read = stashPaperSchema.safeParse(draft);
@@ -207,8 +206,6 @@ function PaperForm({ title, okText, draft, set, forget, onSave, note, units, gra
               <LengthField
                 key={side}
                 label={side === 'width' ? 'Width' : 'Height'}
-                units={units}
-                graduation={graduation}
                 least={5}
                 value={draft[side]}
                 onChange={(length) => set({ [side]: mm(length) })}

@@ -1,12 +1,12 @@
 import { axisBottom, axisLeft, scaleBand, scaleLinear, select, stack } from 'd3';
 import { useEffect, useRef } from 'react';
-import { INCH, type Units } from '@/core/length';
+import { INCH } from '@/core/length';
 import type { CutRecord } from '@/data/db';
+import { useReading } from '../parts/Reading';
 import styles from './Stash.module.css';
 
 interface SavedChartProps {
   readonly cuts: readonly CutRecord[];
-  readonly units: Units;
 }
 
 const [WIDTH, HEIGHT] = [520, 210];
@@ -20,7 +20,8 @@ const WORD: Record<Part, string> = {
 };
 
 /** Where the paper of each cutting went; the paper saved is what was cut from offcuts. */
-export function SavedChart({ cuts, units }: SavedChartProps) {
+export function SavedChart({ cuts }: SavedChartProps) {
+  const { units } = useReading();
   const axes = useRef<SVGGElement>(null);
   // Square feet or square decimetres: both are a few to a cutting.
   const unit = units === 'in' ? (12 * INCH) ** 2 : 10_000;

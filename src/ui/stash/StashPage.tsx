@@ -16,11 +16,11 @@ import { NumberField } from '../parts/NumberField';
 import { OnceButton } from '../parts/once';
 import { Opened } from '../parts/Opened';
 import { SetAside } from '../parts/SetAside';
-import { UnitsSwitch } from '../parts/UnitsSwitch';
 import { damagedIn, useAll } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
-import { useUnits } from '../parts/useUnits';
+import { MyUnitsSwitch } from '../parts/MyUnits';
 import { Waiting } from '../parts/Waiting';
+import { useReading } from '../parts/Reading';
 import { Becomes } from './Becomes';
 import { ImportPapers } from './ImportPapers';
 import { ChangePaper, NewPaper } from './PaperForm';
@@ -62,10 +62,10 @@ function Stash({
 }) {
   const { notification } = App.useApp();
   const { failed } = useTell();
-  const { units, graduation, set } = useUnits();
+  const { units, graduation } = useReading();
+  const say = (value: number): string => formatLength(mm(value), units, graduation);
   const [words, setWords] = useState('');
   const [open, setOpen] = useState<Open | null>(null);
-  const say = (value: number): string => formatLength(mm(value), units, graduation);
   // What lies open follows what becomes of it elsewhere.
   const changing = open?.kind === 'change' ? (papers.find(({ id }) => id === open.paper.id) ?? open.paper) : null;
   const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
@@ -221,7 +221,7 @@ function Stash({
         >
           Export (CSV)
         </Button>
-        <UnitsSwitch value={units} onChange={set} />
+        <MyUnitsSwitch />
       </div>
       <SetAside damaged={damaged} />
       <Input
@@ -246,18 +246,10 @@ function Stash({
       )}
       <Spent cuts={cuts} />
       <Boundary what="This dialog" of={open}>
-        {open?.kind === 'new' && <NewPaper units={units} graduation={graduation} onClose={() => setOpen(null)} />}
-        {changing && (
-          <ChangePaper
-            key={changing.id}
-            paper={changing}
-            units={units}
-            graduation={graduation}
-            onClose={() => setOpen(null)}
-          />
-        )}
-        {open?.kind === 'import' && <ImportPapers units={units} onClose={() => setOpen(null)} />}
-        {open?.kind === 'becomes' && <Becomes paper={open.paper} units={units} onClose={() => setOpen(null)} />}
+        {open?.kind === 'new' && <NewPaper onClose={() => setOpen(null)} />}
+        {changing && <ChangePaper key={changing.id} paper={changing} onClose={() => setOpen(null)} />}
+        {open?.kind === 'import' && <ImportPapers onClose={() => setOpen(null)} />}
+        {open?.kind === 'becomes' && <Becomes paper={open.paper} onClose={() => setOpen(null)} />}
       </Boundary>
     </main>
   );
@@ -266,7 +258,7 @@ function Stash({
 /** What was cut, how much of it came from offcuts, and what can be taken back. */
 function Spent({ cuts }: { readonly cuts: readonly CutRecord[] }) {
   const { modal } = App.useApp();
-  const { units } = useUnits();
+  const { units } = useReading();
   const unit = units === 'in' ? (12 * INCH) ** 2 : 10_000;
   const saved = cuts.reduce((sum, cut) => sum + cut.saved, 0) / unit;
   const money = cuts.reduce((sum, cut) => sum + cut.savedCost, 0);
@@ -294,7 +286,7 @@ function Spent({ cuts }: { readonly cuts: readonly CutRecord[] }) {
             .
           </p>
           <Boundary what="The chart" of={cuts}>
-            <SavedChart cuts={cuts} units={units} />
+            <SavedChart cuts={cuts} />
           </Boundary>
         </div>
         <ol className={styles.cuts}>

@@ -2,6 +2,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { parseSync, type INode } from 'svgson';
 import { planOf } from '../../../tests/helpers/designs';
+import { Reading } from '../parts/Reading';
 import { CONSTRUCTIONS } from '@/core/constructions';
 import { sayer, stepsOf, type Plan, type Step } from '@/core/plan';
 import type { Tool } from '@/core/tools';
@@ -15,18 +16,18 @@ function drawn(plan: Plan, step: Step): INode {
   const part = plan.made!.pieces.find(({ piece }) => piece.name === step.piece)!;
   return parseSync(
     renderToStaticMarkup(
-      <OnTable
-        blank={part.piece.blank}
-        tool={plan.design.tool}
-        moves={part.programme.moves.slice(0, step.picture.moves)}
-        fresh={step.picture.fresh}
-        near={step.picture.near}
-        units="in"
-        graduation="1/8 in"
-        width={600}
-        height={500}
-        label={step.text}
-      />,
+      <Reading units="in" graduation="1/8 in">
+        <OnTable
+          blank={part.piece.blank}
+          tool={plan.design.tool}
+          moves={part.programme.moves.slice(0, step.picture.moves)}
+          fresh={step.picture.fresh}
+          near={step.picture.near}
+          width={600}
+          height={500}
+          label={step.text}
+        />
+      </Reading>,
     ),
   );
 }
@@ -112,19 +113,19 @@ test('the sheet with its blank’s cuts is drawn where it is cut from', () => {
   const { blank } = plan.made!.pieces[0].piece;
   const svg = parseSync(
     renderToStaticMarkup(
-      <OnTable
-        blank={blank}
-        tool={plan.design.tool}
-        moves={[]}
-        fresh={0}
-        near={1}
-        units="in"
-        graduation="1/8 in"
-        width={600}
-        height={500}
-        label="Cut"
-        paper={{ width: (blank.width * 2) as never, height: blank.height }}
-      />,
+      <Reading units="in" graduation="1/8 in">
+        <OnTable
+          blank={blank}
+          tool={plan.design.tool}
+          moves={[]}
+          fresh={0}
+          near={1}
+          width={600}
+          height={500}
+          label="Cut"
+          paper={{ width: (blank.width * 2) as never, height: blank.height }}
+        />
+      </Reading>,
     ),
   );
   // Only the width is to be cut: the sheet is as high as the blank.

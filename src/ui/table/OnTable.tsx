@@ -1,10 +1,11 @@
 import { range } from 'd3';
 import { dot, minus, type Point } from '@/core/geometry';
-import { INCH, type Graduation, type Units } from '@/core/length';
+import { INCH } from '@/core/length';
 import { edgeLength, leftOf, onEdge, type Blank, type Edge } from '@/core/pattern';
 import { planTool, scoresRun, type Move, type Tool } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
 import { inFrom, MadeSheet } from '../draw/MadeSheet';
+import { useReading } from '../parts/Reading';
 import { Over, Under, type Box, type View } from './Under';
 import styles from './OnTable.module.css';
 
@@ -16,8 +17,6 @@ interface OnTableProps {
   readonly fresh: number;
   /** The edge at the maker. */
   readonly near: Edge;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly width: number;
   readonly height: number;
   readonly label: string;
@@ -33,7 +32,7 @@ const NARROW = 84;
 
 /** The sheet with its near edge at the maker, in or under the tool that is used on it, seen from above. */
 export function OnTable(props: OnTableProps) {
-  const { blank, tool, moves, fresh, near, width, height, label, paper, units, graduation } = props;
+  const { blank, tool, moves, fresh, near, width, height, label, paper } = props;
   const latest = moves.slice(moves.length - fresh);
   const last = latest.at(-1);
   const [wide, deep] = [edgeLength(blank, near), edgeLength(blank, near % 2 === 1 ? 2 : 1)];
@@ -65,7 +64,7 @@ export function OnTable(props: OnTableProps) {
     const by = minus(p, from);
     return [px(dot(by, along) - shift), py(along.x * by.y - along.y * by.x)];
   };
-  const view = { px, py, scale, units, graduation };
+  const view = { px, py, scale };
   const turns = latest.filter((move) => move.do === 'turn').length;
   const middle = { x: px((sheet.left + sheet.right) / 2), y: py(deep / 2) };
   return (
@@ -127,7 +126,7 @@ export function OnTable(props: OnTableProps) {
 }
 
 /** The sheet a blank is cut from, with the cuts. */
-function Uncut({ paper, blank, px, py, units, graduation }: View & { readonly paper: Blank; readonly blank: Blank }) {
+function Uncut({ paper, blank, px, py }: View & { readonly paper: Blank; readonly blank: Blank }) {
   const [w, h] = [blank.width, blank.height];
   return (
     <g>
@@ -141,28 +140,13 @@ function Uncut({ paper, blank, px, py, units, graduation }: View & { readonly pa
       {w < paper.width - 1e-6 && (
         <>
           <line x1={px(w)} x2={px(w)} y1={py(0)} y2={py(paper.height) - 8} className={styles.cutLine} />
-          <FigureText
-            x={px(w)}
-            y={py(paper.height) - 14}
-            value={w}
-            units={units}
-            graduation={graduation}
-            className={styles.figure}
-          />
+          <FigureText x={px(w)} y={py(paper.height) - 14} value={w} className={styles.figure} />
         </>
       )}
       {h < paper.height - 1e-6 && (
         <>
           <line x1={px(0)} x2={px(Math.min(w, paper.width)) + 8} y1={py(h)} y2={py(h)} className={styles.cutLine} />
-          <FigureText
-            x={px(w) + 14}
-            y={py(h) + 5}
-            value={h}
-            units={units}
-            graduation={graduation}
-            className={styles.figure}
-            anchor="start"
-          />
+          <FigureText x={px(w) + 14} y={py(h) + 5} value={h} className={styles.figure} anchor="start" />
         </>
       )}
     </g>
@@ -221,9 +205,8 @@ function MarkRuler({
   px,
   py,
   scale,
-  units,
-  graduation,
 }: View & { readonly at: number; readonly first: boolean; readonly long: number }) {
+  const { units } = useReading();
   const whole = units === 'in' ? INCH : 10;
   const step = whole / (units === 'in' ? (scale > 2 ? 8 : 4) : scale > 2 ? 10 : 2);
   return (
@@ -250,14 +233,7 @@ function MarkRuler({
         </g>
       )}
       <line x1={px(at)} x2={px(at)} y1={py(0) - 8} y2={py(0) + 27} className={styles.lit} />
-      <FigureText
-        x={px(at)}
-        y={py(0) + 43}
-        value={at}
-        units={units}
-        graduation={graduation}
-        className={styles.figure}
-      />
+      <FigureText x={px(at)} y={py(0) + 43} value={at} className={styles.figure} />
     </g>
   );
 }

@@ -1,7 +1,8 @@
 import { range } from 'd3';
-import { INCH, stepOf, type Graduation, type Mm, type Units } from '@/core/length';
+import { INCH, stepOf, type Mm } from '@/core/length';
 import type { Thing, Under as UnderSheet } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
+import { useReading } from '../parts/Reading';
 import styles from './OnTable.module.css';
 
 /** A box in the maker's own view, mm: x to the right, y away from the maker. */
@@ -13,8 +14,6 @@ export interface View {
   readonly py: (y: number) => number;
   /** Pixels to a millimetre. */
   readonly scale: number;
-  readonly units: Units;
-  readonly graduation: Graduation;
 }
 
 /** The tool that lies under the sheet. */
@@ -75,9 +74,8 @@ function Scale({
   px,
   py,
   scale,
-  units,
-  graduation,
 }: View & { readonly from: number; readonly end: Mm; readonly lit: Mm | null }) {
+  const { units, graduation } = useReading();
   const whole = units === 'in' ? INCH : 10;
   const step = Math.max(stepOf(graduation) || 0, units === 'in' ? INCH / 8 : 1) * (scale < 1.6 ? 2 : 1);
   const x = (reading: number): number => px(from - reading);
@@ -102,14 +100,7 @@ function Scale({
       {lit !== null && (
         <g>
           <line x1={x(lit)} x2={x(lit)} y1={py(0) - 5} y2={py(-2.5) + 14} className={styles.lit} />
-          <FigureText
-            x={x(lit)}
-            y={py(-2.5) + 40}
-            value={lit}
-            units={units}
-            graduation={graduation}
-            className={styles.figure}
-          />
+          <FigureText x={x(lit)} y={py(-2.5) + 40} value={lit} className={styles.figure} />
         </g>
       )}
     </g>
@@ -125,9 +116,8 @@ function Grooves({
   px,
   py,
   scale,
-  units,
-  graduation,
 }: View & { readonly end: number; readonly pitch: number | null; readonly lit: Mm; readonly box: Box }) {
+  const { units } = useReading();
   const pitch = own ?? (units === 'in' ? INCH / 8 : 5);
   const each = pitch * Math.max(1, Math.ceil(4 / (pitch * scale)));
   const whole = units === 'in' ? INCH : 50;
@@ -152,14 +142,7 @@ function Grooves({
         ))}
       </g>
       <line x1={px(lit)} x2={px(lit)} y1={py(box.bottom) + 2} y2={py(box.top)} className={styles.lit} />
-      <FigureText
-        x={px(lit)}
-        y={py(box.bottom) + 20}
-        value={lit}
-        units={units}
-        graduation={graduation}
-        className={styles.figure}
-      />
+      <FigureText x={px(lit)} y={py(box.bottom) + 20} value={lit} className={styles.figure} />
     </g>
   );
 }

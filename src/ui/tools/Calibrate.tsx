@@ -5,7 +5,7 @@ import { Alert, App, Button } from 'antd';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
-import { formatLength, inches, mm, type Graduation, type Mm, type Units } from '@/core/length';
+import { formatLength, inches, mm, type Mm, type Units } from '@/core/length';
 import { calibrate, toolOf, trialInside, withChanged, type Tool, type TrialFold } from '@/core/tools';
 import type { Project } from '@/data/db';
 import { projectsWith, retool } from '@/data/projects';
@@ -15,9 +15,9 @@ import { useOnce } from '../parts/once';
 import { Opened } from '../parts/Opened';
 import { useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
-import { useUnits } from '../parts/useUnits';
 import { useUnsent } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
+import { useReading } from '../parts/Reading';
 import { BoardSelect } from './BoardSelect';
 import { Changes } from './Changes';
 import { ToolsHead } from './ToolsHead';
@@ -47,11 +47,11 @@ export const Calibrate = () => (
 );
 
 function CalibrateBoard() {
-  const { units, graduation, set } = useUnits();
+  const { units } = useReading();
   const { read, board, boards, choose } = useBoard();
   return (
     <main className={styles.tools}>
-      <ToolsHead title="Calibrate a board" units={units} onUnits={set} />
+      <ToolsHead title="Calibrate a board" />
       {!read && <Waiting what="Opening the toolbox" />}
       {read && !board && (
         <p>
@@ -61,22 +61,15 @@ function CalibrateBoard() {
       {board && (
         <>
           <BoardSelect boards={boards} board={board} onChoose={choose} />
-          <Trials key={`${board.id} ${units}`} board={board} units={units} graduation={graduation} />
+          <Trials key={`${board.id} ${units}`} board={board} />
         </>
       )}
     </main>
   );
 }
 
-function Trials({
-  board,
-  units,
-  graduation,
-}: {
-  readonly board: OwnBoard;
-  readonly units: Units;
-  readonly graduation: Graduation;
-}) {
+function Trials({ board }: { readonly board: OwnBoard }) {
+  const { units } = useReading();
   const { message, notification } = App.useApp();
   const { failed } = useTell();
   const [, setToolbox] = useSetting(TOOLBOX);
@@ -140,11 +133,9 @@ function Trials({
           <ol className={styles.trials}>
             {trials.map((trial, i) => {
               const inside = trialInside(board, trial.sheet, trial.setting);
-              const field = { units, graduation };
               return (
                 <li key={i} className={odd === i ? styles.odd : undefined} aria-label={`Trial ${i + 1}`}>
                   <LengthField
-                    {...field}
                     label="Square"
                     value={trial.sheet}
                     least={50}
@@ -152,7 +143,6 @@ function Trials({
                     onChange={(sheet) => change(i, { sheet: mm(sheet) })}
                   />
                   <LengthField
-                    {...field}
                     label="Set at"
                     value={trial.setting}
                     least={10}
@@ -161,7 +151,6 @@ function Trials({
                   />
                   {(['width', 'height'] as const).map((side) => (
                     <LengthField
-                      {...field}
                       key={side}
                       label={side === 'width' ? 'Inside width' : 'Inside height'}
                       placeholder={inside[side] > 0 ? `${fine(inside[side])}?` : 'measure'}
@@ -186,7 +175,7 @@ function Trials({
           )}
         </section>
         <section className={styles.panel} aria-label="The trial sheet">
-          <TrialPicture trial={trials[0]!} board={toolOf(board)!} units={units} graduation={graduation} />
+          <TrialPicture trial={trials[0]!} board={toolOf(board)!} />
         </section>
       </div>
       <section className={styles.panel} aria-live="polite" aria-label="What the trials say">
@@ -225,7 +214,7 @@ function Trials({
                 title={`Trial ${odd + 1} does not go with the others. Measure it again, or leave it out.`}
               />
             )}
-            <Changes board={board} next={{ ...board, ...figures }} units={units} />
+            <Changes board={board} next={{ ...board, ...figures }} />
             <Button type="primary" size="large" onClick={() => void take().catch(failed('It could not be kept'))}>
               Take these figures
             </Button>

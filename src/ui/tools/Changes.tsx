@@ -1,20 +1,14 @@
 import { useMemo } from 'react';
-import { formatLength, mm, type Units } from '@/core/length';
+import { formatLength, mm } from '@/core/length';
 import { CARDS, sizeChart, type ChartLine } from '@/core/plan';
 import { toolOf } from '@/core/tools';
+import { useReading } from '../parts/Reading';
 import type { OwnBoard } from './useBoard';
 import styles from './Tools.module.css';
 
 /** What the new figures change for a few cards, before they are taken. */
-export function Changes({
-  board,
-  next,
-  units,
-}: {
-  readonly board: OwnBoard;
-  readonly next: OwnBoard;
-  readonly units: Units;
-}) {
+export function Changes({ board, next }: { readonly board: OwnBoard; readonly next: OwnBoard }) {
+  const { units } = useReading();
   const graduation = units === 'in' ? '1/8 in' : '1 mm';
   const [before, after] = useMemo(() => {
     const cards = CARDS.slice(1, 6).map(({ title, width, height }) => ({

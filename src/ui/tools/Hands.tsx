@@ -1,20 +1,20 @@
 import { Button } from 'antd';
 import { useState } from 'react';
-import { mm, type Graduation, type Mm, type Units } from '@/core/length';
+import { mm, type Mm } from '@/core/length';
 import { planTool, type Hand, type Move, type SheetState, type Tool } from '@/core/tools';
 import { LengthField } from '../parts/LengthField';
+import { useReading } from '../parts/Reading';
 import styles from './Tools.module.css';
 
 interface HandsProps {
   readonly tool: Tool;
   readonly sheet: SheetState;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onMove: (...moves: readonly Move[]) => void;
 }
 
 /** What the hands do at the tool, with the lengths it is set to. */
-export function Hands({ tool, sheet, units, graduation, onMove }: HandsProps) {
+export function Hands({ tool, sheet, onMove }: HandsProps) {
+  const { units } = useReading();
   const hands = planTool(tool).hands?.(tool, sheet) ?? [];
   const [set, setSet] = useState<Readonly<Record<string, Mm>>>({});
   const lengthOf = ({ title, length }: Hand<Move>): Mm => set[title] ?? length?.fresh[units] ?? mm(0);
@@ -27,8 +27,6 @@ export function Hands({ tool, sheet, units, graduation, onMove }: HandsProps) {
             <LengthField
               key={hand.title}
               label={hand.length.title}
-              units={units}
-              graduation={graduation}
               value={lengthOf(hand)}
               least={1}
               most={hand.length.most}

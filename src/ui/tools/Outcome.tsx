@@ -1,19 +1,17 @@
 import { Alert } from 'antd';
 import { useMemo } from 'react';
-import { formatLength, mm, sayer, type Graduation, type Units } from '@/core/length';
 import type { Blank } from '@/core/pattern';
 import { pictureOf, type Made } from '@/core/plan';
 import { differences, enclosedBy, faultWords, type Move, type Simulated, type Tool } from '@/core/tools';
 import { madeOf } from '../parts/plans';
 import { SmallPicture } from '../draw/SmallPicture';
+import { useReading } from '../parts/Reading';
 import styles from './Tools.module.css';
 
 /** A sheet on a board: by itself, or a piece of a plan. */
 export interface TrialProps {
   readonly blank: Blank;
   readonly tool: Tool;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly plan: { readonly made: Made; readonly part: Made['pieces'][number] } | null;
 }
 
@@ -24,17 +22,15 @@ export function Outcome({
   moves,
   made,
   plan,
-  units,
-  graduation,
 }: TrialProps & { readonly moves: readonly Move[]; readonly made: Simulated }) {
+  const { say } = useReading();
   const inside = enclosedBy(made.scores);
   const folded = useMemo(() => foldedAs(blank, tool, moves, made, plan), [blank, tool, moves, made, plan]);
-  const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   return (
     <div className={styles.outcome} aria-live="polite">
       <h2>It would fold to</h2>
       {made.faults.map((fault, i) => (
-        <Alert key={i} type="warning" showIcon title={`${upperFirst(faultWords(fault, sayer(units, graduation)))}.`} />
+        <Alert key={i} type="warning" showIcon title={`${upperFirst(faultWords(fault, say))}.`} />
       ))}
       {moves.length === 0 && <p>Nothing yet: the sheet is flat and whole.</p>}
       {moves.length > 0 && (

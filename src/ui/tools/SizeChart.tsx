@@ -16,9 +16,9 @@ import { LengthField } from '../parts/LengthField';
 import { Opened } from '../parts/Opened';
 import { TextField } from '../parts/TextField';
 import { useAll, useSetting } from '../parts/useKept';
-import { useUnits } from '../parts/useUnits';
 import { useUnsent } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
+import { Reading, useReading } from '../parts/Reading';
 import { BoardSelect } from './BoardSelect';
 import { ToolsHead } from './ToolsHead';
 import { useBoard } from './useBoard';
@@ -39,13 +39,13 @@ export const SizeChart = () => (
 );
 
 function MySizeChart() {
-  const { units, set } = useUnits();
+  const { units } = useReading();
   const { read, board, boards, choose } = useBoard();
   const first = useMemo(() => FIRST(units), [units]);
   const [kept, keepChart] = useSetting(SIZE_CHART, first);
   return (
     <main className={styles.tools}>
-      <ToolsHead title="My size chart" units={units} onUnits={set} />
+      <ToolsHead title="My size chart" />
       {(!read || kept === undefined) && <Waiting what="Folding every line" />}
       {read && !board && <p>There is no envelope board among your tools: add one on the table first.</p>}
       {board && kept !== undefined && (
@@ -54,7 +54,6 @@ function MySizeChart() {
           boards={boards}
           onChoose={choose}
           chart={kept ?? first}
-          units={units}
           onChange={(change) => keepChart((now) => ({ ...now!, ...change(now!) }))}
         />
       )}
@@ -67,19 +66,18 @@ function Chart({
   boards,
   onChoose,
   chart,
-  units,
   onChange: change,
 }: {
   readonly board: OwnTool;
   readonly boards: readonly OwnTool[];
   readonly onChoose: (id: string) => void;
   readonly chart: ChartSetting;
-  readonly units: Units;
   /** What of the chart is to be, made of the chart as it is this moment. */
   readonly onChange: (change: (now: ChartSetting) => Partial<ChartSetting>) => void;
 }) {
+  const { units } = useReading();
   const { graduation, ease, cards } = chart;
-  const say = sayer(units, graduation);
+  const say = useMemo(() => sayer(units, graduation), [units, graduation]);
   const lines = useMemo(
     () => sizeChart(cards, toolOf(board)!, graduation, ease as { width?: never; height?: never }),
     [cards, board, graduation, ease],
@@ -90,7 +88,6 @@ function Chart({
       return { ease: Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) };
     });
   };
-  const fields = { units, graduation: graduation === 'exact' ? ('1/16 in' as Graduation) : graduation };
   return (
     <>
       <div className={styles.chartSettings}>
@@ -107,7 +104,6 @@ function Chart({
         />
         {(['width', 'height'] as const).map((side) => (
           <LengthField
-            {...fields}
             key={side}
             label={`Room in the ${side}`}
             placeholder="usual"
@@ -140,56 +136,44 @@ function Chart({
           </tr>
         </thead>
         <tbody>
-          {lines.map((line, i) => (
-            <ChartLineRow
-              key={i}
-              line={line}
-              units={units}
-              graduation={graduation}
-              why={!line.ok && line.why ? checkSentence(line.why, say) : 'That is no card.'}
-              onRemove={() =>
-                change((now) => {
-                  const out = now.cards.findIndex((card) => same(card, cards[i]));
-                  return { cards: now.cards.filter((_, j) => j !== out) };
-                })
-              }
-            />
-          ))}
+          <Reading units={units} graduation={graduation}>
+            {lines.map((line, i) => (
+              <ChartLineRow
+                key={i}
+                line={line}
+                why={!line.ok && line.why ? checkSentence(line.why, say) : 'That is no card.'}
+                onRemove={() =>
+                  change((now) => {
+                    const out = now.cards.findIndex((card) => same(card, cards[i]));
+                    return { cards: now.cards.filter((_, j) => j !== out) };
+                  })
+                }
+              />
+            ))}
+          </Reading>
         </tbody>
       </table>
       <p className={styles.proved}>
         {lines.filter((line) => line.ok).length} of {lines.length} lines drawn, folded and tried on a simulated board
         with your figures.
       </p>
-      <AddCards
-        {...fields}
-        cards={cards}
-        onAdd={(more) => change((now) => ({ cards: [...now.cards, ...more].slice(0, 200) }))}
-      />
+      <AddCards cards={cards} onAdd={(more) => change((now) => ({ cards: [...now.cards, ...more].slice(0, 200) }))} />
     </>
   );
 }
 
 function ChartLineRow({
   line,
-  units,
-  graduation,
   why,
   onRemove,
 }: {
   readonly line: ChartLine;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly why: string;
   readonly onRemove: () => void;
 }) {
   const card = line.ok ? line.row.card : line.card;
-  const figure = (value: number, unit = true) => (
-    <Figure value={value} units={units} graduation={graduation} size="large" unit={unit} />
-  );
-  const small = (value: number, unit = true) => (
-    <Figure value={value} units={units} graduation={graduation} unit={unit} />
-  );
+  const figure = (value: number, unit = true) => <Figure value={value} size="large" unit={unit} />;
+  const small = (value: number, unit = true) => <Figure value={value} unit={unit} />;
   return (
     <tr>
       <th scope="row">{card.name}</th>
@@ -236,13 +220,9 @@ const NO_CARD: CardSoFar = { name: '' };
 /** A card of one's own, or what the projects on the shelf hold. */
 function AddCards({
   cards,
-  units,
-  graduation,
   onAdd,
 }: {
   readonly cards: readonly ChartCard[];
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onAdd: (cards: readonly ChartCard[]) => void;
 }) {
   const projects = useAll<Project>('projects');
@@ -270,8 +250,6 @@ function AddCards({
           <LengthField
             key={side}
             label={`Card’s ${side}`}
-            units={units}
-            graduation={graduation}
             value={size[side]}
             {...(side === 'thickness' ? { placeholder: 'flat' } : {})}
             least={side === 'thickness' ? 0 : 5}

@@ -3,7 +3,7 @@
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { App, Button, Switch } from 'antd';
 import Link from 'next/link';
-import { mm, type Graduation, type Units } from '@/core/length';
+import { mm } from '@/core/length';
 import { article } from '@/core/text';
 import { freshTool, MOST_TOOLS, ownedFigures, TOOLS, withChanged, type OwnTool, type ToolChange } from '@/core/tools';
 import type { Setting } from '@/data/db';
@@ -14,7 +14,6 @@ import { Opened } from '../parts/Opened';
 import { SetAside } from '../parts/SetAside';
 import { TextField } from '../parts/TextField';
 import { damagedIn, useAll, useSetting } from '../parts/useKept';
-import { useUnits } from '../parts/useUnits';
 import { Waiting } from '../parts/Waiting';
 import { ToolsHead } from './ToolsHead';
 import styles from './Tools.module.css';
@@ -30,7 +29,6 @@ export const Tools = () => (
 function MyTools() {
   const { notification } = App.useApp();
   const [toolbox, save] = useSetting(TOOLBOX);
-  const { units, graduation, set } = useUnits();
   const settings = useAll<Setting>('settings');
   const [add] = useOnce(({ kind, title }: (typeof TOOLS)[number], count: number) =>
     save((now) => [...now, freshTool(kind, count > 0 ? `${title} ${count + 1}` : title, newId())]),
@@ -56,7 +54,7 @@ function MyTools() {
   };
   return (
     <main className={styles.tools}>
-      <ToolsHead title="My tools" units={units} onUnits={set} />
+      <ToolsHead title="My tools" />
       <p className={styles.lead}>
         What lies on the table today decides how steps are told: a score without a groove, a cut past the trimmer’s end
         or a punch that is put away are said before you cut.
@@ -78,8 +76,6 @@ function MyTools() {
                       key={tool.id}
                       tool={tool}
                       figures={figures}
-                      units={units}
-                      graduation={graduation}
                       onChange={(change) => save((now) => withChanged(now, tool.id, change))}
                       onRemove={() => remove(tool, toolbox.indexOf(tool))}
                     />
@@ -105,15 +101,11 @@ function MyTools() {
 function ToolCard({
   tool,
   figures,
-  units,
-  graduation,
   onChange,
   onRemove,
 }: {
   readonly tool: OwnTool;
   readonly figures: ReturnType<typeof ownedFigures>;
-  readonly units: Units;
-  readonly graduation: Graduation;
   readonly onChange: (change: ToolChange) => void;
   readonly onRemove: () => void;
 }) {
@@ -150,8 +142,6 @@ function ToolCard({
             key={name}
             label={title}
             {...(hint ? { hint } : {})}
-            units={units}
-            graduation={graduation}
             least={least}
             most={most}
             value={value(name)}

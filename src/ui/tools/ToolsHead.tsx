@@ -1,7 +1,6 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import type { Units } from '@/core/length';
-import { UnitsSwitch } from '../parts/UnitsSwitch';
+import { MyUnitsSwitch } from '../parts/MyUnits';
 import styles from './Tools.module.css';
 
 const ROOMS = [
@@ -11,16 +10,14 @@ const ROOMS = [
   { href: '/tools/try', label: 'Try a board' },
 ] as const;
 
-/** The rooms of Tools, and the units they speak in. */
-export function ToolsHead({
-  title,
-  units,
-  onUnits,
-}: {
+interface ToolsHeadProps {
   readonly title: string;
-  readonly units: Units;
-  readonly onUnits: (units: Units) => void;
-}) {
+  /** Left out where a plan is read in its own units. */
+  readonly units?: boolean;
+}
+
+/** The rooms of Tools, and the units they speak in. */
+export function ToolsHead({ title, units = true }: ToolsHeadProps) {
   const path = usePathname();
   return (
     <div className={styles.head}>
@@ -32,7 +29,7 @@ export function ToolsHead({
           </Link>
         ))}
       </nav>
-      <UnitsSwitch value={units} onChange={onUnits} />
+      {units && <MyUnitsSwitch />}
     </div>
   );
 }

@@ -1,23 +1,23 @@
 import { Button } from 'antd';
 import { useMemo, useRef, useState } from 'react';
 import { leftOf } from '@/core/pattern';
-import { sayer } from '@/core/plan';
 import { moveWords, simulate, type Move } from '@/core/tools';
 import { useSize } from '../draw/useSize';
 import { OnTable } from '../table/OnTable';
+import { useReading } from '../parts/Reading';
 import { Hands } from './Hands';
 import { Outcome, type TrialProps } from './Outcome';
 import styles from './Tools.module.css';
 
 /** The board with its sheet, the moves made, and what they come to. */
-export function Trial({ blank, tool, units, graduation, plan }: TrialProps) {
+export function Trial({ blank, tool, plan }: TrialProps) {
+  const { say } = useReading();
   const [moves, setMoves] = useState<readonly Move[]>([]);
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const made = useMemo(() => simulate(blank, tool, moves), [blank, tool, moves]);
   const { near } = made;
   const add = (...more: readonly Move[]): void => setMoves((now) => [...now, ...more]);
-  const say = sayer(units, graduation);
   const programme = plan?.part.programme.moves ?? [];
   const along = moves.every((move, i) => sameMove(move, programme[i]));
   const next = along ? programme[moves.length] : undefined;
@@ -31,8 +31,6 @@ export function Trial({ blank, tool, units, graduation, plan }: TrialProps) {
             moves={moves}
             fresh={Math.min(moves.length, 1)}
             near={near}
-            units={units}
-            graduation={graduation}
             width={size.width}
             height={size.height}
             label={`The sheet, edge ${near} near you, edge ${leftOf(near)} on the left: ${made.notches.length} notches, ${made.scores.length} scores`}
@@ -63,7 +61,7 @@ export function Trial({ blank, tool, units, graduation, plan }: TrialProps) {
             )}
           </div>
         )}
-        <Hands tool={tool} sheet={made} units={units} graduation={graduation} onMove={add} />
+        <Hands tool={tool} sheet={made} onMove={add} />
         <div className={styles.handButtons}>
           <Button size="large" onClick={() => add({ do: 'turn' })}>
             Turn a quarter clockwise
@@ -75,15 +73,7 @@ export function Trial({ blank, tool, units, graduation, plan }: TrialProps) {
             A new sheet
           </Button>
         </div>
-        <Outcome
-          blank={blank}
-          tool={tool}
-          moves={moves}
-          made={made}
-          plan={plan}
-          units={units}
-          graduation={graduation}
-        />
+        <Outcome blank={blank} tool={tool} moves={moves} made={made} plan={plan} />
       </section>
     </div>
   );

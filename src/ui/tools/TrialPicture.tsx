@@ -1,4 +1,3 @@
-import type { Graduation, Units } from '@/core/length';
 import { simulate, type Tool, type TrialFold } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
 import { MadeSheet } from '../draw/MadeSheet';
@@ -6,17 +5,7 @@ import { madeOf } from '../parts/plans';
 import styles from './Tools.module.css';
 
 /** The first trial sheet, scored, with the two lengths to measure. */
-export function TrialPicture({
-  trial,
-  board,
-  units,
-  graduation,
-}: {
-  readonly trial: TrialFold;
-  readonly board: Tool;
-  readonly units: Units;
-  readonly graduation: Graduation;
-}) {
+export function TrialPicture({ trial, board }: { readonly trial: TrialFold; readonly board: Tool }) {
   const made = madeOf({
     version: 1,
     construction: 'diagonal-envelope',
@@ -63,14 +52,7 @@ export function TrialPicture({
       ))}
       <path d={`M${between(a, b, 0.04).join(' ')}L${between(a, b, 0.96).join(' ')}`} className={styles.measure} />
       <path d={`M${between(b, c, 0.04).join(' ')}L${between(b, c, 0.96).join(' ')}`} className={styles.measure} />
-      <FigureText
-        x={size / 2}
-        y={size - 1}
-        value={trial.sheet}
-        units={units}
-        graduation={graduation}
-        className={styles.sheetWord}
-      />
+      <FigureText x={size / 2} y={size - 1} value={trial.sheet} className={styles.sheetWord} />
     </svg>
   );
 }

@@ -4,7 +4,7 @@ import { Alert, Select } from 'antd';
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { inches, mm, type Graduation, type Units } from '@/core/length';
+import { inches, mm } from '@/core/length';
 import type { Blank } from '@/core/pattern';
 import { boardsOf, COMMON_BOARD, planTool, type Toolbox } from '@/core/tools';
 import type { Project } from '@/data/db';
@@ -14,8 +14,8 @@ import { Opened } from '../parts/Opened';
 import { usePlan } from '../parts/plans';
 import { useAll } from '../parts/useKept';
 import { useToolbox } from '../parts/useToolbox';
-import { useUnits } from '../parts/useUnits';
 import { Waiting } from '../parts/Waiting';
+import { Reading, useReading } from '../parts/Reading';
 import { ToolsHead } from './ToolsHead';
 import { Trial } from './Trial';
 import styles from './Tools.module.css';
@@ -28,7 +28,7 @@ export const TryBoard = () => (
 );
 
 function TryOut() {
-  const { units, set } = useUnits();
+  const { units } = useReading();
   const toolbox = useToolbox();
   const address = useSearchParams();
   const [chosen, setChosen] = useState<string | null>(null);
@@ -38,7 +38,7 @@ function TryOut() {
   const project = id ? (projects?.records.find((one) => one.id === id) ?? null) : null;
   return (
     <main className={styles.tools}>
-      <ToolsHead title="Try a board" units={project ? project.units : units} onUnits={set} />
+      <ToolsHead title="Try a board" units={!project} />
       <p className={styles.lead}>
         Nothing is wasted here. Lay the sheet, punch, score, turn; the board does what a real one does with your
         figures, and says what the sheet would fold to.
@@ -56,7 +56,7 @@ function TryOut() {
       {(!toolbox || !projects) && <Waiting what="Laying out the board" />}
       {projects && id !== '' && !project && <p>That project is not on the shelf any more. Choose another.</p>}
       {toolbox && project && <AlongPlan key={project.id} project={project} />}
-      {toolbox && id === '' && <Freely key={units} toolbox={toolbox} units={units} named={address.get('t')} />}
+      {toolbox && id === '' && <Freely key={units} toolbox={toolbox} named={address.get('t')} />}
     </main>
   );
 }
@@ -87,37 +87,24 @@ function AlongPlan({ project }: { readonly project: Project }) {
           onChange={setPiece}
         />
       )}
-      <Trial
-        key={part.piece.name}
-        blank={part.piece.blank}
-        tool={answer.design.tool}
-        units={project.units}
-        graduation={answer.design.graduation}
-        plan={{ made, part }}
-      />
+      <Reading units={project.units} graduation={answer.design.graduation}>
+        <Trial key={part.piece.name} blank={part.piece.blank} tool={answer.design.tool} plan={{ made, part }} />
+      </Reading>
     </>
   );
 }
 
 /** A sheet of any size on one of one's own boards. */
-function Freely({
-  toolbox,
-  units,
-  named,
-}: {
-  readonly toolbox: Toolbox;
-  readonly units: Units;
-  readonly named: string | null;
-}) {
+function Freely({ toolbox, named }: { readonly toolbox: Toolbox; readonly named: string | null }) {
+  const { units } = useReading();
   const boards = boardsOf(toolbox).filter(({ tool }) => planTool(tool).hands);
   const [chosen, setChosen] = useState(named ?? boards[0]?.own.id ?? '');
   const tool = boards.find(({ own }) => own.id === chosen)?.tool ?? boards[0]?.tool ?? COMMON_BOARD;
-  const graduation: Graduation = units === 'in' ? '1/8 in' : '1 mm';
   const [blank, setBlank] = useState<Blank>(
     units === 'in' ? { width: inches(6), height: inches(6) } : { width: mm(150), height: mm(150) },
   );
   return (
-    <>
+    <Reading units={units} graduation={units === 'in' ? '1/8 in' : '1 mm'}>
       <div className={styles.chartSettings}>
         <Select
           aria-label="Board"
@@ -130,8 +117,6 @@ function Freely({
           <LengthField
             key={side}
             label={`Sheet’s ${side}`}
-            units={units}
-            graduation={graduation}
             value={blank[side]}
             least={40}
             most={600}
@@ -139,14 +124,7 @@ function Freely({
           />
         ))}
       </div>
-      <Trial
-        key={`${chosen} ${blank.width} ${blank.height}`}
-        blank={blank}
-        tool={tool}
-        units={units}
-        graduation={graduation}
-        plan={null}
-      />
-    </>
+      <Trial key={`${chosen} ${blank.width} ${blank.height}`} blank={blank} tool={tool} plan={null} />
+    </Reading>
   );
 }

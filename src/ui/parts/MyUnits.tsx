@@ -1,0 +1,22 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { UNITS } from '@/data/setting-kinds';
+import { Reading } from './Reading';
+import { UnitsSwitch } from './UnitsSwitch';
+import { useSetting } from './useKept';
+
+/** What belongs to no project is read in the person's own units. */
+export function InMyUnits({ children }: { readonly children: ReactNode }) {
+  const [units = 'in'] = useSetting(UNITS);
+  return (
+    <Reading units={units} graduation={units === 'in' ? '1/16 in' : '0.5 mm'}>
+      {children}
+    </Reading>
+  );
+}
+
+export function MyUnitsSwitch() {
+  const [units = 'in', set] = useSetting(UNITS);
+  return <UnitsSwitch value={units} onChange={set} />;
+}
