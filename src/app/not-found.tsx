@@ -1,21 +1,12 @@
-'use client';
-
-import { Button, Result } from 'antd';
-import Link from 'next/link';
+import { NotHere } from '@/ui/parts/NotHere';
 
 /** An address at which nothing stands. */
 export default function NotFound() {
   return (
-    <main>
-      <Result
-        title="There is nothing at this address"
-        subTitle="It may have been typed by hand, or come from another version."
-        extra={
-          <Link href="/">
-            <Button type="primary">To the shelf</Button>
-          </Link>
-        }
-      />
-    </main>
+    <NotHere
+      title="There is nothing at this address"
+      why="It may have been typed by hand, or come from another version."
+      to={{ href: '/', label: 'To the shelf' }}
+    />
   );
 }

@@ -1,16 +1,12 @@
 'use client';
 
-import { Button, Result } from 'antd';
-import { useRouter, useSearchParams } from 'next/navigation';
+import { useSearchParams } from 'next/navigation';
 import { memo, useState } from 'react';
 import type { Project } from '@/data/db';
-import { binProject, keepProject } from '@/data/projects';
-import { Boundary } from '../parts/Boundary';
+import { keepProject } from '@/data/projects';
+import { OneProject } from '../parts/OneProject';
 import { Opened } from '../parts/Opened';
-import { projectAlong } from '../parts/projectAlong';
 import { useRecord } from '../parts/useKept';
-import { useTell } from '../parts/useTell';
-import { Waiting } from '../parts/Waiting';
 import { Bench } from './Bench';
 import { createBenchStore } from './store';
 
@@ -25,39 +21,19 @@ export function BenchPage() {
 }
 
 function OpenProject({ id }: { readonly id: string }) {
-  const router = useRouter();
-  const { failed } = useTell();
   const project = useRecord<Project>('projects', id);
   // The project as it was opened; what changes in it elsewhere the bench takes over by itself.
   const [opened, setOpened] = useState<Project | null>(null);
   if (project && project.deletedAt === 0 && !opened) setOpened(project);
-  if (project === undefined) return <Waiting what="Opening the project" whole />;
-  if (!opened)
-    return (
-      <main>
-        <Result
-          title="This project is not on the shelf"
-          subTitle="It may be in the bin, or in another browser."
-          extra={
-            <Button type="primary" onClick={() => router.push('/')}>
-              To the shelf
-            </Button>
-          }
-        />
-      </main>
-    );
   return (
-    <Boundary
-      what="This project"
-      along={projectAlong(project ?? opened)}
-      onBin={() =>
-        void binProject(id)
-          .then(() => router.push('/'))
-          .catch(failed('It could not be moved'))
-      }
+    <OneProject
+      // One in the bin is not on the shelf.
+      project={opened ? (project ?? opened) : project && null}
+      opening="Opening the project"
+      what={() => 'This project'}
     >
-      <OnTheBench opened={opened} />
-    </Boundary>
+      {() => <OnTheBench opened={opened!} />}
+    </OneProject>
   );
 }
 

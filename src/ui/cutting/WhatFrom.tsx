@@ -2,6 +2,7 @@ import { Checkbox, Select } from 'antd';
 import Link from 'next/link';
 import { formatLength, mm } from '@/core/length';
 import { PAPERS } from '@/core/plan';
+import { Empty } from '../parts/Empty';
 import { useReading } from '../parts/Reading';
 import type { CuttingTable } from './useCuttingTable';
 import styles from './Cutting.module.css';
@@ -19,9 +20,9 @@ export function WhatFrom({ table }: WhatFromProps) {
     <section aria-label="Cut from" className={styles.from}>
       <h2>Cut from</h2>
       {stash.length === 0 && (
-        <p className={styles.soft}>
+        <Empty>
           The <Link href="/stash">stash</Link> is empty. Choose a size to buy, or put your papers in first.
-        </p>
+        </Empty>
       )}
       <ul className={styles.papers}>
         {stash.map(({ id, name, width, height, count, colour }) => (

@@ -1,4 +1,4 @@
-import { App, Button } from 'antd';
+import { Button } from 'antd';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -14,8 +14,7 @@ import styles from './Log.module.css';
 
 /** One make as it is remembered: to read, to print, to change. */
 export function EntryPage({ entry }: { readonly entry: LogRecord }) {
-  const { notification } = App.useApp();
-  const { failed } = useTell();
+  const { failed, undoable } = useTell();
   const router = useRouter();
   const [editing, setEditing] = useState(false);
   const { id } = entry;
@@ -32,23 +31,7 @@ export function EntryPage({ entry }: { readonly entry: LogRecord }) {
   const remove = async (): Promise<void> => {
     await dropLog(id);
     router.push('/log');
-    notification.open({
-      key: id,
-      title: `“${entry.name}” is out of the log`,
-      actions: (
-        <Button
-          type="primary"
-          onClick={() =>
-            void putBackLog(id)
-              .then(() => notification.destroy(id))
-              .catch(failed('It could not be put back'))
-          }
-        >
-          Put it back
-        </Button>
-      ),
-      duration: 8,
-    });
+    undoable({ key: id, done: `“${entry.name}” is out of the log`, back: () => putBackLog(id) });
   };
   return (
     <main className={styles.log}>

@@ -12,6 +12,8 @@ import type { Damaged } from '@/data/keep';
 import { latestFirst } from '@/data/log';
 import { Boundary } from '../parts/Boundary';
 import { download } from '../parts/download';
+import { Empty } from '../parts/Empty';
+import { NotHere } from '../parts/NotHere';
 import { Opened } from '../parts/Opened';
 import { SetAside } from '../parts/SetAside';
 import { damagedIn, useAll } from '../parts/useKept';
@@ -43,11 +45,11 @@ function ReadLog() {
   const entry = id ? entries.find((one) => one.id === id) : undefined;
   if (id && !entry)
     return (
-      <main className={styles.log}>
-        <p>
-          That entry is not in the log. <Link href="/log">All entries</Link>
-        </p>
-      </main>
+      <NotHere
+        title="That entry is not in the log"
+        why="It may have been taken out, or be in another browser."
+        to={{ href: '/log', label: 'All entries' }}
+      />
     );
   return entry ? (
     <Reading units={entry.units} graduation={entry.units === 'in' ? '1/16 in' : '0.5 mm'}>
@@ -178,10 +180,13 @@ function Log({ entries, damaged }: LogProps) {
           dataSource={found}
           pagination={found.length > 25 ? { pageSize: 25, showSizeChanger: false } : false}
           locale={{
-            emptyText:
-              entries.length > 0
-                ? 'Nothing in the log matches that.'
-                : 'Nothing yet: a make that ends is written down here.',
+            emptyText: (
+              <Empty>
+                {entries.length > 0
+                  ? 'Nothing in the log matches that.'
+                  : 'Nothing yet: a make that ends is written down here.'}
+              </Empty>
+            ),
           }}
         />
       </div>

@@ -29,7 +29,7 @@ export function WhatFitsSay({ entries }: { readonly entries: readonly LogRecord[
   return (
     <section className={styles.noPrint}>
       <h2>What the fits say</h2>
-      <p className={styles.empty}>
+      <p className={styles.said}>
         The middle of what each make would have wanted: the room its plan left, and more where it was tight. A fit that
         was not measured counts as 1/16 in (1.6 mm).
       </p>

@@ -1,18 +1,13 @@
 'use client';
 
-import { Button, Result } from 'antd';
-import { useRouter, useSearchParams } from 'next/navigation';
+import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { MakeRecord, Project } from '@/data/db';
-import { binProject } from '@/data/projects';
-import { Boundary } from '../parts/Boundary';
+import { OneProject } from '../parts/OneProject';
 import { Opened } from '../parts/Opened';
-import { projectAlong } from '../parts/projectAlong';
 import { SetAside } from '../parts/SetAside';
 import { damagedIn, useAll, useRecord } from '../parts/useKept';
-import { useTell } from '../parts/useTell';
 import { useToolbox } from '../parts/useToolbox';
-import { Waiting } from '../parts/Waiting';
 import { Begin } from './Begin';
 import { Make } from './Make';
 
@@ -27,8 +22,6 @@ export function MakePage() {
 }
 
 function MakeOf({ id }: { readonly id: string }) {
-  const router = useRouter();
-  const { failed } = useTell();
   const project = useRecord<Project>('projects', id);
   const makes = useAll<MakeRecord>('makes');
   const toolbox = useToolbox();
@@ -40,33 +33,17 @@ function MakeOf({ id }: { readonly id: string }) {
     return own.find((one) => one.id === onTable) ?? last ?? null;
   }, [makes, id, onTable]);
   if (make && make.id !== onTable) setOnTable(make.id);
-  if (project === undefined || !makes || !toolbox) return <Waiting what="Laying out the table" whole />;
-  if (!project)
-    return (
-      <main>
-        <Result
-          title="This project is not on the shelf"
-          subTitle="It may be in the bin, or in another browser."
-          extra={
-            <Button type="primary" onClick={() => router.push('/')}>
-              To the shelf
-            </Button>
-          }
-        />
-      </main>
-    );
+  const read = project === undefined || !makes || !toolbox ? undefined : project;
   return (
-    <Boundary
-      what={`The make of “${project.name}”`}
-      along={projectAlong(project)}
-      onBin={() =>
-        void binProject(id)
-          .then(() => router.push('/'))
-          .catch(failed('It could not be moved'))
-      }
-    >
-      <SetAside damaged={damagedIn(makes).filter(({ raw }) => (raw as { projectId?: unknown })?.projectId === id)} />
-      {make ? <Make key={make.id} make={make} toolbox={toolbox} /> : <Begin project={project} toolbox={toolbox} />}
-    </Boundary>
+    <OneProject project={read} opening="Laying out the table" what={({ name }) => `The make of “${name}”`}>
+      {(own) => (
+        <>
+          <SetAside
+            damaged={damagedIn(makes).filter(({ raw }) => (raw as { projectId?: unknown })?.projectId === id)}
+          />
+          {make ? <Make key={make.id} make={make} toolbox={toolbox!} /> : <Begin project={own} toolbox={toolbox!} />}
+        </>
+      )}
+    </OneProject>
   );
 }

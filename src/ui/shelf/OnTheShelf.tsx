@@ -1,6 +1,6 @@
 'use client';
 
-import { App, Button, Modal } from 'antd';
+import { Button, Modal } from 'antd';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
@@ -12,6 +12,7 @@ import { addProject, binProject, duplicateProject, keepProject, putBackProject, 
 import { Boundary } from '../parts/Boundary';
 import { FilePicker } from '../parts/FilePicker';
 import { useOnce } from '../parts/once';
+import { Empty } from '../parts/Empty';
 import { Opened } from '../parts/Opened';
 import { Overtaken } from '../parts/Overtaken';
 import { projectAlong } from '../parts/projectAlong';
@@ -33,8 +34,7 @@ export const OnTheShelf = () => (
 );
 
 function MadeAndMaking() {
-  const { notification } = App.useApp();
-  const { failed, wrong } = useTell();
+  const { failed, wrong, undoable } = useTell();
   const router = useRouter();
   const projects = useAll<Project>('projects');
   const makes = useAll<MakeRecord>('makes');
@@ -46,23 +46,7 @@ function MadeAndMaking() {
   const bin = (project: Project): Promise<void> =>
     binProject(project.id)
       .then(() =>
-        notification.open({
-          key: project.id,
-          title: `“${project.name}” is in the bin`,
-          actions: (
-            <Button
-              type="primary"
-              onClick={() => {
-                void putBackProject(project.id)
-                  .then(() => notification.destroy(project.id))
-                  .catch(failed('It could not be put back'));
-              }}
-            >
-              Put it back
-            </Button>
-          ),
-          duration: 8,
-        }),
+        undoable({ key: project.id, done: `“${project.name}” is in the bin`, back: () => putBackProject(project.id) }),
       )
       .catch(failed('It could not be moved'));
   const [duplicate] = useOnce(
@@ -107,9 +91,7 @@ function MadeAndMaking() {
           Open a project file
         </FilePicker>
       </div>
-      {all.shelf.length === 0 && (
-        <p className={styles.empty}>The shelf is empty. Begin with one of the questions above.</p>
-      )}
+      {all.shelf.length === 0 && <Empty>The shelf is empty. Begin with one of the questions above.</Empty>}
       <ul className={styles.projects}>
         {all.shelf.map((project) => (
           <Boundary

@@ -1,5 +1,7 @@
 import { Select } from 'antd';
+import Link from 'next/link';
 import type { OwnTool } from '@/core/tools';
+import { Empty } from '../parts/Empty';
 
 interface BoardSelectProps {
   readonly boards: readonly OwnTool[];
@@ -16,4 +18,11 @@ export const BoardSelect = ({ boards, board, onChoose }: BoardSelectProps) => (
     options={boards.map(({ id, name }) => ({ value: id, label: name }))}
     onChange={onChoose}
   />
+);
+
+/** Where a page is about an envelope board and there is none. */
+export const NoBoard = () => (
+  <Empty>
+    There is no envelope board among your tools. <Link href="/tools">Add one</Link> first.
+  </Empty>
 );

@@ -2,7 +2,6 @@
 
 import { PlusOutlined } from '@ant-design/icons';
 import { Alert, App, Button } from 'antd';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
 import { formatLength, inches, mm, type Mm, type Units } from '@/core/length';
@@ -18,7 +17,7 @@ import { useTell } from '../parts/useTell';
 import { useUnsent } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
 import { useReading } from '../parts/Reading';
-import { BoardSelect } from './BoardSelect';
+import { BoardSelect, NoBoard } from './BoardSelect';
 import { Changes } from './Changes';
 import { ToolsHead } from './ToolsHead';
 import { TrialPicture } from './TrialPicture';
@@ -53,11 +52,7 @@ function CalibrateBoard() {
     <main className={styles.tools}>
       <ToolsHead title="Calibrate a board" />
       {!read && <Waiting what="Opening the toolbox" />}
-      {read && !board && (
-        <p>
-          There is no envelope board among your tools. <Link href="/tools">Add one</Link> first.
-        </p>
-      )}
+      {read && !board && <NoBoard />}
       {board && (
         <>
           <BoardSelect boards={boards} board={board} onChoose={choose} />
@@ -70,8 +65,8 @@ function CalibrateBoard() {
 
 function Trials({ board }: { readonly board: OwnBoard }) {
   const { units } = useReading();
-  const { message, notification } = App.useApp();
-  const { failed } = useTell();
+  const { message } = App.useApp();
+  const { failed, undoable } = useTell();
   const [, setToolbox] = useSetting(TOOLBOX);
   const first = useMemo(() => ({ trials: TRIALS[units] }), [units]);
   const unsent = useUnsent(`trials/${board.id}/${units}`, first, MEASURED);
@@ -104,21 +99,11 @@ function Trials({ board }: { readonly board: OwnBoard }) {
     if (!asked) return;
     const back = retool(asked.projects, asked.tool);
     setAsked(null);
-    notification.open({
+    undoable({
       key: 'retooled',
-      title: `${asked.projects.length} ${asked.projects.length === 1 ? 'project is' : 'projects are'} planned with the new figures`,
-      actions: (
-        <Button
-          type="primary"
-          onClick={() => {
-            back();
-            notification.destroy('retooled');
-          }}
-        >
-          As they were
-        </Button>
-      ),
-      duration: 10,
+      done: `${asked.projects.length} ${asked.projects.length === 1 ? 'project is' : 'projects are'} planned with the new figures`,
+      back,
+      label: 'As they were',
     });
   };
   return (

@@ -19,7 +19,7 @@ import { useAll, useSetting } from '../parts/useKept';
 import { useUnsent } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
 import { Reading, useReading } from '../parts/Reading';
-import { BoardSelect } from './BoardSelect';
+import { BoardSelect, NoBoard } from './BoardSelect';
 import { ToolsHead } from './ToolsHead';
 import { useBoard } from './useBoard';
 import styles from './Tools.module.css';
@@ -47,7 +47,7 @@ function MySizeChart() {
     <main className={styles.tools}>
       <ToolsHead title="My size chart" />
       {(!read || kept === undefined) && <Waiting what="Folding every line" />}
-      {read && !board && <p>There is no envelope board among your tools: add one on the table first.</p>}
+      {read && !board && <NoBoard />}
       {board && kept !== undefined && (
         <Chart
           board={board}

@@ -1,7 +1,7 @@
 'use client';
 
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
-import { App, Button, Switch } from 'antd';
+import { Button, Switch } from 'antd';
 import Link from 'next/link';
 import { mm } from '@/core/length';
 import { article } from '@/core/text';
@@ -14,6 +14,7 @@ import { Opened } from '../parts/Opened';
 import { SetAside } from '../parts/SetAside';
 import { TextField } from '../parts/TextField';
 import { damagedIn, useAll, useSetting } from '../parts/useKept';
+import { useTell } from '../parts/useTell';
 import { Waiting } from '../parts/Waiting';
 import { ToolsHead } from './ToolsHead';
 import styles from './Tools.module.css';
@@ -27,7 +28,7 @@ export const Tools = () => (
 );
 
 function MyTools() {
-  const { notification } = App.useApp();
+  const { undoable } = useTell();
   const [toolbox, save] = useSetting(TOOLBOX);
   const settings = useAll<Setting>('settings');
   const [add] = useOnce(({ kind, title }: (typeof TOOLS)[number], count: number) =>
@@ -35,21 +36,10 @@ function MyTools() {
   );
   const remove = (tool: OwnTool, place: number): void => {
     save((now) => now.filter(({ id }) => id !== tool.id));
-    notification.open({
+    undoable({
       key: tool.id,
-      title: `“${tool.name}” is taken off the list`,
-      actions: (
-        <Button
-          type="primary"
-          onClick={() => {
-            save((now) => [...now.slice(0, place), tool, ...now.slice(place)]);
-            notification.destroy(tool.id);
-          }}
-        >
-          Put it back
-        </Button>
-      ),
-      duration: 8,
+      done: `“${tool.name}” is taken off the list`,
+      back: () => save((now) => [...now.slice(0, place), tool, ...now.slice(place)]),
     });
   };
   return (

@@ -9,6 +9,7 @@ import type { Blank } from '@/core/pattern';
 import { boardsOf, COMMON_BOARD, planTool, type Toolbox } from '@/core/tools';
 import type { Project } from '@/data/db';
 import { shelfAndBin } from '@/data/projects';
+import { Empty } from '../parts/Empty';
 import { LengthField } from '../parts/LengthField';
 import { Opened } from '../parts/Opened';
 import { usePlan } from '../parts/plans';
@@ -54,7 +55,7 @@ function TryOut() {
         onChange={setChosen}
       />
       {(!toolbox || !projects) && <Waiting what="Laying out the board" />}
-      {projects && id !== '' && !project && <p>That project is not on the shelf any more. Choose another.</p>}
+      {projects && id !== '' && !project && <Empty>That project is not on the shelf any more. Choose another.</Empty>}
       {toolbox && project && <AlongPlan key={project.id} project={project} />}
       {toolbox && id === '' && <Freely key={units} toolbox={toolbox} named={address.get('t')} />}
     </main>
