@@ -1,10 +1,8 @@
 import type { AssemblyFold, AssemblyPlace, AssemblyRaise, AssemblySet } from '../fold';
-import { sideOf, type Point, type Polygon, type Segment, TOLERANCE } from '../geometry';
-import { inches, mm, type Mm } from '../length';
-import { blankPolygon, drawPiece, type Blank, type Piece, type Trim } from '../pattern';
-import type { BuildResult, Built, Cure, Ease, Grip, Refusal, School } from './construction';
-import { roundFree } from './corners';
-import { choiceOption, lengthOption } from './options';
+import type { Point, Segment } from '../geometry';
+import { inches, mm } from '../length';
+import { blankPolygon, drawPiece, type Blank, type Piece } from '../pattern';
+import type { BuildResult, Built, Cure, Ease, Grip, Refusal } from './construction';
 
 /** Directions on the sheet, for folds that are dragged. */
 export const LEFT: Point<'sheet'> = { x: -1, y: 0 };
@@ -94,41 +92,6 @@ export const optionGrip = (
   does: { kind: 'option', option, from: mm(from), rate, least: mm(least), most: mm(most) },
 });
 
-/** The finger notch any pocket may have. */
-export const fingerNotchOption = (fallback: Mm) =>
-  lengthOption(
-    'Finger notch',
-    'Diameter of a half-round bite at the opening, so that the contents can be pulled out; 0 for none.',
-    fallback,
-    { least: 0, most: 80 },
-    { madeWith: 'punch' },
-  );
-
-/** When the notch is punched, where makers differ. */
-export const notchWhenOption = () =>
-  choiceOption('Notch punched', 'While the piece is flat, or once it is glued.', ['flat', 'assembled']);
-export const NOTCH_SCHOOLS: readonly School[] = [
-  {
-    option: 'notchWhen',
-    value: 'flat',
-    title: 'Notch punched flat',
-    why: 'Clean and easy to centre on one layer; the fold must then meet it.',
-  },
-  {
-    option: 'notchWhen',
-    value: 'assembled',
-    title: 'Notch punched at the end',
-    why: 'Sits exactly in the middle of the finished opening; a thick pile may not go into the punch.',
-  },
-];
-
-/** What mends a notch that cannot be cut. */
-export const NOTCH_CURES: readonly Cure[] = (['notch-cuts-fold', 'notch-cuts-glue'] as const).map((problem) => ({
-  for: problem,
-  label: 'Leave the notch out',
-  options: () => ({ fingerNotch: 0 }),
-}));
-
 /** What mends a part that is too large: as large as there is room for, to a tenth of a millimetre. */
 export const partCure = (option: string, more: Readonly<Record<string, unknown>> = {}): Cure => ({
   for: 'part-too-large',
@@ -136,41 +99,6 @@ export const partCure = (option: string, more: Readonly<Record<string, unknown>>
   label: 'Make it fit',
   options: (limit) => ({ [option]: Math.max(0.1, Math.floor((limit - 0.05) * 10) / 10), ...more }),
 });
-
-/** The finger notch as a feature, when there is to be one. */
-export const fingerNotch = (
-  cavity: string,
-  { fingerNotch: diameter, notchWhen: when }: { readonly fingerNotch: Mm; readonly notchWhen: 'flat' | 'assembled' },
-): Built['features'] => (diameter > 0 ? [{ kind: 'finger-notch', cavity, diameter, when }] : []);
-
-/** The corner radius any closing flap may have. */
-export const cornerOption = (fallback = inches(1 / 8)) =>
-  lengthOption(
-    'Corner radius',
-    'A rounded closing flap does not catch or fray; 0 leaves it sharp.',
-    fallback,
-    { least: 0 },
-    { madeWith: 'corner rounder' },
-  );
-
-/** A flap with the corners away from its fold rounded, and what comes off. */
-export function roundedFlap(
-  shape: Polygon<'sheet'>,
-  foldLine: Segment<'sheet'>,
-  radius: Mm,
-  id: string,
-  name: string,
-):
-  | { readonly ok: true; readonly polygon: Polygon<'sheet'>; readonly trims: readonly Trim[] }
-  | { readonly ok: false; readonly refusal: Refusal } {
-  if (radius === 0) return { ok: true, polygon: shape, trims: [] };
-  const outward = shape.some((p) => sideOf(foldLine, p) > TOLERANCE.length);
-  const away = outward ? { from: foldLine.to, to: foldLine.from } : foldLine;
-  const rounded = roundFree(shape, away, radius, `round-${id}`, name);
-  if ('limit' in rounded)
-    return { ok: false, refusal: { code: 'corner-too-round', value: radius, limit: rounded.limit } };
-  return { ok: true, ...rounded };
-}
 
 /** What is there already and a holder is fixed to: one panel, as large as told. */
 export const basePiece = (name: string, panel: string, blank: Blank, shape = blankPolygon(blank)): Piece =>

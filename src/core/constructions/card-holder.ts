@@ -2,31 +2,15 @@ import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
-import {
-  built,
-  DOWN,
-  EASE,
-  fingerNotch,
-  fingerNotchOption,
-  NOTCH_CURES,
-  NOTCH_SCHOOLS,
-  notchWhenOption,
-  fold,
-  optionGrip,
-  refuse,
-  RIGHT,
-  roomGrip,
-  segment,
-  partCure,
-} from './building';
+import { built, DOWN, EASE, fold, optionGrip, refuse, RIGHT, roomGrip, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
+import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from './finger-notch';
 import { choiceOption, lengthOption } from './options';
 import { OPEN, sizedInside, tooLarge } from './sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the side tab and of the bottom tab.', inches(1 / 2), { over: 0 }),
-  fingerNotch: fingerNotchOption(inches(1)),
-  notchWhen: notchWhenOption(),
+  ...notchOptions(inches(1)),
   bottomTab: choiceOption('Bottom tab', 'Folded in before the holder is closed, or tucked in afterwards.', [
     'folded',
     'tucked',
@@ -134,7 +118,7 @@ export const cardHolder: Construction<Options> = {
   purpose: 'Gift cards, tickets, photos: two panels, two tabs, open at the top with a finger notch.',
   options,
   ease: EASE.sliding,
-  idle: ({ fingerNotch: notch }) => (notch > 0 ? [] : ['notchWhen']),
+  idle: idleNotch,
   build,
   schools: [
     ...NOTCH_SCHOOLS,

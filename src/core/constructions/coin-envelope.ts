@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { inches, mm } from '../length';
-import { cornerOption } from './building';
+import { cornerOption } from './closing-flap';
 import type { Construction } from './construction';
 import { squareEnvelope } from './diagonal';
 import { lengthOption, openLengthOption } from './options';

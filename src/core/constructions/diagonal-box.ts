@@ -201,28 +201,103 @@ const line = (side: number, u0: number, v0: number, u1: number, v1: number) => (
   to: at(side, u1, v1),
 });
 
-/** One box: wall k stands to the right, far, left, near along the diagonals; odd walls are D long, even ones W. */
+/** What all parts of one box are drawn from. Wall k stands to the right, far, left, near along the diagonals. */
+interface Box extends BoxLayout {
+  /** Floor across and up the diagonals, and height of the walls, mm. */
+  readonly W: number;
+  readonly D: number;
+  readonly H: number;
+  /** Depth of a notch, mm. */
+  readonly n: number;
+  /** Of a part: lids are told apart from boxes. */
+  readonly id: (part: string) => string;
+  readonly of: string;
+  readonly lid: boolean;
+}
+
+const WALLS = [1, 2, 3, 4] as const;
+const PLACES = { 1: 'right', 2: 'far', 3: 'left', 4: 'near' } as const;
+type Wall = (typeof WALLS)[number];
+
+/** A polygon given outward from wall k: `out` from the floor's middle, `along` the wall's own length. */
+const outward = (side: number, k: Wall, points: readonly (readonly [out: number, along: number])[]): Polygon<'sheet'> =>
+  anticlockwise(
+    points.map(([out, along]) => {
+      const [u, v] = [
+        [out, along],
+        [-along, out],
+        [-out, -along],
+        [along, -out],
+      ][k - 1] as [number, number];
+      return at(side, u, v);
+    }),
+  );
+
+const rectangle = (box: Box, k: Wall, out: number, deep: number, from: number, to: number): Polygon<'sheet'> =>
+  outward(box.side, k, [
+    [out, from],
+    [out + deep, from],
+    [out + deep, to],
+    [out, to],
+  ]);
+
+/** Half the length of wall k, and how far it stands from the floor's middle: odd walls are D long, even ones W. */
+const wallOf = ({ W, D }: Box, k: Wall): { half: number; reach: number } =>
+  k % 2 === 1 ? { half: D / 2, reach: W / 2 } : { half: W / 2, reach: D / 2 };
+
+/** What is drawn of a box, part by part. */
+interface Parts {
+  readonly panels: readonly Panel[];
+  readonly folds: readonly FoldLine[];
+  /** Folded flat before any wall stands. */
+  readonly flat?: readonly AssemblyFold[];
+  readonly holes?: readonly Hole[];
+  readonly slits?: readonly SlitLine[];
+  /** Names of the flaps whose tips are turned under. */
+  readonly turned?: readonly string[];
+}
+
+/** One box, or its lid: notches, floor, walls, rim flaps and tabs, and how they are folded and raised. */
 function drawBox(prefix: string, name: string, layout: BoxLayout, tray: boolean, tieHole: number) {
-  const { side, first, second, notch } = layout;
-  const { W, D, H } = floorOf(layout);
-  const [w, d, n] = [W / 2, D / 2, notch / Math.SQRT2];
-  const id = (part: string): string => `${prefix}${part}`;
-  const of = prefix ? ' of the lid' : '';
-  /** A polygon given outward from wall k: `out` from the floor's middle, `along` its own length. */
-  const turned = (k: number, points: readonly (readonly [out: number, along: number])[]): Polygon<'sheet'> =>
-    anticlockwise(
-      points.map(([out, along]) => {
-        const [u, v] = [
-          [out, along],
-          [-along, out],
-          [-out, -along],
-          [along, -out],
-        ][k - 1] as [number, number];
-        return at(side, u, v);
-      }),
-    );
-  const blank = { width: mm(side), height: mm(side) };
-  const notches = ([1, 2, 3, 4] as const).flatMap((edge) =>
+  const { side, notch } = layout;
+  const box: Box = {
+    ...layout,
+    ...floorOf(layout),
+    n: notch / Math.SQRT2,
+    id: (part) => `${prefix}${part}`,
+    of: prefix ? ' of the lid' : '',
+    lid: prefix !== '',
+  };
+  const { id } = box;
+  const tabs = tabsOf(box);
+  const parts: Parts[] = [
+    { panels: [floorPanel(box)], folds: [] },
+    ...WALLS.flatMap((k) => [drawWall(box, k), tray ? drawLining(box, k) : drawRimFlap(box, k, tieHole)]),
+    ...tabs.map((tab) => drawTab(box, tab)),
+  ];
+  const all = <K extends keyof Parts>(kind: K): NonNullable<Parts[K]>[number][] =>
+    parts.flatMap((part) => (part[kind] ?? []) as NonNullable<Parts[K]>[number][]);
+  const drawn = drawPiece({
+    name,
+    blank: { width: mm(side), height: mm(side) },
+    panels: all('panels'),
+    folds: all('folds'),
+    slits: all('slits'),
+    notches: notchesOf(layout),
+  });
+  const piece: Piece = { ...drawn, holes: all('holes') };
+  return {
+    piece,
+    flat: all('flat'),
+    turned: all('turned'),
+    raising: raisingOf(box, piece, tabs),
+    closing: tray ? [] : CLOSING_ORDER.map((k, i) => closeRim(box, k, i === CLOSING_ORDER.length - 1)),
+    meets: [1, 3].flatMap((k) => [2, 4].map((j) => [id(`wall-${k}`), id(`wall-${j}`)] as const)),
+  };
+}
+
+const notchesOf = ({ side, first, second, notch }: BoxLayout): readonly Notch[] =>
+  WALLS.flatMap((edge) =>
     (edge % 2 === 1 ? [first, second] : [side - second, side - first]).map((setting, i): Notch => ({
       id: `n${edge}-${i + 1}`,
       edge,
@@ -230,169 +305,174 @@ function drawBox(prefix: string, name: string, layout: BoxLayout, tray: boolean,
       length: mm(notch),
     })),
   );
-  const panels: Panel[] = [
-    {
-      id: id('floor'),
-      name: prefix ? 'top of the lid' : 'floor',
-      polygon: turned(1, [
-        [-w, -d],
-        [w, -d],
-        [w, d],
-        [-w, d],
-      ]),
-    },
-  ];
-  const folds: FoldLine[] = [];
-  const slits: SlitLine[] = [];
-  const flat: AssemblyFold[] = [];
-  const turnedUnder: string[] = [];
-  const holes: Hole[] = [];
-  const places = ['right', 'far', 'left', 'near'];
-  for (const k of [1, 2, 3, 4]) {
-    const odd = k % 2 === 1;
-    const [half, reach] = odd ? [d, w] : [w, d];
-    const [wall, flap] = [id(`wall-${k}`), id(`flap-${k}`)];
-    const what = `${places[k - 1]} wall${of}`;
-    panels.push({
-      id: wall,
-      name: what,
-      polygon: turned(k, [
-        [reach, -half],
-        [reach + H, -half],
-        [reach + H, half],
-        [reach, half],
-      ]),
-    });
-    folds.push({ id: id(`s-wall-${k}`), between: [id('floor'), wall], angle: 90 });
-    // The rim flap is a house: square to the rim for n/√2, then to the tip at 45°.
-    const rim = reach + H;
-    const deep = half + n;
-    const house = turned(k, [
-      [rim, -half],
-      [rim + n, -half],
-      [rim + deep, 0],
-      [rim + n, half],
-      [rim, half],
-    ]);
-    const cutAt = (from: number, to: number): Polygon<'sheet'> | null => {
-      // A cut along the house's own rim or tip would only add corners by rounding: there it reaches past.
-      const [low, high] = [from === 0 ? rim - side : rim + from, to >= deep ? rim + side : rim + to];
-      const [part] = intersection(
-        house,
-        turned(k, [
-          [low, -side],
-          [high, -side],
-          [high, side],
-          [low, side],
-        ]),
-      )
-        .filter((ring) => area(ring) > 0.5)
-        .map((ring) => anticlockwise(ring));
-      return part ?? null;
-    };
-    const label = `${places[k - 1]} rim flap${of}`;
-    if (tray) {
-      // Folded flat inwards it lines the wall, and the floor where it is deeper; past the far wall it is cut off.
-      const lining = cutAt(0, H) ?? [];
-      const rest = deep > H + 0.5 ? cutAt(H, Math.min(deep, H + 2 * reach - CLEAR)) : null;
-      panels.push({ id: flap, name: label, polygon: lining });
-      folds.push({ id: id(`s-flap-${k}`), between: [wall, flap], angle: 180 });
-      if (rest) {
-        panels.push({ id: id(`lining-${k}`), name: `tip of the ${label}`, polygon: rest });
-        folds.push({ id: id(`s-lining-${k}`), between: [id(`lining-${k}`), flap], fold: 'mountain', angle: 90 });
-      }
-      flat.push(fold(id(`fold-flap-${k}`), `Fold the ${label} flat inwards`, [id(`s-flap-${k}`)], { gluedTo: [wall] }));
-    } else {
-      const over = deep > 2 * reach + TOLERANCE.length;
-      // Short of the far wall, and with so much of a tip left that fingers can fold it.
-      const stops = Math.min(2 * reach - CLEAR, deep - CLEAR);
-      panels.push({ id: flap, name: label, polygon: over ? (cutAt(0, stops) ?? []) : house });
-      folds.push({ id: id(`s-flap-${k}`), between: [wall, flap], angle: 90 });
-      // What would come back out past its own wall is cut off; of a shallow flap that may be all of the tip.
-      const turnedTip = over ? cutAt(stops, Math.min(deep, 2 * stops - CLEAR)) : null;
-      if (turnedTip) {
-        const tip = id(`tip-${k}`);
-        panels.push({ id: tip, name: `tip of the ${label}`, polygon: turnedTip });
-        folds.push({ id: id(`s-tip-${k}`), between: [flap, tip], angle: 180 });
-        flat.push(fold(id(`fold-tip-${k}`), `Fold the tip of the ${label} under`, [id(`s-tip-${k}`)]));
-        turnedUnder.push(label);
-      }
-      // Where the tips of the last two flaps lap, in the middle of the top.
-      if (
-        !odd &&
-        tieHole > 0 &&
-        deep - reach > tieHole / 2 + HOLE_MARGIN &&
-        2 * deep - 2 * reach > tieHole + 2 * HOLE_MARGIN
-      )
-        holes.push({ id: `tie-${k}`, panel: flap, centre: turned(k, [[rim + reach, 0]])[0]!, diameter: mm(tieHole) });
-    }
-  }
-  // Tabs on the even walls, glued inside the odd ones: the corner between two walls, cut off by the sheet's edge.
-  const tabs: { tab: string; onto: string; keeper: number }[] = [];
-  for (const k of [2, 4])
-    for (const end of [-1, 1]) {
-      const tab = id(`tab-${k}-${end < 0 ? 1 : 2}`);
-      // Seen outward from wall k: at its `along = end·w` end.
-      const square = turned(k, [
-        [d, end * w],
-        [d + H, end * w],
-        [d + H, end * (w + H)],
-        [d, end * (w + H)],
-      ]);
-      const edge = turned(k, [
-        [d - side, end * (w - side)],
-        [d + H + n + side, end * (w - side)],
-        [d - side, end * (w + H + n + side)],
-      ]);
-      const [polygon] = H <= n ? [square] : intersection(square, edge).map((ring) => anticlockwise(ring));
-      const onto = id(`wall-${k === 2 ? (end < 0 ? 1 : 3) : end < 0 ? 3 : 1}`);
-      panels.push({ id: tab, name: `tab of the ${places[k - 1]} wall${of}`, polygon: polygon! });
-      folds.push({ id: `s-${tab}`, between: [id(`wall-${k}`), tab], angle: 90 });
-      slits.push({
-        id: `slit-${tab}`,
-        name: `slit beside the ${places[(k === 2 ? (end < 0 ? 1 : 3) : end < 0 ? 3 : 1) - 1]} wall${of}`,
-        between: [[tab, onto]],
-      });
-      tabs.push({ tab, onto, keeper: k });
-    }
-  const drawn = drawPiece({ name, blank, panels, folds, slits, notches });
-  const piece: Piece = { ...drawn, holes };
-  const wallTurn = (k: number): readonly [string, ...string[]] =>
-    drawn.hinges.some(({ id: hinge }) => hinge === id(`s-lining-${k}`))
-      ? [id(`s-wall-${k}`), id(`s-lining-${k}`)]
-      : [id(`s-wall-${k}`)];
-  const closing: AssemblyRaise[] = tray
-    ? []
-    : [1, 3, 2, 4].map((k, i) =>
-        raise(
-          id(`close-${k}`),
-          `Fold the ${places[k - 1]} rim flap over the opening`,
-          [[id(`s-flap-${k}`)]],
-          i === 3 ? { closes: true } : {},
-        ),
-      );
+
+const floorPanel = (box: Box): Panel => ({
+  id: box.id('floor'),
+  name: box.lid ? 'top of the lid' : 'floor',
+  polygon: rectangle(box, 1, -box.W / 2, box.W, -box.D / 2, box.D / 2),
+});
+
+function drawWall(box: Box, k: Wall): Parts {
+  const { half, reach } = wallOf(box, k);
+  const wall = box.id(`wall-${k}`);
   return {
-    piece,
-    flat,
-    turned: turnedUnder,
-    raising: [
-      raise(id('raise-tabbed'), `Raise the far and the near wall${of}, tabs and all`, [wallTurn(2), wallTurn(4)]),
-      // One wall's tabs after the other's: where they are long they would meet on the way.
-      ...[2, 4].map((k) =>
-        raise(
-          id(`turn-tabs-${k}`),
-          `Turn the tabs of the ${places[k - 1]} wall${of} in`,
-          tabs.filter(({ keeper }) => keeper === k).map(({ tab }) => [`s-${tab}`] as const),
-        ),
-      ),
-      raise(id('raise-others'), `Raise the right and the left wall${of} against the tabs`, [wallTurn(1), wallTurn(3)], {
-        joins: tabs.map(({ tab, onto }) => ({ panel: tab, onto, face: 'inside' })),
-      }),
-    ],
-    closing,
-    meets: [1, 3].flatMap((k) => [2, 4].map((j) => [id(`wall-${k}`), id(`wall-${j}`)] as const)),
+    panels: [{ id: wall, name: `${PLACES[k]} wall${box.of}`, polygon: rectangle(box, k, reach, box.H, -half, half) }],
+    folds: [{ id: box.id(`s-wall-${k}`), between: [box.id('floor'), wall], angle: 90 }],
   };
 }
+
+/** The rim flap on wall k: a house, square to the rim for n/√2, then to the tip at 45°. */
+function rimOf(box: Box, k: Wall) {
+  const { side, H, n } = box;
+  const { half, reach } = wallOf(box, k);
+  const rim = reach + H;
+  const deep = half + n;
+  const house = outward(side, k, [
+    [rim, -half],
+    [rim + n, -half],
+    [rim + deep, 0],
+    [rim + n, half],
+    [rim, half],
+  ]);
+  /** The house between two depths from the rim; null where nothing is. */
+  const between = (from: number, to: number): Polygon<'sheet'> | null => {
+    // A cut along the house's own rim or tip would only add corners by rounding: there it reaches past.
+    const [low, high] = [from === 0 ? rim - side : rim + from, to >= deep ? rim + side : rim + to];
+    const [part] = intersection(house, rectangle(box, k, low, high - low, -side, side))
+      .filter((ring) => area(ring) > 0.5)
+      .map((ring) => anticlockwise(ring));
+    return part ?? null;
+  };
+  return { rim, deep, reach, house, between, label: `${PLACES[k]} rim flap${box.of}` };
+}
+
+/** Of a tray: folded flat inwards the rim flap lines the wall, and the floor where it is deeper. */
+function drawLining(box: Box, k: Wall): Parts {
+  const { id, H } = box;
+  const { deep, reach, between, label } = rimOf(box, k);
+  const [wall, flap, lining] = [id(`wall-${k}`), id(`flap-${k}`), id(`lining-${k}`)];
+  // Past the far wall it is cut off.
+  const rest = deep > H + 0.5 ? between(H, Math.min(deep, H + 2 * reach - CLEAR)) : null;
+  return {
+    panels: [
+      { id: flap, name: label, polygon: between(0, H) ?? [] },
+      ...(rest ? [{ id: lining, name: `tip of the ${label}`, polygon: rest }] : []),
+    ],
+    folds: [
+      { id: id(`s-flap-${k}`), between: [wall, flap], angle: 180 },
+      ...(rest
+        ? [{ id: id(`s-lining-${k}`), between: [lining, flap], fold: 'mountain', angle: 90 } satisfies FoldLine]
+        : []),
+    ],
+    flat: [fold(id(`fold-flap-${k}`), `Fold the ${label} flat inwards`, [id(`s-flap-${k}`)], { gluedTo: [wall] })],
+  };
+}
+
+/** Of a box that closes itself: the rim flap folded over the opening, its tip under where it is too deep. */
+function drawRimFlap(box: Box, k: Wall, tieHole: number): Parts {
+  const { id, side } = box;
+  const { rim, deep, reach, house, between, label } = rimOf(box, k);
+  const [wall, flap, tip] = [id(`wall-${k}`), id(`flap-${k}`), id(`tip-${k}`)];
+  const over = deep > 2 * reach + TOLERANCE.length;
+  // Short of the far wall, and with so much of a tip left that fingers can fold it.
+  const stops = Math.min(2 * reach - CLEAR, deep - CLEAR);
+  // What would come back out past its own wall is cut off; of a shallow flap that may be all of the tip.
+  const under = over ? between(stops, Math.min(deep, 2 * stops - CLEAR)) : null;
+  // Where the tips of the last two flaps lap, in the middle of the top.
+  const tied =
+    k % 2 === 0 &&
+    tieHole > 0 &&
+    deep - reach > tieHole / 2 + HOLE_MARGIN &&
+    2 * deep - 2 * reach > tieHole + 2 * HOLE_MARGIN;
+  return {
+    panels: [
+      { id: flap, name: label, polygon: over ? (between(0, stops) ?? []) : house },
+      ...(under ? [{ id: tip, name: `tip of the ${label}`, polygon: under }] : []),
+    ],
+    folds: [
+      { id: id(`s-flap-${k}`), between: [wall, flap], angle: 90 },
+      ...(under ? [{ id: id(`s-tip-${k}`), between: [flap, tip], angle: 180 } satisfies FoldLine] : []),
+    ],
+    flat: under ? [fold(id(`fold-tip-${k}`), `Fold the tip of the ${label} under`, [id(`s-tip-${k}`)])] : [],
+    turned: under ? [label] : [],
+    holes: tied
+      ? [{ id: `tie-${k}`, panel: flap, centre: outward(side, k, [[rim + reach, 0]])[0]!, diameter: mm(tieHole) }]
+      : [],
+  };
+}
+
+/** A tab on an even wall, at one end of it, glued inside an odd wall. */
+interface Tab {
+  readonly id: string;
+  readonly on: 2 | 4;
+  readonly end: -1 | 1;
+  readonly onto: 1 | 3;
+}
+
+const tabsOf = ({ id }: Box): readonly Tab[] =>
+  ([2, 4] as const).flatMap((on) =>
+    ([-1, 1] as const).map((end): Tab => ({
+      id: id(`tab-${on}-${end < 0 ? 1 : 2}`),
+      on,
+      end,
+      onto: (on === 2) === end < 0 ? 1 : 3,
+    })),
+  );
+
+/** The corner between two walls, cut off by the sheet's edge, slit off the wall it is glued to. */
+function drawTab(box: Box, { id: tab, on, end, onto }: Tab): Parts {
+  const { side, H, n } = box;
+  const { half: w, reach: d } = wallOf(box, on);
+  const square = rectangle(box, on, d, H, end * w, end * (w + H));
+  const edge = outward(side, on, [
+    [d - side, end * (w - side)],
+    [d + H + n + side, end * (w - side)],
+    [d - side, end * (w + H + n + side)],
+  ]);
+  const [polygon] = H <= n ? [square] : intersection(square, edge).map((ring) => anticlockwise(ring));
+  return {
+    panels: [{ id: tab, name: `tab of the ${PLACES[on]} wall${box.of}`, polygon: polygon! }],
+    folds: [{ id: `s-${tab}`, between: [box.id(`wall-${on}`), tab], angle: 90 }],
+    slits: [
+      {
+        id: `slit-${tab}`,
+        name: `slit beside the ${PLACES[onto]} wall${box.of}`,
+        between: [[tab, box.id(`wall-${onto}`)]],
+      },
+    ],
+  };
+}
+
+/** The walls with the tabs first, then the others against them; a wall takes what lines the floor along. */
+function raisingOf({ id, of }: Box, { hinges }: Piece, tabs: readonly Tab[]): readonly AssemblyRaise[] {
+  const wall = (k: Wall): readonly [string, ...string[]] =>
+    hinges.some((hinge) => hinge.id === id(`s-lining-${k}`))
+      ? [id(`s-wall-${k}`), id(`s-lining-${k}`)]
+      : [id(`s-wall-${k}`)];
+  return [
+    raise(id('raise-tabbed'), `Raise the far and the near wall${of}, tabs and all`, [wall(2), wall(4)]),
+    // One wall's tabs after the other's: where they are long they would meet on the way.
+    ...([2, 4] as const).map((k) =>
+      raise(
+        id(`turn-tabs-${k}`),
+        `Turn the tabs of the ${PLACES[k]} wall${of} in`,
+        tabs.filter(({ on }) => on === k).map((tab) => [`s-${tab.id}`] as const),
+      ),
+    ),
+    raise(id('raise-others'), `Raise the right and the left wall${of} against the tabs`, [wall(1), wall(3)], {
+      joins: tabs.map((tab) => ({ panel: tab.id, onto: id(`wall-${tab.onto}`), face: 'inside' })),
+    }),
+  ];
+}
+
+const CLOSING_ORDER = [1, 3, 2, 4] as const satisfies readonly Wall[];
+const closeRim = ({ id }: Box, k: Wall, last: boolean): AssemblyRaise =>
+  raise(
+    id(`close-${k}`),
+    `Fold the ${PLACES[k]} rim flap over the opening`,
+    [[id(`s-flap-${k}`)]],
+    last ? { closes: true } : {},
+  );
 
 export const diagonalBox: Construction<Options> = {
   name: 'diagonal-box',

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { inches } from '../length';
-import { cornerOption } from './building';
+import { cornerOption } from './closing-flap';
 import type { Construction } from './construction';
 import { squareEnvelope, TRIM_CLEARANCE } from './diagonal';
 import { choiceOption, lengthOption, openLengthOption } from './options';

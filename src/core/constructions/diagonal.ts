@@ -1,4 +1,14 @@
-import { area, direction, distance, sideOf, type Point, type Polygon, type Segment, TOLERANCE } from '../geometry';
+import {
+  area,
+  direction,
+  distance,
+  leftPart,
+  sideOf,
+  type Point,
+  type Polygon,
+  type Segment,
+  TOLERANCE,
+} from '../geometry';
 import { inches, mm, roundTo, stepOf, type Mm } from '../length';
 import {
   drawable,
@@ -14,6 +24,8 @@ import {
   isSquare,
 } from '../pattern';
 import type { AssemblyFold } from '../fold';
+import { fold } from './building';
+import type { Claim } from './claims';
 import { PLAIN, type Brief, type BuildResult, type Ease, type Grip, type Refusal, type Start } from './construction';
 import { roundFree } from './corners';
 import { bestCandidate, marksRound, wantedEase, type Candidate } from './rounding';
@@ -146,11 +158,75 @@ function* pairs(
 function draw(
   { side, setting, notch, start }: SquareLayout,
   brief: Brief<SquareOptions>,
-  options: FlapStyle,
+  style: FlapStyle,
 ): BuildResult {
-  const { making } = brief;
+  const square = squareOf(side, setting, notch);
+  const ring = inTurn(square, style.opening);
+  const drawn: Drawn = { panels: [], hinges: [], trims: [] };
+  for (const [id, k] of ring) {
+    const refusal = drawFlap({ square, id, k, style, making: brief.making }, drawn);
+    if (refusal) return { ok: false, refusal };
+  }
+  const tip = drawn.panels.find(({ id }) => id === 'tip');
+  const body: Panel = { id: 'body', name: 'body', polygon: square.tips };
+  const hinges = [...drawn.hinges]
+    .sort((x, y) => foldOrder(x.id) - foldOrder(y.id))
+    .map((hinge, i): Hinge => ({ ...hinge, order: i + 1 }));
+  const piece: Piece = {
+    name: 'envelope',
+    quantity: 1,
+    source: 'made',
+    blank: square.blank,
+    panels: [body, ...drawn.panels.filter((panel) => panel !== tip), ...(tip ? [tip] : [])].map(drawable),
+    hinges,
+    notches: square.notches,
+    trims: drawn.trims,
+    holes: [],
+    slits: [],
+  };
+  const closing = ring.get('closing')!;
+  return {
+    ok: true,
+    built: {
+      ...PLAIN,
+      pieces: [piece],
+      assembly: tip ? [FOLD_TIP, ...FOLDS] : FOLDS,
+      cavities: [
+        {
+          id: 'envelope',
+          kind: 'closed',
+          floor: 'body',
+          roof: ['side-1', 'side-2', 'bottom'],
+          mouth: square.fold(closing),
+          insertAfter: 'fold-bottom',
+          acrossMouth: closing % 2 === 0 ? 'height' : 'width',
+          covered: { floor: 1, roof: 1 },
+        },
+      ],
+      start,
+      claims: CLAIMS,
+      grips: gripsFor(hinges, square.notches[0]!.at, side, brief),
+    },
+  };
+}
+
+/** The sheet with its four notches. Flap k stands on the fold between the tips of notches k and k + 1. */
+interface Square {
+  readonly side: Mm;
+  readonly blank: { readonly width: Mm; readonly height: Mm };
+  readonly notches: readonly Notch[];
+  readonly tips: Polygon<'sheet'>;
+  /** The corner of the sheet in flap k. */
+  readonly corner: Polygon<'sheet'>;
+  readonly fold: (k: number) => Segment<'sheet'>;
+  readonly foldLength: (k: number) => number;
+  /** Flap k, whole. */
+  readonly house: (k: number) => Polygon<'sheet'>;
+}
+
+function squareOf(side: Mm, setting: Mm, notch: Mm): Square {
   const blank = { width: side, height: side };
-  const notches = ([1, 2, 3, 4] as const).map((edge): Notch => ({
+  const notches = EDGES.map((edge): Notch => ({
     id: `n${edge}`,
     edge,
     at: edge % 2 === 1 ? setting : mm(side - setting),
@@ -158,184 +234,153 @@ function draw(
   }));
   const cut = notches.map((n) => notchTriangle(blank, n));
   const tips = cut.map(([, tip]) => tip);
-  // Flap k stands on the fold between the tips of notches k and k + 1, round the sheet's corner between them.
-  const corner = ([1, 2, 3, 4] as Edge[]).map((edge) => onEdge(blank, edge, side));
-  const house = (k: number): Polygon<'sheet'> => [
-    tips[k]!,
-    cut[k]![2],
-    corner[k]!,
-    cut[(k + 1) % 4]![0],
-    tips[(k + 1) % 4]!,
-  ];
-  const foldLength = (k: number): number => distance(tips[k]!, tips[(k + 1) % 4]!);
-
-  // Flaps 0 and 2 stand on the sides that run along the contents' height, 1 and 3 on those along its width.
-  const evenAreLong = foldLength(0) >= foldLength(1) - 1e-9;
-  const closesEven = (options.opening === 'long') === evenAreLong;
-  const [bottom, closing, side1, side2] = closesEven ? [0, 2, 1, 3] : [1, 3, 0, 2];
-  const long = evenAreLong ? [0, 2] : [1, 3];
-
-  const role = new Map([
-    [bottom, 'bottom'],
-    [closing, 'closing'],
-    [side1, 'side-1'],
-    [side2, 'side-2'],
-  ] as const);
-  const title: Record<string, string> = {
-    bottom: 'bottom flap',
-    closing: 'closing flap',
-    'side-1': 'first side flap',
-    'side-2': 'second side flap',
-    tip: 'tip',
-  };
-
-  const flaps: Panel[] = [];
-  const trims: Trim[] = [];
-  const hinges: Hinge[] = [];
-  let tip: Panel | null = null;
-  for (const k of [side1, side2, bottom, closing] as const) {
-    const id = role.get(k)!;
-    const fold = { from: tips[k]!, to: tips[(k + 1) % 4]! };
-    const straighten = (shape: Polygon<'sheet'>, line: Segment<'sheet'>, name: string): Polygon<'sheet'> => {
-      const left = cutBack(shape, line);
-      const off = cutBack(shape, reversed(line));
-      if (off.length > 2 && area(off) > TOLERANCE.length)
-        trims.push({
-          id: `trim-${id}`,
-          name,
-          polygon: off,
-          cut: { kind: 'path', path: wasteRight(toRim(onRim(off, line, name), side), off) },
-        });
-      return left;
-    };
-    const cornerDepth = -sideOf(fold, corner[k]!);
-    let shape = house(k);
-    if (options.longDepth && long.includes(k)) {
-      const reach = options.longDepth(foldLength((k + 1) % 4));
-      shape = straighten(
-        shape,
-        parallel(fold, cornerDepth - measurable(cornerDepth - reach, 'up', making)),
-        `end of the ${title[id]}`,
-      );
-    }
-    const pointed = shape.length === 5;
-    if (k === closing && options.tip !== 'point' && pointed) {
-      const most = foldLength(k) / 2;
-      const depth = measurable(options.tipDepth, 'nearest', making);
-      if (depth > most - TOLERANCE.length || depth <= 0)
-        return { ok: false, refusal: { code: 'tip-too-deep', value: options.tipDepth, limit: mm(most) } };
-      const line = parallel(fold, cornerDepth - depth);
-      if (options.tip === 'folded') {
-        tip = { id: 'tip', name: title.tip!, polygon: cutBack(shape, reversed(line)) };
-        shape = cutBack(shape, line);
-        hinges.push({
-          id: 's-tip',
-          between: ['closing', 'tip'],
-          line: onRim(shape, line, title.closing!),
-          fold: 'valley',
-          angle: 180,
-          order: 0,
-        });
-      } else shape = straighten(shape, line, 'tip of the closing flap');
-    }
-    if (k === closing && options.corner > 0 && !tip) {
-      const rounded = roundFree(shape, fold, options.corner, 'round', 'closing flap');
-      if ('limit' in rounded)
-        return { ok: false, refusal: { code: 'corner-too-round', value: options.corner, limit: rounded.limit } };
-      trims.push(...rounded.trims);
-      shape = rounded.polygon;
-    }
-    flaps.push({ id, name: title[id]!, polygon: shape });
-    hinges.push({ id: `s-${id}`, between: ['body', id], line: fold, fold: 'valley', angle: 180, order: 0 });
-  }
-  const body: Panel = { id: 'body', name: 'body', polygon: tips };
-  const folded = tip !== null;
-  const ordered = [...hinges]
-    .sort((x, y) => foldOrder(x.id) - foldOrder(y.id))
-    .map((hinge, i): Hinge => ({ ...hinge, order: i + 1 }));
-  const piece: Piece = {
-    name: 'envelope',
-    quantity: 1,
-    source: 'made',
-    blank,
-    panels: [body, ...flaps, ...(tip ? [tip] : [])].map(drawable),
-    hinges: ordered,
-    notches,
-    trims,
-    holes: [],
-    slits: [],
-  };
-  const assembly: readonly AssemblyFold[] = [
-    ...(folded
-      ? [
-          {
-            kind: 'fold' as const,
-            id: 'fold-tip',
-            name: 'Fold the tip of the closing flap back',
-            hinges: ['s-tip'],
-            gluedTo: ['closing'],
-          },
-        ]
-      : []),
-    { kind: 'fold', id: 'fold-side-1', name: 'Fold the first side flap over', hinges: ['s-side-1'] },
-    { kind: 'fold', id: 'fold-side-2', name: 'Fold the second side flap over', hinges: ['s-side-2'] },
-    {
-      kind: 'fold',
-      id: 'fold-bottom',
-      name: 'Fold the bottom flap up onto the side flaps',
-      hinges: ['s-bottom'],
-      gluedTo: ['side-1', 'side-2'],
-    },
-    {
-      kind: 'fold',
-      id: 'close',
-      name: 'Fold the closing flap down',
-      hinges: ['s-closing'],
-      gluedTo: ['side-1', 'side-2', 'bottom'],
-      closes: true,
-    },
-  ];
+  const corner = EDGES.map((edge) => onEdge(blank, edge, side));
+  const next = (k: number): number => (k + 1) % 4;
+  const fold = (k: number): Segment<'sheet'> => ({ from: tips[k]!, to: tips[next(k)]! });
   return {
-    ok: true,
-    built: {
-      ...PLAIN,
-      pieces: [piece],
-      assembly,
-      cavities: [
-        {
-          id: 'envelope',
-          kind: 'closed',
-          floor: 'body',
-          roof: ['side-1', 'side-2', 'bottom'],
-          mouth: { from: tips[closing]!, to: tips[(closing + 1) % 4]! },
-          insertAfter: 'fold-bottom',
-          acrossMouth: closing % 2 === 0 ? 'height' : 'width',
-          covered: { floor: 1, roof: 1 },
-        },
-      ],
-      start,
-      claims: [
-        {
-          kind: 'laps',
-          pairs: [
-            ['bottom', 'side-1'],
-            ['bottom', 'side-2'],
-            ['closing', 'side-1'],
-            ['closing', 'side-2'],
-          ],
-        },
-        {
-          kind: 'facing',
-          pairs: [
-            ['side-1', 'side-2'],
-            ['bottom', 'closing'],
-          ],
-        },
-      ],
-      grips: gripsFor(ordered, notches[0]!.at, side, brief),
-    },
+    side,
+    blank,
+    notches,
+    tips,
+    corner,
+    fold,
+    foldLength: (k) => distance(tips[k]!, tips[next(k)]!),
+    house: (k) => [tips[k]!, cut[k]![2], corner[k]!, cut[next(k)]![0], tips[next(k)]!],
   };
 }
+
+const EDGES = [1, 2, 3, 4] as const satisfies readonly Edge[];
+type FlapId = 'side-1' | 'side-2' | 'bottom' | 'closing';
+const FLAP_NAMES: Readonly<Record<FlapId, string>> = {
+  'side-1': 'first side flap',
+  'side-2': 'second side flap',
+  bottom: 'bottom flap',
+  closing: 'closing flap',
+};
+
+/** True when the flaps on folds 0 and 2, along the contents' height, stand on the long sides. */
+const evenAreLong = ({ foldLength }: Square): boolean => foldLength(0) >= foldLength(1) - 1e-9;
+
+/** Which flap stands on which fold, in the order they are folded. */
+function inTurn(square: Square, opening: FlapStyle['opening']): ReadonlyMap<FlapId, number> {
+  const closesEven = (opening === 'long') === evenAreLong(square);
+  const [bottom, closing, side1, side2] = closesEven ? [0, 2, 1, 3] : [1, 3, 0, 2];
+  return new Map([
+    ['side-1', side1],
+    ['side-2', side2],
+    ['bottom', bottom],
+    ['closing', closing],
+  ] as const);
+}
+
+/** What the flaps come to, as they are drawn. */
+interface Drawn {
+  readonly panels: Panel[];
+  readonly hinges: Hinge[];
+  readonly trims: Trim[];
+}
+
+interface Flap {
+  readonly square: Square;
+  readonly id: FlapId;
+  /** The fold it stands on. */
+  readonly k: number;
+  readonly style: FlapStyle;
+  readonly making: Brief['making'];
+}
+
+/** Draws a flap: cut back where it is long, its tip cut off, folded or rounded where it closes. */
+function drawFlap({ square, id, k, style, making }: Flap, { panels, hinges, trims }: Drawn): Refusal | null {
+  const fold = square.fold(k);
+  const cornerDepth = -sideOf(fold, square.corner[k]!);
+  const straighten = (shape: Polygon<'sheet'>, line: Segment<'sheet'>, name: string): Polygon<'sheet'> => {
+    const trim = trimmed(shape, line, square.side, id, name);
+    if (trim) trims.push(trim);
+    return cutBack(shape, line);
+  };
+  let shape = square.house(k);
+  if (style.longDepth && (k % 2 === 0) === evenAreLong(square)) {
+    const reach = style.longDepth(square.foldLength((k + 1) % 4));
+    const line = parallel(fold, cornerDepth - measurable(cornerDepth - reach, 'up', making));
+    shape = straighten(shape, line, `end of the ${FLAP_NAMES[id]}`);
+  }
+  const closes = id === 'closing';
+  const pointed = shape.length === 5;
+  if (closes && style.tip !== 'point' && pointed) {
+    const most = square.foldLength(k) / 2;
+    const depth = measurable(style.tipDepth, 'nearest', making);
+    if (depth > most - TOLERANCE.length || depth <= 0)
+      return { code: 'tip-too-deep', value: style.tipDepth, limit: mm(most) };
+    const line = parallel(fold, cornerDepth - depth);
+    if (style.tip === 'folded') {
+      panels.push({ id: 'tip', name: 'tip', polygon: cutBack(shape, reversed(line)) });
+      shape = cutBack(shape, line);
+      hinges.push(valley('s-tip', ['closing', 'tip'], onRim(shape, line, FLAP_NAMES.closing)));
+    } else shape = straighten(shape, line, `tip of the ${FLAP_NAMES.closing}`);
+  }
+  if (closes && style.corner > 0 && !(style.tip === 'folded' && pointed)) {
+    const rounded = roundFree(shape, fold, style.corner, 'round', FLAP_NAMES.closing);
+    if ('limit' in rounded) return { code: 'corner-too-round', value: style.corner, limit: rounded.limit };
+    trims.push(...rounded.trims);
+    shape = rounded.polygon;
+  }
+  panels.push({ id, name: FLAP_NAMES[id], polygon: shape });
+  hinges.push(valley(`s-${id}`, ['body', id], fold));
+  return null;
+}
+
+/** What comes off a flap beyond a line, and the cut that takes it off; null where that is nothing. */
+function trimmed(
+  shape: Polygon<'sheet'>,
+  line: Segment<'sheet'>,
+  side: number,
+  flap: string,
+  name: string,
+): Trim | null {
+  const off = cutBack(shape, reversed(line));
+  if (off.length <= 2 || area(off) <= TOLERANCE.length) return null;
+  const path = wasteRight(toRim(onRim(off, line, name), side), off);
+  return { id: `trim-${flap}`, name, polygon: off, cut: { kind: 'path', path } };
+}
+
+/** A hinge that folds flat; when, is told once all are known. */
+const valley = (id: string, between: Hinge['between'], line: Segment<'sheet'>): Hinge => ({
+  id,
+  between,
+  line,
+  fold: 'valley',
+  angle: 180,
+  order: 0,
+});
+
+const FOLD_TIP = fold('fold-tip', 'Fold the tip of the closing flap back', ['s-tip'], { gluedTo: ['closing'] });
+const FOLDS: readonly AssemblyFold[] = [
+  fold('fold-side-1', 'Fold the first side flap over', ['s-side-1']),
+  fold('fold-side-2', 'Fold the second side flap over', ['s-side-2']),
+  fold('fold-bottom', 'Fold the bottom flap up onto the side flaps', ['s-bottom'], { gluedTo: ['side-1', 'side-2'] }),
+  fold('close', 'Fold the closing flap down', ['s-closing'], {
+    gluedTo: ['side-1', 'side-2', 'bottom'],
+    closes: true,
+  }),
+];
+const CLAIMS: readonly Claim[] = [
+  {
+    kind: 'laps',
+    pairs: [
+      ['bottom', 'side-1'],
+      ['bottom', 'side-2'],
+      ['closing', 'side-1'],
+      ['closing', 'side-2'],
+    ],
+  },
+  {
+    kind: 'facing',
+    pairs: [
+      ['side-1', 'side-2'],
+      ['bottom', 'closing'],
+    ],
+  },
+];
 
 /**
  * A pair of folds stands `W/2` from the middle, so a fold pulled out by `outward` widens the inside by twice that;
@@ -403,20 +448,7 @@ const reversed = (line: Segment<'sheet'>): Segment<'sheet'> => ({ from: line.to,
 const measurable = (depth: number, way: 'up' | 'nearest', { graduation }: Brief['making']): number =>
   roundTo(mm(Math.max(depth, 0) * Math.SQRT2), graduation, way) / Math.SQRT2;
 
-/** The part of a polygon on the left of a line. */
-function cutBack(polygon: Polygon<'sheet'>, line: Segment<'sheet'>): Polygon<'sheet'> {
-  const kept: Point<'sheet'>[] = [];
-  polygon.forEach((p, i) => {
-    const q = polygon[(i + 1) % polygon.length]!;
-    const [here, there] = [sideOf(line, p), sideOf(line, q)];
-    if (here >= -1e-9) kept.push(p);
-    if ((here > 1e-9 && there < -1e-9) || (here < -1e-9 && there > 1e-9)) {
-      const t = here / (here - there);
-      kept.push({ x: p.x + (q.x - p.x) * t, y: p.y + (q.y - p.y) * t });
-    }
-  });
-  return kept;
-}
+const cutBack = (polygon: Polygon<'sheet'>, line: Segment<'sheet'>): Polygon<'sheet'> => leftPart(polygon, line, 1e-9);
 
 /** The stretch of a line that runs along a part's rim. Throws `Undrawable` when the part ends short of it. */
 function onRim(polygon: Polygon<'sheet'>, line: Segment<'sheet'>, part: string): Segment<'sheet'> {

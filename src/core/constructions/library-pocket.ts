@@ -2,27 +2,10 @@ import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
-import {
-  built,
-  EASE,
-  fingerNotch,
-  fingerNotchOption,
-  NOTCH_CURES,
-  NOTCH_SCHOOLS,
-  notchWhenOption,
-  fold,
-  LEFT,
-  optionGrip,
-  refuse,
-  RIGHT,
-  roomGrip,
-  roundedFlap,
-  segment,
-  SLANT,
-  UP,
-  partCure,
-} from './building';
+import { built, EASE, fold, LEFT, optionGrip, refuse, RIGHT, roomGrip, segment, SLANT, UP, partCure } from './building';
+import { roundedFlap } from './closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
+import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from './finger-notch';
 import { choiceOption, lengthOption, openLengthOption } from './options';
 import { insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
 
@@ -37,8 +20,7 @@ const options = z.strictObject({
     { open: 'from what shows' },
   ),
   top: choiceOption('Top edge', 'Of the back, where the contents stand out.', ['straight', 'rounded']),
-  fingerNotch: fingerNotchOption(mm(0)),
-  notchWhen: notchWhenOption(),
+  ...notchOptions(mm(0)),
 });
 type Options = z.output<typeof options>;
 
@@ -184,10 +166,7 @@ export const libraryPocket: Construction<Options> = {
   purpose: 'A strip folded up into a pocket with a tall back: tags, tickets, bookmarks; any scrap serves.',
   options,
   ease: EASE.sliding,
-  idle: ({ pocketDepth, fingerNotch: notch }) => [
-    ...(pocketDepth === undefined ? [] : ['show']),
-    ...(notch > 0 ? [] : ['notchWhen']),
-  ],
+  idle: (options) => [...(options.pocketDepth === undefined ? [] : ['show']), ...idleNotch(options)],
   build,
   schools: [
     ...NOTCH_SCHOOLS,

@@ -4,7 +4,6 @@ import { inches, mm } from '../length';
 import { drawPiece, rect, ring, type Piece } from '../pattern';
 import {
   built,
-  cornerOption,
   DOWN,
   EASE,
   fold,
@@ -14,11 +13,11 @@ import {
   refuse,
   RIGHT,
   roomGrip,
-  roundedFlap,
   segment,
   SLANT,
   partCure,
 } from './building';
+import { cornerOption, closingFlap } from './closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption, yesNoOption } from './options';
 import { CLOSED, sizedInside, tooLarge } from './sizing';
@@ -88,17 +87,14 @@ function build(brief: Brief<Options>): BuildResult {
     [shoulder, hb + ft],
     [shoulder, hb + shoulder],
   );
-  const rounded = roundedFlap(closing, segment(0, hb, wb, hb), options.corner, 'closing', 'closing flap');
-  if (!rounded.ok) return refuse(rounded.refusal);
+  const flap = closingFlap('back', ft, closing, segment(0, hb, wb, hb), options.corner);
+  if (!flap.ok) return flap.refused;
   const back = drawPiece({
     name: 'back',
     blank: { width: mm(wb), height: mm(hb + ft) },
-    panels: [
-      { id: 'back', name: 'back', polygon: rect(0, 0, wb, hb) },
-      { id: 'closing', name: 'closing flap', polygon: rounded.polygon },
-    ],
-    folds: [{ id: 's-closing', between: ['back', 'closing'] }],
-    trims: rounded.trims,
+    panels: [{ id: 'back', name: 'back', polygon: rect(0, 0, wb, hb) }, ...flap.panels],
+    folds: flap.folds,
+    trims: flap.trims,
   });
   const lined = Math.min(LINED, ft / 2);
   const wl = wb - NARROWER - 2 * shoulder;

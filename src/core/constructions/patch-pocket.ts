@@ -6,11 +6,6 @@ import {
   built,
   DOWN,
   EASE,
-  fingerNotch,
-  fingerNotchOption,
-  NOTCH_CURES,
-  NOTCH_SCHOOLS,
-  notchWhenOption,
   fold,
   basePiece,
   LEFT,
@@ -23,6 +18,7 @@ import {
   partCure,
 } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
+import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from './finger-notch';
 import { choiceOption, lengthOption } from './options';
 import { OPEN, sizedInside, tooLarge } from './sizing';
 
@@ -30,8 +26,7 @@ const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the tabs on three sides.', inches(1 / 4), { over: 0 }),
   corners: choiceOption('Lower corners', 'How the corners between the tabs are cut away.', ['mitred', 'square']),
   seat: choiceOption('Seat', 'Tabs glued flat, or standing as a gusset.', ['flat', 'gusset']),
-  fingerNotch: fingerNotchOption(mm(0)),
-  notchWhen: notchWhenOption(),
+  ...notchOptions(mm(0)),
 });
 type Options = z.output<typeof options>;
 
@@ -124,7 +119,7 @@ export const patchPocket: Construction<Options> = {
   purpose: 'A pocket glued onto a page, a folder or a box lid, closed on three sides.',
   options,
   ease: EASE.sliding,
-  idle: ({ fingerNotch: notch }) => (notch > 0 ? [] : ['notchWhen']),
+  idle: idleNotch,
   build,
   schools: [
     ...NOTCH_SCHOOLS,

@@ -4,27 +4,22 @@ import { inches, mm, stepOf } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
 import {
   built,
-  cornerOption,
   DOWN,
   EASE,
-  fingerNotch,
-  fingerNotchOption,
-  NOTCH_CURES,
-  NOTCH_SCHOOLS,
-  notchWhenOption,
   fold,
   LEFT,
   optionGrip,
   refuse,
   RIGHT,
   roomGrip,
-  roundedFlap,
   segment,
   SLANT,
   UP,
   partCure,
 } from './building';
+import { cornerOption, idleWithFlap, closingFlap } from './closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
+import { fingerNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from './finger-notch';
 import { choiceOption, lengthOption } from './options';
 import { CLOSED, onMark, OPEN, sizedInside, tooLarge } from './sizing';
 
@@ -36,8 +31,7 @@ const options = z.strictObject({
     least: 0,
   }),
   corner: cornerOption(),
-  fingerNotch: fingerNotchOption(mm(0)),
-  notchWhen: notchWhenOption(),
+  ...notchOptions(mm(0)),
 });
 type Options = z.output<typeof options>;
 
@@ -77,9 +71,8 @@ function build(brief: Brief<Options>): BuildResult {
     [x2 - shoulder, y1 - shoulder],
     [x2, y1],
   );
-  const rounded =
-    ft > 0 ? roundedFlap(closing, segment(x1, y1, x2, y1), options.corner, 'closing', 'closing flap') : null;
-  if (rounded && !rounded.ok) return refuse(rounded.refusal);
+  const flap = closingFlap('front', ft, closing, segment(x1, y1, x2, y1), options.corner);
+  if (!flap.ok) return flap.refused;
   const piece = drawPiece({
     name: 'envelope',
     blank: sheet,
@@ -100,15 +93,15 @@ function build(brief: Brief<Options>): BuildResult {
         name: 'bottom flap',
         polygon: ring([x1, y2], [x2, y2], [x2 - slant, sheet.height], [x1 + slant, sheet.height]),
       },
-      ...(rounded ? [{ id: 'closing', name: 'closing flap', polygon: rounded.polygon }] : []),
+      ...flap.panels,
     ],
     folds: [
       { id: 's-side-1', between: ['front', 'side-1'] },
       { id: 's-side-2', between: ['front', 'side-2'] },
       { id: 's-bottom', between: ['front', 'bottom'] },
-      ...(rounded ? [{ id: 's-closing', between: ['front', 'closing'] as const }] : []),
+      ...flap.folds,
     ],
-    trims: rounded ? rounded.trims : [],
+    trims: flap.trims,
   });
   return built({
     ...PLAIN,
@@ -121,7 +114,7 @@ function build(brief: Brief<Options>): BuildResult {
       fold('fold-bottom', 'Fold the bottom flap up onto the side flaps', ['s-bottom'], {
         gluedTo: ['side-1', 'side-2'],
       }),
-      ...(rounded
+      ...(ft > 0
         ? [
             fold('close', 'Fold the closing flap down', ['s-closing'], {
               gluedTo: ['side-1', 'side-2'],
@@ -174,8 +167,7 @@ export const seamEnvelope: Construction<Options> = {
   purpose: 'Letters, vouchers, long cards: one rectangle, a seam down the back, any proportions.',
   options,
   ease: EASE.envelope,
-  idle: ({ closingFlap, fingerNotch: notch }) =>
-    closingFlap > 0 ? ['fingerNotch', 'notchWhen'] : ['corner', ...(notch > 0 ? [] : ['notchWhen'])],
+  idle: idleWithFlap,
   build,
   schools: [
     ...NOTCH_SCHOOLS,

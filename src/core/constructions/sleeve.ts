@@ -1,31 +1,16 @@
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect } from '../pattern';
-import {
-  built,
-  EASE,
-  fingerNotch,
-  fingerNotchOption,
-  NOTCH_CURES,
-  NOTCH_SCHOOLS,
-  notchWhenOption,
-  fold,
-  LEFT,
-  refuse,
-  RIGHT,
-  roomGrip,
-  segment,
-  UP,
-} from './building';
+import { built, EASE, fold, LEFT, refuse, RIGHT, roomGrip, segment, UP } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
+import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from './finger-notch';
 import { choiceOption, lengthOption } from './options';
 import { onMark, OPEN, sizedInside } from './sizing';
 
 const options = z.strictObject({
   fold: choiceOption('Folded', 'Once at the end, once along the side, or round into a tube.', ['end', 'side', 'tube']),
   lap: lengthOption('Lap of the tube', 'What one end covers of the other.', inches(1 / 2), { over: 0 }),
-  fingerNotch: fingerNotchOption(mm(0)),
-  notchWhen: notchWhenOption(),
+  ...notchOptions(mm(0)),
 });
 type Options = z.output<typeof options>;
 
@@ -129,10 +114,7 @@ export const sleeve: Construction<Options> = {
   purpose: 'A wrap folded once round a card or a stack, or a tube it slides out of.',
   options,
   ease: EASE.wrap,
-  idle: ({ fold: how, fingerNotch: notch }) => [
-    ...(how === 'tube' ? [] : ['lap']),
-    ...(notch > 0 ? [] : ['notchWhen']),
-  ],
+  idle: (options) => [...(options.fold === 'tube' ? [] : ['lap']), ...idleNotch(options)],
   build,
   schools: [
     ...NOTCH_SCHOOLS,

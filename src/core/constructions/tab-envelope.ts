@@ -2,28 +2,10 @@ import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
-import {
-  built,
-  cornerOption,
-  EASE,
-  fingerNotch,
-  fingerNotchOption,
-  NOTCH_CURES,
-  NOTCH_SCHOOLS,
-  notchWhenOption,
-  fold,
-  LEFT,
-  optionGrip,
-  refuse,
-  RIGHT,
-  roomGrip,
-  roundedFlap,
-  segment,
-  SLANT,
-  UP,
-  partCure,
-} from './building';
+import { built, EASE, fold, LEFT, optionGrip, refuse, RIGHT, roomGrip, segment, SLANT, UP, partCure } from './building';
+import { cornerOption, idleWithFlap, closingFlap } from './closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
+import { fingerNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from './finger-notch';
 import { choiceOption, lengthOption } from './options';
 import { CLOSED, OPEN, sizedInside, tooLarge } from './sizing';
 
@@ -35,8 +17,7 @@ const options = z.strictObject({
   closingFlap: lengthOption('Closing flap', 'Folded down over the front; 0 leaves it open.', inches(1), { least: 0 }),
   tabsOn: choiceOption('Tabs on', 'Which panel carries the side tabs.', ['front', 'back']),
   corner: cornerOption(),
-  fingerNotch: fingerNotchOption(mm(0)),
-  notchWhen: notchWhenOption(),
+  ...notchOptions(mm(0)),
 });
 type Options = z.output<typeof options>;
 
@@ -59,17 +40,16 @@ function build(brief: Brief<Options>): BuildResult {
   if (2 * g > W + TOLERANCE.length) return refuse(tooLarge('tab', 'side tab', g, blank ? blank.width / 4 : W / 2));
   // What the marks leave over on a given sheet lengthens the closing flap and widens the tabs.
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(f + H + ft) };
-  const flap = ft > 0 ? sheet.height - f - H : 0;
+  const deep = ft > 0 ? sheet.height - f - H : 0;
   const [x1, x2, y1, y2] = [g, g + W, f, f + H];
   const right = sheet.width;
   const tabs: [string, number, number] = tabsOn === 'front' ? ['front', 0, y1] : ['back', y1, y2];
   const [, t0, t1] = tabs;
   const s = Math.min(SLANT, g, (t1 - t0) / 4);
   // The flap keeps its full width: narrower, it would leave the drop of the front open at its ends.
-  const closing = rect(x1, y2, x2, y2 + flap);
-  const rounded =
-    flap > 0 ? roundedFlap(closing, segment(x1, y2, x2, y2), options.corner, 'closing', 'closing flap') : null;
-  if (rounded && !rounded.ok) return refuse(rounded.refusal);
+  const closing = rect(x1, y2, x2, y2 + deep);
+  const flap = closingFlap('back', deep, closing, segment(x1, y2, x2, y2), options.corner);
+  if (!flap.ok) return flap.refused;
   const piece = drawPiece({
     name: 'envelope',
     blank: sheet,
@@ -78,15 +58,15 @@ function build(brief: Brief<Options>): BuildResult {
       { id: 'front', name: 'front', polygon: rect(x1, 0, x2, y1) },
       { id: 'tab-1', name: 'left tab', polygon: ring([0, t0 + s], [x1, t0], [x1, t1], [0, t1 - s]) },
       { id: 'tab-2', name: 'right tab', polygon: ring([x2, t0], [right, t0 + s], [right, t1 - s], [x2, t1]) },
-      ...(rounded ? [{ id: 'closing', name: 'closing flap', polygon: rounded.polygon }] : []),
+      ...flap.panels,
     ],
     folds: [
       { id: 's-tab-1', between: [tabsOn, 'tab-1'] },
       { id: 's-tab-2', between: [tabsOn, 'tab-2'] },
       { id: 's-front', between: ['back', 'front'] },
-      ...(rounded ? [{ id: 's-closing', between: ['back', 'closing'] as const }] : []),
+      ...flap.folds,
     ],
-    trims: rounded ? rounded.trims : [],
+    trims: flap.trims,
   });
   const onFront = tabsOn === 'front';
   return built({
@@ -100,7 +80,7 @@ function build(brief: Brief<Options>): BuildResult {
         gluedTo: onFront ? ['back'] : ['tab-1', 'tab-2'],
         ...(onFront ? { glueWithin: [rect(0, 0, x1, y1), rect(x2, 0, right, y1)] } : {}),
       }),
-      ...(rounded
+      ...(deep > 0
         ? [
             fold('close', 'Fold the closing flap down over the front', ['s-closing'], {
               gluedTo: ['front'],
@@ -165,8 +145,7 @@ export const tabEnvelope: Construction<Options> = {
   purpose: 'A quick envelope from a strip: fold up, glue two tabs, close the flap.',
   options,
   ease: EASE.envelope,
-  idle: ({ closingFlap, fingerNotch: notch }) =>
-    closingFlap > 0 ? ['fingerNotch', 'notchWhen'] : ['corner', ...(notch > 0 ? [] : ['notchWhen'])],
+  idle: idleWithFlap,
   build,
   schools: [
     ...NOTCH_SCHOOLS,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lengthSchema, mm } from '../length';
+import { lengthSchema, mm, USUAL_CALIPER } from '../length';
 import { lineSchema, linesSchema, nameSchema } from '../text';
 import type { CutList, Layout, SheetKind } from './cut-list';
 
@@ -61,9 +61,6 @@ export interface StashChange {
   readonly taken: readonly { readonly paper: string; readonly count: number }[];
   readonly added: readonly StashPaper[];
 }
-
-/** Caliper of bought paper nobody told of, mm: as a 65 lb cover. Common practice, no source. */
-const USUAL_CALIPER = mm(0.25);
 
 /** A sheet that was bought for the cutting, as the stash would have it. */
 const bought = ({ name, width, height, directional }: SheetKind): KeptPaper => ({

@@ -1,5 +1,5 @@
 import { stashPaperSchema, type StashPaper } from '../cutting';
-import { caliperOf, parseLength, type Units } from '../length';
+import { caliperOf, parseLength, USUAL_CALIPER, type Units } from '../length';
 import { issuesOf } from '../plan';
 import { quoted } from '../text';
 import { cellOf, csv, guarded, length, reading, readTable, type Reading } from './csv';
@@ -55,9 +55,6 @@ export type StashLine =
  */
 export const readStashCsv = (text: string, units: Units): Reading<StashLine> =>
   reading(readTable(text, ['name', 'width', 'height'], 'the stash'), (row, line) => readLine(row, line, units));
-
-/** Caliper of a paper nobody weighed, mm: as a 65 lb cover. Common practice, no source. */
-const USUAL_CALIPER = 0.25;
 
 function readLine(row: Readonly<Record<string, unknown>>, line: number, units: Units): StashLine {
   const problems: string[] = [];

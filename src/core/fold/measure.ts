@@ -14,6 +14,7 @@ import {
   type Box,
   type Point,
   type Polygon,
+  centreOf,
 } from '../geometry';
 import { layerOf, type Layer, type Side, type Stack } from './stack';
 
@@ -114,8 +115,7 @@ export function thickestPile(stack: Stack, each: (piece: string) => number): num
 
 /** The middle of a convex polygon and points just inside its corners. */
 function probes(polygon: Polygon<'folded'>): Point<'folded'>[] {
-  const sum = polygon.reduce((a, p) => ({ x: a.x + p.x, y: a.y + p.y }), { x: 0, y: 0 });
-  const centre = { x: sum.x / polygon.length, y: sum.y / polygon.length };
+  const centre = centreOf(polygon);
   return [centre, ...polygon.map((p) => ({ x: p.x + (centre.x - p.x) * 0.01, y: p.y + (centre.y - p.y) * 0.01 }))];
 }
 

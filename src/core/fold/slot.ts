@@ -8,6 +8,7 @@ import {
   type Point,
   type Polygon,
   TOLERANCE,
+  centreOf,
 } from '../geometry';
 import { mm, type Mm } from '../length';
 import { hasPanel, layerOf, levelOf, type Layer, type Stack } from './stack';
@@ -44,11 +45,7 @@ export function aboveSlot(stack: Stack, cavity: FlatCavity): ReadonlySet<string>
 /** The mouth seen from outside: x along it, y into the pocket. */
 export function mouthView(stack: Stack, cavity: FlatCavity): View {
   const floor = layerOf(stack, cavity.floor);
-  const centre = floor.polygon.reduce(
-    (sum, p) => ({ x: sum.x + p.x / floor.polygon.length, y: sum.y + p.y / floor.polygon.length }),
-    { x: 0, y: 0 },
-  );
-  return viewAlong(apply(floor.map, cavity.mouth.from), apply(floor.map, cavity.mouth.to), centre);
+  return viewAlong(apply(floor.map, cavity.mouth.from), apply(floor.map, cavity.mouth.to), centreOf(floor.polygon));
 }
 
 /** How faces of a pile are looked at: mouth at the top, or the first piece as it lies where there is no mouth. */

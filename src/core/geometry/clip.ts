@@ -1,6 +1,6 @@
 import { TOLERANCE } from './tolerance';
 import ClipperLib from 'clipper-lib';
-import { anticlockwise, area, boxOf, boxesMeet, isConvex, type Polygon } from './polygon';
+import { anticlockwise, area, boxOf, boxesMeet, isConvex, leftPart, type Polygon } from './polygon';
 import { distance, type Frame, type Point } from './point';
 
 /** Clipper counts in whole numbers; one unit is 1e-5 mm. */
@@ -49,18 +49,18 @@ export function difference<F extends Frame>(subject: readonly Polygon<F>[], clip
 /** Quick answer to the commonest question, whether convex polygons cover the subject wholly; false when unsure. */
 function isHidden(subject: readonly Polygon[], covers: readonly Polygon[]): boolean {
   if (![...subject, ...covers].every((polygon) => isConvex(polygon))) return false;
-  let rest = subject.map((polygon) => [...anticlockwise(polygon)]);
+  let rest = subject.map((polygon) => anticlockwise(polygon));
   for (const cover of covers) {
     const ring = anticlockwise(cover);
     rest = rest.flatMap((piece) => {
-      const outside: Point[][] = [];
+      const outside: Polygon[] = [];
       let inside = piece;
       for (let i = 0; i < ring.length && inside.length > 0; i++) {
         const [from, to] = [ring[i]!, ring[(i + 1) % ring.length]!];
         if (distance(from, to) < 1e-9) continue;
-        const off = leftOf(inside, to, from);
+        const off = leftPart(inside, { from: to, to: from });
         if (off.length > 2 && area(off) > TOLERANCE.sliver) outside.push(off);
-        inside = leftOf(inside, from, to);
+        inside = leftPart(inside, { from, to });
       }
       return outside;
     });
@@ -69,30 +69,12 @@ function isHidden(subject: readonly Polygon[], covers: readonly Polygon[]): bool
   return false;
 }
 
-/** The part of a convex polygon on the left of a line (Sutherland and Hodgman's step). */
-function leftOf<F extends Frame>(polygon: readonly Point<F>[], from: Point, to: Point): Point<F>[] {
-  const length = distance(from, to);
-  const [dx, dy] = [(to.x - from.x) / length, (to.y - from.y) / length];
-  const side = (p: Point): number => dx * (p.y - from.y) - dy * (p.x - from.x);
-  const kept: Point<F>[] = [];
-  for (let j = 0; j < polygon.length; j++) {
-    const [p, q] = [polygon[j]!, polygon[(j + 1) % polygon.length]!];
-    const [here, there] = [side(p), side(q)];
-    if (here >= 0) kept.push(p);
-    if (here >= 0 !== there >= 0) {
-      const t = here / (here - there);
-      kept.push({ x: p.x + (q.x - p.x) * t, y: p.y + (q.y - p.y) * t });
-    }
-  }
-  return kept;
-}
-
 function convexIntersection<F extends Frame>(a: Polygon<F>, b: Polygon<F>): Polygon<F> {
-  let kept: Point<F>[] = [...anticlockwise(a)];
+  let kept = anticlockwise(a);
   const ring = anticlockwise(b);
   for (let i = 0; i < ring.length && kept.length > 0; i++) {
     const [from, to] = [ring[i]!, ring[(i + 1) % ring.length]!];
-    if (distance(from, to) > 1e-9) kept = leftOf(kept, from, to);
+    if (distance(from, to) > 1e-9) kept = leftPart(kept, { from, to });
   }
   return kept;
 }

@@ -59,6 +59,33 @@ export function contains<F extends Frame>(polygon: Polygon<F>, p: Point<F>): boo
   return inside;
 }
 
+/** The mean of a polygon's corners; inside it where it is convex. */
+export const centreOf = <F extends Frame>(polygon: Polygon<F>): Point<F> =>
+  polygon.reduce<Point<F>>((sum, p) => ({ x: sum.x + p.x / polygon.length, y: sum.y + p.y / polygon.length }), {
+    x: 0,
+    y: 0,
+  });
+
+/**
+ * The part of a convex polygon on the left of a line (Sutherland and Hodgman's step). A corner within `hair` (mm) of
+ * the line counts as on it: no corner is added beside it.
+ */
+export function leftPart<F extends Frame>(polygon: Polygon<F>, { from, to }: Segment<F>, hair = 0): Polygon<F> {
+  const along = direction(from, to);
+  const left = (p: Point<F>): number => along.x * (p.y - from.y) - along.y * (p.x - from.x);
+  const kept: Point<F>[] = [];
+  for (let i = 0; i < polygon.length; i++) {
+    const [p, q] = [polygon[i]!, polygon[(i + 1) % polygon.length]!];
+    const [here, there] = [left(p), left(q)];
+    if (here >= -hair) kept.push(p);
+    if ((here > hair && there < -hair) || (here < -hair && there > hair)) {
+      const t = here / (here - there);
+      kept.push({ x: p.x + (q.x - p.x) * t, y: p.y + (q.y - p.y) * t });
+    }
+  }
+  return kept;
+}
+
 /** How much of a segment runs inside a polygon, mm; what runs along the rim (within `hair` mm) does not count. */
 export function lengthInside<F extends Frame>(polygon: Polygon<F>, { from, to }: Segment<F>, hair = 1e-4): number {
   const length = distance(from, to);

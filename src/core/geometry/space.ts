@@ -19,6 +19,9 @@ export const plus3 = (a: Vec, b: Vec, times = 1): Vec => ({
   y: a.y + b.y * times,
   z: a.z + b.z * times,
 });
+/** The mean of points in space. */
+export const centre3 = (points: readonly Vec[]): Vec =>
+  points.reduce((sum, p) => plus3(sum, p, 1 / points.length), { x: 0, y: 0, z: 0 });
 export const minus3 = (a: Vec, b: Vec): Vec => ({ x: a.x - b.x, y: a.y - b.y, z: a.z - b.z });
 export const dot3 = (a: Vec, b: Vec): number => a.x * b.x + a.y * b.y + a.z * b.z;
 export const cross3 = (a: Vec, b: Vec): Vec => ({

@@ -28,5 +28,8 @@ export const USUAL_BULK = 1.3;
 /** Caliper of a paper of so many g/m², mm, at a bulk in cm³/g. */
 export const caliperOf = (grams: number, bulk: number = USUAL_BULK): Mm => mm((grams * bulk) / 1000);
 
+/** Caliper of a paper nobody measured or weighed, mm: a 65 lb cover or a good 200 g/m² card. Common practice, no source. */
+export const USUAL_CALIPER = mm(0.25);
+
 /** g/m² of a paper of that caliper, at a bulk in cm³/g. */
 export const gramsAt = (caliper: number, bulk: number = USUAL_BULK): number => (caliper * 1000) / bulk;

@@ -1,4 +1,4 @@
-import { direction, distance, dot, minus, sideOf, type Segment } from '../geometry';
+import { direction, distance, dot, sideOf, type Segment, middle } from '../geometry';
 import { mm, type Mm } from '../length';
 
 /** Scores this close to one direction run the same way, as the sine of the angle between them. */
@@ -35,9 +35,4 @@ function turn(a: Segment, b: Segment): number {
 
 /** How far apart two parallel scores lie, mm. */
 const apartOf = (a: Segment, b: Segment): number =>
-  distance(b.from, b.to) > distance(a.from, a.to) ? sideOf(b, middle(a)) : sideOf(a, middle(b));
-
-const middle = ({ from, to }: Segment): Segment['from'] => {
-  const half = minus(to, from);
-  return { x: from.x + half.x / 2, y: from.y + half.y / 2 };
-};
+  distance(b.from, b.to) > distance(a.from, a.to) ? sideOf(b, middle(a.from, a.to)) : sideOf(a, middle(b.from, b.to));

@@ -2,7 +2,7 @@ import { Alert, Button, Checkbox, Modal, Select } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
 import { z } from 'zod';
 import { stashPaperSchema, type StashPaper } from '@/core/cutting';
-import { inches, mm } from '@/core/length';
+import { inches, mm, USUAL_CALIPER } from '@/core/length';
 import { PAPERS } from '@/core/plan';
 import type { PaperRecord } from '@/data/db';
 import { addPaper, keepPaper, paperOf } from '@/data/stash';
@@ -26,7 +26,7 @@ const FRESH: StashPaper = {
   width: inches(12),
   height: inches(12),
   count: 1,
-  caliper: mm(0.25),
+  caliper: USUAL_CALIPER,
   sided: 2,
   directional: false,
   colour: '',

@@ -22,6 +22,7 @@ import {
   type Polygon,
   type Segment,
   type Vec,
+  centre3,
 } from '../../geometry';
 import type { Mm } from '../../length';
 import type { Panel, Piece } from '../../pattern';
@@ -244,7 +245,7 @@ function finish(
   const touches = pairs.flatMap(([i, k]): Touch[] => {
     const [a, b] = [leaves[i]!, leaves[k]!];
     if (!inOnePlane(a, b, slack) || overlap(a, b, slack).length === 0) return [];
-    const came = seenFrom(last[k]!.pose, middleOf(last[i]!)).z;
+    const came = seenFrom(last[k]!.pose, centre3(last[i]!.corners)).z;
     const told = step.joins?.find(({ panel, onto }) => panel === a.panel.id && onto === b.panel.id)?.face;
     const face = Math.abs(came) > slack.touch ? (came > 0 ? 'inside' : 'outside') : told;
     return face ? [{ panel: a.panel.id, onto: b.panel.id, face }] : [];
@@ -288,7 +289,7 @@ function pushed(
   const speed = (l: Leaf): Vec | null => {
     const motion = motions.find(({ moving }) => moving.has(l.panel.id));
     if (!motion) return null;
-    const spin = cross3(direction3(motion.line), minus3(middleOf(l), motion.line.from));
+    const spin = cross3(direction3(motion.line), minus3(centre3(l.corners), motion.line.from));
     return motion.angle > 0 ? spin : { x: -spin.x, y: -spin.y, z: -spin.z };
   };
   return before.touches.flatMap(({ panel, onto, face }): StandingProblem[] => {
@@ -329,9 +330,6 @@ function mostOff(corners: readonly Vec[], line: Line3): Vec {
   const off = (p: Vec): number => length3(cross3(along, minus3(p, line.from)));
   return corners.reduce((best, p) => (off(p) > off(best) ? p : best));
 }
-
-const middleOf = ({ corners }: Leaf): Vec =>
-  corners.reduce((sum, p) => plus3(sum, p, 1 / corners.length), { x: 0, y: 0, z: 0 });
 
 /** True when two panels lie in one plane: no corner stands further off it than touching paper may. */
 export const inOnePlane = (a: Leaf, b: Leaf, { touch }: Slack = EXACT): boolean =>

@@ -1,4 +1,4 @@
-import { cross3, dot3, plus3, seenFrom, type Point, type Vec, TOLERANCE } from '../../geometry';
+import { cross3, dot3, seenFrom, type Point, type Vec, TOLERANCE, centre3 } from '../../geometry';
 import type { Leaf, Touch } from './pose';
 
 /** A panel as it is drawn in a still picture. */
@@ -54,7 +54,7 @@ export function stillOf(leaves: readonly Leaf[], touches: readonly Touch[]): rea
   });
   const order: number[] = [];
   const done = new Set<number>();
-  const depth = seen.map((l) => dot3(middleOf(l), OUT));
+  const depth = seen.map((l) => dot3(centre3(l.corners), OUT));
   while (order.length < seen.length) {
     const rest = seen.map((_, i) => i).filter((i) => !done.has(i));
     const free = rest.filter((i) => [...behind[i]!].every((j) => done.has(j)));
@@ -109,6 +109,3 @@ function sideOfPlane(a: Leaf, b: Leaf): number {
   if (off.every((z) => z > -TOLERANCE.standing)) return 1;
   return off.every((z) => z < TOLERANCE.standing) ? -1 : 0;
 }
-
-const middleOf = ({ corners }: Leaf): Vec =>
-  corners.reduce((sum, p) => plus3(sum, p, 1 / corners.length), { x: 0, y: 0, z: 0 });

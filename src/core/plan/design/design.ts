@@ -9,7 +9,7 @@ import {
   type Ease,
   type OptionField,
 } from '../../constructions';
-import { GRADUATIONS, inches, lengthSchema, mm, type Graduation, type Mm } from '../../length';
+import { GRADUATIONS, inches, lengthSchema, mm, USUAL_CALIPER, type Graduation, type Mm } from '../../length';
 import { oneLine, quoted, shortened } from '../../text';
 import type { Blank } from '../../pattern';
 import {
@@ -23,9 +23,6 @@ import {
   type Decoration,
 } from './extras';
 import { COMMON_BOARD, kitSchema, planTool, toolSchema, type Kit, type Tool } from '../../tools';
-
-/** Caliper when the paper's is not known, mm: a 65 lb cover or a good 200 g/m² card. Common practice, no source. */
-const USUAL_CALIPER = 0.25;
 
 /** Most joins whose glue a design chooses one by one: no holder has nearly as many. */
 const MOST_JOINS = 60;

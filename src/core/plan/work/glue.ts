@@ -1,6 +1,16 @@
 import { claimsOf, type Facts } from '../../constructions';
 import type { Contact, FlatWork, Folded, Joint, StandingWork } from '../../fold';
-import { apply, area, difference, intersection, leastWidth, plainRings, type Polygon, TOLERANCE } from '../../geometry';
+import {
+  apply,
+  area,
+  difference,
+  intersection,
+  leastWidth,
+  plainRings,
+  type Polygon,
+  TOLERANCE,
+  centreOf,
+} from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
 import type { Design } from '../design/design';
 import type { Adhesive } from '../design/extras';
@@ -128,7 +138,7 @@ export function glueAdvice(made: Made, { adhesive }: Design): readonly GlueAdvic
 
 /** True when two areas lie edge to edge, or overlap: grown by a hair they share something. */
 function touches(a: Polygon<'sheet'>, b: Polygon<'sheet'>): boolean {
-  const centre = a.reduce((sum, p) => ({ x: sum.x + p.x / a.length, y: sum.y + p.y / a.length }), { x: 0, y: 0 });
+  const centre = centreOf(a);
   const grown = a.map((p) => apply<'sheet'>([1.01, 0, 0, 1.01, -0.01 * centre.x, -0.01 * centre.y], p));
   return intersection(grown, b).length > 0;
 }
