@@ -70,6 +70,82 @@ function handful(sizes: number, random: Iterator<number, never>): number[] {
     .map(([, i]) => i);
 }
 
+/** The search as it stands: the best answer, the patterns met so far, and what is proved. */
+class Standing {
+  readonly pool = new Pool();
+  readonly manners: readonly Manner[];
+  best: Answer;
+  lowerBound = 0;
+  proved = false;
+  private bestRating: ReturnType<typeof rating>;
+
+  constructor(readonly problem: Problem) {
+    this.manners = problem.free ? FREE_MANNERS : MANNERS;
+    this.best = { patterns: [], unplaced: problem.items.map(({ demand }) => demand) };
+    this.bestRating = rating(this.best, problem);
+  }
+  /** Everything has a place. */
+  get complete(): boolean {
+    return this.best.unplaced.every((n) => n === 0);
+  }
+  isBetter(answer: Answer): boolean {
+    return better(rating(answer, this.problem), this.bestRating);
+  }
+  offer(answer: Answer): void {
+    this.pool.addAll(answer.patterns);
+    if (!this.isBetter(answer)) return;
+    this.best = answer;
+    this.bestRating = rating(answer, this.problem);
+  }
+  now(doing: Doing): SearchState {
+    const { best: answer, lowerBound, proved, pool } = this;
+    return { doing, answer, lowerBound, proved, patterns: pool.size };
+  }
+}
+
+/** Sheets of one priority, made as few as can be; those of priorities settled already may not become more. */
+class Round {
+  readonly cost: readonly number[];
+  readonly rows: readonly Row[];
+  /** All stocks are of this priority. */
+  readonly isOnly: boolean;
+  private least = 0;
+
+  /**
+   * @param limits sheets of each priority settled before
+   * @param settled their number where it is proved, else null
+   */
+  constructor(
+    readonly standing: Standing,
+    readonly priority: number,
+    readonly limits: ReadonlyMap<number, number>,
+    private readonly settled: number | null,
+  ) {
+    const { problem } = standing;
+    this.cost = problem.stocks.map((stock) => (stock.priority === priority ? 1 : 0));
+    this.isOnly = problem.stocks.every((stock) => stock.priority === priority);
+    this.rows = rowsOf(problem, limits);
+  }
+  get used(): number {
+    return usedOf(this.standing.best.patterns, this.standing.problem, this.priority);
+  }
+  get done(): boolean {
+    return this.standing.complete && this.used <= this.least;
+  }
+  /** No answer has fewer sheets of this priority. */
+  raise(bound: number): void {
+    this.least = Math.max(this.least, Math.ceil(bound - HAIR));
+    if (this.settled !== null) this.standing.lowerBound = Math.max(this.standing.lowerBound, this.settled + this.least);
+  }
+  /** The best choice among patterns, in whole numbers; gives whether it is proved to be. */
+  choose(patterns: readonly Pattern[], solver: Solver, seconds: number): boolean {
+    const { standing, cost, limits } = this;
+    const chosen = wholeAnswer(standing.problem, patterns, cost, limits, standing.best, solver, seconds);
+    if (chosen) standing.offer(chosen.answer);
+    return chosen?.proved ?? false;
+  }
+}
+
 /**
  * Searches for the fewest sheets and proves it: a first answer by filling sheets in many manners; a lower bound and
  * good patterns by column generation, the patterns of cuts from edge to edge priced by dynamic programming; whole
@@ -83,48 +159,25 @@ export function* search(
   solver: Solver | null,
   patience: Patience,
 ): Generator<SearchState, SearchState> {
-  const { items, stocks, free } = problem;
-  const manners = free ? [...FREE_MANNERS] : MANNERS;
-  const pool = new Pool();
-  let best: Answer = { patterns: [], unplaced: items.map(({ demand }) => demand) };
-  let bestRating = rating(best, problem);
-  const offer = (answer: Answer): void => {
-    pool.addAll(answer.patterns);
-    const now = rating(answer, problem);
-    if (better(now, bestRating)) [best, bestRating] = [answer, now];
-  };
-  let lowerBound = 0;
-  let proved = false;
-  const complete = (): boolean => best.unplaced.every((n) => n === 0);
-  const standing = (doing: Doing): SearchState => ({ doing, answer: best, lowerBound, proved, patterns: pool.size });
-  const fillings = [
-    ...manners.map((manner) => ({ of: problem, manner })),
-    ...(free ? MANNERS.map((manner) => ({ of: { ...problem, free: false }, manner })) : []),
-  ];
-  for (const { of, manner } of fillings) {
-    const before = best;
-    offer(answerBy(of, largestFirst(items, manner.order), manner));
-    if (lowerBound === 0) lowerBound = simpleBound(problem, best);
-    // Of many sizes each manner takes a while: whoever waits has the first answer as soon as there is one.
-    if (best !== before) yield standing('first answer');
-  }
-  const simple = simpleBound(problem, best);
-  lowerBound = simple;
-  proved =
-    complete() &&
+  const { stocks, free } = problem;
+  const standing = new Standing(problem);
+  yield* firstAnswers(standing);
+  const simple = simpleBound(problem, standing.best);
+  standing.lowerBound = simple;
+  standing.proved =
+    standing.complete &&
     stocks.every(({ priority }) => priority === stocks[0]!.priority) &&
-    best.patterns.length <= lowerBound;
-  yield standing('first answer');
-  if (proved || !solver) return standing('first answer');
+    standing.best.patterns.length <= simple;
+  yield standing.now('first answer');
+  if (standing.proved || !solver) return standing.now('first answer');
   if (free) {
     // What can be cut from edge to edge can be cut freely as well; only its bound does not hold here.
     for (const { answer, doing } of search({ ...problem, free: false }, solver, patience)) {
-      offer(answer);
-      yield standing(doing);
+      standing.offer(answer);
+      yield standing.now(doing);
     }
   }
 
-  /** Sheets of priorities settled already may not become more. */
   const limits = new Map<number, number>();
   let settled = 0;
   let allProved = true;
@@ -133,109 +186,122 @@ export function* search(
   /** Every pattern there is; null when they are too many; undefined until they are asked for. */
   let every: readonly Pattern[] | null | undefined;
   for (const priority of prioritiesOf(problem).reverse()) {
-    const cost = stocks.map((stock) => (stock.priority === priority ? 1 : 0));
-    const rows = rowsOf(problem, limits);
-    const used = (): number => usedOf(best.patterns, problem, priority);
-    let least = 0;
-    const done = (): boolean => complete() && used() <= least;
-    const raise = (bound: number): void => {
-      least = Math.max(least, Math.ceil(bound - HAIR));
-      if (allProved) lowerBound = Math.max(lowerBound, settled + least);
-    };
-    if (stocks.every((stock) => stock.priority === priority)) raise(simple);
-
-    if (complete() && table && !done()) {
-      // Column generation: the linear relaxation over all patterns, new ones where the duals say they are worth it.
-      const master = new Growing(solver, rows);
-      let inMaster = 0;
-      const admit = (): void => {
-        for (const pattern of pool.from(inMaster)) master.add(columnOf(pattern, problem, cost[pattern.stock]!, limits));
-        inMaster = pool.size;
-      };
-      items.forEach((item, i) => master.add({ cost: 10 + item.demand, rows: [[i, 1]] }));
-      try {
-        for (let fresh = true, turn = 0; fresh && !done(); turn++) {
-          admit();
-          const { duals } = master.solve();
-          const worth = Array.from(items, (_, i) => Math.max(0, duals[i]!));
-          fresh = false;
-          const values = stocks.map((_, s) => table.solve(s, worth));
-          const bounds = values.map(({ bound }) => bound);
-          if (bounds.every(Number.isFinite)) raise(lagrangian(problem, worth, bounds, cost, limits, used()));
-          stocks.forEach((stock, s) => {
-            const limited = [...limits.keys()].indexOf(stock.priority);
-            const paid =
-              cost[s]! - duals[items.length + s]! - (limited < 0 ? 0 : duals[items.length + stocks.length + limited]!);
-            if (values[s]!.value <= paid + 1e-7) return;
-            const laid = table.laid(s);
-            if (pool.add({ stock: s, counts: countsOf(laid, items), laid })) fresh = true;
-          });
-          if (turn % 4 === 3) yield standing('lower bound');
-          if (pool.size > MOST_PATTERNS) break;
-        }
-      } finally {
-        master.dispose();
-      }
+    const round = new Round(standing, priority, new Map(limits), allProved ? settled : null);
+    if (round.isOnly) round.raise(simple);
+    if (standing.complete && table && !round.done) yield* columnGeneration(round, solver, table);
+    if (standing.complete && free && limits.size === 0 && round.isOnly && !round.done) {
+      round.raise(barBound(problem, solver));
+      yield standing.now('lower bound');
     }
-    if (complete() && free && limits.size === 0 && stocks.every((stock) => stock.priority === priority) && !done()) {
-      raise(barBound(problem, solver));
-      yield standing('lower bound');
+    if (!round.done) {
+      round.choose(standing.pool.all, solver, patience.solverSeconds);
+      yield standing.now('whole numbers');
     }
-
-    const choose = (patterns: readonly Pattern[]): boolean => {
-      const chosen = wholeAnswer(problem, patterns, cost, limits, best, solver, patience.solverSeconds);
-      if (chosen) offer(chosen.answer);
-      return chosen?.proved ?? false;
-    };
-    if (!done()) {
-      choose(pool.all);
-      yield standing('whole numbers');
-    }
-    if (!done() && !shuffledYet) {
+    if (!round.done && !shuffledYet) {
       shuffledYet = true;
-      const random = shuffled(20261125);
-      // Few sizes at a time: all of them together have too many parts to be gone through.
-      const whole = new Pool();
-      for (let n = 0; n < (items.length > SIZES_TOGETHER ? patience.handfuls : 1); n++) {
-        const some = handful(items.length, random);
-        for (const [s, stock] of stocks.entries())
-          whole.addAll(seamlessPatterns(stock, s, items, some, patience.parts));
-        if (n % 10 === 9) yield standing('better patterns');
-      }
-      const answer = withWhole(problem, whole.all, manners, solver, patience.solverSeconds);
-      if (answer) offer(answer);
-      pool.addAll(whole.all);
-      yield standing('whole numbers');
-      if (free && !done()) offer(aheadAnswer(problem, patience.steps / Math.max(1, best.patterns.length)));
-      for (let n = 0; n < patience.shuffles && !done() && pool.size < MOST_PATTERNS; n++) {
-        const weight = items.map(({ width, height }) => width * height * (0.5 + random.next().value));
-        const order = items.map((_, i) => i).sort((a, b) => weight[b]! - weight[a]!);
-        const answer = answerBy(problem, order, manners[n % manners.length]!);
-        if (better(rating(answer, problem), bestRating)) offer(answer);
-        else pool.addAll(answer.patterns.filter((pattern) => full(pattern, problem, best.patterns.length)));
-        if (n % 50 === 49) yield standing('better patterns');
-      }
-      if (!done()) {
-        choose(pool.all);
-        yield standing('whole numbers');
-      }
+      yield* betterPatterns(round, solver, patience);
     }
-    if (!done() && !free && every !== null) {
-      yield standing('every pattern');
+    if (!round.done && !free && every !== null) {
+      yield standing.now('every pattern');
       every ??= allPatterns(problem, patience.joins);
       if (every) {
-        pool.addAll(every);
-        if (choose(every) && complete()) raise(used());
-        yield standing('whole numbers');
+        standing.pool.addAll(every);
+        if (round.choose(every, solver, patience.solverSeconds) && standing.complete) round.raise(round.used);
+        yield standing.now('whole numbers');
       }
     }
-    limits.set(priority, used());
-    if (!done()) allProved = false;
-    settled += used();
+    limits.set(priority, round.used);
+    if (!round.done) allProved = false;
+    settled += round.used;
   }
-  proved = allProved && complete();
-  if (proved) lowerBound = Math.max(lowerBound, best.patterns.length);
-  return standing('whole numbers');
+  standing.proved = allProved && standing.complete;
+  if (standing.proved) standing.lowerBound = Math.max(standing.lowerBound, standing.best.patterns.length);
+  return standing.now('whole numbers');
+}
+
+/** Fills sheets in every manner there is. */
+function* firstAnswers(standing: Standing): Generator<SearchState, void> {
+  const { problem, manners } = standing;
+  const fillings = [
+    ...manners.map((manner) => ({ of: problem, manner })),
+    ...(problem.free ? MANNERS.map((manner) => ({ of: { ...problem, free: false }, manner })) : []),
+  ];
+  for (const { of, manner } of fillings) {
+    const before = standing.best;
+    standing.offer(answerBy(of, largestFirst(problem.items, manner.order), manner));
+    if (standing.lowerBound === 0) standing.lowerBound = simpleBound(problem, standing.best);
+    // Of many sizes each manner takes a while: whoever waits has the first answer as soon as there is one.
+    if (standing.best !== before) yield standing.now('first answer');
+  }
+}
+
+/** The linear relaxation over all patterns, new ones where the duals say they are worth it, and its bound. */
+function* columnGeneration(round: Round, solver: Solver, table: Pricing): Generator<SearchState, void> {
+  const { standing, cost, limits } = round;
+  const { problem, pool } = standing;
+  const { items, stocks } = problem;
+  const master = new Growing(solver, round.rows);
+  let inMaster = 0;
+  const admit = (): void => {
+    for (const pattern of pool.from(inMaster)) master.add(columnOf(pattern, problem, cost[pattern.stock]!, limits));
+    inMaster = pool.size;
+  };
+  items.forEach((item, i) => master.add({ cost: 10 + item.demand, rows: [[i, 1]] }));
+  try {
+    for (let fresh = true, turn = 0; fresh && !round.done; turn++) {
+      admit();
+      const { duals } = master.solve();
+      const worth = Array.from(items, (_, i) => Math.max(0, duals[i]!));
+      fresh = false;
+      const values = stocks.map((_, s) => table.solve(s, worth));
+      const bounds = values.map(({ bound }) => bound);
+      if (bounds.every(Number.isFinite)) round.raise(lagrangian(problem, worth, bounds, cost, limits, round.used));
+      stocks.forEach((stock, s) => {
+        const limited = [...limits.keys()].indexOf(stock.priority);
+        const paid =
+          cost[s]! - duals[items.length + s]! - (limited < 0 ? 0 : duals[items.length + stocks.length + limited]!);
+        if (values[s]!.value <= paid + 1e-7) return;
+        const laid = table.laid(s);
+        if (pool.add({ stock: s, counts: countsOf(laid, items), laid })) fresh = true;
+      });
+      if (turn % 4 === 3) yield standing.now('lower bound');
+      if (pool.size > MOST_PATTERNS) break;
+    }
+  } finally {
+    master.dispose();
+  }
+}
+
+/** Patterns that column generation does not come to: sheets filled wholly by a few sizes, and shuffled orders. */
+function* betterPatterns(round: Round, solver: Solver, patience: Patience): Generator<SearchState, void> {
+  const { standing } = round;
+  const { problem, pool, manners } = standing;
+  const { items, stocks, free } = problem;
+  const random = shuffled(20261125);
+  // Few sizes at a time: all of them together have too many parts to be gone through.
+  const whole = new Pool();
+  for (let n = 0; n < (items.length > SIZES_TOGETHER ? patience.handfuls : 1); n++) {
+    const some = handful(items.length, random);
+    for (const [s, stock] of stocks.entries()) whole.addAll(seamlessPatterns(stock, s, items, some, patience.parts));
+    if (n % 10 === 9) yield standing.now('better patterns');
+  }
+  const filled = withWhole(problem, whole.all, manners, solver, patience.solverSeconds);
+  if (filled) standing.offer(filled);
+  pool.addAll(whole.all);
+  yield standing.now('whole numbers');
+  if (free && !round.done)
+    standing.offer(aheadAnswer(problem, patience.steps / Math.max(1, standing.best.patterns.length)));
+  for (let n = 0; n < patience.shuffles && !round.done && pool.size < MOST_PATTERNS; n++) {
+    const weight = items.map(({ width, height }) => width * height * (0.5 + random.next().value));
+    const order = items.map((_, i) => i).sort((a, b) => weight[b]! - weight[a]!);
+    const answer = answerBy(problem, order, manners[n % manners.length]!);
+    if (standing.isBetter(answer)) standing.offer(answer);
+    else pool.addAll(answer.patterns.filter((pattern) => full(pattern, problem, standing.best.patterns.length)));
+    if (n % 50 === 49) yield standing.now('better patterns');
+  }
+  if (round.done) return;
+  round.choose(pool.all, solver, patience.solverSeconds);
+  yield standing.now('whole numbers');
 }
 
 /** Whether a sheet is about as full as all must be for one sheet less to do. */

@@ -1,0 +1,78 @@
+import { Alert, Button } from 'antd';
+import { paperSpent, type CutList, type KeptPaper, type Layout } from '@/core/cutting';
+import { PieceCosts } from './PieceCosts';
+import type { CuttingTable } from './useCuttingTable';
+import styles from './Cutting.module.css';
+
+interface LayoutFiguresProps {
+  readonly table: CuttingTable;
+  readonly list: CutList;
+  readonly layout: Layout;
+  /** Fewer sheets are still looked for. */
+  readonly running: boolean;
+  /** Finished pieces all of it makes; 0 where that means nothing. */
+  readonly copies: number;
+}
+
+/** How many sheets, how few there can be, how much of them is used and what they cost. */
+export function LayoutFigures({ table, list, layout, running, copies }: LayoutFiguresProps) {
+  const { record, stash, paperIds } = table;
+  const paperOf = (name: string): KeptPaper | undefined => stash.find(({ id }) => id === paperIds.get(name));
+  // Once it is cut the stash has changed, and what it cost stands there.
+  const spent = record.cut ? null : paperSpent(list, layout, paperOf);
+  const costs = spent && spent.cost > 0 ? spent : null;
+  return (
+    <>
+      <dl className={styles.figures}>
+        <div className={styles.hero}>
+          <dt>Sheets</dt>
+          <dd>{layout.sheetsUsed}</dd>
+        </div>
+        <div>
+          <dt>Fewest there can be</dt>
+          <dd>
+            {layout.optimal ? `${layout.lowerBound}, proved` : `${layout.lowerBound} or more`}
+            {running && !layout.optimal && '…'}
+          </dd>
+        </div>
+        <div>
+          <dt>Of the paper used</dt>
+          <dd>{Math.round(layout.yield * 100)} %</dd>
+        </div>
+        {costs && (
+          <div>
+            <dt>{copies > 0 ? 'Paper for one' : 'Paper costs'}</dt>
+            <dd>{(copies > 0 ? costs.cost / copies : costs.cost).toFixed(2)}</dd>
+          </div>
+        )}
+      </dl>
+      {costs && <PieceCosts each={costs.each} />}
+    </>
+  );
+}
+
+/** What finds no place, why, and what would give it one. */
+export function Unplaced({ table, layout }: Pick<LayoutFiguresProps, 'table' | 'layout'>) {
+  if (layout.unplaced.length === 0) return null;
+  return (
+    <Alert
+      type="warning"
+      showIcon
+      title="Not everything finds a place"
+      description={
+        <>
+          {layout.unplaced.map(({ piece, quantity, why }) => (
+            <div key={piece}>
+              {quantity} × {piece}: {why}
+            </div>
+          ))}
+          <Button
+            onClick={() => table.save({ bought: [...new Set([...table.bought, '12in'])], papers: [...table.chosen] })}
+          >
+            Buy 12 in squares for the rest
+          </Button>
+        </>
+      }
+    />
+  );
+}

@@ -1,0 +1,50 @@
+import { DownloadOutlined } from '@ant-design/icons';
+import { Button, Dropdown } from 'antd';
+import { useRef } from 'react';
+import type { CutList, Layout } from '@/core/cutting';
+import { download, fileName } from '../parts/download';
+import { useTell } from '../parts/useTell';
+
+interface TakeAlongProps {
+  readonly list: CutList;
+  readonly layout: Layout;
+  readonly title: string;
+}
+
+/** Files of a layout to take along. */
+export function TakeAlong({ list, layout, title }: TakeAlongProps) {
+  const { failed } = useTell();
+  const button = useRef<HTMLButtonElement>(null);
+  const write = async (kind: string): Promise<void> => {
+    const { cutsCsv, layoutCsv, layoutDxf, layoutSvg } = await import('@/core/files/layout-files');
+    const name = `${title} cutting`;
+    if (kind === 'svg') download(fileName(name, 'svg'), 'image/svg+xml', layoutSvg(list, layout, title));
+    if (kind === 'dxf') download(fileName(name, 'dxf'), 'image/vnd.dxf', layoutDxf(list, layout));
+    if (kind === 'pieces') download(fileName(name, 'csv'), 'text/csv;charset=utf-8', layoutCsv(layout));
+    if (kind === 'cuts') download(fileName(`${name} order`, 'csv'), 'text/csv;charset=utf-8', cutsCsv(list, layout));
+    if (kind === 'json') download(fileName(name, 'json'), 'application/json', `${JSON.stringify(layout, null, 2)}\n`);
+  };
+  return (
+    <Dropdown
+      trigger={['click']}
+      autoFocus
+      menu={{
+        items: [
+          { key: 'svg', label: 'Sheets as drawing (SVG)' },
+          { key: 'dxf', label: 'Sheets for a cutting machine (DXF)' },
+          { key: 'pieces', label: 'Pieces as a table (CSV)' },
+          { key: 'cuts', label: 'Cuts in order as a table (CSV)', disabled: list.cutter === 'free' },
+          { key: 'json', label: 'Layout (JSON)' },
+        ],
+        onClick: ({ key }) => {
+          void write(key).catch(failed('It could not be written'));
+          setTimeout(() => button.current?.focus());
+        },
+      }}
+    >
+      <Button ref={button} size="large" icon={<DownloadOutlined />}>
+        Take it along
+      </Button>
+    </Dropdown>
+  );
+}
