@@ -5,8 +5,8 @@ import { Button, Checkbox, Segmented } from 'antd';
 import { useRef } from 'react';
 import { foldedBox } from '@/core/fold';
 import type { Point } from '@/core/geometry';
-import { mm, roundTo, stepOf, type Mm } from '@/core/length';
-import { blankPolygon, outlineOf } from '@/core/pattern';
+import { mm, roundTo, stepOf, type Graduation, type Mm } from '@/core/length';
+import { blankPolygon, outlineOf, type Blank } from '@/core/pattern';
 import {
   basePieces,
   onPaper,
@@ -25,13 +25,60 @@ import { useSize } from '../draw/useSize';
 import { useReading } from '../parts/Reading';
 import styles from './PaperView.module.css';
 
+type Change = (change: DesignChange, key: string) => void;
+
 interface PaperViewProps {
   readonly made: Made;
   readonly design: Design;
-  readonly onChange: (change: DesignChange, key: string) => void;
+  readonly onChange: Change;
   /** The same while something is dragged: shown once it is planned. */
-  readonly onPull: (change: DesignChange, key: string) => void;
+  readonly onPull: Change;
 }
+
+type Paper = Design['paper'];
+type Place = NonNullable<Paper['window']>;
+/** How far something is moved or made larger, mm. */
+type By = readonly [x: number, y: number];
+const NOT: By = [0, 0];
+
+/** The sheet that is cut, as large as told or as the blank, and the blank as it lies on it. */
+function sheetFor({ turn, width, height }: Paper, blank: Blank): { readonly sheet: Blank; readonly turned: Blank } {
+  const turned = turn % 2 === 0 ? blank : { width: blank.height, height: blank.width };
+  return { turned, sheet: { width: width ?? turned.width, height: height ?? turned.height } };
+}
+
+/** Where the blank and the place to mind come to lie when they are moved: on a mark, and on the sheet. */
+function movesOn(paper: Paper, blank: Blank, graduation: Graduation) {
+  const { sheet, turned } = sheetFor(paper, blank);
+  const snap = (value: number, most: number): Mm =>
+    mm(Math.min(Math.max(0, roundTo(mm(Math.max(0, value)), graduation, 'nearest')), Math.max(0, most)));
+  const side = (value: number, most: number): Mm => mm(Math.max(SMALLEST, snap(value, most)));
+  return {
+    blank: (from: Point, [dx, dy]: By): Paper => ({
+      ...paper,
+      at: { x: snap(from.x + dx, sheet.width - turned.width), y: snap(from.y + dy, sheet.height - turned.height) },
+    }),
+    place: (from: Place, [dx, dy]: By, [wider, higher]: By): Paper => {
+      const width = side(from.width + wider, sheet.width);
+      const height = side(from.height + higher, sheet.height);
+      const [x, y] = [snap(from.x + dx, sheet.width - width), snap(from.y + dy, sheet.height - height)];
+      return { ...paper, window: { keep: from.keep, x, y, width, height } };
+    },
+    /** A place to begin with, about the middle. */
+    first: (): Paper => ({
+      ...paper,
+      window: {
+        x: snap(sheet.width * 0.35, sheet.width),
+        y: snap(sheet.height * 0.35, sheet.height),
+        width: side(sheet.width * 0.3, sheet.width),
+        height: side(sheet.height * 0.3, sheet.height),
+        keep: 'show',
+      },
+    }),
+  };
+}
+/** Least side of a place to mind, mm. */
+const SMALLEST = 5;
 
 /**
  * The blank on the paper it is cut from: dragged to where the front should fall, turned so that it reads upright, and
@@ -42,69 +89,24 @@ export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const { paper } = design;
-  const { piece } = made.pieces[0];
-  const { blank } = piece;
-  const turned = paper.turn % 2 === 0 ? blank : { width: blank.height, height: blank.width };
-  const sheet = {
-    width: paper.width ?? turned.width,
-    height: paper.height ?? turned.height,
-  };
-  const at0 = paper.at ?? { x: 0, y: 0 };
+  const { blank } = made.pieces[0].piece;
+  const { sheet, turned } = sheetFor(paper, blank);
+  const moves = movesOn(paper, blank, graduation);
+  const from = paper.at ?? { x: 0, y: 0 };
   const room = {
-    width: Math.max(sheet.width, at0.x + turned.width),
-    height: Math.max(sheet.height, at0.y + turned.height),
+    width: Math.max(sheet.width, from.x + turned.width),
+    height: Math.max(sheet.height, from.y + turned.height),
   };
   const box = size ?? { width: 600, height: 480 };
   const scale = Math.min((box.width - 40) / room.width, (box.height - 40) / room.height);
   const [left, bottom] = [(box.width - room.width * scale) / 2, (box.height + room.height * scale) / 2];
   const at = (p: Point): readonly [number, number] => [left + p.x * scale, bottom - p.y * scale];
-  const lay = (p: Point<'sheet'>): Point<'sheet'> => onPaper(paper, blank, p);
   const step = stepOf(graduation) || 1;
-  const snap = (value: number, most: number): Mm =>
-    mm(Math.min(Math.max(0, roundTo(mm(Math.max(0, value)), graduation, 'nearest')), Math.max(0, most)));
-  const move = (to: typeof onChange, from: Point, dx: number, dy: number): void =>
-    to(
-      {
-        paper: {
-          ...paper,
-          at: { x: snap(from.x + dx, sheet.width - turned.width), y: snap(from.y + dy, sheet.height - turned.height) },
-        },
-      },
-      'paper-at',
-    );
+  const start = useRef({ at: from as Point, window: paper.window });
+  const begin = (): void => void (start.current = { at: from, window: paper.window });
+  const blankTo = (to: Change, paperThen: Paper): void => to({ paper: paperThen }, 'paper-at');
+  const placeTo = (to: Change, paperThen: Paper): void => to({ paper: paperThen }, 'paper-window');
   const { window } = paper;
-  const moveWindow = (
-    to: typeof onChange,
-    from: NonNullable<typeof window>,
-    [dx, dy]: readonly [number, number],
-    [wider, higher]: readonly [number, number] = [0, 0],
-  ): void => {
-    const width = mm(Math.max(5, snap(from.width + wider, sheet.width)));
-    const height = mm(Math.max(5, snap(from.height + higher, sheet.height)));
-    to(
-      {
-        paper: {
-          ...paper,
-          window: {
-            keep: from.keep,
-            x: snap(from.x + dx, sheet.width - width),
-            y: snap(from.y + dy, sheet.height - height),
-            width,
-            height,
-          },
-        },
-      },
-      'paper-window',
-    );
-  };
-  const front = printMap(made, design)[0];
-  const shown = front && piece.panels.find(({ id }) => id === front.panel);
-  const landed = windowOnFront(made, design);
-  const stack = ownPaper(made.folded.finished, made.built);
-  const view = viewOf(made.built, stack);
-  const faceBox = foldedBox(stack, view);
-  const small = Math.min(170 / (faceBox.maxX - faceBox.minX), 150 / (faceBox.maxY - faceBox.minY));
-  const start = useRef<{ at: Point; window: typeof window }>({ at: at0, window });
   return (
     <div className={styles.paper}>
       <div ref={frame} className={styles.frame}>
@@ -115,54 +117,15 @@ export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
             role="group"
             aria-label={`The paper, ${say(sheet.width)} by ${say(sheet.height)}`}
           >
-            <rect
-              x={at({ x: 0, y: sheet.height })[0]}
-              y={at({ x: 0, y: sheet.height })[1]}
-              width={sheet.width * scale}
-              height={sheet.height * scale}
-              className={styles.sheet}
-            />
-            {paper.directional && (
-              <g
-                className={styles.arrow}
-                transform={`translate(${at({ x: sheet.width, y: sheet.height })[0] - 42} ${at({ x: 0, y: sheet.height })[1] + 30})`}
-              >
-                <path d="M0 14V-14M-7 -6 0 -15 7 -6" />
-                <text y="32" textAnchor="middle">
-                  print’s top
-                </text>
-              </g>
-            )}
-            <path d={ringsPath([blankPolygon(blank).map(lay)], at)} className={styles.blank} />
-            <path
-              d={ringsPath(
-                outlineOf(piece).map((ring) => ring.map(lay)),
-                at,
-              )}
-              className={styles.outline}
-            />
-            {shown && <path d={ringsPath([shown.polygon.map(lay)], at)} className={styles.front} />}
-            {piece.hinges.map((hinge) => {
-              const [[x1, y1], [x2, y2]] = [at(lay(hinge.line.from)), at(lay(hinge.line.to))];
-              return <line key={hinge.id} x1={x1} y1={y1} x2={x2} y2={y2} className={styles.score} />;
-            })}
-            {window && (
-              <rect
-                x={at({ x: window.x, y: window.y + window.height })[0]}
-                y={at({ x: window.x, y: window.y + window.height })[1]}
-                width={window.width * scale}
-                height={window.height * scale}
-                className={styles.window}
-              />
-            )}
+            <BlankOnPaper made={made} design={design} at={at} scale={scale} />
             <Grab
-              at={at(lay({ x: blank.width / 2, y: blank.height / 2 }))}
+              at={at(onPaper(paper, blank, { x: blank.width / 2, y: blank.height / 2 }))}
               label="The blank: move it on the paper"
-              text={`${say(at0.x)} from the left, ${say(at0.y)} from the near edge`}
-              value={at0.x}
-              onStart={() => void (start.current = { at: at0, window })}
-              onDrag={(dx, dy) => move(onPull, start.current.at, dx / scale, -dy / scale)}
-              onStep={(dx, dy) => move(onChange, at0, dx * step, dy * step)}
+              text={`${say(from.x)} from the left, ${say(from.y)} from the near edge`}
+              value={from.x}
+              onStart={begin}
+              onDrag={(dx, dy) => blankTo(onPull, moves.blank(start.current.at, [dx / scale, -dy / scale]))}
+              onStep={(dx, dy) => blankTo(onChange, moves.blank(from, [dx * step, dy * step]))}
             />
             {window && (
               <>
@@ -171,9 +134,11 @@ export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
                   label="The window: move it on the paper"
                   text={`${say(window.x)} from the left, ${say(window.y)} from the near edge`}
                   value={window.x}
-                  onStart={() => void (start.current = { at: at0, window })}
-                  onDrag={(dx, dy) => moveWindow(onPull, start.current.window!, [dx / scale, -dy / scale])}
-                  onStep={(dx, dy) => moveWindow(onChange, window, [dx * step, dy * step])}
+                  onStart={begin}
+                  onDrag={(dx, dy) =>
+                    placeTo(onPull, moves.place(start.current.window!, [dx / scale, -dy / scale], NOT))
+                  }
+                  onStep={(dx, dy) => placeTo(onChange, moves.place(window, [dx * step, dy * step], NOT))}
                 />
                 <Grab
                   at={at({ x: window.x + window.width, y: window.y + window.height })}
@@ -181,9 +146,11 @@ export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
                   text={`${say(window.width)} by ${say(window.height)}`}
                   value={window.width}
                   corner
-                  onStart={() => void (start.current = { at: at0, window })}
-                  onDrag={(dx, dy) => moveWindow(onPull, start.current.window!, [0, 0], [dx / scale, -dy / scale])}
-                  onStep={(dx, dy) => moveWindow(onChange, window, [0, 0], [dx * step, dy * step])}
+                  onStart={begin}
+                  onDrag={(dx, dy) =>
+                    placeTo(onPull, moves.place(start.current.window!, NOT, [dx / scale, -dy / scale]))
+                  }
+                  onStep={(dx, dy) => placeTo(onChange, moves.place(window, NOT, [dx * step, dy * step]))}
                 />
               </>
             )}
@@ -199,25 +166,7 @@ export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
         </Button>
         <Checkbox
           checked={window !== undefined}
-          onChange={(event) =>
-            onChange(
-              {
-                paper: {
-                  ...paper,
-                  window: event.target.checked
-                    ? {
-                        x: snap(sheet.width * 0.35, sheet.width),
-                        y: snap(sheet.height * 0.35, sheet.height),
-                        width: mm(Math.max(5, snap(sheet.width * 0.3, sheet.width))),
-                        height: mm(Math.max(5, snap(sheet.height * 0.3, sheet.height))),
-                        keep: 'show',
-                      }
-                    : undefined,
-                },
-              },
-              'paper-window',
-            )
-          }
+          onChange={({ target }) => placeTo(onChange, target.checked ? moves.first() : { ...paper, window: undefined })}
         >
           A place to mind
         </Checkbox>
@@ -229,38 +178,108 @@ export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
               { value: 'show', label: 'Show it' },
               { value: 'avoid', label: 'Avoid it' },
             ]}
-            onChange={(keep) => onChange({ paper: { ...paper, window: { ...window, keep } } }, 'paper-window')}
+            onChange={(keep) => placeTo(onChange, { ...paper, window: { ...window, keep } })}
           />
         )}
-        <figure className={styles.result}>
-          <svg
-            width={(faceBox.maxX - faceBox.minX) * small + 4}
-            height={(faceBox.maxY - faceBox.minY) * small + 4}
-            role="img"
-            aria-label={`The finished front${landed ? `, with ${Math.round(landed.share * 100)} % of the window on it` : ''}`}
-          >
-            <FoldedFace
-              stack={stack}
-              view={view}
-              face={made.built.front}
-              scale={small}
-              x={2}
-              y={2}
-              arrows={paper.directional ? paper.turn : null}
-              window={landed?.region}
-              given={basePieces(made.built)}
-            />
-          </svg>
-          <figcaption>
-            The finished front
-            {landed && window?.keep === 'show' && <span>{Math.round(landed.share * 100)} % of the window shows</span>}
-            {landed && window?.keep === 'avoid' && (
-              <span>{landed.onBlank > 0.001 ? 'it lies on the blank' : 'it stays outside'}</span>
-            )}
-          </figcaption>
-        </figure>
+        <FinishedFront made={made} design={design} />
         {paper.width === undefined && <p>Choose a paper size to see the whole sheet.</p>}
       </div>
     </div>
+  );
+}
+
+interface BlankOnPaperProps {
+  readonly made: Made;
+  readonly design: Design;
+  readonly at: (p: Point) => readonly [number, number];
+  readonly scale: number;
+}
+
+/** The paper, and on it the blank with its folds, the panel that becomes the front, and the place to mind. */
+function BlankOnPaper({ made, design, at, scale }: BlankOnPaperProps) {
+  const { paper } = design;
+  const { piece } = made.pieces[0];
+  const { sheet } = sheetFor(paper, piece.blank);
+  const lay = (p: Point<'sheet'>): Point<'sheet'> => onPaper(paper, piece.blank, p);
+  const front = printMap(made, design)[0];
+  const shown = front && piece.panels.find(({ id }) => id === front.panel);
+  const { window } = paper;
+  const [x0, y0] = at({ x: 0, y: sheet.height });
+  return (
+    <>
+      <rect x={x0} y={y0} width={sheet.width * scale} height={sheet.height * scale} className={styles.sheet} />
+      {paper.directional && (
+        <g
+          className={styles.arrow}
+          transform={`translate(${at({ x: sheet.width, y: sheet.height })[0] - 42} ${y0 + 30})`}
+        >
+          <path d="M0 14V-14M-7 -6 0 -15 7 -6" />
+          <text y="32" textAnchor="middle">
+            print’s top
+          </text>
+        </g>
+      )}
+      <path d={ringsPath([blankPolygon(piece.blank).map(lay)], at)} className={styles.blank} />
+      <path
+        d={ringsPath(
+          outlineOf(piece).map((ring) => ring.map(lay)),
+          at,
+        )}
+        className={styles.outline}
+      />
+      {shown && <path d={ringsPath([shown.polygon.map(lay)], at)} className={styles.front} />}
+      {piece.hinges.map((hinge) => {
+        const [[x1, y1], [x2, y2]] = [at(lay(hinge.line.from)), at(lay(hinge.line.to))];
+        return <line key={hinge.id} x1={x1} y1={y1} x2={x2} y2={y2} className={styles.score} />;
+      })}
+      {window && (
+        <rect
+          x={at({ x: window.x, y: window.y + window.height })[0]}
+          y={at({ x: window.x, y: window.y + window.height })[1]}
+          width={window.width * scale}
+          height={window.height * scale}
+          className={styles.window}
+        />
+      )}
+    </>
+  );
+}
+
+/** The finished front small, with what of the place to mind comes to lie on it. */
+function FinishedFront({ made, design }: Pick<PaperViewProps, 'made' | 'design'>) {
+  const { window, directional, turn } = design.paper;
+  const landed = windowOnFront(made, design);
+  const stack = ownPaper(made.folded.finished, made.built);
+  const view = viewOf(made.built, stack);
+  const face = foldedBox(stack, view);
+  const small = Math.min(170 / (face.maxX - face.minX), 150 / (face.maxY - face.minY));
+  return (
+    <figure className={styles.result}>
+      <svg
+        width={(face.maxX - face.minX) * small + 4}
+        height={(face.maxY - face.minY) * small + 4}
+        role="img"
+        aria-label={`The finished front${landed ? `, with ${Math.round(landed.share * 100)} % of the window on it` : ''}`}
+      >
+        <FoldedFace
+          stack={stack}
+          view={view}
+          face={made.built.front}
+          scale={small}
+          x={2}
+          y={2}
+          arrows={directional ? turn : null}
+          window={landed?.region}
+          given={basePieces(made.built)}
+        />
+      </svg>
+      <figcaption>
+        The finished front
+        {landed && window?.keep === 'show' && <span>{Math.round(landed.share * 100)} % of the window shows</span>}
+        {landed && window?.keep === 'avoid' && (
+          <span>{landed.onBlank > 0.001 ? 'it lies on the blank' : 'it stays outside'}</span>
+        )}
+      </figcaption>
+    </figure>
   );
 }
