@@ -18,7 +18,11 @@ let opened: Stills | null = null;
 function stills(): EntityTable<Still, 'key'> {
   if (!opened) {
     const database = new Dexie('tuck-fold-stills') as Stills;
-    database.version(1).stores({ stills: '&key, at' });
+    // Raised whenever a card is drawn of other parts than before: an older one would be read as what it is not.
+    database
+      .version(2)
+      .stores({ stills: '&key, at' })
+      .upgrade((change) => change.table('stills').clear());
     opened = database;
   }
   return opened.stills;

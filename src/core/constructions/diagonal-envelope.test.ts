@@ -86,7 +86,7 @@ describe('openings', () => {
       const m = made({ contents: { width: inches(width), height: inches(height) }, options: { opening } });
       expect((m.built.cavities[0] as FlatCavity).acrossMouth).toBe(across);
       expect(m.fit).toMatchObject({ insert: null, seat: null });
-      expect(layerOf(m.folded.finished, 'closing').up).toBe('B');
+      expect(layerOf(m.folded.finished, 'closing').up).toBe('outside');
       // The last fold lies on top of everything.
       expect(m.folded.finished.layers.at(-1)!.panel).toBe('closing');
     },

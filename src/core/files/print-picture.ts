@@ -20,7 +20,7 @@ export function printPicture(made: Made): readonly PrintShape[] {
   if (picture.kind === 'still')
     return picture.faces.map(({ points, side, light }) => ({
       rings: [points],
-      shade: (side === 'A' ? 1 : OUTSIDE) * (1 - (1 - light) * SHADOW),
+      shade: (side === 'inside' ? 1 : OUTSIDE) * (1 - (1 - light) * SHADOW),
     }));
   const { stack, view, front } = picture;
   const box = foldedBox(stack, view);
@@ -30,5 +30,5 @@ export function printPicture(made: Made): readonly PrintShape[] {
   };
   return [...visibleFrom(stack, front, view)]
     .reverse()
-    .map(({ region, side }) => ({ rings: region.map((ring) => ring.map(at)), shade: side === 'A' ? 1 : OUTSIDE }));
+    .map(({ region, side }) => ({ rings: region.map((ring) => ring.map(at)), shade: side === 'inside' ? 1 : OUTSIDE }));
 }

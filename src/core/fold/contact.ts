@@ -1,5 +1,5 @@
 import { anticlockwise, applyAll, difference, invert, plainRings, sharedRegion, type Polygon } from '../geometry';
-import { layerOf, levelOf, type Stack } from './stack';
+import { layerOf, levelOf, type Side, type Stack } from './stack';
 
 /** Where one panel lies face to face with another: on the flat sheet of the first. */
 export interface Contact {
@@ -7,7 +7,7 @@ export interface Contact {
   /** The panel it meets, or null where there is nothing but the table, or air. */
   readonly onto: string | null;
   /** The face of `panel` that lies there. */
-  readonly side: 'inside' | 'outside';
+  readonly side: Side;
   readonly polygons: readonly Polygon<'sheet'>[];
 }
 
@@ -18,7 +18,7 @@ export interface Contact {
 export function contactsOf(stack: Stack, panel: string, where: 'under' | 'over'): readonly Contact[] {
   const level = levelOf(stack, panel);
   const { map, polygon, up } = layerOf(stack, panel);
-  const side = (up === 'B') === (where === 'under') ? 'inside' : 'outside';
+  const side = (up === 'outside') === (where === 'under') ? 'inside' : 'outside';
   const back = invert(map);
   const onSheet = (region: readonly Polygon<'folded'>[]): Polygon<'sheet'>[] =>
     plainRings(region).map((ring) => anticlockwise(applyAll<'sheet'>(back, ring)));

@@ -86,15 +86,15 @@ describe('folding', () => {
     const { stack, problems } = foldOver(flatStack(strip), folds[0]);
     expect(problems).toEqual([]);
     expect(levelOf(stack, 'left')).toBe(2);
-    expect(layerOf(stack, 'left').up).toBe('B');
+    expect(layerOf(stack, 'left').up).toBe('outside');
     expect(Math.max(...layerOf(stack, 'left').polygon.map((p) => p.x))).toBeCloseTo(80, 9);
   });
 
-  test('a mountain goes underneath, and a valley under a panel that already shows side B goes underneath too', () => {
+  test('a mountain goes underneath, and a valley under a panel that already shows its outside goes underneath too', () => {
     const mountain = piece([...strip.panels], [hinge('h-left', 'middle', 'left', 40, 0, 40, 60, 'mountain')]);
     expect(levelOf(foldOver(flatStack(mountain), folds[0]).stack, 'left')).toBe(0);
     const whole = foldOver(flatStack(strip), { id: 'over', hinges: ['h-right'], moving: ['middle', 'left'] }).stack;
-    expect(layerOf(whole, 'middle').up).toBe('B');
+    expect(layerOf(whole, 'middle').up).toBe('outside');
     expect(levelOf(foldOver(whole, folds[0]).stack, 'left')).toBe(0);
   });
 
@@ -215,11 +215,11 @@ test('what shows: outside faces on both sides, with the sheet’s up turned as t
   const { finished } = assemble([strip], folds);
   const view = mouthView(finished, tube);
   const front = visibleFrom(finished, 'below', view);
-  expect(front.map((v) => [v.panel, v.side])).toEqual([['middle', 'B']]);
+  expect(front.map((v) => [v.panel, v.side])).toEqual([['middle', 'outside']]);
   const back = visibleFrom(finished, 'above', view);
   expect(back.map((v) => [v.panel, v.side])).toEqual([
-    ['right', 'B'],
-    ['left', 'B'],
+    ['right', 'outside'],
+    ['left', 'outside'],
   ]);
   // The mouth is at the sheet's top and the view looks into the pocket, so the sheet's up points away: half a turn.
   expect(Math.abs(front[0]!.turn)).toBeCloseTo(180, 6);
@@ -269,7 +269,7 @@ describe('pieces that join', () => {
       [strip, tag],
       [laid({ over: true, on: { from: { x: 80, y: 10 }, to: { x: 50, y: 10 } } })],
     );
-    expect(layerOf(finished, 'tag').up).toBe('B');
+    expect(layerOf(finished, 'tag').up).toBe('outside');
     expect(secondDifference([layerOf(finished, 'tag').polygon], [rect(50, 10, 30, 20)])).toBeLessThan(1e-6);
   });
 

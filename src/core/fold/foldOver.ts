@@ -35,7 +35,7 @@ export interface FoldProblem {
 }
 
 /**
- * Folds the moving panels flat over their line (180°). A valley goes on top when its still panel shows side A
+ * Folds the moving panels flat over their line (180°). A valley goes on top when its still panel shows its inside
  * upward and underneath when not; a mountain the other way round. The fold is carried out even where it could
  * not be made at the table, and the problems say why, so that everything can be reported at once.
  */
@@ -62,7 +62,7 @@ export function foldOver(
       problems.push({ code: 'straddles', fold: fold.id, panel: layer.panel, by: lead.id });
   });
 
-  const onTop = (lead.fold === 'valley') === (layerOf(stack, lead.between[0]).up === 'A');
+  const onTop = (lead.fold === 'valley') === (layerOf(stack, lead.between[0]).up === 'inside');
   stack.layers.forEach((mover, level) => {
     if (!moves.has(mover.panel)) return;
     const over = onTop ? stack.layers.slice(level + 1) : stack.layers.slice(0, level);
@@ -88,7 +88,7 @@ export const carried = (layers: readonly Layer[], map: Affine, over: boolean): L
   (over ? [...layers].reverse() : layers).map((layer) => ({
     ...layer,
     map: compose(map, layer.map),
-    up: over ? (layer.up === 'A' ? 'B' : 'A') : layer.up,
+    up: over ? (layer.up === 'inside' ? 'outside' : 'inside') : layer.up,
     polygon: applyAll(map, layer.polygon),
   }));
 

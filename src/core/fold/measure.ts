@@ -146,7 +146,7 @@ export function visibleFrom(stack: Stack, from: 'above' | 'below', view: View): 
     const sheetUp = minus(tip, origin);
     const right = dot(sheetUp, view.across) * (from === 'above' ? 1 : -1);
     const turn = (Math.atan2(right, dot(sheetUp, view.up)) * 180) / Math.PI;
-    const up = from === 'above' ? layer.up : layer.up === 'A' ? 'B' : 'A';
+    const up = from === 'above' ? layer.up : layer.up === 'inside' ? 'outside' : 'inside';
     seen.push({ panel: layer.panel, side: up, region, turn: Math.round(turn * 1000) / 1000 });
   });
   return seen;

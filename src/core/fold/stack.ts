@@ -1,14 +1,14 @@
 import { apply, applyAll, IDENTITY, sameMap, type Affine, type Polygon, type Segment } from '../geometry';
 import type { Hinge, Piece } from '../pattern';
 
-/** Which face of the sheet: A is the inside face, up while the sheet lies flat; B is the outside. */
-export type Side = 'A' | 'B';
+/** Which face of the paper: the inside face lies up while the sheet is flat. */
+export type Side = 'inside' | 'outside';
 
 /** One panel where the folding has brought it. Panels have names of their own across all pieces of a thing. */
 export interface Layer {
   readonly piece: string;
   readonly panel: string;
-  /** From the flat sheet to the folded plane; a reflection when the panel shows side B upward. */
+  /** From the flat sheet to the folded plane; a reflection when the panel shows its outside upward. */
   readonly map: Affine;
   readonly up: Side;
   readonly polygon: Polygon<'folded'>;
@@ -31,13 +31,13 @@ export interface Stack {
   readonly joints: readonly Joint[];
 }
 
-/** The piece as it lies flat, side A up. */
+/** The piece as it lies flat, inside up. */
 export const flatStack = (piece: Piece): Stack => ({
   layers: piece.panels.map(({ id, polygon }) => ({
     piece: piece.name,
     panel: id,
     map: IDENTITY,
-    up: 'A',
+    up: 'inside',
     polygon: applyAll<'folded'>(IDENTITY, polygon),
   })),
   hinges: piece.hinges,

@@ -7,7 +7,7 @@ export interface Blank {
   readonly height: Mm;
 }
 
-/** A face between folds. Side A is the inside face, which lies up on the sheet. */
+/** A face between folds. Its inside lies up on the sheet. */
 export interface Panel {
   readonly id: string;
   /** What a maker calls it: `left flap`. */
@@ -23,7 +23,7 @@ export interface Hinge {
   /** The panel that stays and the panel that moves. */
   readonly between: readonly [still: string, moving: string];
   readonly line: Segment<'sheet'>;
-  /** A valley folds towards the inside face (side A), a mountain away from it. */
+  /** A valley folds towards the inside, a mountain away from it. */
   readonly fold: 'valley' | 'mountain';
   /** Turn from flat, degrees: 180 folded over, 90 a wall. */
   readonly angle: number;

@@ -98,8 +98,8 @@ describe('what of the print shows', () => {
     const shows = printMap(made(p), p.design);
     const front = Object.fromEntries(shows.filter((s) => s.face === 'front').map((s) => [s.panel, [s.side, s.turn]]));
     // By hand: a sheet folded up from the near edge shows its outside upside down; the back's inside stays upright.
-    expect(front).toEqual({ pocket: ['B', 180], back: ['A', 0] });
-    expect(shows.filter((s) => s.face === 'back').map((s) => [s.panel, s.side])).toEqual([['back', 'B']]);
+    expect(front).toEqual({ pocket: ['outside', 180], back: ['inside', 0] });
+    expect(shows.filter((s) => s.face === 'back').map((s) => [s.panel, s.side])).toEqual([['back', 'outside']]);
   });
 
   test.each([0, 1, 2, 3])('the remedy turns the blank so that the front reads upright, from quarter %d', (turn) => {

@@ -208,7 +208,8 @@ function Faces({ made, design }: FoldedViewProps) {
             own.length > 0
               ? `Under the pointer ${own.length} ${own.length === 1 ? 'layer' : 'layers'}, ${formatLength(mm(own.length * design.paper.caliper), 'mm', '0.5 mm', true)}: ${own
                   .map(
-                    (layer) => `${panelName(made.built, layer.panel)} (${layer.up === 'A' ? 'inside' : 'outside'} up)`,
+                    (layer) =>
+                      `${panelName(made.built, layer.panel)} (${layer.up === 'inside' ? 'inside' : 'outside'} up)`,
                   )
                   .join(', ')}, from the table up.`
               : 'Point at the paper, or use the arrow keys on it, to read its layers.',
@@ -251,7 +252,7 @@ function PrintTable({
           <tr key={`${s.face}-${s.panel}`}>
             <td>{s.name}</td>
             <td>{s.face}</td>
-            <td>{s.side === 'B' ? 'outside' : design.paper.sided === 1 ? 'plain inside' : 'inside'}</td>
+            <td>{s.side === 'outside' ? 'outside' : design.paper.sided === 1 ? 'plain inside' : 'inside'}</td>
             {design.paper.directional && (
               <td>
                 {standing(s.turn)}

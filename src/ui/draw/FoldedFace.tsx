@@ -57,9 +57,9 @@ export function FoldedFace({ contents, arrows = null, window, given, ...props }:
               className={
                 given?.has(stack.layers.find((layer) => layer.panel === visible.panel)!.piece)
                   ? styles.given
-                  : visible.side === 'A'
-                    ? styles.sideA
-                    : styles.sideB
+                  : visible.side === 'inside'
+                    ? styles.inside
+                    : styles.outside
               }
             />
             {arrows !== null && (

@@ -1,4 +1,4 @@
-import type { StillFace } from '@/core/fold';
+import type { Side, StillFace } from '@/core/fold';
 import { boxOf } from '@/core/geometry';
 import { ringsPath } from './path';
 import styles from './Still.module.css';
@@ -46,9 +46,9 @@ export function Still({ faces, scale, label, given }: StillProps) {
   );
 }
 
-function tint(piece: string, side: 'A' | 'B', given?: ReadonlySet<string>): string | undefined {
+function tint(piece: string, side: Side, given?: ReadonlySet<string>): string | undefined {
   if (piece === 'contents') return styles.contents;
   if (piece === 'glue') return styles.glue;
   if (given?.has(piece)) return styles.given;
-  return side === 'A' ? styles.sideA : styles.sideB;
+  return side === 'inside' ? styles.inside : styles.outside;
 }

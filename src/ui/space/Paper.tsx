@@ -90,8 +90,8 @@ function coloursOf(element: Element): SceneColours {
   const style = getComputedStyle(element);
   const colour = (name: string): string => style.getPropertyValue(name).trim();
   return {
-    sideA: colour('--side-a'),
-    sideB: colour('--side-b'),
+    inside: colour('--inside'),
+    outside: colour('--outside'),
     given: colour('--card-deep'),
     contents: colour('--contents'),
     ink: colour('--ink-soft'),

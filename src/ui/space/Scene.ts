@@ -38,8 +38,8 @@ export interface Seen {
 }
 
 export interface SceneColours {
-  readonly sideA: string;
-  readonly sideB: string;
+  readonly inside: string;
+  readonly outside: string;
   readonly given: string;
   readonly contents: string;
   readonly ink: string;
@@ -223,10 +223,10 @@ export class Scene {
       mesh.receiveShadow = true;
       return mesh;
     };
-    const { contents, given, sideA, sideB, ink } = this.colours;
+    const { contents, given, inside, outside, ink } = this.colours;
     if (leaf.piece === 'contents') group.add(face(contents, DoubleSide));
     else if (had.has(leaf.piece)) group.add(face(given, DoubleSide));
-    else group.add(face(sideA, FrontSide), face(sideB, BackSide));
+    else group.add(face(inside, FrontSide), face(outside, BackSide));
     const line = new LineBasicMaterial({ color: new Color(ink) });
     group.add(new LineSegments(outlineOf(leaf.panel.polygon), line));
     this.scene.add(group);

@@ -52,7 +52,7 @@ function layerOn({ piece, panel, pose }: Leaf, axes: Pose): Layer {
     piece,
     panel: panel.id,
     map,
-    up: dot3(pose.normal, axes.normal) > 0 ? 'A' : 'B',
+    up: dot3(pose.normal, axes.normal) > 0 ? 'inside' : 'outside',
     polygon: panel.polygon.map((p) => apply<'folded'>(map, p)),
   };
 }

@@ -78,7 +78,7 @@ function thickestBeside(
   const pile: Stack = {
     hinges: [],
     joints: [],
-    layers: layers.map((layer, i) => ({ ...layer, panel: String(i), map: [1, 0, 0, 1, 0, 0], up: 'A' })),
+    layers: layers.map((layer, i) => ({ ...layer, panel: String(i), map: [1, 0, 0, 1, 0, 0], up: 'inside' })),
   };
   return thickestPile(pile, each);
 }

@@ -55,7 +55,7 @@ export function standingOf(stack: Stack, panels: ReadonlyMap<string, Panel>, asi
     layers.slice(0, i).map((lower): Touch => ({
       panel: upper.panel,
       onto: lower.panel,
-      face: lower.up === 'A' ? 'inside' : 'outside',
+      face: lower.up === 'inside' ? 'inside' : 'outside',
     })),
   );
   return { leaves, hinges: stack.hinges.filter(({ between }) => between.every(firm)), joints: stack.joints, touches };

@@ -30,7 +30,7 @@ import type { StepBasics } from '../assembly-step';
 import { bringing } from '../bringing';
 import { hangsOn, reached } from '../hangsOn';
 import { EXACT, type Slack } from '../slack';
-import type { Joint, Stack } from '../stack';
+import type { Joint, Side, Stack } from '../stack';
 import { passThrough } from './crossing';
 import { carriedLeaf, leafOf, standingOf, type Leaf, type Standing, type Touch } from './pose';
 
@@ -45,7 +45,7 @@ const ASIDE = 25;
 export interface Join {
   readonly panel: string;
   readonly onto: string;
-  readonly face: 'inside' | 'outside';
+  readonly face: Side;
 }
 
 interface StandingStep extends StepBasics {

@@ -540,7 +540,7 @@ describe('a still picture', () => {
         .sort()
         .map((v) => expect.closeTo(v, 6)),
     );
-    expect([near.side, far.side]).toEqual(['B', 'A']);
+    expect([near.side, far.side]).toEqual(['outside', 'inside']);
     for (const { light } of faces) expect(light).toBeGreaterThanOrEqual(0);
   });
 });
@@ -548,7 +548,7 @@ describe('a still picture', () => {
 test('seen squarely from a side, the walls there are a pile with the nearest on top', () => {
   const front = seenAsPile(box.finished, { name: 'front', from: at(0, -1, 0), up: at(0, 0, 1) });
   expect(front.layers.map(({ panel }) => panel)).toEqual(['far', 'near']);
-  expect(front.layers.map(({ up }) => up)).toEqual(['A', 'B']);
+  expect(front.layers.map(({ up }) => up)).toEqual(['inside', 'outside']);
   for (const { panel, map, polygon } of front.layers)
     expect(applyAll(map, leafOf(box.finished, panel).panel.polygon)).toEqual(polygon);
   const right = seenAsPile(box.finished, { name: 'right', from: at(1, 0, 0), up: at(0, 0, 1) });

@@ -1,4 +1,5 @@
 import { cross3, dot3, seenFrom, type Point, type Vec, TOLERANCE, centre3 } from '../../geometry';
+import type { Side } from '../stack';
 import type { Leaf, Touch } from './pose';
 
 /** A panel as it is drawn in a still picture. */
@@ -8,7 +9,7 @@ export interface StillFace {
   /** Corners in the picture, mm: x to the right, y up. */
   readonly points: readonly Point[];
   /** The face of the sheet that is seen. */
-  readonly side: 'A' | 'B';
+  readonly side: Side;
   /** How much light falls on it, 0 to 1. */
   readonly light: number;
 }
@@ -71,7 +72,7 @@ export function stillOf(leaves: readonly Leaf[], touches: readonly Touch[]): rea
       piece,
       panel: panel.id,
       points: flat[i]!,
-      side: towards ? 'A' : 'B',
+      side: towards ? 'inside' : 'outside',
       light: 0.5 + 0.5 * Math.max(-1, Math.min(1, lit)),
     };
   });

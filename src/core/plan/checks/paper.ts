@@ -69,7 +69,7 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
   const shows = printMap(made, design);
   const ofPaper = ({ piece }: (typeof shows)[number]): Design['paper'] => paperOf(design, piece);
   if (papers.some(({ sided }) => sided === 1)) {
-    const plain = shows.filter((s) => s.side === 'A' && ofPaper(s).sided === 1);
+    const plain = shows.filter((s) => s.side === 'inside' && ofPaper(s).sided === 1);
     // A notch lets a little of the inside be seen, and is meant to.
     const whole = shows.reduce((sum, s) => sum + (s.face === shows[0]!.face ? s.area : 0), 0);
     const onFront = plain.filter((s) => s.face === shows[0]!.face && s.area > SEEN_SHARE * whole);

@@ -11,7 +11,7 @@ export function consequenceOf(plan: Plan, say: Say): string {
   const [hold] = made.holds;
   if (!hold) return '';
   if (hold.limits.includes('depth')) return `Inside ${say(width)} × ${say(height)} × ${say(depth)}.${lidPlay(plan)}`;
-  const plain = printMap(made, design).some(({ side }) => side === 'A');
+  const plain = printMap(made, design).some(({ side }) => side === 'inside');
   return `Inside ${say(width)} × ${say(height)}, ${thin(made.finished.thickness)} thick${plain ? ', some of the paper’s inside shows' : ''}.`;
 }
 

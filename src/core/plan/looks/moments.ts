@@ -87,7 +87,8 @@ function flatMoment({ step, moving, before, stack }: Stage, panels: ReadonlyMap<
   }
   const lead = before.hinges.find(({ id }) => id === step.hinges[0])!;
   const line = hingeLine(before, lead);
-  const rises = (lead.fold === 'valley') === (before.layers.find(({ panel }) => panel === lead.between[0])!.up === 'A');
+  const rises =
+    (lead.fold === 'valley') === (before.layers.find(({ panel }) => panel === lead.between[0])!.up === 'inside');
   // Which way round lifts the moving paper off the table depends on the side of the line it lies on.
   const [from, to] = [line.from, line.to];
   const side = before.layers

@@ -16,38 +16,43 @@ const face = (all: readonly Showing[], which: 'front' | 'back'): string[] =>
 
 test('a seam envelope: the sheet lies with its closing flap near, so its front hangs; the flaps run as their folds turned them', () => {
   const all = shows('seam-envelope');
-  expect(face(all, 'front')).toEqual(['front B 180']);
+  expect(face(all, 'front')).toEqual(['front outside 180']);
   // Sides folded over keep the sheet's up; bottom and closing flap, folded along it, are turned round.
-  expect(face(all, 'back').sort()).toEqual(['bottom B 0', 'closing B 0', 'side-1 B 180', 'side-2 B 180']);
+  expect(face(all, 'back').sort()).toEqual([
+    'bottom outside 0',
+    'closing outside 0',
+    'side-1 outside 180',
+    'side-2 outside 180',
+  ]);
 });
 
 test('an envelope with side tabs: the front is folded up from below, so its print hangs', () => {
   const all = shows('tab-envelope');
-  expect(face(all, 'front').sort()).toEqual(['closing B 180', 'front B 180']);
-  expect(face(all, 'back')).toEqual(['back B 0']);
+  expect(face(all, 'front').sort()).toEqual(['closing outside 180', 'front outside 180']);
+  expect(face(all, 'back')).toEqual(['back outside 0']);
 });
 
 test('a card holder stands upright on both sides; only its notch shows the inside', () => {
   const all = shows('card-holder');
-  expect(face(all, 'front')).toEqual(['front B 0', 'back A 0']);
-  expect(face(all, 'back')).toEqual(['back B 0']);
-  expect(all.filter((s) => s.side === 'A').reduce((sum, s) => sum + s.area, 0)).toBeLessThan(400);
-  expect(face(shows('card-holder', { fingerNotch: 0 }), 'front')).toEqual(['front B 0']);
+  expect(face(all, 'front')).toEqual(['front outside 0', 'back inside 0']);
+  expect(face(all, 'back')).toEqual(['back outside 0']);
+  expect(all.filter((s) => s.side === 'inside').reduce((sum, s) => sum + s.area, 0)).toBeLessThan(400);
+  expect(face(shows('card-holder', { fingerNotch: 0 }), 'front')).toEqual(['front outside 0']);
 });
 
 test('a library pocket with its tabs behind shows them on the back, hanging as the pocket does', () => {
   const all = shows('library-pocket', { tabs: 'behind' });
-  expect(face(all, 'front')).toEqual(['pocket B 180', 'back A 0']);
-  expect(face(all, 'back').sort()).toEqual(['back B 0', 'tab-1 B 180', 'tab-2 B 180']);
+  expect(face(all, 'front')).toEqual(['pocket outside 180', 'back inside 0']);
+  expect(face(all, 'back').sort()).toEqual(['back outside 0', 'tab-1 outside 180', 'tab-2 outside 180']);
 });
 
 test('a patch pocket shows the outside, and the page it lies on is not its own', () => {
-  expect(face(shows('patch-pocket'), 'front')).toEqual(['pocket B 0']);
+  expect(face(shows('patch-pocket'), 'front')).toEqual(['pocket outside 0']);
 });
 
 test('a sleeve folded at the end hangs on the front, folded at the side it stands', () => {
-  expect(face(shows('sleeve'), 'front')).toEqual(['front B 180']);
-  expect(face(shows('sleeve', { fold: 'side' }), 'front')).toEqual(['front B 0']);
+  expect(face(shows('sleeve'), 'front')).toEqual(['front outside 180']);
+  expect(face(shows('sleeve', { fold: 'side' }), 'front')).toEqual(['front outside 0']);
 });
 
 test('a slider set shows three sheets: cover, doors and what they leave of the channel', () => {
@@ -60,7 +65,7 @@ test('a slider set shows three sheets: cover, doors and what they leave of the c
   expect(front).toEqual(expect.arrayContaining(['foot', 'clasp', 'slider-door', 'fixed-door', 'channel-over']));
   // The doors fold over on upright lines: what stood on the sheet's right side lies on its left.
   const doors = all.filter((s) => s.panel.endsWith('door') && s.face === 'front');
-  expect(doors.map((s) => s.side)).toEqual(['B', 'B']);
+  expect(doors.map((s) => s.side)).toEqual(['outside', 'outside']);
 });
 
 test('what shows covers each face once: the areas add up to the finished outline', () => {

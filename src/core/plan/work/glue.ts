@@ -1,5 +1,5 @@
 import { claimsOf, type Facts } from '../../constructions';
-import type { Contact, FlatWork, Folded, Joint, StandingWork } from '../../fold';
+import type { Contact, FlatWork, Folded, Joint, Side, StandingWork } from '../../fold';
 import {
   apply,
   area,
@@ -22,7 +22,7 @@ export interface GlueArea {
   readonly id: string;
   readonly step: string;
   readonly joint: Joint;
-  readonly side: 'inside' | 'outside';
+  readonly side: Side;
 }
 
 /** A step at which something is glued, flat or standing, and what else the glued parts meet there. */
