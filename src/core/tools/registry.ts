@@ -8,7 +8,16 @@ import { COMMON_FAULT_WORDS, type Fault, type FaultWords } from './fault';
 import { TOOLS } from './list';
 import type { HandMove } from './move';
 import type { Sheet } from './sheet';
-import { askedSchema, type Asked, type Figures, type MoveType, type Owned, type PlanTool, type ToolType } from './tool';
+import {
+  askedSchema,
+  type Asked,
+  type Figures,
+  type InKit,
+  type MoveType,
+  type Owned,
+  type PlanTool,
+  type ToolType,
+} from './tool';
 
 /** What the list's tools come to, as types: their designs' tools, moves, findings, faults. */
 type Listed = (typeof TOOLS)[number];
@@ -163,19 +172,13 @@ const shape = Object.fromEntries(
   }),
 );
 /** What else lies on the table besides the tool that scores. What is left out is not asked about. */
-export interface Kit {
-  readonly trimmer?: Mm | undefined;
-  readonly ruler?: Mm | undefined;
-  readonly punches?: Mm[] | undefined;
-  readonly rounders?: Mm[] | undefined;
-}
-type Lengths = z.input<ReturnType<typeof lengthSchema>>;
-interface KitInput {
-  readonly trimmer?: Lengths | undefined;
-  readonly ruler?: Lengths | undefined;
-  readonly punches?: Lengths[] | undefined;
-  readonly rounders?: Lengths[] | undefined;
-}
+export type Kit = KitOf<Mm>;
+type KitOf<Length> = Together<KitEntry<Listed, Length>>;
+type KitEntry<T, Length> =
+  T extends InKit<infer Key, infer How>
+    ? { readonly [Name in Key]?: (How extends 'each' ? Length[] : Length) | undefined }
+    : never;
+type KitInput = KitOf<z.input<ReturnType<typeof lengthSchema>>>;
 export const kitSchema = z.strictObject(shape) as unknown as z.ZodType<Kit, KitInput>;
 
 /** What else is out today. A kind of which nothing is owned at all is not asked about; one that is put away is missing. */

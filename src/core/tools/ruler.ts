@@ -1,5 +1,5 @@
 import { inches } from '../length';
-import { handNotch, makingByHand, type Asked, type Figures, type ToolType } from './tool';
+import { handNotch, makingByHand, type Asked, type Figures, type InKit, type ToolType } from './tool';
 
 const figures = {
   notch: {
@@ -19,7 +19,7 @@ const figures = {
 export type Ruler = Asked<'ruler', typeof figures>;
 
 /** A ruler and what lies beside it on any table: marks, lines from mark to mark, notches cut with scissors. */
-export const ruler: ToolType<'ruler', typeof figures> = {
+export const ruler: ToolType<'ruler', typeof figures> & InKit<'ruler', 'longest'> = {
   kind: 'ruler',
   title: 'Ruler',
   plural: 'Rulers',

@@ -170,6 +170,11 @@ export interface ToolType<
   };
 }
 
+/** A tool that helps: by what name a table's kit has it, the longest of them or each. */
+export interface InKit<Key extends string, How extends 'longest' | 'each'> {
+  readonly kit: { readonly key: Key; readonly how: How };
+}
+
 /** What a plan is made for. */
 export interface PlanTool<T, M extends { readonly do: string }, Facts, Faults> {
   /** As it stands among the tools to plan for. */
