@@ -20,6 +20,8 @@ export const THIS_PAGE = typeof crypto === 'undefined' ? 'server' : newId();
 
 /** A change that failed is tried again after this long, ms. */
 const AGAIN = 2000;
+/** Changes that follow each other within this time are laid together, ms: a drag makes many. */
+const TOGETHER = 250;
 /** Laid changes are remembered this long, ms: a reading that began before them may still come. */
 const REMEMBERED = 20_000;
 
@@ -33,6 +35,8 @@ let unnoted = 0;
 let laidUpTo = 0;
 let laying: Promise<void> | null = null;
 let again: ReturnType<typeof setTimeout> | null = null;
+let soon: ReturnType<typeof setTimeout> | null = null;
+let laidAt = -Infinity;
 let trouble: DataTrouble | null = null;
 const listeners = new Set<() => void>();
 const tell = (): void => listeners.forEach((listener) => listener());
@@ -92,21 +96,28 @@ export function keep(table: KeptTable, id: string, before: object, after: object
     },
     () => undefined,
   );
-  void layAll();
+  laySoon();
+}
+
+/** Lays at once what comes after a pause; what follows close on it together, a little later. It is in the journal. */
+function laySoon(): void {
+  soon ??= setTimeout(() => void layAll(), Math.max(0, laidAt + TOGETHER - performance.now()));
 }
 
 /** Lays this page's changes until none waits. */
 function layAll(): Promise<void> {
   laying ??= layWaiting().finally(() => {
     laying = null;
-    if (changes.some(({ seq }) => seq > laidUpTo) && !again) void layAll();
+    if (changes.some(({ seq }) => seq > laidUpTo) && !again) laySoon();
   });
   return laying;
 }
 
 async function layWaiting(): Promise<void> {
   if (again) clearTimeout(again);
-  again = null;
+  if (soon) clearTimeout(soon);
+  again = soon = null;
+  laidAt = performance.now();
   const waiting = changes.filter(({ seq }) => seq > laidUpTo);
   const last = waiting.at(-1);
   if (!last) return;

@@ -1,10 +1,12 @@
 import { COMMON_BOARD, toolOf, type Tool, type Toolbox } from '@/core/tools';
 import { db } from './db';
-import { keep } from './keep';
+import { allKept, keep } from './keep';
 import type { SettingKind } from './setting-kinds';
 
 /** A setting as the browser kept it; what holds without it where there is none, or none that can be read. */
 export async function loadSetting<T>({ key, shape, fallback }: SettingKind<T>): Promise<T> {
+  // What this page changed a moment ago counts; where it cannot be laid, what is there does.
+  await allKept().catch(() => undefined);
   const read = shape.safeParse((await db.settings.get(key))?.value);
   return read.success ? read.data : fallback;
 }

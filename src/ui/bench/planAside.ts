@@ -3,6 +3,9 @@ import { startHelper, type Helper } from '@/workers/helper';
 import type { PlanWorker } from '@/workers/plan.worker';
 import { planned, takePlanned } from '../parts/plans';
 
+/** Later, in a task of its own. */
+const nextTask = (): Promise<void> => new Promise((wake) => setTimeout(wake));
+
 /** Something to plan: the design as it is when its turn comes, and what is done once its plan is at hand. */
 interface Job {
   readonly design: () => DesignInput | null;
@@ -60,6 +63,8 @@ export class PlanAside {
       const input = job.design();
       if (!input) continue;
       await this.plan(input);
+      // Reading a plan and drawing it are two tasks: between them the page takes a move of the pointer in.
+      await nextTask();
       if (!this.ended) job.then(input);
     }
     this.busy = false;

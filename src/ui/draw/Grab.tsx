@@ -36,9 +36,10 @@ export function Grab({ at: [x, y], label, text, value, corner, onStart, onDrag, 
   });
   useEffect(() => {
     if (!grip.current) return;
-    const svg = grip.current.ownerSVGElement!;
     const behaviour = drag<SVGGElement, unknown>()
-      .container(() => svg)
+      // The drawing is as large as the page shows it, so the page's own pixels will do: asking an element where the
+      // pointer is on it would lay the whole page out at every move.
+      .container(() => window as never)
       .subject(() => ({ x: 0, y: 0 }))
       .on('start', () => {
         grip.current?.focus();
