@@ -47,9 +47,15 @@ const laid = async (page) => {
   await page.getByText(', proved').waitFor();
   await page.getByRole('button', { name: 'Next cut' }).click();
 };
+/** Every card of the shelf is drawn: they are planned one after the other. */
+const drawn = (page) =>
+  page.waitForFunction(() => {
+    const cards = [...document.querySelectorAll('a[href^="/bench?p="]')];
+    return cards.length > 0 && cards.every((card) => card.querySelector('svg'));
+  });
 /** File name, address, what to do before the picture, and how the page is shown. */
 const PICTURES = [
-  ['shelf', '/'],
+  ['shelf', '/', drawn],
   ['choose', '/choose?have=contents'],
   ['holder', '/holders/library-pocket'],
   ['bench-paper', '/bench?p=demo-6', view('On paper')],
