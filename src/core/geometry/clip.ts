@@ -8,8 +8,13 @@ const UNITS_PER_MM = 1e5;
 
 type Paths = { X: number; Y: number }[][];
 
-const toPath = (polygon: Polygon): Paths[number] =>
-  polygon.map((p) => ({ X: Math.round(p.x * UNITS_PER_MM) + 0, Y: Math.round(p.y * UNITS_PER_MM) + 0 }));
+/**
+ * Sixty-fourths of an inch end half way between two units, where the last bit of a sum would decide which one a corner
+ * goes to, and neighbours would come apart. So what is rounded up begins a little lower: no length on a ruler ends there.
+ */
+const UP_FROM = 0.4;
+const units = (length: number): number => Math.floor(length * UNITS_PER_MM + 1 - UP_FROM) + 0;
+const toPath = (polygon: Polygon): Paths[number] => polygon.map((p) => ({ X: units(p.x), Y: units(p.y) }));
 /** Polygons, each solid: a fold may have turned them clockwise. */
 const solids = (polygons: readonly Polygon[]): Paths => polygons.map((polygon) => toPath(anticlockwise(polygon)));
 /** A region: one solid, or several rings of which the clockwise ones are holes. */

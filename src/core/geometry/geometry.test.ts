@@ -58,6 +58,24 @@ test('area agrees with a second and a third library (Clipper2, d3-polygon)', () 
   );
 });
 
+test('neighbours that share a corner to the last bit but one stay one, on marks that end half way between two units', () => {
+  // Sixty-fourths of an inch have six decimals of a millimetre, the clipping five.
+  for (const at of [72.628125, 55.165625, 0.396875, 13.890625])
+    for (const hair of [0, 1e-14, -1e-14]) {
+      const left = [
+        { x: 0, y: 0 },
+        { x: at, y: at },
+        { x: 0, y: 2 * at },
+      ];
+      const right = [
+        { x: at + hair, y: at - hair },
+        { x: 0, y: 0 },
+        { x: 3 * at, y: 0 },
+      ];
+      expect(union([left, right])).toHaveLength(1);
+    }
+});
+
 test('intersection, union and difference agree with a second library (Clipper2), reflected polygons included', () => {
   fc.assert(
     fc.property(convex, convex, fc.boolean(), (a, other, mirrored) => {
