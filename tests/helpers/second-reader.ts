@@ -206,14 +206,23 @@ function parted(lines: readonly Line[]): Line[] {
   });
 }
 
-/** Splits a sheet along its scores and cuts and turns its faces; the largest stays where it is. */
-function foldPiece({ name, outline, scores, cuts }: ReadDocument['pieces'][number]): FoldedPiece {
+/** The faces that a sheet's scores and cuts divide it into. */
+export function facesOf({
+  outline,
+  scores,
+  cuts,
+}: Pick<ReadDocument['pieces'][number], 'outline' | 'scores' | 'cuts'>): Flat[][] {
   const lines = [
     ...outline.map((p, i) => ({ from: flat(p), to: flat(outline[(i + 1) % outline.length]!) })),
     ...[...scores, ...cuts].map(({ from, to }) => ({ from: flat(from), to: flat(to) })),
   ];
   const paper = outline.map(flat);
-  const rings = ringsBetween(parted(lines)).filter((ring) => size(ring) > 0.01 && holds(paper, within(ring)));
+  return ringsBetween(parted(lines)).filter((ring) => size(ring) > 0.01 && holds(paper, within(ring)));
+}
+
+/** Splits a sheet along its scores and cuts and turns its faces; the largest stays where it is. */
+function foldPiece({ name, outline, scores, cuts }: ReadDocument['pieces'][number]): FoldedPiece {
+  const rings = facesOf({ outline, scores, cuts });
   const hinges = scores.flatMap((score) => {
     const [from, to] = [flat(score.from), flat(score.to)];
     const beside = rings.flatMap((ring, face) => {

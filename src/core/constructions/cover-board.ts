@@ -53,7 +53,12 @@ function build(brief: Brief<Options>): BuildResult {
     { id: 'right', half: H / 2, at: (out: number, along: number) => [x2 + out, (y1 + y2) / 2 + along] as const },
   ];
   const strips = places.flatMap(({ id, half, at }) => [
-    { id: `edge-${id}`, name: `${id} edge`, polygon: ring(at(0, -half), at(0, half), at(t, half), at(t, -half)) },
+    {
+      id: `edge-${id}`,
+      name: `${id} edge`,
+      polygon: ring(at(0, -half), at(0, half), at(t, half), at(t, -half)),
+      wraps: true as const,
+    },
     {
       id: `turn-${id}`,
       name: `${id} turn-in`,

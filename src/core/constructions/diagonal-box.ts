@@ -11,10 +11,21 @@ import {
   type Piece,
   type SlitLine,
   isSquare,
+  LEAST,
 } from '../pattern';
 import { built, EASE, fold, raise, refuse } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Ease, type Refusal } from './construction';
-import { depthFor, depthOption, layLiner, lidCures, LINER, linerPiece, putLidOn } from './lids';
+import {
+  depthFor,
+  depthOption,
+  layLiner,
+  leastDepthOption,
+  lidCures,
+  LINER,
+  linerPiece,
+  putLidOn,
+  SHALLOW_CURES,
+} from './lids';
 import { choiceOption, lengthOption, openLengthOption, yesNoOption } from './options';
 import { marksRound } from './rounding';
 import { onMark, tooLarge } from './sizing';
@@ -33,6 +44,7 @@ const options = z.strictObject({
     { onPaper: true, open: 'from the depth' },
   ),
   depth: depthOption(),
+  leastDepth: leastDepthOption(),
   top: choiceOption('Top', 'Rim flaps folded over the opening, or an open tray with a lid.', ['closed', 'lid']),
   lidAllowance: lengthOption(
     'Lid settings apart by',
@@ -150,7 +162,7 @@ function fromPaper({ blank, making, options, thickness, ...brief }: Brief<Option
     return { code: 'blank-not-square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
   const { notch, offset } = making;
   const whole = { ...brief, blank, making, options, thickness } as Brief<Options>;
-  const apart = onMark(Math.SQRT2 * depthFor(whole, options.depth), whole);
+  const apart = onMark(Math.SQRT2 * depthFor(whole, options), whole);
   const first = (options.setting ?? onMark((width - apart) / 2 - offset, whole, 'down')) + offset;
   const second = options.secondSetting === undefined ? first + apart : options.secondSetting + offset;
   if (first <= notch / 2 + TOLERANCE.length)
@@ -186,7 +198,7 @@ function fromContents(brief: Brief<Options>, swapped: boolean): BoxLayout | Refu
       );
   };
   const first = nearest(short, (ideal) => marksRound(ideal, graduation, offset), notch / 2);
-  const second = first + onMark(Math.SQRT2 * depthFor(brief, options.depth), brief, 'up');
+  const second = first + onMark(Math.SQRT2 * depthFor(brief, options), brief, 'up');
   const side = nearest(long, (ideal) => marksRound(ideal, graduation), second + notch / 2);
   return { side, first, second, notch };
 }
@@ -233,12 +245,13 @@ const outward = (side: number, k: Wall, points: readonly (readonly [out: number,
     }),
   );
 
-const rectangle = (box: Box, k: Wall, out: number, deep: number, from: number, to: number): Polygon<'sheet'> =>
+/** From one distance off the floor's middle to another, and along the wall: neighbours that share one share it to the bit. */
+const rectangle = (box: Box, k: Wall, near: number, far: number, from: number, to: number): Polygon<'sheet'> =>
   outward(box.side, k, [
-    [out, from],
-    [out + deep, from],
-    [out + deep, to],
-    [out, to],
+    [near, from],
+    [far, from],
+    [far, to],
+    [near, to],
   ]);
 
 /** Half the length of wall k, and how far it stands from the floor's middle: odd walls are D long, even ones W. */
@@ -309,14 +322,16 @@ const notchesOf = ({ side, first, second, notch }: BoxLayout): readonly Notch[] 
 const floorPanel = (box: Box): Panel => ({
   id: box.id('floor'),
   name: box.lid ? 'top of the lid' : 'floor',
-  polygon: rectangle(box, 1, -box.W / 2, box.W, -box.D / 2, box.D / 2),
+  polygon: rectangle(box, 1, -box.W / 2, box.W / 2, -box.D / 2, box.D / 2),
 });
 
 function drawWall(box: Box, k: Wall): Parts {
   const { half, reach } = wallOf(box, k);
   const wall = box.id(`wall-${k}`);
   return {
-    panels: [{ id: wall, name: `${PLACES[k]} wall${box.of}`, polygon: rectangle(box, k, reach, box.H, -half, half) }],
+    panels: [
+      { id: wall, name: `${PLACES[k]} wall${box.of}`, polygon: rectangle(box, k, reach, reach + box.H, -half, half) },
+    ],
     folds: [{ id: box.id(`s-wall-${k}`), between: [box.id('floor'), wall], angle: 90 }],
   };
 }
@@ -338,7 +353,7 @@ function rimOf(box: Box, k: Wall) {
   const between = (from: number, to: number): Polygon<'sheet'> | null => {
     // A cut along the house's own rim or tip would only add corners by rounding: there it reaches past.
     const [low, high] = [from === 0 ? rim - side : rim + from, to >= deep ? rim + side : rim + to];
-    const [part] = intersection(house, rectangle(box, k, low, high - low, -side, side))
+    const [part] = intersection(house, rectangle(box, k, low, high, -side, side))
       .filter((ring) => area(ring) > 0.5)
       .map((ring) => anticlockwise(ring));
     return part ?? null;
@@ -375,7 +390,7 @@ function drawRimFlap(box: Box, k: Wall, tieHole: number): Parts {
   const [wall, flap, tip] = [id(`wall-${k}`), id(`flap-${k}`), id(`tip-${k}`)];
   const over = deep > 2 * reach + TOLERANCE.length;
   // Short of the far wall, and with so much of a tip left that fingers can fold it.
-  const stops = Math.min(2 * reach - CLEAR, deep - CLEAR);
+  const stops = Math.min(2 * reach - CLEAR, deep - LEAST.folded.warns);
   // What would come back out past its own wall is cut off; of a shallow flap that may be all of the tip.
   const under = over ? between(stops, Math.min(deep, 2 * stops - CLEAR)) : null;
   // Where the tips of the last two flaps lap, in the middle of the top.
@@ -423,7 +438,7 @@ const tabsOf = ({ id }: Box): readonly Tab[] =>
 function drawTab(box: Box, { id: tab, on, end, onto }: Tab): Parts {
   const { side, H, n } = box;
   const { half: w, reach: d } = wallOf(box, on);
-  const square = rectangle(box, on, d, H, end * w, end * (w + H));
+  const square = rectangle(box, on, d, d + H, end * w, end * (w + H));
   const edge = outward(side, on, [
     [d - side, end * (w - side)],
     [d + H + n + side, end * (w - side)],
@@ -480,7 +495,10 @@ export const diagonalBox: Construction<Options> = {
   purpose: 'A small box from one square on the envelope board, closed by its own flaps or with a lid.',
   options,
   ease: EASE.box as { aim: Ease; least: Ease },
-  idle: ({ top }) => (top === 'lid' ? ['tieHole'] : ['lidAllowance', 'liner']),
+  idle: ({ top, depth }) => [
+    ...(top === 'lid' ? ['tieHole'] : ['lidAllowance', 'liner']),
+    ...(depth === undefined ? [] : ['leastDepth']),
+  ],
   build,
   schools: [
     {
@@ -498,6 +516,7 @@ export const diagonalBox: Construction<Options> = {
   ],
   cures: [
     ...lidCures(Math.SQRT2),
+    ...SHALLOW_CURES,
     { for: 'room-depth', label: 'Make it as deep as the contents', options: () => ({ depth: undefined }) },
     { for: 'tie', label: 'Leave the tie hole out', options: () => ({ tieHole: 0 }) },
     {

@@ -77,6 +77,12 @@ export interface PlanFacts {
   'print-side': { readonly panels: readonly string[] };
   'print-direction': { readonly panel: string; readonly slanted: boolean };
   'print-upside-down': { readonly panels: readonly string[] };
+  'narrow-part': Part;
+  'close-scores': Part;
+  'paper-left': Part;
+  'glue-strip': Part;
+  board: Nothing;
+  'large-blank': { readonly width: number; readonly height: number };
   'between-marks': Nothing;
   'trimmer-end': Nothing;
   'ruler-short': Nothing;

@@ -6,7 +6,7 @@ import { drawPiece, rect, ring, type Piece } from '../pattern';
 import { built, fold, place, raise, refuse, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from './construction';
 import { openLengthOption, yesNoOption } from './options';
-import { leftOver, onMark, roomy, tooLarge } from './sizing';
+import { leftOver, onMark, roomy, spineFor, tooLarge } from './sizing';
 
 const options = z.strictObject({
   panelEase: openLengthOption(
@@ -54,7 +54,7 @@ const STRAP = { tab: inches(1 / 2), out: inches(3 / 2), breadth: inches(1 / 2) }
  */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank, contents, aim, least, making, thickness } = brief;
-  const spine = options.spine ?? (thickness > 0 ? onMark(thickness, brief, 'up') : USUAL_SPINE);
+  const spine = options.spine ?? (thickness > 0 ? spineFor(thickness, brief) : USUAL_SPINE);
   let [p, H]: [number, number] = [0, 0];
   if (blank) {
     const width = leftOver(brief, 'width', blank.width, spine, 2);

@@ -5,10 +5,10 @@ import { inches, mm, type Mm } from '../length';
 import { drawPiece, rect, type Piece } from '../pattern';
 import { segment, setDown } from './building';
 import type { Brief, Cure } from './construction';
-import { openLengthOption } from './options';
+import { lengthOption, openLengthOption } from './options';
 import { onMark } from './sizing';
 
-/** Depth when neither the contents nor the maker tell one, mm. Common practice 1 in. */
+/** Depth from a given sheet when neither contents nor maker tell one, mm. Common practice 1 in. */
 const USUAL_DEPTH = inches(1);
 /** A liner is smaller than its floor by this each way. Common practice 1/16 to 1/8 in. */
 export const LINER = inches(1 / 8);
@@ -18,12 +18,25 @@ export const depthOption = () =>
     'Depth',
     'How tall the walls stand; from the contents’ thickness when left open.',
     { over: 0, most: 300 },
-    { open: 'the contents’ thickness, or 1 in' },
+    { open: 'the contents’ thickness' },
+  );
+export const leastDepthOption = () =>
+  lengthOption(
+    'Never shallower than',
+    'Lower walls are hardly worth folding, however thin the contents. Common practice 1/2 in.',
+    inches(1 / 2),
+    { least: 0, most: 300 },
   );
 
-/** How deep a box is: as told, as thick as its contents are, or as most are. */
-export const depthFor = (brief: Brief, told: Mm | undefined): Mm =>
-  told ?? (brief.thickness > 0 ? onMark(brief.thickness, brief, 'up') : USUAL_DEPTH);
+/** How deep a box is: as told, or as thick as its contents are and never shallower than is worth folding. */
+export const depthFor = (
+  brief: Brief,
+  { depth, leastDepth }: { readonly depth?: Mm | undefined; readonly leastDepth: Mm },
+): Mm =>
+  depth ??
+  (brief.blank && brief.thickness === 0
+    ? USUAL_DEPTH
+    : onMark(Math.max(brief.thickness, leastDepth, TOLERANCE.length), brief, 'up'));
 
 /** A sheet that lies loose on a floor, or is glued there. */
 export const linerPiece = (width: number, height: number): Piece =>
@@ -69,6 +82,13 @@ export const putLidOn = (
     above: depth,
     closes: true,
   });
+
+/** What mends walls too low to fold or to glue. */
+export const SHALLOW_CURES: readonly Cure[] = (['narrow-part', 'glue-strip'] as const).map((problem) => ({
+  for: problem,
+  label: 'As deep as is worth folding',
+  options: () => ({ depth: undefined, leastDepth: undefined }),
+}));
 
 /** What mends a lid that does not go on: as much more as it lacks, to the next sixteenth. */
 export const lidCures = (rate = 1): readonly Cure[] =>

@@ -5,7 +5,7 @@ import { drawPiece, rect } from '../pattern';
 import { built, EASE, fold, optionGrip, raise, refuse, RIGHT, roomGrip, segment, UP, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption, openLengthOption } from './options';
-import { insideFor, leftOver, onMark, tooLarge } from './sizing';
+import { insideFor, leftOver, onMark, spineFor, tooLarge } from './sizing';
 
 const options = z.strictObject({
   pen: openLengthOption(
@@ -43,7 +43,7 @@ const FREE = { width: 0, height: 0 };
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank, thickness } = brief;
   const l = options.loopWall ?? onMark((Math.PI * (options.pen ?? USUAL_PEN)) / 2, brief, 'up');
-  const t = thickness > 0 ? onMark(thickness, brief, 'up') : USUAL_SPINE;
+  const t = thickness > 0 ? spineFor(thickness, brief) : USUAL_SPINE;
   let inside;
   if (blank) {
     const width = leftOver(brief, 'width', blank.width, 2 * l + t, 2);

@@ -1,6 +1,7 @@
 import { TOLERANCE } from '../geometry';
 import { mm, roundTo, stepOf, type Direction, type Graduation, type Mm } from '../length';
 import type { Room } from '../fold';
+import { LEAST } from '../pattern';
 import type { Brief, Refusal } from './construction';
 
 /** What the contents' thickness takes from each way, as a share of it. */
@@ -42,6 +43,10 @@ export function roomy(need: number, aim: Mm, least: Mm, graduation: Graduation):
 /** A length moved to the graduation's marks. */
 export const onMark = (length: number, { making }: Brief, way: Direction = 'nearest'): Mm =>
   roundTo(mm(length), making.graduation, way);
+
+/** A spine as wide as something is thick, on a mark, and never so narrow that the paper between its scores splits. */
+export const spineFor = (thickness: Mm, brief: Brief): Mm =>
+  onMark(Math.max(thickness, LEAST.scores.apart), brief, 'up');
 
 /** What a sheet leaves over for the inside: on a mark, or a refusal when nothing is left. */
 export function leftOver(

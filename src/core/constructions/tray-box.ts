@@ -3,13 +3,24 @@ import { z } from 'zod';
 import { inches, mm } from '../length';
 import { built, EASE, optionGrip, refuse, RIGHT, roomGrip, UP } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
-import { depthFor, depthOption, layLiner, lidCures, LINER, linerPiece, putLidOn } from './lids';
+import {
+  depthFor,
+  depthOption,
+  layLiner,
+  leastDepthOption,
+  lidCures,
+  LINER,
+  linerPiece,
+  putLidOn,
+  SHALLOW_CURES,
+} from './lids';
 import { choiceOption, lengthOption, yesNoOption } from './options';
 import { insideFor, tooLarge } from './sizing';
 import { drawTray } from './tray';
 
 const options = z.strictObject({
   depth: depthOption(),
+  leastDepth: leastDepthOption(),
   lid: yesNoOption('Lid', 'A second tray that goes over the first.', true),
   lidAllowance: lengthOption(
     'Lid larger by',
@@ -32,7 +43,7 @@ const FREE = { width: 0, height: 0 };
 /** A floor and four walls from `(W + 2d) × (L + 2d)`, the corners glued inside as tabs; the lid is the same, a little larger. */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
-  const d = depthFor(brief, options.depth);
+  const d = depthFor(brief, options);
   if (blank)
     for (const side of ['width', 'height'] as const)
       if (blank[side] <= 2 * d + TOLERANCE.length)
@@ -103,7 +114,10 @@ export const trayBox: Construction<Options> = {
   purpose: 'A shallow box for cards, photographs or a small gift, with a lid that slides over it.',
   options,
   ease: EASE.box,
-  idle: ({ lid }) => (lid ? [] : ['lidAllowance', 'lidDirections']),
+  idle: ({ lid, depth }) => [
+    ...(lid ? [] : ['lidAllowance', 'lidDirections']),
+    ...(depth === undefined ? [] : ['leastDepth']),
+  ],
   build,
   schools: [
     {
@@ -134,6 +148,7 @@ export const trayBox: Construction<Options> = {
   cures: [
     ...lidCures(),
     { for: 'part-too-large', id: 'liner', label: 'Make it fit', options: () => ({ liner: false, depth: undefined }) },
+    ...SHALLOW_CURES,
     { for: 'room-depth', label: 'Make it as deep as the contents', options: () => ({ depth: undefined }) },
     { for: 'sheet-too-small', label: 'Depth 1/2 in', options: () => ({ depth: inches(1 / 2) }) },
   ],

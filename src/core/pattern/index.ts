@@ -4,3 +4,4 @@ export { drawPiece, rect, ring, type Drawing, type FoldLine, type SlitLine } fro
 export { outlineOf, wasteOf } from './outline';
 export { patternFaults, type PatternFault } from './consistent';
 export { drawable, Undrawable } from './undrawable';
+export { LEAST } from './least';

@@ -15,6 +15,8 @@ export interface Panel {
   readonly polygon: Polygon<'sheet'>;
   /** Too small to fold by its scores: pinched in by hand, so it is not followed in space. */
   readonly pinched?: true;
+  /** Turned round the edge of a board, which forms it: its scores may be as close as the board is thick. */
+  readonly wraps?: true;
 }
 
 /** A score: the line where one panel turns against another. */

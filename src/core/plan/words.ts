@@ -197,6 +197,24 @@ const SENTENCES: Words<PlanFacts> = {
     level === 'pass'
       ? 'The place to avoid lies outside the blank.'
       : `The place to avoid lies on the blank with ${Math.max(1, Math.round(value * 100))} % of it. Move the blank away from it.`,
+  'narrow-part': ({ level, value, limit, about: { part } }, say) =>
+    level === 'fail'
+      ? `The ${part} is only ${say(value, 'down')} broad, too little for fingers to fold: make it ${say(limit)} at least.`
+      : `The ${part} is ${say(value, 'down')} broad: fold it over a ruler’s edge, or make it ${say(limit)}.`,
+  'close-scores': ({ value, limit, about: { part } }, say) =>
+    `The two scores of the ${part} are ${say(value, 'down')} apart, and the paper between them would split: ${say(limit)} at least.`,
+  'paper-left': ({ level, value, limit, about: { part } }, say) =>
+    level === 'fail'
+      ? `The ${part} leaves ${say(Math.max(0, value), 'down')} of paper beside it, which tears: leave ${say(limit)} at least.`
+      : `The ${part} leaves ${say(value, 'down')} of paper beside it; ${say(limit)} does not tear.`,
+  'glue-strip': ({ value, limit, about: { part } }, say) =>
+    `The glued strip of the ${part} is ${say(value, 'down')} broad: no glue holds on less than ${say(limit)}.`,
+  board: ({ level, value }) =>
+    level === 'fail'
+      ? `Board of ${formatLength(mm(value), 'mm', 'exact')} does not fold at a score: hinge its parts with cloth or paper, or take a thinner sheet.`
+      : `Board (${formatLength(mm(value), 'mm', 'exact')}): it is better cut half through, or hinged and covered, than folded at a score.`,
+  'large-blank': ({ about: { width, height } }, say) =>
+    `The sheet to cut measures ${say(width)} × ${say(height)}, larger than any paper sold flat or from the roll. Tell your own paper’s size, or put in something smaller.`,
   window: ({ level, value }) => {
     if (level === 'pass') return 'The marked window of the paper lies wholly on the front.';
     return value < 0.001

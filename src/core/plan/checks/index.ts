@@ -8,6 +8,7 @@ import { fitChecks } from './fit';
 import { foldChecks } from './fold';
 import { closureChecks, glueChecks } from './glue';
 import { kitChecks } from './kit';
+import { leastChecks } from './least';
 import { paperChecks, printChecks } from './paper';
 import { toolChecks } from './tool';
 
@@ -20,6 +21,7 @@ export function checksOf(plan: Plan): Check[] {
   return [
     ...fitChecks(plan, made),
     ...foldChecks(plan, made),
+    ...leastChecks(plan, made),
     ...claimChecks('standing', plan.design, made),
     ...glueChecks(plan, made),
     ...closureChecks(plan, made),

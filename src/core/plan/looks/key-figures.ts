@@ -1,7 +1,7 @@
 import { TOLERANCE } from '../../geometry';
 import { isSquare } from '../../pattern';
 import { claimsOf, leastOf, penTaken } from '../../constructions';
-import { mm, roundTo, type Mm, type Say } from '../../length';
+import { mm, near, roundTo, type Mm, type Say } from '../../length';
 import { planTool } from '../../tools';
 import type { Design } from '../design/design';
 import type { Made, MadePiece } from '../plan';
@@ -113,7 +113,10 @@ function marksOf(made: Made, { piece, programme }: MadePiece): FigurePart[] {
     return marks.length > 0
       ? [
           each(
-            marks.map(({ at }) => at),
+            // Where one notch ends and the next begins there is one mark.
+            marks.flatMap(({ at }, i) =>
+              marks.slice(0, i).some((other) => near(other.at, at, TOLERANCE.drawn)) ? [] : [at],
+            ),
             { along },
           ),
         ]

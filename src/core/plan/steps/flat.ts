@@ -1,4 +1,5 @@
-import { mm, type Mm, type Say } from '../../length';
+import { TOLERANCE } from '../../geometry';
+import { mm, near as nearly, type Mm, type Say } from '../../length';
 import { leftOf, type Edge, type Piece, isSquare } from '../../pattern';
 import { partWay, stretchReadings, toolMove, type Move, type Reading, type Spot } from '../../tools';
 import type { Decoration } from '../design/extras';
@@ -85,7 +86,13 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
   const numbers = scoreNumbers(programme);
   const number = (score: string): number => numbers.get(score) ?? 0;
   const several = made.pieces.length > 1 ? ` of the ${piece.name}` : '';
-  let marking: { for: string; at: { at: Mm; deep: Mm | null }[]; readings: readonly Reading[] } | null = null;
+  let marking: {
+    readonly for: string;
+    /** Marks made, and their places: several may be one. */
+    readonly made: number;
+    readonly at: readonly { readonly at: Mm; readonly deep: Mm | null }[];
+    readonly readings: readonly Reading[];
+  } | null = null;
   let near: Edge = 1;
   programme.moves.forEach((move, i) => {
     if (move.do === 'turn') near = ((near % 4) + 1) as Edge;
@@ -129,20 +136,23 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
           { at: move.at, on: 'ruler', what: `from the left end of edge ${move.edge}` },
           ...(here.deep ? [{ at: here.deep, on: 'ruler', what: 'up from the edge' } as const] : []),
         ];
+        const before = goesOn ? marking! : { made: 0, at: [], readings: [] };
+        // Where one notch ends and the next begins there is one mark.
+        const there = before.at.some(
+          ({ at, deep }) => nearly(at, here.at, TOLERANCE.drawn) && nearly(deep ?? 0, here.deep ?? 0, TOLERANCE.drawn),
+        );
         marking = {
           for: move.for,
-          at: goesOn ? [...marking!.at, here] : [here],
-          readings: goesOn ? [...marking!.readings, ...read] : read,
+          made: before.made + 1,
+          at: there ? before.at : [...before.at, here],
+          readings: there ? before.readings : [...before.readings, ...read],
         };
         const places = marking.at.map(({ at, deep }) => (deep ? `${say(at)}, ${say(deep)} up from the edge` : say(at)));
         const onEdge = marking.at.every(({ deep }) => deep === null);
         const text = `With edge ${move.edge} near you, mark ${onEdge ? `${listed(places)} from its left end` : `from its left end ${places.join('; ')}`}${MARK_FOR[move.for]}.`;
         if (goesOn) steps.pop();
         const { readings } = marking;
-        return push(
-          { action: 'mark', edge: move.edge, at: goesOn ? last.at! : move.at, text, readings },
-          marking.at.length,
-        );
+        return push({ action: 'mark', edge: move.edge, at: goesOn ? last.at! : move.at, text, readings }, marking.made);
       }
       case 'join':
         return push({

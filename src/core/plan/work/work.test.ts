@@ -1,7 +1,7 @@
 /** What a make takes, as data: whatever the holder, nothing is done before what it waits for, and nothing is left out. */
 import { planOf } from '../../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../../constructions';
-import { CLOSURES, COMPANIONS, type DesignInput } from '..';
+import { CLOSURES, COMPANIONS, keyFigures, sayer, stepsOf, type DesignInput } from '..';
 import { workOf, type Work } from './work';
 
 const work = (construction: string, fields: object = {}): readonly Work[] =>
@@ -74,4 +74,24 @@ test('a board is laid down when its paper is flat, before anything stands', () =
   expect(at).toBeGreaterThan(all.findIndex((one) => one.do === 'flat'));
   expect(all.slice(0, at).some((one) => one.do === 'raise')).toBe(false);
   expect(work('tray-box').some((one) => one.do === 'lay-contents')).toBe(false);
+});
+
+test('where one notch ends and the next begins one mark is told, once, and its figure stands once beside the sheet', () => {
+  const plan = planOf({
+    version: 1,
+    construction: 'diagonal-box',
+    contents: { width: '3 in', height: '4 in', thickness: 2 },
+    tool: { kind: 'ruler', notch: '3/4 in' },
+  });
+  const say = sayer('in', '1/8 in');
+  const marking = stepsOf(plan, say).filter(({ action }) => action === 'mark');
+  expect(marking).toHaveLength(4);
+  for (const { text, readings } of marking) {
+    const places = /mark (.*) from its left end/.exec(text)![1]!.split(/, | and /);
+    expect(places).toHaveLength(3);
+    expect(new Set(places).size).toBe(3);
+    expect(readings).toHaveLength(3);
+  }
+  const [marks] = keyFigures(plan.made!, plan.design).filter(({ id }) => id === 'marks');
+  for (const { lengths } of marks!.parts) expect(new Set(lengths.map((length) => length.toFixed(3))).size).toBe(3);
 });
