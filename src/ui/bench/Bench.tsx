@@ -1,7 +1,7 @@
 'use client';
 
 import { Button } from 'antd';
-import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { DesignChange, DesignInput } from '@/core/plan';
 import { Boundary } from '../parts/Boundary';
@@ -15,7 +15,7 @@ import { Reading } from '../parts/Reading';
 import { Answer } from './Answer';
 import { Brief } from './Brief';
 import { Stage, type ViewName } from './Stage';
-import { changedDesign, type BenchStore } from './store';
+import { changedSince, type BenchStore } from './store';
 import { Toolbar } from './Toolbar';
 import { useDrag } from './useDrag';
 import { useFollowing } from './useFollowing';
@@ -77,21 +77,28 @@ function Table({ store, view, onView, onKeys }: TableProps) {
   const follows = useDeferredValue(now);
   const beside = going ? follows : now;
   /** Takes a change over unless the design cannot be read with it; then it says why, and what was there stays. */
+  const drawn = useRef({ stage: result, beside: beside.result });
+  useEffect(() => {
+    drawn.current = { stage: result, beside: beside.result };
+  });
   const apply = useCallback(
-    (patch: DesignChange, key: string): void => {
+    (where: 'stage' | 'beside', patch: DesignChange, key: string): void => {
       const { design: now, change } = store.getState();
-      const next = changedDesign(now, patch);
+      const seen = drawn.current[where];
+      const next = changedSince('design' in seen ? seen.design : {}, now, patch);
       const answer = planned(withKit(next, toolbox));
       if ('design' in answer) change({ design: next }, key);
       else tellWrong(answer.issues.map((issue) => issue.message).join(' '));
     },
     [store, toolbox, tellWrong],
   );
+  const onStage = useCallback((patch: DesignChange, key: string) => apply('stage', patch, key), [apply]);
+  const onBeside = useCallback((patch: DesignChange, key: string) => apply('beside', patch, key), [apply]);
   return (
     <Reading units={store((now) => now.units)} graduation={design.graduation ?? '1/8 in'}>
       <Toolbar store={store} design={beside.design} plan={'plan' in beside.result ? beside.result.plan : null} />
       <div className={styles.table}>
-        <WhatYouHave planned={beside.result} of={beside.input} onChange={apply} />
+        <WhatYouHave planned={beside.result} of={beside.input} onChange={onBeside} />
         <Stage
           id={store.getState().id}
           name={name}
@@ -99,11 +106,11 @@ function Table({ store, view, onView, onKeys }: TableProps) {
           planned={result}
           of={input}
           onView={onView}
-          onChange={apply}
+          onChange={onStage}
           dragging={dragging}
         />
         <section className={styles.answer} aria-label="The answer" aria-busy={going}>
-          <Answer planned={beside.result} of={beside.input} onChange={apply} />
+          <Answer planned={beside.result} of={beside.input} onChange={onBeside} />
           <KeysButton onKeys={onKeys} />
         </section>
       </div>

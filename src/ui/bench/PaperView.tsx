@@ -32,7 +32,7 @@ interface PaperViewProps {
   readonly design: Design;
   readonly onChange: Change;
   /** The same while something is dragged: shown once it is planned. */
-  readonly onPull: Change;
+  readonly onPull: (seen: Design, change: DesignChange, key: string) => void;
 }
 
 type Paper = Design['paper'];
@@ -106,6 +106,7 @@ export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
   const begin = (): void => void (start.current = { at: from, window: paper.window });
   const blankTo = (to: Change, paperThen: Paper): void => to({ paper: paperThen }, 'paper-at');
   const placeTo = (to: Change, paperThen: Paper): void => to({ paper: paperThen }, 'paper-window');
+  const pull: Change = (change, key) => onPull(design, change, key);
   const { window } = paper;
   return (
     <div className={styles.paper}>
@@ -124,7 +125,7 @@ export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
               text={`${say(from.x)} from the left, ${say(from.y)} from the near edge`}
               value={from.x}
               onStart={begin}
-              onDrag={(dx, dy) => blankTo(onPull, moves.blank(start.current.at, [dx / scale, -dy / scale]))}
+              onDrag={(dx, dy) => blankTo(pull, moves.blank(start.current.at, [dx / scale, -dy / scale]))}
               onStep={(dx, dy) => blankTo(onChange, moves.blank(from, [dx * step, dy * step]))}
             />
             {window && (
@@ -135,9 +136,7 @@ export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
                   text={`${say(window.x)} from the left, ${say(window.y)} from the near edge`}
                   value={window.x}
                   onStart={begin}
-                  onDrag={(dx, dy) =>
-                    placeTo(onPull, moves.place(start.current.window!, [dx / scale, -dy / scale], NOT))
-                  }
+                  onDrag={(dx, dy) => placeTo(pull, moves.place(start.current.window!, [dx / scale, -dy / scale], NOT))}
                   onStep={(dx, dy) => placeTo(onChange, moves.place(window, [dx * step, dy * step], NOT))}
                 />
                 <Grab
@@ -147,9 +146,7 @@ export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
                   value={window.width}
                   corner
                   onStart={begin}
-                  onDrag={(dx, dy) =>
-                    placeTo(onPull, moves.place(start.current.window!, NOT, [dx / scale, -dy / scale]))
-                  }
+                  onDrag={(dx, dy) => placeTo(pull, moves.place(start.current.window!, NOT, [dx / scale, -dy / scale]))}
                   onStep={(dx, dy) => placeTo(onChange, moves.place(window, NOT, [dx * step, dy * step]))}
                 />
               </>

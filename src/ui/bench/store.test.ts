@@ -1,6 +1,6 @@
 import type { Project } from '@/data/db';
 import { same } from '@/data/patch';
-import { changedDesign, createBenchStore, type Decided } from './store';
+import { changedDesign, changedSince, createBenchStore, type Decided } from './store';
 
 const design = {
   version: 1,
@@ -133,5 +133,37 @@ describe('laying a change over a design', () => {
     const changed = changedDesign(design, { contents: undefined, options: { tip: undefined } });
     expect(Object.keys(changed).sort()).toEqual(['construction', 'options', 'version']);
     expect(changed.options).toEqual({});
+  });
+});
+
+describe('a form that was drawn before something else changed', () => {
+  const paper = { caliper: 0.25, sided: 2, directional: false, turn: 0, at: { x: 0, y: 0 } };
+  const seen = { paper, contents: { width: 76.2, height: 101.6, thickness: 0 } } as never;
+
+  test('changes its own field of the paper and leaves what a drag made of another', () => {
+    const now = { ...design, paper: { ...paper, at: { x: 12.7, y: 25.4 } } } as Project['design'];
+    const next = changedSince(seen, now, { paper: { ...paper, sided: 1 } } as never);
+    expect(next.paper).toEqual({ ...paper, sided: 1, at: { x: 12.7, y: 25.4 } });
+  });
+
+  test('leaves what another window wrote its own way, and takes a field out', () => {
+    const now = { ...design, contents: { width: '3 1/4 in', height: 101.6 }, paper: { ...paper, window: { x: 1 } } };
+    const shown = { ...(seen as object), paper: { ...paper, window: { x: 1 } } } as never;
+    const next = changedSince(
+      shown,
+      now as never,
+      {
+        contents: { width: 76.2, height: 120, thickness: 0 },
+        paper: { ...paper, window: undefined },
+      } as never,
+    );
+    expect(next.contents).toEqual({ width: '3 1/4 in', height: 120 });
+    expect(next.paper).not.toHaveProperty('window');
+  });
+
+  test('gives a part that was not there yet as a whole, and everything else as it is asked', () => {
+    const next = changedSince(seen, design, { paper: { ...paper, sided: 1 }, options: { tip: 'point' } } as never);
+    expect(next).toEqual({ ...design, paper: { ...paper, sided: 1 }, options: { tip: 'point' } });
+    expect(changedSince({}, design, { contents: { width: 50 } } as never).contents).toEqual({ width: 50 });
   });
 });

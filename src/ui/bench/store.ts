@@ -1,6 +1,6 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import type { Units } from '@/core/length';
-import type { DesignChange, DesignInput } from '@/core/plan';
+import type { Design, DesignChange, DesignInput } from '@/core/plan';
 import type { Project } from '@/data/db';
 import { collide, patchBetween, patched } from '@/data/patch';
 
@@ -104,4 +104,19 @@ export function changedDesign(design: DesignInput, { options, ...fields }: Desig
   for (const part of [merged, merged.options] as Record<string, unknown>[])
     for (const key of Object.keys(part)) if (part[key] === undefined) delete part[key];
   return merged as DesignInput;
+}
+
+/** Parts of a design that a form hands over whole when one field of theirs is changed. */
+const PARTS = ['paper', 'contents', 'blank', 'adhesive'] as const;
+
+/**
+ * A change that was made of a design as its form showed it (`seen`, as it was read), laid over the design as it is now:
+ * what a drag, or another window, changed of the same paper since the form was drawn stays.
+ */
+export function changedSince(seen: Partial<Design>, now: DesignInput, change: DesignChange): DesignInput {
+  const next = changedDesign(now, change) as Record<string, unknown>;
+  for (const part of PARTS)
+    if (seen[part] && change[part] && now[part])
+      next[part] = patched<object>(now[part], patchBetween(seen[part], change[part]));
+  return next as DesignInput;
 }

@@ -87,6 +87,18 @@ test('what another window changes in the middle of a drag stays', async () => {
   expect(store.getState().design.options).not.toEqual(design.options);
 });
 
+test('what another window changes of the paper while the blank is dragged on it stays', async () => {
+  const { store, dragger } = bench(0);
+  const answer = planned(store.getState().design);
+  if (!('design' in answer)) throw new Error('the demo is sound');
+  const { paper } = answer.design;
+  dragger.onPull(answer.design, { paper: { ...paper, at: { x: 6.35, y: 12.7 } } } as never, 'paper-at');
+  const { name, units, design } = store.getState();
+  store.getState().adopt({ name, units, design: { ...design, paper: { ...design.paper, caliper: 0.31 } } });
+  await still();
+  expect(store.getState().design.paper).toMatchObject({ caliper: 0.31, at: { x: 6.35, y: 12.7 } });
+});
+
 test('contents dragged by their corner snap to the marks; a design that cannot be read is not taken', async () => {
   const { store, dragger } = bench(0);
   const before = store.getState().design.contents as { width: number; height: number };
@@ -96,7 +108,7 @@ test('contents dragged by their corner snap to the marks; a design that cannot b
   const after = store.getState().design.contents as { width: number; height: number };
   expect((after.width / 25.4) * 8).toBeCloseTo(Math.round((after.width / 25.4) * 8), 6);
   expect(after.width).toBeGreaterThan(before.width as never);
-  dragger.onPull({ paper: { caliper: -1 } as never }, 'wrong');
+  dragger.onPull({} as never, { paper: { caliper: -1 } as never }, 'wrong');
   await still();
   expect(store.getState().design.contents).toEqual(after);
   expect(store.getState().design.paper).not.toMatchObject({ caliper: -1 });

@@ -2,12 +2,12 @@ import { useEffect, useState, useSyncExternalStore } from 'react';
 import type { Contents, Grip } from '@/core/constructions';
 import { TOLERANCE } from '@/core/geometry';
 import { mm, near, roundTo, type Mm } from '@/core/length';
-import type { DesignChange, DesignInput, Made } from '@/core/plan';
+import type { Design, DesignChange, DesignInput, Made } from '@/core/plan';
 import type { Toolbox } from '@/core/tools';
 import { planned } from '../parts/plans';
 import { withKit } from '../parts/withKit';
 import { PlanAside } from './planAside';
-import { changedDesign, type BenchStore } from './store';
+import { changedDesign, changedSince, type BenchStore } from './store';
 
 /** How a grip is used: a drag begins, goes on and ends; a key is a step by itself. */
 export type DragPhase = 'start' | 'move' | 'end' | 'step';
@@ -18,8 +18,8 @@ export interface Dragging {
   readonly onFold: (grip: Grip, by: number, phase: DragPhase) => void;
   /** Contents made larger or smaller by mm since the drag began. */
   readonly onContents: (wider: number, higher: number, phase: DragPhase) => void;
-  /** Anything else that follows a drag. */
-  readonly onPull: (change: DesignChange, key: string) => void;
+  /** Anything else that follows a drag, made of the design as it was drawn. */
+  readonly onPull: (seen: Design, change: DesignChange, key: string) => void;
 }
 
 /** After a drag what is beside the sheet has so long to follow, ms. */
@@ -107,7 +107,8 @@ export class Dragger implements Dragging {
     else if (phase === 'move') this.pull(change, 'drag-contents', 'drag');
   };
 
-  readonly onPull = (change: DesignChange, key: string): void => this.pull(() => change, key, 'drag');
+  readonly onPull = (seen: Design, change: DesignChange, key: string): void =>
+    this.pull(() => change, key, 'drag', seen);
 
   private get design(): DesignInput {
     return this.store.getState().design;
@@ -135,7 +136,12 @@ export class Dragger implements Dragging {
   }
 
   /** Plans the design as it will be with a change, and takes it unless somebody else changed the design meanwhile. */
-  private pull(change: () => DesignChange | null, key: string, instead: string | null): void {
+  private pull(
+    change: () => DesignChange | null,
+    key: string,
+    instead: string | null,
+    seen: Partial<Design> = {},
+  ): void {
     this.goOn();
     let base = this.design;
     let next: DesignInput | null = null;
@@ -144,11 +150,11 @@ export class Dragger implements Dragging {
       design: () => {
         base = this.design;
         const patch = change();
-        next = patch && changedDesign(base, patch);
+        next = patch && changedSince(seen, base, patch);
         return next && this.kitted(next);
       },
       then: () => {
-        if (this.design !== base) this.pull(change, key, instead);
+        if (this.design !== base) this.pull(change, key, instead, seen);
         else if (next && 'design' in planned(this.kitted(next))) this.store.getState().change({ design: next }, key);
       },
     });
