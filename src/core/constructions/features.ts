@@ -8,12 +8,12 @@ import {
   difference,
   distance,
   extent,
+  fromSegment,
   intersection,
   invert,
   sideOf,
   type Point,
   type Polygon,
-  type Segment,
 } from '../geometry';
 import { mm } from '../length';
 import type { Hole, Piece, Trim } from '../pattern';
@@ -172,15 +172,6 @@ function cutsFold(stack: Stack, panels: ReadonlySet<string>, centre: Point<'fold
       (panel) => panels.has(panel) && fromSegment(hingeLine(stack, hinge, panel), centre) < radius - 0.01,
     ),
   );
-}
-
-/** Distance of a point from a segment, mm. */
-function fromSegment({ from, to }: Segment, p: Point): number {
-  const length = distance(from, to);
-  if (length === 0) return distance(from, p);
-  const t = ((p.x - from.x) * (to.x - from.x) + (p.y - from.y) * (to.y - from.y)) / (length * length);
-  const at = Math.min(1, Math.max(0, t));
-  return distance({ x: from.x + (to.x - from.x) * at, y: from.y + (to.y - from.y) * at }, p);
 }
 
 /** How far along a direction a line first meets a polygon, mm; infinite when it misses. */

@@ -45,3 +45,12 @@ export function crossing<F extends Frame>(a: Segment<F>, b: Segment<F>): Point<F
   const t = cross(minus(b.from, a.from), other) / turn;
   return { x: a.from.x + along.x * t, y: a.from.y + along.y * t };
 }
+
+/** Distance of a point from a segment, mm. */
+export function fromSegment({ from, to }: Segment, p: Point): number {
+  const length = distance(from, to);
+  if (length === 0) return distance(from, p);
+  const t = ((p.x - from.x) * (to.x - from.x) + (p.y - from.y) * (to.y - from.y)) / (length * length);
+  const at = Math.min(1, Math.max(0, t));
+  return distance({ x: from.x + (to.x - from.x) * at, y: from.y + (to.y - from.y) * at }, p);
+}

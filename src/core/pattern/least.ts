@@ -13,8 +13,6 @@ export const LEAST = {
   glue: { fails: mm(3) },
   /** Paper left between a hole and the next edge or fold; workshops tie boxes through holes that leave 1/16 in. */
   left: { fails: mm(1.5), warns: mm(6) },
-  /** Share of what stands in a pocket that it should reach up to, or it falls out. */
-  stands: 1 / 3,
   /** Caliper from which paper is board, hinged and covered rather than folded; over the first no score makes it fold. */
   board: { fails: mm(2), warns: mm(1) },
 } as const;

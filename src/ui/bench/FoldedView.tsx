@@ -207,10 +207,7 @@ function Faces({ made, design }: FoldedViewProps) {
           text:
             own.length > 0
               ? `Under the pointer ${own.length} ${own.length === 1 ? 'layer' : 'layers'}, ${formatLength(mm(own.length * design.paper.caliper), 'mm', '0.5 mm', true)}: ${own
-                  .map(
-                    (layer) =>
-                      `${panelName(made.built, layer.panel)} (${layer.up === 'inside' ? 'inside' : 'outside'} up)`,
-                  )
+                  .map((layer) => `${panelName(made.built, layer.panel)} (${layer.up} up)`)
                   .join(', ')}, from the table up.`
               : 'Point at the paper, or use the arrow keys on it, to read its layers.',
         }}

@@ -1,4 +1,13 @@
-import { direction, distance, leastWidth, sideOf, TOLERANCE, type Point, type Segment } from '../../geometry';
+import {
+  direction,
+  distance,
+  fromSegment,
+  leastWidth,
+  sideOf,
+  TOLERANCE,
+  type Point,
+  type Segment,
+} from '../../geometry';
 import { LEAST, type Hinge, type Panel, type Piece } from '../../pattern';
 import { paperOf, type Design } from '../design/design';
 import { PAPERS, smallestPaperFor } from '../design/papers';
@@ -99,19 +108,10 @@ const leftBeside = (piece: Piece): Small[] =>
     const { polygon, name } = piece.panels.find(({ id }) => id === panel)!;
     const rim = polygon.map((from, i): Segment<'sheet'> => ({ from, to: polygon[(i + 1) % polygon.length]! }));
     return {
-      value: Math.min(...rim.map((edge) => offSegment(edge, centre))) - diameter / 2,
+      value: Math.min(...rim.map((edge) => fromSegment(edge, centre))) - diameter / 2,
       part: `hole in the ${name}`,
     };
   });
-
-/** Distance of a point from a stretch of a line, mm. */
-function offSegment({ from, to }: Segment, p: Point): number {
-  const length = distance(from, to);
-  if (length === 0) return distance(from, p);
-  const u = direction(from, to);
-  const along = Math.min(length, Math.max(0, (p.x - from.x) * u.x + (p.y - from.y) * u.y));
-  return distance({ x: from.x + u.x * along, y: from.y + u.y * along }, p);
-}
 
 /** Parts that no glue holds, for all that is glued of them is too narrow a strip: the broadest holds a part. */
 function glueStrips(design: Design, made: Made): Check[] {
