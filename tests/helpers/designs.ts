@@ -126,6 +126,9 @@ const typed = fc.oneof(
   anyLength(0.1, 10_000),
 );
 
+/** A hair inside either end of what is allowed, mm. */
+const HAIR = 0.01;
+
 /** Every option anywhere between its limits. */
 function anyOptions(construction: Construction): fc.Arbitrary<Record<string, unknown>> {
   const each = optionFields(construction.options).map(({ name, unit, choices, limits, fallback }) => {
@@ -137,7 +140,7 @@ function anyOptions(construction: Construction): fc.Arbitrary<Record<string, unk
     return [
       name,
       fc.oneof(
-        fc.constant(least),
+        fc.constantFrom(least, Math.min(most, least + HAIR), Math.max(least, most - HAIR), most),
         anyLength(Math.max(least, 0.01), most),
         fc.integer({ min: 1, max: 30 }).map((tenths) => Math.min(most, Math.max(least, (tenths / 10) * usual))),
       ),
@@ -179,16 +182,22 @@ export const anyDesign = (construction: Construction): fc.Arbitrary<DesignInput>
         { requiredKeys: [] },
       ),
       closure: fc.record({ kind: fc.constantFrom(...CLOSURES), disc: anyLength(1, 60) }),
+      sheets: fc.option(fc.integer({ min: 1, max: 4 }), { nil: undefined, freq: 3 }),
+      cardToo: fc.boolean(),
       companions: fc.subarray([...COMPANIONS]),
     })
-    .map(({ paperFirst, width, height, square, thickness, ease, options, ...rest }) => {
+    .map(({ paperFirst, width, height, square, thickness, ease, options, sheets, cardToo, ...rest }) => {
       const onPaper = optionFields(construction.options).flatMap(({ name, onPaper: on }) => (on ? [name] : []));
       const own = Object.entries(options).filter(([name]) => paperFirst || !onPaper.includes(name));
       return {
         version: 1,
         construction: construction.name,
         ...(paperFirst
-          ? { blank: { width, height: square ? width : height }, contents: { thickness } }
+          ? {
+              blank: { width, height: square ? width : height },
+              contents: { thickness, ...(cardToo && { width: width / 2, height: height / 3 }) },
+              ...(sheets !== undefined && { sheets }),
+            }
           : { contents: { width, height, thickness } }),
         ...(ease ? { ease } : {}),
         ...rest,

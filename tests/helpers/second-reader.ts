@@ -564,3 +564,70 @@ export const clearOf = (
   const inside = holds(outline.map(flat), centre);
   return (inside ? 1 : -1) * Math.min(...off) - hole.diameter / 2;
 };
+
+/** How fine the grid is on which layers are counted across a wall. */
+const GRID = 24;
+
+/**
+ * Layers of paper inside the outermost that stand at two facing walls of a room of that floor, both together at their
+ * thickest place, along its first and its second side: counted on a grid of points, of a piece as it stands.
+ */
+export function layersRound({ faces }: FoldedPiece, [wide, high]: readonly [number, number]): readonly number[] {
+  const near = (a: number, b: number): boolean => Math.abs(a - b) < 0.02;
+  const floors = faces.filter(({ ring }) =>
+    ring.some((p, i) => {
+      const [q, r] = [ring[(i + 1) % ring.length]!, ring[(i + 2) % ring.length]!];
+      return near(distance(p, q), wide) && near(distance(q, r), high);
+    }),
+  );
+  const floor = floors.reduce((best, face) => (size(face.ring) > size(best.ring) ? face : best), floors[0]!);
+  const { ring } = floor;
+  const start = ring.findIndex((p, i) => near(distance(p, ring[(i + 1) % ring.length]!), wide));
+  const back = undone(after(floor.place, edgeAxes(ring[start]!, ring[(start + 1) % ring.length]!)));
+  const seen = faces
+    .filter((face) => face !== floor)
+    .map((face) => face.ring.map((p) => add(turned(back, at(face.place, p)), back.o)));
+  const base = ring.map((p) => add(turned(back, at(floor.place, p)), back.o));
+  const along = (axis: 'x' | 'y'): number => {
+    const other = axis === 'x' ? 'y' : 'x';
+    const ends = [Math.min(...base.map((p) => p[axis])), Math.max(...base.map((p) => p[axis]))];
+    const walls = ends.map((end) =>
+      seen
+        .filter((corners) => corners.every((p) => Math.abs(p[axis] - end) < 0.3))
+        .map((corners) => corners.map((p) => ({ x: p[other], y: p.z }))),
+    );
+    const spots = walls.flat(2);
+    const [low, top] = [Math.min(...spots.map(({ x }) => x)), Math.max(...spots.map(({ x }) => x))];
+    const heights = spots.map(({ y }) => y);
+    const [down, up] = [Math.min(...heights), Math.max(...heights)];
+    let most = 0;
+    for (let i = 0; i < GRID; i++)
+      for (let j = 0; j < GRID; j++) {
+        const spot = { x: low + ((top - low) * (i + 0.5)) / GRID, y: down + ((up - down) * (j + 0.5)) / GRID };
+        most = Math.max(most, walls.flat().filter((wall) => holds(wall, spot)).length);
+      }
+    return Math.max(0, most - walls.filter((wall) => wall.length > 0).length);
+  };
+  return [along('x'), along('y')];
+}
+
+/** The most layers of paper that lie over each other anywhere in what is folded flat: counted on a grid of points. */
+export function mostLayersOf(pieces: readonly FoldedPiece[]): number {
+  const faces = pieces.flatMap((piece) => piece.faces);
+  const largest = faces.reduce((best, face) => (size(face.ring) > size(best.ring) ? face : best));
+  const back = undone(after(largest.place, edgeAxes(...longestEdge(largest))));
+  const paper = faces.map((face) => face.ring.map((p) => add(turned(back, at(face.place, p)), back.o)));
+  const spots = paper.flat();
+  const [xs, ys] = [spots.map(({ x }) => x), spots.map(({ y }) => y)];
+  const [x0, y0] = [Math.min(...xs), Math.min(...ys)];
+  const [dx, dy] = [(Math.max(...xs) - x0) / FINE, (Math.max(...ys) - y0) / FINE];
+  let most = 0;
+  for (let i = 0; i < FINE; i++)
+    for (let j = 0; j < FINE; j++) {
+      // Off the middles, where papers that only meet would both be hit.
+      const spot = { x: x0 + dx * (i + 0.47), y: y0 + dy * (j + 0.531) };
+      most = Math.max(most, paper.filter((ring) => holds(ring, spot)).length);
+    }
+  return most;
+}
+const FINE = 90;

@@ -4,16 +4,21 @@ import { inches, mm, stepOf } from '../length';
 import { drawPiece, rect, ring, type FoldLine, type Panel, isSquare } from '../pattern';
 import { built, EASE, fold, LEFT, optionGrip, place, refuse, RIGHT, roomGrip, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
-import { choiceOption, countOption, lengthOption } from './options';
-import { insideFor, leftOver, OPEN, tooLarge } from './sizing';
+import { choiceOption, countOption, lengthOption, openLengthOption } from './options';
+import { insideFor, leftOver, OPEN, spineOver, tooLarge } from './sizing';
+
+const MOST_PLEATS = 8;
 
 const options = z.strictObject({
-  pleats: countOption('Pleats on each side', 'At least two; the outermost are glued face to face.', 4, 2, 8),
+  pleats: countOption('Pleats on each side', 'At least two; the outermost are glued face to face.', 4, 2, MOST_PLEATS),
   pleat: lengthOption('Pleat', 'Breadth of one pleat.', inches(1 / 4), { over: 0 }),
   lid: lengthOption('Lid', 'How far the lid comes down over the front.', inches(5 / 2), { over: 0 }),
-  spine: lengthOption('Spine of the lid', 'Lets the lid close over what stands in the pocket.', inches(1 / 2), {
-    over: 0,
-  }),
+  spine: openLengthOption(
+    'Spine of the lid',
+    'Lets the lid close over what stands in the pocket.',
+    { over: 0 },
+    { open: '1/2 in, or as thick as the contents are' },
+  ),
   backPocket: choiceOption(
     'Back pocket',
     'Behind the lid’s tail: open to the fold, closed at half depth, or glued all over.',
@@ -22,6 +27,11 @@ const options = z.strictObject({
 });
 type Options = z.output<typeof options>;
 
+/** Common practice 1/2 in. */
+const USUAL_SPINE = inches(1 / 2);
+/** A length on a sixteenth of an inch, the next up. */
+const sixteenths = (length: number, round = Math.ceil): number =>
+  round(length / inches(1 / 16) - TOLERANCE.length) * inches(1 / 16);
 /** The V at the middle fold opens this far each way at the sheet's edge, mm. Common practice 1/8 in. */
 const V = inches(1 / 8);
 /** The lid is narrower than the inside by this, mm. Common practice 1/8 in. */
@@ -35,7 +45,8 @@ const STRIP = inches(1 / 4);
  */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank, making } = brief;
-  const { pleats: k, pleat: q, lid, spine, backPocket } = options;
+  const { pleats: k, pleat: q, lid, backPocket } = options;
+  const spine = options.spine ?? spineOver(USUAL_SPINE, 2, brief);
   const gusset = 2 * (k - 1) * q;
   let S: number;
   // What the width comes to at least, whatever the pleats: rounding to marks may give more with these and less with others.
@@ -51,9 +62,11 @@ function build(brief: Brief<Options>): BuildResult {
     if (!width.ok) return refuse(width.refusal);
     S = blank.width;
   } else {
-    const inside = insideFor(brief, OPEN, gusset);
+    const inside = insideFor(brief, OPEN, { opens: gusset, bottom: false });
     least = inside.width;
-    const needed = Math.max(inside.width + 2 * k * q, 2 * inside.height);
+    // A spine that is broader for thick contents asks for that much more to lie over.
+    const over = lid + USUAL_SPINE <= inside.height ? lid + spine : 0;
+    const needed = Math.max(inside.width + 2 * k * q, 2 * inside.height, 2 * over);
     // Half the square must stand on a mark too.
     const step = 2 * stepOf(making.graduation);
     S = step === 0 ? needed : Math.ceil(needed / step - TOLERANCE.length) * step;
@@ -222,7 +235,29 @@ export const accordionPocket: Construction<Options> = {
   cures: [
     partCure('pleat'),
     partCure('lid'),
-    { for: 'gusset', label: 'More pleats', options: () => ({ pleats: 6 }) },
+    {
+      for: 'gusset',
+      label: 'As many pleats as it takes',
+      options: (thick, { pleat, pleats }) => {
+        const needed = Math.ceil(thick / (2 * (pleat as number)) - TOLERANCE.length) + 1;
+        return needed <= MOST_PLEATS && needed > (pleats as number) ? { pleats: needed } : null;
+      },
+    },
+    {
+      for: 'gusset',
+      label: 'Broader pleats',
+      options: (thick, { pleats }) => ({ pleat: sixteenths(thick / (2 * ((pleats as number) - 1))) }),
+    },
+    { for: 'spine', label: 'A spine as broad as it takes', options: () => ({ spine: undefined }) },
+    { for: 'spine', label: 'A broader spine', options: (needed) => ({ spine: sixteenths(needed + 1) }) },
+    {
+      for: 'loose',
+      id: 'width',
+      label: 'Broader pleats, a narrower pocket',
+      options: (over, { pleats, pleat }) => ({
+        pleat: sixteenths((pleat as number) + over / (2 * (pleats as number)), Math.floor),
+      }),
+    },
     { for: 'flap-overlap', label: 'Pleats of 3/8 in', options: () => ({ pleat: inches(3 / 8) }) },
   ],
   advice: [

@@ -1,11 +1,12 @@
 import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
-import { inches, mm } from '../length';
+import { inches, mm, type Mm } from '../length';
 import { drawPiece, rect } from '../pattern';
 import { built, EASE, fold, LEFT, place, refuse, RIGHT, roomGrip, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { lengthOption, openLengthOption } from './options';
-import { insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
+import { sideFor, wrapped } from './round-packet';
+import { FREE, insideFor, leftOver, onMark, OPEN, tooLarge } from './sizing';
 
 const options = z.strictObject({
   breadth: lengthOption('Breadth', 'Of the band.', inches(3 / 2), { over: 0 }),
@@ -27,14 +28,16 @@ function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { lap, sheetLength } = options;
   const b = blank ? blank.height : options.breadth;
+  const side = sideFor(brief);
   let W: number;
   if (blank) {
-    const width = leftOver(brief, 'width', blank.width, lap, 2);
+    const width = leftOver(brief, 'width', blank.width, lap + 2 * side, 2);
     if (!width.ok) return refuse(width.refusal);
     W = width.length;
-  } else W = insideFor(brief, OPEN).width;
+  } else W = insideFor(brief, side > 0 ? FREE : OPEN).width;
+  if (side > 0) return standing(brief, W, side, b);
   if (lap > W + TOLERANCE.length) return refuse(tooLarge('lap', 'lap', lap, blank ? blank.width / 3 : W));
-  // The strip is cut to the nearest mark; what the marks give the inside comes off the lap.
+  // The strip is cut to the nearest mark; what the marks give the inside comes off the lap, and is said.
   const wanted = blank
     ? blank.width
     : onMark(
@@ -112,13 +115,83 @@ function build(brief: Brief<Options>): BuildResult {
         through: true,
       },
     ],
-    claims: [{ kind: 'laps', pairs: [['end-2', 'end-1'], ...(joined ? [['join', 'front'] as const] : [])] }],
+    claims: [
+      { kind: 'laps', asked: lap, pairs: [['end-2', 'end-1'], ...(joined ? [['join', 'front'] as const] : [])] },
+    ],
     grips: blank
       ? []
       : [
           roomGrip('s-end-1', LEFT, 'width', 'room it slides with'),
           roomGrip('s-end-2', RIGHT, 'width', 'room it slides with'),
         ],
+  });
+}
+
+/** A band round a packet, creased at its four edges; from one strip, or two joined on its front. */
+function standing(brief: Brief<Options>, width: number, side: Mm, tall: Mm): BuildResult {
+  const { options, blank } = brief;
+  const { lap, sheetLength } = options;
+  if (lap > width + TOLERANCE.length)
+    return refuse(tooLarge('lap', 'lap', lap, blank ? (blank.width - 2 * side) / 3 : width));
+  const both = blank ? blank.width - width - 2 * side : width + lap;
+  const total = both + width + 2 * side;
+  const joined = !blank && sheetLength !== undefined && total > sheetLength + TOLERANCE.length;
+  const least = width + side + lap;
+  if (joined && sheetLength < least) return refuse({ code: 'strip-too-short', value: sheetLength, limit: mm(least) });
+  const first = joined
+    ? Math.min(width, onMark(sheetLength - width - side, brief, 'down'))
+    : onMark(both / 2, brief, 'up');
+  const second = both - first;
+  const wrap = wrapped({ first, side, width, second, tall, id: 'band', through: true });
+  const end = first + side + width;
+  const rest = wrap.rest(joined ? lap : end);
+  return built({
+    ...PLAIN,
+    front: 'above',
+    pieces: joined
+      ? [
+          drawPiece({
+            name: 'band',
+            blank: { width: mm(end), height: tall },
+            panels: wrap.front,
+            folds: wrap.frontFolds,
+          }),
+          drawPiece({
+            name: 'second strip',
+            blank: { width: mm(lap + side + second), height: tall },
+            panels: [{ id: 'join', name: 'lap of the join', polygon: rect(0, 0, lap, tall) }, ...rest],
+            folds: wrap.restFolds('join'),
+          }),
+        ]
+      : [
+          drawPiece({
+            name: 'band',
+            blank: blank ?? { width: mm(wrap.length), height: tall },
+            panels: [...wrap.front, ...rest],
+            folds: [...wrap.frontFolds, ...wrap.restFolds('front')],
+          }),
+        ],
+    assembly: [
+      ...(joined
+        ? [
+            place('join-strips', 'Lay the second strip’s lap on the front, its score along the front’s edge', {
+              panel: 'join',
+              onto: 'front',
+              line: segment(lap, 0, lap, tall),
+              on: segment(end, 0, end, tall),
+              over: false,
+              level: 'top',
+              gluedTo: ['front'],
+            }),
+          ]
+        : []),
+      ...wrap.steps,
+    ],
+    cavities: [wrap.cavity],
+    claims: [
+      { kind: 'laps', asked: lap, pairs: [['end-2', 'end-1'], ...(joined ? [['join', 'front'] as const] : [])] },
+    ],
+    grips: blank ? [] : [roomGrip('s-side-2', RIGHT, 'width', 'room it slides with')],
   });
 }
 

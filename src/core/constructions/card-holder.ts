@@ -89,7 +89,7 @@ function build(brief: Brief<Options>): BuildResult {
         roof: ['front', 'side-tab', 'bottom-tab'],
         mouth: segment(x1, real.height, x2, real.height),
         insertAfter: tucked ? 'tuck-bottom' : 'fold-front',
-        covered: { floor: 1, roof: options.fingerNotch > 0 ? 0.5 : 1 },
+        covered: options.fingerNotch > 0 ? { floor: 0.5, roof: 0.5 } : { floor: 1, roof: 1 },
       },
     ],
     front: 'above',

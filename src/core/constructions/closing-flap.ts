@@ -65,4 +65,4 @@ export function closingFlap(
 
 /** What changes nothing of a holder that has a closing flap, or a finger notch where it is left open. */
 export const idleWithFlap = (options: { readonly closingFlap: Mm; readonly fingerNotch: Mm }): readonly string[] =>
-  options.closingFlap > 0 ? ['fingerNotch', 'notchWhen'] : ['corner', ...idleNotch(options)];
+  options.closingFlap > 0 ? ['fingerNotch', 'notchDepth', 'notchWhen'] : ['corner', ...idleNotch(options)];

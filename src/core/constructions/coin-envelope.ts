@@ -3,7 +3,7 @@ import { inches, mm } from '../length';
 import { cornerOption } from './closing-flap';
 import type { Construction } from './construction';
 import { squareEnvelope } from './diagonal';
-import { lengthOption, openLengthOption } from './options';
+import { choiceOption, lengthOption, openLengthOption } from './options';
 
 const options = z.strictObject({
   setting: openLengthOption(
@@ -20,9 +20,13 @@ const options = z.strictObject({
       over: 0,
     },
   ),
+  ends: choiceOption('End flaps', 'Cut off blunt past where the side flaps cross, or left whole.', ['blunt', 'whole']),
   corner: cornerOption(inches(1 / 4)),
 });
 type Options = z.output<typeof options>;
+
+/** A blunt end flap reaches this far past where the side flaps cross, mm. From memory 1/2 in. */
+const PAST_CROSSING = inches(1 / 2);
 
 /** Coins and seeds from a square: opens on the short side, the long flaps trimmed to half the width and a lap. */
 export const coinEnvelope: Construction<Options> = {
@@ -42,8 +46,23 @@ export const coinEnvelope: Construction<Options> = {
       tipDepth: mm(0),
       corner: brief.options.corner,
       longDepth: (shortSide) => (shortSide + brief.options.lap) / 2,
+      longFlaps: 'lap',
+      blunt: brief.options.ends === 'blunt' ? PAST_CROSSING : null,
     }),
-  schools: [],
+  schools: [
+    {
+      option: 'ends',
+      value: 'blunt',
+      title: 'End flaps cut blunt',
+      why: 'A short flap that still covers where the side flaps cross: it closes neatly and nothing catches.',
+    },
+    {
+      option: 'ends',
+      value: 'whole',
+      title: 'End flaps left whole',
+      why: 'Two cuts fewer, and the points hold like those of any envelope from a square.',
+    },
+  ],
   cures: [
     { for: 'setting-off-sheet', label: 'Set it in the middle', options: () => ({ setting: undefined }) },
     { for: 'corner-too-round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },

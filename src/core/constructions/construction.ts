@@ -40,6 +40,8 @@ export interface Brief<Options = unknown> {
   readonly aim: Ease;
   readonly least: Ease;
   readonly making: Making;
+  /** Thickness of the paper. */
+  readonly caliper: Mm;
   readonly options: Options;
 }
 
@@ -78,6 +80,8 @@ export type Feature =
       readonly kind: 'finger-notch';
       readonly cavity: string;
       readonly diameter: Mm;
+      /** How deep it goes, as a share of its diameter. */
+      readonly bite: number;
       /** Punched while the piece is flat, or once it is glued. */
       readonly when: 'flat' | 'assembled';
     }
@@ -125,7 +129,13 @@ export interface Refusal {
   readonly value: Mm;
   readonly limit: Mm;
   /** What its sentence needs besides: which side of the sheet, which part. */
-  readonly about?: { readonly part?: string; readonly id?: string; readonly side?: string };
+  readonly about?: {
+    readonly part?: string;
+    readonly id?: string;
+    readonly side?: string;
+    readonly width?: number;
+    readonly height?: number;
+  };
 }
 
 export type BuildResult =
@@ -153,8 +163,15 @@ export interface Cure {
   readonly id?: string;
   /** The words on its button. */
   readonly label: string;
-  /** Options to lay over the design's; `limit` is what the check or refusal was held to. Undefined takes one out. */
-  readonly options: (limit: Mm) => Readonly<Record<string, unknown>>;
+  /**
+   * Options to lay over the design's; `limit` is what the check or refusal was held to, `now` the options as they are.
+   * Undefined takes one out; null where it cannot help as things are.
+   */
+  readonly options: (
+    limit: Mm,
+    now: Readonly<Record<string, unknown>>,
+    design: { readonly thickness: Mm; readonly graduation: Graduation },
+  ) => Readonly<Record<string, unknown>> | null;
 }
 
 /** One design of holder. Its options' schema gives every option a default, a unit and a reason. */

@@ -153,6 +153,8 @@ function build(brief: Brief<Options>): BuildResult {
         tall: 'edge-near',
         onEdge: false,
         insertAfter: 'flat',
+        // The wrap is drawn tight round the board: what is turned in lies on it.
+        outside: [...places.map(({ id }) => `turn-${id}`), 'lining'],
       },
     ],
     claims: [

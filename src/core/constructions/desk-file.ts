@@ -4,6 +4,7 @@ import { inches, mm } from '../length';
 import { drawPiece, rect, ring } from '../pattern';
 import { built, optionGrip, raise, refuse, RIGHT, roomGrip, segment, SLANT, UP, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
+import { deeperCures, leastDepthOption } from './lids';
 import { lengthOption, openLengthOption } from './options';
 import { onMark, roomy, tooLarge } from './sizing';
 
@@ -14,6 +15,7 @@ const options = z.strictObject({
     { over: 0, most: 200 },
     { open: 'the stack’s thickness, or 1 1/2 in' },
   ),
+  leastDepth: leastDepthOption(),
   frontHeight: lengthOption('Front', 'How high the front and the side walls stand.', inches(3 / 2), { over: 0 }),
   backRise: openLengthOption(
     'Back rises by',
@@ -46,7 +48,8 @@ function build(brief: Brief<Options>): BuildResult {
   const tucked = s - TUCK_LESS;
   if (tucked < 3) return refuse(tooLarge('tuckGap', 'gap under the tuck', TUCK_LESS, s - 3));
   const rise = options.backRise ?? aim.height;
-  const depthTold = options.depth ?? (thickness > 0 ? onMark(thickness, brief, 'up') : USUAL_DEPTH);
+  const depthTold =
+    options.depth ?? (thickness > 0 ? onMark(Math.max(thickness, options.leastDepth), brief, 'up') : USUAL_DEPTH);
   // On a given sheet the pads are square: what is left along it is shared between base and back.
   const w = blank ? (blank.width - f - aim.width - rise) / 2 : 0;
   if (blank && w <= 3)
@@ -211,11 +214,11 @@ export const deskFile: Construction<Options> = {
     aim: { width: inches(1 / 4), height: inches(1) },
     least: { width: inches(1 / 8), height: mm(0) },
   },
-  idle: () => [],
+  idle: ({ depth }) => (depth === undefined ? [] : ['leastDepth']),
   build,
   schools: [],
   cures: [
-    { for: 'room-depth', label: 'Make it as deep as the stack', options: () => ({ depth: undefined }) },
+    ...deeperCures('Make it as deep as the stack'),
     partCure('frontHeight'),
     {
       for: 'part-too-large',

@@ -16,6 +16,7 @@ import {
 import { built, EASE, fold, raise, refuse } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Ease, type Refusal } from './construction';
 import {
+  deeperCures,
   depthFor,
   depthOption,
   layLiner,
@@ -163,7 +164,10 @@ function fromPaper({ blank, making, options, thickness, ...brief }: Brief<Option
   const { notch, offset } = making;
   const whole = { ...brief, blank, making, options, thickness } as Brief<Options>;
   const apart = onMark(Math.SQRT2 * depthFor(whole, options), whole);
-  const first = (options.setting ?? onMark((width - apart) / 2 - offset, whole, 'down')) + offset;
+  const { contents, aim } = whole;
+  // √2 times a setting is a side of the floor: what it has over the contents is shared between both sides.
+  const uneven = contents ? (contents.width + aim.width - contents.height - aim.height) / (2 * Math.SQRT2) : 0;
+  const first = (options.setting ?? onMark((width - apart) / 2 + uneven - offset, whole, 'down')) + offset;
   const second = options.secondSetting === undefined ? first + apart : options.secondSetting + offset;
   if (first <= notch / 2 + TOLERANCE.length)
     return options.setting === undefined
@@ -517,7 +521,7 @@ export const diagonalBox: Construction<Options> = {
   cures: [
     ...lidCures(Math.SQRT2),
     ...SHALLOW_CURES,
-    { for: 'room-depth', label: 'Make it as deep as the contents', options: () => ({ depth: undefined }) },
+    ...deeperCures('Make it as deep as the contents'),
     { for: 'tie', label: 'Leave the tie hole out', options: () => ({ tieHole: 0 }) },
     {
       for: 'part-too-large',

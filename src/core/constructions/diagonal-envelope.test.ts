@@ -208,6 +208,8 @@ describe('what cannot be made', () => {
     [{ blank: { width: '1 1/4 in', height: '1 1/4 in' } }, 'notch-off-sheet'],
     [{ blank: { width: '6 in', height: '6 in' }, options: { setting: '1/4 in' } }, 'setting-off-sheet'],
     [{ blank: { width: '6 in', height: '6 in' }, options: { setting: '7 in' } }, 'setting-off-sheet'],
+    // Just where the notch would reach the corner.
+    [{ blank: { width: '1 7/8 in', height: '1 7/8 in' }, options: { setting: '1 1/2 in' } }, 'setting-off-sheet'],
     [{ contents: { width: '2 in', height: '2 in' }, options: { corner: '3 in' } }, 'corner-too-round'],
     [{ contents: { width: '2 in', height: '2 in' }, options: { tip: 'blunt', tipDepth: '3 in' } }, 'tip-too-deep'],
   ])('%j is refused as %s', (fields, id) => {

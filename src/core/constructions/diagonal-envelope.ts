@@ -45,6 +45,8 @@ export const diagonalEnvelope: Construction<Options> = {
   build: (brief) =>
     squareEnvelope(brief, {
       ...brief.options,
+      longFlaps: 'trim',
+      blunt: null,
       longDepth: brief.options.flaps === 'trimmed' ? (shortSide) => shortSide - TRIM_CLEARANCE : null,
     }),
   schools: [

@@ -28,6 +28,7 @@ import { fold } from './building';
 import type { Claim } from './claims';
 import { PLAIN, type Brief, type BuildResult, type Ease, type Grip, type Refusal, type Start } from './construction';
 import { roundFree } from './corners';
+import { LEAST } from '../pattern';
 import { bestCandidate, marksRound, wantedEase, type Candidate } from './rounding';
 
 /** What the square envelopes share of their options. */
@@ -43,6 +44,10 @@ export interface FlapStyle {
   readonly corner: Mm;
   /** Depth the flaps on the long sides are cut back to, from the length of the short side; null leaves them whole. */
   readonly longDepth: ((shortSide: number) => number) | null;
+  /** `trim`: cut back so that they clear the far fold; `lap`: so that one is glued on the other. */
+  readonly longFlaps: 'trim' | 'lap';
+  /** How far blunt flaps on the short sides reach past where the long ones cross; null leaves them whole. */
+  readonly blunt: number | null;
 }
 
 /** A trimmed flap stops this far inside the fold it reaches for, mm. Common practice 1/16 in. */
@@ -70,21 +75,44 @@ export function squareEnvelope(brief: Brief<SquareOptions>, style: FlapStyle): B
 /** Takes rounding noise off a sum of marks: to a nanometre. */
 const tidy = (length: Mm): Mm => mm(Math.round(length * 1e6) / 1e6);
 
-/** Paper first: the sheet as given, set where told or at half its side (as the board's ruler reads it). */
-function fromPaper({ blank, making, options }: Brief<SquareOptions>): SquareLayout | Refusal {
+/** Paper first: the sheet as given, set where told, where its contents sit best, or at half its side. */
+function fromPaper(brief: Brief<SquareOptions>): SquareLayout | Refusal {
+  const { blank, making, options } = brief;
   const { width, height } = blank!;
   if (!isSquare({ width, height }))
     return { code: 'blank-not-square', value: mm(Math.max(width, height)), limit: mm(Math.min(width, height)) };
   const { notch } = making;
   if (width <= 2 * notch) return { code: 'notch-off-sheet', value: width, limit: mm(2 * notch) };
-  const setting = mm((options.setting ?? width / 2) + making.offset);
-  if (setting <= notch / 2 || setting >= width - notch / 2)
+  const setting = mm((options.setting ?? settingFor(brief, width)) + making.offset);
+  // A setting just there leaves a fold of no length.
+  const low = setting <= notch / 2 + TOLERANCE.length;
+  if (low || setting >= width - notch / 2 - TOLERANCE.length)
     return {
       code: 'setting-off-sheet',
       value: options.setting ?? setting,
-      limit: setting <= notch / 2 ? mm(notch / 2 - making.offset) : mm(width - notch / 2 - making.offset),
+      limit: low ? mm(notch / 2 - making.offset) : mm(width - notch / 2 - making.offset),
     };
   return { side: width, setting, notch, start: reading(making, setting, mm(width - setting)) };
+}
+
+/**
+ * What the board's ruler reads on a given square: where the contents have their room most evenly on both sides, on the
+ * marks; half its side where nothing goes in.
+ */
+function settingFor({ contents, aim, least, making }: Brief<SquareOptions>, side: number): number {
+  if (!contents) return side / 2;
+  const { graduation, notch, offset } = making;
+  const [w, h] = [contents.width + contents.thickness, contents.height + contents.thickness];
+  const [aimed, other] = [Math.max(aim.width, least.width), Math.max(aim.height, least.height)];
+  // √2·a − w − aim = √2·b − h − aim', with a + b = L − n.
+  const a = ((side - notch) * Math.SQRT2 + w + aimed - h - other) / (2 * Math.SQRT2);
+  const within = Math.min(Math.max(a, TRIM_CLEARANCE), side - notch - TRIM_CLEARANCE);
+  const ideal = within + notch / 2 - offset;
+  const off = (reading: number): number => Math.abs(reading - ideal);
+  const [first, ...more] = marksRound(ideal, graduation).filter(
+    (reading) => reading + offset > notch / 2 && reading + offset < side - notch / 2,
+  );
+  return first === undefined ? side / 2 : more.reduce((best, one) => (off(one) < off(best) ? one : best), first);
 }
 
 /** Which edge's setting the board's ruler can show; measured on the sheet when it shows neither. */
@@ -190,7 +218,7 @@ function draw(
     built: {
       ...PLAIN,
       pieces: [piece],
-      assembly: tip ? [FOLD_TIP, ...FOLDS] : FOLDS,
+      assembly: [...(tip ? [FOLD_TIP] : []), ...(style.longFlaps === 'lap' ? LAPPED : FOLDS)],
       cavities: [
         {
           id: 'envelope',
@@ -204,7 +232,7 @@ function draw(
         },
       ],
       start,
-      claims: CLAIMS,
+      claims: style.longFlaps === 'lap' ? LAPPED_CLAIMS : CLAIMS,
       grips: gripsFor(hinges, square.notches[0]!.at, side, brief),
     },
   };
@@ -301,9 +329,19 @@ function drawFlap({ square, id, k, style, making }: Flap, { panels, hinges, trim
   let shape = square.house(k);
   if (style.longDepth && (k % 2 === 0) === evenAreLong(square)) {
     const reach = style.longDepth(square.foldLength((k + 1) % 4));
-    const line = parallel(fold, cornerDepth - measurable(cornerDepth - reach, 'up', making));
+    // Cut on a mark: so that it clears, or so that no less is left to glue than was asked.
+    const way = style.longFlaps === 'trim' ? 'up' : 'down';
+    const line = parallel(fold, cornerDepth - measurable(cornerDepth - reach, way, making));
     shape = straighten(shape, line, `end of the ${FLAP_NAMES[id]}`);
   }
+  // The long flaps' slopes cross √2·n short of the tip of the flaps on the short sides.
+  const past = style.blunt === null ? 0 : Math.SQRT2 * square.notches[0]!.length - style.blunt;
+  if (past > LEAST.folded.fails && (id === 'bottom' || id === 'closing'))
+    shape = straighten(
+      shape,
+      parallel(fold, cornerDepth - measurable(past, 'down', making)),
+      `tip of the ${FLAP_NAMES[id]}`,
+    );
   const closes = id === 'closing';
   const pointed = shape.length === 5;
   if (closes && style.tip !== 'point' && pointed) {
@@ -363,6 +401,8 @@ const FOLDS: readonly AssemblyFold[] = [
     closes: true,
   }),
 ];
+/** The same, the second side flap glued on the first. */
+const LAPPED = FOLDS.map((step) => (step.id === 'fold-side-2' ? { ...step, gluedTo: ['side-1'] } : step));
 const CLAIMS: readonly Claim[] = [
   {
     kind: 'laps',
@@ -381,6 +421,19 @@ const CLAIMS: readonly Claim[] = [
     ],
   },
 ];
+/** What holds it then: one side flap on the other, and the bottom on both. */
+const LAPPED_CLAIMS = CLAIMS.map((claim): Claim =>
+  claim.kind === 'laps'
+    ? {
+        kind: 'laps',
+        pairs: [
+          ['side-2', 'side-1'],
+          ['bottom', 'side-1'],
+          ['bottom', 'side-2'],
+        ],
+      }
+    : claim,
+);
 
 /**
  * A pair of folds stands `W/2` from the middle, so a fold pulled out by `outward` widens the inside by twice that;
@@ -445,7 +498,7 @@ function parallel(fold: Segment<'sheet'>, depth: number): Segment<'sheet'> {
 const reversed = (line: Segment<'sheet'>): Segment<'sheet'> => ({ from: line.to, to: line.from });
 
 /** A depth from a sheet's corner towards its middle whose line meets the edges on marks, so that it can be measured. */
-const measurable = (depth: number, way: 'up' | 'nearest', { graduation }: Brief['making']): number =>
+const measurable = (depth: number, way: 'up' | 'down' | 'nearest', { graduation }: Brief['making']): number =>
   roundTo(mm(Math.max(depth, 0) * Math.SQRT2), graduation, way) / Math.SQRT2;
 
 const cutBack = (polygon: Polygon<'sheet'>, line: Segment<'sheet'>): Polygon<'sheet'> => leftPart(polygon, line, 1e-9);

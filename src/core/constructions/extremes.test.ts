@@ -116,9 +116,10 @@ test.each(CONSTRUCTIONS.map((construction) => [construction.name, construction] 
       );
     for (const { option, value, title: words } of schools) lines.push(`school ${option} ${value}: ${words}`);
     for (const { mistake, instead } of advice) lines.push(`${mistake} ${instead}`);
+    const usual = Object.fromEntries(constructionOptions(name).map((option) => [option.name, option.fallback]));
     for (const { for: what, id, label, options } of cures)
       lines.push(
-        `cure for ${what}${id ? ` of ${id}` : ''}, ${label}: ${[0.3, 10, 33.3333].map((limit) => JSON.stringify(options(mm(limit)), (_, v: unknown) => (v === undefined ? null : typeof v === 'number' ? Math.round(v * 1e4) / 1e4 : v))).join(' ')}`,
+        `cure for ${what}${id ? ` of ${id}` : ''}, ${label}: ${[0.3, 10, 33.3333].map((limit) => JSON.stringify(options(mm(limit), usual, { thickness: mm(9), graduation: '1/8 in' }), (_, v: unknown) => (v === undefined ? null : typeof v === 'number' ? Math.round(v * 1e4) / 1e4 : v))).join(' ')}`,
       );
     const variants: [string, object][] = [
       ['contents 76.2 × 101.6 × 6.35', { contents: { width: 76.2, height: 101.6, thickness: 6.35 } }],

@@ -34,6 +34,8 @@ export interface RefusalFacts {
   'hole-cuts-fold': Nothing;
   'holes-touch': Nothing;
   'strip-too-short': Nothing;
+  /** All pieces do not come from the sheets there are. */
+  'sheets-too-few': { readonly width: number; readonly height: number };
 }
 export type RefusalCode = keyof RefusalFacts;
 
@@ -44,10 +46,18 @@ export interface PlanFacts {
   'room-depth': { readonly onEdge: boolean };
   'goes-in': {
     readonly why: FitRefusal;
-    readonly box: boolean;
+    /** Into a pocket, or a box from above or from its end. */
+    readonly into: 'pocket' | 'above' | 'end';
   };
   'what-fits': { readonly width: number; readonly height: number; readonly depth?: number };
   gusset: Nothing;
+  /** A panel that crosses the thickness. */
+  spine: { readonly panel: string };
+  loose: { readonly side: 'width' | 'height'; readonly why: 'sheet' | 'proportions' };
+  /** A part that is shorter than usual on a given sheet, for the contents. */
+  'gave-way': Part;
+  'closing-lap': { readonly panel: string };
+  'shallow-pocket': { readonly tall: number };
   'slides-off': Nothing;
   'finished-size': { readonly width: number; readonly height: number };
   overhang: { readonly panel: string };
@@ -55,6 +65,8 @@ export interface PlanFacts {
   /** What holds or is met, with its article: `the floor`, `score 3`. */
   folding: { readonly code: AnyProblem['code']; readonly panel: string; readonly by: string } | Nothing;
   'thick-contents': Nothing;
+  /** A wrap with a side at each edge of its packet: how broad it is flat, and round the packet. */
+  stuffed: { readonly flat: number };
   glue: { readonly trouble: 'too_narrow' | 'creeps' | 'cannot_shift'; readonly chosen: string; readonly tape: number };
   closure: {
     readonly kind: string;
@@ -70,6 +82,8 @@ export interface PlanFacts {
     /** It would do, but for the way the print runs. */
     readonly turned: boolean;
   };
+  /** How many of the given sheets all pieces take; several only where there are several pieces. */
+  sheets: { readonly width: number; readonly height: number; readonly larger: string | null };
   'thin-paper': Nothing;
   'stiff-paper': { readonly thickness: number };
   window: Nothing;

@@ -1,4 +1,16 @@
-import { aboveSlot, assemble, hingeLine, layerOf, mouthView, stageAfter, type Folded, type Stack } from '../fold';
+import {
+  aboveSlot,
+  assemble,
+  hingeLine,
+  inView,
+  layerOf,
+  mouthView,
+  stageAfter,
+  type FlatCavity,
+  type Folded,
+  type Layer,
+  type Stack,
+} from '../fold';
 import {
   anticlockwise,
   apply,
@@ -15,12 +27,10 @@ import {
   type Point,
   type Polygon,
 } from '../geometry';
-import { mm } from '../length';
-import type { Hole, Piece, Trim } from '../pattern';
+import { mm, type Mm } from '../length';
+import { LEAST, type Hole, type Piece, type Trim } from '../pattern';
 import type { BuildResult, Built, Feature } from './construction';
 
-/** A finger notch bites this share of its diameter deep. Common practice: a third to a half. */
-const BITE = 0.4;
 /** Chords that draw a circle leave it by well under a cut's width. */
 const CHORDS = 48;
 
@@ -30,10 +40,11 @@ export type Featured = BuildResult & { readonly folded?: Folded };
 /**
  * Cuts a construction's features: each is placed on the folded thing, refused where it would cut a fold or a glue
  * area, and cut into every panel it goes through, in the flat.
+ * @param before the construction folded without them, where it is known
  */
-export function withFeatures(built: Built): Featured {
+export function withFeatures(built: Built, before?: Folded): Featured {
   let result: BuildResult = { ok: true, built };
-  let folded: Folded | undefined;
+  let folded = before;
   for (const feature of built.features) {
     if (!result.ok) return result;
     folded ??= assemble(result.built.pieces, result.built.assembly);
@@ -47,43 +58,28 @@ export function withFeatures(built: Built): Featured {
   return { ...result, ...(folded ? { folded } : {}) };
 }
 
+/** A bite as it would be cut: where, and through which panels; or what it would cut that must stay whole. */
+interface Bite {
+  readonly centre: Point<'folded'>;
+  readonly circle: Polygon<'folded'>;
+  readonly hit: ReadonlySet<string>;
+  readonly cuts: 'notch-cuts-fold' | 'notch-cuts-glue' | null;
+}
+
 function notched(built: Built, folded: Folded, feature: Extract<Feature, { kind: 'finger-notch' }>): BuildResult {
   const cavity = built.cavities.find((c) => c.id === feature.cavity);
   if (!cavity || cavity.kind === 'box') throw new Error(`there is no pocket ${feature.cavity} to notch`);
   const { stack } = stageAfter(folded, cavity.insertAfter);
-  const base = new Set(built.pieces.filter(({ source }) => source === 'base').map(({ name }) => name));
-  const above = aboveSlot(stack, cavity);
-  // The side of the slot that lies on top of the pile: the other stays whole.
-  const onTop = above.has(stack.layers.filter((layer) => !base.has(layer.piece)).at(-1)!.panel);
-  const covers = stack.layers.filter((layer) => above.has(layer.panel) === onTop && !base.has(layer.piece));
-  const view = mouthView(stack, cavity);
-  const [from, to] = extent(
-    layerOf(stack, cavity.floor).polygon.map((p) => ({
-      x: (p.x - view.origin.x) * view.across.x + (p.y - view.origin.y) * view.across.y,
-      y: 0,
-    })),
-    { x: 1, y: 0 },
-  );
-  const at = (x: number, y: number): Point<'folded'> => ({
-    x: view.origin.x + view.across.x * x + view.up.x * y,
-    y: view.origin.y + view.across.y * x + view.up.y * y,
-  });
-  const middle = (from + to) / 2;
-  // The covering paper starts where the line down the middle of the opening first meets it.
-  const start = Math.min(...covers.map((layer) => firstAlong(layer.polygon, at(middle, 0), view.up)));
-  const bite = BITE * feature.diameter;
-  const centre = at(middle, start - feature.diameter / 2 + bite);
-  const circle = circleAt(centre, feature.diameter / 2);
-  const cut = covers.filter((layer) => intersection(layer.polygon, circle).some((shared) => area(shared) > 0.01));
-  if (cut.length === 0) return { ok: true, built };
-  const hit = new Set(cut.map((layer) => layer.panel));
-  if (cutsFold(stack, hit, centre, feature.diameter / 2)) return refusal('notch-cuts-fold', feature.diameter);
-  for (const joint of stack.joints) {
-    if (!hit.has(joint.panel) && !hit.has(joint.onto)) continue;
-    const { map } = layerOf(stack, joint.panel);
-    if (joint.polygons.some((ring) => intersection(applyAll<'folded'>(map, ring), circle).length > 0))
-      return refusal('notch-cuts-glue', feature.diameter);
+  const bite = biteOf(built, stack, cavity, feature);
+  if (bite.hit.size === 0) return { ok: true, built };
+  if (bite.cuts) {
+    const largest = largestWhole(
+      (diameter) => biteOf(built, stack, cavity, { ...feature, diameter }),
+      feature.diameter,
+    );
+    return refusal(bite.cuts, feature.diameter, largest);
   }
+  const { centre, circle, hit } = bite;
   return {
     ok: true,
     built: changed(built, (piece) => {
@@ -107,6 +103,72 @@ function notched(built: Built, folded: Folded, feature: Extract<Feature, { kind:
     }),
   };
 }
+
+/** Halvings that find the largest punch, to under a tenth of a millimetre. */
+const HALVINGS = 10;
+
+/** The largest diameter under one that cuts too much, which cuts nothing that must stay whole, mm; 0 for none. */
+function largestWhole(at: (diameter: Mm) => Bite, most: Mm): Mm {
+  let [low, high] = [0, most as number];
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    if (at(mm(middle)).cuts === null) low = middle;
+    else high = middle;
+  }
+  return mm(low);
+}
+
+/** The bite at the middle of the opening: through the plain panel where the side on top has a seam in its way. */
+function biteOf(
+  built: Built,
+  stack: Stack,
+  cavity: FlatCavity,
+  { diameter, bite }: Pick<Extract<Feature, { kind: 'finger-notch' }>, 'diameter' | 'bite'>,
+): Bite {
+  const base = new Set(built.pieces.filter(({ source }) => source === 'base').map(({ name }) => name));
+  const above = aboveSlot(stack, cavity);
+  const made = stack.layers.filter((layer) => !base.has(layer.piece));
+  const onTop = above.has(made.at(-1)!.panel);
+  const view = mouthView(stack, cavity);
+  const [from, to] = extent(
+    layerOf(stack, cavity.floor).polygon.map((p) => inView(view, p)),
+    { x: 1, y: 0 },
+  );
+  const middle = (from + to) / 2;
+  const at = (x: number, y: number): Point<'folded'> => ({
+    x: view.origin.x + view.across.x * x + view.up.x * y,
+    y: view.origin.y + view.across.y * x + view.up.y * y,
+  });
+  const through = (covers: readonly Layer[]): Bite => {
+    // The covering paper starts where the line down the middle of the opening first meets it.
+    const start = Math.min(...covers.map((layer) => firstAlong(layer.polygon, at(middle, 0), view.up)));
+    const centre = at(middle, start - diameter / 2 + bite * diameter);
+    const circle = circleAt(centre, diameter / 2);
+    const cut = Number.isFinite(start)
+      ? covers.filter((layer) => intersection(layer.polygon, circle).some((shared) => area(shared) > SPECK))
+      : [];
+    const hit = new Set(cut.map((layer) => layer.panel));
+    const cutsGlue = stack.joints.some((joint) => {
+      if (!hit.has(joint.panel) && !hit.has(joint.onto)) return false;
+      const { map } = layerOf(stack, joint.panel);
+      return joint.polygons.some((ring) => intersection(applyAll<'folded'>(map, ring), circle).length > 0);
+    });
+    // The paper left beside a fold must not tear.
+    const cuts = cutsFold(stack, hit, centre, diameter / 2 + LEAST.left.fails)
+      ? 'notch-cuts-fold'
+      : cutsGlue
+        ? 'notch-cuts-glue'
+        : null;
+    return { centre, circle, hit, cuts };
+  };
+  const usual = through(made.filter((layer) => above.has(layer.panel) === onTop));
+  if (usual.cuts !== 'notch-cuts-glue' && usual.hit.size < 2) return usual;
+  const plain = through(made.filter((layer) => above.has(layer.panel) !== onTop));
+  return plain.hit.size === 1 && plain.cuts === null ? plain : usual;
+}
+
+/** What shares less than this is not cut, mm². */
+const SPECK = 0.01;
 
 function holed(built: Built, folded: Folded, feature: Extract<Feature, { kind: 'hole' }>): BuildResult {
   const { finished: stack } = folded;
@@ -148,9 +210,10 @@ function holed(built: Built, folded: Folded, feature: Extract<Feature, { kind: '
 const refusal = (
   code: 'notch-cuts-fold' | 'notch-cuts-glue' | 'hole-cuts-fold' | 'holes-touch',
   value: number,
+  limit = 0,
 ): BuildResult => ({
   ok: false,
-  refusal: { code, value: mm(value), limit: mm(0) },
+  refusal: { code, value: mm(value), limit: mm(limit) },
 });
 
 const changed = (built: Built, change: (piece: Piece) => Piece): Built => ({

@@ -40,13 +40,16 @@ type Options = z.output<typeof options>;
 /** Spine and pockets when nothing is told, mm. Common practice 1/2 and 3 in. */
 const USUAL_SPINE = inches(1 / 2);
 const USUAL_POCKET = inches(3);
+/** Paper between the spines beside the notebook: the band on its end, the inner wing, and what is on both wings. */
+const POCKET = 2;
+const LAYERS = 3 + 2 * POCKET;
 /** Tabs of pockets and band. Common practice 1/2 in. */
 const TAB = inches(1 / 2);
 /** Pockets and band are narrower than their panel by this. Common practice 1/8 in. */
 const NARROWER = inches(1 / 8);
 const BAND = inches(5 / 4);
 /** The strap: its glued tab, and the doubled part that sticks out. Common practice 1/2 and 1 1/2 in, 1/2 in broad. */
-const STRAP = { tab: inches(1 / 2), out: inches(3 / 2), breadth: inches(1 / 2) };
+const STRAP = { tab: inches(1 / 2), out: inches(3 / 2), breadth: inches(1 / 2), holds: inches(7 / 8) };
 
 /**
  * Two pieces of panel, spine and panel, one panel of each glued to the other: a gatefold. A band across the middle
@@ -54,7 +57,9 @@ const STRAP = { tab: inches(1 / 2), out: inches(3 / 2), breadth: inches(1 / 2) }
  */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank, contents, aim, least, making, thickness } = brief;
-  const spine = options.spine ?? (thickness > 0 ? spineFor(thickness, brief) : USUAL_SPINE);
+  const layers = options.wings ? LAYERS : LAYERS - 2 * POCKET;
+  const spine =
+    options.spine ?? (thickness > 0 ? spineFor(mm(thickness + layers * brief.caliper), brief) : USUAL_SPINE);
   let [p, H]: [number, number] = [0, 0];
   if (blank) {
     const width = leftOver(brief, 'width', blank.width, spine, 2);
@@ -111,7 +116,9 @@ function build(brief: Brief<Options>): BuildResult {
       { id: 's-band-2', between: ['band', 'band-end-2'] },
     ],
   });
-  const { tab, out, breadth } = STRAP;
+  const { tab, breadth } = STRAP;
+  // It goes round the spine, and so far on that it holds.
+  const out = Math.max(STRAP.out, onMark(spine + STRAP.holds, brief, 'up'));
   const strap = drawPiece({
     name: 'strap',
     blank: { width: mm(tab + 2 * out), height: breadth },
@@ -182,6 +189,7 @@ function build(brief: Brief<Options>): BuildResult {
         tall: 'spine-1',
         onEdge: false,
         insertAfter: 'lay-strap',
+        outside: ['middle-1', 'strap-tab', 'strap', 'strap-tail'],
       },
       ...patches.map(({ cavity }) => cavity),
     ],

@@ -243,7 +243,7 @@ describe('features', () => {
     options: { fingerNotch, ...more },
   });
 
-  test('a finger notch bites only what covers the contents, two fifths of its diameter deep, at the middle of the opening', () => {
+  test('a finger notch bites only what covers the contents, a third of its diameter deep, or half, at the middle of the opening', () => {
     const { piece } = made('card-holder', holder('1 in')).pieces[0];
     const bites = piece.trims.filter((trim) => trim.cut.kind === 'punched');
     expect(bites.map((trim) => trim.name)).toEqual(['front']);
@@ -251,12 +251,26 @@ describe('features', () => {
     const middle = (Math.min(...front.polygon.map((p) => p.x)) + Math.max(...front.polygon.map((p) => p.x))) / 2;
     const lowest = bites[0]!.polygon.reduce((a, b) => (b.y < a.y ? b : a));
     expect(lowest.x).toBeCloseTo(middle, 1);
-    expect((piece.blank.height - lowest.y) / INCH).toBeCloseTo(0.4, 2);
+    expect((piece.blank.height - lowest.y) / INCH).toBeCloseTo(1 / 3, 2);
+    const deeper = made('card-holder', holder('1 in', { notchDepth: 'half' })).pieces[0].piece;
+    const ys = deeper.trims
+      .filter(({ cut }) => cut.kind === 'punched')
+      .flatMap(({ polygon }) => polygon.map((p) => p.y));
+    expect((deeper.blank.height - Math.min(...ys)) / INCH).toBeCloseTo(1 / 2, 2);
   });
 
   test('a notch that would cut a fold or a glued tab is refused', () => {
     expect(failing('card-holder', holder('3 in'))).toEqual(['notch-cuts-fold']);
-    expect(failing('card-holder', holder('1 3/4 in', { tab: '3/4 in' }))).toEqual(['notch-cuts-glue']);
+    // Where glue is in the way on one side, the plain one is bitten.
+    const bitten = made('card-holder', holder('1 3/4 in', { tab: '3/4 in' })).pieces[0].piece;
+    expect(bitten.trims.filter(({ cut }) => cut.kind === 'punched').map(({ name }) => name)).toEqual(['back']);
+  });
+
+  test('too large a punch is told the largest that does, which does', () => {
+    const [refused] = checksOf(plan('card-holder', holder('3 in')));
+    expect(refused!.limit).toBeGreaterThan(20);
+    expect(failing('card-holder', holder(refused!.limit))).toEqual([]);
+    expect(failing('card-holder', holder(refused!.limit + 0.3))).toEqual(['notch-cuts-fold']);
   });
 
   test('holes line up through the layers, and what would meet a fold is refused', () => {
@@ -275,9 +289,13 @@ describe('features', () => {
 test('a gusset takes thickness before the width does, and no more than it opens', () => {
   const contents = { width: '4 in', height: '3 in', thickness: '3/8 in' };
   const flat = made('accordion-pocket', { contents: { ...contents, thickness: 0 } });
-  expect(made('accordion-pocket', { contents }).inside.width).toBeCloseTo(flat.inside.width, 6);
+  const thick = made('accordion-pocket', { contents });
+  expect(thick.fit!.ease.width - thick.inside.width).toBeCloseTo(flat.fit!.ease.width - flat.inside.width, 6);
+  // Its bottom is a plain fold, and takes half of the thickness whatever the sides do.
+  const lost = flat.fit!.ease.height - flat.inside.height - (thick.fit!.ease.height - thick.inside.height);
+  expect(lost).toBeCloseTo(inches(3 / 16), 6);
   expect(failing('accordion-pocket', { contents: { ...contents, thickness: '2 in' } })).toContain('gusset');
-  expect(made('accordion-pocket', { contents }).thickest).toBeCloseTo(inches(1.5), 6);
+  expect(made('accordion-pocket', { contents: { ...contents, height: '2 in' } }).thickest).toBeCloseTo(inches(1.5), 6);
 });
 
 test('what is lower than the pocket’s back rests on the bottom, where the pocket covers it', () => {

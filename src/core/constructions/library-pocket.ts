@@ -114,7 +114,7 @@ function build(brief: Brief<Options>): BuildResult {
         mouth: segment(x1, top, x2, top),
         insertAfter: inside ? 'fold-up' : 'fold-tab-2',
         covered: {
-          floor: options.top === 'rounded' ? 0.9 : 1,
+          floor: options.fingerNotch > 0 ? 0.4 : options.top === 'rounded' ? 0.9 : 1,
           roof: Math.min(1, P / B) * (options.fingerNotch > 0 ? 0.4 : 0.9),
         },
       },

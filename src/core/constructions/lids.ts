@@ -1,7 +1,7 @@
 /** What boxes of all kinds share: how deep they are, what lines them, and how a lid comes to lie on them. */
 import type { AssemblySet } from '../fold';
 import { TOLERANCE, type Segment } from '../geometry';
-import { inches, mm, type Mm } from '../length';
+import { inches, mm, roundTo, stepOf, type Mm } from '../length';
 import { drawPiece, rect, type Piece } from '../pattern';
 import { segment, setDown } from './building';
 import type { Brief, Cure } from './construction';
@@ -34,7 +34,7 @@ export const depthFor = (
   { depth, leastDepth }: { readonly depth?: Mm | undefined; readonly leastDepth: Mm },
 ): Mm =>
   depth ??
-  (brief.blank && brief.thickness === 0
+  (brief.blank && brief.thickness === 0 && !brief.contents
     ? USUAL_DEPTH
     : onMark(Math.max(brief.thickness, leastDepth, TOLERANCE.length), brief, 'up'));
 
@@ -100,3 +100,15 @@ export const lidCures = (rate = 1): readonly Cure[] =>
       ...(rate === 1 ? { lidDirections: 'both' } : {}),
     }),
   }));
+
+/** What mends a box that is exactly as deep as its contents, or less: as deep as they are, or the next mark above. */
+export const deeperCures = (label: string): readonly Cure[] => [
+  { for: 'room-depth', label, options: (_, { depth }) => (depth === undefined ? null : { depth: undefined }) },
+  {
+    for: 'room-depth',
+    label: 'A mark deeper',
+    options: (_, now, { thickness, graduation }) => ({
+      depth: roundTo(mm(thickness + (stepOf(graduation) || 1)), graduation, 'up'),
+    }),
+  },
+];

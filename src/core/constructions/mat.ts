@@ -21,8 +21,9 @@ function build(brief: Brief<Options>): BuildResult {
   if (panel.width <= 2 * reveal || panel.height <= 2 * reveal)
     return refuse(tooLarge('reveal', 'reveal', reveal, Math.min(panel.width, panel.height) / 2));
   const size = blank ?? {
-    width: onMark(panel.width - 2 * reveal, brief),
-    height: onMark(panel.height - 2 * reveal, brief),
+    // Down to a mark: the border is never narrower than asked.
+    width: onMark(panel.width - 2 * reveal, brief, 'down'),
+    height: onMark(panel.height - 2 * reveal, brief, 'down'),
   };
   if (size.width <= 0 || size.height <= 0)
     return refuse(tooLarge('reveal', 'reveal', reveal, Math.min(panel.width, panel.height) / 4));

@@ -3,9 +3,10 @@ import { z } from 'zod';
 import { inches, mm, type Mm } from '../length';
 import { drawPiece, rect } from '../pattern';
 import { built, EASE, fold, optionGrip, raise, refuse, RIGHT, roomGrip, segment, UP, partCure } from './building';
+import { penWall } from './claims';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { choiceOption, lengthOption, openLengthOption } from './options';
-import { insideFor, leftOver, onMark, spineFor, tooLarge } from './sizing';
+import { FREE, insideFor, leftOver, onMark, spineFor, tooLarge } from './sizing';
 
 const options = z.strictObject({
   pen: openLengthOption(
@@ -33,16 +34,14 @@ const USUAL_PEN = inches(3 / 8);
 
 /** Spine when the pad’s thickness is not told. Common practice 1/2 in. */
 const USUAL_SPINE = inches(1 / 2);
-/** Contents lie between cover and back; the spine takes their thickness. */
-const FREE = { width: 0, height: 0 };
 
 /**
  * Cover, two loop walls, spine and back side by side: `2u + 2l + t`, the third score brought to the first so that the
- * walls lie doubled on the cover's outside. A loop of `2l` takes a pen up to `2l/π`.
+ * walls lie doubled on the cover's outside. A loop of `2l` goes round a pen of `2l/π`, its paper and slack included.
  */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank, thickness } = brief;
-  const l = options.loopWall ?? onMark((Math.PI * (options.pen ?? USUAL_PEN)) / 2, brief, 'up');
+  const l = options.loopWall ?? onMark(penWall(options.pen ?? USUAL_PEN, brief.caliper), brief, 'up');
   const t = thickness > 0 ? spineFor(thickness, brief) : USUAL_SPINE;
   let inside;
   if (blank) {
@@ -122,6 +121,7 @@ function build(brief: Brief<Options>): BuildResult {
         tall: 'spine',
         onEdge: false,
         insertAfter: 'pinch',
+        outside: loop,
       },
     ],
     claims: [

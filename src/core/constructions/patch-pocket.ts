@@ -40,8 +40,8 @@ const PAGE = 20;
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { tab: g, corners, seat } = options;
-  const gusset = seat === 'gusset' ? g / 2 : 0;
-  const sized = sizedInside(brief, OPEN, { width: [2 * g], height: [g] }, gusset);
+  const opens = seat === 'gusset' ? g / 2 : 0;
+  const sized = sizedInside(brief, OPEN, { width: [2 * g], height: [g] }, { opens, bottom: true });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
   if (2 * g > Math.min(W, H) + TOLERANCE.length)
@@ -84,7 +84,7 @@ function build(brief: Brief<Options>): BuildResult {
         level: 'top',
         gluedTo: ['page'],
         glueWithin:
-          gusset > 0
+          opens > 0
             ? [rect(0, 0, g / 2, top), rect(right - g / 2, 0, right, top), rect(0, 0, right, low / 2)]
             : [rect(0, 0, x1, top), rect(x2, 0, right, top), rect(0, 0, right, low)],
       }),
@@ -98,7 +98,7 @@ function build(brief: Brief<Options>): BuildResult {
         mouth: segment(x1, top, x2, top),
         insertAfter: 'lay-on-page',
         covered: { floor: options.fingerNotch > 0 ? 0.5 : 1, roof: 1 },
-        ...(gusset > 0 ? { gusset: [['tab-1'], ['tab-2'], ['tab-3']] } : {}),
+        ...(opens > 0 ? { gusset: [['tab-1'], ['tab-2'], ['tab-3']] } : {}),
       },
     ],
     front: 'above',

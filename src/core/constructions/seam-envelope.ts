@@ -131,7 +131,7 @@ function build(brief: Brief<Options>): BuildResult {
         roof: ['side-1', 'side-2'],
         mouth: segment(x1, y1, x2, y1),
         insertAfter: 'fold-bottom',
-        covered: { floor: 1, roof: options.fingerNotch > 0 ? 0.5 : 1 },
+        covered: options.fingerNotch > 0 ? { floor: 0.5, roof: 0.5 } : { floor: 1, roof: 1 },
       },
     ],
     claims: [

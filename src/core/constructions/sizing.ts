@@ -10,21 +10,35 @@ export interface Takes {
   readonly height: number;
 }
 
+/** What stands takes its contents' thickness up in its walls. */
+export const FREE: Takes = { width: 0, height: 0 };
 /** Both ends closed: the thickness is lost both ways. */
 export const CLOSED: Takes = { width: 1, height: 1 };
 /** Open at one end or both: half of it is lost along the opening's depth. */
 export const OPEN: Takes = { width: 1, height: 0.5 };
 
+/** Walls that unfold and take up thickness before the width does; before the height only where the bottom opens too. */
+export interface Gusset {
+  readonly opens: number;
+  readonly bottom: boolean;
+}
+const NO_GUSSET: Gusset = { opens: 0, bottom: false };
+
 /**
  * The inside wanted for the contents, each way on the graduation: the mark whose ease comes nearest the aim and
- * keeps the least ease; of equals the smaller. A gusset takes up thickness before the width does.
+ * keeps the least ease; of equals the smaller.
  */
-export function insideFor({ contents, aim, least, making }: Brief, takes: Takes, gusset = 0): Room {
+export function insideFor({ contents, aim, least, making }: Brief, takes: Takes, gusset = NO_GUSSET): Room {
   const { width, height, thickness } = contents!;
-  const lost = Math.max(0, thickness - gusset);
+  const beyond = Math.max(0, thickness - gusset.opens);
   return {
-    width: roomy(width + takes.width * lost, aim.width, least.width, making.graduation),
-    height: roomy(height + takes.height * lost, aim.height, least.height, making.graduation),
+    width: roomy(width + takes.width * beyond, aim.width, least.width, making.graduation),
+    height: roomy(
+      height + takes.height * (gusset.bottom ? beyond : thickness),
+      aim.height,
+      least.height,
+      making.graduation,
+    ),
   };
 }
 
@@ -47,6 +61,18 @@ export const onMark = (length: number, { making }: Brief, way: Direction = 'near
 /** A spine as wide as something is thick, on a mark, and never so narrow that the paper between its scores splits. */
 export const spineFor = (thickness: Mm, brief: Brief): Mm =>
   onMark(Math.max(thickness, LEAST.scores.apart), brief, 'up');
+
+/**
+ * A spine of a flat holder, which crosses what it closes over: the contents and so many layers of paper; never under the
+ * usual.
+ */
+export const spineOver = (usual: Mm, layers: number, brief: Brief): Mm => {
+  const crosses = brief.thickness + layers * brief.caliper;
+  return crosses < usual - SPINE_SPARE ? usual : onMark(crosses + SPINE_SPARE, brief, 'up');
+};
+
+/** A spine is so much more than what it crosses, mm, or it pulls. From memory. */
+const SPINE_SPARE = 0.5;
 
 /** What a sheet leaves over for the inside: on a mark, or a refusal when nothing is left. */
 export function leftOver(
@@ -73,7 +99,7 @@ export function sizedInside(
   brief: Brief,
   takes: Takes,
   shares: { readonly width: Share; readonly height: Share },
-  gusset = 0,
+  gusset = NO_GUSSET,
 ): { readonly ok: true; readonly inside: Room } | { readonly ok: false; readonly refusal: Refusal } {
   if (!brief.blank) return { ok: true, inside: insideFor(brief, takes, gusset) };
   const width = leftOver(brief, 'width', brief.blank.width, ...shares.width);

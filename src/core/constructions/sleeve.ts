@@ -1,11 +1,12 @@
 import { z } from 'zod';
-import { inches, mm } from '../length';
+import { inches, mm, type Mm } from '../length';
 import { drawPiece, rect } from '../pattern';
 import { built, EASE, fold, LEFT, refuse, RIGHT, roomGrip, segment, UP } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from './finger-notch';
 import { choiceOption, lengthOption } from './options';
-import { onMark, OPEN, sizedInside } from './sizing';
+import { sideFor, wrapped } from './round-packet';
+import { FREE, onMark, OPEN, sizedInside } from './sizing';
 
 const options = z.strictObject({
   fold: choiceOption('Folded', 'Once at the end, once along the side, or round into a tube.', ['end', 'side', 'tube']),
@@ -28,9 +29,11 @@ function build(brief: Brief<Options>): BuildResult {
   const cavity = {
     id: 'sleeve',
     floor: 'back',
-    covered: { floor: 1, roof: options.fingerNotch > 0 ? 0.5 : 1 },
+    covered: options.fingerNotch > 0 ? { floor: 0.5, roof: 0.5 } : { floor: 1, roof: 1 },
   } as const;
   const features = fingerNotch('sleeve', options);
+  const side = sideFor(brief);
+  if (options.fold === 'tube' && side > 0 && options.fingerNotch === 0) return standing(brief, side);
   if (options.fold === 'tube') {
     const sheet = blank ?? { width: mm(2 * W + lap), height: mm(H) };
     const both = sheet.width - W;
@@ -105,6 +108,42 @@ function build(brief: Brief<Options>): BuildResult {
             : roomGrip('s-fold', RIGHT, 'width', 'room in the width'),
         ],
     features,
+  });
+}
+
+/** A tube round a packet, creased at its four edges. */
+function standing(brief: Brief<Options>, side: Mm): BuildResult {
+  const { options, blank } = brief;
+  const { lap } = options;
+  const sized = sizedInside(brief, FREE, { width: [lap + 2 * side, 2], height: [0] });
+  if (!sized.ok) return refuse(sized.refusal);
+  const { width, height } = sized.inside;
+  const both = blank ? blank.width - width - 2 * side : width + lap;
+  const first = onMark(both / 2, brief, 'up');
+  const wrap = wrapped({
+    first,
+    side,
+    width,
+    second: both - first,
+    tall: blank?.height ?? height,
+    id: 'sleeve',
+    through: false,
+  });
+  return built({
+    ...PLAIN,
+    front: 'above',
+    pieces: [
+      drawPiece({
+        name: 'sleeve',
+        blank: blank ?? { width: mm(wrap.length), height },
+        panels: [...wrap.front, ...wrap.rest(first + side + width)],
+        folds: [...wrap.frontFolds, ...wrap.restFolds('front')],
+      }),
+    ],
+    assembly: wrap.steps,
+    cavities: [wrap.cavity],
+    claims: [{ kind: 'laps', pairs: [['end-2', 'end-1']] }],
+    grips: blank ? [] : [roomGrip('s-side-2', RIGHT, 'width', 'room in the width')],
   });
 }
 

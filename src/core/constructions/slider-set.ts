@@ -4,18 +4,28 @@ import { inches, mm } from '../length';
 import { drawPiece, rect } from '../pattern';
 import { built, DOWN, EASE, fold, optionGrip, place, refuse, RIGHT, roomGrip, segment, UP, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
-import { lengthOption } from './options';
-import { OPEN, sizedInside, tooLarge } from './sizing';
+import { lengthOption, openLengthOption } from './options';
+import { OPEN, sizedInside, spineOver, tooLarge } from './sizing';
 
 const options = z.strictObject({
   door: lengthOption('Doors', 'How far each door comes over the front.', inches(2), { over: 0 }),
-  spine: lengthOption('Spine', 'Between back and clasp.', inches(1 / 2), { over: 0 }),
+  spine: openLengthOption(
+    'Spine',
+    'Between back and clasp.',
+    { over: 0 },
+    { open: '1/2 in, or as thick as the contents are' },
+  ),
   clasp: lengthOption('Clasp', 'The flap that closes over the front.', inches(2), { over: 0 }),
   foot: lengthOption('Foot', 'Folded up over the doors at the bottom; the channel’s lip is as deep.', inches(2), {
     over: 0,
   }),
 });
 type Options = z.output<typeof options>;
+
+/** The spine crosses the channel with its tongue and lip, both doors and the foot. */
+const LAYERS = 7;
+/** Common practice 1/2 in. */
+const USUAL_SPINE = inches(1 / 2);
 
 /**
  * Contents stand on the channel behind its lip. The channel is narrower than the back, and the cover longer than the channel, so that it lies clear of the
@@ -31,7 +41,8 @@ const SHORT = inches(3 / 4);
 /** Cover, channel, slider and fixed door: two doors that fold over the front from both ends, one of them slides. */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
-  const { door, spine, clasp, foot } = options;
+  const { door, clasp, foot } = options;
+  const spine = options.spine ?? spineOver(USUAL_SPINE, LAYERS, brief);
   const sized = sizedInside(brief, OPEN, { width: [CLEAR.ends], height: [clasp + spine + foot + CLEAR.back] });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: L, height: c } = sized.inside;
@@ -185,7 +196,12 @@ export const sliderSet: Construction<Options> = {
   idle: () => [],
   build,
   schools: [],
-  cures: [partCure('foot'), partCure('clasp'), partCure('door')],
+  cures: [
+    { for: 'spine', label: 'A spine as broad as it takes', options: () => ({ spine: undefined }) },
+    partCure('foot'),
+    partCure('clasp'),
+    partCure('door'),
+  ],
   advice: [
     {
       mistake: 'Scores a hair off on the channel.',

@@ -97,7 +97,7 @@ function build(brief: Brief<Options>): BuildResult {
         roof: onFront ? ['front'] : ['tab-1', 'tab-2', 'front'],
         mouth: segment(x1, y2, x2, y2),
         insertAfter: 'fold-front',
-        covered: { floor: 1, roof: ft > 0 ? 1 : ((H - frontDrop) / H) * 0.8 },
+        covered: { floor: options.fingerNotch > 0 ? 0.5 : 1, roof: ft > 0 ? 1 : ((H - frontDrop) / H) * 0.8 },
       },
     ],
     front: 'above',

@@ -1,9 +1,10 @@
 import { TOLERANCE } from '../geometry';
 import { z } from 'zod';
-import { inches, mm } from '../length';
+import { inches, mm, type Mm } from '../length';
 import { built, EASE, optionGrip, refuse, RIGHT, roomGrip, UP } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
 import {
+  deeperCures,
   depthFor,
   depthOption,
   layLiner,
@@ -15,7 +16,7 @@ import {
   SHALLOW_CURES,
 } from './lids';
 import { choiceOption, lengthOption, yesNoOption } from './options';
-import { insideFor, tooLarge } from './sizing';
+import { FREE, insideFor, onMark, tooLarge } from './sizing';
 import { drawTray } from './tray';
 
 const options = z.strictObject({
@@ -37,13 +38,19 @@ const options = z.strictObject({
 });
 type Options = z.output<typeof options>;
 
-/** Contents lie on the floor; walls take nothing of it. */
-const FREE = { width: 0, height: 0 };
+/** How deep a box is: on a given sheet as deep as leaves a floor on which its contents sit best. */
+function depthOn(brief: Brief<Options>, options: Options): Mm {
+  const needed = depthFor(brief, options);
+  const { blank, contents, aim } = brief;
+  if (!blank || !contents || options.depth !== undefined) return needed;
+  const snug = (side: 'width' | 'height'): number => (blank[side] - contents[side] - aim[side]) / 2;
+  return mm(Math.max(needed, onMark(Math.max(0, Math.min(snug('width'), snug('height'))), brief, 'down')));
+}
 
 /** A floor and four walls from `(W + 2d) × (L + 2d)`, the corners glued inside as tabs; the lid is the same, a little larger. */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
-  const d = depthFor(brief, options);
+  const d = depthOn(brief, options);
   if (blank)
     for (const side of ['width', 'height'] as const)
       if (blank[side] <= 2 * d + TOLERANCE.length)
@@ -149,7 +156,7 @@ export const trayBox: Construction<Options> = {
     ...lidCures(),
     { for: 'part-too-large', id: 'liner', label: 'Make it fit', options: () => ({ liner: false, depth: undefined }) },
     ...SHALLOW_CURES,
-    { for: 'room-depth', label: 'Make it as deep as the contents', options: () => ({ depth: undefined }) },
+    ...deeperCures('Make it as deep as the contents'),
     { for: 'sheet-too-small', label: 'Depth 1/2 in', options: () => ({ depth: inches(1 / 2) }) },
   ],
   advice: [

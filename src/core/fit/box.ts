@@ -2,8 +2,11 @@ import { TOLERANCE } from '../geometry';
 import type { Contents, Ease } from '../constructions';
 import {
   boxInside,
+  boxTaken,
+  NO_PAPER,
   standsFree,
   type BoxCavity,
+  type Calipers,
   type FitRefusal,
   type Folded,
   type Raised,
@@ -19,14 +22,17 @@ export interface OpenedBox {
   readonly going: Standing;
   readonly lying: Standing;
   readonly inside: Size3;
+  /** What its own layers take of that each way, mm. */
+  readonly taken: Size3;
 }
 
 /** Opens the room of what stands. Throws when no wall does, or when no step is the one things go in after. */
-export function openedBox(folded: Folded, cavity: BoxCavity): OpenedBox {
+export function openedBox(folded: Folded, cavity: BoxCavity, caliper: Calipers = NO_PAPER): OpenedBox {
   const { standing } = folded;
   if (!standing) throw new Error(`the box ${cavity.id} has no walls that stand`);
   const going = standingAfter(folded, standing, cavity.insertAfter);
-  return { cavity, going, lying: standing.finished, inside: boxInside(standing.finished, cavity) };
+  const lying = standing.finished;
+  return { cavity, going, lying, inside: boxInside(lying, cavity), taken: boxTaken(lying, cavity, caliper) };
 }
 
 function standingAfter(folded: Folded, standing: Raised, step: string): Standing {
@@ -38,46 +44,59 @@ function standingAfter(folded: Folded, standing: Raised, step: string): Standing
 }
 
 /** How the given contents stand in a box, asked of the paper as it stands. */
-export function boxFit({ cavity, going, lying, inside }: OpenedBox, { width, height, thickness }: Contents): Fit {
-  const size = { width, height, depth: thickness };
+export function boxFit(box: OpenedBox, contents: Contents): Fit {
+  const { cavity, going, lying, inside, taken } = box;
+  const size = {
+    width: mm(contents.width + taken.width),
+    // What runs through lies free along its way.
+    height: mm(cavity.through ? Math.min(contents.height, inside.height) : contents.height + taken.height),
+    depth: mm(contents.thickness + taken.depth),
+  };
   const large: FitRefusal =
-    inside.width < width - TOLERANCE.drawn
+    inside.width < size.width - TOLERANCE.drawn
       ? 'too_wide'
-      : inside.height < height - TOLERANCE.drawn
+      : inside.height < size.height - TOLERANCE.drawn
         ? 'too_high'
-        : inside.depth < thickness - TOLERANCE.drawn
+        : inside.depth < size.depth - TOLERANCE.drawn
           ? 'too_deep'
           : null;
   const test = (when: Standing, open: boolean): FitRefusal =>
     large ?? (standsFree(when, lying, cavity, size, open) ? null : 'in_the_way');
   return {
-    ease: { width: mm(inside.width - width), height: mm(inside.height - height) },
-    depth: mm(inside.depth - thickness),
+    ease: { width: mm(inside.width - size.width), height: mm(inside.height - size.height) },
+    depth: mm(inside.depth - size.depth),
     insert: test(going, true),
     seat: test(lying, false),
   };
 }
 
+/** The room between the layers of a box's own paper. */
+const clear = ({ inside, taken }: OpenedBox, side: keyof Size3): Mm => mm(Math.max(0, inside[side] - taken[side]));
+
 /** Most width and height that keep the least ease; what is thicker than the box is deep does not fit at all. */
-export function largestInBox({ inside }: OpenedBox, least: Ease, thickness: Mm): Contents {
-  const fits = thickness <= inside.depth + TOLERANCE.length;
-  const most = (side: 'width' | 'height'): Mm => mm(fits ? Math.max(0, inside[side] - least[side]) : 0);
+export function largestInBox(box: OpenedBox, least: Ease, thickness: Mm): Contents {
+  const fits = thickness <= clear(box, 'depth') + TOLERANCE.length;
+  const most = (side: 'width' | 'height'): Mm => mm(fits ? Math.max(0, clear(box, side) - least[side]) : 0);
   return { width: most('width'), height: most('height'), thickness };
 }
 
 /** Most thickness that goes into a box at a width and height; 0 when they do not fit. */
-export const thickestInBox = ({ inside }: OpenedBox, least: Ease, { width, height }: Contents): Mm =>
-  inside.width - width < least.width - TOLERANCE.length || inside.height - height < least.height - TOLERANCE.length
+export const thickestInBox = (box: OpenedBox, least: Ease, contents: Contents): Mm =>
+  (['width', 'height'] as const).some(
+    (side) =>
+      !(side === 'height' && box.cavity.through) && clear(box, side) - contents[side] < least[side] - TOLERANCE.length,
+  )
     ? mm(0)
-    : inside.depth;
+    : clear(box, 'depth');
 
 /** A box, ready to be asked. */
-export function boxHold(folded: Folded, cavity: BoxCavity): Hold {
-  const box = openedBox(folded, cavity);
+export function boxHold(folded: Folded, cavity: BoxCavity, caliper: Calipers): Hold {
+  const box = openedBox(folded, cavity, caliper);
   return {
     cavity,
     inside: box.inside,
-    limits: ['width', 'height', 'depth'],
+    taken: box.taken,
+    limits: cavity.through ? ['width', 'depth'] : ['width', 'height', 'depth'],
     opens: null,
     fit: (contents) => boxFit(box, contents),
     largest: (least, thickness) => largestInBox(box, least, thickness),

@@ -14,6 +14,7 @@ const contents = (width: number, height: number, thickness = 0) => ({
 const slot = (width: number, height: number): Slot =>
   ({
     largest: size(width, height),
+    taken: { layers: 0, width: 0, height: 0, wedge: false },
     roomFor: () => size(width, height),
     test: (want: { width: number; height: number }) =>
       want.width > width ? 'too_wide' : want.height > height ? 'too_high' : null,
@@ -60,8 +61,9 @@ describe('what is thick takes of the room', () => {
     expect(fitOf(through, contents(90, 500)).ease.height).toBe(0);
   });
   test('too much is told by when it fails', () => {
-    expect(fitOf(slots(), contents(101, 50))).toMatchObject({ insert: 'too_wide', seat: null });
-    expect(fitOf(slots(), contents(90, 59))).toMatchObject({ insert: null, seat: 'too_high' });
+    expect(fitOf(slots(), contents(101, 50))).toMatchObject({ insert: 'too_wide' });
+    expect(fitOf(slots(), contents(90, 59))).toMatchObject({ seat: 'too_high' });
+    expect(fitOf(slots(), contents(100, 58))).toMatchObject({ insert: null, seat: null });
   });
   test('the most that keeps the least room, and never less than nothing', () => {
     const least = size(2, 1);
@@ -119,7 +121,7 @@ describe('a box', () => {
     expect(largestInBox(box, size(2, 1), mm(5))).toEqual(contents(inside.width - 2, inside.height - 1, 5));
     expect(largestInBox(box, size(2, 1), mm(inside.depth + 1))).toMatchObject(size(0, 0));
     expect(
-      largestInBox({ inside: { width: mm(1), height: mm(1), depth: mm(9) } } as OpenedBox, size(2, 1), mm(5)),
+      largestInBox({ ...box, inside: { width: mm(1), height: mm(1), depth: mm(9) } } as OpenedBox, size(2, 1), mm(5)),
     ).toEqual(contents(0, 0, 5));
   });
   test('the thickest contents are as thick as the box is deep, where they fit with the least room', () => {

@@ -1,12 +1,12 @@
 import type { Contents, Ease } from '../constructions';
-import type { Cavity, FitRefusal, Folded, Size3 } from '../fold';
+import { NO_PAPER, type Calipers, type Cavity, type FitRefusal, type Folded, type Size3 } from '../fold';
 import type { Mm } from '../length';
 import { boxHold } from './box';
 import { pocketHold } from './pocket';
 
 /** How contents sit in a folded holder; width and height along the contents' own. */
 export interface Fit {
-  /** Room left beside these contents, thickness taken off; negative when they do not fit. */
+  /** Room left beside these contents, their thickness and the holder's own paper taken off; negative when they do not fit. */
   readonly ease: Ease;
   /** Room left over them in a box; 0 in what lies flat. */
   readonly depth: Mm;
@@ -18,8 +18,10 @@ export interface Fit {
 /** A cavity of a folded holder, ready to be asked. All lengths are mm along the contents' own axes. */
 export interface Hold {
   readonly cavity: Cavity;
-  /** The largest thing that both goes in and lies inside; depth 0 in what lies flat. */
+  /** Between its faces, as scored: the largest thing that goes in were its paper of no thickness; depth 0 in what lies flat. */
   readonly inside: Size3;
+  /** What its own paper takes of that beside the contents, mm. */
+  readonly taken: Size3;
   /** The lengths of the contents that it limits. */
   readonly limits: readonly (keyof Size3)[];
   /** How far the walls of a gusset stand apart at the mouth, mm; null without one. */
@@ -32,6 +34,9 @@ export interface Hold {
   readonly thickest: (least: Ease, contents: Contents) => Mm;
 }
 
-/** Opens a cavity of a folded holder. Throws when what it says of itself is not in the folded thing. */
-export const holdOf = (folded: Folded, cavity: Cavity): Hold =>
-  cavity.kind === 'box' ? boxHold(folded, cavity) : pocketHold(folded, cavity);
+/**
+ * Opens a cavity of a folded holder. Throws when what it says of itself is not in the folded thing.
+ * @param caliper how thick the paper of each piece is: its own layers take of the room
+ */
+export const holdOf = (folded: Folded, cavity: Cavity, caliper: Calipers = NO_PAPER): Hold =>
+  cavity.kind === 'box' ? boxHold(folded, cavity, caliper) : pocketHold(folded, cavity, caliper);

@@ -1,20 +1,37 @@
 import type { Contents, Ease } from '../constructions';
 import {
+  NO_PAPER,
   slotOf,
   stageAfter,
   unfolds,
+  type Calipers,
   type Cavity,
+  type FitRefusal,
   type FlatCavity,
   type Folded,
   type Room,
   type Size3,
   type Slot,
 } from '../fold';
+import { TOLERANCE } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Fit, Hold } from './hold';
 
-/** Thickness a cavity's walls do not take up by standing apart. */
-const beyondGusset = ({ opens }: Slots, thickness: number): number => Math.max(0, thickness - (opens ?? 0));
+/**
+ * What the contents' thickness takes of the room each way, mm, but for what walls take up by standing apart. At a bottom
+ * that is a plain fold nothing stands apart.
+ */
+function thickTakes({ cavity, opens, lying: { taken } }: Slots, thickness: number): { width: number; height: number } {
+  const beyond = Math.max(0, thickness - (opens ?? 0));
+  return { width: beyond, height: bulge(cavity) * (taken.wedge ? thickness : beyond) };
+}
+
+/** What the holder's own paper takes each way, mm: its layers as any thickness does, and its folded edges. */
+const paperTakes = ({ cavity, lying: { taken } }: Slots): { width: number; height: number } => ({
+  width: taken.width + taken.layers,
+  height: cavity.through ? 0 : taken.height + bulge(cavity) * taken.layers,
+});
+
 /** Share of the thickness that a cavity's height loses: closed at both ends, or open at one. */
 const bulge = (cavity: FlatCavity): number => (cavity.kind === 'closed' ? 1 : 0.5);
 
@@ -37,13 +54,13 @@ export interface Slots {
 }
 
 /** Opens a cavity at both moments. */
-export function slotsOf(folded: Folded, cavity: FlatCavity): Slots {
+export function slotsOf(folded: Folded, cavity: FlatCavity, caliper: Calipers = NO_PAPER): Slots {
   const { stack } = stageAfter(folded, cavity.insertAfter);
   return {
     cavity,
     opens: cavity.gusset ? mm(Math.min(...cavity.gusset.map((between) => unfolds(stack, between)))) : null,
     going: slotOf(stack, cavity, false, folded.slack),
-    lying: slotOf(folded.finished, cavity, !cavity.through, folded.slack),
+    lying: slotOf(folded.finished, cavity, !cavity.through, folded.slack, caliper),
   };
 }
 
@@ -60,39 +77,47 @@ const smaller = (a: Room, b: Room): Room => ({
 export function fitOf(slots: Slots, contents: Contents): Fit {
   const { cavity, going, lying } = slots;
   const flat = turned(cavity, contents);
-  const thick = beyondGusset(slots, contents.thickness);
-  const deep = flat.height + bulge(cavity) * thick;
-  const want = { width: flat.width + thick, height: cavity.through ? Math.min(deep, lying.largest.height) : deep };
+  const { width, height } = thickTakes(slots, contents.thickness);
+  const deep = flat.height + height;
+  const want = { width: flat.width + width, height: cavity.through ? Math.min(deep, lying.largest.height) : deep };
   const room = smaller(going.roomFor(want), lying.roomFor(want));
-  return {
-    ease: turned(cavity, { width: mm(room.width - want.width), height: mm(room.height - want.height) }),
-    depth: mm(0),
-    insert: going.test(want),
-    seat: lying.test(want),
-  };
+  const paper = paperTakes(slots);
+  const left = (side: 'width' | 'height'): Mm => mm(pressed(room[side] - want[side], paper[side]));
+  const ease = turned(cavity, { width: left('width'), height: left('height') });
+  const stuck: FitRefusal =
+    ease.width < -TOLERANCE.drawn ? 'too_wide' : ease.height < -TOLERANCE.drawn ? 'too_high' : null;
+  return { ease, depth: mm(0), insert: going.test(want) ?? stuck, seat: lying.test(want) ?? stuck };
+}
+
+/** Paper gives way so much where the contents would just fill the room as it is scored, mm. From memory. */
+const GIVES = 0.5;
+
+/** Room less what the holder's own paper takes of it; where that little is lacking, none is left. */
+function pressed(room: number, paper: number): number {
+  const left = room - paper;
+  return left < 0 && left > -GIVES && room >= -TOLERANCE.folded ? 0 : left;
 }
 
 /** Most width and height that keep the least ease at a thickness; 0 where nothing fits. */
 export function largestContents(slots: Slots, inside: Room, least: Ease, thickness: Mm): Contents {
-  const { width, height } = turned(slots.cavity, inside);
-  const limit = turned(slots.cavity, least);
-  const thick = beyondGusset(slots, thickness);
-  const most = turned(slots.cavity, {
-    width: mm(Math.max(0, width - thick - limit.width)),
-    height: mm(Math.max(0, height - bulge(slots.cavity) * thick - limit.height)),
-  });
-  return { ...most, thickness };
+  const { cavity } = slots;
+  const [room, limit] = [turned(cavity, inside), turned(cavity, least)];
+  const [thick, paper] = [thickTakes(slots, thickness), paperTakes(slots)];
+  const most = (side: 'width' | 'height'): Mm => mm(Math.max(0, room[side] - thick[side] - paper[side] - limit[side]));
+  return { ...turned(cavity, { width: most('width'), height: most('height') }), thickness };
 }
 
 /** Most thickness at a width and height that keeps the least ease both ways; 0 when they do not fit at all. */
-export function thickest({ cavity, opens }: Slots, inside: Room, least: Ease, contents: Contents): Mm {
+export function thickest(slots: Slots, inside: Room, least: Ease, contents: Contents): Mm {
+  const { cavity, opens, lying } = slots;
   const [room, flat, limit] = [turned(cavity, inside), turned(cavity, contents), turned(cavity, least)];
-  const across = room.width - flat.width - limit.width;
-  const into = cavity.through ? Infinity : (room.height - flat.height - limit.height) / bulge(cavity);
-  const most = Math.min(across, into);
-  if (most < -1e-9) return mm(0);
-  // Walls that stand apart take what stands between them, and no more.
-  return opens ?? mm(Math.max(0, most));
+  const paper = paperTakes(slots);
+  const left = (side: 'width' | 'height'): number => room[side] - paper[side] - flat[side] - limit[side];
+  const [across, into] = [left('width'), cavity.through ? Infinity : left('height') / bulge(cavity)];
+  if (Math.min(across, into) < -TOLERANCE.length) return mm(0);
+  // Walls that stand apart take what stands between them, and no more; a bottom that is a fold takes what it can.
+  const most = opens === null ? Math.min(across, into) : Math.min(opens, lying.taken.wedge ? into : opens);
+  return mm(Math.max(0, most));
 }
 
 /**
@@ -114,12 +139,14 @@ export function seatIn(
 }
 
 /** A flat cavity, ready to be asked. */
-export function pocketHold(folded: Folded, cavity: FlatCavity): Hold {
-  const slots = slotsOf(folded, cavity);
+export function pocketHold(folded: Folded, cavity: FlatCavity, caliper: Calipers): Hold {
+  const slots = slotsOf(folded, cavity, caliper);
   const inside: Size3 = { ...insideOf(slots), depth: mm(0) };
+  const paper = paperTakes(slots);
   return {
     cavity,
     inside,
+    taken: { ...turned(cavity, { width: mm(paper.width), height: mm(paper.height) }), depth: mm(0) },
     limits: cavity.through ? [cavity.acrossMouth ?? 'width'] : ['width', 'height'],
     opens: slots.opens,
     fit: (contents) => fitOf(slots, contents),

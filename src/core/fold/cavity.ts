@@ -38,6 +38,12 @@ export interface BoxCavity extends Place {
   readonly tall: string;
   /** Contents stand on edge: their height goes up, their thickness across the floor. */
   readonly onEdge: boolean;
+  /** Contents go in along their height, from an end that is open; from above when left out. */
+  readonly from?: 'end';
+  /** They run through and out at both ends: nothing is asked of their height. */
+  readonly through?: boolean;
+  /** Panels that lie flush with its walls and floor on the far side: they take nothing of the room. */
+  readonly outside?: readonly string[];
 }
 
 /** A place contents go, as its construction declares it. */

@@ -30,6 +30,7 @@ export { bringing } from './bringing';
 export { reached } from './hangsOn';
 export { contactsOf, type Contact } from './contact';
 export * from './measure';
+export { NO_PAPER, type Calipers, type Taken } from './taken';
 export * from './unfolds';
 export type { BoxCavity, Cavity, FlatCavity } from './cavity';
 export {

@@ -16,6 +16,7 @@ import type { Cavity, FlatCavity } from './cavity';
 import { EXACT, type Slack } from './slack';
 import { tiesBetween } from './ties';
 import { inView, viewAlong, type View } from './measure';
+import { NO_PAPER, takenIn, type Calipers, type Taken } from './taken';
 
 /** Room in a cavity, mm, measured in the flat: across the mouth and into the pocket. */
 export interface Room {
@@ -102,6 +103,8 @@ export interface Slot {
    * ties below to above, and is covered as far as declared.
    */
   readonly test: (size: FlatSize) => SlotRefusal;
+  /** What its own paper takes of the room. */
+  readonly taken: Taken;
 }
 
 interface FlatSize {
@@ -113,12 +116,23 @@ interface FlatSize {
  * Opens a cavity for questions, read off the folded stack. While inserting, things are swept in through the
  * mouth (`closed` false); when closed they must lie inside.
  * @param slack a fold that closes the mouth may lie so far inside it
+ * @param caliper how thick the paper of each piece is
  */
-export function slotOf(stack: Stack, cavity: FlatCavity, closed: boolean, slack: Slack = EXACT): Slot {
+export function slotOf(
+  stack: Stack,
+  cavity: FlatCavity,
+  closed: boolean,
+  slack: Slack = EXACT,
+  caliper: Calipers = NO_PAPER,
+): Slot {
   const view = mouthView(stack, cavity);
   const above = aboveSlot(stack, cavity);
   // What ties below to above, in the mouth's view: a thing in the slot must meet none of it.
-  const found = tiesBetween(stack, (panel) => above.has(panel)).map(({ points }) => points.map((p) => inView(view, p)));
+  const ties = tiesBetween(stack, (panel) => above.has(panel)).map((tie) => ({
+    ...tie,
+    points: tie.points.map((p) => inView(view, p)),
+  }));
+  const found = ties.map(({ points }) => points);
   const floor = layerOf(stack, cavity.floor).polygon.map((p) => inView(view, p));
   const span = extent(floor, { x: 1, y: 0 });
   const deepest = extent(floor, { x: 0, y: 1 })[1];
@@ -128,7 +142,7 @@ export function slotOf(stack: Stack, cavity: FlatCavity, closed: boolean, slack:
   const steps = [...new Set([...found.flat().map((p) => p.y), deepest])]
     .filter((y) => y > TOLERANCE.drawn && y <= deepest + TOLERANCE.drawn)
     .sort((a, b) => a - b)
-    .map((depth) => ({ depth, width: gap(depth)[1] }));
+    .map((depth) => ({ depth, left: gap(depth)[0], width: gap(depth)[1] }));
 
   const deepestFor = (width: number): number => {
     const stop = steps.findIndex((step) => step.width < width - TOLERANCE.drawn);
@@ -164,9 +178,10 @@ export function slotOf(stack: Stack, cavity: FlatCavity, closed: boolean, slack:
     ] as const;
     return sides.every(([layers, share]) => covered(layers) >= share - 1e-6);
   };
-  const best = steps.reduce((a, b) => (b.width * b.depth > a.width * a.depth ? b : a), { width: 0, depth: 0 });
+  const best = steps.reduce((a, b) => (b.width * b.depth > a.width * a.depth ? b : a), { left: 0, width: 0, depth: 0 });
   return {
     largest: { width: mm(best.width), height: mm(best.depth) },
+    taken: takenIn(stack, cavity, { view, ties, room: best, closed, within: slack.lines }, caliper),
     roomFor,
     test: (size) => {
       const room = roomFor(size);

@@ -13,6 +13,8 @@ export const LEAST = {
   glue: { fails: mm(3) },
   /** Paper left between a hole and the next edge or fold; workshops tie boxes through holes that leave 1/16 in. */
   left: { fails: mm(1.5), warns: mm(6) },
+  /** How far a closing flap laps what it closes; more where it carries a button or a dot. */
+  closing: { fails: mm(3), warns: mm(6), held: mm(12) },
   /** Caliper from which paper is board, hinged and covered rather than folded; over the first no score makes it fold. */
   board: { fails: mm(2), warns: mm(1) },
 } as const;

@@ -1,4 +1,4 @@
-import type { Cavity, Folded } from '../../fold';
+import type { Calipers, Cavity, Folded } from '../../fold';
 import type { Mm, Say } from '../../length';
 
 export type Level = 'pass' | 'note' | 'warn' | 'fail';
@@ -30,7 +30,7 @@ export interface Thing {
   /** What the contents are sized for. */
   readonly cavity: Cavity | undefined;
   /** How thick the paper of a piece is. */
-  readonly caliper: (piece: string) => Mm;
+  readonly caliper: Calipers;
   /** What a maker calls a panel. */
   readonly name: (panel: string) => string;
 }

@@ -25,7 +25,7 @@ export {
   type Words,
 } from './claim';
 export { leastOf } from './laps';
-export { penTaken } from './pen-loop';
+export { penTaken, penWall } from './pen-loop';
 
 const KINDS = {
   reveal,

@@ -25,6 +25,11 @@ export interface LidFacts {
 /** The allowance workshops take without counting layers, mm. Common practice 1/8 in on the blank. */
 const FAMILIAR = inches(1 / 8);
 
+/** Card gives way so much, both sides together, when a lid is pressed on, mm; more creases it. From memory. */
+const PRESSED = 2;
+/** A lid with more than this to spare lifts off by itself, mm. Common practice 1/4 in. */
+const LOOSE = inches(1 / 4);
+
 export const lid: ClaimType<Lid, LidFacts> = {
   of: 'standing',
   measure: (pair, { folded, caliper }) => {
@@ -34,13 +39,14 @@ export const lid: ClaimType<Lid, LidFacts> = {
       const takes = 2 * thick;
       const value = allowance - takes;
       const exact = Math.abs(allowance) <= TOLERANCE.folded;
-      const level: Level = exact
-        ? 'note'
-        : value < -TOLERANCE.folded
+      const level: Level =
+        value < -PRESSED - TOLERANCE.folded
           ? 'fail'
-          : value <= TOLERANCE.folded
-            ? 'warn'
-            : 'pass';
+          : exact
+            ? 'note'
+            : value <= TOLERANCE.folded || value > LOOSE + TOLERANCE.folded
+              ? 'warn'
+              : 'pass';
       const about = { allowance, layers, takes, familiar: FAMILIAR, exact };
       // The cure is told how much the allowance must be, with half a millimetre to slide in.
       return { kind: `lid-${side}` as const, level, value, limit: 0, about, cure: mm(takes + 0.5) };
@@ -55,9 +61,13 @@ export const lid: ClaimType<Lid, LidFacts> = {
 function words({ level, value, about }: Finding<string, Way>, way: string, say: Say): string {
   const { layers, takes, allowance, familiar, exact } = about;
   const counted = `${layers} ${layers === 1 ? 'layer' : 'layers'} of paper a side take ${tenths(takes)}`;
-  if (exact) return `The lid has the box’s own ${way}: an exact fit that grips there (${counted}). Press it on.`;
   if (level === 'fail')
-    return `The lid will not go on: ${counted} in the ${way}, and it is ${say(allowance)} larger. Cut it larger.`;
+    return `The lid will not go on: ${counted} in the ${way}, and it is ${exact ? 'no' : say(allowance, 'down')} larger. Cut it larger.`;
+  if (exact) return `The lid has the box’s own ${way}: an exact fit that grips there (${counted}). Press it on.`;
+  if (value <= TOLERANCE.folded)
+    return `The lid is tight in the ${way}: it is ${say(allowance)} larger, and ${counted}. Press it on gently, or cut it larger.`;
+  if (value > LOOSE)
+    return `The lid is loose in the ${way}: ${tenths(value)} to spare beyond its layers, where ${say(familiar)} in all is usual. Cut it smaller.`;
   return `The lid goes on with ${tenths(value)} to spare in the ${way}: ${say(allowance)} larger, and ${counted}; workshops allow ${say(familiar)} without counting.`;
 }
 

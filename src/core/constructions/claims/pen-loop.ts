@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../../geometry';
-import { stageAfter, unfolds } from '../../fold';
+import { layerOf, stageAfter, unfolds } from '../../fold';
 import { mm, type Mm } from '../../length';
 import { type ClaimType, type Thing } from './claim';
 
@@ -14,21 +14,39 @@ export interface PenFacts {
   pen: { readonly wall: number };
 }
 
-/** The thickest pen that the folded loop goes round, mm: it is as long round as its two walls can be lifted, `2l = π·d`. */
-export const penTaken = ({ walls, after }: PenLoop, { folded }: Pick<Thing, 'folded'>): Mm =>
-  mm(unfolds(stageAfter(folded, after).stack, walls) / Math.PI);
+/** A pen slides in a loop with this much to spare, mm. From memory: less, and it drags. */
+const SLACK = 0.3;
+/** A pen this much thicker still goes in, and drags, mm. From memory: walls of 1/2 in are used for a pen of 5/16. */
+const DRAGS = 0.5;
+
+/** Walls that a pen of this thickness takes, one of two, mm: `2l = π·d` round the middle of the paper, and some slack. */
+export const penWall = (pen: number, caliper: number): number => (Math.PI * (pen + caliper + SLACK)) / 2;
+
+/**
+ * The thickest pen that goes into the folded loop, mm: it is as long round as its two walls can be lifted, along the
+ * middle of the paper, and the pen keeps its slack.
+ */
+export const penTaken = ({ walls, after }: PenLoop, { folded, caliper }: Pick<Thing, 'folded' | 'caliper'>): Mm => {
+  const { stack } = stageAfter(folded, after);
+  return mm(Math.max(0, unfolds(stack, walls) / Math.PI - caliper(layerOf(stack, walls[0]).piece) - SLACK));
+};
 
 export const penLoop: ClaimType<PenLoop, PenFacts> = {
   of: 'standing',
   measure: (loop, thing) => {
     const [value, limit] = [penTaken(loop, thing), loop.pen ?? mm(0)];
-    const level = value < limit - TOLERANCE.folded ? 'warn' : 'pass';
-    return [{ kind: 'pen', level, value, limit, about: { wall: (value * Math.PI) / 2 }, cure: limit }];
+    const short = limit - value;
+    const level = short <= TOLERANCE.folded ? 'pass' : short <= DRAGS ? 'note' : 'warn';
+    const wall = unfolds(stageAfter(thing.folded, loop.after).stack, loop.walls) / 2;
+    return [{ kind: 'pen', level, value, limit, about: { wall }, cure: limit }];
   },
   words: {
     pen: ({ level, value, limit, about: { wall } }, say) => {
-      const takes = `The loop’s walls of ${say(wall)} take a pen up to ${say(value, 'down')}`;
-      return level === 'pass' ? `${takes}.` : `${takes}; yours measures ${say(limit)}. Size the loop from the pen.`;
+      const takes = `The loop’s walls of ${say(wall)} take a pen`;
+      // A limit rounded down must not deny the pen that has just been found to go in.
+      if (level === 'pass') return `${takes} of ${say(limit > 0 ? limit : value, 'down')} and leave it some slack.`;
+      if (level === 'note') return `${takes} of ${say(limit)} only just: it drags. Size the loop from the pen.`;
+      return `${takes} up to ${say(value, 'down')}; yours measures ${say(limit, 'up')}. Size the loop from the pen.`;
     },
   },
 };

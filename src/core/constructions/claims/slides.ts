@@ -35,7 +35,7 @@ export const slides: ClaimType<Slides, SlidesFacts> = {
   words: {
     slides: ({ level, value, limit, about: { panel } }, say) =>
       level === 'fail'
-        ? `The ${panel} has only ${say(value)} of room in its channel and will stick: ${say(limit)} at least.`
+        ? `The ${panel} has only ${say(value)} of room in its channel and will stick: ${say(limit, 'up')} at least.`
         : level === 'warn'
           ? `The ${panel} has ${say(value)} of room in its channel and will rattle.`
           : `The ${panel} slides in its channel with ${say(value)} of room.`,

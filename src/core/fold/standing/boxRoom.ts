@@ -1,8 +1,11 @@
-import { boxOf3, cross3, dot3, minus3, posed, seenFrom, type Pose, type Vec, TOLERANCE } from '../../geometry';
+import { area, boxOf3, cross3, dot3, minus3, posed, seenFrom, type Pose, type Vec, TOLERANCE } from '../../geometry';
 import { mm, type Mm } from '../../length';
 import type { BoxCavity } from '../cavity';
 import { reached } from '../hangsOn';
 import { rect } from '../../pattern';
+import { thickestPile } from '../measure';
+import type { Calipers } from '../taken';
+import { flushWith, pileOf, type Axis } from './flush';
 import { leaf, leafOf, type Leaf, type Standing } from './pose';
 
 /** Three lengths along the contents' own axes, mm. */
@@ -68,8 +71,35 @@ export function boxInside(standing: Standing, room: BoxCavity): Size3 {
 }
 
 /**
+ * What a box's own layers take of its room each way, mm: whatever stands flush with two facing walls, or lies on the
+ * floor and under the roof, where contents touch it at once; but for the walls themselves.
+ */
+export function boxTaken(standing: Standing, room: BoxCavity, caliper: Calipers): Size3 {
+  const { axes, least, most } = roomOver(standing, room);
+  const outside = new Set(room.outside);
+  const inner = standing.leaves.filter(({ panel }) => !outside.has(panel.id) && panel.id !== room.floor);
+  const own = reached(standing, [room.floor]);
+  const walls = inner.filter(({ panel }) => own.has(panel.id));
+  const between = (axis: Axis): Mm => {
+    const ends = axis === 'z' ? [0, most.z] : [least[axis], most[axis]];
+    const sides = ends.map((at) => flushWith(axis === 'z' && at > 0 ? inner : walls, axes, axis, at));
+    // The floor is no layer of its own; of the other sides the largest leaf is the wall.
+    const faces = sides.map((flush, i) =>
+      flush.length === 0 || (axis === 'z' && i === 0)
+        ? 0
+        : caliper(flush.reduce((a, b) => (area(b.polygon) > area(a.polygon) ? b : a)).leaf.piece),
+    );
+    const layers = sides.flat();
+    if (layers.length === 0) return mm(0);
+    return mm(Math.max(0, thickestPile(pileOf(layers), caliper) - faces[0]! - faces[1]!));
+  };
+  const [width, deep, up] = [between('x'), between('y'), between('z')];
+  return room.onEdge ? { width, height: up, depth: deep } : { width, height: deep, depth: up };
+}
+
+/**
  * True when a thing of that size can stand there, in the middle of the room: nothing of the paper passes through it.
- * `open` asks for the way in as well: nothing over it up to any height.
+ * `open` asks for the way in as well: nothing over it up to any height, or beyond its open end.
  */
 export function standsFree(
   standing: Standing,
@@ -82,8 +112,13 @@ export function standsFree(
   const axes = roomAxes(standing, room);
   const [x, y] = [(least.x + most.x) / 2, (least.y + most.y) / 2];
   const [deep, up] = room.onEdge ? [size.depth, size.height] : [size.height, size.depth];
+  const above = room.from !== 'end';
   const from = { x: x - size.width / 2, y: y - deep / 2, z: 0 };
-  const to = { x: x + size.width / 2, y: y + deep / 2, z: open ? Infinity : up };
+  const to = {
+    x: x + size.width / 2,
+    y: open && !above ? Infinity : y + deep / 2,
+    z: open && above ? Infinity : up,
+  };
   // What is not hinged or glued to the holder stands aside still.
   const own = reached(standing, [room.floor]);
   return standing.leaves.every((l) => {

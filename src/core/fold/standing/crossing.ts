@@ -18,8 +18,10 @@ const apart = (a: Leaf, b: Leaf, touch: number): boolean =>
  */
 export function passThrough(a: Leaf, b: Leaf, touch: number = EXACT.touch): boolean {
   if (apart(a, b, touch)) return false;
-  const [aOff, bOff] = [heights(a, b), heights(b, a)];
-  if (!onBothSides(aOff, touch) || !onBothSides(bOff, touch)) return false;
+  const aOff = heights(a, b);
+  if (!onBothSides(aOff, touch)) return false;
+  const bOff = heights(b, a);
+  if (!onBothSides(bOff, touch)) return false;
   const along = cross3(a.pose.normal, b.pose.normal);
   const length = length3(along);
   if (length < 1e-9) return false;

@@ -16,7 +16,7 @@ export {
   type StandingStage,
   type StandingWork,
 } from './raise';
-export { boxInside, contentsIn, roomAxes, standsFree, type Size3 } from './boxRoom';
+export { boxInside, boxTaken, contentsIn, roomAxes, standsFree, type Size3 } from './boxRoom';
 export { edgesMeet, lidWays, type LidPair, type LidWay } from './lidRoom';
 export { seenAsPile, type Look } from './faces';
 export { liftsOf } from './lifts';

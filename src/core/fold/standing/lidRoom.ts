@@ -1,7 +1,7 @@
-import { boxOf3, seenFrom, type Point, type Pose, type Segment, TOLERANCE } from '../../geometry';
+import { boxOf3, seenFrom, type Pose, type Segment, TOLERANCE } from '../../geometry';
 import { reached } from '../hangsOn';
 import { thickestPile } from '../measure';
-import type { Stack } from '../stack';
+import { flushWith, pileOf } from './flush';
 import { leafOf, type Leaf, type Standing } from './pose';
 import { roomAxes, roomOver } from './boxRoom';
 
@@ -23,9 +23,6 @@ export interface LidWay {
   readonly layers: number;
   readonly thick: number;
 }
-
-/** Walls that stand within this of a plane count as its layers, mm. */
-const FLUSH = 0.5;
 
 /** A lid on its box, both ways, read off how they stand, and how thick the paper of each piece is, mm. */
 export function lidWays(
@@ -67,20 +64,8 @@ function thickestBeside(
   at: number,
   each: (piece: string) => number,
 ): number {
-  const other = axis === 'x' ? 'y' : 'x';
-  const layers = leaves.flatMap((l) => {
-    const corners = l.corners.map((p) => seenFrom(axes, p));
-    return corners.every((p) => Math.abs(p[axis] - at) < FLUSH)
-      ? [{ piece: l.piece, polygon: corners.map((p): Point<'folded'> => ({ x: p[other], y: p.z })) }]
-      : [];
-  });
-  if (layers.length === 0) return 0;
-  const pile: Stack = {
-    hinges: [],
-    joints: [],
-    layers: layers.map((layer, i) => ({ ...layer, panel: String(i), map: [1, 0, 0, 1, 0, 0], up: 'inside' })),
-  };
-  return thickestPile(pile, each);
+  const flush = flushWith(leaves, axes, axis, at);
+  return flush.length === 0 ? 0 : thickestPile(pileOf(flush), each);
 }
 
 /** How far two panels' edges lie on each other in space, mm: the longest stretch shared; 0 when they do not meet. */

@@ -224,22 +224,19 @@ function finish(
   const problems = [...found];
   const groups = before.leaves.map(({ panel }) => motions.findIndex(({ moving }) => moving.has(panel.id)));
   // Only paper that moves against other paper can meet it: each such pair once, whichever of the two moves.
+  const looks = [before.leaves, ...shares.map((share) => midway(before, motions, share))];
+  const [last, leaves] = looks.slice(-2) as [readonly Leaf[], readonly Leaf[]];
   const pairs = groups.flatMap((group, i) =>
     groups.flatMap((other, k) => (group < 0 || group === other || (other >= 0 && k < i) ? [] : [[i, k] as const])),
   );
   const through = new Set<number>();
-  let last = before.leaves;
-  let leaves = before.leaves;
-  for (const share of shares) {
-    last = leaves;
-    leaves = midway(before, motions, share);
+  for (const look of looks.slice(1))
     pairs.forEach(([i, k], n) => {
-      const [a, b] = [leaves[i]!, leaves[k]!];
+      const [a, b] = [look[i]!, look[k]!];
       if (through.has(n) || !passThrough(a, b, slack.touch)) return;
       through.add(n);
       problems.push({ code: 'passes_through', fold: step.id, panel: a.panel.id, by: b.panel.id });
     });
-  }
   const groupOf = new Map(before.leaves.map((l, i) => [l.panel.id, groups[i]!]));
   const kept = before.touches.filter(({ panel, onto }) => groupOf.get(panel) === groupOf.get(onto));
   const touches = pairs.flatMap(([i, k]): Touch[] => {
