@@ -12,8 +12,8 @@ const FLOORS = [
   'constructions',
   'tools',
   'fit',
-  'plan',
   'cutting',
+  'plan',
   'files',
 ];
 /** Packages the core may use: computation only, nothing that draws, stores or asks a clock. */

@@ -1,5 +1,16 @@
 import { expose } from 'comlink';
-import { checksOf, planFor, postPlan, readDesign, type DesignInput, type PostedPlan } from '@/core/plan';
+import {
+  checksOf,
+  planFor,
+  postPlan,
+  readDesign,
+  remediesOf,
+  remediesTried,
+  type DesignInput,
+  type OwnPaper,
+  type PostedPlan,
+  type Remedies,
+} from '@/core/plan';
 import { greets } from './helper';
 
 const planWorker = {
@@ -10,6 +21,11 @@ const planWorker = {
     if (!read.ok) return null;
     const plan = planFor(read.design);
     return postPlan(plan, checksOf(plan));
+  },
+  /** What helps against each thing found of a design, by its id: tried in the plan; null where it cannot be read. */
+  remedies: (input: DesignInput, owned: readonly OwnPaper[]): Remedies | null => {
+    const read = readDesign(input);
+    return read.ok ? remediesOf(remediesTried(planFor(read.design), owned)) : null;
   },
 };
 export type PlanWorker = typeof planWorker;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { inches, lengthSchema, mm } from '../length';
-import { issuesOf, type Issue } from '../plan';
 import { isPrintable } from '../text';
+import { issuesOf, type Issue } from '../text/issues';
 
 /** Most pieces of all sizes together that one list may ask for. */
 const MOST_PIECES = 2000;

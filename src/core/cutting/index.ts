@@ -19,7 +19,7 @@ export {
 export { laidByHand, type ByHand } from './layout';
 export type { Progress } from './pack';
 export { carryOut, fenceOrder, type FenceGroup, type TrimmerCut } from './trimmer';
-export { blanksOf, copiesFrom, piecesOf, type Need } from './needs';
+export { copiesFrom, piecesOf, sheetsFor, type Need } from './needs';
 export {
   paperSpent,
   sheetsFrom,

@@ -1,16 +1,6 @@
 import { mm } from '../length';
-import { planFor, readDesign, type DesignInput } from '../plan';
-import {
-  blanksOf,
-  copiesFrom,
-  paperSpent,
-  piecesOf,
-  readCutList,
-  sheetsFrom,
-  whenCut,
-  type CutList,
-  type KeptPaper,
-} from '.';
+import { blanksOf, planFor, readDesign, type DesignInput } from '../plan';
+import { copiesFrom, paperSpent, piecesOf, readCutList, sheetsFrom, whenCut, type CutList, type KeptPaper } from '.';
 import { loadSolver, pack } from './pack';
 
 const paper = (id: string, more: Partial<KeptPaper> = {}): KeptPaper => ({

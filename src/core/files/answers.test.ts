@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import { runs } from '../../../tests/helpers/runs';
 import { anyDesign } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
-import { blanksOf } from '../cutting';
+import { blanksOf } from '../plan';
 import { stillOf } from '../fold';
 import {
   checkSentence,

@@ -2,14 +2,14 @@
 export {
   constructionOptions,
   designSchema,
-  issuesOf,
   paperOf,
   parseDocument,
   readDesign,
   type Design,
   type DesignInput,
-  type Issue,
 } from './design/design';
+export { issuesOf, type Issue } from '../text/issues';
+export { blanksOf } from './work/blanks';
 export { basePieces, ownPaper, panelName, planFor, viewOf, type Made, type MadePiece, type Plan } from './plan';
 export {
   ADHESIVES,
@@ -27,7 +27,9 @@ export { companionsOf, type Companion } from './work/companions';
 export { fromPaper, onPaper, printMap, turnFor, windowOnFront, type FrontWindow, type Showing } from './looks/print';
 export { becomes, papersFor, suggest, type PaperChoice, type Question, type Suggestion } from './choosing/chooser';
 export { concernedIn, momentsOf, seenAt, type Moment } from './looks/moments';
-export { checksOf, type Check, type CheckOf, type DesignChange, type Level, type Remedy } from './checks';
+export { checksOf, type Check, type CheckOf, type Level, type Remedy } from './checks';
+export { changedDesign, type DesignChange } from './design/change';
+export { remediesOf, remediesTried, type OwnPaper, type Remedies } from './remedies';
 export { pictureOf, stillStep, type Picture } from './looks/picture';
 export { consequenceOf } from './choosing/consequence';
 export { checkSentence, remedyLabel } from './words';
@@ -42,4 +44,4 @@ export { postPlan, receivePlan, type PostedPlan } from './posted';
 export { sheetNow, type SheetNow } from './work/sheet-now';
 export { longestCut } from './work/longest-cut';
 export { planDocument, planSchema, type PlanDocument } from './document';
-export { CARDS, PAPERS, sizeNamed, smallestPaperFor, type PaperSize } from './design/papers';
+export { CARDS, isSold, PAPERS, sizeNamed, smallestPaperFor, type PaperSize } from './design/papers';

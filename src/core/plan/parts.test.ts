@@ -1,6 +1,6 @@
 /** What a thing is made of: made, bought or there already; how many alike; each of its own paper. */
 import { planOf } from '../../../tests/helpers/designs';
-import { blanksOf } from '../cutting';
+import { blanksOf } from './work/blanks';
 import { assemble, type AssemblyStep } from '../fold';
 import { holdOf } from '../fit';
 import { mm } from '../length';

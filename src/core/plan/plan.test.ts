@@ -81,17 +81,23 @@ describe('defaults', () => {
     expect(made!.pieces[0].piece.notches.map((n) => n.at)).toEqual(
       [3, 3, 3, 3].map((at) => expect.closeTo(inches(at), 6)),
     );
-    expect(made!.fit!.ease.width).toBeCloseTo(inches(Math.SQRT2 * (3 - 0.375) - 3), 6);
+    // Two folded edges, and the laps of the flaps, of paper of 0.25 mm.
+    expect(made!.fit!.ease.width).toBeCloseTo(inches(Math.SQRT2 * (3 - 0.375) - 3) - 4 * 0.25, 6);
   });
 });
 
 describe('checks', () => {
   test('too large contents fail by how much, tight ones warn, none left is a warning', () => {
-    const sheet = { blank: { width: '6 in', height: '6 in' }, graduation: 'exact' };
+    const sheet = {
+      blank: { width: '6 in', height: '6 in' },
+      graduation: 'exact',
+      options: { setting: '3 in' },
+      paper: { caliper: 0.01 },
+    };
     const inside = Math.SQRT2 * (3 - 0.375);
     const width = (by: number) =>
       find({ ...sheet, contents: { width: inches(inside + by), height: '2 in' } }, 'room-width')!;
-    expect([width(0.1).level, width(0.1).value / INCH]).toEqual(['fail', expect.closeTo(-0.1, 5)]);
+    expect([width(0.1).level, width(0.1).value / INCH]).toEqual(['fail', expect.closeTo(-0.1 - 0.04 / INCH, 5)]);
     expect(width(0).level).toBe('warn');
     expect(width(-0.03).level).toBe('warn');
     expect(width(-0.1).level).toBe('pass');
@@ -106,7 +112,7 @@ describe('checks', () => {
     );
     expect(made!.inside.width / INCH).toBeCloseTo(3 + 1 / 8 + 1 / 4, 6);
     expect(made!.inside.height / INCH).toBeCloseTo(4 + 1 / 8 + 1 / 4, 6);
-    expect(made!.thickest / INCH).toBeCloseTo(1 / 8 + 1 / 4 - 1 / 16, 6);
+    expect(made!.thickest / INCH).toBeCloseTo(1 / 8 + 1 / 4 - 1 / 16 - 1 / INCH, 6);
     expect(find({ contents: { width: '3 in', height: '4 in', thickness: '1/2 in' } }, 'thick-contents')!.level).toBe(
       'warn',
     );
@@ -114,7 +120,7 @@ describe('checks', () => {
 
   test('a blank larger than the paper fails and offers the smallest sheet that does', () => {
     const check = find({ ...card, paper: { width: '5 in', height: '5 in' } }, 'paper')!;
-    expect([check.level, remedyLabel(check.remedies[0]!, sayer('in', '1/8 in'))]).toEqual(['fail', 'Use 6 in square']);
+    expect([check.level, remedyLabel(check.remedies[0]!, sayer('in', '1/8 in'))]).toEqual(['fail', 'Get 6 in square']);
     expect(find({ ...card, paper: { ...(check.remedies[0]!.change.paper as object) } }, 'paper')!.level).toBe('pass');
     expect(
       find({ contents: { width: 5000, height: 5000 }, paper: { width: '5 in', height: '5 in' } }, 'paper')!.remedies,
@@ -272,5 +278,6 @@ test('the document answers for paper alone with the largest contents at the leas
     planOf(envelope({ blank: { width: '6 in', height: '6 in' }, contents: { thickness: '1/8 in' } })),
   );
   expect(document.ease).toEqual({ width: inches(1 / 16), height: inches(1 / 16), depth: 0 });
-  expect(document.largestContents.width).toBeCloseTo(document.inside.width - inches(1 / 8) - inches(1 / 16), 6);
+  // A millimetre is what two folded edges and the laps of the flaps take.
+  expect(document.largestContents.width).toBeCloseTo(document.inside.width - inches(1 / 8) - inches(1 / 16) - 1, 6);
 });

@@ -11,11 +11,14 @@ import {
   type View,
 } from '../fold';
 import { holdOf, turned, type Fit, type Hold } from '../fit';
-import { boxOf3, seenFrom } from '../geometry';
+import { boxOf3, fromSegment, seenFrom, TOLERANCE } from '../geometry';
 import { mm, type Mm } from '../length';
-import type { Piece } from '../pattern';
+import type { Hinge, Panel, Piece } from '../pattern';
 import { differences, programmeFor, simulate, type Fault, type Programme } from '../tools';
-import { briefFor, paperOf, type Design } from './design/design';
+import { briefFor, calipersOf, type Design } from './design/design';
+import { isSold } from './design/papers';
+import { comesInPieces, firstPieceFrom } from './design/sheets';
+import { sizedFor } from './sized';
 
 /** A piece to be cut, with the moves that make it. */
 export interface MadePiece {
@@ -55,36 +58,49 @@ const NOTHING: Size3 = { width: mm(0), height: mm(0), depth: mm(0) };
  * simulated tool. What is reported is read off the folded shape.
  */
 export function planFor(design: Design): Plan {
-  const pattern = drawn(design.construction, briefFor(design));
-  if (!pattern.ok) return { design, made: null, refusal: pattern.refusal };
-  const result = withFeatures(pattern.built);
-  if (!result.ok) return { design, made: null, refusal: result.refusal };
-  const { built } = result;
-  const folded = result.folded ?? assemble(built.pieces, built.assembly);
+  const sheets = design.sheets ?? (design.blank && isSold(design.blank) && comesInPieces(design) ? 1 : null);
+  const piece = sheets === null ? null : firstPieceFrom(design, sheets);
+  if (design.sheets !== null && !piece) return { design, made: null, refusal: tooFew(design) };
+  const { sized, options } = sizedFor(piece ? { ...design, blank: piece } : design);
+  const cut = sized.ok ? withFeatures(sized.built, sized.folded) : sized;
+  if (!cut.ok) return { design, made: null, refusal: cut.refusal };
+  // What gave way is what it is from here on, in every form and figure.
+  const told = options === design.options ? design : { ...design, options };
+  const folded = cut.folded ?? assemble(cut.built.pieces, cut.built.assembly);
+  const holds = cut.built.cavities.map((cavity, i) =>
+    // What a bite left as it was is not opened again.
+    i === 0 && sized.ok && sized.folded === folded ? sized.hold! : holdOf(folded, cavity, calipersOf(design)),
+  );
+  return { design: told, refusal: null, made: madeFrom(told, cut.built, folded, holds) };
+}
+
+const tooFew = ({ blank, sheets }: Design): Refusal => ({
+  code: 'sheets-too-few',
+  value: mm(sheets ?? 1),
+  limit: mm(0),
+  about: { ...blank },
+});
+
+function madeFrom(design: Design, built: Built, folded: Folded, holds: readonly Hold[]): Made {
   const pieces = built.pieces
     .filter(({ source }) => source === 'made')
     .map((piece): MadePiece => {
       const programme = programmeFor(piece, built.start, design.tool);
       return { piece, programme, toolFaults: differences(simulate(piece.blank, design.tool, programme.moves), piece) };
     }) as unknown as Made['pieces'];
-  const holds = built.cavities.map((cavity) => holdOf(folded, cavity));
   const [hold] = holds;
   const { least, thickness } = design;
   const largest = hold?.largest(least, thickness) ?? { width: mm(0), height: mm(0), thickness: mm(0) };
   return {
-    design,
-    refusal: null,
-    made: {
-      built,
-      pieces,
-      folded,
-      holds,
-      inside: hold?.inside ?? NOTHING,
-      fit: (design.contents && hold?.fit(design.contents)) ?? null,
-      largest,
-      thickest: hold?.thickest(least, design.contents ?? largest) ?? mm(0),
-      finished: finishedSize(built, folded, design),
-    },
+    built,
+    pieces,
+    folded,
+    holds,
+    inside: hold?.inside ?? NOTHING,
+    fit: (design.contents && hold?.fit(design.contents)) ?? null,
+    largest,
+    thickest: hold?.thickest(least, design.contents ?? largest) ?? mm(0),
+    finished: finishedSize(built, folded, design),
   };
 }
 
@@ -107,14 +123,36 @@ function finishedSize(
       : { width: across, height: deep, depth: up, thickness: up };
   }
   const own = ownPaper(folded.finished, built);
+  const spines = spinesOf(built, folded).map(({ breadth }) => breadth);
   const box = foldedBox(own, viewOf(built, folded.finished));
   const outline = { width: mm(box.maxX - box.minX), height: mm(box.maxY - box.minY) };
   return {
     ...turned(cavity, outline),
     depth: mm(0),
-    thickness: mm(thickestPile(own, (piece) => paperOf(design, piece).caliper) + (cavity ? thickness : 0)),
+    thickness: mm(Math.max(thickestPile(own, calipersOf(design)) + (cavity ? thickness : 0), ...spines)),
   };
 }
+
+/** A panel that crosses the thickness of what lies flat, how broad it is, mm, and the panels on its two sides. */
+export interface Spine {
+  readonly panel: Panel;
+  readonly breadth: Mm;
+  readonly between: readonly [string, string];
+}
+
+/** Every spine of a pile: a panel between two scores that turn by a right angle. */
+export const spinesOf = (built: Built, { standing }: Folded): readonly Spine[] =>
+  standing
+    ? []
+    : built.pieces.flatMap((piece) =>
+        piece.panels.flatMap((panel): Spine[] => {
+          const square = piece.hinges.filter(({ angle, between }) => angle === 90 && between.includes(panel.id));
+          if (square.length !== 2) return [];
+          const [a, b] = square.map(({ between: [p, q] }) => (p === panel.id ? q : p)) as [string, string];
+          const [first, second] = square as [Hinge, Hinge];
+          return [{ panel, breadth: mm(fromSegment(first.line, second.line.from)), between: [a, b] }];
+        }),
+      );
 
 /** The pieces that were there already, which the thing is only fixed to. */
 export const basePieces = (built: Built): ReadonlySet<string> =>

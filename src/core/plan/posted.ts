@@ -1,7 +1,7 @@
 import { constructionNamed } from '../constructions';
 import { holdOf, type Hold } from '../fit';
 import type { Check } from './checks';
-import type { Design } from './design/design';
+import { calipersOf, type Design } from './design/design';
 import type { Made, Plan } from './plan';
 
 /** A plan and its checks as plain data, as one thread hands them to another: a holder by its name, no open cavities. */
@@ -36,7 +36,7 @@ export function receivePlan({ design, made, refusal, checks }: PostedPlan): {
   const whole = made && {
     ...made,
     get holds(): readonly Hold[] {
-      return (holds ??= made.built.cavities.map((cavity) => holdOf(made.folded, cavity)));
+      return (holds ??= made.built.cavities.map((cavity) => holdOf(made.folded, cavity, calipersOf(own))));
     },
   };
   return { plan: { design: own, made: whole, refusal } as Plan, checks };

@@ -17,12 +17,21 @@ export function checkSentence(check: Check, say: Say): string {
 }
 
 function room(way: 'width' | 'height', { level, value, limit }: Finding, say: Say): string {
-  if (level === 'fail') return `The contents are ${say(-value)} too large for the inside ${way}. They will not go in.`;
+  if (level === 'fail')
+    return `The contents are ${say(-value, 'up')} too large for the inside ${way}. They will not go in.`;
   if (value <= TOLERANCE.folded)
     return `No room is left in the ${way}: the contents go in only if every cut and fold is exact.`;
-  if (level === 'warn') return `Only ${say(value)} of room in the ${way}; under ${say(limit)} it sits tight.`;
+  if (level === 'warn')
+    return `Only ${say(value, 'down')} of room in the ${way}; under ${say(limit, 'up')} it sits tight.`;
   return `${say(value)} of room in the ${way}.`;
 }
+
+/** Under this no finger finds the bite, mm. From memory. */
+const SMALL_PUNCH = 6;
+const smallerPunch = (largest: number, say: Say): string =>
+  largest >= SMALL_PUNCH
+    ? `The largest punch that does is ${say(largest, 'down')}; or leave it out.`
+    : 'No punch does here: leave it out.';
 
 const lacking = (what: string, { value, limit }: Finding, say: Say): string =>
   `This takes a ${what} of ${say(value)}, ${
@@ -37,11 +46,11 @@ const SENTENCES: Words<PlanFacts> = {
   'blank-not-square': ({ value, limit }, say) =>
     `This starts from a square, and the paper is longer one way: ${say(value)} by ${say(limit)}. Cut it to ${say(limit)} square first.`,
   'notch-off-sheet': ({ value, limit }, say) =>
-    `A sheet of ${say(value)} is too small: its notches would run together. It must be larger than ${say(limit)}.`,
+    `A sheet of ${say(value)} is too small: its notches would run together. It must be larger than ${say(limit, 'up')}.`,
   'setting-off-sheet': ({ value, limit }, say) =>
-    `A setting of ${say(value)} puts the notch past the corner of the sheet; the limit on that side is ${say(limit)}. Set it nearer the middle.`,
+    `A setting of ${say(value)} puts the notch past the corner of the sheet; the limit on that side is ${say(limit, 'down')}. Set it nearer the middle.`,
   'sheet-too-small': ({ value, limit, about: { side } }, say) =>
-    `The sheet’s ${side} is ${say(value)}, and ${say(limit)} of it goes into tabs, laps and flaps: nothing is left for the inside. Use a larger sheet or smaller flaps.`,
+    `The sheet’s ${side} is ${say(value)}, and ${say(limit, 'up')} of it goes into tabs, laps and flaps: nothing is left for the inside. Use a larger sheet or smaller flaps.`,
   'part-too-large': ({ value, limit, about: { part } }, say) =>
     limit > 0
       ? `The ${part} takes ${say(value)}; there is room for ${say(limit, 'down')}. Make it smaller, or the holder larger.`
@@ -50,19 +59,21 @@ const SENTENCES: Words<PlanFacts> = {
     `At this size nothing is left of the ${part}.${
       would === undefined
         ? ' Make the holder larger, or its parts smaller.'
-        : ` It takes ${of} of ${say(would)} in the ${side} at least.`
+        : ` It takes ${of} of ${say(would, 'up')} in the ${side} at least.`
     }`,
   'contents-too-small': ({ value, limit, about: { side } }, say) =>
-    `Contents of ${say(value)} in the ${side} are too small to fold paper round: at least ${say(limit)}.`,
-  'notch-cuts-fold': ({ value }, say) =>
-    `A finger notch of ${say(value)} would cut through a fold. Use a smaller punch, or leave it out.`,
-  'notch-cuts-glue': ({ value }, say) =>
-    `A finger notch of ${say(value)} would cut into a glued tab. Use a smaller punch, or leave it out.`,
+    `Contents of ${say(value)} in the ${side} are too small to fold paper round: at least ${say(limit, 'up')}.`,
+  'notch-cuts-fold': ({ value, limit }, say) =>
+    `A finger notch of ${say(value)} would cut through a fold. ${smallerPunch(limit, say)}`,
+  'notch-cuts-glue': ({ value, limit }, say) =>
+    `A finger notch of ${say(value)} would cut into a glued tab. ${smallerPunch(limit, say)}`,
   'hole-cuts-fold': ({ value }, say) =>
     `A hole of ${say(value)} would meet a fold or an edge. Use a smaller punch, or leave the holes out.`,
   'holes-touch': ({ value }, say) => `Holes of ${say(value)} would run into each other. Use a smaller punch.`,
   'strip-too-short': ({ value, limit }, say) =>
-    `A strip of ${say(value)} is too short to join this band from two: each must be at least ${say(limit)}.`,
+    `A strip of ${say(value)} is too short to join this band from two: each must be at least ${say(limit, 'up')}.`,
+  'sheets-too-few': ({ value, about: { width, height } }, say) =>
+    `Its pieces do not all come from ${value === 1 ? 'one sheet' : `${value} sheets`} of ${say(width)} × ${say(height)}. Take another sheet, or a larger one.`,
   'corner-too-round': ({ value, limit }, say) =>
     `A corner radius of ${say(value)} does not fit this flap. It takes at most ${say(limit, 'down')}.`,
   'tip-too-deep': ({ value, limit }, say) =>
@@ -70,21 +81,23 @@ const SENTENCES: Words<PlanFacts> = {
   'room-width': (finding, say) => room('width', finding, say),
   'room-height': (finding, say) => room('height', finding, say),
   'room-depth': ({ level, value, about: { onEdge } }, say) => {
-    if (level !== 'fail')
-      return value <= TOLERANCE.folded ? 'Exactly as deep as the contents.' : `${say(value)} of room in the depth.`;
+    if (level === 'pass') return `${say(value)} of room in the depth.`;
+    if (level === 'warn')
+      return 'No room is left in the depth: it closes only if every fold is exact, and what gives way must be the contents.';
     return onEdge
-      ? `The stack is ${say(-value)} thicker than the file is deep. Make it deeper.`
-      : `The contents stand ${say(-value)} above the rim, and a lid would not close. Make it deeper.`;
+      ? `The stack is ${say(-value, 'up')} thicker than the file is deep. Make it deeper.`
+      : `The contents are ${say(-value, 'up')} thicker than there is room for between the layers of paper, and it would not close. Make it deeper.`;
   },
   'what-fits': ({ level, about: { width, height, depth } }, say) =>
     level === 'fail'
       ? 'Nothing fits in this once its thickness and the least room are taken off. Use a larger sheet or a thinner card.'
       : `Holds up to ${say(width, 'down')} × ${say(height, 'down')}${depth ? `, ${say(depth, 'down')} deep` : ''}.`,
-  'goes-in': ({ about: { why, box } }) => {
+  'goes-in': ({ about: { why, into } }) => {
+    const box = into !== 'pocket';
     switch (why) {
       case null:
         return box
-          ? 'The contents go in from above and stand free of every wall.'
+          ? `The contents go in from ${into === 'end' ? 'the end' : 'above'} and stand free of every wall.`
           : 'The contents slide in past every fold and glue, and lie flat.';
       case 'too_deep':
         return 'The contents are thicker than this is deep.';
@@ -103,12 +116,28 @@ const SENTENCES: Words<PlanFacts> = {
   },
   gusset: ({ level, value, limit }, say) =>
     level === 'pass'
-      ? `Its sides open by up to ${say(limit)} at the mouth.`
-      : `${say(value)} is thicker than the sides open: ${say(limit)} at the mouth. More or wider pleats, or a box.`,
+      ? `Its sides open by up to ${say(limit, 'down')} at the mouth.`
+      : `${say(value, 'up')} is thicker than the sides open: ${say(limit, 'down')} at the mouth. More or wider pleats, or a box.`,
+  spine: ({ level, value, limit, about: { panel } }, say) =>
+    level === 'fail'
+      ? `The ${panel} of ${say(value, 'down')} has to cross ${say(limit, 'up')} of contents and paper, and does not reach. Make it broader.`
+      : `The ${panel} is exactly as broad as what it crosses: it closes only if every fold is exact.`,
+  loose: ({ value, limit, about: { side, why } }, say) =>
+    `${say(value)} of room in the ${side}, where ${say(limit)} was aimed for: ${why === 'sheet' ? 'the sheet is larger than this takes. Cut it smaller, or the contents rattle' : 'its proportions are fixed, and the other way decides. Another holder fits closer'}.`,
+  'gave-way': ({ value, limit, about: { part } }, say) =>
+    `For the contents to go in on this sheet, “${part}” is ${say(value)} instead of the usual ${say(limit)}.`,
+  'closing-lap': ({ level, value, limit, about: { panel } }, say) =>
+    level === 'fail'
+      ? `The ${panel} laps what it closes by only ${say(Math.max(0, value), 'down')}: it does not stay shut. Make it ${say(limit - value, 'up')} longer.`
+      : `The ${panel} laps what it closes by ${say(value, 'down')}; ${say(limit, 'up')} stays shut better.`,
+  'shallow-pocket': ({ value, about: { tall } }, say) =>
+    `The pocket is ${say(value, 'down')} deep, less than a third of the ${say(tall)} that stands in it: it tips out. Make the pocket deeper.`,
+  stuffed: ({ value, limit, about: { flat } }, say) =>
+    `Flat it is ${say(flat)} broad; round its packet ${say(value)}, and ${say(limit)} thick, creased at all four edges.`,
   'slides-off': ({ level, value, limit }, say) =>
     level === 'pass'
       ? `It slides with ${say(value)} of room and stays on.`
-      : `With ${say(value)} of room it would slip off by itself. Keep it under ${say(limit)}.`,
+      : `With ${say(value)} of room it would slip off by itself. Keep it under ${say(limit, 'down')}.`,
   'finished-size': ({ about: { width, height } }, say) => `Comes out ${say(width)} × ${say(height)}.`,
   overhang: ({ level, value, about: { panel } }, say) =>
     level === 'pass'
@@ -137,22 +166,24 @@ const SENTENCES: Words<PlanFacts> = {
         return `The ${panel} cannot turn on this fold: ${by} holds it.`;
     }
   },
-  'thick-contents': ({ level, value }, say) =>
-    level === 'warn'
-      ? `${say(value)} is thick for a flat envelope: the corners will stand open. A box or a gusset suits it better.`
-      : `${say(value)} thick: the thickness takes that much room both ways, and the folds stay round.`,
+  'thick-contents': ({ level, value, limit }, say) =>
+    level === 'fail'
+      ? `${say(value)} is too thick for what lies flat: over ${say(limit, 'down')} at this size it cannot close round it. A box or a gusset takes it.`
+      : level === 'warn'
+        ? `${say(value)} is thick for a flat envelope: the corners will stand open. A box or a gusset suits it better.`
+        : `${say(value)} thick: the thickness takes that much room both ways, and the folds stay round.`,
   glue: ({ value, limit, about: { trouble, chosen, tape } }, say) => {
     const holds = HOLDS[chosen] ?? '';
     if (trouble === 'too_narrow')
       return `The glued strip is only ${say(value)} broad: ${holds} does not fit on it.${tape > 0 ? ` ${say(tape)} tape would.` : ''}`;
     if (trouble === 'cannot_shift')
       return `A part slides here and has to be lined up while the glue sets: ${holds} holds at once. Wet glue can be shifted.`;
-    return `The glued strip is only ${say(value)} broad, and ${holds} creeps: keep it ${say(limit)} away from the pocket’s side, or use thin tape.`;
+    return `The glued strip is only ${say(value)} broad, and ${holds} creeps: keep it ${say(limit, 'up')} away from the pocket’s side, or use thin tape.`;
   },
   closure: ({ value, limit, about: { kind, trouble } }, say) => {
     switch (trouble) {
       case 'discs_overlap':
-        return `The two discs would overlap when closed: their middles must be ${say(limit)} apart. Use smaller discs.`;
+        return `The two discs would overlap when closed: their middles must be ${say(limit, 'up')} apart. Use smaller discs.`;
       case 'nothing_to_hold':
         return 'Nothing folds over the front here, so there is nothing for that closure to hold.';
       case 'covers_opening':
@@ -177,6 +208,12 @@ const SENTENCES: Words<PlanFacts> = {
       other === null ? ' No common paper is that large.' : ` Cut it from ${other}, or put in something smaller.`
     }`;
   },
+  sheets: ({ value, limit, about: { width, height, larger } }, say) =>
+    larger !== null
+      ? `The ${larger} is larger than a sheet of ${say(width)} × ${say(height)}: cut it from another paper, or all pieces from one sheet.`
+      : value <= limit
+        ? `All its pieces come from ${value === 1 ? 'one sheet' : `${value} sheets`} of ${say(width)} × ${say(height)}, cut from edge to edge.`
+        : `Its pieces take ${value} sheets of ${say(width)} × ${say(height)}: the first takes a whole one.`,
   'thin-paper': ({ value }) =>
     `Thin paper (${formatLength(mm(value), 'mm', 'exact')}): what is inside shows through, and a light score is enough. Use little glue, or it cockles.`,
   'stiff-paper': ({ value, about: { thickness } }, say) =>
@@ -199,16 +236,16 @@ const SENTENCES: Words<PlanFacts> = {
       : `The place to avoid lies on the blank with ${Math.max(1, Math.round(value * 100))} % of it. Move the blank away from it.`,
   'narrow-part': ({ level, value, limit, about: { part } }, say) =>
     level === 'fail'
-      ? `The ${part} is only ${say(value, 'down')} broad, too little for fingers to fold: make it ${say(limit)} at least.`
-      : `The ${part} is ${say(value, 'down')} broad: fold it over a ruler’s edge, or make it ${say(limit)}.`,
+      ? `The ${part} is only ${say(value, 'down')} broad, too little for fingers to fold: make it ${say(limit, 'up')} at least.`
+      : `The ${part} is ${say(value, 'down')} broad: fold it over a ruler’s edge, or make it ${say(limit, 'up')}.`,
   'close-scores': ({ value, limit, about: { part } }, say) =>
-    `The two scores of the ${part} are ${say(value, 'down')} apart, and the paper between them would split: ${say(limit)} at least.`,
+    `The two scores of the ${part} are ${say(value, 'down')} apart, and the paper between them would split: ${say(limit, 'up')} at least.`,
   'paper-left': ({ level, value, limit, about: { part } }, say) =>
     level === 'fail'
-      ? `The ${part} leaves ${say(Math.max(0, value), 'down')} of paper beside it, which tears: leave ${say(limit)} at least.`
-      : `The ${part} leaves ${say(value, 'down')} of paper beside it; ${say(limit)} does not tear.`,
+      ? `The ${part} leaves ${say(Math.max(0, value), 'down')} of paper beside it, which tears: leave ${say(limit, 'up')} at least.`
+      : `The ${part} leaves ${say(value, 'down')} of paper beside it; ${say(limit, 'up')} does not tear.`,
   'glue-strip': ({ value, limit, about: { part } }, say) =>
-    `The glued strip of the ${part} is ${say(value, 'down')} broad: no glue holds on less than ${say(limit)}.`,
+    `The glued strip of the ${part} is ${say(value, 'down')} broad: no glue holds on less than ${say(limit, 'up')}.`,
   board: ({ level, value }) =>
     level === 'fail'
       ? `Board of ${formatLength(mm(value), 'mm', 'exact')} does not fold at a score: hinge its parts with cloth or paper, or take a thinner sheet.`
@@ -243,7 +280,7 @@ export function remedyLabel(remedy: Remedy, say: Say): string {
     case 'cure':
       return remedy.label;
     case 'other_paper':
-      return `Use ${remedy.name}`;
+      return `Get ${remedy.name}`;
     case 'square_blank':
       return `Cut it ${say(remedy.side)} square`;
     case 'larger':
@@ -262,6 +299,30 @@ export function remedyLabel(remedy: Remedy, say: Say): string {
       return 'Leave it open';
     case 'own_size':
       return `Use your ${say(remedy.size)} ${remedy.what}`;
+    case 'finer_marks':
+      return `Size it on marks of ${remedy.graduation}`;
+    case 'less_room':
+      return 'Leave only the least room';
+    case 'turned':
+      return remedy.what === 'contents'
+        ? 'Put the contents in the other way round'
+        : 'Take the sheet the other way round';
+    case 'usual_options':
+      return 'All its measures as usual';
+    case 'usual_option':
+      return `“${remedy.title}” as usual`;
+    case 'smaller_part':
+      return `“${remedy.title}” only ${say(remedy.to)}`;
+    case 'all_from_one':
+      return 'Cut all its pieces from this one sheet';
+    case 'more_sheets':
+      return `Take ${remedy.sheets} sheets`;
+    case 'own_paper':
+      return `Use your ${remedy.name}`;
+    case 'other_holder':
+      return `Make this instead: ${remedy.title}`;
+    case 'other_sheet':
+      return `Get a sheet of ${say(remedy.width, 'up')} × ${say(remedy.height, 'up')}`;
     case 'groove_marks':
       return `Size it on the grooves, ${say(remedy.pitch)} apart`;
   }

@@ -1,7 +1,8 @@
 import type { AskedKind, ClaimFacts, Facts, Finding, FindingOf, Level, OwnFacts } from '../../constructions';
 import type { Fault, Tool, ToolLimitFacts } from '../../tools';
-import type { Mm } from '../../length';
-import { constructionOptions, type Design, type DesignInput } from '../design/design';
+import type { Graduation, Mm } from '../../length';
+import type { DesignChange } from '../design/change';
+import { constructionOptions, type Design } from '../design/design';
 
 export { type Level } from '../../constructions';
 
@@ -19,13 +20,18 @@ export type Remedy = { readonly change: DesignChange } & (
   | { readonly code: 'no_closure' }
   | { readonly code: 'own_size'; readonly what: 'punch' | 'corner rounder'; readonly size: Mm }
   | { readonly code: 'groove_marks'; readonly pitch: Mm }
+  | { readonly code: 'finer_marks'; readonly graduation: Graduation }
+  | { readonly code: 'less_room' }
+  | { readonly code: 'turned'; readonly what: 'contents' | 'sheet' }
+  | { readonly code: 'usual_options' }
+  | { readonly code: 'usual_option'; readonly title: string }
+  | { readonly code: 'smaller_part'; readonly title: string; readonly to: Mm }
+  | { readonly code: 'more_sheets'; readonly sheets: number }
+  | { readonly code: 'all_from_one' }
+  | { readonly code: 'own_paper'; readonly name: string }
+  | { readonly code: 'other_holder'; readonly title: string }
+  | { readonly code: 'other_sheet'; readonly width: Mm; readonly height: Mm }
 );
-/** Parts of a design document to lay over it; `options` are laid over one by one, undefined takes a value out, null all. */
-export type DesignChange = Partial<Omit<DesignInput, 'options' | 'construction' | 'version'>> & {
-  readonly construction?: string;
-  readonly options?: Record<string, unknown> | null;
-};
-
 /** Everything that can be found of a plan: of the holder and its paper, and of the tool it is made with. */
 export interface PlanFacts extends Facts, ToolLimitFacts {
   /** `piece` where there are several. */
@@ -65,20 +71,24 @@ export function claimed(
 
 /** What the construction itself offers against a check or a refusal. */
 export const curesFor = (
-  { construction }: Design,
+  { construction, options, thickness, graduation }: Design,
   problem: AskedKind,
   limit: Mm,
   id: string | undefined = undefined,
 ): Remedy[] =>
   construction.cures
     .filter((cure) => cure.for === problem && (cure.id === undefined || (cure.id === id && limit > 0.5)))
-    .map(({ label, options }) => ({ code: 'cure', label, change: { options: options(limit) } }));
+    .flatMap((cure) => {
+      const change = cure.options(limit, options as Readonly<Record<string, unknown>>, { thickness, graduation });
+      return change ? [{ code: 'cure', label: cure.label, change: { options: change } }] : [];
+    });
 
 /** Asks the contents-first question instead: without the sheet, and without what was fixed on it. */
 export const fromContents = ({ construction }: Design): Remedy => ({
   code: 'from_contents',
   change: {
     blank: undefined,
+    sheets: undefined,
     options: Object.fromEntries(
       constructionOptions(construction.name).flatMap(({ name, onPaper }) => (onPaper ? [[name, undefined]] : [])),
     ),

@@ -1,5 +1,5 @@
 import { measured } from '../../constructions';
-import { paperOf, type Design } from '../design/design';
+import { calipersOf, type Design } from '../design/design';
 import { panelName, type Made } from '../plan';
 import { claimed, type Check } from './check';
 
@@ -7,6 +7,6 @@ import { claimed, type Check } from './check';
 export function claimChecks(of: 'pile' | 'standing', design: Design, { built, folded }: Made): Check[] {
   if (of === 'standing' && !folded.standing) return [];
   const name = (panel: string): string => panelName(built, panel);
-  const thing = { folded, cavity: built.cavities[0], caliper: (piece: string) => paperOf(design, piece).caliper, name };
+  const thing = { folded, cavity: built.cavities[0], caliper: calipersOf(design), name };
   return measured(built.claims, of, thing, design.construction.claims).map((finding) => claimed(finding, design));
 }

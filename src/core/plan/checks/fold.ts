@@ -1,6 +1,9 @@
 import { aboveSlot, layerOf, uncovered, type Stack } from '../../fold';
-import { anticlockwise, direction, dot, extent, regionArea, TOLERANCE } from '../../geometry';
+import { anticlockwise, direction, dot, extent, intersection, leastWidth, regionArea, TOLERANCE } from '../../geometry';
 import { inches, mm } from '../../length';
+import { LEAST } from '../../pattern';
+import type { Design } from '../design/design';
+import type { Closure } from '../design/extras';
 import { allNumbers } from '../work/numbers';
 import { ownPaper, panelName, type Made, type Plan } from '../plan';
 import { claimChecks } from './claims';
@@ -8,6 +11,10 @@ import { check, curesFor, type Check } from './check';
 
 /** Contents thicker than this make a flat envelope stand open at its corners, mm. Common practice 1/8 in. */
 const THICK = inches(1 / 8);
+/** Thicker than this nothing flat closes round it, mm; nor round what is thicker than half as wide. Common practice 1/2 in. */
+const LUMP = inches(1 / 2);
+/** Closures that a flap must carry. */
+const HELD: ReadonlySet<Closure> = new Set(['buttons', 'dot']);
 
 /** What the folded shape itself must hold to: nothing sticks out, no hole, laps that hold, folds that can be made. */
 export function foldChecks({ design }: Plan, made: Made): Check[] {
@@ -72,9 +79,56 @@ export function foldChecks({ design }: Plan, made: Made): Check[] {
     ),
   );
 
-  if (cavity && cavity.gusset === undefined && !cavity.through && design.thickness > THICK)
-    checks.push(check('thick-contents', design.thickness > 2 * THICK ? 'warn' : 'note', design.thickness, THICK, {}));
+  if (cavity && cavity.gusset === undefined && cavity.kind !== 'tube') checks.push(...thickChecks(design, made));
+  const [around] = built.cavities;
+  if (around?.kind === 'box' && around.from === 'end') {
+    const { width, depth } = made.inside;
+    checks.push(check('stuffed', 'note', width, depth, { flat: width + depth }));
+  }
+  checks.push(...closingLaps(design, made));
   return checks;
+}
+
+/** What a flat holder makes of thickness: little is told, much is too much. */
+function thickChecks({ thickness, contents }: Design, { largest }: Made): Check[] {
+  if (thickness <= THICK) return [];
+  const { width, height } = contents ?? largest;
+  const most = Math.min(LUMP, width > 0 && height > 0 ? Math.min(width, height) / 2 : LUMP);
+  if (thickness > most + TOLERANCE.folded) return [check('thick-contents', 'fail', thickness, most, {})];
+  return [check('thick-contents', thickness > 2 * THICK ? 'warn' : 'note', thickness, THICK, {})];
+}
+
+/** How far each flap that shuts it laps what it comes down on. */
+function closingLaps(design: Design, { built, folded }: Made): Check[] {
+  if (folded.standing) return [];
+  const { fails, warns, held } = LEAST.closing;
+  const wanted = HELD.has(design.closure.kind) ? held : warns;
+  const floors = new Set(built.cavities.flatMap((c) => (c.kind === 'box' ? [] : [c.floor])));
+  return folded.stages.flatMap(({ step, moving, stack }) => {
+    if (!step.closes || step.kind !== 'fold') return [];
+    const flaps = stack.layers.filter(({ panel }) => moving.includes(panel) && !built.proud.includes(panel));
+    const under = stack.layers.filter(({ panel }) => !moving.includes(panel) && !floors.has(panel));
+    if (flaps.length === 0) return [];
+    const laps = flaps.flatMap((flap) =>
+      under.flatMap((other) => intersection(flap.polygon, other.polygon).map((shared) => leastWidth(shared))),
+    );
+    const value = Math.max(0, ...laps);
+    if (value >= wanted - TOLERANCE.folded) return [];
+    const fail = value < fails - TOLERANCE.folded;
+    const about = { panel: panelName(built, flaps[0]!.panel) };
+    const limit = fail ? fails : wanted;
+    return [
+      check(
+        'closing-lap',
+        fail ? 'fail' : 'warn',
+        value,
+        limit,
+        about,
+        curesFor(design, 'closing-lap', mm(wanted - value)),
+        step.id,
+      ),
+    ];
+  });
 }
 
 /** Every panel that the closing steps bring over the contents. */

@@ -1,7 +1,8 @@
 import { closurePlan } from '../work/closures';
 import { glueAdvice } from '../work/glue';
 import type { Made, Plan } from '../plan';
-import { check, type Check, type DesignChange, type Remedy } from './check';
+import type { DesignChange } from '../design/change';
+import { check, type Check, type Remedy } from './check';
 
 /** Whether what is chosen to glue with suits its areas. */
 export function glueChecks({ design }: Plan, made: Made): Check[] {

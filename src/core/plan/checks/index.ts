@@ -12,7 +12,7 @@ import { leastChecks } from './least';
 import { paperChecks, printChecks } from './paper';
 import { toolChecks } from './tool';
 
-export type { Check, CheckOf, DesignChange, Level, PlanFacts, Remedy } from './check';
+export type { Check, CheckOf, Level, PlanFacts, Remedy } from './check';
 
 /** Everything asked of a plan, in the order a maker would ask. */
 export function checksOf(plan: Plan): Check[] {

@@ -102,8 +102,24 @@ function scoreChecks(design: Design, pieces: readonly Piece[]): Check[] {
   return worst ? [check('close-scores', 'fail', worst.value, worst.limit, { part: worst.part })] : [];
 }
 
-/** Paper between each hole and slit and the rim or the folds of what it is cut in. */
-const leftBeside = (piece: Piece): Small[] =>
+/** Paper between each hole and the rim or the folds of what it is cut in, and between a finger notch and the folds. */
+const leftBeside = (piece: Piece): Small[] => [...leftAtHoles(piece), ...leftAtNotches(piece)];
+
+const leftAtNotches = ({ trims, panels, hinges }: Piece): Small[] =>
+  trims.flatMap(({ cut, polygon }) => {
+    if (cut.kind !== 'punched') return [];
+    const bitten = panels.find((panel) => polygon.some((p) => isOnRim(panel.polygon, p)));
+    const folds = bitten ? hinges.filter(({ between }) => between.includes(bitten.id)) : [];
+    return folds.map(({ line }) => ({
+      value: fromSegment(line, cut.centre) - cut.diameter / 2,
+      part: `finger notch in the ${bitten!.name}`,
+    }));
+  });
+
+const isOnRim = (ring: readonly Point[], p: Point): boolean =>
+  ring.some((from, i) => fromSegment({ from, to: ring[(i + 1) % ring.length]! }, p) < TOLERANCE.drawn);
+
+const leftAtHoles = (piece: Piece): Small[] =>
   piece.holes.map(({ panel, centre, diameter }) => {
     const { polygon, name } = piece.panels.find(({ id }) => id === panel)!;
     const rim = polygon.map((from, i): Segment<'sheet'> => ({ from, to: polygon[(i + 1) % polygon.length]! }));

@@ -1,3 +1,5 @@
+import { sheetsFor } from '../../cutting';
+import { cutFor, sheetOf } from '../design/sheets';
 import { TOLERANCE } from '../../geometry';
 import type { Blank, Piece } from '../../pattern';
 import { paperOf, type Design } from '../design/design';
@@ -11,17 +13,40 @@ const SEEN_SHARE = 0.1;
 
 /** Whether each paper is large enough for what is cut from it, and how it takes folding. */
 export function paperChecks({ design }: Plan, { pieces, finished }: Made): Check[] {
+  const sheets = sheetsCheck(design, pieces);
   const papers = [...new Set(pieces.map(({ piece }) => paperOf(design, piece.name)))];
-  return papers.flatMap((paper) => {
-    const cut = pieces.filter(({ piece }) => paperOf(design, piece.name) === paper).map(({ piece }) => piece);
-    // A paper that single pieces are cut from is told apart by them.
-    const at = paper === design.paper ? undefined : cut.map(({ name }) => name).join('-');
-    const checks = sizeChecks(paper, cut, at);
-    if (paper.caliper < THIN) checks.push(check('thin-paper', 'note', paper.caliper, THIN, {}, [], at));
-    if (paper.caliper > STIFF)
-      checks.push(check('stiff-paper', 'note', paper.caliper, STIFF, { thickness: finished.thickness }, [], at));
-    return checks;
-  });
+  return [
+    ...sheets,
+    ...papers.flatMap((paper) => {
+      const cut = pieces.filter(({ piece }) => paperOf(design, piece.name) === paper).map(({ piece }) => piece);
+      // A paper that single pieces are cut from is told apart by them.
+      const at = paper === design.paper ? undefined : cut.map(({ name }) => name).join('-');
+      const checks = sizeChecks(paper, cut, at);
+      if (paper.caliper < THIN) checks.push(check('thin-paper', 'note', paper.caliper, THIN, {}, [], at));
+      if (paper.caliper > STIFF)
+        checks.push(check('stiff-paper', 'note', paper.caliper, STIFF, { thickness: finished.thickness }, [], at));
+      return checks;
+    }),
+  ];
+}
+
+/** How many sheets as the given one all pieces take. */
+function sheetsCheck(design: Design, pieces: Made['pieces']): Check[] {
+  const { blank, paper, sheets } = design;
+  const drawn = pieces.map(({ piece }) => piece);
+  const cut = cutFor(drawn, design);
+  if (!blank || cut.reduce((sum, { quantity }) => sum + quantity, 0) < 2) return [];
+  const sheet =
+    paper.width !== undefined && paper.height !== undefined ? { width: paper.width, height: paper.height } : blank;
+  const asked = sheets ?? 1;
+  const takes = sheetsFor(cut, sheetOf(sheet, design), asked);
+  const larger = cut.find((piece) => !liesOn(piece, sheet))?.name ?? null;
+  // With a paper of a known size that is a failure, and told as one.
+  if (larger !== null && paper.width !== undefined) return [];
+  const several = takes > asked;
+  const remedies: Remedy[] = several && sheets === null ? [{ code: 'all_from_one', change: { sheets: 1 } }] : [];
+  const count = Number.isFinite(takes) ? takes : 0;
+  return [check('sheets', several ? 'note' : 'pass', count, asked, { ...sheet, larger }, remedies)];
 }
 
 /** Whether a paper of a known size is large enough for each of its blanks. */

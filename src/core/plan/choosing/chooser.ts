@@ -179,5 +179,5 @@ export function becomes(
 const goesRound = ({ built: { cavities } }: Made): boolean => {
   const [cavity] = cavities;
   if (!cavity) return false;
-  return cavity.insertAfter === 'flat' || (cavity.kind !== 'box' && cavity.through === true);
+  return cavity.insertAfter === 'flat' || cavity.through === true;
 };

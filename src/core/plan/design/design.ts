@@ -1,3 +1,4 @@
+import type { Calipers } from '../../fold';
 import { z } from 'zod';
 import {
   CONSTRUCTIONS,
@@ -10,7 +11,7 @@ import {
   type OptionField,
 } from '../../constructions';
 import { GRADUATIONS, inches, lengthSchema, mm, USUAL_CALIPER, type Graduation, type Mm } from '../../length';
-import { oneLine, quoted, shortened } from '../../text';
+import { issuesOf, type Issue } from '../../text/issues';
 import type { Blank } from '../../pattern';
 import {
   ADHESIVES,
@@ -53,6 +54,14 @@ const common = {
     .strictObject({ width: size, height: size })
     .optional()
     .describe('The paper at hand, when the question is what fits it.'),
+  sheets: z
+    .int({ error: 'Write how many sheets there are as a whole number, from 1 to 20.' })
+    .min(1, { error: 'At least 1 sheet.' })
+    .max(20, { error: 'At most 20 sheets.' })
+    .optional()
+    .describe(
+      'All pieces come from so many sheets as the given paper (blank); when left out the paper is the first piece, and the plan says how many such sheets all of them take.',
+    ),
   ease: both(room).optional().describe('Room aimed for, both sides together; the construction’s own when left out.'),
   leastEase: both(room).optional().describe('Room that rounding may not go under.'),
   paper: z
@@ -151,6 +160,8 @@ export const designSchema = z
     const miss = (path: string[], message: string) => context.addIssue({ code: 'custom', path, message });
     const { contents, blank, paper } = design;
     if (!blank && !contents) miss(['contents'], 'Say what goes in (contents) or what paper there is (blank).');
+    if (design.sheets !== undefined && !blank)
+      miss(['sheets'], 'How many sheets there are goes with the paper at hand (blank). Say its size, or leave it out.');
     if (contents)
       for (const side of ['width', 'height'] as const)
         if (contents[side] === undefined && (!blank || contents.width !== undefined || contents.height !== undefined))
@@ -177,6 +188,8 @@ export interface Design {
   readonly contents: Contents | null;
   readonly thickness: Mm;
   readonly blank: Blank | null;
+  /** All pieces come from so many such sheets; null where the blank is the first piece. */
+  readonly sheets: number | null;
   readonly aim: Ease;
   readonly least: Ease;
   readonly paper: {
@@ -200,6 +213,8 @@ export interface Design {
   readonly decorate: readonly Decoration[];
   readonly graduation: Graduation;
   readonly options: unknown;
+  /** The options that were told; the others are as usual. */
+  readonly told: readonly string[];
   /** Papers of single pieces, by name; all others are of `paper`. */
   readonly papers: Readonly<Record<string, Design['paper']>>;
 }
@@ -208,8 +223,14 @@ export interface Design {
 export const paperOf = ({ paper, papers }: Pick<Design, 'paper' | 'papers'>, piece: string): Design['paper'] =>
   papers[piece] ?? paper;
 
+/** How thick the paper of each piece is. */
+export const calipersOf =
+  (design: Pick<Design, 'paper' | 'papers'>): Calipers =>
+  (piece) =>
+    paperOf(design, piece).caliper;
+
 /** Fills in what a checked document leaves open. */
-function complete(document: z.output<typeof designSchema>): Design {
+function complete(document: z.output<typeof designSchema>, told: readonly string[]): Design {
   const construction = constructionNamed(document.construction);
   if (!construction) throw new Error(`${document.construction} passed the schema but is not registered`);
   const {
@@ -240,6 +261,7 @@ function complete(document: z.output<typeof designSchema>): Design {
         : null,
     thickness,
     blank,
+    sheets: document.sheets ?? null,
     aim,
     least: { ...ownLeast, ...defined(document.leastEase) },
     paper,
@@ -252,6 +274,7 @@ function complete(document: z.output<typeof designSchema>): Design {
     decorate,
     graduation,
     options,
+    told,
     papers: {},
   };
 }
@@ -260,21 +283,27 @@ const defined = <T extends object>(some: T | undefined): { [K in keyof T]?: NonN
   Object.fromEntries(Object.entries(some ?? {}).filter(([, value]) => value !== undefined)) as never;
 
 /** What a construction is asked, from a design. */
-export const briefFor = ({ contents, thickness, blank, aim, least, tool, graduation, options }: Design): Brief => ({
+export const briefFor = ({
+  contents,
+  thickness,
+  blank,
+  aim,
+  least,
+  tool,
+  graduation,
+  options,
+  paper,
+}: Design): Brief => ({
   contents,
   thickness,
   blank,
   aim,
   least,
   making: planTool(tool).making(tool, graduation),
+  caliper: paper.caliper,
   options,
 });
 
-/** Something wrong with a document: where, and a sentence. */
-export interface Issue {
-  readonly path: string;
-  readonly message: string;
-}
 export type DesignResult =
   { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly issues: readonly Issue[] };
 
@@ -290,89 +319,14 @@ export function parseDocument(
   }
 }
 
+/** The options that a document tells. */
+const toldIn = (document: unknown): readonly string[] =>
+  Object.keys((document as { readonly options?: object }).options ?? {});
+
 /** Checks a design document and fills in what it leaves open; every problem is gathered. */
 export function readDesign(input: unknown): DesignResult {
   const result = designSchema.safeParse(input, { reportInput: true });
-  return result.success ? { ok: true, design: complete(result.data) } : { ok: false, issues: issuesOf(result.error) };
-}
-
-/** Most complaints told of one document: whoever mends twenty asks again. */
-const MOST_ISSUES = 20;
-/** Longest path and sentence of one, characters: what was written may be long. */
-const LONGEST_PATH = 120;
-const LONGEST_MESSAGE = 600;
-
-/** A schema's complaints as sentences a crafter understands; a long list is cut short. Needs issues made with `reportInput`. */
-export function issuesOf(error: z.ZodError): Issue[] {
-  const all = allIssuesOf(error);
-  const told = all.slice(0, MOST_ISSUES).map(({ path, message }) => ({
-    path: shortened(oneLine(path), LONGEST_PATH),
-    message: shortened(oneLine(message), LONGEST_MESSAGE),
-  }));
-  return all.length > MOST_ISSUES
-    ? [...told, { path: '', message: `And ${all.length - MOST_ISSUES} more. Mend these first.` }]
-    : told;
-}
-
-/** Each complaint once: of two about one place, the one that says the other too. */
-function allIssuesOf(error: z.ZodError): Issue[] {
-  const said = new Map<string, string[]>();
-  return everyIssueOf(error).filter(({ path, message }) => {
-    const before = said.get(path);
-    if (before?.some((other) => other.endsWith(message))) return false;
-    if (before) before.push(message);
-    else said.set(path, [message]);
-    return true;
-  });
-}
-
-function everyIssueOf(error: z.ZodError): Issue[] {
-  return error.issues.flatMap((issue): Issue[] => {
-    const path = issue.path.map(String).join('.');
-    const at = (key: string): string => (path ? `${path}.${key}` : key);
-    switch (issue.code) {
-      case 'unrecognized_keys':
-        return issue.keys.map((key) => ({
-          path: at(key),
-          message: `${quoted(key)} is not known here. Check the spelling, or leave it out.`,
-        }));
-      case 'invalid_type':
-      case 'invalid_union': {
-        if (path === '')
-          return [{ path, message: `A document is one JSON object in braces, not ${named(issue.input)}.` }];
-        if (issue.input === undefined) return [{ path, message: `“${path}” is missing. ${asFor(issue)}` }];
-        return [
-          {
-            path,
-            message:
-              issue.code === 'invalid_type'
-                ? `“${path}” is ${typeof issue.input === 'number' ? issue.input : named(issue.input)}. ${asFor(issue)}`
-                : issue.message,
-          },
-        ];
-      }
-      default:
-        return [{ path, message: issue.message }];
-    }
-  });
-}
-
-/** What a JSON value is, in words. */
-function named(value: unknown): string {
-  if (value === null || value === undefined) return 'empty';
-  if (Array.isArray(value)) return 'a list';
-  if (typeof value === 'boolean') return `just ${value}`;
-  return { string: 'text', number: 'a number' }[typeof value as string] ?? 'something else';
-}
-
-/** What would do in place of a value of the wrong kind. */
-function asFor(issue: z.core.$ZodIssue): string {
-  if (issue.code !== 'invalid_type') return issue.message;
-  const wanted: Record<string, string> = {
-    object: 'Write its parts in braces, each with its name: {"width": "3 in"}.',
-    boolean: 'Write true or false, without quotes.',
-    string: 'Write it as text in quotes.',
-    number: 'Write a number, without quotes.',
-  };
-  return wanted[issue.expected] ?? issue.message;
+  return result.success
+    ? { ok: true, design: complete(result.data, toldIn(input)) }
+    : { ok: false, issues: issuesOf(result.error) };
 }

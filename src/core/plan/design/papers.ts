@@ -74,3 +74,7 @@ export const sizeNamed = (list: readonly PaperSize[], width: number, height: num
     (same(w, width) && same(h, height)) || (same(w, height) && same(h, width));
   return list.find(is) ?? null;
 };
+
+/** True for a sheet as it is sold: given as the paper at hand, it is what all pieces come from, and not one of them. */
+export const isSold = ({ width, height }: { width: number; height: number }): boolean =>
+  sizeNamed(PAPERS, width, height) !== null;

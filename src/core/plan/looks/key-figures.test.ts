@@ -17,7 +17,7 @@ const figures = (design: object) => {
 test('an envelope: the square, the setting, the lap, the room, the finished size', () => {
   const found = figures({ construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } });
   expect(found).toMatchObject({ 'Cut a square': '6 in', 'Set the board at': '2 5/8 in', 'Flaps lap': '3/4 in' });
-  expect(found['Room left']).toMatch(/3\/16 in × about 1\/4 in/);
+  expect(found['Room left']).toMatch(/1\/8 in × about 3\/16 in/);
   expect(Object.keys(found)).toEqual([
     'Cut a square',
     'Set the board at',
@@ -60,7 +60,11 @@ test('a box: each piece to cut, where each is scored from two edges, three figur
 test('from a paper: what it holds, to the mark below; through a band only across', () => {
   const paper = { contents: undefined, blank: { width: '6 in', height: '4 in' } };
   expect(figures({ construction: 'sleeve', ...paper })['Holds up to']).toMatch(/^\d[^×]* × \d[^×]*$/);
-  expect(figures({ construction: 'belly-band' })['Room left']).not.toContain('×');
+  expect(
+    figures({ construction: 'belly-band', contents: { width: '3 in', height: '4 in' } })['Room left'],
+  ).not.toContain('×');
+  // Round a packet a band has room across and in the depth.
+  expect(figures({ construction: 'belly-band' })['Room left']).toMatch(/^[^×]* × [^×]*$/);
 });
 
 test('a mat has no lap and no setting, and tells no room', () => {

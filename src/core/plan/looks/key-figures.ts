@@ -3,7 +3,7 @@ import { isSquare } from '../../pattern';
 import { claimsOf, leastOf, penTaken } from '../../constructions';
 import { mm, near, roundTo, type Mm, type Say } from '../../length';
 import { planTool } from '../../tools';
-import type { Design } from '../design/design';
+import { calipersOf, type Design } from '../design/design';
 import type { Made, MadePiece } from '../plan';
 import { listed } from '../../text';
 
@@ -79,13 +79,17 @@ export function keyFigures(made: Made, design: Design): KeyFigure[] {
       add('room', 'Room left', [by(...hold.limits.map((side) => room[side]))]);
     } else {
       const most = [down(largest.width), down(largest.height)];
-      add('room', 'Holds up to', [by(...most, ...(inBox ? [down(inside.depth)] : []))]);
+      add('room', 'Holds up to', [
+        by(...most, ...(inBox ? [down(mm(Math.max(0, inside.depth - hold.taken.depth)))] : [])),
+      ]);
     }
   }
   const deep = inBox || finished.depth > 0;
   add('finished', 'Finished', [by(finished.width, finished.height, ...(deep ? [finished.depth] : []))]);
   for (const loop of claimsOf(built.claims, 'pen-loop'))
-    add('pen', 'Pen it takes, across', [by(down(penTaken(loop, made)))]);
+    add('pen', 'Pen it takes, across', [
+      by(down(penTaken(loop, { folded: made.folded, caliper: calipersOf(design) }))),
+    ]);
   const lap = leastLap(made);
   if (lap !== null) add('lap', notched ? 'Flaps lap' : 'Least lap', [by(lap)]);
   if (hold && design.contents) add('thickest', 'Thickest it takes', [by(made.thickest)]);

@@ -116,7 +116,11 @@ export function standingSteps(
     steps.push({
       piece: pieceOf(built, cavity.floor).name,
       action: 'insert',
-      text: 'Put the contents in.',
+      text: cavity.through
+        ? 'Slide it over what it holds.'
+        : cavity.kind === 'box' && cavity.from === 'end'
+          ? 'Slide the contents in.'
+          : 'Put the contents in.',
       picture: { kind: 'standing', stage: i, inserting: true },
     });
   return steps;

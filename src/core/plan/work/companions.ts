@@ -1,5 +1,5 @@
 import { inches, mm, roundTo, type Mm } from '../../length';
-import { drawPiece, rect, type Piece } from '../../pattern';
+import { LEAST, drawPiece, rect, type Piece } from '../../pattern';
 import type { Design } from '../design/design';
 import type { CompanionName } from '../design/extras';
 import { turned } from '../../fit';
@@ -119,7 +119,10 @@ export function companionsOf(
   };
   return [...new Set(companions)]
     .map((name) => all[name]())
-    .filter(({ width, height, holes }) => width > 0 && height > 0 && holes.every((hole) => liesIn(hole, width, height)))
+    .filter(
+      ({ width, height, holes }) =>
+        Math.min(width, height) >= LEAST.folded.fails && holes.every((hole) => liesIn(hole, width, height)),
+    )
     .map((companion) => ({ ...companion, piece: pieceFrom(companion) }));
 }
 

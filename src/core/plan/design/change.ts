@@ -1,0 +1,52 @@
+import type { Design, DesignInput } from './design';
+
+/** Parts of a design document to lay over it; `options` are laid over one by one, undefined takes a value out, null all. */
+export type DesignChange = Partial<Omit<DesignInput, 'options' | 'construction' | 'version'>> & {
+  readonly construction?: string;
+  readonly options?: Record<string, unknown> | null;
+};
+
+/**
+ * Lays a change over a design: fields are replaced, options one by one, `undefined` takes a field out; options `null`
+ * takes all of them out.
+ */
+export function changedDesign(design: DesignInput, { options, ...fields }: DesignChange): DesignInput {
+  const merged = {
+    ...design,
+    ...fields,
+    options: options === null ? {} : { ...(design.options as Record<string, unknown> | undefined), ...options },
+  };
+  for (const part of [merged, merged.options] as Record<string, unknown>[])
+    for (const key of Object.keys(part)) if (part[key] === undefined) delete part[key];
+  return merged as DesignInput;
+}
+
+/** The document that a design answers: everything it leaves open filled in, but for options that were not told. */
+export const inputOf = ({
+  construction,
+  contents,
+  thickness,
+  aim,
+  least,
+  blank,
+  sheets,
+  papers: _,
+  options,
+  told,
+  ...rest
+}: Design): DesignInput => {
+  const own = Object.fromEntries(Object.entries(options as object).filter(([name]) => told.includes(name)));
+  const whole: unknown = {
+    version: 1,
+    construction: construction.name,
+    ...rest,
+    options: own,
+    ease: aim,
+    leastEase: least,
+  };
+  return changedDesign(whole as DesignInput, {
+    contents: contents ?? (thickness > 0 ? { thickness } : undefined),
+    blank: blank ?? undefined,
+    sheets: sheets ?? undefined,
+  });
+};

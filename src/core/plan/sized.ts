@@ -1,0 +1,130 @@
+/** Sizing: the pattern that suits a design's contents, found by folding it. */
+import { drawn, type Built, type Refusal } from '../constructions';
+import { assemble, type Folded, type Size3 } from '../fold';
+import { holdOf, type Hold } from '../fit';
+import { TOLERANCE } from '../geometry';
+import { inches, mm, roundTo, type Mm } from '../length';
+import { briefFor, calipersOf, constructionOptions, type Design } from './design/design';
+
+/** A pattern, what it folds to, and its first cavity opened. */
+interface FoldedPattern {
+  readonly ok: true;
+  readonly built: Built;
+  readonly folded: Folded;
+  readonly hold: Hold | null;
+}
+type Sized = FoldedPattern | { readonly ok: false; readonly refusal: Refusal };
+
+/**
+ * The pattern of a design, sized for its contents; and where these are then left less than the least, for what the
+ * holder's own paper takes of the room, sized once more for both.
+ */
+function forContents(design: Design): Sized {
+  const first = foldedFor(design);
+  if (!design.contents || design.blank) return first;
+  if (first.ok) {
+    const more = takenTooMuch(design, first);
+    const again = more && foldedFor(grown(design, more));
+    return again?.ok ? again : first;
+  }
+  // What is a hair too narrow for its parts may do with that room.
+  if (first.refusal.code !== 'part-too-large') return first;
+  const larger = foldedFor(grown(design, { width: HAIR, height: HAIR, depth: mm(0) }));
+  const taken = larger.ok && larger.hold?.taken;
+  if (!taken) return first;
+  const measured = foldedFor(grown(design, taken));
+  return measured.ok ? measured : larger;
+}
+
+function foldedFor(design: Design): Sized {
+  const pattern = drawn(design.construction, briefFor(design));
+  if (!pattern.ok) return pattern;
+  const { built } = pattern;
+  const folded = assemble(built.pieces, built.assembly);
+  const [cavity] = built.cavities;
+  return { ok: true, built, folded, hold: cavity ? holdOf(folded, cavity, calipersOf(design)) : null };
+}
+
+/** A millimetre or so is what paper of a usual holder takes. */
+const HAIR = mm(1);
+
+/** What its own paper takes of a room that leaves the contents less than the least for it; null where that is left. */
+function takenTooMuch(design: Design, { hold }: FoldedPattern): Size3 | null {
+  if (!hold) return null;
+  const { taken, limits } = hold;
+  const fit = hold.fit(design.contents!);
+  const short = (side: 'width' | 'height'): boolean =>
+    limits.includes(side) && taken[side] > 0 && fit.ease[side] < design.least[side] - TOLERANCE.length;
+  return short('width') || short('height') || (taken.depth > 0 && fit.depth < -TOLERANCE.length) ? taken : null;
+}
+
+/** A design for contents larger by what paper takes beside them. */
+const grown = (design: Design, by: Size3): Design => ({
+  ...design,
+  contents: design.contents && {
+    ...design.contents,
+    width: mm(design.contents.width + by.width),
+    height: mm(design.contents.height + by.height),
+  },
+  thickness: mm(design.thickness + by.depth),
+});
+
+/** The least lap or tab that glue holds by, mm. Common practice 1/4 in. */
+export const HOLDS = inches(1 / 4);
+
+/** A pattern that suits the contents, and the options it is drawn with: on a given sheet some may give way. */
+export interface SizedDesign {
+  readonly sized: Sized;
+  readonly options: unknown;
+}
+
+/**
+ * Sizes a design. On a given sheet the contents come before whatever nobody told: laps, tabs and flaps give way one after
+ * the other, each only as far as it takes, and never to less than what still holds.
+ */
+export function sizedFor(design: Design): SizedDesign {
+  const first = forContents(design);
+  if (!design.blank || !design.contents || !first.ok) return { sized: first, options: design.options };
+  let now: { readonly design: Design; readonly sized: FoldedPattern } = { design, sized: first };
+  for (const name of givesWay(design)) {
+    const lack = lacking(now.design, now.sized);
+    if (lack <= 0) break;
+    const whole = (now.design.options as Record<string, Mm>)[name]!;
+    const at = (length: Mm): typeof now | null => {
+      const tried = { ...now.design, options: { ...(now.design.options as object), [name]: length } };
+      const sized = foldedFor(tried);
+      return sized.ok ? { design: tried, sized } : null;
+    };
+    const least = at(HOLDS);
+    const left = least ? lacking(least.design, least.sized) : lack;
+    if (!least || left >= lack - TOLERANCE.length) continue;
+    // Room grows as the part shrinks: back to where it just does, on a mark.
+    const over = spare(least.design, least.sized);
+    const enough = left > 0 ? HOLDS : HOLDS + ((whole - HOLDS) * over) / (over + lack);
+    const marked = at(roundTo(mm(Math.max(HOLDS, enough)), design.graduation, 'down'));
+    now = marked && lacking(marked.design, marked.sized) <= left + TOLERANCE.length ? marked : least;
+  }
+  return { sized: now.sized, options: now.design.options };
+}
+
+/** The lengths of a holder that nobody told and that may be shorter than usual, as they are declared. */
+const givesWay = ({ construction, options, told }: Design): readonly string[] =>
+  constructionOptions(construction.name).flatMap(({ name, unit, madeWith, onPaper, limits }) => {
+    const now = (options as Record<string, unknown>)[name];
+    const free = unit === 'mm' && !madeWith && !onPaper && !told.includes(name) && (limits?.least ?? 0) <= HOLDS;
+    return free && typeof now === 'number' && now > HOLDS ? [name] : [];
+  });
+
+/** The least that any side the holder limits has over the least ease, mm; negative where it is short. */
+function spare(design: Design, { hold }: FoldedPattern): number {
+  if (!hold) return Infinity;
+  const { ease } = hold.fit(design.contents!);
+  const over = (['width', 'height'] as const)
+    .filter((side) => hold.limits.includes(side))
+    .map((side) => ease[side] - design.least[side]);
+  return Math.min(Infinity, ...over);
+}
+const lacking = (design: Design, pattern: FoldedPattern): number => {
+  const over = spare(design, pattern);
+  return over < -TOLERANCE.length ? -over : 0;
+};
