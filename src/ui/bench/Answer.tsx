@@ -9,20 +9,38 @@ import { Numbers } from './Numbers';
 
 interface AnswerProps {
   readonly planned: Planned;
+  /** The last plan that could be worked out. */
+  readonly last: Planned | null;
   readonly of: DesignInput;
   readonly onChange: (change: DesignChange, key: string) => void;
 }
 
 /** What the plan comes to: the numbers, how such holders fitted, the checks; or why the design cannot be read. */
-export const Answer = memo(function Answer({ planned, of, onChange }: AnswerProps) {
-  if (!('plan' in planned))
-    return (
+export const Answer = memo(function Answer({ planned, last, of, onChange }: AnswerProps) {
+  if ('plan' in planned) return <Told planned={planned} of={of} onChange={onChange} />;
+  const fault = 'design' in planned;
+  return (
+    <>
       <Alert
         type="error"
-        title="This design cannot be read"
+        title={fault ? 'This could not be worked out' : 'This design cannot be read'}
         description={planned.issues.map(({ path, message }) => (path ? `${path}: ${message}` : message)).join(' ')}
       />
-    );
+      {fault && last && 'plan' in last && (
+        <>
+          <p>What stands here is the last that could be.</p>
+          <Told planned={last} of={of} onChange={onChange} />
+        </>
+      )}
+    </>
+  );
+});
+
+function Told({
+  planned,
+  of,
+  onChange,
+}: Pick<AnswerProps, 'of' | 'onChange'> & { readonly planned: Extract<Planned, { readonly plan: unknown }> }) {
   const { made } = planned.plan;
   return (
     <>
@@ -35,8 +53,8 @@ export const Answer = memo(function Answer({ planned, of, onChange }: AnswerProp
         <FitsSoFar design={planned.design} onChange={onChange} />
       </Boundary>
       <Boundary what="The checks" of={of}>
-        <Checks checks={planned.checks} onRemedy={(patch) => onChange(patch, 'remedy')} />
+        <Checks of={of} checks={planned.checks} onRemedy={(patch) => onChange(patch, 'remedy')} />
       </Boundary>
     </>
   );
-});
+}

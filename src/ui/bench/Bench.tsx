@@ -71,6 +71,10 @@ function Table({ store, view, onView, onKeys }: TableProps) {
   const toolbox = useToolbox();
   const input = useMemo(() => withKit(design, toolbox), [design, toolbox]);
   const result = usePlan(input);
+  // What the app fails to work out leaves the last plan on the table, with a sentence over it.
+  const [good, setGood] = useState<Planned | null>('plan' in result ? result : null);
+  if ('plan' in result && good !== result) setGood(result);
+  const lying = 'plan' in result || !('design' in result) ? result : (good ?? result);
   const { dragging, going } = useDrag(store, toolbox);
   const now = useMemo(() => ({ design, input, result }), [design, input, result]);
   // A dragged fold moves at once; the numbers and forms beside it are drawn in between. Nothing else waits.
@@ -103,14 +107,14 @@ function Table({ store, view, onView, onKeys }: TableProps) {
           id={store.getState().id}
           name={name}
           view={view}
-          planned={result}
+          planned={lying}
           of={input}
           onView={onView}
           onChange={onStage}
           dragging={dragging}
         />
         <section className={styles.answer} aria-label="The answer" aria-busy={going}>
-          <Answer planned={beside.result} of={beside.input} onChange={onBeside} />
+          <Answer planned={beside.result} last={good} of={beside.input} onChange={onBeside} />
           <KeysButton onKeys={onKeys} />
         </section>
       </div>

@@ -15,6 +15,7 @@ import {
   type DesignChange,
   type Made,
   type PaperSize,
+  isSold,
 } from '@/core/plan';
 import { benchFigures, boardsOf, OFFERED, planTool, sameTool, type Tool } from '@/core/tools';
 import { LengthField } from '../parts/LengthField';
@@ -116,9 +117,15 @@ function WhatGoesIn({ design, onChange }: BriefProps) {
   );
 }
 
-function PaperAtHand({ design, onChange }: BriefProps) {
-  const { blank, construction, thickness, contents } = design;
+/** Most sheets offered for all pieces of one holder; a document may tell more. */
+const MOST_SHEETS = 6;
+
+function PaperAtHand({ design, made, onChange }: BriefProps) {
+  const { blank, construction, thickness, contents, sheets } = design;
   if (!blank) return null;
+  const first = made?.pieces[0].piece.blank;
+  const takesAll = first !== undefined && first.width === blank.width && first.height === blank.height;
+  const given = sheets ?? (takesAll || !isSold(blank) ? 0 : 1);
   return (
     <>
       <h2>The paper I have</h2>
@@ -144,6 +151,21 @@ function PaperAtHand({ design, onChange }: BriefProps) {
             <OptionInput key={option.name} option={option} design={design} onChange={onChange} />
           ))}
       </div>
+      {(sheets !== null || (made?.pieces.length ?? 0) > 1) && (
+        <Select
+          aria-label="What comes from this paper"
+          className={styles.wide}
+          value={given}
+          options={[
+            ...(given === 0 || !isSold(blank) ? [{ value: 0, label: 'Its first piece takes it all' }] : []),
+            ...Array.from({ length: Math.max(MOST_SHEETS, given) }, (_, i) => ({
+              value: i + 1,
+              label: i === 0 ? 'All its pieces, from this one sheet' : `All its pieces, from ${i + 1} such sheets`,
+            })),
+          ]}
+          onChange={(count) => onChange({ sheets: count === 0 ? undefined : count }, 'sheets')}
+        />
+      )}
       <LengthField
         label="Thickness to make room for"
         value={thickness}

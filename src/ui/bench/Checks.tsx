@@ -1,9 +1,10 @@
 import { CheckCircleFilled, CloseCircleFilled, InfoCircleFilled, WarningFilled } from '@ant-design/icons';
 import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
-import { checkSentence, remedyLabel, type Check, type DesignChange, type Level } from '@/core/plan';
+import { checkSentence, remedyLabel, type Check, type DesignChange, type DesignInput, type Level } from '@/core/plan';
 import { useMedia } from '../shell/useMedia';
 import { useReading } from '../parts/Reading';
+import { useRemedies } from './useRemedies';
 import styles from './Checks.module.css';
 
 const ICON: Record<Level, ReactNode> = {
@@ -16,13 +17,15 @@ const WORD: Record<Level, string> = { fail: 'Will not do', warn: 'Take care', no
 const ORDER: readonly Level[] = ['fail', 'warn', 'note', 'pass'];
 
 interface ChecksProps {
+  readonly of: DesignInput;
   readonly checks: readonly Check[];
   readonly onRemedy: (change: DesignChange) => void;
 }
 
 /** What the folding proved and what it did not, worst first, each with the button that cures it. */
-export function Checks({ checks, onRemedy }: ChecksProps) {
+export function Checks({ of, checks, onRemedy }: ChecksProps) {
   const { say } = useReading();
+  const remedies = useRemedies(of, checks);
   const wide = useMedia('(min-width: 721px)');
   const [chosen, setAll] = useState<boolean | null>(null);
   const all = chosen ?? wide;
@@ -38,16 +41,15 @@ export function Checks({ checks, onRemedy }: ChecksProps) {
       <span>
         <span className="sr-only">{WORD[check.level]}: </span>
         {checkSentence(check, say)}
-        {check.remedies.map((remedy) => (
-          <Button
-            key={remedyLabel(remedy, say)}
-            size="small"
-            className={styles.remedy}
-            onClick={() => onRemedy(remedy.change)}
-          >
-            {remedyLabel(remedy, say)}
-          </Button>
-        ))}
+        {remedies[check.id] && (
+          <span className={styles.remedies}>
+            {remedies[check.id]!.map((remedy) => (
+              <Button key={remedyLabel(remedy, say)} size="small" onClick={() => onRemedy(remedy.change)}>
+                {remedyLabel(remedy, say)}
+              </Button>
+            ))}
+          </span>
+        )}
       </span>
     </li>
   );

@@ -1,6 +1,5 @@
 import { useCallback, useMemo } from 'react';
-import { blanksOf } from '@/core/cutting';
-import type { Design, Made } from '@/core/plan';
+import { blanksOf, type Design, type Made } from '@/core/plan';
 import type { CuttingRecord } from '@/data/db';
 import { CutPlan } from '../cutting/CutPlan';
 import { useCuttingTable, type NeedOnPaper } from '../cutting/useCuttingTable';

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { blanksOf, copiesFrom, sheetsFrom, type KeptPaper } from '@/core/cutting';
-import type { Design, Made } from '@/core/plan';
+import { copiesFrom, sheetsFrom, type KeptPaper } from '@/core/cutting';
+import { blanksOf, type Design, type Made } from '@/core/plan';
 import styles from './Brief.module.css';
 
 interface EnoughPaperProps {

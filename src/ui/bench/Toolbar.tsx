@@ -3,11 +3,11 @@ import { Button, Select, Tooltip } from 'antd';
 import Link from 'next/link';
 import { memo } from 'react';
 import { GRADUATIONS, unitsOf, type Graduation } from '@/core/length';
-import type { DesignInput, Plan } from '@/core/plan';
+import { changedDesign, type DesignInput, type Plan } from '@/core/plan';
 import { TextField } from '../parts/TextField';
 import { UnitsSwitch } from '../parts/UnitsSwitch';
 import { FileMenu } from './FileMenu';
-import { changedDesign, type BenchStore } from './store';
+import { type BenchStore } from './store';
 import styles from './Bench.module.css';
 
 interface ToolbarProps {

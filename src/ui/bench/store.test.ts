@@ -1,6 +1,7 @@
+import { changedDesign } from '@/core/plan';
 import type { Project } from '@/data/db';
 import { same } from '@/data/patch';
-import { changedDesign, changedSince, createBenchStore, type Decided } from './store';
+import { changedSince, createBenchStore, type Decided } from './store';
 
 const design = {
   version: 1,

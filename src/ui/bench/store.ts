@@ -1,6 +1,6 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import type { Units } from '@/core/length';
-import type { Design, DesignChange, DesignInput } from '@/core/plan';
+import { changedDesign, type Design, type DesignChange, type DesignInput } from '@/core/plan';
 import type { Project } from '@/data/db';
 import { collide, patchBetween, patched } from '@/data/patch';
 
@@ -89,21 +89,6 @@ export function createBenchStore(project: Project, keep: (before: Decided, after
       },
     };
   });
-}
-
-/**
- * Lays a change over a design: fields are replaced, options one by one, `undefined` takes a field out; options `null`
- * takes all of them out.
- */
-export function changedDesign(design: DesignInput, { options, ...fields }: DesignChange): DesignInput {
-  const merged = {
-    ...design,
-    ...fields,
-    options: options === null ? {} : { ...(design.options as Record<string, unknown> | undefined), ...options },
-  };
-  for (const part of [merged, merged.options] as Record<string, unknown>[])
-    for (const key of Object.keys(part)) if (part[key] === undefined) delete part[key];
-  return merged as DesignInput;
 }
 
 /** Parts of a design that a form hands over whole when one field of theirs is changed. */

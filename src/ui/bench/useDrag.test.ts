@@ -25,8 +25,11 @@ function bench(n: number) {
   const grip = (kind: 'room' | 'option') => made().built.grips.find(({ does }) => does.kind === kind)!;
   return { store, dragger, made, grip, kept };
 }
-/** Until nothing is planned any more. */
-const still = () => new Promise((wake) => setTimeout(wake, 30));
+/** Until nothing is planned any more: turns of the page are counted, for a slow machine plans longer than any time told. */
+const TURNS = 12;
+const still = async (): Promise<void> => {
+  for (let turn = 0; turn < TURNS; turn++) await new Promise((wake) => setTimeout(wake, 5));
+};
 const withGrip = (kind: 'room' | 'option') =>
   DEMO_SHELF.findIndex((_, n) =>
     bench(n)

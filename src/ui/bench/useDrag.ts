@@ -2,12 +2,12 @@ import { useEffect, useState, useSyncExternalStore } from 'react';
 import type { Contents, Grip } from '@/core/constructions';
 import { TOLERANCE } from '@/core/geometry';
 import { mm, near, roundTo, type Mm } from '@/core/length';
-import type { Design, DesignChange, DesignInput, Made } from '@/core/plan';
+import { changedDesign, type Design, type DesignChange, type DesignInput, type Made } from '@/core/plan';
 import type { Toolbox } from '@/core/tools';
 import { planned } from '../parts/plans';
 import { withKit } from '../parts/withKit';
 import { PlanAside } from './planAside';
-import { changedDesign, changedSince, type BenchStore } from './store';
+import { changedSince, type BenchStore } from './store';
 
 /** How a grip is used: a drag begins, goes on and ends; a key is a step by itself. */
 export type DragPhase = 'start' | 'move' | 'end' | 'step';

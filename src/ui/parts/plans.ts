@@ -41,7 +41,7 @@ function work(input: DesignInput): Planned {
   const { design } = read;
   try {
     const plan = planFor(design);
-    return { plan, checks: checksOf(plan), design };
+    return { plan, checks: checksOf(plan), design: plan.design };
   } catch (error) {
     console.error('planning', JSON.stringify(input), error);
     return { issues: [{ path: '', message: FAULT }], design };
