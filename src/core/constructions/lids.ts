@@ -26,6 +26,7 @@ export const leastDepthOption = () =>
     'Lower walls are hardly worth folding, however thin the contents. Common practice 1/2 in.',
     inches(1 / 2),
     { least: 0, most: 300 },
+    { limit: true },
   );
 
 /** How deep a box is: as told, or as thick as its contents are and never shallower than is worth folding. */

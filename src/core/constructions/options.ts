@@ -12,6 +12,8 @@ export interface OptionMeta {
   readonly onPaper?: true;
   /** The tool that makes it, and has a size of its own. */
   readonly madeWith?: 'punch' | 'corner rounder';
+  /** A limit that other lengths keep to: it gives way to nothing by itself. */
+  readonly limit?: true;
   /** What happens when an option without a default is left open. */
   readonly open?: string;
 }
@@ -22,7 +24,7 @@ export const lengthOption = (
   reason: string,
   fallback: Mm,
   limits: LengthLimits,
-  more: Pick<OptionMeta, 'madeWith'> = {},
+  more: Pick<OptionMeta, 'madeWith' | 'limit'> = {},
 ) =>
   lengthSchema(limits)
     .prefault(fallback)
@@ -81,7 +83,7 @@ export function optionFields(options: z.ZodType): OptionField[] {
     properties?: Record<string, OptionMeta & { enum?: string[]; default?: string | number | boolean }>;
   };
   return Object.entries(properties).map(
-    ([name, { title, description, unit, limits, onPaper, madeWith, open, ...rest }]) => ({
+    ([name, { title, description, unit, limits, onPaper, madeWith, limit, open, ...rest }]) => ({
       name,
       title,
       description,
@@ -89,6 +91,7 @@ export function optionFields(options: z.ZodType): OptionField[] {
       ...(limits ? { limits } : {}),
       ...(onPaper ? { onPaper } : {}),
       ...(madeWith ? { madeWith } : {}),
+      ...(limit ? { limit } : {}),
       ...(open ? { open } : {}),
       choices: rest.enum ?? [],
       fallback: rest.default,

@@ -80,7 +80,8 @@ export interface SizedDesign {
 
 /**
  * Sizes a design. On a given sheet the contents come before whatever nobody told: laps, tabs and flaps give way one after
- * the other, each only as far as it takes, and never to less than what still holds.
+ * the other, each only as far as it takes, and never to less than what still holds. Where all of it together does not let the
+ * contents in, all stay as usual.
  */
 export function sizedFor(design: Design): SizedDesign {
   const first = forContents(design);
@@ -104,24 +105,26 @@ export function sizedFor(design: Design): SizedDesign {
     const marked = at(roundTo(mm(Math.max(HOLDS, enough)), design.graduation, 'down'));
     now = marked && lacking(marked.design, marked.sized) <= left + TOLERANCE.length ? marked : least;
   }
-  return { sized: now.sized, options: now.design.options };
+  const goesIn = spare(design, now.sized, { width: mm(0), height: mm(0) }) > -TOLERANCE.length;
+  return goesIn ? { sized: now.sized, options: now.design.options } : { sized: first, options: design.options };
 }
 
 /** The lengths of a holder that nobody told and that may be shorter than usual, as they are declared. */
 const givesWay = ({ construction, options, told }: Design): readonly string[] =>
-  constructionOptions(construction.name).flatMap(({ name, unit, madeWith, onPaper, limits }) => {
+  constructionOptions(construction.name).flatMap(({ name, unit, madeWith, onPaper, limit, limits }) => {
     const now = (options as Record<string, unknown>)[name];
-    const free = unit === 'mm' && !madeWith && !onPaper && !told.includes(name) && (limits?.least ?? 0) <= HOLDS;
+    const free =
+      unit === 'mm' && !madeWith && !onPaper && !limit && !told.includes(name) && (limits?.least ?? 0) <= HOLDS;
     return free && typeof now === 'number' && now > HOLDS ? [name] : [];
   });
 
 /** The least that any side the holder limits has over the least ease, mm; negative where it is short. */
-function spare(design: Design, { hold }: FoldedPattern): number {
+function spare(design: Design, { hold }: FoldedPattern, least: Design['least'] = design.least): number {
   if (!hold) return Infinity;
   const { ease } = hold.fit(design.contents!);
   const over = (['width', 'height'] as const)
     .filter((side) => hold.limits.includes(side))
-    .map((side) => ease[side] - design.least[side]);
+    .map((side) => ease[side] - least[side]);
   return Math.min(Infinity, ...over);
 }
 const lacking = (design: Design, pattern: FoldedPattern): number => {
