@@ -1,4 +1,4 @@
-import { drawn, withFeatures, type Built, type Contents, type Refusal } from '../constructions';
+import { withFeatures, type Built, type Contents, type Refusal } from '../constructions';
 import {
   assemble,
   facesView,
@@ -11,11 +11,11 @@ import {
   type View,
 } from '../fold';
 import { holdOf, turned, type Fit, type Hold } from '../fit';
-import { boxOf3, fromSegment, seenFrom, TOLERANCE } from '../geometry';
+import { boxOf3, fromSegment, seenFrom } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Hinge, Panel, Piece } from '../pattern';
 import { differences, programmeFor, simulate, type Fault, type Programme } from '../tools';
-import { briefFor, calipersOf, type Design } from './design/design';
+import { calipersOf, type Design } from './design/design';
 import { isSold } from './design/papers';
 import { comesInPieces, firstPieceFrom } from './design/sheets';
 import { sizedFor } from './sized';
