@@ -118,17 +118,17 @@ function build(brief: Brief<Options>): BuildResult {
     pieces: [wrap, ...(lined ? [lining] : [])],
     assembly: [
       raise('edge-ends', 'Turn the near and the far edge up round the board', [['s-edge-near'], ['s-edge-far']]),
-      raise('turn-ends', 'Turn the wrap in over them and press it down; pinch the corners in', [
-        ['s-turn-near'],
-        ['s-turn-far'],
-      ]),
-      raise('edge-sides', 'Turn the left and the right edge up', [['s-edge-left'], ['s-edge-right']]),
       raise(
-        'turn-sides',
-        'Turn the wrap in over them',
-        [['s-turn-left'], ['s-turn-right']],
-        lined ? {} : { closes: true },
+        'turn-ends',
+        'Turn the wrap in over them and press it down; pinch the corners in',
+        [['s-turn-near'], ['s-turn-far']],
+        { sticks: ['turn-near', 'turn-far'] },
       ),
+      raise('edge-sides', 'Turn the left and the right edge up', [['s-edge-left'], ['s-edge-right']]),
+      raise('turn-sides', 'Turn the wrap in over them', [['s-turn-left'], ['s-turn-right']], {
+        sticks: ['turn-left', 'turn-right'],
+        ...(lined ? {} : { closes: true }),
+      }),
       ...(lined
         ? [
             setDown('lay-lining', 'Glue the lining over the turn-ins', {
@@ -153,6 +153,8 @@ function build(brief: Brief<Options>): BuildResult {
         tall: 'edge-near',
         onEdge: false,
         insertAfter: 'flat',
+        put: 'Lay the board on the inside, in the middle of the scores.',
+        glued: true,
         // The wrap is drawn tight round the board: what is turned in lies on it.
         outside: [...places.map(({ id }) => `turn-${id}`), 'lining'],
       },

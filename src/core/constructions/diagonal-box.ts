@@ -127,7 +127,16 @@ function build(brief: Brief<Options>): BuildResult {
     ],
     start: { edge: 1, reference: 'board' },
     cavities: [
-      { kind: 'box', id: 'box', floor: 'floor', across, tall: 'wall-1', onEdge: false, insertAfter: raised.at(-1)!.id },
+      {
+        kind: 'box',
+        id: 'box',
+        floor: 'floor',
+        across,
+        tall: 'wall-1',
+        onEdge: false,
+        insertAfter: raised.at(-1)!.id,
+        food: true,
+      },
     ],
     claims: [
       { kind: 'walls-meet', pairs: [...box.meets, ...(lid?.meets ?? [])] },

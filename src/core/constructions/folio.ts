@@ -189,6 +189,7 @@ function build(brief: Brief<Options>): BuildResult {
         tall: 'spine-1',
         onEdge: false,
         insertAfter: 'lay-strap',
+        put: 'Lay the notebook on the middle, its back board under the band.',
         outside: ['middle-1', 'strap-tab', 'strap', 'strap-tail'],
       },
       ...patches.map(({ cavity }) => cavity),

@@ -88,6 +88,7 @@ function build(brief: Brief<Options>): BuildResult {
         tall: box.wall,
         onEdge: false,
         insertAfter: (lining[0] ?? box.steps.at(-1)!).id,
+        food: true,
       },
     ],
     claims: [

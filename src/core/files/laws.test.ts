@@ -285,7 +285,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
       const steps = stepsOf(plan, sayer('in', '1/8 in'));
       const first = (is: (s: (typeof steps)[number]) => boolean): number => steps.findIndex(is);
       for (const { piece } of made.pieces) {
-        const own = steps.filter((s) => s.piece === piece.name);
+        const own = steps.filter((s) => s.piece === piece.name || s.alike?.includes(piece.name));
         expect(own[0]?.action).toBe('cut');
         const flat = own.map((s) => s.picture.kind === 'flat');
         // Once folded, nothing of that piece is done flat any more.

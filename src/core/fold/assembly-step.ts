@@ -5,6 +5,8 @@ export interface StepBasics {
   readonly name: string;
   /** Set on the step that closes the holder over its contents. */
   readonly closes?: boolean;
+  /** Panels whose inside is glued to the contents that lie there. */
+  readonly sticks?: readonly string[];
   /** Steps that must come before this one besides those the paper itself demands. */
   readonly after?: readonly string[];
 }

@@ -7,6 +7,10 @@ interface Place {
   readonly floor: string;
   /** The step after which they go in; `flat` before any. */
   readonly insertAfter: string;
+  /** What a maker does to put them in, a sentence, where the kind of place does not say it. */
+  readonly put?: string;
+  /** What goes in is often food. */
+  readonly food?: true;
 }
 
 /** Room between layers that lie on each other. */
@@ -42,6 +46,8 @@ export interface BoxCavity extends Place {
   readonly from?: 'end';
   /** They run through and out at both ends: nothing is asked of their height. */
   readonly through?: boolean;
+  /** They are glued to the floor. */
+  readonly glued?: true;
   /** Panels that lie flush with its walls and floor on the far side: they take nothing of the room. */
   readonly outside?: readonly string[];
 }

@@ -160,7 +160,6 @@ function trimOf(ring: Polygon<'sheet'>, id: string, blank: Blank, panels: readon
   const edges = ring.map((_, i) => i);
   const inner = edges.filter((i) => !onRim(i));
   if (inner.length === 0) return [];
-  const name = wasteName(ring, panels);
   // Each run of inner edges is one path; the ring goes anticlockwise round the waste, so the cut goes back along it.
   const starts = inner.filter((i) => onRim((i + ring.length - 1) % ring.length));
   const runs = (starts.length > 0 ? starts : [inner[0]!]).map((start) => {
@@ -170,10 +169,10 @@ function trimOf(ring: Polygon<'sheet'>, id: string, blank: Blank, panels: readon
     return [...run.map((i) => ring[i]!), ring[(run.at(-1)! + 1) % ring.length]!].reverse();
   });
   const paths = runs.map(withoutStraight);
-  // Waste that parts from the sheet along two separate cuts is two cuts of one name.
+  // Waste that parts from the sheet along two separate cuts is two cuts, each called after what it runs along.
   return paths.map((path, i) => ({
     id: i === 0 ? id : `${id}-${i + 1}`,
-    name,
+    name: wasteName(path, panels),
     polygon: i === 0 ? ring : [],
     cut: { kind: 'path', path },
   }));
@@ -187,8 +186,8 @@ function withoutStraight(path: Polygon<'sheet'>): Polygon<'sheet'> {
 }
 
 /** Waste is called after the panels it is cut from. */
-function wasteName(ring: Polygon<'sheet'>, panels: readonly Panel[]): string {
-  const beside = panels.filter((panel) => sharedEdge(ring, panel.polygon)).map((panel) => panel.name);
+function wasteName(path: Polygon<'sheet'>, panels: readonly Panel[]): string {
+  const beside = panels.filter((panel) => sharedEdge(path, panel.polygon)).map((panel) => panel.name);
   const names = [...new Set(beside)].slice(0, 2);
   return `waste beside the ${names.join(' and the ')}`;
 }

@@ -90,7 +90,13 @@ export const planSchema = z.strictObject({
       at: number.optional(),
       turn: z.literal('cw').optional(),
       score: z.string().optional(),
+      scores: z
+        .array(z.string())
+        .optional()
+        .describe('All scores that are made or folded in this step, where several are.'),
       glue: z.string().optional(),
+      joins: z.string().optional().describe('The glue, put on before, that now joins.'),
+      alike: z.array(z.string()).optional().describe('Other pieces to which the same is done in the same go.'),
       layer: z.string().optional(),
       text: z.string(),
     }),
@@ -187,10 +193,14 @@ export function planDocument(
     },
     largestContents: { ...made.largest },
     thickest: made.thickest,
-    steps: steps.map(({ how, ifRough: _, caution, text, phase: _p, readings: _r, picture: _i, ...step }) => ({
-      ...step,
-      text: [text, how, caution].filter(Boolean).join(' '),
-    })),
+    steps: steps.map(
+      ({ how, ifRough: _, caution, text, phase: _p, readings: _r, picture: _i, alike, scores, ...step }) => ({
+        ...step,
+        ...(alike && { alike: [...alike] }),
+        ...(scores && { scores: [...scores] }),
+        text: [text, how, caution].filter(Boolean).join(' '),
+      }),
+    ),
     companions: companionsOf(made, design).map(({ name, title, width, height, scores, ribbon }) => ({
       name,
       title,

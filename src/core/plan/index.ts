@@ -10,7 +10,17 @@ export {
 } from './design/design';
 export { issuesOf, type Issue } from '../text/issues';
 export { blanksOf } from './work/blanks';
-export { basePieces, ownPaper, panelName, planFor, viewOf, type Made, type MadePiece, type Plan } from './plan';
+export {
+  basePieces,
+  ownPaper,
+  panelName,
+  partNamed,
+  planFor,
+  viewOf,
+  type Made,
+  type MadePiece,
+  type Plan,
+} from './plan';
 export {
   ADHESIVES,
   CLOSURES,

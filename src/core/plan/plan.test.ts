@@ -221,7 +221,6 @@ describe('steps', () => {
       'score',
       'trim',
       'fold',
-      'fold',
       'glue',
       'fold',
       'insert',

@@ -1,4 +1,4 @@
-import { withFeatures, type Built, type Contents, type Refusal } from '../constructions';
+import { withFeatures, type Built, type Contents, type Refusal, type Start } from '../constructions';
 import {
   assemble,
   facesView,
@@ -19,6 +19,8 @@ import { calipersOf, type Design } from './design/design';
 import { isSold } from './design/papers';
 import { comesInPieces, firstPieceFrom } from './design/sheets';
 import { sizedFor } from './sized';
+import { discHoles } from './work/closures';
+import { companionsOf } from './work/companions';
 
 /** A piece to be cut, with the moves that make it. */
 export interface MadePiece {
@@ -33,6 +35,8 @@ export interface Made {
   readonly built: Built;
   /** The pieces to cut, without what the maker has already. */
   readonly pieces: readonly [MadePiece, ...MadePiece[]];
+  /** What is made to go with it, small things of their own. */
+  readonly beside: readonly MadePiece[];
   readonly folded: Folded;
   /** Its cavities, opened; the first is the one the contents are sized for. */
   readonly holds: readonly Hold[];
@@ -81,28 +85,56 @@ const tooFew = ({ blank, sheets }: Design): Refusal => ({
   about: { ...blank },
 });
 
-function madeFrom(design: Design, built: Built, folded: Folded, holds: readonly Hold[]): Made {
+/** The pattern with the holes that a closure is fixed through. */
+function withDiscHoles(design: Design, built: Built, folded: Folded): Built {
+  if (design.closure.kind !== 'buttons') return built;
+  const finished = finishedSize(built, folded, design);
+  const pieces = built.pieces.map((piece) => ({ piece }));
+  const holes = discHoles({ built, folded, finished, pieces }, design);
+  if (holes.length === 0) return built;
+  return {
+    ...built,
+    pieces: built.pieces.map((piece) => {
+      const own = holes.filter(({ panel }) => piece.panels.some(({ id }) => id === panel));
+      return own.length > 0 ? { ...piece, holes: [...piece.holes, ...own] } : piece;
+    }) as unknown as Built['pieces'],
+  };
+}
+
+function madeFrom(design: Design, pattern: Built, folded: Folded, holds: readonly Hold[]): Made {
+  const built = withDiscHoles(design, pattern, folded);
   const pieces = built.pieces
     .filter(({ source }) => source === 'made')
-    .map((piece): MadePiece => {
-      const programme = programmeFor(piece, built.start, design.tool);
-      return { piece, programme, toolFaults: differences(simulate(piece.blank, design.tool, programme.moves), piece) };
-    }) as unknown as Made['pieces'];
+    .map((piece) => madePiece(piece, built.start, design)) as unknown as Made['pieces'];
   const [hold] = holds;
   const { least, thickness } = design;
   const largest = hold?.largest(least, thickness) ?? { width: mm(0), height: mm(0), thickness: mm(0) };
-  return {
+  const sized = {
     built,
     pieces,
+    inside: hold?.inside ?? NOTHING,
+    finished: finishedSize(built, folded, design),
+  };
+  return {
+    ...sized,
+    beside: companionsOf(sized, design).map(({ piece }) => madePiece(piece, built.start, design)),
     folded,
     holds,
-    inside: hold?.inside ?? NOTHING,
     fit: (design.contents && hold?.fit(design.contents)) ?? null,
     largest,
     thickest: hold?.thickest(least, design.contents ?? largest) ?? mm(0),
-    finished: finishedSize(built, folded, design),
   };
 }
+
+/** A piece with the moves that make it, tried on the simulated tool. */
+function madePiece(piece: Piece, start: Start, { tool }: Design): MadePiece {
+  const programme = programmeFor(piece, start, tool);
+  return { piece, programme, toolFaults: differences(simulate(piece.blank, tool, programme.moves), piece) };
+}
+
+/** The piece of that name with its moves, one that goes with the holder included. */
+export const partNamed = ({ pieces, beside }: Pick<Made, 'pieces' | 'beside'>, name: string): MadePiece =>
+  [...pieces, ...beside].find(({ piece }) => piece.name === name) ?? pieces[0];
 
 /** How large the finished thing is: its outline and the layers it stacks to, or the box round what stands. */
 function finishedSize(

@@ -1079,7 +1079,7 @@ test('what a closure’s step says, for each', () => {
     'Tie 12 in of cord once round.',
     'Take 12 in of ribbon once round and tie a bow.',
     'Lace 12 in of cord crosswise through the holes and tie it.',
-    'Fix two discs, each with a washer behind it, and wind 12 in of cord round them.',
+    'Tie 12 in of cord under the disc of the flap and wind it round both discs.',
     'Lay 12 in of ribbon across the middle before the mat goes over it.',
     'Press one half of the dot on the flap, the other where it meets.',
     'Tuck the flap in.',
@@ -1087,7 +1087,14 @@ test('what a closure’s step says, for each', () => {
   ]);
 });
 
+test('a tie that has holes goes through them', () => {
+  expect(closureWords('bow', '12 in', true)).toBe(
+    'Thread 12 in of ribbon through the holes in both tips and tie a bow.',
+  );
+  expect(closureWords('cord', '12 in', true)).toBe('Thread 12 in of cord through the holes in both tips and knot it.');
+});
+
 test('every caution says what to keep clear of, or away from whom', () => {
   for (const words of Object.values(CAUTION))
-    expect(words).toMatch(/fingers|children|away|guard|mat, never against your hand|rollers|follow/);
+    expect(words).toMatch(/fingers|children|away|guard|mat, never against your hand|rollers|follow|wrapper/);
 });

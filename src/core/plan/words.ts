@@ -358,20 +358,26 @@ export const CAUTION = {
   drying:
     'If you dry it with a heat gun, hold it well away: it burns skin and scorches paper. Spray inks and fixatives only with a window open; follow their makers’ instructions.',
   press: 'Keep fingers clear of the rollers or the press.',
+  awl: 'An awl slips: prick on a firm mat, never against your hand.',
   fixings:
     'An awl slips: work on a firm mat, never against your hand. If you hammer, cover your eyes. Keep discs, washers and eyelets from small children.',
+  food: 'Sweets and other food only in their own wrapper or on a food-safe liner: card and glue are not made to touch them.',
   smallParts: 'Keep small parts and magnets from small children.',
   hotGlue: 'Hot glue burns: let the tip rest on its stand, keep it from children, follow its maker’s instructions.',
 } as const;
 
 /** What a closure step says. */
-export function closureWords(kind: Closure, length: string): string {
+export function closureWords(kind: Closure, length: string, through = false): string {
+  if (through)
+    return kind === 'cord'
+      ? `Thread ${length} of cord through the holes in both tips and knot it.`
+      : `Thread ${length} of ribbon through the holes in both tips and tie a bow.`;
   return {
     none: '',
     cord: `Tie ${length} of cord once round.`,
     bow: `Take ${length} of ribbon once round and tie a bow.`,
     laced: `Lace ${length} of cord crosswise through the holes and tie it.`,
-    buttons: `Fix two discs, each with a washer behind it, and wind ${length} of cord round them.`,
+    buttons: `Tie ${length} of cord under the disc of the flap and wind it round both discs.`,
     ribbon: `Lay ${length} of ribbon across the middle before the mat goes over it.`,
     dot: 'Press one half of the dot on the flap, the other where it meets.',
     tuck: 'Tuck the flap in.',

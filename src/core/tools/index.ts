@@ -38,7 +38,7 @@ export {
   type ToolChange,
 } from './toolbox';
 export { enclosedBy } from './enclosed';
-export { scoresRun, type Mark, type Programme, type RimMark, type Spot, type Stretch } from './move';
+export { scoresRun, type Mark, type MarkFor, type Programme, type RimMark, type Spot, type Stretch } from './move';
 export { programmeFor } from './programme';
 export { partWay, stretchReadings } from './telling';
 export { simulate, type Simulated } from './simulate';

@@ -1,11 +1,11 @@
 import { TOLERANCE } from '../geometry';
-import { inches, GRADUATIONS, lengthSchema, mm, stepOf, type Mm } from '../length';
+import { inches, GRADUATIONS, lengthSchema, mm, near as nearly, stepOf, type Mm } from '../length';
 import { edgeLength, leftOf, type Edge } from '../pattern';
+import { listed } from '../text';
 import type { NoFacts } from './fault';
-
-import type { Scoring, Stretch } from './move';
+import { scoresRun, type Scoring, type Stretch } from './move';
 import { stretchOf } from './sheet';
-import { handNotch, makingByHand, type Asked, type Figures, type ToolType } from './tool';
+import { handNotch, makingByHand, type Asked, type Figures, type Reading, type ToolType } from './tool';
 import { partWay, stretchReadings } from './telling';
 
 const figures = {
@@ -32,6 +32,23 @@ const IN_GROOVE = 0.1;
 export function hasGroove({ length, pitch }: ScoringBoard, at: number): boolean {
   if (at > length + TOLERANCE.length) return false;
   return pitch === undefined || Math.abs(at - Math.round(at / pitch) * pitch) <= IN_GROOVE;
+}
+
+const sameStretch = (a: Stretch | undefined, b: Stretch | undefined): boolean =>
+  a === b ||
+  (a !== undefined &&
+    b !== undefined &&
+    nearly(a.from, b.from, TOLERANCE.drawn) &&
+    nearly(a.to, b.to, TOLERANCE.drawn));
+
+/** True where one groove is run after another with the sheet lying as it lies. */
+const goesOn = (a: ScoringBoardMove, b: ScoringBoardMove): boolean => a.edge === b.edge && sameStretch(a.only, b.only);
+
+/** The grooves that are run with the sheet lying as it does for the last of them: one thing to do. */
+function withoutMoving(moves: readonly { readonly do: string }[]): readonly ScoringBoardMove[] {
+  const last = moves.at(-1) as ScoringBoardMove;
+  const before = moves.findLastIndex((move) => move.do !== 'groove' || !goesOn(move as ScoringBoardMove, last));
+  return moves.slice(before + 1) as ScoringBoardMove[];
 }
 
 /** With the sheet's left edge at the fence, score down the groove `at` from it. */
@@ -89,14 +106,26 @@ export const scoringBoard: ToolType<
           else
             sheet.run([score, ...also], stretchOf({ from: sheet.over(at, 0), to: sheet.over(at, sheet.deep) }, only));
         },
-        step: ({ edge, at, score, only }, { say, number, of }) => ({
-          action: 'score',
-          edge,
-          at,
-          score,
-          text: `Score ${number(score)}${of}: edge ${edge} near you, edge ${leftOf(edge)} against the fence, down the groove at ${say(at)}${partWay(only, say)}.`,
-          readings: [{ at, on: 'fence', what: 'from the fence' }, ...stretchReadings(only)],
-        }),
+        step: (move, { say, number, of, before, after }) => {
+          const [next] = after;
+          if (next?.do === 'groove' && goesOn(next, move)) return null;
+          const all = withoutMoving([...before, move]);
+          const { edge, only } = move;
+          const numbers = listed(all.map(({ score }) => String(number(score))));
+          return {
+            action: 'score',
+            edge,
+            at: all[0]!.at,
+            score: all[0]!.score,
+            ...(all.length > 1 && { scores: all.flatMap(scoresRun) }),
+            text: `${all.length > 1 ? 'Scores' : 'Score'} ${numbers}${of}: edge ${edge} near you, edge ${leftOf(edge)} against the fence, down the ${all.length > 1 ? 'grooves' : 'groove'} at ${listed(all.map(({ at }) => say(at)))}${partWay(only, say)}.`,
+            readings: [
+              ...all.map(({ at }): Reading => ({ at, on: 'fence', what: 'from the fence' })),
+              ...stretchReadings(only),
+            ],
+            takes: all.length,
+          };
+        },
         short: ({ edge, at }, say) => `edge ${leftOf(edge)} against the fence, score down the groove at ${say(at)}.`,
       },
     },
@@ -148,7 +177,12 @@ export const scoringBoard: ToolType<
         box: { left: -10, right: Math.min(board.length + 8, wide + 60), bottom: -14, top: deep + 18 },
         shift: 0,
         things: [
-          { is: 'grooves', end: board.length, pitch: board.pitch ?? null, lit: last.at },
+          {
+            is: 'grooves',
+            end: board.length,
+            pitch: board.pitch ?? null,
+            lit: withoutMoving(moves).map(({ at }) => at),
+          },
           { is: 'fence', along: 'left' },
           { is: 'fence', along: 'near' },
         ],

@@ -72,6 +72,8 @@ export interface ToolStep {
   readonly edge?: Edge;
   readonly at?: Mm;
   readonly score?: string;
+  /** All scores of this step, where it makes several. */
+  readonly scores?: readonly string[];
   readonly text: string;
   readonly readings?: readonly Reading[];
   readonly caution?: 'punch' | 'blade' | 'press';
@@ -95,8 +97,9 @@ export interface Telling<M> {
   readonly number: (score: string) => number;
   /** ` of the cover`, where there are several pieces. */
   readonly of: string;
-  /** The moves before this one. */
+  /** The moves before this one, and those after it. */
   readonly before: readonly (HandMove | M)[];
+  readonly after: readonly (HandMove | M)[];
 }
 
 /** One kind of move of a tool: what it does to the sheet, how it is told as a step, and in a few words. */
@@ -117,8 +120,8 @@ export interface Under {
 export type Thing =
   /** A groove a score is run in. */
   | { readonly is: 'groove'; readonly from: Point; readonly to: Point }
-  /** Grooves all over, square to the fence, with the one to use. */
-  | { readonly is: 'grooves'; readonly end: number; readonly pitch: number | null; readonly lit: Mm }
+  /** Grooves all over, square to the fence, with those to use. */
+  | { readonly is: 'grooves'; readonly end: number; readonly pitch: number | null; readonly lit: readonly Mm[] }
   /** A ruler along the near edge that runs left from `from`; what it reads is lit. */
   | { readonly is: 'scale'; readonly from: number; readonly end: Mm; readonly lit: Mm | null }
   | { readonly is: 'fence'; readonly along: 'left' | 'near' }

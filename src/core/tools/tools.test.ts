@@ -118,8 +118,6 @@ describe('straight scores', () => {
       [2, expect.closeTo(1.5, 6)],
       [2, expect.closeTo(10.5, 6)],
       'turn',
-      'turn',
-      'turn',
     ]);
   });
 

@@ -6,6 +6,7 @@ import {
   basePieces,
   glueAreas,
   keepDry,
+  partNamed,
   stillStep,
   viewOf,
   type Design,
@@ -45,7 +46,7 @@ export function StepPicture({ picture, made, design, size = SMALL }: StepPicture
 
 /** The sheet with the near edge at the bottom, and what the simulated tool has made of it so far. */
 function FlatSheet({ picture, made, design, size: side }: Sized & { picture: Extract<Picture, { kind: 'flat' }> }) {
-  const { piece, programme } = made.pieces.find((part) => part.piece.name === picture.piece)!;
+  const { piece, programme } = partNamed(made, picture.piece);
   const { blank } = piece;
   const { moves } = programme;
   const scale = (side - 2 * RIM) / Math.max(blank.width, blank.height);

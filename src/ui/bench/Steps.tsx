@@ -1,4 +1,5 @@
 import { stepsOf, type Plan } from '@/core/plan';
+import { listed } from '@/core/text';
 import { ACTION_TITLE } from '../parts/actionTitle';
 import { useReading } from '../parts/Reading';
 import { StepPicture } from './StepPicture';
@@ -17,7 +18,9 @@ export function Steps({ plan }: { plan: Plan }) {
           <div>
             <strong>
               {ACTION_TITLE[step.action]}
-              {made && made.pieces.length > 1 && <span className={styles.piece}> {step.piece}</span>}
+              {made && made.pieces.length + made.beside.length > 1 && (
+                <span className={styles.piece}> {listed([step.piece, ...(step.alike ?? [])])}</span>
+              )}
             </strong>
             <p>{step.text}</p>
             {step.how && <p className={styles.how}>{step.how}</p>}

@@ -38,22 +38,28 @@ export function Folding({ made, design, step }: FoldingProps) {
       : picture.kind === 'standing'
         ? made.folded.standing!.stages[picture.stage]!.step.id
         : 'flat';
-  const moment = moments.find((m) => m.step === (step.action === 'insert' ? 'contents' : id)) ?? moments[0]!;
-  const [share, setShare] = useState(0);
+  const last = moments.findIndex((m) => m.step === (step.action === 'insert' ? 'contents' : id));
+  // Several folds of one step are shown one after the other.
+  const count = picture.kind === 'folded' && picture.since !== undefined ? picture.stage - picture.since + 1 : 1;
+  const first = Math.max(0, last - count + 1);
+  const [passed, setPassed] = useState(0);
+  const now = Math.min(count - 1, Math.floor(passed));
+  const moment = moments[first + now] ?? moments[0]!;
   const [run, setRun] = useState(0);
   useEffect(() => {
     if (calm) return;
     let frame = 0;
     const started = performance.now();
     const draw = (now: number): void => {
-      const part = Math.min(1, Math.max(0, (now - started - 300) / TIME));
-      setShare(part * part * (3 - 2 * part));
-      if (part < 1) frame = requestAnimationFrame(draw);
+      const part = Math.min(count, Math.max(0, (now - started - 300) / TIME));
+      setPassed(part);
+      if (part < count) frame = requestAnimationFrame(draw);
     };
     frame = requestAnimationFrame(draw);
     return () => cancelAnimationFrame(frame);
-  }, [calm, moment, run]);
-  const shown = calm ? HALF : share;
+  }, [calm, first, count, run]);
+  const part = passed - now;
+  const shown = calm ? HALF : part * part * (3 - 2 * part);
   const leaves = useMemo(() => leavesAt(moment, shown), [moment, shown]);
   // One scale from the beginning of the fold to its end.
   const extent = useMemo(() => {

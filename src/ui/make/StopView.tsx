@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { countedLength, formatLength, mm } from '@/core/length';
 import { leftOf } from '@/core/pattern';
-import type { Design, Made, Reading, Stop } from '@/core/plan';
+import { partNamed, type Design, type Made, type Reading, type Stop } from '@/core/plan';
+import { listed } from '@/core/text';
 import { StepPicture } from '../bench/StepPicture';
 import { RulerCloseUp } from '../draw/RulerCloseUp';
 import { useSize } from '../draw/useSize';
@@ -31,8 +32,8 @@ const READ_ON: Record<Reading['on'], string> = {
 export function StopView({ at, stop, made, design }: StopViewProps) {
   const { step } = stop;
   const { picture } = step;
-  const folds = picture.kind !== 'flat' && !picture.before && step.action !== 'punch';
-  const several = made.pieces.length > 1;
+  const folds = picture.kind !== 'flat' && !picture.before && !picture.done && step.action !== 'punch';
+  const several = made.pieces.length + made.beside.length > 1;
   const words = useRef<HTMLElement>(null);
   useEffect(() => {
     words.current?.scrollTo(0, 0);
@@ -42,7 +43,7 @@ export function StopView({ at, stop, made, design }: StopViewProps) {
       <section ref={words} className={styles.words} aria-live="polite" aria-label="What to do">
         <h1>
           {ACTION_TITLE[step.action]}
-          {several && <span className={styles.piece}> {step.piece}</span>}
+          {several && <span className={styles.piece}> {listed([step.piece, ...(step.alike ?? [])])}</span>}
         </h1>
         <p className={styles.text}>
           {stop.copies.length > 1 && <strong>All {stop.copies.length}: </strong>}
@@ -108,7 +109,7 @@ function Flat({ stop, made, design }: StopViewProps) {
   const { picture } = step;
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const part = made.pieces.find(({ piece }) => piece.name === step.piece) ?? made.pieces[0];
+  const part = partNamed(made, step.piece);
   const moves = useMemo(
     () => (picture.kind === 'flat' ? part.programme.moves.slice(0, picture.moves) : []),
     [picture, part],

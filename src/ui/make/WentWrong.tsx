@@ -1,7 +1,7 @@
 import { Alert, Button, Modal } from 'antd';
 import Link from 'next/link';
 import { useState } from 'react';
-import { sheetNow, type Design, type Made, type Step, type Stop } from '@/core/plan';
+import { partNamed, sheetNow, type Design, type Made, type Step, type Stop } from '@/core/plan';
 import type { SpoiledSheet } from '@/data/db';
 import { whyOf } from '@/data/trouble';
 import { OnceButton } from '../parts/once';
@@ -26,7 +26,7 @@ export function WentWrong({ made, design, steps, stop, onClose, onKeep, onAgain 
   const { units, say } = useReading();
   const { step, copies } = stop;
   const now = sheetNow(made, design, steps, step, say);
-  const part = made.pieces.find(({ piece }) => piece === now.piece)!;
+  const part = partNamed(made, now.piece.name);
   const [kept, setKept] = useState<'no' | 'yes' | { readonly trouble: string }>('no');
   const { width, height } = now.piece.blank;
   const keep = (): Promise<void> =>

@@ -1,5 +1,5 @@
 import { leftOf } from '@/core/pattern';
-import { sheetNow, type Design, type Made, type Step, type Stop } from '@/core/plan';
+import { partNamed, sheetNow, type Design, type Made, type Step, type Stop } from '@/core/plan';
 import { OnTable } from '../table/OnTable';
 import { useReading } from '../parts/Reading';
 import styles from './Make.module.css';
@@ -16,7 +16,7 @@ export function WhichEdge({ made, design, steps, stop }: WhichEdgeProps) {
   const { say } = useReading();
   const { step } = stop;
   const now = sheetNow(made, design, steps, step, say);
-  const part = made.pieces.find(({ piece }) => piece === now.piece)!;
+  const part = partNamed(made, now.piece.name);
   const near = step.picture.kind === 'flat' && step.phase === 'flat' ? step.picture.near : now.near;
   return (
     <div className={styles.which}>

@@ -90,10 +90,11 @@ test('on a scoring board the lit groove runs where the new score lies, from the 
     plan,
     stepWhere(plan, ({ action }) => action === 'score'),
   );
-  const [lit] = all(svg, has('lit'));
+  const lit = all(svg, has('lit')).map(({ attributes }) => Number(attributes.x1));
   const fresh = all(svg, (node) => has('score')(node) && has('fresh')(node));
-  const [from] = fresh[0]!.attributes.d!.slice(1).split('L');
-  expect(Number(from!.split(' ')[0])).toBeCloseTo(Number(lit!.attributes.x1), 1);
+  const runs = fresh.map(({ attributes }) => Number(attributes.d!.slice(1).split('L')[0]!.split(' ')[0]));
+  expect(runs).toHaveLength(2);
+  runs.forEach((x, i) => expect(x).toBeCloseTo(lit[i]!, 1));
   const [fence] = all(svg, has('fence'));
   expect(Number(fence!.attributes.x) + Number(fence!.attributes.width)).toBeCloseTo(leftEnd(svg), 1);
 });

@@ -107,7 +107,7 @@ function Scale({
   );
 }
 
-/** Grooves from a fence on the left, the one to use lit. */
+/** Grooves from a fence on the left, those to use lit. */
 function Grooves({
   end,
   pitch: own,
@@ -116,7 +116,7 @@ function Grooves({
   px,
   py,
   scale,
-}: View & { readonly end: number; readonly pitch: number | null; readonly lit: Mm; readonly box: Box }) {
+}: View & { readonly end: number; readonly pitch: number | null; readonly lit: readonly Mm[]; readonly box: Box }) {
   const { units } = useReading();
   const pitch = own ?? (units === 'in' ? INCH / 8 : 5);
   const each = pitch * Math.max(1, Math.ceil(4 / (pitch * scale)));
@@ -141,8 +141,18 @@ function Grooves({
           </text>
         ))}
       </g>
-      <line x1={px(lit)} x2={px(lit)} y1={py(box.bottom) + 2} y2={py(box.top)} className={styles.lit} />
-      <FigureText x={px(lit)} y={py(box.bottom) + 20} value={lit} className={styles.figure} />
+      {lit.map((at, i) => (
+        <g key={i}>
+          <line x1={px(at)} x2={px(at)} y1={py(box.bottom) + 2} y2={py(box.top)} className={styles.lit} />
+          {/* Near neighbours stand in rows of their own. */}
+          <FigureText
+            x={px(at)}
+            y={py(box.bottom) + 20 + (i % 2 === 1 && px(at) - px(lit[i - 1]!) < 44 ? 18 : 0)}
+            value={at}
+            className={styles.figure}
+          />
+        </g>
+      ))}
     </g>
   );
 }

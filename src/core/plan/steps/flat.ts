@@ -1,7 +1,7 @@
 import { TOLERANCE } from '../../geometry';
 import { mm, near as nearly, type Mm, type Say } from '../../length';
 import { leftOf, type Edge, type Piece, isSquare } from '../../pattern';
-import { partWay, stretchReadings, toolMove, type Move, type Reading, type Spot } from '../../tools';
+import { partWay, stretchReadings, toolMove, type MarkFor, type Move, type Reading, type Spot } from '../../tools';
 import type { Decoration } from '../design/extras';
 import { scoreNumbers } from '../work/numbers';
 import type { Made, MadePiece } from '../plan';
@@ -9,13 +9,61 @@ import { CAUTION } from '../words';
 import { listed } from '../../text';
 import type { Draft } from './step';
 
-const MARK_FOR = {
-  notch: ', for the notch',
-  score: '',
-  slant: ', for a cut',
-  hole: ', for a hole',
-  slit: ', for a slit',
-} as const;
+type MarkMove = Extract<Move, { readonly do: 'mark' }>;
+/** What marks are for: one, and several. */
+const MARK_FOR: Readonly<Record<MarkFor, readonly [string, string]>> = {
+  notch: ['for the notch', 'for the notches'],
+  score: ['for a score', 'for scores'],
+  slant: ['for a cut', 'for cuts'],
+  hole: ['for a hole', 'for holes'],
+  slit: ['for a slit', 'for slits'],
+};
+
+/** All marks on one edge, by what they are for, and how many moves that takes. */
+function marking(marks: readonly MarkMove[], say: Say): [Omit<Draft, 'picture' | 'piece'>, number] {
+  const { edge, at } = marks[0]!;
+  // Where one notch ends and the next begins there is one mark.
+  const apart = marks.filter(
+    (mark, i) =>
+      !marks
+        .slice(0, i)
+        .some(
+          (other) =>
+            nearly(other.at, mark.at, TOLERANCE.drawn) && nearly(other.deep ?? 0, mark.deep ?? 0, TOLERANCE.drawn),
+        ),
+  );
+  const purposes = [...new Set(apart.map((mark) => mark.for))];
+  const places = (own: readonly MarkMove[]): string => {
+    const [first] = own;
+    const alike = own.length > 1 && own.every(({ deep }) => deep && nearly(deep, first!.deep ?? 0, TOLERANCE.drawn));
+    return alike
+      ? `${listed(own.map((mark) => say(mark.at)))}, each ${say(first!.deep!)} up from the edge`
+      : listed(own.map((mark) => (mark.deep ? `${say(mark.at)} (${say(mark.deep)} up from the edge)` : say(mark.at))));
+  };
+  const forWhat = (purpose: MarkFor, count: number): string => MARK_FOR[purpose][count > 1 ? 1 : 0]!;
+  const text =
+    purposes.length > 1
+      ? `mark from its left end ${purposes
+          .map((purpose) => {
+            const own = apart.filter((mark) => mark.for === purpose);
+            return `${places(own)} ${forWhat(purpose, own.length)}`;
+          })
+          .join('; ')}`
+      : `mark ${apart.some(({ deep }) => deep) ? `from its left end ${places(apart)}` : `${places(apart)} from its left end`}${purposes[0] === 'score' ? '' : `, ${forWhat(purposes[0]!, apart.length)}`}`;
+  return [
+    {
+      action: 'mark',
+      edge,
+      at,
+      text: `With edge ${edge} near you, ${text}.`,
+      readings: apart.flatMap((mark): Reading[] => [
+        { at: mark.at, on: 'ruler', what: `from the left end of edge ${edge}` },
+        ...(mark.deep ? [{ at: mm(mark.deep), on: 'ruler', what: 'up from the edge' } as const] : []),
+      ]),
+    },
+    marks.length,
+  ];
+}
 
 /** True where a finger notch is punched only once it is glued: through all its layers, after the flat steps. */
 const punchedLast = ({ built }: Made): boolean =>
@@ -41,14 +89,16 @@ export function decorating(what: Decoration, part: MadePiece, made: Made): Draft
 }
 
 /** Cutting the blank. */
-export function cutStep(piece: Piece, made: Made, say: Say): Draft {
+export function cutStep(piece: Piece, alike: readonly string[], made: Made, say: Say): Draft {
   const { width, height } = piece.blank;
-  const alike = piece.quantity > 1 ? `${piece.quantity} alike, each ` : '';
-  const what = made.pieces.length > 1 || alike ? `the ${piece.name}: ${alike}` : '';
+  const names = [piece.name, ...alike];
+  const each = piece.quantity > 1 ? `${piece.quantity} alike, each ` : alike.length > 0 ? 'each ' : '';
+  const what = made.pieces.length > 1 || each ? `the ${listed(names, 'the ')}: ${each}` : '';
   const square = isSquare({ width, height });
   return {
     piece: piece.name,
     action: 'cut',
+    ...(alike.length > 0 && { alike }),
     text: what
       ? `Cut ${what}${square ? `${say(width)} square` : `${say(width)} × ${say(height)}`}.`
       : square
@@ -61,6 +111,32 @@ export function cutStep(piece: Piece, made: Made, say: Say): Draft {
     ],
     picture: { kind: 'flat', piece: piece.name, near: 1, moves: 0, fresh: 0 },
   };
+}
+
+type HoleMove = Extract<Move, { readonly do: 'hole' }>;
+type CutMove = Extract<Move, { readonly do: 'cut' }>;
+const isWaste = ({ what, kept }: CutMove): boolean => !kept && what.startsWith('waste beside');
+
+/** How a piece of waste is cut: straight across, or in to where scores cross and out again; null for anything else. */
+function wayOf({ path }: CutMove): 'across' | 'in and out' | null {
+  const [from, ...rest] = path;
+  const to = rest.pop();
+  if (!from || !to || from.deep > 0 || to.deep > 0) return null;
+  if (rest.length === 0) return 'across';
+  return rest.length === 1 && rest[0]!.on === 'crossing' ? 'in and out' : null;
+}
+
+/** Several pieces of waste, all cut alike. */
+function wastesOff(cuts: readonly CutMove[]): string {
+  // From one edge to the next it is a corner that comes off.
+  const corners = cuts.every(({ path }) => path[0]!.edge !== path.at(-1)!.edge);
+  const count = ['', '', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'][cuts.length] ?? String(cuts.length);
+  const where = corners ? (cuts.length === 4 ? 'all four corners' : `${count} corners`) : `${count} places`;
+  const way =
+    wayOf(cuts[0]!) === 'across'
+      ? 'straight from edge to edge, as marked'
+      : 'in from the edge to where the scores cross, then out to the edge';
+  return `Cut off the waste ${corners ? 'at' : 'in'} ${where}: each time ${way}.`;
 }
 
 /** A spot as a maker finds it. */
@@ -81,32 +157,35 @@ function cornersOf(part: string, count: number): string {
 }
 
 /** The programme of a piece, told move by move for the tool. */
-export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say): Draft[] {
+export function toolSteps({ piece, programme }: MadePiece, alike: readonly string[], made: Made, say: Say): Draft[] {
   const steps: Draft[] = [];
   const numbers = scoreNumbers(programme);
   const number = (score: string): number => numbers.get(score) ?? 0;
-  const several = made.pieces.length > 1 ? ` of the ${piece.name}` : '';
-  let marking: {
-    readonly for: string;
-    /** Marks made, and their places: several may be one. */
-    readonly made: number;
-    readonly at: readonly { readonly at: Mm; readonly deep: Mm | null }[];
-    readonly readings: readonly Reading[];
-  } | null = null;
+  const several = made.pieces.length > 1 ? ` of the ${listed([piece.name, ...alike], 'the ')}` : '';
+  /** The moves of one kind that end with this one. */
+  const runUpTo = <M extends Move>(end: number, goesOn: (move: Move) => move is M): readonly M[] => {
+    const others = programme.moves.slice(0, end + 1);
+    return others.slice(others.findLastIndex((move) => !goesOn(move)) + 1) as unknown as readonly M[];
+  };
   let near: Edge = 1;
   programme.moves.forEach((move, i) => {
     if (move.do === 'turn') near = ((near % 4) + 1) as Edge;
-    // Marks for a slant and cuts along it are made with whichever edge suits; the picture brings that edge near.
-    const shown = move.do === 'mark' || move.do === 'snip' ? move.edge : near;
-    const push = (step: Omit<Draft, 'picture' | 'piece'>, fresh = 1, by: Edge = shown): void =>
+    const push = (step: Omit<Draft, 'picture' | 'piece'>, fresh = 1, by: Edge = near): void =>
       void steps.push({
         piece: piece.name,
+        ...(alike.length > 0 && { alike }),
         ...step,
         picture: { kind: 'flat', piece: piece.name, near: by, moves: i + 1, fresh },
       });
     const own = toolMove(move);
     if (own) {
-      const telling = { say, number, of: several, before: programme.moves.slice(0, i) };
+      const telling = {
+        say,
+        number,
+        of: several,
+        before: programme.moves.slice(0, i),
+        after: programme.moves.slice(i + 1),
+      };
       const told = own.step(move as never, telling as never);
       if (!told) return;
       const { takes, caution, brings, ...step } = told;
@@ -114,45 +193,23 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
     }
     switch (move.do) {
       case 'turn': {
-        const last = steps.at(-1);
-        // Turns that follow each other are one thing to do.
-        const goesOn = last?.action === 'turn';
-        if (goesOn) steps.pop();
+        // Turns that follow each other are one thing to do: told with the last of them.
+        if (programme.moves[i + 1]?.do === 'turn') return;
+        const turns = runUpTo(i, (other) => other.do === 'turn').length;
         return push(
           {
             action: 'turn',
             turn: 'cw',
-            text: `Turn the sheet ${goesOn ? 'clockwise until' : 'a quarter clockwise:'} edge ${near} comes near, edge ${leftOf(near)} lies on the left.`,
+            text: `Turn the sheet ${turns > 1 ? 'clockwise until' : 'a quarter clockwise:'} edge ${near} comes near, edge ${leftOf(near)} lies on the left.`,
           },
-          goesOn && last.picture.kind === 'flat' ? last.picture.fresh + 1 : 1,
+          turns,
         );
       }
       case 'mark': {
-        const last = steps.at(-1);
-        const here = { at: move.at, deep: move.deep ? mm(move.deep) : null };
-        // Marks on one edge for the same purpose are one thing to do.
-        const goesOn = last?.action === 'mark' && last.edge === move.edge && move.for === marking?.for;
-        const read: Reading[] = [
-          { at: move.at, on: 'ruler', what: `from the left end of edge ${move.edge}` },
-          ...(here.deep ? [{ at: here.deep, on: 'ruler', what: 'up from the edge' } as const] : []),
-        ];
-        const before = goesOn ? marking! : { made: 0, at: [], readings: [] };
-        // Where one notch ends and the next begins there is one mark.
-        const there = before.at.some(
-          ({ at, deep }) => nearly(at, here.at, TOLERANCE.drawn) && nearly(deep ?? 0, here.deep ?? 0, TOLERANCE.drawn),
-        );
-        marking = {
-          for: move.for,
-          made: before.made + 1,
-          at: there ? before.at : [...before.at, here],
-          readings: there ? before.readings : [...before.readings, ...read],
-        };
-        const places = marking.at.map(({ at, deep }) => (deep ? `${say(at)}, ${say(deep)} up from the edge` : say(at)));
-        const onEdge = marking.at.every(({ deep }) => deep === null);
-        const text = `With edge ${move.edge} near you, mark ${onEdge ? `${listed(places)} from its left end` : `from its left end ${places.join('; ')}`}${MARK_FOR[move.for]}.`;
-        if (goesOn) steps.pop();
-        const { readings } = marking;
-        return push({ action: 'mark', edge: move.edge, at: goesOn ? last.at! : move.at, text, readings }, marking.made);
+        // Marks on one edge are one thing to do: told with the last of them.
+        const here = (other: Move | undefined): other is MarkMove => other?.do === 'mark' && other.edge === move.edge;
+        if (here(programme.moves[i + 1])) return;
+        return push(...marking(runUpTo(i, here), say));
       }
       case 'join':
         return push({
@@ -175,14 +232,31 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
           text: `Cut out the small corner between the marks at ${say(move.from)} and ${say(move.to)} on edge ${move.edge}, in to where the scores cross.`,
           caution: CAUTION.scissors,
         });
-      case 'cut':
-        return push({
-          action: 'trim',
-          edge: move.path[0]!.edge,
-          at: move.path[0]!.at,
-          text: `Cut ${move.kept ? '' : 'off '}the ${move.what}: ${move.path.map((spot, j) => `${j === 0 ? 'from' : 'to'} ${spotWords(spot, numbers, say)}`).join(', ')}.`,
-          caution: move.path.length > 2 ? CAUTION.scissors : CAUTION.blade,
-        });
+      case 'cut': {
+        // Waste that comes off alike is one thing to do: told with the last of it.
+        const alike = (other: Move | undefined): other is CutMove =>
+          other?.do === 'cut' &&
+          isWaste(other) &&
+          isWaste(move) &&
+          wayOf(other) !== null &&
+          wayOf(other) === wayOf(move);
+        if (alike(programme.moves[i + 1])) return;
+        const cuts = isWaste(move) && wayOf(move) !== null ? runUpTo(i, alike) : [move];
+        const [{ path }] = cuts as readonly [CutMove, ...CutMove[]];
+        return push(
+          {
+            action: 'trim',
+            edge: path[0]!.edge,
+            at: path[0]!.at,
+            text:
+              cuts.length > 1
+                ? wastesOff(cuts)
+                : `Cut ${move.kept ? '' : 'off '}the ${move.what}: ${path.map((spot, j) => `${j === 0 ? 'from' : 'to'} ${spotWords(spot, numbers, say)}`).join(', ')}.`,
+            caution: path.length > 2 ? CAUTION.scissors : CAUTION.blade,
+          },
+          cuts.length,
+        );
+      }
       case 'slit':
         return push({
           action: 'cut',
@@ -215,14 +289,26 @@ export function toolSteps({ piece, programme }: MadePiece, made: Made, say: Say)
           text: `Punch the finger notch in the ${move.what}: a ${say(move.diameter)} punch, two fifths of it over the edge’s middle, one layer at a time.`,
           caution: CAUTION.punch,
         });
-      case 'hole':
-        return push({
-          action: 'punch',
-          edge: move.at.edge,
-          at: move.at.at,
-          text: `Punch a ${say(move.diameter)} hole in the ${move.what}, at the mark ${say(move.at.deep)} up from edge ${move.at.edge}.`,
-          caution: CAUTION.punch,
-        });
+      case 'hole': {
+        // Holes of one size are punched one after the other: told with the last of them.
+        const same = (other: Move | undefined): other is HoleMove =>
+          other?.do === 'hole' && nearly(other.diameter, move.diameter, TOLERANCE.drawn);
+        if (same(programme.moves[i + 1])) return;
+        const holes = runUpTo(i, same);
+        return push(
+          {
+            action: 'punch',
+            edge: move.at.edge,
+            at: move.at.at,
+            text:
+              holes.length > 1
+                ? `Punch ${holes.length} holes, ${say(move.diameter)} across, one at each mark.`
+                : `Punch a ${say(move.diameter)} hole in the ${move.what}, at the mark ${say(move.at.deep)} up from edge ${move.at.edge}.`,
+            caution: CAUTION.punch,
+          },
+          holes.length,
+        );
+      }
     }
   });
   return steps;

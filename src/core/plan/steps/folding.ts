@@ -1,13 +1,47 @@
 import type { Say } from '../../length';
 import type { FlatWork, Stage, StandingStage } from '../../fold';
-import { glueIds, keepDry, type GlueAdvice } from '../work/glue';
+import { CONTENTS, glueAreas, glueIds, keepDry, type GlueAdvice } from '../work/glue';
 import type { ScoreNumber } from '../work/numbers';
 import { panelName, pieceOf, type Made } from '../plan';
 import { adhesiveSentence, CAUTION } from '../words';
 import { listed } from '../../text';
-import type { Draft } from './step';
+import type { Draft, StepPicture } from './step';
 
-/** One step of the assembly: its glue, the fold or the laying, the notch punched late, the contents. */
+/** True for a fold that is nothing but a fold: several of one piece are told together. */
+export const isPlain = ({ step, joints }: Stage, made: Made): boolean =>
+  step.kind === 'fold' &&
+  !step.closes &&
+  !step.under &&
+  joints.length === 0 &&
+  !made.built.cavities.some(({ insertAfter }) => insertAfter === step.id);
+
+/** The piece a step of the assembly is about. */
+export const pieceAt = ({ step, moving }: Stage, { built }: Pick<Made, 'built'>): string =>
+  pieceOf(built, step.kind === 'fold' ? moving[0]! : step.panel).name;
+
+/** Plain folds of one piece, one after the other. */
+export function foldsTogether(
+  stages: readonly Stage[],
+  last: number,
+  made: Made,
+  numbers: ReadonlyMap<string, ScoreNumber>,
+): Draft {
+  const [first] = stages;
+  const scores = stages.flatMap(({ step }) => (step.kind === 'fold' ? step.hinges : []));
+  const said = stages.map(({ step }) => `${step.name}${scoreWords(step, numbers)}`);
+  const [lead, ...others] = said as [string, ...string[]];
+  const all = others.every((one) => one.startsWith('Fold ')) ? [lead, ...others.map((one) => one.slice(5))] : said;
+  return {
+    piece: pieceAt(first!, made),
+    action: 'fold',
+    score: scores[0]!,
+    scores,
+    text: `${listed(all)}; crease each with a folder.`,
+    picture: { kind: 'folded', stage: last, since: last - stages.length + 1 },
+  };
+}
+
+/** One step of the assembly: its glue, the fold or the laying, the notch punched late. */
 export function assemblySteps(
   stage: Stage,
   i: number,
@@ -22,7 +56,7 @@ export function assemblySteps(
   const name = (id: string): string => panelName(built, id);
   const steps: Draft[] = [];
   const glue = glueIds(made).get(step.id);
-  const piece = pieceOf(built, step.kind === 'fold' ? stage.moving[0]! : step.panel).name;
+  const piece = pieceAt(stage, made);
   const glued = [...new Set(stage.joints.map((joint) => name(joint.panel)))];
   const onto = [...new Set(stage.joints.map((joint) => name(joint.onto)))];
   if (glue && !step.closes)
@@ -41,9 +75,10 @@ export function assemblySteps(
     ...(step.kind === 'fold' ? { score: step.hinges[0]! } : {}),
     ...(step.kind === 'fold' && step.under ? { layer: step.under } : {}),
     ...(step.closes && glue ? { glue } : {}),
+    ...(!step.closes && glue ? { joins: glue } : {}),
     text: step.closes
       ? `${step.name}${on}.${glue ? ' To seal it, gum only where it lies on the paper below.' : ''}`
-      : `${step.name}${on}${step.kind === 'fold' ? ', crease with a folder' : ''}${glue ? ' and hold until the glue grips' : ''}.`,
+      : `${step.name}${on}${step.kind === 'fold' ? ', crease with a folder' : ''}.`,
     picture: { kind: 'folded', stage: i },
   });
   for (const feature of built.features)
@@ -55,22 +90,56 @@ export function assemblySteps(
         caution: CAUTION.punch,
         picture: { kind: 'folded', stage: i },
       });
-  const [cavity] = built.cavities;
-  if (cavity?.insertAfter === step.id)
-    steps.push({
-      piece: pieceOf(built, cavity.floor).name,
-      action: 'insert',
-      ...(cavity.kind === 'box'
-        ? { text: 'Lay the contents on it.', picture: { kind: 'folded', stage: i } }
-        : {
-            text: cavity.through ? 'Slide it over what it holds.' : 'Slide the contents in.',
-            picture: { kind: 'folded', stage: i, inserting: true },
-          }),
-    });
   return steps;
 }
 
-/** One step in space: its glue, the walls raised or the piece set down, the contents. */
+/** The contents go in: laid on the flat sheet, slid or put into what is folded by then. */
+export function contentsSteps(made: Made, advice: GlueAdvice | undefined, say: Say): Draft[] {
+  const { built, folded } = made;
+  const cavity = built.cavities[0]!;
+  const piece = pieceOf(built, cavity.floor).name;
+  const flat = folded.stages.findIndex(({ step }) => step.id === cavity.insertAfter);
+  const standing = folded.standing?.stages.findIndex(({ step }) => step.id === cavity.insertAfter) ?? -1;
+  const glue = glueIds(made).get(CONTENTS);
+  const box = cavity.kind === 'box';
+  const picture: StepPicture =
+    standing >= 0
+      ? { kind: 'standing', stage: standing, inserting: true }
+      : flat >= 0
+        ? { kind: 'folded', stage: flat, ...(box ? {} : { inserting: true }) }
+        : { kind: 'standing', stage: 0, before: true, inserting: true };
+  const plain = cavity.through
+    ? 'Slide it over what it holds.'
+    : !box || cavity.from === 'end'
+      ? 'Slide the contents in.'
+      : standing >= 0
+        ? 'Put the contents in.'
+        : 'Lay the contents on it.';
+  return [
+    ...(glue
+      ? [
+          {
+            piece,
+            action: 'glue',
+            glue,
+            text: `Glue the inside of the ${panelName(built, cavity.floor)} where the ${cavity.id} will lie.${advice ? ` ${adhesiveSentence(advice, say)}` : ''}`.trimEnd(),
+            ...(advice?.chosen === 'hot-glue' ? { caution: CAUTION.hotGlue } : {}),
+            picture: { kind: 'standing', stage: 0, before: true, glue },
+          } as const,
+        ]
+      : []),
+    {
+      piece,
+      action: 'insert',
+      text: cavity.put ?? plain,
+      ...(glue && { joins: glue }),
+      ...(cavity.food && { caution: CAUTION.food }),
+      picture,
+    },
+  ];
+}
+
+/** One step in space: its glue, the walls raised or the piece set down. */
 export function standingSteps(
   stage: StandingStage,
   i: number,
@@ -81,19 +150,21 @@ export function standingSteps(
 ): Draft[] {
   const { step } = stage;
   const { built } = made;
-  const name = (id: string): string => panelName(built, id);
+  const [cavity] = built.cavities;
+  const name = (id: string): string => (id === CONTENTS && cavity ? cavity.id : panelName(built, id));
   const steps: Draft[] = [];
   const glue = glueIds(made).get(step.id);
+  const here = glueAreas(made).flatMap(({ id, joint }) => (id === glue ? [joint] : []));
   const hinges = step.kind === 'raise' ? step.turns.flatMap((turn) => turn.hinges) : [];
   const lead = step.kind === 'raise' ? stage.before.hinges.find(({ id }) => id === hinges[0])!.between[1] : step.panel;
   const piece = pieceOf(built, lead).name;
   if (glue) {
-    const parts = [...new Set(stage.joints.map((joint) => joint.panel))];
+    const parts = [...new Set(here.map((joint) => joint.panel))];
     const glued = [...new Set(parts.map(name))];
     // Several of one name: each of them.
     const the = glued.length < parts.length ? 'each ' : 'the ';
-    const onto = [...new Set(stage.joints.map((joint) => name(joint.onto)))];
-    const sides = new Set(stage.joints.map(({ side }) => side));
+    const onto = [...new Set(here.map((joint) => name(joint.onto)))];
+    const sides = new Set(here.map(({ side }) => side));
     steps.push({
       piece,
       action: 'glue',
@@ -108,21 +179,10 @@ export function standingSteps(
     piece,
     action: step.closes ? 'close' : 'fold',
     ...(hinges[0] ? { score: hinges[0] } : {}),
-    text: `${step.name}${onScores(hinges, numbers)}${square && !step.closes ? ', square' : ''}${glue ? ' and hold until the glue grips' : ''}.`,
+    text: `${step.name}${onScores(hinges, numbers)}${square && !step.closes ? ', square' : ''}.`,
+    ...(glue && { joins: glue }),
     picture: { kind: 'standing', stage: i },
   });
-  const [cavity] = built.cavities;
-  if (cavity?.insertAfter === step.id)
-    steps.push({
-      piece: pieceOf(built, cavity.floor).name,
-      action: 'insert',
-      text: cavity.through
-        ? 'Slide it over what it holds.'
-        : cavity.kind === 'box' && cavity.from === 'end'
-          ? 'Slide the contents in.'
-          : 'Put the contents in.',
-      picture: { kind: 'standing', stage: i, inserting: true },
-    });
   return steps;
 }
 

@@ -1,4 +1,5 @@
 import { TOLERANCE } from '../../geometry';
+import type { Mm } from '../../length';
 import { paperOf, type Design } from '../design/design';
 import type { Adhesive } from '../design/extras';
 import { longestCut } from '../work/longest-cut';
@@ -55,30 +56,78 @@ function howOf(step: Step, design: Design, glue: ReadonlyMap<string, Adhesive>):
           ? 'Three or four light passes; one hard pass cuts stiff paper.'
           : 'Two or three light passes, never so hard that it cuts.';
     case 'fold':
+    case 'close': {
+      const joining = step.joins ? JOIN[glue.get(step.joins) ?? adhesive.all] : '';
       // A piece laid down or a lid set on is part of the assembly, but nothing of it is creased.
-      if (!step.score) return '';
-      return step.picture.kind === 'standing'
-        ? 'Fold it right over once, let it come back and leave the crease soft: a burnished corner does not stand.'
-        : caliper >= STIFF
-          ? 'Slowly, along the score; burnish through scrap paper, or the fold shines and cracks.'
-          : 'Along the score, without forcing it; burnish through scrap paper so that it does not shine.';
-    case 'glue': {
-      if (!step.glue) return '';
-      const own = glue.get(step.glue) ?? adhesive.all;
-      return {
-        'wet-glue':
-          'Thin, and out to the rim. Then wait: ten minutes under a book, or as the bottle says, before it is folded on.',
-        tape: 'It holds at once: line up one end, then lay the rest down.',
-        'tape-runner': 'It holds at once: line up one end, then lay the rest down.',
-        'hot-glue': 'It sets while you look: put it together within ten seconds and hold it for thirty.',
-        'hook-dot': 'Press for half a minute; it holds best after a day.',
-      }[own];
+      if (!step.score || (step.action === 'close' && step.picture.kind !== 'standing')) return joining;
+      return [creased(step, caliper), joining].filter(Boolean).join(' ');
     }
+    case 'glue':
+      return step.glue ? APPLY[glue.get(step.glue) ?? adhesive.all] : `${APPLY[adhesive.all]} ${JOIN[adhesive.all]}`;
     case 'insert':
-      return 'Only once the glue is dry, or it takes hold of what goes in.';
+      return step.joins ? JOIN[glue.get(step.joins) ?? adhesive.all] : '';
     case 'trim':
       return 'Cut on the line, and stop where the lines meet.';
     default:
       return '';
   }
+}
+
+const creased = ({ picture }: Step, caliper: Mm): string =>
+  picture.kind === 'standing'
+    ? 'Fold it right over once, let it come back and leave the crease soft: a burnished corner does not stand.'
+    : caliper >= STIFF
+      ? 'Slowly, along the score; burnish through scrap paper, or the fold shines and cracks.'
+      : 'Along the score, without forcing it; burnish through scrap paper so that it does not shine.';
+
+/** How each adhesive is put on. Common practice, no source. */
+const APPLY: Readonly<Record<Adhesive, string>> = {
+  'wet-glue': 'Thin, and out to the rim; join it while it is wet.',
+  tape: 'Rub it down, and peel its backing off only when you join it.',
+  'tape-runner': 'One pass along each strip, lifted off at its end.',
+  'hot-glue': 'A thin bead, and no more than you can join within ten seconds.',
+  'hook-dot': 'Both halves together: stick one on, and bare the other only when you join it.',
+};
+/** How what is glued is brought together, and how long it can be shifted. Common practice, no source. */
+const JOIN: Readonly<Record<Adhesive, string>> = {
+  'wet-glue': 'You can shift it for about a minute; then press it from the middle out and hold until it grips.',
+  tape: 'It holds at once and cannot be shifted: line up one end, then lay the rest down.',
+  'tape-runner': 'It holds at once and cannot be shifted: line up one end, then lay the rest down.',
+  'hot-glue': 'Within ten seconds, and hold it for thirty: then it is set.',
+  'hook-dot': 'Press for half a minute; it holds best after a day.',
+};
+/** What has to dry before it is strained; what holds at once does not wait. */
+const WAIT: Partial<Record<Adhesive, string>> = { 'wet-glue': 'for ten minutes, or as the bottle says' };
+
+/** Something pulls at what was glued, or keeps it from drying flat. */
+const strains = (step: Step): boolean =>
+  (step.action === 'insert' && !step.joins) ||
+  (step.action === 'close' && !step.joins) ||
+  (step.action === 'punch' && step.phase === 'fold');
+
+/**
+ * Steps with their waiting: told once for all that dries together, with the last of it that is joined, and before the
+ * first step that strains it.
+ */
+export function withWaits(steps: readonly Step[], holds: (glue: string) => Adhesive): Step[] {
+  const told = [...steps];
+  let last: { readonly at: number; readonly wait: string } | null = null;
+  const tell = (before: string): void => {
+    if (!last) return;
+    const step = told[last.at]!;
+    // What stands cannot lie under a book.
+    const where = step.picture.kind === 'standing' ? 'dry' : 'dry under a book';
+    told[last.at] = {
+      ...step,
+      how: [step.how, `Then let it ${where} ${last.wait}, before ${before}.`].filter(Boolean).join(' '),
+    };
+    last = null;
+  };
+  steps.forEach((step, at) => {
+    if (strains(step)) tell('the next step');
+    const wait = step.joins ? WAIT[holds(step.joins)] : undefined;
+    if (wait) last = { at, wait };
+  });
+  tell('it is used');
+  return told;
 }

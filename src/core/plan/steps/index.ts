@@ -1,13 +1,14 @@
 /** Steps: `stepsOf(plan, say)` tells the whole make in order, each step with its picture and its caution. */
+import type { Stage } from '../../fold';
 import type { Say } from '../../length';
-import { pieceOf, type Made, type Plan } from '../plan';
-import { glueAdvice, glueIds } from '../work/glue';
+import { type Made, type MadePiece, type Plan } from '../plan';
+import { CONTENTS, glueAdvice, glueIds } from '../work/glue';
 import { allNumbers } from '../work/numbers';
-import { workOf } from '../work/work';
-import { closureStep, companionStep, matStep } from './finishing';
+import { workOf, type Work } from '../work/work';
+import { closureStep, companionStep, discsStep } from './finishing';
 import { cutStep, decorating, toolSteps } from './flat';
-import { assemblySteps, standingSteps } from './folding';
-import { handled } from './handling';
+import { assemblySteps, contentsSteps, foldsTogether, isPlain, pieceAt, standingSteps } from './folding';
+import { handled, withWaits } from './handling';
 import type { Draft, Step } from './step';
 
 export type { Reading } from '../../tools';
@@ -25,54 +26,68 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
   const holdsWith = new Map(advice.map(({ step, chosen }) => [ids.get(step) ?? '', chosen]));
   const numbers = allNumbers(made);
   const glueFor = (step: string) => advice.find((a) => a.step === step);
-  return workOf(plan)
-    .flatMap((work): (Draft & Pick<Step, 'phase'>)[] => {
-      const told = ((): readonly Draft[] => {
-        switch (work.do) {
-          case 'cut':
-            return [cutStep(work.part.piece, made, say)];
-          case 'flat':
-            return toolSteps(work.part, made, say);
-          case 'decorate':
-            return [decorating(work.what, work.part, made)];
-          case 'fold':
-            return assemblySteps(
-              made.folded.stages[work.stage]!,
-              work.stage,
-              made,
-              numbers,
-              glueFor(work.id),
-              say,
-              late,
-            );
-          case 'raise':
-            return standingSteps(
-              made.folded.standing!.stages[work.stage]!,
-              work.stage,
-              made,
-              numbers,
-              glueFor(work.id),
-              say,
-            );
-          case 'lay-contents':
-            return [layingStep(made)];
-          case 'companion':
-            return [companionStep(work.companion, made, say)];
-          case 'closure':
-            return [closureStep(work.closure, made, say)];
-          case 'glue-mat':
-            return [matStep(made)];
-        }
-      })();
-      return told.map((draft) => ({ ...draft, phase: work.phase }));
+  const told = (work: Work): readonly Draft[] => {
+    switch (work.do) {
+      case 'cut':
+        return [cutStep(work.part.piece, namesOf(work.alike), made, say)];
+      case 'flat':
+        return toolSteps(work.part, namesOf(work.alike), made, say);
+      case 'decorate':
+        return [decorating(work.what, work.part, made)];
+      case 'fix-discs':
+        return [discsStep(made)];
+      case 'fold':
+        return assemblySteps(made.folded.stages[work.stage]!, work.stage, made, numbers, glueFor(work.id), say, late);
+      case 'raise':
+        return standingSteps(
+          made.folded.standing!.stages[work.stage]!,
+          work.stage,
+          made,
+          numbers,
+          glueFor(work.id),
+          say,
+        );
+      case 'contents':
+        return contentsSteps(made, glueFor(CONTENTS), say);
+      case 'companion':
+        return [companionStep(work.companion, made, say)];
+      case 'closure':
+        return [closureStep(work.closure, made, say)];
+    }
+  };
+  const steps = together(workOf(plan), made)
+    .flatMap((run) => {
+      const [first] = run;
+      const drafts = run.length > 1 ? [foldsTogether(stagesOf(run, made), lastOf(run), made, numbers)] : told(first);
+      return drafts.map((draft) => ({ ...draft, phase: first.phase }));
     })
     .map((draft, i) => handled({ id: i + 1, readings: [], ...draft }, design, holdsWith));
+  return withWaits(steps, (glue) => holdsWith.get(glue) ?? design.adhesive.all);
 }
 
-/** A board is laid down before the first wall is raised. */
-const layingStep = ({ built }: Made): Draft => ({
-  piece: pieceOf(built, built.cavities[0]!.floor).name,
-  action: 'insert',
-  text: 'Lay the board on the inside, in the middle of the scores.',
-  picture: { kind: 'standing', stage: 0, before: true, inserting: true },
-});
+type Run = readonly [Work, ...Work[]];
+/** So many folds are told in one step at most. */
+const FOLDS = 4;
+
+/** Plain folds of one piece that follow each other are one thing to do; everything else stands by itself. */
+function together(all: readonly Work[], made: Made): readonly Run[] {
+  const runs: [Work, ...Work[]][] = [];
+  for (const work of all) {
+    const last = runs.at(-1);
+    if (last && last.length < FOLDS && goesOn(last.at(-1)!, work, made)) last.push(work);
+    else runs.push([work]);
+  }
+  return runs;
+}
+
+function goesOn(a: Work, b: Work, made: Made): boolean {
+  if (a.do !== 'fold' || b.do !== 'fold' || b.stage !== a.stage + 1) return false;
+  const [one, next] = [made.folded.stages[a.stage]!, made.folded.stages[b.stage]!];
+  return isPlain(one, made) && isPlain(next, made) && pieceAt(one, made) === pieceAt(next, made);
+}
+
+const lastOf = (run: Run): number => Math.max(...run.map((work) => (work.do === 'fold' ? work.stage : -1)));
+const stagesOf = (run: Run, made: Made): readonly Stage[] =>
+  run.flatMap((work) => (work.do === 'fold' ? [made.folded.stages[work.stage]!] : []));
+
+const namesOf = (parts: readonly MadePiece[]): readonly string[] => parts.map(({ piece }) => piece.name);

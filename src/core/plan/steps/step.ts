@@ -15,12 +15,19 @@ export interface IfRough {
 export interface Step {
   readonly id: number;
   readonly piece: string;
+  /** Other pieces to which the same is done in the same go. */
+  readonly alike?: readonly string[];
   readonly action: Action;
   readonly edge?: Edge;
   readonly at?: Mm;
   readonly turn?: 'cw';
   readonly score?: string;
+  /** All scores of this step, where it makes or folds several. */
+  readonly scores?: readonly string[];
+  /** The glue that is put on, or that holds from this step on. */
   readonly glue?: string;
+  /** The glue that was put on before and now joins. */
+  readonly joins?: string;
   readonly layer?: string;
   readonly text: string;
   /** The hand's part of it: how hard to press, how to crease, how long to wait. */
@@ -47,9 +54,13 @@ export type StepPicture =
   | {
       readonly kind: 'folded';
       readonly stage: number;
+      /** The first stage of several that are folded in this step. */
+      readonly since?: number;
       readonly before?: boolean;
       readonly glue?: string;
       readonly inserting?: boolean;
+      /** Nothing is folded: the finished thing, with what is done to it. */
+      readonly done?: true;
     }
   /** Standing: the thing before or after a stage in space. */
   | {
@@ -58,6 +69,8 @@ export type StepPicture =
       readonly before?: boolean;
       readonly glue?: string;
       readonly inserting?: boolean;
+      /** Nothing is folded: the finished thing, with what is done to it. */
+      readonly done?: true;
     };
 
 /** A step that has no place in the order yet. */

@@ -1,10 +1,11 @@
-import type { Facts } from '../../constructions';
-import { foldedBox, inView } from '../../fold';
+import { claimsOf, type Facts } from '../../constructions';
+import { foldedBox, inView, type Layer, type View } from '../../fold';
 import { inches, mm, type Mm } from '../../length';
-import { TOLERANCE, type Point } from '../../geometry';
+import { apply, contains, fromSegment, invert, TOLERANCE, type Point } from '../../geometry';
+import type { Hole } from '../../pattern';
 import type { Design } from '../design/design';
 import type { Closure } from '../design/extras';
-import { ownPaper, viewOf, type Made } from '../plan';
+import { ownPaper, viewOf, type Made, type MadePiece } from '../plan';
 
 /** A bow takes this much cord beyond once round, a knot this much, mm. Common practice 10 to 12 in, and 4 in. */
 const BOW = inches(11);
@@ -26,25 +27,80 @@ export interface ClosurePlan {
   readonly discs: readonly { readonly at: Point<'folded'>; readonly diameter: Mm }[];
   /** The line a cord or band runs along on the front. */
   readonly line: readonly [Point<'folded'>, Point<'folded'>] | null;
+  /** Set where it goes through holes made for it, and not round. */
+  readonly through?: boolean;
   readonly trouble: Facts['closure']['trouble'];
   /** Least distance between the discs' centres, mm. */
   readonly least: Mm;
 }
 
 /** What goes round a thing that stands; whatever needs a flat front has nothing to hold there. */
-function roundBox(kind: Closure, { finished }: Made): ClosurePlan {
+function roundBox(kind: Closure, { finished, built, pieces }: Folded): ClosurePlan {
   const none = { discs: [], line: null, least: mm(0) } as const;
-  const round = 2 * (finished.width + Math.min(finished.depth, finished.height));
+  // Where a hole is made for it the tie goes through: it holds the tips together and is not taken round.
+  const holed = pieces.some(({ piece }) => piece.holes.length > 0);
+  const through = holed && claimsOf(built.claims, 'tie').some(({ needs }) => needs > 0) && kind !== 'band';
+  const round = through ? 0 : 2 * (finished.width + Math.min(finished.depth, finished.height));
   const more: Partial<Record<Closure, number>> = { cord: KNOT, bow: BOW, ribbon: BOW, band: inches(1 / 2) };
   const extra = more[kind];
   return extra === undefined
     ? { kind, length: mm(0), ...none, trouble: 'nothing_to_hold' }
-    : { kind, length: mm(round + extra), ...none, trouble: null };
+    : { kind, length: mm(round + extra), ...none, trouble: null, through };
+}
+
+/** What a closure is placed on. */
+type Folded = Pick<Made, 'built' | 'folded' | 'finished'> & { readonly pieces: readonly Pick<MadePiece, 'piece'>[] };
+
+/** Holes for the fixings of discs, mm across. From memory. */
+const FIXING = inches(1 / 8);
+/** Paper to keep round them, mm. Common practice 1/8 in. */
+const BESIDE = inches(1 / 8);
+
+/**
+ * The holes that discs are fixed through, by panel: one in the flap and one in what it meets, each in the outermost
+ * paper there alone, so that they are punched while the sheet is flat.
+ */
+export function discHoles(made: Folded, design: Pick<Design, 'closure' | 'thickness'>): readonly Hole[] {
+  const plan = closurePlan(made, design);
+  if (plan?.kind !== 'buttons' || plan.trouble) return [];
+  const { view, layers } = seenFromFlap(made);
+  return plan.discs.flatMap(({ at }, i): Hole[] => {
+    const p = outOf(view, at);
+    const layer = layers.find(({ polygon }) => contains(polygon, p));
+    return layer
+      ? [{ id: `disc-${i + 1}`, panel: layer.panel, centre: apply<'sheet'>(invert(layer.map), p), diameter: FIXING }]
+      : [];
+  });
+}
+
+/** The finished pile with its layers from the flap's side in. */
+function seenFromFlap({ built, folded }: Folded): { readonly view: View; readonly layers: readonly Layer[] } {
+  const closing = folded.stages.find(({ step }) => step.closes);
+  const stack = ownPaper(folded.finished, built);
+  const flap = stack.layers.findIndex(({ panel }) => closing?.moving.includes(panel));
+  const layers = flap * 2 >= stack.layers.length ? [...stack.layers].reverse() : stack.layers;
+  return { view: viewOf(built, stack), layers };
+}
+
+const outOf = ({ origin, across, up }: View, { x, y }: Point<'folded'>): Point<'folded'> => ({
+  x: origin.x + across.x * x + up.x * y,
+  y: origin.y + across.y * x + up.y * y,
+});
+
+/** True where the outermost paper goes on round a fixing: not at a seam, a fold or a rim. */
+function holdsFixing(made: Folded, at: Point<'folded'>): boolean {
+  const { view, layers } = seenFromFlap(made);
+  const p = outOf(view, at);
+  const polygon = layers.find((layer) => contains(layer.polygon, p))?.polygon ?? [];
+  return (
+    polygon.length > 0 &&
+    polygon.every((from, i) => fromSegment({ from, to: polygon[(i + 1) % polygon.length]! }, p) > FIXING / 2 + BESIDE)
+  );
 }
 
 /** Places a closure on the finished thing; null when there is none. */
 export function closurePlan(
-  made: Made,
+  made: Folded,
   { closure, thickness }: Pick<Design, 'closure' | 'thickness'>,
 ): ClosurePlan | null {
   const { kind, disc } = closure;
@@ -109,10 +165,14 @@ export function closurePlan(
     case 'buttons': {
       const least = mm(disc + CORD);
       const from = edge ?? y;
-      const discs = [
-        at(x, from - disc / 2 - CORD),
-        at(x, Math.min(from - disc / 2 - CORD + Math.max(least, disc * 1.6), box.maxY - disc / 2)),
+      const rows = [
+        from - disc / 2 - CORD,
+        Math.min(from - disc / 2 - CORD + Math.max(least, disc * 1.6), box.maxY - disc / 2),
       ];
+      // In the middle, or beside it where a seam runs down the middle.
+      const beside = [0, 1, -1, 2, -2].map((steps) => x + steps * (FIXING + BESIDE));
+      const place = beside.find((px) => rows.every((py) => holdsFixing(made, at(px, py)))) ?? x;
+      const discs = rows.map((py) => at(place, py)) as [Point<'folded'>, Point<'folded'>];
       const apart = discs[1]!.y - discs[0]!.y;
       return {
         kind,

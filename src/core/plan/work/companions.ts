@@ -22,6 +22,8 @@ export interface Companion extends Size {
   /** What else it takes: ribbon, mm. */
   readonly ribbon: Mm;
   readonly note: 'pull' | 'border' | 'tie' | 'offcut' | 'wrap' | 'template' | 'clip';
+  /** Where it goes, and so when. */
+  readonly goes: 'before the holes' | 'before the contents' | 'with the contents' | 'on the front' | 'beside';
 }
 
 /** An insert is smaller than the inside by this, mm. Common practice 1/16 to 1/8 in. */
@@ -31,9 +33,12 @@ const SWEET = { length: 30, round: 45 };
 /** A jumbo paper clip, mm. From memory. */
 const CLIP = { width: 10, length: 50 };
 
+/** What companions are sized from. */
+type Sized = Pick<Made, 'inside' | 'finished' | 'built' | 'pieces'>;
+
 /** The companions a design asks for, sized from what was folded. Those that would come out too small are left out. */
 export function companionsOf(
-  made: Made,
+  made: Sized,
   { companions, graduation }: Pick<Design, 'companions' | 'graduation'>,
 ): readonly Companion[] {
   const mark = (value: number): Mm => roundTo(mm(value), graduation, 'down');
@@ -50,6 +55,7 @@ export function companionsOf(
       // Round the far end of the insert and up past the mouth to hold.
       ribbon: mm(Math.ceil(2 * seat.height + 60)),
       note: 'pull',
+      goes: 'before the contents',
     }),
     mat: () => ({
       ...plain,
@@ -58,6 +64,7 @@ export function companionsOf(
       width: mark(finished.width - 2 * SLIDES),
       height: mark(finished.height - 2 * SLIDES),
       note: 'border',
+      goes: 'on the front',
     }),
     tag: () => {
       const [width, height] = [
@@ -73,6 +80,7 @@ export function companionsOf(
         holes: [{ x: mm(width / 2), y: mm(height - inches(3 / 8)), diameter: inches(3 / 16) }],
         ribbon: inches(8),
         note: 'tie',
+        goes: 'beside',
       };
     },
     note: () => {
@@ -85,6 +93,7 @@ export function companionsOf(
         height: mm(2 * half),
         scores: [half],
         note: 'offcut',
+        goes: 'with the contents',
       };
     },
     'sweet-wrap': () => ({
@@ -94,6 +103,7 @@ export function companionsOf(
       width: mark(SWEET.length),
       height: mark(SWEET.round + inches(1 / 2)),
       note: 'wrap',
+      goes: 'with the contents',
     }),
     'hole-template': () => {
       const part = made.pieces.find(({ piece }) => piece.holes.length > 0)?.piece;
@@ -105,6 +115,7 @@ export function companionsOf(
         height: mark(part?.blank.height ?? 0),
         holes: (part?.holes ?? []).map(({ centre, diameter }) => ({ x: mm(centre.x), y: mm(centre.y), diameter })),
         note: 'template',
+        goes: 'before the holes',
       };
     },
     'clip-cover': () => ({
@@ -115,6 +126,7 @@ export function companionsOf(
       height: mark(2 * (CLIP.length / 2 + SLIDES)),
       scores: [mark(CLIP.length / 2 + SLIDES)],
       note: 'clip',
+      goes: 'beside',
     }),
   };
   return [...new Set(companions)]

@@ -25,18 +25,36 @@ export interface GlueArea {
   readonly side: Side;
 }
 
+/** What paper is glued to when it is glued to what goes in. */
+export const CONTENTS = 'contents';
+
 /** A step at which something is glued, flat or standing, and what else the glued parts meet there. */
 interface Gluing {
-  readonly step: FlatWork | StandingWork;
+  readonly step: Pick<FlatWork | StandingWork, 'id' | 'sticks'>;
   readonly joints: readonly Joint[];
   readonly contacts: readonly Contact[];
 }
 
-const gluing = ({ folded }: { readonly folded: Folded }): readonly Gluing[] =>
-  [
+const gluing = ({ built, folded }: Pick<Made, 'built' | 'folded'>): readonly Gluing[] => {
+  const panels = new Map(built.pieces.flatMap((piece) => piece.panels.map((panel) => [panel.id, panel] as const)));
+  const stuck = (panel: string): Joint => ({
+    id: `stick-${panel}`,
+    panel,
+    onto: CONTENTS,
+    side: 'inside',
+    polygons: [panels.get(panel)!.polygon],
+  });
+  const [cavity] = built.cavities;
+  return [
+    ...(cavity?.kind === 'box' && cavity.glued
+      ? [{ step: { id: CONTENTS, sticks: [cavity.floor] }, joints: [], contacts: [] }]
+      : []),
     ...folded.stages,
     ...(folded.standing?.stages ?? []).map(({ step, joints }) => ({ step, joints, contacts: [] })),
-  ].filter(({ joints }) => joints.length > 0);
+  ]
+    .map((one) => ({ ...one, joints: [...one.joints, ...(one.step.sticks ?? []).map(stuck)] }))
+    .filter(({ joints }) => joints.length > 0);
+};
 
 /** Glue areas are numbered by the step that brings them together: step to `g1`, `g2`. */
 export const glueIds = (made: Made): ReadonlyMap<string, string> =>

@@ -3,7 +3,7 @@ import { isSquare, type Edge, type Piece } from '../../pattern';
 import { scoresRun, simulate, type SheetState } from '../../tools';
 import type { Design } from '../design/design';
 import { scoreNumbers } from './numbers';
-import type { Made } from '../plan';
+import { partNamed, type Made } from '../plan';
 import type { Step } from '../steps';
 import { flatMoves } from '../steps/flat';
 import { listed } from '../../text';
@@ -38,7 +38,7 @@ export function sheetNow(
   wrong: Step,
   say: Say,
 ): SheetNow {
-  const part = made.pieces.find(({ piece }) => piece.name === wrong.piece) ?? made.pieces[0];
+  const part = partNamed(made, wrong.piece);
   const { piece, programme } = part;
   const before = steps.filter(({ id }) => id < wrong.id);
   const flat = wrong.picture.kind === 'flat' && wrong.picture.piece === piece.name ? wrong.picture : null;

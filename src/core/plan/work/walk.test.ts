@@ -112,11 +112,29 @@ describe('what each step brings along', () => {
     expect(how(0.4)).toContain('one hard pass cuts');
   });
 
-  test('how long to wait follows the glue', () => {
-    const how = (all: string) => step(holder({ adhesive: { all } }), 'glue').how;
-    expect(how('wet-glue')).toContain('ten minutes');
-    expect(how('tape')).toContain('holds at once');
-    expect(how('hot-glue')).toContain('hold it for thirty');
+  test('glue, then join, then wait: each adhesive in its own words, the waiting once', () => {
+    const steps = (all: string): Step[] => stepsOf(holder({ adhesive: { all } }), say);
+    const how = (all: string, at: 'glue' | 'joins'): string[] =>
+      steps(all).flatMap((s) => (s[at] ? [s.how ?? ''] : []));
+    expect(how('wet-glue', 'glue')).toEqual(['Thin, and out to the rim; join it while it is wet.']);
+    expect(how('wet-glue', 'joins')[0]).toMatch(
+      /shift it for about a minute.*under a book for ten minutes.*before the next step\.$/,
+    );
+    expect(how('tape', 'glue')[0]).toContain('peel its backing off');
+    expect(how('tape', 'joins')[0]).toContain('cannot be shifted');
+    expect(how('tape-runner', 'glue')[0]).toContain('One pass');
+    expect(how('hot-glue', 'joins')[0]).toContain('hold it for thirty');
+    expect(how('hook-dot', 'joins')[0]).toContain('best after a day');
+    for (const all of ['tape', 'tape-runner', 'hot-glue', 'hook-dot'])
+      expect(steps(all).filter((s) => s.how?.includes('let it dry'))).toEqual([]);
+    // What stands cannot lie under a book.
+    const box = stepsOf(
+      planOf({ version: 1, construction: 'desk-file', contents: { width: '6 in', height: '8 in', thickness: '1 in' } }),
+      say,
+    );
+    const dries = box.filter((s) => s.how?.includes('let it dry'));
+    expect(dries).toHaveLength(1);
+    expect(dries[0]!.how).not.toContain('book');
   });
 
   test('walls are left soft, flat folds are burnished', () => {
@@ -141,7 +159,7 @@ describe('what each step brings along', () => {
     const folds = stepsOf(box, say).filter((s) => s.action === 'fold');
     const laid = folds.filter((s) => !s.score);
     expect(laid.map((s) => s.text).join(' ')).toContain('liner');
-    expect(laid.every((s) => s.how === undefined)).toBe(true);
+    expect(laid.some((s) => s.how?.includes('crease') || s.how?.includes('score'))).toBe(false);
     expect(folds.filter((s) => s.score).every((s) => s.how !== undefined)).toBe(true);
   });
 
@@ -166,7 +184,7 @@ describe('what each step brings along', () => {
         closure: { kind: 'buttons' },
       }),
       say,
-    ).find(({ text }) => text.startsWith('Fix two discs'))!;
+    ).find(({ text }) => text.startsWith('Fix a disc'))!;
     expect(buttons.caution).toMatch(/awl.*hammer.*small children/);
     expect(step(card(), 'turn').caution).toBeUndefined();
   });

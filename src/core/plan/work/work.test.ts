@@ -36,11 +36,19 @@ describe.each(CONSTRUCTIONS.map(({ name }) => [name]))('%s', (construction) => {
       expect(done.has(id)).toBe(false);
       done.add(id);
     }
-    const { pieces, folded } = plan.made!;
+    const { pieces, beside, folded } = plan.made!;
     const stages = [...folded.stages, ...(folded.standing?.stages ?? [])].map(({ step }) => step.id);
     expect(ids(all).filter((id) => stages.includes(id))).toEqual(expect.arrayContaining(stages));
-    for (const kind of ['cut', 'flat'] as const)
-      expect(all.filter((one) => one.do === kind)).toHaveLength(pieces.length);
+    // Everything that is cut has its cut, alone or with what is made alike.
+    const named = (kind: 'cut' | 'flat'): string[] =>
+      all.flatMap((one) => (one.do === kind ? [one.part, ...one.alike].map(({ piece }) => piece.name) : [])).sort();
+    const both = [...pieces, ...beside];
+    expect(named('cut')).toEqual(both.map(({ piece }) => piece.name).sort());
+    expect(named('flat')).toEqual(
+      [...pieces, ...beside.filter(({ programme }) => programme.moves.length > 0)]
+        .map(({ piece }) => piece.name)
+        .sort(),
+    );
     expect(all.filter((one) => one.do === 'decorate')).toHaveLength(pieces.length * plan.design.decorate.length);
   });
 });
@@ -58,9 +66,9 @@ test('all pieces flat before the first fold, or each piece cut and scored before
 test('a ribbon lies under its mat, a cord goes round it, and neither is there before all is folded', () => {
   const last = (kind: string): string[] =>
     ids(work('card-holder', { companions: ['mat'], closure: { kind } })).slice(-3);
-  expect(last('ribbon').indexOf('closure')).toBeLessThan(last('ribbon').indexOf('glue mat'));
-  expect(last('cord').indexOf('closure')).toBeGreaterThan(last('cord').indexOf('glue mat'));
-  expect(last('ribbon')).toContain('companion mat');
+  expect(last('ribbon').indexOf('closure')).toBeLessThan(last('ribbon').indexOf('with mat'));
+  expect(last('cord').indexOf('closure')).toBeGreaterThan(last('cord').indexOf('with mat'));
+  expect(last('ribbon')).toContain('with mat');
 });
 
 test('what cannot close it is no work', () => {
@@ -70,10 +78,12 @@ test('what cannot close it is no work', () => {
 
 test('a board is laid down when its paper is flat, before anything stands', () => {
   const all = work('cover-board');
-  const at = all.findIndex((one) => one.do === 'lay-contents');
+  const at = all.findIndex((one) => one.do === 'contents');
   expect(at).toBeGreaterThan(all.findIndex((one) => one.do === 'flat'));
   expect(all.slice(0, at).some((one) => one.do === 'raise')).toBe(false);
-  expect(work('tray-box').some((one) => one.do === 'lay-contents')).toBe(false);
+  const box = work('tray-box');
+  expect(box.findIndex((one) => one.do === 'contents')).toBe(box.length - 2);
+  expect(box.at(-1)!.id).toBe('lid-on');
 });
 
 test('where one notch ends and the next begins one mark is told, once, and its figure stands once beside the sheet', () => {

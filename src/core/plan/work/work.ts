@@ -1,7 +1,10 @@
+import { reached } from '../../fold';
+import { paperOf, type Design } from '../design/design';
 import type { Decoration } from '../design/extras';
 import { pieceOf, type MadePiece, type Plan } from '../plan';
 import { closurePlan, type ClosurePlan } from './closures';
 import { companionsOf, type Companion } from './companions';
+import { scoreNumbers } from './numbers';
 import { inOrder, type Operation } from './order';
 
 /** Cutting the blanks, working on the flat sheets, folding and gluing. */
@@ -9,19 +12,40 @@ export type Phase = 'cut' | 'flat' | 'fold';
 
 /** One thing that is done on the way, by what it works on. Stages are those of the folding, flat or in space. */
 type Done =
-  | { readonly do: 'cut'; readonly part: MadePiece }
-  /** All moves of the tool on the flat sheet. */
-  | { readonly do: 'flat'; readonly part: MadePiece }
+  | { readonly do: 'cut'; readonly part: MadePiece; readonly alike: readonly MadePiece[] }
+  /** All moves of the tool on the flat sheet, and on those that are made alike. */
+  | { readonly do: 'flat'; readonly part: MadePiece; readonly alike: readonly MadePiece[] }
   | { readonly do: 'decorate'; readonly part: MadePiece; readonly what: Decoration }
+  /** Discs fixed to the flat sheet, for a cord to wind round. */
+  | { readonly do: 'fix-discs' }
   | { readonly do: 'fold'; readonly stage: number }
   | { readonly do: 'raise'; readonly stage: number }
-  /** What is laid down before the first wall stands. */
-  | { readonly do: 'lay-contents' }
+  /** What goes in is laid down before the first wall stands, or put in once there is room for it. */
+  | { readonly do: 'contents' }
+  /** A companion, cut and scored by now, goes where it belongs. */
   | { readonly do: 'companion'; readonly companion: Companion }
-  | { readonly do: 'closure'; readonly closure: ClosurePlan }
-  | { readonly do: 'glue-mat' };
+  | { readonly do: 'closure'; readonly closure: ClosurePlan };
 
 export type Work = Operation & { readonly phase: Phase } & Done;
+
+/** True where two pieces are cut to one size and everything done to them flat is the same, names and all. */
+function isAlike(a: MadePiece, b: MadePiece, design: Design): boolean {
+  const moves = ({ programme }: MadePiece): string => {
+    const numbers = scoreNumbers(programme);
+    return JSON.stringify(programme.moves, (key, value: unknown) =>
+      (key === 'score' || key === 'slit') && typeof value === 'string'
+        ? (numbers.get(value) ?? '')
+        : key === 'also' || key === 'scores'
+          ? (value as readonly string[]).map((id) => numbers.get(id))
+          : typeof value === 'number'
+            ? Math.round(value * 1000)
+            : value,
+    );
+  };
+  const sheet = ({ piece: { name, blank, quantity } }: MadePiece): string =>
+    JSON.stringify([blank.width.toFixed(3), blank.height.toFixed(3), quantity, paperOf(design, name)]);
+  return sheet(a) === sheet(b) && moves(a) === moves(b);
+}
 
 /**
  * Everything a make takes, in an order that can be followed: each operation names what must come before it. A piece is
@@ -33,47 +57,111 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   const byPiece = design.order === 'by-piece';
   const { stages } = made.folded;
   const raised = made.folded.standing?.stages ?? [];
+  // Pieces made alike are cut and worked on together, with the tool set once; each is named by the first of them.
+  const leads = new Map<MadePiece, MadePiece>();
+  for (const part of made.pieces)
+    leads.set(part, (byPiece ? undefined : [...leads.keys()].find((other) => isAlike(other, part, design))) ?? part);
+  const leadOf = (name: string): string => leads.get(made.pieces.find(({ piece }) => piece.name === name)!)!.piece.name;
   const work: Work[] = made.pieces.flatMap((part, i): Work[] => {
     const { name } = part.piece;
     const rank = byPiece ? 2 * i + 1 : 1 + i;
+    const alike = made.pieces.filter((other) => other !== part && leads.get(other) === part);
+    const own: Work[] =
+      leads.get(part) === part
+        ? [
+            { do: 'cut', part, alike, id: `cut ${name}`, phase: 'cut', after: [], rank: byPiece ? 2 * i : 0 },
+            { do: 'flat', part, alike, id: `flat ${name}`, phase: 'flat', after: [`cut ${name}`], rank },
+          ]
+        : [];
     return [
-      { do: 'cut', part, id: `cut ${name}`, phase: 'cut', after: [], rank: byPiece ? 2 * i : 0 },
-      { do: 'flat', part, id: `flat ${name}`, phase: 'flat', after: [`cut ${name}`], rank },
+      ...own,
       // Looks come while the piece is flat and cut out: neither inks nor dies reach a folded edge.
       ...design.decorate.map((what): Work => {
-        return { do: 'decorate', part, what, id: `${what} ${name}`, phase: 'flat', after: [`flat ${name}`], rank };
+        return {
+          do: 'decorate',
+          part,
+          what,
+          id: `${what} ${name}`,
+          phase: 'flat',
+          after: [`flat ${leadOf(name)}`],
+          rank,
+        };
       }),
     ];
   });
+  // What goes with it is cut and scored with the rest.
+  const companions = companionsOf(made, design);
+  const beside = made.beside.map(({ piece }) => piece.name);
+  made.beside.forEach((part, i) => {
+    const { name } = part.piece;
+    const rank = byPiece ? 2 * (made.pieces.length + i) : 0;
+    work.push({ do: 'cut', part, alike: [], id: `cut ${name}`, phase: 'cut', after: [], rank });
+    if (part.programme.moves.length > 0)
+      work.push({
+        do: 'flat',
+        part,
+        alike: [],
+        id: `flat ${name}`,
+        phase: 'flat',
+        after: [`cut ${name}`],
+        rank: byPiece ? rank + 1 : made.pieces.length + 1 + i,
+      });
+  });
+  /** Everything that is done to a piece while it is flat. */
+  const flatOf = (name: string): string[] => [
+    `flat ${leadOf(name)}`,
+    ...design.decorate.map((what) => `${what} ${name}`),
+  ];
+  const closure = closurePlan(made, design);
+  const closes = closure !== null && closure.trouble === null;
+  const floor = 2 * (made.pieces.length + made.beside.length) + 1;
+  // Discs are fixed while both sides of their paper can be reached.
+  const discs = closes && closure.kind === 'buttons';
+  const holed = made.pieces.filter(({ piece }) => piece.holes.length > 0).map(({ piece }) => piece.name);
+  if (discs)
+    work.push({ do: 'fix-discs', id: 'discs', phase: 'flat', after: holed.flatMap(flatOf), rank: floor - 0.5 });
   const own = new Set(made.pieces.map(({ piece }) => piece.name));
   /** What was done before a piece was bought is behind already. */
   const toCome = new Set([...stages, ...raised].map(({ step }) => step.id));
+  const [cavity] = made.built.cavities;
+  const seat = cavity && pieceOf(made.built, cavity.floor).name;
+  const inserted = cavity ? [...stages, ...raised].findIndex(({ step }) => step.id === cavity.insertAfter) : -1;
+  /** True once contents could go in: what is then done to the pile that holds them waits for them. */
+  const after = (at: number): boolean =>
+    cavity !== undefined && at > inserted && (inserted >= 0 || cavity.insertAfter === 'flat');
+  let needed = Infinity;
   // A pile waits for the flat work of its pieces, and for the step that worked on it last.
   const lastOn = new Map<string, string>();
-  const floor = made.pieces.length * 2 + 1;
   stages.forEach(({ step, stack }, i) => {
     const pieces = [...new Set(stack.layers.map(({ piece }) => piece))];
-    const after = pieces.flatMap((name) => [
+    const flat = pieces.flatMap((name) => [
       // What is bought, or there already, is not cut or scored; it waits for what was done to it all the same.
-      ...(own.has(name) ? [`flat ${name}`, ...design.decorate.map((what) => `${what} ${name}`)] : []),
+      ...(own.has(name) ? [...flatOf(name), ...(discs && holed.includes(name) ? ['discs'] : [])] : []),
       ...(lastOn.has(name) ? [lastOn.get(name)!] : []),
     ]);
+    const waits = after(i) && pieces.includes(seat!);
+    if (waits) needed = Math.min(needed, floor + i);
     work.push({
       do: 'fold',
       stage: i,
       id: step.id,
       phase: 'fold',
-      after: [...new Set([...after, ...(step.after ?? []).filter((id) => toCome.has(id))])],
+      after: [
+        ...new Set([...flat, ...(step.after ?? []).filter((id) => toCome.has(id)), ...(waits ? ['contents'] : [])]),
+      ],
       rank: floor + i,
     });
     for (const name of pieces) lastOn.set(name, step.id);
   });
   const risen = floor + stages.length;
-  const [cavity] = made.built.cavities;
-  const layFirst = cavity?.insertAfter === 'flat';
-  raised.forEach(({ step, motions }, i) => {
+  raised.forEach(({ step, motions, before }, i) => {
     const moved = new Set(motions.flatMap(({ moving }) => [...moving]));
     const pieces = made.pieces.filter(({ piece }) => piece.panels.some(({ id }) => moved.has(id)));
+    const pile = cavity ? reached(before, [cavity.floor]) : new Set<string>();
+    const waits =
+      after(stages.length + i) &&
+      ([...moved].some((id) => pile.has(id)) || (step.kind === 'set' && pile.has(step.onto)));
+    if (waits) needed = Math.min(needed, risen + i);
     work.push({
       do: 'raise',
       stage: i,
@@ -81,42 +169,61 @@ export function workOf({ made, design }: Plan): readonly Work[] {
       phase: 'fold',
       // In space one thing is done after the other, once all the flat work on what moves is done.
       after: [
-        ...pieces.map(({ piece }) => `flat ${piece.name}`),
+        ...pieces.flatMap(({ piece }) => flatOf(piece.name)),
         ...stages.map((stage) => stage.step.id),
         ...(i > 0 ? [raised[i - 1]!.step.id] : []),
-        ...(layFirst && i === 0 ? ['lay contents'] : []),
+        ...(waits ? ['contents'] : []),
       ],
-      rank: risen + i + 1,
+      rank: risen + i,
     });
   });
-  if (layFirst) {
-    const { name } = pieceOf(made.built, cavity.floor);
-    work.push({ do: 'lay-contents', id: 'lay contents', phase: 'fold', after: [`flat ${name}`], rank: risen });
-  }
   const finished = [...stages, ...raised].map(({ step }) => step.id);
-  const last = risen + raised.length + 1;
-  const companions = companionsOf(made, design);
-  for (const companion of companions)
+  const last = risen + raised.length;
+  const at = Math.min(needed, last) - 0.5;
+  const before = companions.filter(({ goes }) => goes === 'before the contents').map(({ name }) => `with ${name}`);
+  if (cavity)
+    work.push({
+      do: 'contents',
+      id: 'contents',
+      phase: 'fold',
+      after: [...(inserted >= 0 ? [cavity.insertAfter] : own.has(seat!) ? flatOf(seat!) : []), ...before],
+      rank: at,
+    });
+  // A ribbon under a mat is laid before the mat; everything else closes what is finished.
+  const under = closes && closure.kind === 'ribbon';
+  const mat = companions.some(({ name }) => name === 'mat');
+  for (const companion of companions) {
+    const { name, piece, goes } = companion;
+    const flat = work.some(({ id }) => id === `flat ${piece.name}`) ? `flat ${piece.name}` : `cut ${piece.name}`;
+    const place = {
+      'before the holes': { after: [], rank: 0.5 },
+      'before the contents': { after: inserted >= 0 ? [cavity!.insertAfter] : [], rank: at - 0.25 },
+      'with the contents': { after: cavity ? ['contents'] : [], rank: at + 0.25 },
+      'on the front': { after: [...finished, ...(under ? ['closure'] : [])], rank: last + 2 },
+      beside: { after: [], rank: last + 4 },
+    }[goes];
     work.push({
       do: 'companion',
       companion,
-      id: `companion ${companion.name}`,
-      phase: 'fold',
-      after: [],
-      rank: last + 1,
+      id: `with ${name}`,
+      phase: goes === 'before the holes' ? 'flat' : 'fold',
+      after: [flat, ...place.after],
+      rank: place.rank,
     });
-  const hasMat = companions.some(({ name }) => name === 'mat');
-  const closure = closurePlan(made, design);
-  const closes = closure !== null && closure.trouble === null;
-  // A ribbon under a mat is laid before the mat; everything else closes what is finished.
-  const under = closes && closure.kind === 'ribbon';
+  }
+  // What is beside the contents is in before anything is closed over them; a template is there before the holes.
+  const within = companions.filter(({ goes }) => goes === 'with the contents').map(({ name }) => `with ${name}`);
+  const template = companions.filter(({ goes }) => goes === 'before the holes').map(({ name }) => `with ${name}`);
+  const patched = work.map((one): Work => {
+    if ((one.do === 'fold' || one.do === 'raise') && one.after.includes('contents') && within.length > 0)
+      return { ...one, after: [...one.after, ...within] };
+    if (one.do === 'flat' && holed.includes(one.part.piece.name) && !beside.includes(one.part.piece.name))
+      return { ...one, after: [...one.after, ...template] };
+    return one;
+  });
   if (closes) {
-    const after = under || !hasMat ? finished : [...finished, 'glue mat'];
-    work.push({ do: 'closure', closure, id: 'closure', phase: 'fold', after, rank: last + 3 });
+    const after = [...finished, ...(cavity ? ['contents'] : []), ...(under || !mat ? [] : ['with mat'])];
+    patched.push({ do: 'closure', closure, id: 'closure', phase: 'fold', after, rank: last + 3 });
   }
-  if (hasMat) {
-    const after = [...finished, 'companion mat', ...(under ? ['closure'] : [])];
-    work.push({ do: 'glue-mat', id: 'glue mat', phase: 'fold', after, rank: last + 2 });
-  }
-  return inOrder(work);
+  return inOrder(patched);
 }

@@ -1,0 +1,94 @@
+/**
+ * What a make asks of the hands: steps told, and turns of a sheet among them, for every holder round one card, and for
+ * three that used to take the most. Beside each stands what it took before marks were made edge by edge, scores of one
+ * edge and pieces alike told together; the three must have lost a third.
+ */
+import { CONSTRUCTIONS } from '../src/core/constructions';
+import { planFor, readDesign, sayer, stepsOf, type DesignInput } from '../src/core/plan';
+
+const say = sayer('in', '1/8 in');
+const board = { kind: 'scoring-board' } as const;
+const LOST = 1 / 3;
+
+const heavy: readonly (readonly [string, DesignInput])[] = [
+  [
+    'a folio for a notebook',
+    {
+      version: 1,
+      construction: 'folio',
+      contents: { width: '3 in', height: '5 in', thickness: '1/4 in' },
+      tool: board,
+    },
+  ],
+  [
+    'a box for truffles',
+    {
+      version: 1,
+      construction: 'tray-box',
+      contents: { width: '2 1/2 in', height: '2 1/2 in', thickness: '1 1/4 in' },
+      tool: board,
+    },
+  ],
+  [
+    'an accordion for cards',
+    {
+      version: 1,
+      construction: 'accordion-pocket',
+      contents: { width: '4 1/4 in', height: '5 1/2 in', thickness: '1/2 in' },
+      tool: board,
+    },
+  ],
+];
+const everyday = CONSTRUCTIONS.map(
+  ({ name }) =>
+    [
+      name,
+      { version: 1, construction: name, contents: { width: '3 in', height: '4 in', thickness: '1/8 in' }, tool: board },
+    ] as readonly [string, DesignInput],
+);
+
+/** Steps and turns before, counted by this file on the state of 2026-11-28. */
+const BEFORE: Readonly<Record<string, readonly [number, number]>> = {
+  'a folio for a notebook': [62, 4],
+  'a box for truffles': [40, 4],
+  'an accordion for cards': [35, 4],
+  'diagonal-envelope': [23, 3],
+  'coin-envelope': [36, 3],
+  'seam-envelope': [23, 2],
+  'tab-envelope': [22, 2],
+  'card-holder': [19, 2],
+  'library-pocket': [15, 2],
+  'patch-pocket': [18, 2],
+  packet: [39, 4],
+  'accordion-pocket': [35, 4],
+  'storage-pocket': [67, 4],
+  'slider-set': [25, 2],
+  sleeve: [6, 2],
+  'belly-band': [10, 0],
+  'tray-box': [40, 4],
+  'diagonal-box': [38, 3],
+  'pad-holder': [15, 0],
+  folio: [62, 4],
+  'desk-file': [35, 2],
+  'cover-board': [31, 2],
+  'folded-card': [3, 0],
+  mat: [3, 0],
+  'flap-mat': [5, 0],
+};
+
+let missed = 0;
+console.log('steps and turns, before and now');
+for (const [name, input] of [...heavy, ...everyday]) {
+  const read = readDesign(input);
+  if (!read.ok) throw new Error(`${name}: ${JSON.stringify(read.issues)}`);
+  const steps = stepsOf(planFor(read.design), say);
+  const now = [steps.length, steps.filter(({ action }) => action === 'turn').length] as const;
+  const before = BEFORE[name] ?? now;
+  const lost = 1 - now[0] / before[0];
+  const must = heavy.some(([one]) => one === name);
+  if (must && lost < LOST) missed++;
+  console.log(
+    `${name.padEnd(26)} ${before.join(' + ').padStart(8)} → ${now.join(' + ').padStart(8)}   ${Math.round(100 * lost)} % fewer${must ? ' (a third is asked)' : ''}`,
+  );
+}
+process.exitCode = missed > 0 ? 1 : 0;
