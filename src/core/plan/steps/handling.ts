@@ -36,7 +36,7 @@ export function handled(step: Step, design: Design, glue: ReadonlyMap<string, Ad
             .join(' '),
         }
       : {}),
-    ...(step.phase === 'cut' && step.id === 1 ? { ifRough: SQUARING } : {}),
+    ...(step.id === 1 ? { ifRough: SQUARING } : {}),
     ...(reaches ? { caution: CAUTION.trimmer } : {}),
   };
 }

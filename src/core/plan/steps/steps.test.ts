@@ -171,6 +171,23 @@ function eachHasItsStep(plan: Plan, steps: readonly Step[]): void {
   }
 }
 
+test('a sheet that is the blank already is not cut: the first step is the next one, and tells how to square it', () => {
+  const envelope = { version: 1, construction: 'diagonal-envelope', tool: { kind: 'envelope-board' } } as const;
+  const actions = (more: object): string[] =>
+    stepsOf(planOf({ ...envelope, ...more } as DesignInput), say).map(({ action }) => action);
+  const six = { width: '6 in', height: '6 in' };
+  expect(actions({ blank: six })[0]).toBe('punch');
+  expect(actions({ contents: { width: '3 in', height: '4 in' } })[0]).toBe('cut');
+  // The square for this card is 6 in: it is there already, or comes out of a larger sheet.
+  expect(actions({ contents: { width: '3 in', height: '4 in' }, paper: six })[0]).toBe('punch');
+  expect(actions({ contents: { width: '3 in', height: '4 in' }, paper: { width: '12 in', height: '12 in' } })[0]).toBe(
+    'cut',
+  );
+  expect(actions({ blank: six, paper: { width: '12 in', height: '12 in' } })[0]).toBe('cut');
+  const [first] = stepsOf(planOf({ ...envelope, blank: six } as DesignInput), say);
+  expect(first!.ifRough?.text).toContain('square');
+});
+
 test.each(CONSTRUCTIONS.map((construction) => [construction.name, construction] as const))(
   '%s: everything that is made has its step, once and in time',
   (_name, construction) => {

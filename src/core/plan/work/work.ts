@@ -1,4 +1,6 @@
 import { reached } from '../../fold';
+import { TOLERANCE } from '../../geometry';
+import { near } from '../../length';
 import { paperOf, type Design } from '../design/design';
 import type { Decoration } from '../design/extras';
 import { pieceOf, type MadePiece, type Plan } from '../plan';
@@ -47,6 +49,19 @@ function isAlike(a: MadePiece, b: MadePiece, design: Design): boolean {
   return sheet(a) === sheet(b) && moves(a) === moves(b);
 }
 
+/** True where a single blank is as large as the sheet it comes from: nothing is cut of it. */
+export function isSheetAtHand({ piece: { name, blank, quantity } }: MadePiece, design: Design): boolean {
+  const { width, height } = paperOf(design, name);
+  const sheet = width !== undefined && height !== undefined ? { width, height } : design.blank;
+  const alike = (a: number, b: number): boolean => near(a, b, TOLERANCE.drawn);
+  return (
+    sheet !== null &&
+    quantity === 1 &&
+    ((alike(sheet.width, blank.width) && alike(sheet.height, blank.height)) ||
+      (alike(sheet.width, blank.height) && alike(sheet.height, blank.width)))
+  );
+}
+
 /**
  * Everything a make takes, in an order that can be followed: each operation names what must come before it. A piece is
  * cut before it is scored, flat work and looks come before folding, a pile waits for the step that worked on it last, a
@@ -61,6 +76,8 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   const leads = new Map<MadePiece, MadePiece>();
   for (const part of made.pieces)
     leads.set(part, (byPiece ? undefined : [...leads.keys()].find((other) => isAlike(other, part, design))) ?? part);
+  /** The sheet at hand is the blank already. */
+  const there = (part: MadePiece): boolean => part === made.pieces[0] && isSheetAtHand(part, design);
   const leadOf = (name: string): string => leads.get(made.pieces.find(({ piece }) => piece.name === name)!)!.piece.name;
   const work: Work[] = made.pieces.flatMap((part, i): Work[] => {
     const { name } = part.piece;
@@ -69,8 +86,28 @@ export function workOf({ made, design }: Plan): readonly Work[] {
     const own: Work[] =
       leads.get(part) === part
         ? [
-            { do: 'cut', part, alike, id: `cut ${name}`, phase: 'cut', after: [], rank: byPiece ? 2 * i : 0 },
-            { do: 'flat', part, alike, id: `flat ${name}`, phase: 'flat', after: [`cut ${name}`], rank },
+            ...(there(part)
+              ? []
+              : [
+                  {
+                    do: 'cut',
+                    part,
+                    alike,
+                    id: `cut ${name}`,
+                    phase: 'cut',
+                    after: [],
+                    rank: byPiece ? 2 * i : 0,
+                  } as const,
+                ]),
+            {
+              do: 'flat',
+              part,
+              alike,
+              id: `flat ${name}`,
+              phase: 'flat',
+              after: there(part) ? [] : [`cut ${name}`],
+              rank,
+            },
           ]
         : [];
     return [
