@@ -15,8 +15,17 @@ export async function loadSetting<T>({ key, shape, fallback }: SettingKind<T>): 
 export const keepSetting = <T>({ key }: SettingKind<T>, before: T, after: T): void =>
   keep('settings', key, { value: before }, { value: after }, { key, value: before });
 
+/** The first tool of that kind that is out today. */
+const out = (toolbox: Toolbox, kind: Tool['kind']): Tool | null => {
+  const own = toolbox.find((tool) => tool.kind === kind && tool.out);
+  return own ? toolOf(own) : null;
+};
+
 /** The envelope board that is out today, or a common one. */
-export function boardOut(toolbox: Toolbox): Tool {
-  const own = toolbox.find(({ kind, out }) => kind === 'envelope-board' && out);
-  return (own && toolOf(own)) ?? COMMON_BOARD;
+export const boardOut = (toolbox: Toolbox): Tool => out(toolbox, 'envelope-board') ?? COMMON_BOARD;
+
+/** What is out today to plan for: the envelope board, and for straight scores a scoring board before it. */
+export function toolsOut(toolbox: Toolbox): { readonly tool: Tool; readonly straight?: Tool } {
+  const straight = out(toolbox, 'scoring-board');
+  return { tool: boardOut(toolbox), ...(straight ? { straight } : {}) };
 }

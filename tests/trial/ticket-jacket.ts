@@ -127,6 +127,7 @@ const thumb: ClaimType<{ readonly kind: 'own' }, { 'thumb-room': object }> = {
 
 export const ticketJacket: Construction<Options> = {
   name: 'ticket-jacket',
+  does: 'opens',
   title: 'Ticket jacket',
   purpose: 'A jacket for tickets that a thumb takes out.',
   options,

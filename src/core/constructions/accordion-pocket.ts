@@ -206,6 +206,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const accordionPocket: Construction<Options> = {
   name: 'accordion-pocket',
+  does: 'closes',
   title: 'Accordion pocket with lid',
   purpose: 'A pouch that opens at the sides: several cards, a stack of tags, a small notebook.',
   options,

@@ -197,6 +197,7 @@ function standing(brief: Brief<Options>, width: number, side: Mm, tall: Mm): Bui
 
 export const bellyBand: Construction<Options> = {
   name: 'belly-band',
+  does: 'wraps',
   title: 'Belly band',
   purpose: 'A strip round a packet, a sleeve or a stack of cards that slides on and stays.',
   options,

@@ -114,6 +114,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const cardHolder: Construction<Options> = {
   name: 'card-holder',
+  does: 'opens',
   title: 'Card holder',
   purpose: 'Gift cards, tickets, photos: two panels, two tabs, open at the top with a finger notch.',
   options,

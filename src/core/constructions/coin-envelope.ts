@@ -31,6 +31,7 @@ const PAST_CROSSING = inches(1 / 2);
 /** Coins and seeds from a square: opens on the short side, the long flaps trimmed to half the width and a lap. */
 export const coinEnvelope: Construction<Options> = {
   name: 'coin-envelope',
+  does: 'closes',
   title: 'Coin envelope',
   purpose: 'Coins, seeds, small keys: a narrow pouch from one square, open at the short end.',
   options,

@@ -178,6 +178,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const coverBoard: Construction<Options> = {
   name: 'cover-board',
+  does: 'decorates',
   title: 'Covered board',
   purpose: 'Paper wrapped round a board: an album cover, a folder’s back, a stiff base.',
   options,

@@ -207,6 +207,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const deskFile: Construction<Options> = {
   name: 'desk-file',
+  does: 'stands',
   title: 'Desk file for note pads',
   purpose: 'A little file that stands on the desk and keeps note pads or cards on edge.',
   options,

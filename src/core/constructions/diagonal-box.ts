@@ -504,6 +504,7 @@ const closeRim = ({ id }: Box, k: Wall, last: boolean): AssemblyRaise =>
 
 export const diagonalBox: Construction<Options> = {
   name: 'diagonal-box',
+  does: 'stands',
   title: 'Diagonal box',
   purpose: 'A small box from one square on the envelope board, closed by its own flaps or with a lid.',
   options,

@@ -34,6 +34,7 @@ type Options = z.output<typeof options>;
 
 export const diagonalEnvelope: Construction<Options> = {
   name: 'diagonal-envelope',
+  does: 'closes',
   title: 'Envelope from a square',
   purpose: 'Any flat card, from one square sheet folded corner to corner on an envelope board or by hand.',
   options,

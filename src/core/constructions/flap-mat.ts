@@ -131,6 +131,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const flapMat: Construction<Options> = {
   name: 'flap-mat',
+  does: 'decorates',
   title: 'Mat for a pointed flap',
   purpose: 'Lines an envelope’s flap; a square cut corner to corner gives two.',
   options,

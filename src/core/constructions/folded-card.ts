@@ -43,6 +43,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const foldedCard: Construction<Options> = {
   name: 'folded-card',
+  does: 'decorates',
   title: 'Folded card',
   purpose: 'A card or note to write in, sized to go into something else.',
   options,

@@ -256,6 +256,7 @@ function patch(n: 1 | 2, W: number, H: number) {
 
 export const folio: Construction<Options> = {
   name: 'folio',
+  does: 'wraps',
   title: 'Notebook folio',
   purpose: 'A cover that opens like a gate round a notebook, with pockets on both wings and a strap.',
   options,

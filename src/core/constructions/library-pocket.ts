@@ -162,6 +162,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const libraryPocket: Construction<Options> = {
   name: 'library-pocket',
+  does: 'opens',
   title: 'Library pocket',
   purpose: 'A strip folded up into a pocket with a tall back: tags, tickets, bookmarks; any scrap serves.',
   options,

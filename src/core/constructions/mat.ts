@@ -57,6 +57,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const mat: Construction<Options> = {
   name: 'mat',
+  does: 'decorates',
   title: 'Mat for a panel',
   purpose: 'A layer that leaves an even border: backs a pocket, frames a card, hides a join.',
   options,

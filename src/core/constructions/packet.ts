@@ -188,6 +188,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const packet: Construction<Options> = {
   name: 'packet',
+  does: 'closes',
   title: 'Seed packet from two pages',
   purpose: 'Seeds, coins, small keepsakes: a printed front folded in where its text ends, and a back with a flap.',
   options,

@@ -151,6 +151,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const padHolder: Construction<Options> = {
   name: 'pad-holder',
+  does: 'wraps',
   title: 'Pad holder with a pen loop',
   purpose: 'A cover for a pad of paper, its spine as thick as the pad, with a loop that keeps the pen.',
   options,

@@ -115,6 +115,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const patchPocket: Construction<Options> = {
   name: 'patch-pocket',
+  does: 'opens',
   title: 'Patch pocket',
   purpose: 'A pocket glued onto a page, a folder or a box lid, closed on three sides.',
   options,

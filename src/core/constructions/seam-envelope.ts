@@ -163,6 +163,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const seamEnvelope: Construction<Options> = {
   name: 'seam-envelope',
+  does: 'closes',
   title: 'Seam envelope or open pocket',
   purpose: 'Letters, vouchers, long cards: one rectangle, a seam down the back, any proportions.',
   options,

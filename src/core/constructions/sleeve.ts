@@ -149,6 +149,7 @@ function standing(brief: Brief<Options>, side: Mm): BuildResult {
 
 export const sleeve: Construction<Options> = {
   name: 'sleeve',
+  does: 'wraps',
   title: 'Sleeve',
   purpose: 'A wrap folded once round a card or a stack, or a tube it slides out of.',
   options,

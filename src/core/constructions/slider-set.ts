@@ -189,6 +189,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const sliderSet: Construction<Options> = {
   name: 'slider-set',
+  does: 'closes',
   title: 'Slider pocket set',
   purpose: 'A cover with two doors, one of which slides out and shows what is behind: photos, a long note.',
   options,

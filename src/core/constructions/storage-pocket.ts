@@ -215,6 +215,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const storagePocket: Construction<Options> = {
   name: 'storage-pocket',
+  does: 'closes',
   title: 'Storage pocket with side flaps',
   purpose: 'Loads from the top, closes on three sides: letters, paper samples, a set of cards.',
   options,

@@ -141,6 +141,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const tabEnvelope: Construction<Options> = {
   name: 'tab-envelope',
+  does: 'closes',
   title: 'Envelope with side tabs',
   purpose: 'A quick envelope from a strip: fold up, glue two tabs, close the flap.',
   options,

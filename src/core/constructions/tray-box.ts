@@ -118,6 +118,7 @@ function build(brief: Brief<Options>): BuildResult {
 
 export const trayBox: Construction<Options> = {
   name: 'tray-box',
+  does: 'stands',
   title: 'Tray box with a lid',
   purpose: 'A shallow box for cards, photographs or a small gift, with a lid that slides over it.',
   options,

@@ -3,17 +3,17 @@ import { countedLength, GRADUATIONS, INCH, inches, mm, tickOf, tickWords, unitsO
 
 describe('ruler words', () => {
   test.each([
-    [3.75, '1/8 in', 'six eighths past 3'],
+    [3.75, '1/8 in', 'three quarters past 3'],
     [2.625, '1/8 in', 'five eighths past 2'],
     [3.125, '1/8 in', 'one eighth past 3'],
     [6, '1/8 in', 'right on 6'],
-    [0.5, '1/8 in', 'four eighths from the end'],
-    [0.5, '1/16 in', 'eight sixteenths from the end'],
+    [0.5, '1/8 in', 'half an inch from the end'],
+    [0.5, '1/16 in', 'half an inch from the end'],
     [2.6875, '1/16 in', 'eleven sixteenths past 2'],
     [1.90625, '1/32 in', 'twenty-nine thirty-seconds past 1'],
-    [0.625, '1/32 in', 'twenty thirty-seconds from the end'],
+    [0.625, '1/32 in', 'five eighths from the end'],
     [1.65625, '1/32 in', 'twenty-one thirty-seconds past 1'],
-    [1.9375, '1/32 in', 'thirty thirty-seconds past 1'],
+    [1.9375, '1/32 in', 'fifteen sixteenths past 1'],
     [1.96875, '1/32 in', 'thirty-one thirty-seconds past 1'],
     [0, '1/8 in', 'right on the end'],
     [0.004, '1/8 in', 'a hair over the end'],
@@ -22,7 +22,7 @@ describe('ruler words', () => {
     [2.6875, '1/8 in', 'eleven sixteenths past 2'],
     [2.71875, '1/8 in', 'twenty-three thirty-seconds past 2'],
     // On no mark at all: the nearest sixteenth, and which way it leans.
-    [2.635, '1/8 in', 'a hair over ten sixteenths past 2'],
+    [2.635, '1/8 in', 'a hair over five eighths past 2'],
     [3.995, '1/8 in', 'a hair under 4'],
   ] as const)('%s in on marks of %s: %s', (value, marks, words) => {
     expect(tickWords(inches(value), 'in', marks)).toBe(words);
@@ -47,8 +47,8 @@ describe('ruler words', () => {
   });
 
   test('the length is said before its counting', () => {
-    expect(countedLength(inches(3.75), 'in', '1/8 in')).toBe('3 3/4 in: six eighths past 3');
-    expect(countedLength(inches(2.635), 'in', '1/8 in')).toBe('about 2 5/8 in: a hair over ten sixteenths past 2');
+    expect(countedLength(inches(3.75), 'in', '1/8 in')).toBe('3 3/4 in: three quarters past 3');
+    expect(countedLength(inches(2.635), 'in', '1/8 in')).toBe('about 2 5/8 in: a hair over five eighths past 2');
   });
 
   test('what is counted, counted back, is the mark; and no mark of that fineness is nearer', () => {

@@ -22,6 +22,8 @@ const ON_MARK = 0.08;
 const SMALL = ['', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'] as const;
 const TEENS = ['eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen'];
 const PARTS: Record<number, readonly [one: string, more: string]> = {
+  2: ['half', 'halves'],
+  4: ['quarter', 'quarters'],
   8: ['eighth', 'eighths'],
   16: ['sixteenth', 'sixteenths'],
   32: ['thirty-second', 'thirty-seconds'],
@@ -60,7 +62,7 @@ export function tickOf(value: Mm, units: Units, graduation: Graduation): Tick {
   };
 }
 
-/** How the place is counted on a ruler: `six eighths past 3`, `five small marks past 90`. */
+/** How the place is counted on a ruler: `three quarters past 3`, `five small marks past 90`. */
 export function tickWords(value: Mm, units: Units, graduation: Graduation): string {
   const { whole, marks, per, off } = tickOf(value, units, graduation);
   const lean = Math.abs(off) <= ON_MARK ? '' : off > 0 ? 'a hair over ' : 'a hair under ';
@@ -74,9 +76,12 @@ export function tickWords(value: Mm, units: Units, graduation: Graduation): stri
         : `${inWords(full)}${half ? ' and a half' : ''} small ${full === 1 && !half ? 'mark' : 'marks'}`;
     return `${lean}${counted} ${from}`;
   }
-  return `${lean}${inWords(marks)} ${PARTS[per]![marks === 1 ? 0 : 1]} ${from}`;
+  // In the words of the figure that stands beside it: three quarters, and not six eighths.
+  const shared = [16, 8, 4, 2].find((by) => marks % by === 0 && per % by === 0) ?? 1;
+  const [count, part] = [marks / shared, per / shared];
+  return `${lean}${part === 2 ? 'half an inch' : `${inWords(count)} ${PARTS[part]![count === 1 ? 0 : 1]}`} ${from}`;
 }
 
-/** A length with its counting: `3 3/4 in: six eighths past 3`. */
+/** A length with its counting: `3 3/4 in: three quarters past 3`. */
 export const countedLength = (value: Mm, units: Units, graduation: Graduation): string =>
   `${formatLength(value, units, graduation, true)}: ${tickWords(value, units, graduation)}`;

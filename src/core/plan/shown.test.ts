@@ -39,11 +39,11 @@ describe('the chooser', () => {
   const offered = (question: Parameters<typeof suggest>[0]): string =>
     `${suggest(question)
       .map(
-        ({ construction, paper, wraps, operations, difficulty, finished, largest, obstacle }) =>
+        ({ construction, paper, does, suits, operations, difficulty, finished, largest, obstacle }) =>
           `${construction}: ${
             obstacle
               ? `no, ${obstacle.id}`
-              : `${short(paper)} of paper, ${wraps ? 'goes round, ' : ''}${operations} operations, ${difficulty}, finished ${short(finished.width)} × ${short(finished.height)}, holds ${short(largest.width)} × ${short(largest.height)}`
+              : `${short(paper)} of paper, ${does}, ${suits ? '' : 'loose, '}${operations} operations, ${difficulty}, finished ${short(finished.width)} × ${short(finished.height)}, holds ${short(largest.width)} × ${short(largest.height)}`
           }`,
       )
       .join('\n')}\n`;

@@ -3,6 +3,7 @@
 import { Button } from 'antd';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { constructionNamed } from '@/core/constructions';
 import type { DesignChange, DesignInput } from '@/core/plan';
 import { Boundary } from '../parts/Boundary';
 import { KEYS } from '../parts/keys';
@@ -14,6 +15,7 @@ import { withKit } from '../parts/withKit';
 import { Reading } from '../parts/Reading';
 import { Answer } from './Answer';
 import { Brief } from './Brief';
+import { Glance } from './Glance';
 import { Stage, type ViewName } from './Stage';
 import { changedSince, type BenchStore } from './store';
 import { Toolbar } from './Toolbar';
@@ -87,11 +89,11 @@ function Table({ store, view, onView, onKeys }: TableProps) {
   });
   const apply = useCallback(
     (where: 'stage' | 'beside', patch: DesignChange, key: string): void => {
-      const { design: now, change } = store.getState();
+      const { design: now, name: called, change } = store.getState();
       const seen = drawn.current[where];
       const next = changedSince('design' in seen ? seen.design : {}, now, patch);
       const answer = planned(withKit(next, toolbox));
-      if ('design' in answer) change({ design: next }, key);
+      if ('design' in answer) change({ design: next, name: renamed(called, now, next) }, key);
       else tellWrong(answer.issues.map((issue) => issue.message).join(' '));
     },
     [store, toolbox, tellWrong],
@@ -101,6 +103,11 @@ function Table({ store, view, onView, onKeys }: TableProps) {
   return (
     <Reading units={store((now) => now.units)} graduation={design.graduation ?? '1/8 in'}>
       <Toolbar store={store} design={beside.design} plan={'plan' in beside.result ? beside.result.plan : null} />
+      {'plan' in beside.result && beside.result.plan.made && (
+        <Boundary what="The figures at a glance" of={beside.input}>
+          <Glance made={beside.result.plan.made} design={beside.result.design} />
+        </Boundary>
+      )}
       <div className={styles.table}>
         <WhatYouHave planned={beside.result} of={beside.input} onChange={onBeside} />
         <Stage
@@ -120,6 +127,12 @@ function Table({ store, view, onView, onKeys }: TableProps) {
       </div>
     </Reading>
   );
+}
+
+/** A project that nobody named goes on being called after its holder. */
+function renamed(name: string, before: DesignInput, after: DesignInput): string {
+  const [was, is] = [before, after].map(({ construction }) => constructionNamed(construction)?.title);
+  return was && is && (name === was || name === `${was} from this paper`) ? name.replace(was, is) : name;
 }
 
 const WhatYouHave = memo(function WhatYouHave({

@@ -3,7 +3,7 @@
 import { Checkbox, Select } from 'antd';
 import Link from 'next/link';
 import { memo } from 'react';
-import { CONSTRUCTIONS } from '@/core/constructions';
+import { CONSTRUCTIONS, DOES, type Does } from '@/core/constructions';
 import type { KeptPaper } from '@/core/cutting';
 import { formatLength, inches, mm, type Mm, type Units } from '@/core/length';
 import {
@@ -54,6 +54,19 @@ export const Brief = memo(function Brief(props: BriefProps) {
   );
 });
 
+const DOES_TITLE: Readonly<Record<Does, string>> = {
+  closes: 'Closes over what it holds',
+  opens: 'Open pockets',
+  wraps: 'Goes round it',
+  stands: 'Stands',
+  decorates: 'For looks',
+};
+/** All holders, by what they do. */
+const GROUPS = DOES.map((does) => ({
+  label: DOES_TITLE[does],
+  options: CONSTRUCTIONS.filter((one) => one.does === does).map(({ name, title }) => ({ value: name, label: title })),
+}));
+
 /** Which holder it is, another to try, and its page of advice. */
 function MadeAs({ design, onChange }: BriefProps) {
   const { construction } = design;
@@ -64,7 +77,8 @@ function MadeAs({ design, onChange }: BriefProps) {
         aria-label="Made as"
         className={styles.wide}
         value={construction.name}
-        options={CONSTRUCTIONS.map(({ name, title }) => ({ value: name, label: title }))}
+        showSearch={{ optionFilterProp: 'label' }}
+        options={GROUPS}
         // What was decided for one holder means nothing for another: its options go, the rest stays.
         onChange={(name) =>
           onChange({ construction: name, options: null, ease: undefined, leastEase: undefined }, 'construction')

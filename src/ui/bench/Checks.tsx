@@ -4,6 +4,7 @@ import { useState, type ReactNode } from 'react';
 import { checkSentence, remedyLabel, type Check, type DesignChange, type DesignInput, type Level } from '@/core/plan';
 import { useMedia } from '../shell/useMedia';
 import { useReading } from '../parts/Reading';
+import { Words } from '../parts/Words';
 import { useRemedies } from './useRemedies';
 import styles from './Checks.module.css';
 
@@ -40,12 +41,14 @@ export function Checks({ of, checks, onRemedy }: ChecksProps) {
       </span>
       <span>
         <span className="sr-only">{WORD[check.level]}: </span>
-        {checkSentence(check, say)}
+        <Words>{checkSentence(check, say)}</Words>
         {remedies[check.id] && (
           <span className={styles.remedies}>
             {remedies[check.id]!.map((remedy) => (
               <Button key={remedyLabel(remedy, say)} size="small" onClick={() => onRemedy(remedy.change)}>
-                {remedyLabel(remedy, say)}
+                <span>
+                  <Words>{remedyLabel(remedy, say)}</Words>
+                </span>
               </Button>
             ))}
           </span>

@@ -16,6 +16,7 @@ import {
 } from '@/core/plan';
 import { LengthField } from '../parts/LengthField';
 import { useReading } from '../parts/Reading';
+import { Words } from '../parts/Words';
 import styles from './Brief.module.css';
 
 interface ExtrasProps {
@@ -187,7 +188,9 @@ export function Extras({ design, made, onChange }: ExtrasProps) {
                     {GOES_WITH[name]}
                     {size && (
                       <small>
-                        {say(size.width)} × {say(size.height)}
+                        <Words>
+                          {say(size.width)} × {say(size.height)}
+                        </Words>
                         {size.scores.length > 0 && `, scored at ${size.scores.map((one) => say(one)).join(', ')}`}
                         {size.ribbon > 0 && `, ${say(size.ribbon)} of ribbon`}
                       </small>

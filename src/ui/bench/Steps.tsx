@@ -2,6 +2,7 @@ import { stepsOf, type Plan } from '@/core/plan';
 import { listed } from '@/core/text';
 import { ACTION_TITLE } from '../parts/actionTitle';
 import { useReading } from '../parts/Reading';
+import { Words } from '../parts/Words';
 import { StepPicture } from './StepPicture';
 import styles from './Steps.module.css';
 
@@ -22,8 +23,14 @@ export function Steps({ plan }: { plan: Plan }) {
                 <span className={styles.piece}> {listed([step.piece, ...(step.alike ?? [])])}</span>
               )}
             </strong>
-            <p>{step.text}</p>
-            {step.how && <p className={styles.how}>{step.how}</p>}
+            <p>
+              <Words>{step.text}</Words>
+            </p>
+            {step.how && (
+              <p className={styles.how}>
+                <Words>{step.how}</Words>
+              </p>
+            )}
             {step.caution && <p className={styles.caution}>{step.caution}</p>}
           </div>
           {made && <StepPicture picture={step.picture} made={made} design={design} />}

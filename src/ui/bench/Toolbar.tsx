@@ -1,4 +1,4 @@
-import { RedoOutlined, UndoOutlined } from '@ant-design/icons';
+import { RollbackOutlined } from '@ant-design/icons';
 import { Button, Select, Tooltip } from 'antd';
 import Link from 'next/link';
 import { memo } from 'react';
@@ -39,10 +39,14 @@ export const Toolbar = memo(function Toolbar({ store, design, plan }: ToolbarPro
       />
       <div className={styles.tools}>
         <Tooltip title="Undo (Ctrl Z)">
-          <Button icon={<UndoOutlined />} aria-label="Undo" disabled={!undoes} onClick={undo} />
+          <Button icon={<RollbackOutlined />} disabled={!undoes} onClick={undo}>
+            <span className={styles.stepName}>Undo</span>
+          </Button>
         </Tooltip>
         <Tooltip title="Redo (Ctrl Shift Z)">
-          <Button icon={<RedoOutlined />} aria-label="Redo" disabled={!redoes} onClick={redo} />
+          <Button icon={<RollbackOutlined className={styles.forward} />} disabled={!redoes} onClick={redo}>
+            <span className={styles.stepName}>Redo</span>
+          </Button>
         </Tooltip>
         <UnitsSwitch value={units} onChange={(next) => change({ units: next }, 'units')} />
         <Select<Graduation>

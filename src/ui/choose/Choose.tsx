@@ -6,11 +6,12 @@ import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
 import { formatLength, inches, mm, roundTo, type Mm } from '@/core/length';
-import { CARDS, checkSentence, PAPERS, sizeNamed, type Question, type Suggestion } from '@/core/plan';
+import type { Does } from '@/core/constructions';
+import { CARDS, checkSentence, PAPERS, sizeNamed, type PaperSize, type Question, type Suggestion } from '@/core/plan';
 import { addProject } from '@/data/projects';
 import { fitKey } from '@/data/log';
 import { UNITS, USUAL_ROOM } from '@/data/setting-kinds';
-import { boardOut, loadSetting } from '@/data/settings';
+import { loadSetting, toolsOut } from '@/data/settings';
 import { SmallPicture } from '../draw/SmallPicture';
 import { Boundary } from '../parts/Boundary';
 import { LengthField } from '../parts/LengthField';
@@ -22,10 +23,13 @@ import { useToolbox } from '../parts/useToolbox';
 import { useUnsent } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
 import { Reading, useReading, type HowRead } from '../parts/Reading';
+import { Words } from '../parts/Words';
+import { sheetWords } from './sheetWords';
 import { useSuggestions } from './useSuggestions';
 import styles from './Choose.module.css';
 
-type Asked = 'contents' | 'paper';
+type Asked = 'contents' | 'paper' | 'both';
+const ASKED: readonly Asked[] = ['contents', 'paper', 'both'];
 
 const length = z.number().positive().transform(mm);
 /** Both questions as they were typed last. */
@@ -48,7 +52,7 @@ export function Choose() {
   const router = useRouter();
   const { failed } = useTell();
   const address = useSearchParams();
-  const asked: Asked = address.get('have') === 'paper' ? 'paper' : 'contents';
+  const asked: Asked = ASKED.find((one) => one === address.get('have')) ?? 'contents';
   // A sheet that another screen asks about comes along in the address, in millimetres.
   const given = { width: Number(address.get('width')), height: Number(address.get('height')) };
   const asksSheet = [given.width, given.height].every((length) => length >= 5 && length <= 10_000);
@@ -66,15 +70,17 @@ export function Choose() {
   const setBlank = (next: Asking['blank']): void => unsent.set({ blank: next });
   // Where nothing can be kept, a common board is as good as any.
   const toolbox = useToolbox();
-  const tool = useMemo(() => (toolbox ? boardOut(toolbox) : null), [toolbox]);
+  const tools = useMemo(() => (toolbox ? toolsOut(toolbox) : null), [toolbox]);
   const graduation = units === 'in' ? '1/8 in' : '1 mm';
   const question = useMemo(
     (): Question => ({
       ...(asked === 'paper' ? { blank } : { contents }),
+      // A paper to cut it from: what does not come out of it cannot be.
+      ...(asked === 'both' ? { paper: blank } : {}),
       graduation,
-      ...(tool ? { tool } : {}),
+      ...tools,
     }),
-    [asked, blank, contents, graduation, tool],
+    [asked, blank, contents, graduation, tools],
   );
   const { suggestions, trouble } = useSuggestions(question);
   const [begin] = useOnce((suggestion: Suggestion) => {
@@ -83,23 +89,19 @@ export function Choose() {
     const start = async (): Promise<void> => {
       const { design } = suggestion;
       const ease =
-        asked === 'contents' ? (await loadSetting(USUAL_ROOM))[fitKey(design.construction, contents)] : undefined;
+        asked !== 'paper' ? (await loadSetting(USUAL_ROOM))[fitKey(design.construction, contents)] : undefined;
       const id = await addProject({ name, units, design: ease ? { ...design, ease } : design });
       unsent.forget();
       router.push(`/bench?p=${id}`);
     };
     return start().catch(failed('It could not be started'));
   });
-  const size = asked === 'paper' ? blank : contents;
-  const setSize = (width: Mm, height: Mm): void =>
-    asked === 'paper' ? setBlank({ width, height }) : setContents({ ...contents, width, height });
-  const list = asked === 'paper' ? PAPERS : CARDS;
   const can = suggestions?.filter(({ obstacle }) => obstacle === null) ?? [];
   const cannot = suggestions?.filter(({ obstacle }) => obstacle !== null) ?? [];
   return (
     <Reading units={units} graduation={graduation}>
       <main className={styles.choose}>
-        <h1>{asked === 'paper' ? 'What can this paper become?' : 'What can hold this?'}</h1>
+        <h1>{TITLE[asked]}</h1>
         <div className={styles.question}>
           <Segmented<Asked>
             aria-label="What you have"
@@ -107,40 +109,34 @@ export function Choose() {
             options={[
               { value: 'contents', label: 'Something to put in' },
               { value: 'paper', label: 'A paper' },
+              { value: 'both', label: 'Both' },
             ]}
             onChange={(have) => router.replace(`/choose?have=${have}`)}
           />
-          <Select
-            aria-label={asked === 'paper' ? 'Paper sizes' : 'Usual sizes of contents'}
-            className={styles.usual}
-            value={sizeNamed(list, size.width, size.height)?.id ?? 'free'}
-            options={[
-              { value: 'free', label: 'My own size' },
-              ...list.map(({ id, title }) => ({ value: id, label: title })),
-            ]}
-            onChange={(id) => {
-              const found = list.find((item) => item.id === id);
-              if (found) setSize(found.width, found.height);
-            }}
-          />
-          {(['width', 'height'] as const).map((side) => (
-            <LengthField
-              key={side}
-              label={side === 'width' ? 'Width' : 'Height'}
-              value={size[side]}
-              least={5}
-              onChange={(length) =>
-                setSize(side === 'width' ? mm(length) : size.width, side === 'height' ? mm(length) : size.height)
-              }
-            />
-          ))}
-          {asked === 'contents' && (
-            <LengthField
-              label="Thickness"
-              value={contents.thickness}
-              least={0}
-              most={60}
-              onChange={(thickness) => setContents({ ...contents, thickness: mm(thickness) })}
+          {asked !== 'paper' && (
+            <>
+              <Sizes
+                list={CARDS}
+                label="Usual sizes of contents"
+                size={contents}
+                onSize={(size) => setContents({ ...contents, ...size })}
+              />
+              <LengthField
+                label="Thickness"
+                value={contents.thickness}
+                least={0}
+                most={60}
+                onChange={(thickness) => setContents({ ...contents, thickness: mm(thickness) })}
+              />
+            </>
+          )}
+          {asked !== 'contents' && (
+            <Sizes
+              list={PAPERS}
+              label="Paper sizes"
+              of={asked === 'both' ? 'Paper’s ' : ''}
+              size={blank}
+              onSize={setBlank}
             />
           )}
           <UnitsSwitch
@@ -164,7 +160,7 @@ export function Choose() {
         </ol>
         {cannot.length > 0 && (
           <section className={styles.cannot}>
-            <h2>Not from {asked === 'paper' ? 'this paper' : 'these'}</h2>
+            <h2>{asked === 'contents' ? 'Not round this' : 'Not from this paper'}</h2>
             <ul>
               {cannot.map((suggestion) => (
                 <li key={suggestion.construction}>
@@ -187,6 +183,70 @@ const short = (
 ): string =>
   `${formatLength(roundTo(mm(width), graduation, 'down'), units, graduation)} × ${formatLength(roundTo(mm(height), graduation, 'down'), units, graduation)}`;
 
+const TITLE: Readonly<Record<Asked, string>> = {
+  contents: 'What can hold this?',
+  paper: 'What can this paper become?',
+  both: 'What holds this, from this paper?',
+};
+const DOES_WORD: Readonly<Record<Does, string>> = {
+  closes: 'Closes over it',
+  opens: 'An open pocket',
+  wraps: 'Goes round it',
+  stands: 'Stands round it',
+  decorates: 'For looks',
+};
+
+/** A usual size, or one's own. */
+function Sizes({
+  list,
+  label,
+  of = '',
+  size,
+  onSize,
+}: {
+  readonly list: readonly PaperSize[];
+  readonly label: string;
+  /** Whose width and height they are, where there are others. */
+  readonly of?: string;
+  readonly size: { readonly width: Mm; readonly height: Mm };
+  readonly onSize: (size: { width: Mm; height: Mm }) => void;
+}) {
+  return (
+    <>
+      <Select
+        aria-label={label}
+        className={styles.usual}
+        value={sizeNamed(list, size.width, size.height)?.id ?? 'free'}
+        options={[
+          { value: 'free', label: 'My own size' },
+          ...list.map(({ id, title }) => ({ value: id, label: title })),
+        ]}
+        onChange={(id) => {
+          const found = list.find((item) => item.id === id);
+          if (found) onSize({ width: found.width, height: found.height });
+        }}
+      />
+      {(['width', 'height'] as const).map((side) => {
+        const name = side === 'width' ? 'Width' : 'Height';
+        return (
+          <LengthField
+            key={side}
+            label={of ? `${of}${side}` : name}
+            value={size[side]}
+            least={5}
+            onChange={(length) =>
+              onSize({
+                width: side === 'width' ? mm(length) : size.width,
+                height: side === 'height' ? mm(length) : size.height,
+              })
+            }
+          />
+        );
+      })}
+    </>
+  );
+}
+
 /** A holder that can: a component of its own, so that what breaks in it stays in its place. */
 function Answer({
   suggestion,
@@ -204,12 +264,14 @@ function Answer({
         <Drawing suggestion={suggestion} />
         <strong>{suggestion.title}</strong>
         <span>
-          {suggestion.largest.width > 0
-            ? asked === 'paper'
-              ? `Holds up to ${short(suggestion.largest, reading)}`
-              : `${Math.round(suggestion.paper / 100)} cm² of paper`
-            : `Comes out ${short(suggestion.finished, reading)}`}
-          , {suggestion.difficulty}
+          <Words>
+            {suggestion.largest.width > 0
+              ? asked === 'paper'
+                ? `Holds up to ${short(suggestion.largest, reading)}`
+                : `${DOES_WORD[suggestion.does]}${suggestion.suits ? '' : ', loosely'}; ${sheetWords(suggestion.paper, reading.units)}`
+              : `Comes out ${short(suggestion.finished, reading)}`}
+            ; {suggestion.difficulty}
+          </Words>
         </span>
       </button>
       <Link href={`/holders/${suggestion.construction}`}>How it is made</Link>
@@ -222,7 +284,7 @@ function WhyNot({ suggestion: { title, obstacle } }: { readonly suggestion: Sugg
   const { say } = useReading();
   return (
     <>
-      <strong>{title}.</strong> {checkSentence(obstacle!, say)}
+      <strong>{title}.</strong> <Words>{checkSentence(obstacle!, say)}</Words>
     </>
   );
 }

@@ -4,6 +4,7 @@ import type { FenceGroup, Layout, Rect, SheetLayout, TrimmerCut } from '@/core/c
 import { formatLength, mm, onGraduation, roundTo } from '@/core/length';
 import { Figure } from '../parts/Figure';
 import { useReading } from '../parts/Reading';
+import { Words } from '../parts/Words';
 import styles from './Cutting.module.css';
 
 interface CutOrderProps {
@@ -72,8 +73,11 @@ export function CutOrder({ layout, groups, step, longest, onStep }: CutOrderProp
               <strong>
                 Cut {step + 1} of {cuts.length}, sheet {cut.sheet + 1}.
               </strong>{' '}
-              Lay the {say(cut.part.width)} × {say(cut.part.height)} part with its {cut.upright ? 'left' : 'near'} edge
-              at the fence. At the fence: {partWords(cut.first, layout.sheets[cut.sheet]!)}. The other part:{' '}
+              <Words>
+                Lay the {say(cut.part.width)} × {say(cut.part.height)} part
+              </Words>{' '}
+              with its {cut.upright ? 'left' : 'near'} edge at the fence. At the fence:{' '}
+              {partWords(cut.first, layout.sheets[cut.sheet]!)}. The other part:{' '}
               {partWords(cut.second, layout.sheets[cut.sheet]!)}.
             </p>
             {!onGraduation(mm(cut.setting), graduation) && (
@@ -119,7 +123,9 @@ export function CutOrder({ layout, groups, step, longest, onStep }: CutOrderProp
       <ol className={styles.printedCuts}>
         {cuts.map((one, i) => (
           <li key={i}>
-            Fence {say(one.setting)}, sheet {one.sheet + 1}: {say(one.part.width)} × {say(one.part.height)},{' '}
+            <Words>
+              Fence {say(one.setting)}, sheet {one.sheet + 1}: {say(one.part.width)} × {say(one.part.height)},
+            </Words>{' '}
             {one.upright ? 'left' : 'near'} edge at the fence. {partWords(one.first, layout.sheets[one.sheet]!)}
           </li>
         ))}

@@ -5,6 +5,7 @@ import { PAPERS } from '@/core/plan';
 import { Empty } from '../parts/Empty';
 import { useReading } from '../parts/Reading';
 import type { CuttingTable } from './useCuttingTable';
+import { Words } from '../parts/Words';
 import styles from './Cutting.module.css';
 
 interface WhatFromProps {
@@ -36,7 +37,9 @@ export function WhatFrom({ table }: WhatFromProps) {
                 })
               }
             >
-              {name}, {say(width)} × {say(height)}
+              <Words>
+                {name}, {say(width)} × {say(height)}
+              </Words>
               <span className={styles.soft}>
                 {colour && ` ${colour},`} {count} {count === 1 ? 'sheet' : 'sheets'}
               </span>

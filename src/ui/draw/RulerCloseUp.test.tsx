@@ -9,11 +9,11 @@ const all = (node: INode, name: string): INode[] => [
   ...node.children.flatMap((child) => all(child, name)),
 ];
 const text = (node: INode): string => node.value + node.children.map(text).join('');
-const ruler = (at: number, units: Units, graduation: Graduation): INode =>
+const ruler = (at: number, units: Units, graduation: Graduation, runs?: 'left' | 'right'): INode =>
   parseSync(
     renderToStaticMarkup(
       <Reading units={units} graduation={graduation}>
-        <RulerCloseUp at={at} />
+        <RulerCloseUp at={at} runs={runs} />
       </Reading>,
     ),
   );
@@ -47,7 +47,18 @@ test.each([
 );
 
 test('it is named by its counting, and says when the length lies between marks', () => {
-  expect(ruler(inches(3.75), 'in', '1/8 in').attributes['aria-label']).toBe('3 3/4 in: six eighths past 3');
+  expect(ruler(inches(3.75), 'in', '1/8 in').attributes['aria-label']).toBe('3 3/4 in: three quarters past 3');
   expect(text(all(ruler(inches(2.635), 'in', '1/8 in'), 'said')[0]!)).toContain('≈');
   expect(text(all(ruler(inches(2.625), 'in', '1/8 in'), 'said')[0]!)).not.toContain('≈');
+});
+
+test('a board’s ruler that counts to the left is shown so: its next number stands left of the one before', () => {
+  const at = (runs: 'left' | 'right', number: string): number =>
+    Number(
+      all(ruler(inches(2.625), 'in', '1/8 in', runs), 'number').find((node) => text(node) === number)!.attributes.x,
+    );
+  expect(at('right', '3')).toBeGreaterThan(at('right', '2'));
+  expect(at('left', '3')).toBeLessThan(at('left', '2'));
+  const lit = Number(all(ruler(inches(2.625), 'in', '1/8 in', 'left'), 'lit')[0]!.attributes.x1);
+  expect((at('left', '2') - lit) / (at('left', '2') - at('left', '3'))).toBeCloseTo(0.625, 3);
 });

@@ -5,13 +5,15 @@ import styles from './RulerCloseUp.module.css';
 
 interface RulerCloseUpProps {
   readonly at: number;
+  /** Which way the tool's own ruler counts; from left to right unless told. */
+  readonly runs?: 'left' | 'right' | undefined;
 }
 
 /** Size of the drawing, px. */
 const [WIDTH, HEIGHT] = [520, 132];
 
 /** A stretch of the person's ruler round one length: the long mark before it, the small ones counted, the right one lit. */
-export function RulerCloseUp({ at }: RulerCloseUpProps) {
+export function RulerCloseUp({ at, runs = 'right' }: RulerCloseUpProps) {
   const { units, graduation } = useReading();
   const { whole, marks, per, at: mark } = tickOf(mm(at), units, graduation);
   const unit = units === 'in' ? INCH : 10;
@@ -21,7 +23,7 @@ export function RulerCloseUp({ at }: RulerCloseUpProps) {
   const from = start === 0 ? -0.1 * unit : start - 0.35 * unit;
   const x = scaleLinear()
     .domain([from, start + 1.45 * unit])
-    .range([0, WIDTH]);
+    .range(runs === 'right' ? [0, WIDTH] : [WIDTH, 0]);
   const ticks = range(Math.ceil(Math.max(0, from) / small - 1e-6), Math.floor((start + 1.45 * unit) / small) + 1);
   const rank = (i: number): number => {
     const share = (((i % per) + per) % per) / per;
@@ -42,7 +44,13 @@ export function RulerCloseUp({ at }: RulerCloseUpProps) {
     >
       <rect x={0} y={44} width={WIDTH} height={HEIGHT - 44} className={styles.body} />
       {marks > 0 && (
-        <rect x={x(start)} y={44} width={x(mark) - x(start)} height={HEIGHT - 44} className={styles.counted} />
+        <rect
+          x={Math.min(x(start), x(mark))}
+          y={44}
+          width={Math.abs(x(mark) - x(start))}
+          height={HEIGHT - 44}
+          className={styles.counted}
+        />
       )}
       {ticks.map((i) => {
         const here = x(i * small);

@@ -2,6 +2,7 @@ import { foldedBox } from '@/core/fold';
 import type { Picture } from '@/core/plan';
 import { FoldedFace } from './FoldedFace';
 import { Still, stillSize } from './Still';
+import styles from './FoldedFace.module.css';
 
 interface SmallPictureProps {
   readonly picture: Picture;
@@ -20,7 +21,10 @@ export function SmallPicture({ picture, scale, room, label }: SmallPictureProps)
     return <Still faces={picture.faces} scale={fit(width, height)} label={label} />;
   }
   const box = foldedBox(picture.stack, picture.view);
-  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const { contents } = picture;
+  // What still sticks out over the mouth takes room too.
+  const over = contents ? Math.max(0, box.minY - contents.y) : 0;
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY + over];
   const drawn = fit(width, height);
   return (
     <svg
@@ -30,7 +34,24 @@ export function SmallPicture({ picture, scale, room, label }: SmallPictureProps)
       aria-label={label}
       aria-hidden={label ? undefined : true}
     >
-      <FoldedFace stack={picture.stack} view={picture.view} face="above" scale={drawn} x={2} y={2} />
+      {contents && over > 0 && (
+        <rect
+          x={2 + (box.maxX - contents.x - contents.width) * drawn}
+          y={2}
+          width={contents.width * drawn}
+          height={over * drawn}
+          className={styles.card}
+        />
+      )}
+      <FoldedFace
+        stack={picture.stack}
+        view={picture.view}
+        face="above"
+        scale={drawn}
+        x={2}
+        y={2 + over * drawn}
+        contents={contents ?? null}
+      />
     </svg>
   );
 }

@@ -9,6 +9,7 @@ import { useSize } from '../draw/useSize';
 import { ACTION_TITLE } from '../parts/actionTitle';
 import { OnTable } from '../table/OnTable';
 import { useReading } from '../parts/Reading';
+import { Words } from '../parts/Words';
 import { Folding } from './Folding';
 import styles from './Make.module.css';
 
@@ -47,14 +48,19 @@ export function StopView({ at, stop, made, design }: StopViewProps) {
         </h1>
         <p className={styles.text}>
           {stop.copies.length > 1 && <strong>All {stop.copies.length}: </strong>}
-          {step.text}
+          <Words>{step.text}</Words>
         </p>
         {picture.kind === 'flat' && step.phase === 'flat' && (
           <p className={styles.edges}>
             <strong>Edge {picture.near}</strong> near you, <strong>edge {leftOf(picture.near)}</strong> on the left
           </p>
         )}
-        {step.how && <p className={styles.how}>{step.how}</p>}
+        <Readings key={`read ${at}`} readings={step.readings} />
+        {step.how && (
+          <p className={styles.how}>
+            <Words>{step.how}</Words>
+          </p>
+        )}
         {step.caution && <p className={styles.caution}>{step.caution}</p>}
         {step.ifRough && (
           <details key={`rough ${at}`} className={styles.rough}>
@@ -63,7 +69,6 @@ export function StopView({ at, stop, made, design }: StopViewProps) {
             <p className={styles.caution}>{step.ifRough.caution}</p>
           </details>
         )}
-        <Readings key={`read ${at}`} readings={step.readings} />
       </section>
       <section className={styles.picture} aria-label="How it lies">
         {folds ? (
@@ -88,14 +93,16 @@ function Readings({ readings }: { readonly readings: readonly Reading[] }) {
         <div className={styles.chips} role="group" aria-label="Lengths of this step">
           {readings.map(({ at }, i) => (
             <button key={i} type="button" aria-pressed={i === chosen} onClick={() => setChosen(i)}>
-              {formatLength(mm(at), units, graduation, true)}
+              <Words>{formatLength(mm(at), units, graduation, true)}</Words>
             </button>
           ))}
         </div>
       )}
-      <RulerCloseUp at={reading.at} />
+      <RulerCloseUp at={reading.at} runs={reading.on === 'board' ? 'left' : 'right'} />
       <p className={styles.counted}>
-        <strong>{countedLength(reading.at, units, graduation)}</strong>
+        <strong>
+          <Words>{countedLength(reading.at, units, graduation)}</Words>
+        </strong>
         <br />
         {READ_ON[reading.on]}, {reading.what}
       </p>

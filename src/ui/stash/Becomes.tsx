@@ -14,6 +14,7 @@ import { useOnce } from '../parts/once';
 import { useTell } from '../parts/useTell';
 import { Waiting } from '../parts/Waiting';
 import { useReading } from '../parts/Reading';
+import { Words } from '../parts/Words';
 import styles from './Stash.module.css';
 
 interface BecomesProps {
@@ -94,7 +95,9 @@ export function Becomes({ paper, onClose }: BecomesProps) {
       {some.map(({ used, holders }) => (
         <section key={used.name} className={styles.becomes} aria-label={`For ${used.name}`}>
           <h3>
-            {used.name}: {say(Number(used.contents.width))} × {say(Number(used.contents.height))}
+            <Words>
+              {used.name}: {say(Number(used.contents.width))} × {say(Number(used.contents.height))}
+            </Words>
           </h3>
           <ul>
             {holders.map((holder) => (

@@ -6,6 +6,7 @@ import { keepPaper } from '@/data/stash';
 import { Empty } from '../parts/Empty';
 import { NumberField } from '../parts/NumberField';
 import { useReading } from '../parts/Reading';
+import { Words } from '../parts/Words';
 import styles from './Stash.module.css';
 
 interface PaperTableProps {
@@ -51,7 +52,9 @@ export function PaperTable({ title, papers, none, cuts, onBecomes, onChange, onR
       sorter: (a, b) => a.width * a.height - b.width * b.height,
       render: (_, { width, height }) => (
         <span className={styles.figure}>
-          {say(width)} × {say(height)}
+          <Words>
+            {say(width)} × {say(height)}
+          </Words>
         </span>
       ),
     },

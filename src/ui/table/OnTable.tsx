@@ -27,6 +27,8 @@ interface OnTableProps {
 /** Room for words and edge numbers round what is drawn, px. */
 const RIM = 34;
 
+/** Breadth of the tag that names an edge, px: scores have circled numbers, edges have tags. */
+const TAG = 52;
 /** A sheet narrower than this, px, has no room for the numbers of its edges. */
 const NARROW = 84;
 
@@ -172,13 +174,15 @@ function EdgeNumbers({
       {([1, 2, 3, 4] as const).map((edge) => {
         // Past the middle, where notches and marks seldom are.
         const along = edgeLength(blank, edge) * (narrow ? 0.5 : 0.86);
-        const [cx, cy] = at(inFrom(blank, edge, along, (narrow ? -17 : 17) / scale));
+        const beside = (edge - near + 4) % 2 === 1;
+        const [cx, cy] = at(inFrom(blank, edge, along, (narrow ? -17 : beside ? TAG / 2 + 5 : 15) / scale));
         const role = edge === near ? styles.nearEdge : edge === leftOf(near) ? styles.leftEdge : styles.edge;
+        const wide = narrow ? 20 : TAG;
         return (
           <g key={edge} className={role}>
-            <circle cx={cx} cy={cy} r={12} />
-            <text x={cx} y={cy + 5.5} textAnchor="middle">
-              {edge}
+            <rect x={cx - wide / 2} y={cy - 10} width={wide} height={20} rx={4} />
+            <text x={cx} y={cy + 5} textAnchor="middle">
+              {narrow ? edge : `edge ${edge}`}
             </text>
           </g>
         );

@@ -1,14 +1,17 @@
-import { CONSTRUCTIONS, drawn, type Construction } from '../../constructions';
+import { CONSTRUCTIONS, drawn, type Construction, type Does } from '../../constructions';
 import { boxOf } from '../../geometry';
 import { mm, type Mm } from '../../length';
 import { checksOf, type Check } from '../checks';
 import { briefFor, readDesign, type Design, type DesignInput } from '../design/design';
 import { liesOn } from '../design/papers';
-import { pictureOf, type Picture } from '../looks/picture';
+import { takingIn, type Picture } from '../looks/picture';
 import { planFor, type Made } from '../plan';
 
 /** What is known: something to put in, or a paper; and the rest of a design that all answers share. */
-export type Question = Omit<DesignInput, 'construction' | 'options' | 'version'>;
+export type Question = Omit<DesignInput, 'construction' | 'options' | 'version'> & {
+  /** The tool for what has straight scores only, where another is out for that: a scoring board before an envelope board. */
+  readonly straight?: DesignInput['tool'];
+};
 
 /** One construction as an answer. */
 export interface Suggestion {
@@ -17,8 +20,10 @@ export interface Suggestion {
   readonly design: DesignInput;
   /** Paper all its pieces take, mm². */
   readonly paper: number;
-  /** True for what goes round the contents but is no place to keep them in. */
-  readonly wraps: boolean;
+  /** What it does with what it holds. */
+  readonly does: Does;
+  /** Nothing about it warns: it is neither far too loose nor too shallow for what goes in. */
+  readonly suits: boolean;
   /** Operations to make it: cuts, scores, glued joins. */
   readonly operations: number;
   readonly difficulty: 'quick' | 'some care' | 'patient';
@@ -46,26 +51,39 @@ export function suggest(
       (found): found is Suggestion =>
         found !== null && (paperFirst || found.largest.width > 0 || found.obstacle !== null),
     )
-    .sort(
-      (a, b) =>
-        Number(a.obstacle !== null) - Number(b.obstacle !== null) || worth(b, paperFirst) - worth(a, paperFirst),
-    );
+    .sort((a, b) => firstUnlike(rankOf(a, question), rankOf(b, question)));
 }
 
-/** What makes one answer better than another: more room for the paper, or less paper and work for the contents. */
-const worth = ({ largest, paper, operations, wraps }: Suggestion, paperFirst: boolean): number =>
-  // A band holds together but holds nothing in: it comes after whatever does.
-  (wraps ? -1e9 : 0) +
-  (paperFirst
-    ? (largest.width * largest.height) / Math.max(1, paper) - operations * 0.002
-    : -paper * (1 + operations * 0.02));
+/** Contents thicker than this want walls round them, mm. Common practice 1/8 in. */
+const THICK = 3.2;
+
+/** What comes first, the lower the better: what can be made; what suits the thickness; what closes; a good fit; little paper. */
+function rankOf(found: Suggestion, { blank, contents }: Question): readonly number[] {
+  const { obstacle, does, suits, paper, operations, largest } = found;
+  const cannot = Number(obstacle !== null);
+  // More room for the paper first.
+  if (blank !== undefined)
+    return [cannot, -((largest.width * largest.height) / Math.max(1, paper) - operations * 0.002)];
+  const thick = mm(Number(contents?.thickness ?? 0)) > THICK;
+  const lies = thick ? does !== 'stands' : does === 'stands';
+  const open = { closes: 0, stands: 0, opens: 1, wraps: 2, decorates: 3 }[does];
+  return [cannot, Number(!suits), Number(lies), open, paper * (1 + operations * 0.02)];
+}
+
+const firstUnlike = (a: readonly number[], b: readonly number[]): number =>
+  a.map((rank, i) => rank - b[i]!).find((apart) => apart !== 0) ?? 0;
 
 function answer(construction: Construction, question: Question): Suggestion | null {
-  const design = { version: 1, construction: construction.name, ...question } as DesignInput;
+  const { straight, ...asked } = question;
+  const common = { version: 1, construction: construction.name, ...asked } as DesignInput;
+  const usual = readDesign(common);
+  if (!usual.ok) return null;
+  const design = straight && hasStraightScores(construction, usual.design) ? { ...common, tool: straight } : common;
   const read = readDesign(design);
   if (!read.ok) return null;
   const plan = planFor(read.design);
-  const failed = checksOf(plan).find((check) => check.level === 'fail') ?? null;
+  const checks = checksOf(plan);
+  const failed = checks.find((check) => check.level === 'fail') ?? null;
   const { made } = plan;
   const operations = made ? operationsOf(made) : 0;
   return {
@@ -73,12 +91,13 @@ function answer(construction: Construction, question: Question): Suggestion | nu
     title: construction.title,
     design,
     paper: made ? made.pieces.reduce((sum, { piece }) => sum + piece.blank.width * piece.blank.height, 0) : Infinity,
-    wraps: made ? goesRound(made) : false,
+    does: construction.does,
+    suits: !checks.some(({ level, kind }) => level === 'warn' && LOOSE.has(kind)),
     operations,
     difficulty: operations > 24 ? 'patient' : operations > 11 ? 'some care' : 'quick',
     finished: made?.finished ?? { width: mm(0), height: mm(0) },
     largest: made ? { width: made.largest.width, height: made.largest.height } : { width: mm(0), height: mm(0) },
-    picture: made ? pictureOf(made) : null,
+    picture: made ? takingIn(made, read.design.contents ?? made.largest) : null,
     obstacle: failed,
   };
 }
@@ -175,9 +194,11 @@ export function becomes(
     .sort((a, b) => b.use - a.use);
 }
 
-/** A band that lets things stick out, or a wrap that is glued round them for good. */
-const goesRound = ({ built: { cavities } }: Made): boolean => {
-  const [cavity] = cavities;
-  if (!cavity) return false;
-  return cavity.insertAfter === 'flat' || cavity.through === true;
-};
+/** What says that contents lie in far too much room, or stick out of it. */
+const LOOSE: ReadonlySet<string> = new Set(['loose', 'shallow-pocket']);
+
+/** True for a pattern without a notch: its scores run from edge to edge. */
+function hasStraightScores(construction: Construction, design: Design): boolean {
+  const pattern = drawn(construction, briefFor(design));
+  return pattern.ok && pattern.built.pieces.every(({ notches }) => notches.length === 0);
+}

@@ -16,11 +16,20 @@ import {
 import { plus3, posed, poseWithin, seenPose } from '../../geometry';
 import { glueAreas } from '../work/glue';
 import { ownPaper, viewOf, type Made } from '../plan';
+import { seatIn } from '../../fit';
+import type { Mm } from '../../length';
 import type { StepPicture } from '../steps';
 
 /** The finished thing as it is drawn: a pile and how it is looked at, or the faces of what stands. */
 export type Picture =
-  | { readonly kind: 'pile'; readonly stack: Stack; readonly view: View; readonly front: 'below' | 'above' }
+  | {
+      readonly kind: 'pile';
+      readonly stack: Stack;
+      readonly view: View;
+      readonly front: 'below' | 'above';
+      /** Contents half in, in the view, mm. */
+      readonly contents?: { readonly x: number; readonly y: number; readonly width: Mm; readonly height: Mm };
+    }
   | { readonly kind: 'still'; readonly faces: readonly StillFace[] };
 
 /** The finished thing, to be drawn small. */
@@ -29,6 +38,23 @@ export function pictureOf(made: Made): Picture {
   if (standing) return { kind: 'still', faces: stillOf(standing.finished.leaves, standing.finished.touches) };
   const stack = ownPaper(made.folded.finished, made.built);
   return { kind: 'pile', stack, view: viewOf(made.built, stack), front: made.built.front };
+}
+
+/** It as it takes its contents in: half of them still stick out, so that what is open, and where, is seen. */
+export function takingIn(made: Made, contents: Contents): Picture {
+  const { built, folded } = made;
+  const [cavity] = built.cavities;
+  if (folded.standing || !cavity || cavity.kind === 'box') return pictureOf(made);
+  const stage = folded.stages.find(({ step }) => step.id === cavity.insertAfter);
+  const stack = ownPaper(stage?.stack ?? folded.finished, built);
+  const seat = seatIn(cavity, made.inside, contents);
+  return {
+    kind: 'pile',
+    stack,
+    view: viewOf(built, stack),
+    front: built.front,
+    contents: { ...seat, y: seat.y - seat.height / 2 },
+  };
 }
 
 /** How far glue is drawn off the paper it is on, mm: enough to lie on top of it. */

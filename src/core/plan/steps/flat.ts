@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../../geometry';
-import { mm, near as nearly, type Mm, type Say } from '../../length';
+import { mm, near as nearly, type Say } from '../../length';
 import { leftOf, type Edge, type Piece, isSquare } from '../../pattern';
 import { partWay, stretchReadings, toolMove, type MarkFor, type Move, type Reading, type Spot } from '../../tools';
 import type { Decoration } from '../design/extras';

@@ -1,5 +1,5 @@
 import { claimsOf, type Facts } from '../../constructions';
-import type { Contact, FlatWork, Folded, Joint, Side, StandingWork } from '../../fold';
+import type { Contact, FlatWork, Joint, Side, StandingWork } from '../../fold';
 import {
   apply,
   area,
