@@ -6,8 +6,8 @@ test('a diagonal box with its lid: two settings a side, the lid’s own settings
   page,
 }) => {
   await chooseHolder(page, /something to put in/, 'Tray box with a lid');
-  await page.getByLabel('Made as').click();
-  await page.getByTitle('Diagonal box').first().click();
+  await page.getByLabel('Made as').fill('diagonal box');
+  await page.getByTitle('Diagonal box').last().click();
   await setLength(page, 'Width', '2 in');
   await setLength(page, 'Height', '2 1/2 in');
   await setLength(page, 'Thickness', '1 in');

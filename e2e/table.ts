@@ -55,7 +55,9 @@ export const sheet = (page: Page): Locator => page.getByRole('group', { name: /^
 
 /** One of the large figures, as a person reads it aloud: `6 in`, `2 5/8 in`. */
 export async function figure(page: Page, title: string): Promise<string> {
-  const entry = page.locator('dl > div', { has: page.locator('dt', { hasText: title }) });
+  const entry = page
+    .getByRole('region', { name: 'The answer' })
+    .locator('dl > div', { has: page.locator('dt', { hasText: title }) });
   return ((await entry.locator('dd').textContent()) ?? '').replace(/\s+/g, ' ').trim();
 }
 

@@ -1,5 +1,6 @@
 import type { Backup, BackupRecord } from '@/core/files/backup';
 import { DATA_VERSION, db, KEPT_TABLES, type AsideRecord, type KeptTable, type RestoreRecord } from './db';
+import { isExample } from './examples';
 import { allKept, keyOf } from './keep';
 import { newId } from './newId';
 import { same } from './patch';
@@ -183,9 +184,7 @@ export async function onlyDemo(): Promise<boolean> {
     db.papers.toArray(),
     db.settings.get('toolbox'),
   ]);
-  const own = (record: object): boolean =>
-    !String((record as { id: string }).id).startsWith('demo-') || touchedAt(record) > 0;
-  return makes === 0 && !tools && ![...projects, ...log, ...papers].some(own);
+  return makes === 0 && !tools && [...projects, ...log, ...papers].every((record) => isExample(record));
 }
 
 /** How much is kept, and whether the browser promises to keep it. */

@@ -17,6 +17,7 @@ import {
   type Project,
 } from './db';
 import { DEMO_CUTS, DEMO_LOG, DEMO_SHELF, DEMO_STASH } from './demo';
+import { isExample } from './examples';
 import { allKept, readAll } from './keep';
 import {
   addLog,
@@ -28,6 +29,7 @@ import {
   fitKeyParts,
   latestFirst,
   keepLog,
+  ownMakes,
   putBackLog,
 } from './log';
 import { beginMake, keepMake, keepSpoiled, openMake, openMakesOf } from './makes';
@@ -35,6 +37,8 @@ import {
   addProject,
   allProjects,
   binProject,
+  bringExamplesBack,
+  clearExamples,
   duplicateProject,
   keepProject,
   putBackProject,
@@ -73,6 +77,49 @@ test('the demo shelf appears once, with designs that can be read, and never agai
   await db.projects.clear();
   await seedDemoShelf();
   expect(await db.projects.count()).toBe(0);
+});
+
+test('examples are told from what is the person’s own, cleared in one go, and brought back', async () => {
+  await seedDemoShelf();
+  const [first, second] = (await allProjects()).shelf as [Project, Project];
+  expect(isExample(first)).toBe(true);
+  const own = await addProject({ name: 'Mine', units: 'in', design: first.design });
+  keepProject(second.id, second, { ...second, name: 'Made mine' });
+  await keepPaperCount();
+  await allKept();
+  const there = async (): Promise<Record<string, number>> => ({
+    projects: await db.projects.count(),
+    log: await db.log.count(),
+    papers: await db.papers.count(),
+    cuts: await db.cuts.count(),
+  });
+  const before = await there();
+  await clearExamples();
+  // What was changed of an example is the person's, and so is what they began.
+  expect((await allProjects()).shelf.map(({ id }) => id).sort()).toEqual([own, second.id].sort());
+  expect((await there()).log).toBe(0);
+  expect((await there()).papers).toBe(1);
+  expect((await there()).cuts).toBe(0);
+  await bringExamplesBack();
+  expect(await there()).toEqual(before);
+  expect((await db.projects.get(second.id))!.name).toBe('Made mine');
+  await bringExamplesBack();
+  expect(await there()).toEqual(before);
+
+  /** One sheet of an example paper was used. */
+  async function keepPaperCount(): Promise<void> {
+    const [paper] = await db.papers.toArray();
+    await db.papers.update(paper!.id, { count: paper!.count - 1, updatedAt: Date.now() });
+  }
+});
+
+test('a make written down counts as evidence, an example never does', () => {
+  const entry = { ...DEMO_LOG[0]!, units: 'in', makeId: '', projectId: '', addedAt: 1, deletedAt: 0 } as const;
+  const all = [
+    { ...entry, id: 'demo-log-1' },
+    { ...entry, id: 'mine' },
+  ];
+  expect(ownMakes(all).map(({ id }) => id)).toEqual(['mine']);
 });
 
 test('a project is kept, changed, copied, put in the bin and put back', async () => {

@@ -1,7 +1,8 @@
 import type { LogEntry } from '@/core/files';
 import { contentsKind, type ContentsKind } from '@/core/fit';
-import type { Units } from '@/core/length';
+import type { Graduation, Units } from '@/core/length';
 import { db, type LogRecord, type MakeRecord } from './db';
+import { isExample } from './examples';
 import { keep } from './keep';
 import { newId } from './newId';
 
@@ -73,6 +74,9 @@ export const fitKeyParts = (key: string): { construction: string; contents: Cont
   return { construction, contents: contents === 'thick' ? 'thick' : 'flat' };
 };
 
+/** Marks that advised room is told on: those of the bench and of the log are one. */
+export const FIT_MARKS = { in: '1/16 in', mm: '1 mm' } as const satisfies Record<Units, Graduation>;
+
 /** What tells an entry from another: what was exported once is not read in twice. */
 export const entryKey = ({ day, name, construction, note, copies }: LogEntry): string =>
   JSON.stringify([day, name, construction, note, copies]);
@@ -84,3 +88,5 @@ export const dropPhoto = (id: string): Promise<void> => db.photos.delete(id);
 export type Evidence = LogRecord & { readonly room: NonNullable<LogEntry['room']> };
 export const evidenceIn = (entries: readonly LogRecord[]): Evidence[] =>
   entries.filter((entry): entry is Evidence => entry.room !== null);
+/** The person's own makes: examples are never counted among them. */
+export const ownMakes = (entries: readonly LogRecord[]): LogRecord[] => entries.filter((entry) => !isExample(entry));

@@ -47,8 +47,10 @@ export function openMakesOf(makes: readonly MakeRecord[], shelf: readonly Projec
 }
 
 /** Keeps what became of a make, at once. */
-export const keepMake = (make: MakeRecord, change: Partial<Pick<MakeRecord, 'done' | 'spent' | 'endedAt'>>): void =>
-  keep('makes', make.id, make, { ...make, ...change });
+export const keepMake = (
+  make: MakeRecord,
+  change: Partial<Pick<MakeRecord, 'done' | 'spent' | 'endedAt' | 'design'>>,
+): void => keep('makes', make.id, make, { ...make, ...change });
 
 /** Keeps a sheet that went wrong. */
 export async function keepSpoiled(make: MakeRecord, sheet: Omit<SpoiledSheet, 'at'>): Promise<void> {

@@ -1,10 +1,11 @@
 import type { ProjectFile } from '@/core/files';
 import { readDesign } from '@/core/plan';
 import { sameTool, type Tool } from '@/core/tools';
-import { db, type Project } from './db';
+import { db, type LogRecord, type PaperRecord, type Project } from './db';
 import { allKept, keep, readAll, type Records } from './keep';
 import { laidOn, TABLE } from './cuttings';
 import { DEMO_CUTS, DEMO_LOG, DEMO_SHELF, DEMO_STASH, DEMO_TABLE } from './demo';
+import { isExample } from './examples';
 import { newId } from './newId';
 
 const fresh = (file: Pick<ProjectFile, 'name' | 'units' | 'design'>): Project => {
@@ -48,36 +49,74 @@ export function shelfAndBin({ records }: Pick<Records<Project>, 'records'>): { s
 export const allProjects = async (): Promise<{ shelf: Project[]; bin: Project[] }> =>
   shelfAndBin(await readAll<Project>('projects'));
 
+/** The examples as they come, by table. */
+export const examples = (now: number) => ({
+  projects: DEMO_SHELF.map((file, i): Project => ({
+    ...fresh(file),
+    id: `demo-${i + 1}`,
+    createdAt: now - i * 60_000,
+    updatedAt: now - i * 60_000,
+  })),
+  log: DEMO_LOG.map((entry, i): LogRecord => ({
+    ...entry,
+    id: `demo-log-${i + 1}`,
+    units: 'in',
+    makeId: '',
+    projectId: '',
+    addedAt: now - i,
+    deletedAt: 0,
+  })),
+  papers: DEMO_STASH.map((paper, i): PaperRecord => ({ ...paper, from: '', addedAt: now - i, deletedAt: 0 })),
+  cuts: [...DEMO_CUTS],
+  cuttings: [{ ...laidOn(TABLE, null), ...DEMO_TABLE }],
+});
+
 /** Fills the shelf with the demo projects once, in the first run of a browser. */
 export async function seedDemoShelf(): Promise<void> {
   await db.transaction('rw', [db.projects, db.log, db.settings, db.papers, db.cuts, db.cuttings], async () => {
     if (await db.settings.get('demo-shelf')) return;
     const now = Date.now();
-    await db.projects.bulkAdd(
-      DEMO_SHELF.map((file, i) => ({
-        ...fresh(file),
-        id: `demo-${i + 1}`,
-        createdAt: now - i * 60_000,
-        updatedAt: now - i * 60_000,
-      })),
-    );
-    await db.log.bulkAdd(
-      DEMO_LOG.map((entry, i) => ({
-        ...entry,
-        id: `demo-log-${i + 1}`,
-        units: 'in' as const,
-        makeId: '',
-        projectId: '',
-        addedAt: now - i,
-        deletedAt: 0,
-      })),
-    );
-    await db.papers.bulkAdd(DEMO_STASH.map((paper, i) => ({ ...paper, from: '', addedAt: now - i, deletedAt: 0 })));
-    await db.cuts.bulkAdd([...DEMO_CUTS]);
-    await db.cuttings.add({ ...laidOn(TABLE, null), ...DEMO_TABLE });
+    const all = examples(now);
+    await db.projects.bulkAdd(all.projects);
+    await db.log.bulkAdd(all.log);
+    await db.papers.bulkAdd(all.papers);
+    await db.cuts.bulkAdd(all.cuts);
+    await db.cuttings.bulkAdd(all.cuttings);
     await db.settings.put({ key: 'demo-shelf', value: now });
   });
 }
+
+type Came = Parameters<typeof isExample>[0];
+/** The tables examples stand in. */
+const TABLES = ['projects', 'log', 'papers', 'cuts', 'cuttings'] as const;
+
+/** Takes out every example that is still as it came; what the person made of one stays. */
+export const clearExamples = (): Promise<void> =>
+  db.transaction(
+    'rw',
+    TABLES.map((name) => db.table(name)),
+    async () => {
+      for (const name of TABLES) {
+        const all = (await db.table(name).toArray()) as Came[];
+        const came = (one: Came): boolean => isExample(one) || (one.id === TABLE && one.updatedAt === 0);
+        await db.table(name).bulkDelete(all.filter(came).map(({ id }) => id));
+      }
+    },
+  );
+
+/** Puts back the examples that are not there. */
+export const bringExamplesBack = (): Promise<void> =>
+  db.transaction(
+    'rw',
+    TABLES.map((name) => db.table(name)),
+    async () => {
+      const all = examples(Date.now());
+      for (const name of TABLES) {
+        const there = new Set(await db.table(name).toCollection().primaryKeys());
+        await db.table(name).bulkPut(all[name].filter(({ id }) => !there.has(id)));
+      }
+    },
+  );
 
 /** Projects on the shelf whose plan is made for exactly that tool. */
 export async function projectsWith(tool: Tool): Promise<Project[]> {

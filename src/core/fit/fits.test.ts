@@ -48,10 +48,29 @@ test('three fits an eighth too tight ask for an eighth more', () => {
   expect(advice.width.makes).toBe(3);
 });
 
-test('with an even number the two middle ones are shared; between marks the nearest mark is taken', () => {
+test('with an even number the two middle ones are shared; between marks the next one up is taken', () => {
   const advice = roomFromFits([make(1 / 4, fitted('right')), make(1 / 4, fitted('tight', 1 / 16))], '1/8 in')!;
   expect(advice.width.wanted / 25.4).toBeCloseTo(0.28125, 9);
-  expect(advice.width.onMark / 25.4).toBeCloseTo(0.25, 9);
+  // A hair too much slides; a hair too little does not go in.
+  expect(advice.width.onMark / 25.4).toBeCloseTo(0.375, 9);
+});
+
+test('a misfit measured on things of this very size stands before what all others say', () => {
+  const size = { width: inches(3), height: inches(4), thickness: 0 };
+  const others = [make(1 / 8, fitted('right')), make(1 / 8, fitted('right')), make(1 / 8, fitted('right'))];
+  const measured = { ...make(1 / 8, fitted('tight', 1 / 8)), contents: size };
+  const felt = { ...make(1 / 8, fitted('tight')), contents: size };
+  const width = (makes: readonly FitSeen[], contents?: typeof size): number =>
+    roomFromFits(makes, '1/16 in', contents)!.width.onMark / 25.4;
+  expect(width([...others, measured], size)).toBeCloseTo(1 / 4, 9);
+  // Of another size, or only felt and not measured, it is one among many.
+  expect(width([...others, measured], { ...size, width: inches(3.5) })).toBeCloseTo(1 / 8, 9);
+  expect(width([...others, measured])).toBeCloseTo(1 / 8, 9);
+  expect(width([...others, felt], size)).toBeCloseTo(1 / 8, 9);
+  // The latest of several counts: they come latest first.
+  const later = { ...make(1 / 4, fitted('loose', 1 / 16)), contents: { ...size, width: size.width + 0.3 } };
+  expect(width([later, measured], size)).toBeCloseTo(3 / 16, 9);
+  expect(roomFromFits([...others, measured], '1/16 in', size)!.width.makes).toBe(1);
 });
 
 test('without makes there is no advice', () => {

@@ -7,8 +7,9 @@ export interface Fitted {
   readonly by: Mm;
 }
 
-/** One make: the room its plan left, and how it then fitted. */
+/** One make: what it was made for, the room its plan left, and how it then fitted. */
 export interface FitSeen {
+  readonly contents?: { readonly width: number; readonly height: number; readonly thickness: number };
   readonly room: Ease;
   readonly fit: { readonly width: Fitted; readonly height: Fitted };
 }
@@ -40,19 +41,23 @@ export function wantedRoom(room: Mm, { how, by }: Fitted): Mm {
 
 /**
  * The room to leave from now on, each way: the median of what each make would have wanted, so that one odd sheet does
- * not pull it away. Null without makes. Rounded to the nearest mark of the graduation, up from half way.
+ * not pull it away. Null without makes. Rounded up to a mark of the graduation: a hair too much slides, a hair too little
+ * does not go in. A misfit that was measured on things of this very size, the latest first, stands before all others.
  */
 export function roomFromFits(
-  makes: readonly FitSeen[],
+  all: readonly FitSeen[],
   graduation: Graduation,
+  contents?: FitSeen['contents'],
 ): { readonly width: RoomAdvice; readonly height: RoomAdvice } | null {
-  if (makes.length === 0) return null;
+  if (all.length === 0) return null;
+  const measured = contents && all.find((make) => isSize(make.contents, contents) && isMeasured(make.fit));
+  const makes = measured ? [measured] : all;
   const advice = (side: 'width' | 'height'): RoomAdvice => {
     const wanted = makes.map(({ room, fit }) => wantedRoom(room[side], fit[side])).sort((a, b) => a - b);
     const middle = median(wanted);
     return {
       wanted: middle,
-      onMark: onGraduation(middle, graduation) ? middle : roundTo(middle, graduation, 'nearest'),
+      onMark: onGraduation(middle, graduation) ? middle : roundTo(middle, graduation, 'up'),
       least: wanted[0]!,
       most: wanted.at(-1)!,
       makes: makes.length,
@@ -61,6 +66,13 @@ export function roomFromFits(
   };
   return { width: advice('width'), height: advice('height') };
 }
+
+/** Two sizes are one for a maker within this, mm. */
+const ALIKE = 0.5;
+const isSize = (a: FitSeen['contents'], b: NonNullable<FitSeen['contents']>): boolean =>
+  a !== undefined && (['width', 'height', 'thickness'] as const).every((side) => Math.abs(a[side] - b[side]) <= ALIKE);
+const isMeasured = ({ width, height }: FitSeen['fit']): boolean =>
+  [width, height].some(({ how, by }) => how !== 'right' && by > 0);
 
 function median(sorted: readonly Mm[]): Mm {
   const half = Math.floor(sorted.length / 2);

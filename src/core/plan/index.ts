@@ -35,10 +35,18 @@ export { glueAdvice, glueAreas, keepDry, type GlueAdvice, type GlueArea } from '
 export { closurePlan, type ClosurePlan } from './work/closures';
 export { companionsOf, type Companion } from './work/companions';
 export { fromPaper, onPaper, printMap, turnFor, windowOnFront, type FrontWindow, type Showing } from './looks/print';
-export { becomes, papersFor, suggest, type PaperChoice, type Question, type Suggestion } from './choosing/chooser';
+export {
+  becomes,
+  papersFor,
+  suggest,
+  toolFor,
+  type PaperChoice,
+  type Question,
+  type Suggestion,
+} from './choosing/chooser';
 export { concernedIn, momentsOf, seenAt, type Moment } from './looks/moments';
 export { checksOf, type Check, type CheckOf, type Level, type Remedy } from './checks';
-export { changedDesign, type DesignChange } from './design/change';
+export { changedDesign, inputOf, type DesignChange } from './design/change';
 export { remediesOf, remediesTried, type OwnPaper, type Remedies } from './remedies';
 export { pictureOf, stillStep, type Picture } from './looks/picture';
 export { consequenceOf } from './choosing/consequence';

@@ -50,7 +50,7 @@ function Told({
         </Boundary>
       )}
       <Boundary what="What the log says" of={of}>
-        <FitsSoFar design={planned.design} onChange={onChange} />
+        <FitsSoFar design={planned.design} fit={made?.fit ?? null} onChange={onChange} />
       </Boundary>
       <Boundary what="The checks" of={of}>
         <Checks of={of} checks={planned.checks} onRemedy={(patch) => onChange(patch, 'remedy')} />

@@ -9,15 +9,19 @@ import { formatLength, inches, mm, type Mm, type Units } from '@/core/length';
 import {
   CARDS,
   constructionOptions,
+  inputOf,
   PAPERS,
   sizeNamed,
+  toolFor,
   type Design,
   type DesignChange,
+  type DesignInput,
   type Made,
   type PaperSize,
   isSold,
 } from '@/core/plan';
 import { benchFigures, boardsOf, OFFERED, planTool, sameTool, type Tool } from '@/core/tools';
+import { toolsOut } from '@/data/settings';
 import { LengthField } from '../parts/LengthField';
 import { PaperThickness } from '../parts/PaperThickness';
 import { useToolbox } from '../parts/useToolbox';
@@ -70,6 +74,13 @@ const GROUPS = DOES.map((does) => ({
 /** Which holder it is, another to try, and its page of advice. */
 function MadeAs({ design, onChange }: BriefProps) {
   const { construction } = design;
+  const toolbox = useToolbox();
+  /** The board that suits that holder, where the design is made with one of those that are out. */
+  const boardFor = (name: string): Pick<DesignChange, 'tool'> => {
+    if (!toolbox || !['envelope-board', 'scoring-board'].includes(design.tool.kind)) return {};
+    const asked = { ...inputOf(design), construction: name, options: {} } as DesignInput;
+    return { tool: toolFor(asked, toolsOut(toolbox)) as Tool };
+  };
   return (
     <>
       <h2>Made as</h2>
@@ -81,7 +92,10 @@ function MadeAs({ design, onChange }: BriefProps) {
         options={GROUPS}
         // What was decided for one holder means nothing for another: its options go, the rest stays.
         onChange={(name) =>
-          onChange({ construction: name, options: null, ease: undefined, leastEase: undefined }, 'construction')
+          onChange(
+            { construction: name, options: null, ease: undefined, leastEase: undefined, ...boardFor(name) },
+            'construction',
+          )
         }
       />
       <p className={styles.purpose}>

@@ -2,36 +2,46 @@ import { Button } from 'antd';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { roomFromFits } from '@/core/fit';
-import { stepOf } from '@/core/length';
-import type { Design, DesignChange } from '@/core/plan';
+import type { Design, DesignChange, Made } from '@/core/plan';
 import type { LogRecord } from '@/data/db';
-import { evidenceIn, fitKey, latestFirst } from '@/data/log';
+import { evidenceIn, FIT_MARKS, fitKey, latestFirst, ownMakes } from '@/data/log';
+import { USUAL_ROOM } from '@/data/setting-kinds';
 import { fitWords } from '../log/fitWords';
-import { useAll } from '../parts/useKept';
+import { useAll, useSetting } from '../parts/useKept';
+import { Words } from '../parts/Words';
 import { useReading } from '../parts/Reading';
 import styles from './Bench.module.css';
 
 interface FitsSoFarProps {
   readonly design: Design;
+  /** Room the plan really leaves; null where nothing goes in. */
+  readonly fit: Made['fit'];
   readonly onChange: (change: DesignChange, key: string) => void;
 }
 
+/** Room that differs less than this is the same room, mm: half of the finest mark used at a table. */
+const SAME = 0.8;
+
 /** What the log knows of such a holder round such contents: how the last one fitted, and the room that would be right. */
-export function FitsSoFar({ design, onChange }: FitsSoFarProps) {
-  const { units, graduation, say } = useReading();
+export function FitsSoFar({ design, fit, onChange }: FitsSoFarProps) {
+  const { units, say } = useReading();
   const all = useAll<LogRecord>('log');
-  const log = useMemo(() => all && latestFirst(all.records), [all]);
+  const [, setUsual] = useSetting(USUAL_ROOM);
+  const log = useMemo(() => all && ownMakes(latestFirst(all.records)), [all]);
   if (!log || !design.contents) return null;
   const key = fitKey(design.construction.name, design.contents);
   const own = log.filter((entry) => fitKey(entry.construction, entry.contents) === key);
   const known = evidenceIn(own);
-  const advice = roomFromFits(known, graduation);
+  const advice = roomFromFits(known, FIT_MARKS[units], design.contents);
   const [last] = own;
   if (!last) return null;
   const { aim } = design;
-  const least = Math.max(0.4, stepOf(graduation) / 2);
   const differs =
-    advice !== null && (['width', 'height'] as const).some((side) => Math.abs(advice[side].onMark - aim[side]) > least);
+    advice !== null && (['width', 'height'] as const).some((side) => Math.abs(advice[side].onMark - aim[side]) > SAME);
+  const taken = advice !== null && !differs;
+  // What was asked for is laid on the marks of the ruler, and may come out as more.
+  const more =
+    taken && fit !== null && (['width', 'height'] as const).some((side) => fit.ease[side] - aim[side] > SAME);
   const right = last.fit.width.how === 'right' && last.fit.height.how === 'right';
   return (
     <aside className={styles.fits} aria-label="How such holders fitted so far">
@@ -41,16 +51,29 @@ export function FitsSoFar({ design, onChange }: FitsSoFarProps) {
       </p>
       {advice && differs && (
         <p>
-          Your {known.length} {known.length === 1 ? 'make says' : 'makes say'}: leave {say(advice.width.onMark)} in the
-          width and {say(advice.height.onMark)} in the height.{' '}
+          <Words>
+            Your {advice.width.makes} {advice.width.makes === 1 ? 'make says' : 'makes say'}: leave{' '}
+            {say(advice.width.onMark)} in the width and {say(advice.height.onMark)} in the height.
+          </Words>{' '}
           <Button
             size="small"
-            onClick={() =>
-              onChange({ ease: { width: advice.width.onMark, height: advice.height.onMark } }, 'fits-so-far')
-            }
+            onClick={() => {
+              const room = { width: advice.width.onMark, height: advice.height.onMark };
+              onChange({ ease: room }, 'fits-so-far');
+              // As from the log: the next plan of such a holder begins with it.
+              setUsual((usual) => ({ ...usual, [key]: room }));
+            }}
           >
             Leave that much
           </Button>
+        </p>
+      )}
+      {more && (
+        <p>
+          <Words>
+            You asked for {say(aim.width)} and {say(aim.height)}; your marks make it {say(fit.ease.width)} and{' '}
+            {say(fit.ease.height)}.
+          </Words>
         </p>
       )}
     </aside>

@@ -37,12 +37,14 @@ interface FitFormProps {
 }
 
 type How = Fitted['how'];
+/** Nobody said yet: nothing is taken for the answer. */
+type Said = How | 'unsaid';
 type Way = 'both' | 'width' | 'height';
 const RIGHT: Fitted = { how: 'right', by: mm(0) };
 
 /** What stands in the form. */
 const ANSWERS = z.object({
-  how: z.enum(['tight', 'right', 'loose']),
+  how: z.enum(['unsaid', 'tight', 'right', 'loose']),
   way: z.enum(['both', 'width', 'height']),
   by: z.number(),
   changed: z.string(),
@@ -72,7 +74,7 @@ function answersOf({ fit, changed = '', note = '', minutes, copies, sheets, pape
   const off = fit && (fit.width.how !== 'right' ? fit.width : fit.height);
   const both = !fit || (fit.width.how !== 'right') === (fit.height.how !== 'right');
   return {
-    how: off?.how ?? 'right',
+    how: off?.how ?? 'unsaid',
     way: both ? 'both' : fit.width.how !== 'right' ? 'width' : 'height',
     by: off && off.by > 0 ? off.by : units === 'in' ? INCH / 16 : 2,
     changed,
@@ -87,7 +89,7 @@ function answersOf({ fit, changed = '', note = '', minutes, copies, sheets, pape
 /** The entry that answers make of what is known. */
 function entryOf(known: Known, { how, way, by, ...rest }: Answers): LogEntry {
   const fitted = (side: 'width' | 'height'): Fitted =>
-    how === 'right' || (way !== 'both' && way !== side) ? RIGHT : { how, by: mm(by) };
+    how === 'right' || how === 'unsaid' || (way !== 'both' && way !== side) ? RIGHT : { how, by: mm(by) };
   const { day, name, construction, contents, room } = known;
   return {
     day,
@@ -138,7 +140,7 @@ export function FitForm({ form, known, photo = null, saveText, onSave, beside }:
       <Overtaken editing={editing} words={(field, there) => `${FIELD[field]} ${String(there[field])}`} />
       <fieldset>
         <legend>How did it fit?</legend>
-        <Segmented<How>
+        <Segmented<Said>
           size="large"
           aria-label="How did it fit?"
           value={how}
@@ -149,7 +151,7 @@ export function FitForm({ form, known, photo = null, saveText, onSave, beside }:
           ]}
           onChange={(next) => set({ how: next })}
         />
-        {how !== 'right' && (
+        {how !== 'right' && how !== 'unsaid' && (
           <div className={styles.off}>
             <Segmented<Way>
               aria-label="Which way"
@@ -223,7 +225,7 @@ export function FitForm({ form, known, photo = null, saveText, onSave, beside }:
         </p>
       )}
       <div className={styles.buttons}>
-        <Button type="primary" size="large" loading={busy} onClick={() => save()}>
+        <Button type="primary" size="large" loading={busy} disabled={how === 'unsaid'} onClick={() => save()}>
           {saveText}
         </Button>
         {beside(forget)}

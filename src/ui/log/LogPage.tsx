@@ -8,6 +8,7 @@ import { useMemo, useState } from 'react';
 import { CONSTRUCTIONS } from '@/core/constructions';
 import type { Fitted } from '@/core/fit';
 import type { LogRecord } from '@/data/db';
+import { isExample } from '@/data/examples';
 import type { Damaged } from '@/data/keep';
 import { latestFirst } from '@/data/log';
 import { Boundary } from '../parts/Boundary';
@@ -19,7 +20,8 @@ import { SetAside } from '../parts/SetAside';
 import { damagedIn, useAll } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { Waiting } from '../parts/Waiting';
-import { Reading } from '../parts/Reading';
+import { Reading, useReading } from '../parts/Reading';
+import { ByHand } from './ByHand';
 import { EntryPage } from './EntryPage';
 import { fitWords, titleOf } from './fitWords';
 import { ImportDialog } from './ImportDialog';
@@ -38,10 +40,13 @@ export function LogPage() {
 }
 
 function ReadLog() {
-  const id = useSearchParams().get('e');
+  const address = useSearchParams();
+  const id = address.get('e');
+  const { units } = useReading();
   const all = useAll<LogRecord>('log');
   const entries = useMemo(() => all && latestFirst(all.records), [all]);
   if (!entries) return <Waiting what="Opening the log" whole />;
+  if (address.has('new')) return <ByHand units={units} />;
   const entry = id ? entries.find((one) => one.id === id) : undefined;
   if (id && !entry)
     return (
@@ -98,7 +103,12 @@ function Log({ entries, damaged }: LogProps) {
       title: 'Made',
       dataIndex: 'name',
       sorter: (a, b) => a.name.localeCompare(b.name),
-      render: (name: string, { id }) => <Link href={`/log?e=${encodeURIComponent(id)}`}>{name}</Link>,
+      render: (name: string, entry) => (
+        <>
+          <Link href={`/log?e=${encodeURIComponent(entry.id)}`}>{name}</Link>
+          {isExample(entry) && <em className={styles.example}>Example</em>}
+        </>
+      ),
     },
     {
       title: 'Holder',
@@ -124,6 +134,9 @@ function Log({ entries, damaged }: LogProps) {
     <main className={styles.log}>
       <div className={styles.head}>
         <h1>Log</h1>
+        <Link href="/log?new" className={styles.write}>
+          Write one down
+        </Link>
         <span className={styles.noPrint}>
           <Button icon={<DownloadOutlined />} onClick={() => void save().catch(failed('It could not be written'))}>
             {found.length === entries.length ? 'Export (CSV)' : `Export these ${found.length} (CSV)`}

@@ -4,7 +4,7 @@ import { constructionNamed, type Ease } from '@/core/constructions';
 import { roomFromFits, type ContentsKind, type RoomAdvice } from '@/core/fit';
 import { formatLength, mm } from '@/core/length';
 import type { LogRecord } from '@/data/db';
-import { evidenceIn, fitKey, fitKeyParts } from '@/data/log';
+import { evidenceIn, fitKey, fitKeyParts, FIT_MARKS, ownMakes } from '@/data/log';
 import { USUAL_ROOM } from '@/data/setting-kinds';
 import { useSetting } from '../parts/useKept';
 import { useReading } from '../parts/Reading';
@@ -19,9 +19,12 @@ const SAME = 0.8;
 export function WhatFitsSay({ entries }: { readonly entries: readonly LogRecord[] }) {
   const { units } = useReading();
   const [usual = {}, setUsual] = useSetting(USUAL_ROOM);
-  const groups = group(evidenceIn(entries), (entry) => fitKey(entry.construction, entry.contents));
+  // Until there is one of one's own the examples show how it works; they are never taken for the person's.
+  const mine = ownMakes(entries);
+  const examples = mine.length === 0;
+  const groups = group(evidenceIn(examples ? entries : mine), (entry) => fitKey(entry.construction, entry.contents));
   if (groups.size === 0) return null;
-  const graduation = units === 'in' ? '1/16 in' : '1 mm';
+  const graduation = FIT_MARKS[units];
   const say = (value: number): string => formatLength(mm(value), units, graduation, true);
   const keep = (key: string, room: Ease | null): void => {
     setUsual(({ [key]: _, ...others }) => (room ? { ...others, [key]: room } : others));
@@ -47,6 +50,7 @@ export function WhatFitsSay({ entries }: { readonly entries: readonly LogRecord[
             <article key={key} aria-label={`${constructionNamed(construction)?.title} ${CONTENTS[contents]}`}>
               <h3>
                 {constructionNamed(construction)?.title}, {CONTENTS[contents]}
+                {examples && <em className={styles.example}>Example</em>}
               </h3>
               <p>{restsOn(own, advice)}</p>
               {(['width', 'height'] as const).map((side) => (
@@ -60,9 +64,11 @@ export function WhatFitsSay({ entries }: { readonly entries: readonly LogRecord[
                       <strong>{say(advice.height.onMark)}</strong> in the height; it is {say(now.width)} and{' '}
                       {say(now.height)} now.
                     </span>
-                    <Button onClick={() => keep(key, { width: advice.width.onMark, height: advice.height.onMark })}>
-                      Make that my usual room
-                    </Button>
+                    {!examples && (
+                      <Button onClick={() => keep(key, { width: advice.width.onMark, height: advice.height.onMark })}>
+                        Make that my usual room
+                      </Button>
+                    )}
                   </>
                 ) : (
                   <span>

@@ -1,22 +1,31 @@
 'use client';
 
-import { AudioMutedOutlined, AudioOutlined, QuestionCircleOutlined, WarningOutlined } from '@ant-design/icons';
+import {
+  AudioMutedOutlined,
+  AudioOutlined,
+  CloseOutlined,
+  QuestionCircleOutlined,
+  WarningOutlined,
+} from '@ant-design/icons';
 import { Alert, Button, Modal } from 'antd';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { copiesDone, stepsOf, walkOf, type Design, type Made, type Plan, type Step, type Stop } from '@/core/plan';
 import type { Toolbox } from '@/core/tools';
-import type { MakeRecord } from '@/data/db';
+import type { MakeRecord, Project } from '@/data/db';
 import { keepMake, keepSpoiled } from '@/data/makes';
 import { usePlan } from '../parts/plans';
 import { Boundary } from '../parts/Boundary';
 import { KeysDialog, type KeyLine } from '../parts/KeysDialog';
 import { KEYS } from '../parts/keys';
+import { useTell } from '../parts/useTell';
 import { withKit } from '../parts/withKit';
 import { Reading, useReading } from '../parts/Reading';
 import { BenchCardButton } from './BenchCardButton';
 import { Finished } from './Finished';
+import { OlderPlan } from './OlderPlan';
 import { StopView } from './StopView';
 import { useAwake, useClock, useSpeech } from './useTable';
 import { WentWrong } from './WentWrong';
@@ -25,6 +34,8 @@ import styles from './Make.module.css';
 
 interface MakeProps {
   readonly make: MakeRecord;
+  /** The project as it stands now: it may have been changed since. */
+  readonly project: Project;
   readonly toolbox: Toolbox;
 }
 
@@ -73,7 +84,9 @@ interface TableProps extends MakeProps {
 }
 
 /** One step at a time, to be read from an arm's length away. */
-function AtTheTable({ make, plan, made, design }: TableProps) {
+function AtTheTable({ make, project, toolbox, plan, made, design }: TableProps) {
+  const { undoable } = useTell();
+  const router = useRouter();
   const { copies, way } = make;
   const { say } = useReading();
   const steps = useMemo(() => stepsOf(plan, say), [plan, say]);
@@ -103,6 +116,17 @@ function AtTheTable({ make, plan, made, design }: TableProps) {
     window.addEventListener('pagehide', leave);
     return () => window.removeEventListener('pagehide', leave);
   }, [clock]);
+
+  /** Taken off the table without a word in the log; it can be laid there again. */
+  const stopIt = (): void => {
+    keepMake(make, { endedAt: Date.now(), spent: make.spent + clock.take() });
+    undoable({
+      key: make.id,
+      done: `“${make.name}” is off the table`,
+      back: () => Promise.resolve(keepMake({ ...make, endedAt: 1 }, { endedAt: 0 })),
+    });
+    router.push('/');
+  };
 
   const going = open === null && stop !== undefined;
   useHotkeys(['right', 'pagedown', 'n'], () => goTo(done + 1), { ...KEYS, preventDefault: true, enabled: going });
@@ -149,8 +173,16 @@ function AtTheTable({ make, plan, made, design }: TableProps) {
           <Button size="large" icon={<WarningOutlined />} disabled={!stop} onClick={() => setOpen('wrong')}>
             <span className={styles.label}>That went wrong</span>
           </Button>
+          <Button size="large" icon={<CloseOutlined />} disabled={!stop} onClick={stopIt}>
+            <span className={styles.label}>Stop making</span>
+          </Button>
         </div>
       </div>
+      {stop && (
+        <Boundary what="The newer plan" of={project.design}>
+          <OlderPlan make={make} project={project} toolbox={toolbox} made={made} design={design} steps={steps} />
+        </Boundary>
+      )}
       <Progress done={done} all={walk.length} copies={copies} finished={finished} stop={stop} />
       {stop ? (
         <Boundary what="This step" of={done}>
@@ -205,14 +237,27 @@ function spoken({ step, copies }: Stop, all: number): string {
   return `${which}${readable(step)}`;
 }
 
+const PARTS_SAID: Readonly<Record<string, readonly [one: string, more: string]>> = {
+  2: ['half', 'halves'],
+  4: ['quarter', 'quarters'],
+  8: ['eighth', 'eighths'],
+  16: ['sixteenth', 'sixteenths'],
+  32: ['thirty-second', 'thirty-seconds'],
+};
+
 /** A step in words a voice says well: no signs. */
 const readable = ({ text, how, caution }: Step): string =>
   [text, how, caution]
     .filter(Boolean)
     .join(' ')
+    .replaceAll(/(\d+ )?(\d+)\/(2|4|8|16|32)\b/g, (_, whole: string | undefined, count: string, of: string) => {
+      const part = PARTS_SAID[of]![count === '1' ? 0 : 1];
+      return `${whole ? `${whole}and ` : ''}${count} ${part}${whole ? '' : ' of an'}`;
+    })
     .replaceAll(' × ', ' by ')
-    .replaceAll(/\bin\b(?=[.,;: ]|$)/g, (word, at: number, all: string) =>
-      /\d $/.test(all.slice(Math.max(0, at - 2), at)) ? 'inches' : word,
+    // A unit after a number is said out; the word "in" stays.
+    .replaceAll(/(\d|halves|half|quarters?|eighths?|sixteenths?|thirty-seconds?|of an) in\b/g, (_, before: string) =>
+      before === 'of an' ? 'of an inch' : `${before} inches`,
     )
     .replaceAll(/\bmm\b/g, 'millimetres');
 

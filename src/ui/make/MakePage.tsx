@@ -41,7 +41,11 @@ function MakeOf({ id }: { readonly id: string }) {
           <SetAside
             damaged={damagedIn(makes).filter(({ raw }) => (raw as { projectId?: unknown })?.projectId === id)}
           />
-          {make ? <Make key={make.id} make={make} toolbox={toolbox!} /> : <Begin project={own} toolbox={toolbox!} />}
+          {make ? (
+            <Make key={make.id} make={make} project={own} toolbox={toolbox!} />
+          ) : (
+            <Begin project={own} toolbox={toolbox!} />
+          )}
         </>
       )}
     </OneProject>

@@ -7,8 +7,18 @@ import { useCallback, useMemo, useState } from 'react';
 import { z } from 'zod';
 import { LONGEST_PROJECT, readProject } from '@/core/files';
 import type { MakeRecord, Project } from '@/data/db';
+import { isExample } from '@/data/examples';
 import { openMakesOf } from '@/data/makes';
-import { addProject, binProject, duplicateProject, keepProject, putBackProject, shelfAndBin } from '@/data/projects';
+import {
+  addProject,
+  binProject,
+  bringExamplesBack,
+  clearExamples,
+  duplicateProject,
+  keepProject,
+  putBackProject,
+  shelfAndBin,
+} from '@/data/projects';
 import { Boundary } from '../parts/Boundary';
 import { FilePicker } from '../parts/FilePicker';
 import { useOnce } from '../parts/once';
@@ -83,6 +93,7 @@ function MadeAndMaking() {
       )}
       <div className={styles.heading}>
         <h2>On the shelf</h2>
+        <Examples there={all.shelf.some(isExample)} />
         <FilePicker
           label="Project file"
           accept=".json,application/json"
@@ -142,6 +153,22 @@ function MadeAndMaking() {
         )}
       </Boundary>
     </>
+  );
+}
+
+/** Examples are told from one's own, and go or come back with one button. */
+function Examples({ there }: { readonly there: boolean }) {
+  const { failed, undoable } = useTell();
+  const clear = (): Promise<void> =>
+    clearExamples()
+      .then(() => undoable({ key: 'examples', done: 'The examples are cleared', back: bringExamplesBack }))
+      .catch(failed('The examples could not be cleared'));
+  return there ? (
+    <Button onClick={() => void clear()}>Clear the examples</Button>
+  ) : (
+    <Button onClick={() => void bringExamplesBack().catch(failed('The examples could not be brought back'))}>
+      Bring the examples back
+    </Button>
   );
 }
 

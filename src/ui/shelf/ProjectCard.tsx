@@ -10,6 +10,7 @@ import { lengthParts, mm } from '@/core/length';
 import { isSquare } from '@/core/pattern';
 import { article } from '@/core/text';
 import type { Project } from '@/data/db';
+import { isExample } from '@/data/examples';
 import { download } from '../parts/download';
 import { Figure } from '../parts/Figure';
 import { projectAlong } from '../parts/projectAlong';
@@ -44,7 +45,10 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
             {card?.picture && <SmallPicture picture={card.picture} scale={SHELF_SCALE} room={ROOM} />}
           </span>
           <strong>{project.name.trim() || 'Untitled'}</strong>
-          <span className={styles.kind}>{constructionNamed(project.design.construction)?.title}</span>
+          <span className={styles.kind}>
+            {constructionNamed(project.design.construction)?.title}
+            {isExample(project) && <em className={styles.example}>Example</em>}
+          </span>
           <span className={styles.what}>
             {card?.holds && (
               <>

@@ -2,6 +2,7 @@ import { DeleteOutlined, EditOutlined } from '@ant-design/icons';
 import { Button, Table, type TableColumnsType } from 'antd';
 import { formatLength, gramsAt, mm } from '@/core/length';
 import type { CutRecord, PaperRecord } from '@/data/db';
+import { isExample } from '@/data/examples';
 import { keepPaper } from '@/data/stash';
 import { Empty } from '../parts/Empty';
 import { NumberField } from '../parts/NumberField';
@@ -31,20 +32,24 @@ export function PaperTable({ title, papers, none, cuts, onBecomes, onChange, onR
       title: 'Paper',
       dataIndex: 'name',
       sorter: (a, b) => a.name.localeCompare(b.name),
-      render: (name: string, { made, of, note, from }) => (
-        <>
-          <strong>{name}</strong>
-          <span className={styles.under}>
-            {[
-              made !== 'plain' && `${made}${of && ` from ${of}`}`,
-              cutOf.get(from) && `left of “${cutOf.get(from)!.name}”`,
-              note,
-            ]
-              .filter(Boolean)
-              .join('; ')}
-          </span>
-        </>
-      ),
+      render: (name: string, paper) => {
+        const { made, of, note, from } = paper;
+        return (
+          <>
+            <strong>{name}</strong>
+            {isExample(paper) && <em className={styles.example}>Example</em>}
+            <span className={styles.under}>
+              {[
+                made !== 'plain' && `${made}${of && ` from ${of}`}`,
+                cutOf.get(from) && `left of “${cutOf.get(from)!.name}”`,
+                note,
+              ]
+                .filter(Boolean)
+                .join('; ')}
+            </span>
+          </>
+        );
+      },
     },
     {
       title: 'Size',

@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { INCH } from '@/core/length';
 import { undoCut } from '@/data/cuttings';
 import type { CutRecord } from '@/data/db';
+import { isExample } from '@/data/examples';
 import { whyOf } from '@/data/trouble';
 import { Boundary } from '../parts/Boundary';
 import { Empty } from '../parts/Empty';
@@ -16,8 +17,10 @@ export function Spent({ cuts }: { readonly cuts: readonly CutRecord[] }) {
   const { modal } = App.useApp();
   const { units } = useReading();
   const unit = units === 'in' ? (12 * INCH) ** 2 : 10_000;
-  const saved = cuts.reduce((sum, cut) => sum + cut.saved, 0) / unit;
-  const money = cuts.reduce((sum, cut) => sum + cut.savedCost, 0);
+  // What was cut in the examples saved nobody anything.
+  const own = cuts.filter((cut) => !isExample(cut));
+  const saved = own.reduce((sum, cut) => sum + cut.saved, 0) / unit;
+  const money = own.reduce((sum, cut) => sum + cut.savedCost, 0);
   if (cuts.length === 0)
     return (
       <section className={styles.card} aria-label="Paper saved">

@@ -76,9 +76,7 @@ const firstUnlike = (a: readonly number[], b: readonly number[]): number =>
 function answer(construction: Construction, question: Question): Suggestion | null {
   const { straight, ...asked } = question;
   const common = { version: 1, construction: construction.name, ...asked } as DesignInput;
-  const usual = readDesign(common);
-  if (!usual.ok) return null;
-  const design = straight && hasStraightScores(construction, usual.design) ? { ...common, tool: straight } : common;
+  const design = straight ? { ...common, tool: toolFor(common, { tool: common.tool, straight }) } : common;
   const read = readDesign(design);
   if (!read.ok) return null;
   const plan = planFor(read.design);
@@ -196,6 +194,18 @@ export function becomes(
 
 /** What says that contents lie in far too much room, or stick out of it. */
 const LOOSE: ReadonlySet<string> = new Set(['loose', 'shallow-pocket']);
+
+/** Tools that are out: one for whatever there is, and one that is better for straight scores, if there is. */
+interface ToolsOut {
+  readonly tool: DesignInput['tool'];
+  readonly straight?: DesignInput['tool'];
+}
+
+/** The one of the tools that suits a design: straight scores go to a scoring board before an envelope board. */
+export function toolFor(design: DesignInput, { tool, straight }: ToolsOut): DesignInput['tool'] {
+  const read = readDesign(design);
+  return straight && read.ok && hasStraightScores(read.design.construction, read.design) ? straight : tool;
+}
 
 /** True for a pattern without a notch: its scores run from edge to edge. */
 function hasStraightScores(construction: Construction, design: Design): boolean {
