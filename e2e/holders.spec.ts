@@ -148,7 +148,7 @@ test('directional paper: the warning, its remedy, and where the front lands', as
   await expect(page.getByText('The print reads upright on the finished front.')).toBeVisible();
 
   await page.getByText('On paper', { exact: true }).click();
-  await page.getByLabel('A place to mind').check();
+  await page.getByLabel('A place to show or avoid').check();
   await expect(
     page.getByText(/of the marked window|does not show on the front|lies wholly on the front/),
   ).toBeVisible();

@@ -34,7 +34,19 @@ export {
 export { glueAdvice, glueAreas, keepDry, type GlueAdvice, type GlueArea } from './work/glue';
 export { closurePlan, type ClosurePlan } from './work/closures';
 export { companionsOf, type Companion } from './work/companions';
-export { fromPaper, onPaper, printMap, turnFor, windowOnFront, type FrontWindow, type Showing } from './looks/print';
+export {
+  fromPaper,
+  cutOutOf,
+  type CutOut,
+  onPaper,
+  toCentreFront,
+  windowInside,
+  printMap,
+  turnFor,
+  windowOnFront,
+  type FrontWindow,
+  type Showing,
+} from './looks/print';
 export {
   becomes,
   papersFor,

@@ -12,6 +12,7 @@ import {
   onPaper,
   ownPaper,
   printMap,
+  toCentreFront,
   viewOf,
   windowOnFront,
   type Design,
@@ -22,6 +23,7 @@ import { FoldedFace } from '../draw/FoldedFace';
 import { Grab } from '../draw/Grab';
 import { ringsPath } from '../draw/path';
 import { useSize } from '../draw/useSize';
+import { LengthField } from '../parts/LengthField';
 import { useReading } from '../parts/Reading';
 import styles from './PaperView.module.css';
 
@@ -161,11 +163,37 @@ export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
         >
           Turn the blank
         </Button>
+        {/* The same by figures as by dragging: two distances from two edges. */}
+        <LengthField
+          label="From the left edge"
+          value={from.x}
+          least={0}
+          most={Math.max(0, sheet.width - turned.width)}
+          onChange={(x) => blankTo(onChange, { ...paper, at: { x: mm(x), y: mm(from.y) } })}
+        />
+        <LengthField
+          label="From the near edge"
+          value={from.y}
+          least={0}
+          most={Math.max(0, sheet.height - turned.height)}
+          onChange={(y) => blankTo(onChange, { ...paper, at: { x: mm(from.x), y: mm(y) } })}
+        />
+        <Button
+          onClick={() => {
+            const place = window
+              ? { x: window.x + window.width / 2, y: window.y + window.height / 2 }
+              : { x: sheet.width / 2, y: sheet.height / 2 };
+            const by = toCentreFront(made, design, place);
+            if (by) blankTo(onChange, moves.blank(from, [by.x, by.y]));
+          }}
+        >
+          {window ? 'Centre the front on it' : 'Centre the front on the sheet'}
+        </Button>
         <Checkbox
           checked={window !== undefined}
           onChange={({ target }) => placeTo(onChange, target.checked ? moves.first() : { ...paper, window: undefined })}
         >
-          A place to mind
+          A place to show or avoid
         </Checkbox>
         {window && (
           <Segmented<'show' | 'avoid'>

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { countedLength, formatLength, mm } from '@/core/length';
 import { leftOf } from '@/core/pattern';
-import { partNamed, type Design, type Made, type Reading, type Stop } from '@/core/plan';
+import { cutOutOf, partNamed, type Design, type Made, type Reading, type Stop } from '@/core/plan';
 import { listed } from '@/core/text';
 import { StepPicture } from '../bench/StepPicture';
 import { RulerCloseUp } from '../draw/RulerCloseUp';
@@ -138,6 +138,7 @@ function Flat({ stop, made, design }: StopViewProps) {
             width={size.width}
             height={size.height}
             paper={step.phase === 'cut' && fits ? paper : null}
+            out={step.phase === 'cut' && part === made.pieces[0] ? cutOutOf(made, design) : null}
             label={`The table from above: ${step.text}`}
           />
         ) : (

@@ -1,6 +1,7 @@
 import { range } from 'd3';
 import { dot, minus, type Point } from '@/core/geometry';
 import { INCH } from '@/core/length';
+import type { CutOut } from '@/core/plan';
 import { edgeLength, leftOf, onEdge, type Blank, type Edge } from '@/core/pattern';
 import { planTool, scoresRun, type Move, type Tool } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
@@ -22,6 +23,8 @@ interface OnTableProps {
   readonly label: string;
   /** The sheet the blank is cut from, shown behind it while it is cut. */
   readonly paper?: Blank | null;
+  /** Where in that sheet it is cut out, as the sheet lies with its print upright; from the corner unless told. */
+  readonly out?: CutOut | null;
 }
 
 /** Room for words and edge numbers round what is drawn, px. */
@@ -34,7 +37,7 @@ const NARROW = 84;
 
 /** The sheet with its near edge at the maker, in or under the tool that is used on it, seen from above. */
 export function OnTable(props: OnTableProps) {
-  const { blank, tool, moves, fresh, near, width, height, label, paper } = props;
+  const { blank, tool, moves, fresh, near, width, height, label, paper, out } = props;
   const latest = moves.slice(moves.length - fresh);
   const last = latest.at(-1);
   const [wide, deep] = [edgeLength(blank, near), edgeLength(blank, near % 2 === 1 ? 2 : 1)];
@@ -78,7 +81,14 @@ export function OnTable(props: OnTableProps) {
       aria-label={label}
       className={styles.table}
     >
-      {paper && fresh === 0 && moves.length === 0 && <Uncut {...view} blank={blank} paper={paper} />}
+      {paper && fresh === 0 && moves.length === 0 && (
+        <Uncut
+          {...view}
+          out={out ?? { x: 0, y: 0, ...blank }}
+          paper={paper}
+          upright={out !== undefined && out !== null}
+        />
+      )}
       {laid && <Under under={laid} {...view} />}
       <g
         key={moves.length}
@@ -90,17 +100,19 @@ export function OnTable(props: OnTableProps) {
         }
       >
         <g className={laid ? styles.over : undefined}>
-          <MadeSheet
-            blank={blank}
-            tool={tool}
-            moves={moves}
-            fresh={fresh}
-            at={at}
-            scale={scale}
-            running={last !== undefined && scoresRun(last).length > 0}
-          />
+          {!(out && paper) && (
+            <MadeSheet
+              blank={blank}
+              tool={tool}
+              moves={moves}
+              fresh={fresh}
+              at={at}
+              scale={scale}
+              running={last !== undefined && scoresRun(last).length > 0}
+            />
+          )}
         </g>
-        <EdgeNumbers blank={blank} near={near} at={at} scale={scale} />
+        {!(out && paper) && <EdgeNumbers blank={blank} near={near} at={at} scale={scale} />}
       </g>
       {turns > 0 && <TurnArrow x={middle.x} y={middle.y} r={Math.min(wide, deep) * scale * 0.22} />}
       {laid && <Over under={laid} {...view} />}
@@ -127,9 +139,17 @@ export function OnTable(props: OnTableProps) {
   );
 }
 
-/** The sheet a blank is cut from, with the cuts. */
-function Uncut({ paper, blank, px, py }: View & { readonly paper: Blank; readonly blank: Blank }) {
-  const [w, h] = [blank.width, blank.height];
+/** The sheet a blank is cut from, with the cuts: what lies in its middle is cut on all four sides. */
+function Uncut({
+  paper,
+  out: { x, y, width, height },
+  upright,
+  px,
+  py,
+}: View & { readonly paper: Blank; readonly out: CutOut; readonly upright: boolean }) {
+  const [right, top] = [x + width, y + height];
+  const uprights = [x, right].filter((at) => at > 1e-6 && at < paper.width - 1e-6);
+  const levels = [y, top].filter((at) => at > 1e-6 && at < paper.height - 1e-6);
   return (
     <g>
       <rect
@@ -139,18 +159,27 @@ function Uncut({ paper, blank, px, py }: View & { readonly paper: Blank; readonl
         height={py(0) - py(paper.height)}
         className={styles.uncut}
       />
-      {w < paper.width - 1e-6 && (
-        <>
-          <line x1={px(w)} x2={px(w)} y1={py(0)} y2={py(paper.height) - 8} className={styles.cutLine} />
-          <FigureText x={px(w)} y={py(paper.height) - 14} value={w} className={styles.figure} />
-        </>
+      {upright && (
+        <rect x={px(x)} y={py(top)} width={px(right) - px(x)} height={py(y) - py(top)} className={styles.cutOut} />
       )}
-      {h < paper.height - 1e-6 && (
-        <>
-          <line x1={px(0)} x2={px(Math.min(w, paper.width)) + 8} y1={py(h)} y2={py(h)} className={styles.cutLine} />
-          <FigureText x={px(w) + 14} y={py(h) + 5} value={h} className={styles.figure} anchor="start" />
-        </>
-      )}
+      {uprights.map((at) => (
+        <g key={at}>
+          <line x1={px(at)} x2={px(at)} y1={py(0)} y2={py(paper.height) - 8} className={styles.cutLine} />
+          <FigureText x={px(at)} y={py(paper.height) - 14} value={at} className={styles.figure} />
+        </g>
+      ))}
+      {levels.map((at) => (
+        <g key={at}>
+          <line
+            x1={px(upright ? x : 0)}
+            x2={px(Math.min(right, paper.width)) + 8}
+            y1={py(at)}
+            y2={py(at)}
+            className={styles.cutLine}
+          />
+          <FigureText x={px(right) + 14} y={py(at) + 5} value={at} className={styles.figure} anchor="start" />
+        </g>
+      ))}
     </g>
   );
 }

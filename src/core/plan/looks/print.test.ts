@@ -1,6 +1,18 @@
 /** What of the print shows on each holder and which way up: worked out by folding printed paper, no other source. */
 import { planOf } from '../../../../tests/helpers/designs';
-import { printMap, type Showing } from '..';
+import { inches } from '../../length';
+import {
+  cutOutOf,
+  printMap,
+  sayer,
+  stepsOf,
+  toCentreFront,
+  windowInside,
+  windowOnFront,
+  type DesignInput,
+  type Plan,
+  type Showing,
+} from '..';
 
 const shows = (
   construction: string,
@@ -79,4 +91,55 @@ test('what shows covers each face once: the areas add up to the finished outline
       expect(Math.abs(total - finished.width * finished.height)).toBeLessThan(8);
     }
   }
+});
+
+describe('where on the paper it is cut', () => {
+  const placed = (paper: object): Plan =>
+    planOf({
+      version: 1,
+      construction: 'card-holder',
+      contents: { width: 53.98, height: 85.6, thickness: 0.76 },
+      tool: { kind: 'scoring-board' },
+      paper: { width: '12 in', height: '12 in', sided: 1, directional: true, ...paper },
+    } as DesignInput);
+  const say = sayer('in', '1/8 in');
+  const cut = (plan: Plan) => stepsOf(plan, say)[0]!;
+
+  test('two distances from two edges, a cut after the other, and what they are read as', () => {
+    const plan = placed({ at: { x: '2 in', y: '3 in' } });
+    const { width, height } = plan.made!.pieces[0].piece.blank;
+    expect(cutOutOf(plan.made!, plan.design)).toEqual({ x: inches(2), y: inches(3), width, height });
+    const step = cut(plan);
+    expect(step.text).toContain('2 in from its left edge, 3 in from its near edge');
+    expect(step.text).toContain('cut off the left 2 in, then cut at 5 1/4 in from that edge');
+    expect(step.readings.map(({ at }) => at)).toEqual([inches(2), width, inches(3), height]);
+    // In the corner nothing comes off before; nowhere told, it is a plain piece.
+    expect(cut(placed({ at: { x: 0, y: 0 } })).text).not.toContain('cut off');
+    expect(cut(placed({})).text).toBe('Cut a piece 5 1/4 in wide and 4 in high.');
+  });
+
+  test('a blank that lies turned on its print is cut out turned', () => {
+    const plan = placed({ at: { x: '1 in', y: '1 in' }, turn: 1 });
+    const { width, height } = plan.made!.pieces[0].piece.blank;
+    expect(cutOutOf(plan.made!, plan.design)).toEqual({ x: inches(1), y: inches(1), width: height, height: width });
+    expect(cut(plan).text).toContain('4 in wide and 5 1/4 in high');
+  });
+
+  test('the front is centred on a place, and what is to show ends so far inside its nearest fold', () => {
+    const window = { x: '6 in', y: '6 in', width: '1 in', height: '1 in' };
+    const plan = placed({ at: { x: 0, y: 0 }, window });
+    expect(windowInside(plan.made!, plan.design)).toBeNull();
+    const by = toCentreFront(plan.made!, plan.design, { x: inches(6.5), y: inches(6.5) })!;
+    const centred = placed({ at: by, window });
+    const there = toCentreFront(centred.made!, centred.design, { x: inches(6.5), y: inches(6.5) })!;
+    expect(Math.hypot(there.x, there.y)).toBeLessThan(1e-6);
+    // The front is 2 3/8 in wide: an inch in its middle ends 11/16 in inside either side.
+    expect(windowInside(centred.made!, centred.design)).toBeCloseTo(inches(11 / 16), 6);
+    expect(windowOnFront(centred.made!, centred.design)!.share).toBeGreaterThan(0.9);
+    expect(cut(centred).text).toContain(
+      'What is to show then ends about 11/16 in inside the nearest edge of the front.',
+    );
+    const avoided = placed({ at: by, window: { ...window, keep: 'avoid' } });
+    expect(windowInside(avoided.made!, avoided.design)).toBeNull();
+  });
 });

@@ -2,6 +2,9 @@ import { inView, layerOf, roomAxes, seenAsPile, visibleFrom, type Side, type Sta
 import {
   applyAll,
   area as areaOf,
+  boxOf,
+  contains,
+  fromSegment,
   regionArea,
   sharedRegion,
   type Point,
@@ -131,6 +134,58 @@ export function fromPaper({ turn, at }: Design['paper'], { width, height }: Blan
   ] as const;
   const [bx, by] = back[turn];
   return { x: bx, y: by };
+}
+
+/** Where the first blank is cut out of its sheet, as the sheet lies with its print upright; mm from its lower left. */
+export interface CutOut {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The rectangle that is cut out of the sheet for the first piece; null where nobody said where it lies. */
+export function cutOutOf(made: Made, { paper }: Pick<Design, 'paper'>): CutOut | null {
+  if (!paper.at) return null;
+  const { width, height } = made.pieces[0].piece.blank;
+  return {
+    x: paper.at.x,
+    y: paper.at.y,
+    ...(paper.turn % 2 === 0 ? { width, height } : { width: height, height: width }),
+  };
+}
+
+/** How far the blank would have to move for the front's largest panel to lie centred on a place of the sheet, mm. */
+export function toCentreFront(
+  made: Made,
+  design: Pick<Design, 'paper' | 'papers'>,
+  place: Point<'sheet'>,
+): Point<'sheet'> | null {
+  const { piece } = made.pieces[0];
+  const [front] = printMap(made, design);
+  const panel = front && piece.panels.find(({ id }) => id === front.panel);
+  if (!panel) return null;
+  const { minX, maxX, minY, maxY } = boxOf(panel.polygon);
+  const now = onPaper(design.paper, piece.blank, { x: (minX + maxX) / 2, y: (minY + maxY) / 2 });
+  return { x: place.x - now.x, y: place.y - now.y };
+}
+
+/** How far inside the front's largest panel a window ends, mm; null where it does not lie on it whole, or is to be avoided. */
+export function windowInside(made: Made, design: Pick<Design, 'paper' | 'papers'>): number | null {
+  const { window } = design.paper;
+  if (window?.keep !== 'show') return null;
+  const { piece } = made.pieces[0];
+  const [front] = printMap(made, design);
+  const panel = front && piece.panels.find(({ id }) => id === front.panel);
+  if (!panel) return null;
+  const { x, y, width, height } = window;
+  const corners = [x, x + width].flatMap((px) =>
+    [y, y + height].map((py) => fromPaper(design.paper, piece.blank, { x: px, y: py })),
+  );
+  if (corners.some((corner) => !contains(panel.polygon, corner))) return null;
+  const { polygon } = panel;
+  const edges = polygon.map((from, i) => ({ from, to: polygon[(i + 1) % polygon.length]! }));
+  return Math.min(...corners.flatMap((corner) => edges.map((edge) => fromSegment(edge, corner))));
 }
 
 /** A window of the printed sheet as it comes to lie on the finished front. */

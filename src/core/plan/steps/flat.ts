@@ -2,7 +2,9 @@ import { TOLERANCE } from '../../geometry';
 import { mm, near as nearly, type Say } from '../../length';
 import { leftOf, type Edge, type Piece, isSquare } from '../../pattern';
 import { partWay, stretchReadings, toolMove, type MarkFor, type Move, type Reading, type Spot } from '../../tools';
+import type { Design } from '../design/design';
 import type { Decoration } from '../design/extras';
+import { cutOutOf, windowInside, type CutOut } from '../looks/print';
 import { scoreNumbers } from '../work/numbers';
 import type { Made, MadePiece } from '../plan';
 import { CAUTION } from '../words';
@@ -89,8 +91,10 @@ export function decorating(what: Decoration, part: MadePiece, made: Made): Draft
 }
 
 /** Cutting the blank. */
-export function cutStep(piece: Piece, alike: readonly string[], made: Made, say: Say): Draft {
+export function cutStep(piece: Piece, alike: readonly string[], made: Made, design: Design, say: Say): Draft {
   const { width, height } = piece.blank;
+  const out = piece === made.pieces[0].piece ? cutOutOf(made, design) : null;
+  if (out) return cuttingOut(piece, out, made, design, say);
   const names = [piece.name, ...alike];
   const each = piece.quantity > 1 ? `${piece.quantity} alike, each ` : alike.length > 0 ? 'each ' : '';
   const what = made.pieces.length > 1 || each ? `the ${listed(names, 'the ')}: ${each}` : '';
@@ -137,6 +141,34 @@ function wastesOff(cuts: readonly CutMove[]): string {
       ? 'straight from edge to edge, as marked'
       : 'in from the edge to where the scores cross, then out to the edge';
   return `Cut off the waste ${corners ? 'at' : 'in'} ${where}: each time ${way}.`;
+}
+
+/** A blank cut out of a certain place of its sheet: two distances from two edges, a cut after the other. */
+function cuttingOut(piece: Piece, out: CutOut, made: Made, design: Design, say: Say): Draft {
+  const { x, y, width, height } = out;
+  const inside = windowInside(made, design);
+  const off = (length: number, which: string): string =>
+    length > TOLERANCE.drawn ? `cut off the ${which} ${say(length)}, then ` : '';
+  const first = `${off(x, 'left')}cut at ${say(width)} from that edge`;
+  const second = `${off(y, 'near')}cut at ${say(height)} from that edge`;
+  const of = made.pieces.length > 1 ? ` for the ${piece.name}` : '';
+  return {
+    piece: piece.name,
+    action: 'cut',
+    text: `Cut a piece ${say(width)} wide and ${say(height)} high${of} out of the sheet, print upright: ${say(x)} from its left edge, ${say(y)} from its near edge. From the left: ${first}. From the near edge: ${second}.${inside === null ? '' : ` What is to show then ends ${say(inside)} inside the nearest edge of the front.`}`,
+    caution: CAUTION.blade,
+    readings: [
+      ...(x > TOLERANCE.drawn
+        ? [{ at: mm(x), on: 'trimmer', what: 'from the sheet’s left edge, to cut off' } as const]
+        : []),
+      { at: mm(width), on: 'trimmer', what: 'wide' },
+      ...(y > TOLERANCE.drawn
+        ? [{ at: mm(y), on: 'trimmer', what: 'from the sheet’s near edge, to cut off' } as const]
+        : []),
+      { at: mm(height), on: 'trimmer', what: 'high' },
+    ],
+    picture: { kind: 'flat', piece: piece.name, near: 1, moves: 0, fresh: 0 },
+  };
 }
 
 /** A spot as a maker finds it. */

@@ -18,7 +18,8 @@ export function handled(step: Step, design: Design, glue: ReadonlyMap<string, Ad
   const how = howOf(step, design, glue);
   const { kit } = design;
   const trimmed = step.phase === 'cut' && kit.trimmer !== undefined;
-  const [wide, high] = step.readings;
+  const wide = step.readings.find(({ what }) => what === 'wide' || what === 'each way');
+  const high = step.readings.find(({ what }) => what === 'high');
   const reaches =
     trimmed && wide !== undefined
       ? longestCut({ width: wide.at, height: (high ?? wide).at }, paperOf(design, step.piece)) <=

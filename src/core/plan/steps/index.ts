@@ -29,7 +29,7 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
   const told = (work: Work): readonly Draft[] => {
     switch (work.do) {
       case 'cut':
-        return [cutStep(work.part.piece, namesOf(work.alike), made, say)];
+        return [cutStep(work.part.piece, namesOf(work.alike), made, design, say)];
       case 'flat':
         return toolSteps(work.part, namesOf(work.alike), made, say);
       case 'decorate':

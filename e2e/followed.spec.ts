@@ -1,0 +1,181 @@
+/** What a person must be able to follow with glue on the fingers: on a laptop, a tablet held upright and a phone. */
+import type { Page } from '@playwright/test';
+import { beginWithContents, expect, go, openShelf, setLength, test } from './table';
+
+const SIZES = [
+  { name: 'laptop', width: 1280, height: 800 },
+  { name: 'tablet upright', width: 820, height: 1180 },
+  { name: 'phone', width: 390, height: 844 },
+] as const;
+
+/** Texts that run over each other or out of what holds them, as a person would point at them. */
+const badlyPlaced = (page: Page, within: string): Promise<string[]> =>
+  page.evaluate((selector) => {
+    const told: string[] = [];
+    for (const panel of document.querySelectorAll(selector)) {
+      const frame = panel.getBoundingClientRect();
+      if (frame.width === 0) continue;
+      const texts: { text: string; box: DOMRect; of: Element }[] = [];
+      const walker = document.createTreeWalker(panel, NodeFilter.SHOW_TEXT);
+      for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+        const text = node.textContent?.trim() ?? '';
+        const of = node.parentElement!;
+        const style = getComputedStyle(of);
+        if (!text || of.closest('.sr-only, [aria-hidden="true"], details:not([open]) > :not(summary)')) continue;
+        // What is shortened on purpose ends in dots.
+        if (style.textOverflow === 'ellipsis') continue;
+        if (style.visibility === 'hidden' || style.clipPath !== 'none') continue;
+        // Drawings are made of texts of their own, and what scrolls shows only a part.
+        if (of.closest('svg, canvas')) continue;
+        const range = document.createRange();
+        range.selectNodeContents(node);
+        for (const box of range.getClientRects()) if (box.width > 1) texts.push({ text, box, of });
+      }
+      for (const { text, box } of texts)
+        if (box.left < frame.left - 1 || box.right > frame.right + 1) told.push(`sticks out: ${text}`);
+      texts.forEach((a, i) => {
+        for (const b of texts.slice(i + 1)) {
+          if (a.of === b.of || a.of.contains(b.of) || b.of.contains(a.of)) continue;
+          const wide = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
+          const high = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
+          // A line's box reaches past its letters, the more the larger they are.
+          if (wide > 2 && high > 0.45 * Math.min(a.box.height, b.box.height))
+            told.push(`overlap: ${a.text} / ${b.text}`);
+        }
+      });
+    }
+    return [...new Set(told)];
+  }, within);
+
+const HOLDERS = ['demo-1', 'demo-6', 'demo-7', 'demo-12', 'demo-15'] as const;
+
+for (const { name, width, height } of SIZES)
+  test.describe(`on a ${name}`, () => {
+    test.use({ viewport: { width, height }, reducedMotion: 'reduce', hasTouch: width < 1000 });
+
+    test('main screens: nothing sticks out or overlaps, nothing scrolls sideways', async ({ page }) => {
+      await openShelf(page);
+      const screens = [
+        ['/', 'main'],
+        ['/choose?have=contents', 'main ol li, main > div'],
+        ['/choose?have=both', 'main ol li, main > div'],
+        ['/bench?p=demo-1', '[aria-label="What you have"], [aria-label="The answer"]'],
+        ['/bench?p=demo-12', '[aria-label="What you have"], [aria-label="The answer"]'],
+        ['/log', 'main h1, main article'],
+        ['/log?new', 'main'],
+        ['/stash', 'main h2, main form'],
+        ['/tools', 'main'],
+      ] as const;
+      for (const [address, panels] of screens) {
+        await go(page, address);
+        await expect(page.locator('main').first()).toBeVisible();
+        await page.waitForTimeout(400);
+        expect([address, await badlyPlaced(page, panels)]).toEqual([address, []]);
+        const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+        expect([address, over <= 0]).toEqual([address, true]);
+      }
+    });
+
+    for (const holder of HOLDERS)
+      test(`every step of ${holder}: the words in their panel, the near edge and Next in sight together`, async ({
+        page,
+      }) => {
+        await openShelf(page);
+        await go(page, `/make?p=${holder}`);
+        await page.getByRole('button', { name: 'Begin', exact: true }).click();
+        const progress = page.getByRole('progressbar', { name: 'How far the make has come' });
+        const all = Number(await progress.getAttribute('aria-valuemax'));
+        expect(all).toBeGreaterThan(5);
+        for (let at = 0; at < all; at++) {
+          await expect(progress).toHaveAttribute('aria-valuenow', String(at));
+          const picture = page.getByRole('region', { name: 'How it lies' });
+          const next = page.getByRole('button', { name: at + 1 === all ? 'Finished ›' : 'Next ›' });
+          await expect(picture.locator('svg, canvas').first()).toBeVisible();
+          const [frame, button] = [await picture.boundingBox(), await next.boundingBox()];
+          // Without scrolling: the picture whole, over the button, on the screen.
+          expect(frame!.y).toBeGreaterThanOrEqual(0);
+          expect(frame!.y + frame!.height).toBeLessThanOrEqual(button!.y + 1);
+          expect(button!.y + button!.height).toBeLessThanOrEqual(height + 1);
+          expect(frame!.height).toBeGreaterThan(height * 0.22);
+          const near = picture.locator('svg [class*="nearEdge"] rect');
+          if ((await near.count()) > 0) {
+            const edge = (await near.first().boundingBox())!;
+            expect(edge.y + edge.height).toBeLessThanOrEqual(frame!.y + frame!.height + 1);
+          }
+          expect(await badlyPlaced(page, '[aria-label="What to do"]')).toEqual([]);
+          await page.keyboard.press('PageDown');
+        }
+      });
+  });
+
+test('a make on an older plan says so, tells what changed, and takes the new one', async ({ page }) => {
+  await beginWithContents(page);
+  const bench = new URL(page.url());
+  const make = `/make${bench.search}`;
+  await go(page, make);
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('The plan on the bench was changed')).toHaveCount(0);
+  await go(page, `/bench${bench.search}`);
+  await setLength(page, 'Width', '4 in');
+  await go(page, make);
+  const told = page.getByRole('alert').filter({ hasText: 'The plan on the bench was changed since this make began' });
+  await expect(told).toContainText('Cut a square: 6 3/4 in, was 6 in');
+  await expect(told).toContainText('Nothing of what is done counts for it.');
+  await told.getByRole('button', { name: 'Take the new plan' }).click();
+  await expect(told).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'What to do' })).toContainText('Cut a square, 6 3/4 in');
+  // It can be stopped and taken off, and laid there again.
+  await page.getByRole('button', { name: 'Stop making' }).click();
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
+  await expect(page.getByText('Go on making')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByText('Go on making')).toBeVisible();
+});
+
+test('a make is written down by hand; it counts, examples do not', async ({ page }) => {
+  await openShelf(page);
+  await go(page, '/log');
+  await expect(page.getByRole('article').first()).toContainText('Example');
+  await expect(page.getByRole('button', { name: 'Make that my usual room' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Write one down' }).click();
+  await page.getByLabel('What was made').fill('Ticket sleeves');
+  await page.getByLabel('Holder', { exact: true }).fill('sleeve');
+  await page.getByTitle('Sleeve', { exact: true }).last().click();
+  await setLength(page, 'Room in the width, if you know it', '1/8 in');
+  const write = page.getByRole('button', { name: 'Write it in the log' });
+  // Nobody said yet how it fitted: nothing is taken for the answer.
+  await expect(write).toBeDisabled();
+  await page.reload();
+  await expect(page.getByLabel('What was made')).toHaveValue('Ticket sleeves');
+  await page.getByText('Tight', { exact: true }).click();
+  await write.click();
+  await expect(page.getByRole('heading', { name: 'Ticket sleeves' })).toBeVisible();
+  await go(page, '/log');
+  const advice = page.getByRole('article', { name: /^Sleeve round flat things/ });
+  await expect(advice).toContainText('Rests on 1 make');
+  await expect(page.getByRole('article')).toHaveCount(1);
+});
+
+test('the examples go with one button and come back with one', async ({ page }) => {
+  await openShelf(page);
+  await page.getByRole('button', { name: 'Clear the examples' }).click();
+  await expect(page.getByText('The shelf is empty.')).toBeVisible();
+  await page.getByRole('button', { name: 'Bring the examples back' }).click();
+  await expect(page.getByRole('link', { name: /Star cards, Quillmere/ })).toBeVisible();
+});
+
+test('contents and a paper are asked about together; a project nobody named follows its holder', async ({ page }) => {
+  await go(page, '/choose?have=both');
+  await expect(page.getByRole('heading', { name: 'What holds this, from this paper?' })).toBeVisible();
+  await expect(page.getByText(/of a 12 in sheet/).first()).toBeVisible();
+  await setLength(page, 'Paper’s width', '2 in');
+  await setLength(page, 'Paper’s height', '2 in');
+  await expect(page.getByRole('heading', { name: 'Not from this paper' })).toBeVisible();
+  await page.getByText('Something to put in', { exact: true }).click();
+  await page.getByRole('button', { name: /^Sleeve/ }).click();
+  await expect(page.getByLabel('Name of the project')).toHaveValue('Sleeve');
+  await page.getByLabel('Made as').fill('card holder');
+  await page.getByTitle('Card holder').last().click();
+  await expect(page.getByLabel('Name of the project')).toHaveValue('Card holder');
+});
