@@ -312,9 +312,20 @@ describe('the chooser', () => {
     expect(can.length).toBeGreaterThan(4);
     expect(found.slice(0, can.length)).toEqual(can);
     for (const { obstacle } of found.slice(can.length)) expect(checkSentence(obstacle!, say)).toMatch(/\.$/);
-    // A mat holds nothing, and is no answer; a band lets things stick out, and comes after what holds.
+    // A mat holds nothing, and is no answer; what stands round a thick thing comes first, a band lets things stick out and
+    // comes after what holds, what is far too loose comes last.
     expect(found.map((s) => s.construction)).not.toContain('mat');
-    expect(can.at(-1)!.construction).toBe('belly-band');
+    expect(can[0]!.does).toBe('stands');
+    const band = can.findIndex((s) => s.construction === 'belly-band');
+    expect(can.slice(0, band).every((s) => s.does !== 'wraps' && s.suits)).toBe(true);
+    expect(can.at(-1)!.suits).toBe(false);
+    // Flat things lie: what closes over them comes before an open pocket, and that before walls.
+    const flat = suggest({ contents: { width: '3 in', height: '4 in' } }).filter((s) => s.obstacle === null);
+    const order = flat.filter((s) => s.suits).map((s) => s.does);
+    expect(order.indexOf('closes')).toBe(0);
+    expect(order.lastIndexOf('closes')).toBeLessThan(order.indexOf('opens'));
+    expect(order.lastIndexOf('opens')).toBeLessThan(order.indexOf('wraps'));
+    if (order.includes('stands')) expect(order.lastIndexOf('wraps')).toBeLessThan(order.indexOf('stands'));
   });
 
   test('what a strip can become: the square ones say they need a square', () => {

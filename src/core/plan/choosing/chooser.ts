@@ -24,6 +24,8 @@ export interface Suggestion {
   readonly does: Does;
   /** Nothing about it warns: it is neither far too loose nor too shallow for what goes in. */
   readonly suits: boolean;
+  /** It is of the kind that such contents want: walls round what is thick, none round what is flat. */
+  readonly ofItsKind: boolean;
   /** Operations to make it: cuts, scores, glued joins. */
   readonly operations: number;
   readonly difficulty: 'quick' | 'some care' | 'patient';
@@ -58,16 +60,14 @@ export function suggest(
 const THICK = 3.2;
 
 /** What comes first, the lower the better: what can be made; what suits the thickness; what closes; a good fit; little paper. */
-function rankOf(found: Suggestion, { blank, contents }: Question): readonly number[] {
-  const { obstacle, does, suits, paper, operations, largest } = found;
+function rankOf(found: Suggestion, { blank }: Question): readonly number[] {
+  const { obstacle, does, suits, ofItsKind, paper, operations, largest } = found;
   const cannot = Number(obstacle !== null);
   // More room for the paper first.
   if (blank !== undefined)
     return [cannot, -((largest.width * largest.height) / Math.max(1, paper) - operations * 0.002)];
-  const thick = mm(Number(contents?.thickness ?? 0)) > THICK;
-  const lies = thick ? does !== 'stands' : does === 'stands';
   const open = { closes: 0, stands: 0, opens: 1, wraps: 2, decorates: 3 }[does];
-  return [cannot, Number(!suits), Number(lies), open, paper * (1 + operations * 0.02)];
+  return [cannot, Number(!suits), Number(!ofItsKind), open, paper * (1 + operations * 0.02)];
 }
 
 const firstUnlike = (a: readonly number[], b: readonly number[]): number =>
@@ -90,6 +90,7 @@ function answer(construction: Construction, question: Question): Suggestion | nu
     design,
     paper: made ? made.pieces.reduce((sum, { piece }) => sum + piece.blank.width * piece.blank.height, 0) : Infinity,
     does: construction.does,
+    ofItsKind: read.design.thickness > THICK === (construction.does === 'stands'),
     suits: !checks.some(({ level, kind }) => level === 'warn' && LOOSE.has(kind)),
     operations,
     difficulty: operations > 24 ? 'patient' : operations > 11 ? 'some care' : 'quick',

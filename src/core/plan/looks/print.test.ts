@@ -136,9 +136,7 @@ describe('where on the paper it is cut', () => {
     // The front is 2 3/8 in wide: an inch in its middle ends 11/16 in inside either side.
     expect(windowInside(centred.made!, centred.design)).toBeCloseTo(inches(11 / 16), 6);
     expect(windowOnFront(centred.made!, centred.design)!.share).toBeGreaterThan(0.9);
-    expect(cut(centred).text).toContain(
-      'What is to show then ends about 11/16 in inside the nearest edge of the front.',
-    );
+    expect(cut(centred).text).toContain('What is to show then ends 11/16 in inside the nearest edge of the front.');
     const avoided = placed({ at: by, window: { ...window, keep: 'avoid' } });
     expect(windowInside(avoided.made!, avoided.design)).toBeNull();
   });
