@@ -89,7 +89,7 @@ export const DEMO_SHELF: readonly Demo[] = [
     name: 'Gift-card holders for the shop',
     units: 'in',
     design: holder('card-holder', {
-      contents: { width: 53.98, height: 85.6, thickness: 0.76 },
+      contents: { width: inches(2.125), height: inches(3.375), thickness: inches(1 / 32) },
       paper: { ...cover, sided: 1, directional: true },
       tool: scoring,
       graduation: '1/8 in',

@@ -14,5 +14,5 @@ export { sayer, type Say } from './say';
 export { parseLength, type ParsedLength } from './parse';
 export { formatLength, lengthParts, type LengthParts } from './format';
 export { countedLength, tickOf, tickWords, type Tick } from './tick';
-export { caliperOf, gramsAt, gramsOf, poundsOf, USUAL_CALIPER, type Grade } from './weight';
+export { caliperOf, feelsLike, gramsAt, gramsOf, poundsOf, sayThin, USUAL_CALIPER, type Grade } from './weight';
 export { lengthSchema, type LengthLimits } from './schema';

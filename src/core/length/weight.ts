@@ -2,6 +2,7 @@
  * Weights of paper. Grammage is defined by ISO 536; the basis weight of American papers is that of 500 sheets of the
  * grade's basic size: 20 × 26 in for cover, 25 × 38 in for text (published definitions, from memory).
  */
+import type { Units } from './graduation';
 import { INCH, mm, type Mm } from './mm';
 
 const POUND = 453.59237;
@@ -33,3 +34,23 @@ export const USUAL_CALIPER = mm(0.25);
 
 /** g/m² of a paper of that caliper, at a bulk in cm³/g. */
 export const gramsAt = (caliper: number, bulk: number = USUAL_BULK): number => (caliper * 1000) / bulk;
+
+/** What a sheet feels like, by its caliper, mm: the first that it is no thicker than. Common practice, no source. */
+const FEELS: readonly (readonly [upTo: number, words: string])[] = [
+  [0.07, 'like tissue'],
+  [0.12, 'like copy paper'],
+  [0.19, 'like a good letter'],
+  [0.33, 'like a postcard'],
+  [0.6, 'like a business card'],
+  [1.2, 'like the back of a pad'],
+];
+
+/** What a thickness feels like; nothing for what is no paper any more. */
+export const feelsLike = (caliper: number): string => FEELS.find(([upTo]) => caliper <= upTo)?.[1] ?? '';
+
+/** Something thin in the person's own units: `11 thousandths of an inch`, `0.28 mm`. */
+export function sayThin(value: number, units: Units): string {
+  if (units === 'mm') return `${Number(value.toFixed(2))} mm`;
+  const mils = Math.max(1, Math.round((value / INCH) * 1000));
+  return mils === 1 ? '1 thousandth of an inch' : `${mils} thousandths of an inch`;
+}

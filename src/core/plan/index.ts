@@ -74,4 +74,4 @@ export { postPlan, receivePlan, type PostedPlan } from './posted';
 export { sheetNow, type SheetNow } from './work/sheet-now';
 export { longestCut } from './work/longest-cut';
 export { planDocument, planSchema, type PlanDocument } from './document';
-export { CARDS, isSold, PAPERS, sizeNamed, smallestPaperFor, type PaperSize } from './design/papers';
+export { CARDS, isSold, MEASURED, PAPERS, sizeIn, sizeNamed, smallestPaperFor, type PaperSize } from './design/papers';

@@ -22,7 +22,7 @@ import {
   type DesignInput,
   type Plan,
 } from '.';
-import { PAPERS, sizeNamed, liesOn, smallestPaperFor } from './design/papers';
+import { CARDS, liesOn, MEASURED, PAPERS, sizeIn, sizeNamed, smallestPaperFor } from './design/papers';
 
 const say = sayer('in', '1/8 in');
 const short = (value: number): string => String(Math.round(value * 100) / 100 + 0);
@@ -218,7 +218,17 @@ describe('papers by their names', () => {
     ] as const)
       expect(sizeNamed(PAPERS, w, h)).toBe(paper);
     expect(sizeNamed(PAPERS, width + 0.002, height)).toBeNull();
+    // Measured in inches it is the same within half a sixty-fourth.
+    expect(sizeNamed(PAPERS, width + 0.15, height, MEASURED)).toBe(paper);
+    expect(sizeNamed(PAPERS, width + 0.25, height, MEASURED)).toBeNull();
     expect(sizeNamed(PAPERS, height, height)?.title).not.toBe(paper!.title);
+  });
+  test('a published size is taken to the nearest thirty-second in inches, and as it is in millimetres', () => {
+    const card = CARDS.find(({ id }) => id === 'id1')!;
+    expect(sizeIn(card, 'mm')).toEqual({ width: card.width, height: card.height });
+    expect(sizeIn(card, 'in').width).toBeCloseTo(25.4 * 3.375, 9);
+    expect(sizeIn(card, 'in').height).toBeCloseTo(25.4 * 2.125, 9);
+    expect(sizeNamed(CARDS, sizeIn(card, 'in').width, sizeIn(card, 'in').height, MEASURED)).toBe(card);
   });
   test('a piece lies on a sheet either way round, exactly as large and no larger', () => {
     const sheet = { width: 10, height: 20 };

@@ -943,7 +943,7 @@ const SENTENCES: readonly (readonly [string, Check['level'], number, number, obj
     inch(1.1),
     0,
     {},
-    'About 1 1/8 in is not on your ruler’s marks. Measure it, or choose finer marks.',
+    'About 1 1/8 in lies between two of your ruler’s marks. Measure it, or choose finer marks.',
   ],
   [
     'slides-lid',

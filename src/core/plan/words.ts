@@ -53,7 +53,9 @@ const SENTENCES: Words<PlanFacts> = {
     `The sheet’s ${side} is ${say(value)}, and ${say(limit, 'up')} of it goes into tabs, laps and flaps: nothing is left for the inside. Use a larger sheet or smaller flaps.`,
   'part-too-large': ({ value, limit, about: { part } }, say) =>
     limit > 0
-      ? `The ${part} takes ${say(value)}; there is room for ${say(limit, 'down')}. Make it smaller, or the holder larger.`
+      ? say(value, 'up') === say(limit, 'down')
+        ? `The ${part} takes a hair more than the ${say(limit, 'down')} there is room for. Make it smaller, or the holder larger.`
+        : `The ${part} takes ${say(value, 'up')}; there is room for ${say(limit, 'down')}. Make it smaller, or the holder larger.`
       : `There is no room for the ${part} of ${say(value)}. Make the holder larger.`,
   'part-too-small': ({ about: { part, of, side, would } }, say) =>
     `At this size nothing is left of the ${part}.${
@@ -265,7 +267,8 @@ const SENTENCES: Words<PlanFacts> = {
     fault
       ? `The moves do not give this pattern: ${piece === null ? '' : `${piece}: `}${faultWords(fault, say)}.`
       : planTool({ kind: tool }).proof,
-  'between-marks': ({ value }, say) => `${say(value)} is not on your ruler’s marks. Measure it, or choose finer marks.`,
+  'between-marks': ({ value }, say) =>
+    `${say(value).replace('about', 'About')} lies between two of your ruler’s marks. Measure it, or choose finer marks.`,
   'trimmer-end': ({ value, limit }, say) =>
     `The longest cut is ${say(value)}, and your trimmer ends at ${say(limit)}. Mark both ends, and cut along a steel ruler with a knife.`,
   'ruler-short': ({ value, limit }, say) =>

@@ -10,7 +10,9 @@ import {
   CARDS,
   constructionOptions,
   inputOf,
+  MEASURED,
   PAPERS,
+  sizeIn,
   sizeNamed,
   toolFor,
   type Design,
@@ -117,14 +119,14 @@ function WhatGoesIn({ design, onChange }: BriefProps) {
       <Select
         aria-label="Usual sizes of contents"
         className={styles.wide}
-        value={sizeNamed(CARDS, contents.width, contents.height)?.id ?? 'free'}
+        value={sizeNamed(CARDS, contents.width, contents.height, MEASURED)?.id ?? 'free'}
         options={[
           { value: 'free', label: 'My own size' },
           ...CARDS.map((card) => ({ value: card.id, label: sizeLabel(card, units), title: card.source })),
         ]}
         onChange={(id) => {
           const card = CARDS.find((c) => c.id === id);
-          if (card) change({ width: card.width, height: card.height }, 'preset');
+          if (card) change(sizeIn(card, units), 'preset');
         }}
       />
       <SizeFields

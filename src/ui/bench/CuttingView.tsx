@@ -17,12 +17,19 @@ interface CuttingViewProps {
 
 /** The sheets one project takes, from the papers on hand. */
 export function CuttingView({ id, name, made, design }: CuttingViewProps) {
+  const { width, height } = design.paper;
   const pieces = useMemo(() => blanksOf(made, design), [made, design]);
   const needsFor = useCallback(
     ({ needs }: CuttingRecord): NeedOnPaper[] => [
-      { name, copies: needs[0]?.copies ?? 1, pieces, caliper: design.paper.caliper },
+      {
+        name,
+        copies: needs[0]?.copies ?? 1,
+        pieces,
+        caliper: design.paper.caliper,
+        ...(width !== undefined && height !== undefined && { sheet: { width, height } }),
+      },
     ],
-    [name, pieces, design.paper.caliper],
+    [name, pieces, design.paper.caliper, width, height],
   );
   const table = useCuttingTable(id, needsFor);
   if (!table) return <Waiting what="Laying out the cutting table" />;

@@ -4,7 +4,7 @@ import { Button, Segmented } from 'antd';
 import { useMemo, useRef, useState, type MouseEvent } from 'react';
 import { seatIn } from '@/core/fit';
 import { foldedBox, layersAt, type Stack, type View } from '@/core/fold';
-import { formatLength, mm } from '@/core/length';
+import { sayThin } from '@/core/length';
 import {
   closurePlan,
   basePieces,
@@ -99,7 +99,7 @@ export function FoldedView(props: FoldedViewProps) {
 
 /** The thing from both sides at any step of its folding, true to scale; a point of it tells its layers. */
 function Faces({ made, design }: FoldedViewProps) {
-  const { say } = useReading();
+  const { say, units } = useReading();
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const frames = useMemo(() => framesOf(made), [made]);
@@ -206,7 +206,7 @@ function Faces({ made, design }: FoldedViewProps) {
           id: 'layers-here',
           text:
             own.length > 0
-              ? `Under the pointer ${own.length} ${own.length === 1 ? 'layer' : 'layers'}, ${formatLength(mm(own.length * design.paper.caliper), 'mm', '0.5 mm', true)}: ${own
+              ? `Under the pointer ${own.length} ${own.length === 1 ? 'layer' : 'layers'}, ${sayThin(own.length * design.paper.caliper, units)}: ${own
                   .map((layer) => `${panelName(made.built, layer.panel)} (${layer.up} up)`)
                   .join(', ')}, from the table up.`
               : 'Point at the paper, or use the arrow keys on it, to read its layers.',

@@ -7,7 +7,17 @@ import { useMemo, useState } from 'react';
 import { z } from 'zod';
 import { formatLength, inches, mm, roundTo, type Mm } from '@/core/length';
 import type { Does } from '@/core/constructions';
-import { CARDS, checkSentence, PAPERS, sizeNamed, type PaperSize, type Question, type Suggestion } from '@/core/plan';
+import {
+  CARDS,
+  checkSentence,
+  MEASURED,
+  PAPERS,
+  sizeIn,
+  sizeNamed,
+  type PaperSize,
+  type Question,
+  type Suggestion,
+} from '@/core/plan';
 import { addProject } from '@/data/projects';
 import { fitKey } from '@/data/log';
 import { UNITS, USUAL_ROOM } from '@/data/setting-kinds';
@@ -211,19 +221,20 @@ function Sizes({
   readonly size: { readonly width: Mm; readonly height: Mm };
   readonly onSize: (size: { width: Mm; height: Mm }) => void;
 }) {
+  const { units } = useReading();
   return (
     <>
       <Select
         aria-label={label}
         className={styles.usual}
-        value={sizeNamed(list, size.width, size.height)?.id ?? 'free'}
+        value={sizeNamed(list, size.width, size.height, MEASURED)?.id ?? 'free'}
         options={[
           { value: 'free', label: 'My own size' },
           ...list.map(({ id, title }) => ({ value: id, label: title })),
         ]}
         onChange={(id) => {
           const found = list.find((item) => item.id === id);
-          if (found) onSize({ width: found.width, height: found.height });
+          if (found) onSize(sizeIn(found, units));
         }}
       />
       {(['width', 'height'] as const).map((side) => {

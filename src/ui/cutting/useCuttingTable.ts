@@ -35,6 +35,8 @@ export interface CuttingTable {
 /** Something to be cut for, and the thickness of paper it was planned with, mm. */
 export interface NeedOnPaper extends Need {
   readonly caliper: number;
+  /** The sheet it was planned for, mm; where nobody chose otherwise it is cut from that. */
+  readonly sheet?: { readonly width: number; readonly height: number };
 }
 
 /** The cutting table `id`; `needsFor` says what the projects on it take. */
@@ -51,10 +53,20 @@ export function useCuttingTable(
     const suits = (paper: KeptPaper): boolean =>
       paper.made === 'plain' &&
       (needs.length === 0 || needs.some(({ caliper }) => Math.abs(paper.caliper - caliper) <= SUITS * caliper));
-    const chosen = (record.papers ?? stash.filter(suits).map((paper) => paper.id)).filter((paper) =>
-      stash.some((kept) => kept.id === paper),
-    );
-    const bought = record.bought ?? (chosen.length > 0 ? [] : ['12in']);
+    // Cut from the paper it was planned for, as far as there is any; where none is told, from whatever suits.
+    const sheets = needs.flatMap(({ sheet }) => (sheet ? [sheet] : []));
+    const planned = (paper: { readonly width: number; readonly height: number }): boolean =>
+      sheets.length === 0 ||
+      sheets.some(
+        ({ width, height }) =>
+          (Math.abs(paper.width - width) < 0.5 && Math.abs(paper.height - height) < 0.5) ||
+          (Math.abs(paper.width - height) < 0.5 && Math.abs(paper.height - width) < 0.5),
+      );
+    const chosen = (
+      record.papers ?? stash.filter((paper) => suits(paper) && planned(paper)).map((paper) => paper.id)
+    ).filter((paper) => stash.some((kept) => kept.id === paper));
+    const usual = PAPERS.find((paper) => sheets.length > 0 && planned(paper))?.id ?? '12in';
+    const bought = record.bought ?? (chosen.length > 0 ? [] : [usual]);
     const own = sheetsFrom(
       stash.filter((paper) => chosen.includes(paper.id)),
       record.offcutsFirst,

@@ -112,6 +112,7 @@ function Log({ entries, damaged }: LogProps) {
     },
     {
       title: 'Holder',
+      responsive: ['md'],
       dataIndex: 'construction',
       sorter: (a, b) => titleOf(a.construction).localeCompare(titleOf(b.construction)),
       render: titleOf,
@@ -122,9 +123,23 @@ function Log({ entries, damaged }: LogProps) {
       sorter: (a, b) => tightness(a) - tightness(b),
       render: (_, entry) => <span className={styles.verdict}>{fitWords(entry)}</span>,
     },
-    { title: 'Copies', dataIndex: 'copies', align: 'right', width: 92, sorter: (a, b) => a.copies - b.copies },
-    { title: 'Minutes', dataIndex: 'minutes', align: 'right', width: 100, sorter: (a, b) => a.minutes - b.minutes },
-    { title: 'Paper', dataIndex: 'paper' },
+    {
+      title: 'Copies',
+      dataIndex: 'copies',
+      responsive: ['md'],
+      align: 'right',
+      width: 92,
+      sorter: (a, b) => a.copies - b.copies,
+    },
+    {
+      title: 'Minutes',
+      dataIndex: 'minutes',
+      responsive: ['lg'],
+      align: 'right',
+      width: 100,
+      sorter: (a, b) => a.minutes - b.minutes,
+    },
+    { title: 'Paper', dataIndex: 'paper', responsive: ['lg'] },
   ];
   const save = async (): Promise<void> => {
     const { writeLogCsv } = await import('@/core/files/log-csv');

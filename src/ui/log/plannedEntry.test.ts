@@ -5,7 +5,7 @@ import { plannedEntry } from './plannedEntry';
 
 const entryOf = (design: Partial<DesignInput>, name = 'Star cards') => {
   const plan = planOf({ version: 1, construction: 'diagonal-envelope', ...design });
-  return { plan, entry: plannedEntry(name, plan.made!, plan.design) };
+  return { plan, entry: plannedEntry(name, plan.made!, plan.design, 'in') };
 };
 const RIGHT = { how: 'right', by: 0 };
 /** What the person adds when a make ends. */

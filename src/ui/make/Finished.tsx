@@ -28,7 +28,7 @@ export function Finished({ make, made, design, minutes, onBack }: FinishedProps)
     setWritten(await endMake(make, entry, photo));
   const known = useMemo(
     () => ({
-      ...plannedEntry(make.name, made, design),
+      ...plannedEntry(make.name, made, design, make.units),
       day: dayjs().format('YYYY-MM-DD'),
       copies: make.copies,
       minutes: Math.max(1, minutes),

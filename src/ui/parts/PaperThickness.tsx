@@ -1,7 +1,8 @@
 import { Select } from 'antd';
 import { useState } from 'react';
-import { caliperOf, gramsAt, gramsOf, INCH, mm, poundsOf, type Mm } from '@/core/length';
+import { caliperOf, gramsAt, gramsOf, INCH, mm, poundsOf, type Mm, feelsLike, sayThin } from '@/core/length';
 import { NumberField } from './NumberField';
+import { useReading } from './Reading';
 import styles from './PaperThickness.module.css';
 
 /** How a packet of paper says how thick it is, and what one unit of it comes to in mm and back. */
@@ -42,6 +43,7 @@ interface PaperThicknessProps {
 
 /** How thick the paper is, by what its packet says: a weight or a caliper. */
 export function PaperThickness({ caliper, onChange }: PaperThicknessProps) {
+  const { units } = useReading();
   const [measure, setMeasure] = useState<Measure>('gsm');
   const { from, to, digits, step } = MEASURES[measure];
   const rounded = (value: number): number => Number(value.toFixed(digits));
@@ -69,7 +71,7 @@ export function PaperThickness({ caliper, onChange }: PaperThicknessProps) {
       </div>
       <p id="paper-thickness-note" className={styles.note}>
         {weighed
-          ? `About ${caliper.toFixed(2)} mm thick, as most card of that weight is. Ten sheets under a rule tell it better.`
+          ? `About ${sayThin(caliper, units)}, ${feelsLike(caliper)}. Ten sheets under a rule tell it better.`
           : `About ${Math.round(gramsAt(caliper))} g/m², ${Math.round(poundsOf(gramsAt(caliper), 'cover'))} lb cover.`}
       </p>
     </div>

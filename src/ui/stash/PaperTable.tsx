@@ -83,6 +83,7 @@ export function PaperTable({ title, papers, none, cuts, onBecomes, onChange, onR
     {
       title: 'Kind',
       key: 'kind',
+      responsive: ['lg'],
       render: (_, { caliper, sided, directional, colour }) =>
         [
           colour,
@@ -96,6 +97,7 @@ export function PaperTable({ title, papers, none, cuts, onBecomes, onChange, onR
     {
       title: 'A sheet',
       dataIndex: 'price',
+      responsive: ['lg'],
       align: 'right',
       width: 92,
       sorter: (a, b) => a.price - b.price,
@@ -104,7 +106,6 @@ export function PaperTable({ title, papers, none, cuts, onBecomes, onChange, onR
     {
       key: 'do',
       title: <span className="sr-only">What to do</span>,
-      width: 250,
       render: (_, paper) => (
         <span className={styles.rowTools}>
           <Button onClick={() => onBecomes(paper)}>What can it become?</Button>
@@ -136,7 +137,6 @@ export function PaperTable({ title, papers, none, cuts, onBecomes, onChange, onR
           columns={columns}
           dataSource={[...papers]}
           pagination={papers.length > 40 ? { pageSize: 40, showSizeChanger: false } : false}
-          scroll={{ x: 860 }}
         />
       )}
     </section>

@@ -1,4 +1,4 @@
-import { formatLength, mm, type Say } from '../../length';
+import type { Say } from '../../length';
 import { checksOf } from '../checks';
 import { printMap } from '../looks/print';
 import type { Plan } from '../plan';
@@ -10,12 +10,13 @@ export function consequenceOf(plan: Plan, say: Say): string {
   const { width, height, depth } = made.inside;
   const [hold] = made.holds;
   if (!hold) return '';
-  if (hold.limits.includes('depth')) return `Inside ${say(width)} × ${say(height)} × ${say(depth)}.${lidPlay(plan)}`;
+  if (hold.limits.includes('depth'))
+    return `Inside ${say(width)} × ${say(height)} × ${say(depth)}.${lidPlay(plan, say)}`;
   const plain = printMap(made, design).some(({ side }) => side === 'inside');
-  return `Inside ${say(width)} × ${say(height)}, ${thin(made.finished.thickness)} thick${plain ? ', some of the paper’s inside shows' : ''}.`;
+  return `Inside ${say(width)} × ${say(height)}, ${say(made.finished.thickness)} thick${plain ? ', some of the paper’s inside shows' : ''}.`;
 }
 
-function lidPlay(plan: Plan): string {
+function lidPlay(plan: Plan, say: Say): string {
   const checks = checksOf(plan);
   const across = checks.find((check) => check.kind === 'lid-width');
   const along = checks.find((check) => check.kind === 'lid-height');
@@ -24,9 +25,7 @@ function lidPlay(plan: Plan): string {
     about.exact
       ? `grips in the ${name}`
       : level === 'fail'
-        ? `is ${thin(-value)} too tight in the ${name}`
-        : `has ${thin(value)} of play in the ${name}`;
+        ? `is ${say(-value, 'up')} too tight in the ${name}`
+        : `has ${say(value)} of play in the ${name}`;
   return ` The lid ${way(across, 'width')} and ${way(along, 'height')}.`;
 }
-
-const thin = (value: number): string => formatLength(mm(value), 'mm', '0.5 mm', true);

@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../../geometry';
-import { inches, mm, type Mm } from '../../length';
+import { inches, mm, roundTo, type Mm, type Units } from '../../length';
 
 /** Paper up to this thick lets contents show and creases at a touch, mm (office paper is 0.1). From memory. */
 export const THIN = 0.12;
@@ -68,8 +68,22 @@ export const smallestPaperFor = (piece: { width: number; height: number }): Pape
   PAPERS.find((paper) => liesOn(piece, paper)) ?? null;
 
 /** The published or usual size that two lengths make, either way round, or null. */
-export const sizeNamed = (list: readonly PaperSize[], width: number, height: number): PaperSize | null => {
-  const same = (a: number, b: number): boolean => Math.abs(a - b) < TOLERANCE.folded;
+/** A size measured in inches is the one published in millimetres within this, mm: half a sixty-fourth. */
+export const MEASURED = mm(0.2);
+
+/** A published size as one measures it in one's own units: inches to the nearest thirty-second. */
+export const sizeIn = ({ width, height }: PaperSize, units: Units): { readonly width: Mm; readonly height: Mm } =>
+  units === 'mm'
+    ? { width, height }
+    : { width: roundTo(width, '1/32 in', 'nearest'), height: roundTo(height, '1/32 in', 'nearest') };
+
+export const sizeNamed = (
+  list: readonly PaperSize[],
+  width: number,
+  height: number,
+  within: number = TOLERANCE.folded,
+): PaperSize | null => {
+  const same = (a: number, b: number): boolean => Math.abs(a - b) < within;
   const is = ({ width: w, height: h }: PaperSize): boolean =>
     (same(w, width) && same(h, height)) || (same(w, height) && same(h, width));
   return list.find(is) ?? null;

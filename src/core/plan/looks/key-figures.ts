@@ -4,7 +4,7 @@ import { claimsOf, leastOf, penTaken } from '../../constructions';
 import { mm, near, roundTo, type Mm, type Say } from '../../length';
 import { planTool } from '../../tools';
 import { calipersOf, type Design } from '../design/design';
-import type { Made, MadePiece } from '../plan';
+import { panelName, pieceOf, type Made, type MadePiece } from '../plan';
 import { listed } from '../../text';
 
 /** Lengths that are read together: a size (`3 × 4`), or places one after the other (`2, 5 and 8`). */
@@ -93,8 +93,15 @@ export function keyFigures(made: Made, design: Design): KeyFigure[] {
   const lap = leastLap(made);
   if (lap !== null) add('lap', notched ? 'Flaps lap' : 'Least lap', [by(lap)]);
   if (hold && design.contents) add('thickest', 'Thickest it takes', [by(made.thickest)]);
-  for (const { cavity, inside: own } of more) add('other', `Inside the ${cavity.id}`, [by(own.width, own.height)]);
+  for (const { cavity, inside: own } of more)
+    add('other', `Inside the ${placeName(made, cavity.floor)}`, [by(own.width, own.height)]);
   return figures;
+}
+
+/** What a maker calls a place for contents: the piece that makes it, or the panel they lie on. */
+function placeName({ built }: Made, floor: string): string {
+  const piece = pieceOf(built, floor);
+  return piece === built.pieces[0] ? panelName(built, floor) : piece.name;
 }
 
 /** Where an envelope board is set for a piece: readings of its ruler, or marks on the sheet; null without a notch. */
