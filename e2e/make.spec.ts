@@ -83,6 +83,7 @@ test('a batch of six: cut all, score all, fold all, to the last one finished', a
   }
   await expect(page.getByRole('heading', { name: 'All 6 made' })).toBeVisible();
   await expect(page.getByLabel('Copies')).toHaveValue('6');
+  await page.getByText('Just right', { exact: true }).click();
   await page.getByRole('button', { name: 'Write it in the log' }).click();
   await expect(page.getByRole('heading', { name: 'Written down' })).toBeVisible();
   await page.getByRole('link', { name: 'To the shelf', exact: true }).click();
@@ -198,7 +199,9 @@ test('steps are read out only when that is asked for, and the choice is remember
   await expect(progress(page)).toHaveAttribute('aria-valuenow', '1');
   expect(await said()).toEqual([]);
   await page.keyboard.press('s');
-  await expect.poll(said).toEqual([expect.stringMatching(/left end at 2 5\/8 inches. Punch/)]);
+  await expect
+    .poll(said)
+    .toEqual([expect.stringMatching(/^Lay edge 1 in the board.*left end at 2 and 5 eighths inches\. Punch/)]);
   await page.reload();
   await expect(page.getByRole('button', { name: 'Reading out' })).toHaveAttribute('aria-pressed', 'true');
 });

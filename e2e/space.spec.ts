@@ -58,7 +58,7 @@ test('the observatory’s box for twelve star cards, with its lid: sized, proved
   await page.getByLabel('Weight or thickness of a sheet').fill('80');
   await page.getByLabel('Weight or thickness of a sheet').press('Enter');
   // 80 lb cover is 216 g/m²: 0.28 mm at the usual bulk.
-  await expect(page.getByText(/About 0.28 mm thick/)).toBeVisible();
+  await expect(page.getByText(/About 11 thousandths of an inch, like a postcard/)).toBeVisible();
   await page.getByText('Choices and room').click();
   await setLength(page, 'Lid larger by', '1/8 in');
   await page.getByText('Lid larger across only').click();

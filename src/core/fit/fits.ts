@@ -42,7 +42,7 @@ export function wantedRoom(room: Mm, { how, by }: Fitted): Mm {
 /**
  * The room to leave from now on, each way: the median of what each make would have wanted, so that one odd sheet does
  * not pull it away. Null without makes. Rounded up to a mark of the graduation: a hair too much slides, a hair too little
- * does not go in. A misfit that was measured on things of this very size, the latest first, stands before all others.
+ * does not go in. Where a misfit was measured on things of this very size, what those say stands before all others.
  */
 export function roomFromFits(
   all: readonly FitSeen[],
@@ -50,8 +50,8 @@ export function roomFromFits(
   contents?: FitSeen['contents'],
 ): { readonly width: RoomAdvice; readonly height: RoomAdvice } | null {
   if (all.length === 0) return null;
-  const measured = contents && all.find((make) => isSize(make.contents, contents) && isMeasured(make.fit));
-  const makes = measured ? [measured] : all;
+  const ofSize = contents ? all.filter((make) => isSize(make.contents, contents)) : [];
+  const makes = ofSize.some(({ fit }) => isMeasured(fit)) ? ofSize : all;
   const advice = (side: 'width' | 'height'): RoomAdvice => {
     const wanted = makes.map(({ room, fit }) => wantedRoom(room[side], fit[side])).sort((a, b) => a - b);
     const middle = median(wanted);

@@ -305,6 +305,23 @@ test('a companion is never larger than asked for because of the marks it is cut 
   expect(companionsOf(made(thin), thin.design).map(({ name }) => name)).toEqual(['insert-card']);
 });
 
+test('a mat goes on the front as it is: clear of a finger notch, of a flap, of what lies lower', () => {
+  const mat = (construction: string, options: object = {}) => {
+    const p = plan(construction, { companions: ['mat'], options, contents: { width: '3 in', height: '4 in' } });
+    return { ...companionsOf(made(p), p.design)[0]!, finished: made(p).finished };
+  };
+  // An eighth all round on a plain front.
+  const plain = mat('card-holder', { fingerNotch: 0 });
+  expect(plain.finished.height - plain.height).toBeGreaterThan(inches(1 / 4) - 0.01);
+  expect(plain.finished.height - plain.height).toBeLessThan(inches(3 / 8) + 0.01);
+  // A notch of an inch bites two fifths of it: the mat ends below.
+  const notched = mat('card-holder');
+  expect(plain.height - notched.height).toBeGreaterThan(inches(1 / 4));
+  expect(notched.width).toBeCloseTo(plain.width, 6);
+  // The pocket of a library pocket is the front, not the back that shows over it.
+  expect(mat('library-pocket').height).toBeLessThan(mat('library-pocket').finished.height - inches(1));
+});
+
 describe('the chooser', () => {
   test('what can hold a card: those that can come first, every other says why', () => {
     const found = suggest({ contents: { width: '3 in', height: '4 in', thickness: '1 in' } });

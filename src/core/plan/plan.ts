@@ -114,11 +114,11 @@ function madeFrom(design: Design, pattern: Built, folded: Folded, holds: readonl
     pieces,
     inside: hold?.inside ?? NOTHING,
     finished: finishedSize(built, folded, design),
+    folded,
   };
   return {
     ...sized,
     beside: companionsOf(sized, design).map(({ piece }) => madePiece(piece, built.start, design)),
-    folded,
     holds,
     fit: (design.contents && hold?.fit(design.contents)) ?? null,
     largest,

@@ -53,7 +53,8 @@ export function useCuttingTable(
     const suits = (paper: KeptPaper): boolean =>
       paper.made === 'plain' &&
       (needs.length === 0 || needs.some(({ caliper }) => Math.abs(paper.caliper - caliper) <= SUITS * caliper));
-    // Cut from the paper it was planned for, as far as there is any; where none is told, from whatever suits.
+    // Cut from the paper it was planned for, as far as there is any, and offcuts like it; where none is told, from whatever
+    // suits.
     const sheets = needs.flatMap(({ sheet }) => (sheet ? [sheet] : []));
     const planned = (paper: { readonly width: number; readonly height: number }): boolean =>
       sheets.length === 0 ||
@@ -63,7 +64,8 @@ export function useCuttingTable(
           (Math.abs(paper.width - height) < 0.5 && Math.abs(paper.height - width) < 0.5),
       );
     const chosen = (
-      record.papers ?? stash.filter((paper) => suits(paper) && planned(paper)).map((paper) => paper.id)
+      record.papers ??
+      stash.filter((paper) => suits(paper) && (paper.offcut || planned(paper))).map((paper) => paper.id)
     ).filter((paper) => stash.some((kept) => kept.id === paper));
     const usual = PAPERS.find((paper) => sheets.length > 0 && planned(paper))?.id ?? '12in';
     const bought = record.bought ?? (chosen.length > 0 ? [] : [usual]);

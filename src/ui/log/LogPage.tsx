@@ -21,6 +21,7 @@ import { damagedIn, useAll } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { Waiting } from '../parts/Waiting';
 import { Reading, useReading } from '../parts/Reading';
+import { Words } from '../parts/Words';
 import { ByHand } from './ByHand';
 import { EntryPage } from './EntryPage';
 import { fitWords, titleOf } from './fitWords';
@@ -121,7 +122,11 @@ function Log({ entries, damaged }: LogProps) {
       title: 'Fit',
       key: 'fit',
       sorter: (a, b) => tightness(a) - tightness(b),
-      render: (_, entry) => <span className={styles.verdict}>{fitWords(entry)}</span>,
+      render: (_, entry) => (
+        <span className={styles.verdict}>
+          <Words>{fitWords(entry)}</Words>
+        </span>
+      ),
     },
     {
       title: 'Copies',

@@ -255,10 +255,10 @@ const readable = ({ text, how, caution }: Step): string =>
       return `${whole ? `${whole}and ` : ''}${count} ${part}${whole ? '' : ' of an'}`;
     })
     .replaceAll(' × ', ' by ')
-    // A unit after a number is said out; the word "in" stays.
-    .replaceAll(/(\d|halves|half|quarters?|eighths?|sixteenths?|thirty-seconds?|of an) in\b/g, (_, before: string) =>
-      before === 'of an' ? 'of an inch' : `${before} inches`,
-    )
+    // A unit after a number is said out; the word "in" stays: `edge 1 in the board`.
+    .replaceAll(/(halves|half|quarters?|eighths?|sixteenths?|thirty-seconds?) in\b/g, '$1 inches')
+    .replaceAll(/of an in\b/g, 'of an inch')
+    .replaceAll(/(?<!(?:edge|score) )(\b\d+(?:\.\d+)?) in\b/gi, '$1 inches')
     .replaceAll(/\bmm\b/g, 'millimetres');
 
 function Progress({

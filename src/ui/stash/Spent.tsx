@@ -17,8 +17,9 @@ export function Spent({ cuts }: { readonly cuts: readonly CutRecord[] }) {
   const { modal } = App.useApp();
   const { units } = useReading();
   const unit = units === 'in' ? (12 * INCH) ** 2 : 10_000;
-  // What was cut in the examples saved nobody anything.
-  const own = cuts.filter((cut) => !isExample(cut));
+  // What was cut in the examples saved nobody anything: it is shown until there is something of one's own.
+  const mine = cuts.filter((cut) => !isExample(cut));
+  const own = mine.length > 0 ? mine : cuts;
   const saved = own.reduce((sum, cut) => sum + cut.saved, 0) / unit;
   const money = own.reduce((sum, cut) => sum + cut.savedCost, 0);
   if (cuts.length === 0)
@@ -32,7 +33,10 @@ export function Spent({ cuts }: { readonly cuts: readonly CutRecord[] }) {
     );
   return (
     <section className={styles.card} aria-label="Paper saved">
-      <h2>Paper saved</h2>
+      <h2>
+        Paper saved
+        {mine.length === 0 && <em className={styles.example}>Example</em>}
+      </h2>
       <div className={styles.spent}>
         <div>
           <p className={styles.savedHero}>
@@ -44,8 +48,8 @@ export function Spent({ cuts }: { readonly cuts: readonly CutRecord[] }) {
             )}
             .
           </p>
-          <Boundary what="The chart" of={cuts}>
-            <SavedChart cuts={cuts} />
+          <Boundary what="The chart" of={own}>
+            <SavedChart cuts={own} />
           </Boundary>
         </div>
         <ol className={styles.cuts}>

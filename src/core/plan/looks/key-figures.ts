@@ -1,10 +1,11 @@
+import type { Cavity } from '../../fold';
 import { TOLERANCE } from '../../geometry';
 import { isSquare } from '../../pattern';
 import { claimsOf, leastOf, penTaken } from '../../constructions';
 import { mm, near, roundTo, type Mm, type Say } from '../../length';
 import { planTool } from '../../tools';
 import { calipersOf, type Design } from '../design/design';
-import { panelName, pieceOf, type Made, type MadePiece } from '../plan';
+import { pieceOf, type Made, type MadePiece } from '../plan';
 import { listed } from '../../text';
 
 /** Lengths that are read together: a size (`3 × 4`), or places one after the other (`2, 5 and 8`). */
@@ -94,15 +95,13 @@ export function keyFigures(made: Made, design: Design): KeyFigure[] {
   if (lap !== null) add('lap', notched ? 'Flaps lap' : 'Least lap', [by(lap)]);
   if (hold && design.contents) add('thickest', 'Thickest it takes', [by(made.thickest)]);
   for (const { cavity, inside: own } of more)
-    add('other', `Inside the ${placeName(made, cavity.floor)}`, [by(own.width, own.height)]);
+    add('other', `Inside the ${placeName(made, cavity)}`, [by(own.width, own.height)]);
   return figures;
 }
 
-/** What a maker calls a place for contents: the piece that makes it, or the panel they lie on. */
-function placeName({ built }: Made, floor: string): string {
-  const piece = pieceOf(built, floor);
-  return piece === built.pieces[0] ? panelName(built, floor) : piece.name;
-}
+/** What a maker calls a place for contents: its own name, or where several are numbered the piece that makes it. */
+const placeName = ({ built }: Made, { floor, id }: Cavity): string =>
+  /-\d+$/.test(id) ? pieceOf(built, floor).name : id;
 
 /** Where an envelope board is set for a piece: readings of its ruler, or marks on the sheet; null without a notch. */
 export function settingOf(

@@ -1,5 +1,6 @@
 import { inView, layerOf, roomAxes, seenAsPile, visibleFrom, type Side, type Stack, type View } from '../../fold';
 import {
+  apply,
   applyAll,
   area as areaOf,
   boxOf,
@@ -45,8 +46,11 @@ interface FacePile {
 /** How the sides of what stands are looked at: as they are drawn, up is up. */
 const UPRIGHT: View = { origin: { x: 0, y: 0 }, across: { x: -1, y: 0 }, up: { x: 0, y: -1 } };
 
+/** What the looks of a thing are read off. */
+type Shape = Pick<Made, 'built' | 'folded'>;
+
 /** The sides that can be seen, the one that matters first. */
-function facePiles({ built, folded }: Made): readonly FacePile[] {
+function facePiles({ built, folded }: Shape): readonly FacePile[] {
   const [cavity] = built.cavities;
   if (folded.standing && cavity?.kind === 'box') {
     const { finished } = folded.standing;
@@ -94,6 +98,43 @@ export function printMap(made: Made, design: Pick<Design, 'paper' | 'papers'>): 
       .filter(({ area }) => area > TOLERANCE.seen)
       .sort((a, b) => b.area - a.area),
   );
+}
+
+/** The largest plain rectangle of the front: clear of notches, holes, flaps and folds; null where none shows. */
+export function plainFront(made: Shape): { width: number; height: number } | null {
+  const [pile] = facePiles(made);
+  if (!pile) return null;
+  const [front] = visibleFrom(pile.stack, pile.from, pile.view)
+    .map((shown) => ({ ...shown, area: regionArea(shown.region) }))
+    .sort((one, other) => other.area - one.area);
+  if (!front || front.area <= TOLERANCE.seen) return null;
+  const points = front.region.flatMap((ring) => ring.map((p) => inView(pile.view, p)));
+  const holes = made.built.pieces.flatMap((piece) => piece.holes.filter(({ panel }) => panel === front.panel));
+  const { map } = layerOf(pile.stack, front.panel);
+  for (const { centre, diameter } of holes)
+    for (const [dx, dy] of [
+      [1, 0],
+      [-1, 0],
+      [0, 1],
+      [0, -1],
+    ] as const)
+      points.push(
+        inView(pile.view, apply(map, { x: centre.x + (dx * diameter) / 2, y: centre.y + (dy * diameter) / 2 })),
+      );
+  const box = boxOf(points);
+  const low = { x: box.minX, y: box.minY };
+  const high = { x: box.maxX, y: box.maxY };
+  // Whatever reaches in from a side takes that side back to where it ends.
+  for (const { x, y } of points) {
+    const [left, right, near, far] = [x - low.x, high.x - x, y - low.y, high.y - y];
+    const least = Math.min(left, right, near, far);
+    if (least <= TOLERANCE.folded) continue;
+    if (least === left) low.x = x;
+    else if (least === right) high.x = x;
+    else if (least === near) low.y = y;
+    else high.y = y;
+  }
+  return { width: high.x - low.x, height: high.y - low.y };
 }
 
 /** An angle between −180 and 180 degrees, and 180 rather than −180. */

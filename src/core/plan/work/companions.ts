@@ -3,6 +3,7 @@ import { LEAST, drawPiece, rect, type Piece } from '../../pattern';
 import type { Design } from '../design/design';
 import type { CompanionName } from '../design/extras';
 import { turned } from '../../fit';
+import { plainFront } from '../looks/print';
 import type { Made } from '../plan';
 
 interface Size {
@@ -34,7 +35,7 @@ const SWEET = { length: 30, round: 45 };
 const CLIP = { width: 10, length: 50 };
 
 /** What companions are sized from. */
-type Sized = Pick<Made, 'inside' | 'finished' | 'built' | 'pieces'>;
+type Sized = Pick<Made, 'inside' | 'finished' | 'built' | 'pieces' | 'folded'>;
 
 /** The companions a design asks for, sized from what was folded. Those that would come out too small are left out. */
 export function companionsOf(
@@ -43,6 +44,8 @@ export function companionsOf(
 ): readonly Companion[] {
   const mark = (value: number): Mm => roundTo(mm(value), graduation, 'down');
   const { inside, finished, built } = made;
+  // A mat goes on the front as it really is: clear of notch, holes, flaps and folds.
+  const face = (companions.includes('mat') ? turnedFront(made) : null) ?? finished;
   const seat = turned(built.cavities[0], inside);
   const plain = { scores: [], holes: [], ribbon: mm(0) };
   const all: Record<CompanionName, () => Omit<Companion, 'piece'>> = {
@@ -61,8 +64,8 @@ export function companionsOf(
       ...plain,
       name: 'mat',
       title: 'Mat for the front',
-      width: mark(finished.width - 2 * SLIDES),
-      height: mark(finished.height - 2 * SLIDES),
+      width: mark(face.width - 2 * SLIDES),
+      height: mark(face.height - 2 * SLIDES),
       note: 'border',
       goes: 'on the front',
     }),
@@ -136,6 +139,12 @@ export function companionsOf(
         Math.min(width, height) >= LEAST.folded.fails && holes.every((hole) => liesIn(hole, width, height)),
     )
     .map((companion) => ({ ...companion, piece: pieceFrom(companion) }));
+}
+
+/** The plain part of the front, along the finished thing's own width and height. */
+function turnedFront(made: Sized): { width: number; height: number } | null {
+  const face = plainFront(made);
+  return face && turned(made.built.cavities[0], { width: mm(face.width), height: mm(face.height) });
 }
 
 /** A hole with paper all round it. */
