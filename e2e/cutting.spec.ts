@@ -143,6 +143,7 @@ test('too little paper is told, and mended by buying', async ({ page }) => {
   await expect(page.getByText('2 × large')).toBeHidden();
   await expect(page.getByText('1 × huge: It is larger than every sheet.')).toBeVisible();
   await expect(figure(page, 'Sheets')).toHaveText('2');
+  await expect(figure(page, 'Of these')).toHaveText('2 to buy');
 });
 
 test('a longer cut than the trimmer makes is flagged, and the bench has its own cutting', async ({ page }) => {

@@ -19,6 +19,8 @@ const inSpace = async (page) => {
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'A step back' }).click();
   await page.waitForTimeout(1500);
 };
+/** What helps is tried beside the page, once the design stands still. */
+const remedies = (page) => page.getByRole('button', { name: 'Trim the flaps' }).waitFor();
 /** The first punch of a batch. */
 const making = async (page) => {
   await page.getByLabel('How many?').fill('6');
@@ -71,7 +73,7 @@ const PICTURES = [
   ['cutting', '/cutting', laid],
   ['stash', '/stash'],
   ['backup', '/backup'],
-  ['bench-failing', '/bench?p=demo-5', undefined, { colorScheme: 'dark' }],
+  ['bench-failing', '/bench?p=demo-5', remedies, { colorScheme: 'dark' }],
   ['phone-make', '/make?p=demo-1', making, { viewport: { width: 390, height: 844 } }],
   ['phone-bench', '/bench?p=demo-1', undefined, { viewport: { width: 390, height: 844 } }],
 ];

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { GRADUATIONS, lengthSchema, type Units } from '@/core/length';
-import { nameSchema } from '@/core/text';
+import { lineSchema, nameSchema } from '@/core/text';
 import { COMMON_TOOLBOX, toolboxSchema, type Toolbox } from '@/core/tools';
 
 /** A choice that belongs to the person: where it is kept, what it must be, and what holds until it is made. */
@@ -11,7 +11,7 @@ export interface SettingKind<T> {
 }
 
 export type SettingKey =
-  'demo-shelf' | 'toolbox' | 'theme' | 'spoken' | 'usual-room' | 'units' | 'size-chart' | 'backup';
+  'demo-shelf' | 'toolbox' | 'theme' | 'spoken' | 'usual-room' | 'units' | 'size-chart' | 'backup' | 'currency';
 
 const length = lengthSchema({ least: 0, most: 200 });
 const room = z.strictObject({ width: length, height: length });
@@ -62,11 +62,13 @@ export const UNITS = kind<Units>('units', z.enum(['in', 'mm']), 'in');
 export const SIZE_CHART = kind<ChartSetting | null>('size-chart', sizeChart.nullable(), null);
 /** Light, dark, or as the device says. */
 export const THEME = kind<Theme>('theme', z.enum(['light', 'dark', 'auto']), 'auto');
+/** What money is written with: a sign or a short name; nothing until it is told. */
+export const CURRENCY = kind('currency', lineSchema(5), '');
 export const BACKUP = kind<BackupSetting>('backup', backup, { every: 'month', lastAt: 0, laterUntil: 0 });
 
 /** Every kind of setting by its key. */
 export const SETTINGS: ReadonlyMap<string, SettingKind<unknown>> = new Map(
-  [DEMO_SHELF_AT, TOOLBOX, USUAL_ROOM, SPOKEN, UNITS, SIZE_CHART, THEME, BACKUP].map((one) => [
+  [DEMO_SHELF_AT, TOOLBOX, USUAL_ROOM, SPOKEN, UNITS, SIZE_CHART, THEME, BACKUP, CURRENCY].map((one) => [
     one.key,
     one as SettingKind<unknown>,
   ]),

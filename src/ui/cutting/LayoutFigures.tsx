@@ -1,5 +1,6 @@
 import { Alert, Button } from 'antd';
 import { paperSpent, type CutList, type KeptPaper, type Layout } from '@/core/cutting';
+import { useMoney } from '../parts/useMoney';
 import { PieceCosts } from './PieceCosts';
 import type { CuttingTable } from './useCuttingTable';
 import styles from './Cutting.module.css';
@@ -17,9 +18,19 @@ interface LayoutFiguresProps {
 /** How many sheets, how few there can be, how much of them is used and what they cost. */
 export function LayoutFigures({ table, list, layout, running, copies }: LayoutFiguresProps) {
   const { record, stash, paperIds } = table;
+  const money = useMoney();
   const paperOf = (name: string): KeptPaper | undefined => stash.find(({ id }) => id === paperIds.get(name));
   // Once it is cut the stash has changed, and what it cost stands there.
   const spent = record.cut ? null : paperSpent(list, layout, paperOf);
+  // What is bought and what lies there already are told apart.
+  const offcuts = layout.sheets.filter(({ sheet }) => paperOf(sheet)?.offcut).length;
+  const bought = layout.sheets.filter(({ sheet }) => !paperIds.has(sheet)).length;
+  const whole = layout.sheets.length - offcuts - bought;
+  const kinds = [
+    whole > 0 && `${whole} from the stash`,
+    offcuts > 0 && `${offcuts} ${offcuts === 1 ? 'offcut' : 'offcuts'}`,
+    bought > 0 && `${bought} to buy`,
+  ].filter(Boolean);
   const costs = spent && spent.cost > 0 ? spent : null;
   return (
     <>
@@ -28,6 +39,12 @@ export function LayoutFigures({ table, list, layout, running, copies }: LayoutFi
           <dt>Sheets</dt>
           <dd>{layout.sheetsUsed}</dd>
         </div>
+        {(kinds.length > 1 || bought > 0) && !record.cut && (
+          <div>
+            <dt>Of these</dt>
+            <dd className={styles.kinds}>{kinds.join(', ')}</dd>
+          </div>
+        )}
         <div>
           <dt>Fewest there can be</dt>
           <dd>
@@ -42,7 +59,7 @@ export function LayoutFigures({ table, list, layout, running, copies }: LayoutFi
         {costs && (
           <div>
             <dt>{copies > 0 ? 'Paper for one' : 'Paper costs'}</dt>
-            <dd>{(copies > 0 ? costs.cost / copies : costs.cost).toFixed(2)}</dd>
+            <dd>{money(copies > 0 ? costs.cost / copies : costs.cost)}</dd>
           </div>
         )}
       </dl>

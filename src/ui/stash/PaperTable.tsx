@@ -7,6 +7,7 @@ import { keepPaper } from '@/data/stash';
 import { Empty } from '../parts/Empty';
 import { NumberField } from '../parts/NumberField';
 import { useReading } from '../parts/Reading';
+import { useMoney } from '../parts/useMoney';
 import { Words } from '../parts/Words';
 import styles from './Stash.module.css';
 
@@ -25,6 +26,7 @@ interface PaperTableProps {
 /** Papers line by line, with how many there are of each. */
 export function PaperTable({ title, papers, none, cuts, onBecomes, onChange, onRemove }: PaperTableProps) {
   const { units, graduation } = useReading();
+  const money = useMoney();
   const say = (value: number): string => formatLength(mm(value), units, graduation);
   const cutOf = new Map(cuts.map((cut) => [cut.id, cut]));
   const columns: TableColumnsType<PaperRecord> = [
@@ -101,7 +103,7 @@ export function PaperTable({ title, papers, none, cuts, onBecomes, onChange, onR
       align: 'right',
       width: 92,
       sorter: (a, b) => a.price - b.price,
-      render: (price: number) => (price > 0 ? <span className={styles.figure}>{price.toFixed(2)}</span> : ''),
+      render: (price: number) => (price > 0 ? <span className={styles.figure}>{money(price)}</span> : ''),
     },
     {
       key: 'do',

@@ -9,6 +9,7 @@ import { Boundary } from '../parts/Boundary';
 import { Empty } from '../parts/Empty';
 import { OnceButton } from '../parts/once';
 import { useReading } from '../parts/Reading';
+import { useMoney } from '../parts/useMoney';
 import { SavedChart } from './SavedChart';
 import styles from './Stash.module.css';
 
@@ -16,6 +17,7 @@ import styles from './Stash.module.css';
 export function Spent({ cuts }: { readonly cuts: readonly CutRecord[] }) {
   const { modal } = App.useApp();
   const { units } = useReading();
+  const say = useMoney();
   const unit = units === 'in' ? (12 * INCH) ** 2 : 10_000;
   // What was cut in the examples saved nobody anything: it is shown until there is something of one's own.
   const mine = cuts.filter((cut) => !isExample(cut));
@@ -43,7 +45,7 @@ export function Spent({ cuts }: { readonly cuts: readonly CutRecord[] }) {
             <strong>{saved.toFixed(1)}</strong> {units === 'in' ? 'square feet' : 'dm²'} of pieces were cut from offcuts
             {money > 0 && (
               <>
-                , so <strong>{money.toFixed(2)}</strong> was not spent again
+                , so <strong>{say(money)}</strong> was not spent again
               </>
             )}
             .
@@ -63,7 +65,7 @@ export function Spent({ cuts }: { readonly cuts: readonly CutRecord[] }) {
                 </span>
                 <span>
                   {name}: {sheets} {sheets === 1 ? 'sheet' : 'sheets'}
-                  {cost > 0 && `, ${cost.toFixed(2)}`}
+                  {cost > 0 && `, ${say(cost)}`}
                 </span>
                 {taken.length > 0 && (
                   <OnceButton

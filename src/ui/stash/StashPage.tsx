@@ -6,12 +6,14 @@ import { useMemo, useState } from 'react';
 import { carriedOut } from '@/data/cuttings';
 import type { CutRecord, PaperRecord } from '@/data/db';
 import type { Damaged } from '@/data/keep';
+import { CURRENCY } from '@/data/setting-kinds';
 import { dropPaper, inStash, paperOf, putBackPaper } from '@/data/stash';
 import { Boundary } from '../parts/Boundary';
 import { download } from '../parts/download';
 import { Opened } from '../parts/Opened';
 import { SetAside } from '../parts/SetAside';
-import { damagedIn, useAll } from '../parts/useKept';
+import { TextField } from '../parts/TextField';
+import { damagedIn, useAll, useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { MyUnitsSwitch } from '../parts/MyUnits';
 import { Waiting } from '../parts/Waiting';
@@ -58,6 +60,7 @@ function Stash({
   readonly damaged: readonly Damaged[];
 }) {
   const { failed, undoable } = useTell();
+  const [currency = '', setCurrency] = useSetting(CURRENCY);
   const [words, setWords] = useState('');
   const [open, setOpen] = useState<Open | null>(null);
   // What lies open follows what becomes of it elsewhere.
@@ -97,6 +100,10 @@ function Stash({
         >
           Export (CSV)
         </Button>
+        <label className={styles.currency}>
+          Money in
+          <TextField value={currency} maxLength={5} onChange={setCurrency} />
+        </label>
         <MyUnitsSwitch />
       </div>
       <SetAside damaged={damaged} />
