@@ -83,6 +83,29 @@ describe('a change', () => {
     expect(await kept()).toMatchObject({ name: 'Moon cards', units: 'mm' });
   });
 
+  test('whose time comes while an earlier one is still being laid is laid after it, and waits for nobody to ask', async () => {
+    // Another window is busy with the same records, for longer than changes are gathered.
+    let free = (): void => undefined;
+    const waiting = new Promise<void>((done) => (free = done));
+    let held = false;
+    const busy = db.transaction('rw', db.projects, async () => {
+      await db.projects.get('p1');
+      held = true;
+      let over = false;
+      void waiting.then(() => (over = true));
+      // What reads again and again keeps a transaction open.
+      while (!over) await db.projects.get('p1');
+    });
+    await until(() => held, 'the busy window');
+    keep('projects', 'p1', PROJECT, { ...PROJECT, name: 'First' });
+    await new Promise((wake) => setTimeout(wake, 300));
+    keep('projects', 'p1', { ...PROJECT, name: 'First' }, { ...PROJECT, name: 'Second' });
+    await new Promise((wake) => setTimeout(wake, 400));
+    free();
+    await busy;
+    await until(async () => (await kept())?.name === 'Second', 'the second change');
+  });
+
   test('that changes nothing writes nothing', async () => {
     keep('projects', 'p1', PROJECT, { ...PROJECT });
     expect(await db.journal.count()).toBe(0);

@@ -101,7 +101,14 @@ export function keep(table: KeptTable, id: string, before: object, after: object
 
 /** Lays at once what comes after a pause; what follows close on it together, a little later. It is in the journal. */
 function laySoon(): void {
-  soon ??= setTimeout(() => void layAll(), Math.max(0, laidAt + TOGETHER - performance.now()));
+  soon ??= setTimeout(
+    () => {
+      // Spent: where a laying is under way its end asks for the next one, and must be able to.
+      soon = null;
+      void layAll();
+    },
+    Math.max(0, laidAt + TOGETHER - performance.now()),
+  );
 }
 
 /** Lays this page's changes until none waits. */
