@@ -11,6 +11,7 @@ export {
   type Units,
 } from './graduation';
 export { sayer, type Say } from './say';
+export { saidOut } from './spoken';
 export { parseLength, type ParsedLength } from './parse';
 export { formatLength, lengthParts, type LengthParts } from './format';
 export { countedLength, tickOf, tickWords, type Tick } from './tick';

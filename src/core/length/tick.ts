@@ -21,7 +21,8 @@ const ON_MARK = 0.08;
 
 const SMALL = ['', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'] as const;
 const TEENS = ['eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen'];
-const PARTS: Record<number, readonly [one: string, more: string]> = {
+/** What parts of an inch are called: one, and several. */
+export const PARTS: Record<number, readonly [one: string, more: string]> = {
   2: ['half', 'halves'],
   4: ['quarter', 'quarters'],
   8: ['eighth', 'eighths'],

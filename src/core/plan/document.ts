@@ -6,7 +6,8 @@ import { outlineOf } from '../pattern';
 import { checksOf } from './checks';
 import { companionsOf } from './work/companions';
 import { glueAreas, keepDry } from './work/glue';
-import { pieceOf, type Made, type MadePiece, type Plan } from './plan';
+import { type Made, type MadePiece, type Plan } from './plan';
+import { pieceOf } from './thing';
 import { stepsOf, type Step } from './steps';
 import { checkSentence } from './words';
 

@@ -10,17 +10,8 @@ export {
 } from './design/design';
 export { issuesOf, type Issue } from '../text/issues';
 export { blanksOf } from './work/blanks';
-export {
-  basePieces,
-  ownPaper,
-  panelName,
-  partNamed,
-  planFor,
-  viewOf,
-  type Made,
-  type MadePiece,
-  type Plan,
-} from './plan';
+export { partNamed, planFor, type Made, type MadePiece, type Plan } from './plan';
+export { basePieces, ownPaper, panelName, viewOf } from './thing';
 export {
   ADHESIVES,
   CLOSURES,

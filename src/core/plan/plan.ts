@@ -1,24 +1,15 @@
 import { withFeatures, type Built, type Contents, type Refusal, type Start } from '../constructions';
-import {
-  assemble,
-  facesView,
-  foldedBox,
-  roomAxes,
-  thickestPile,
-  type Folded,
-  type Size3,
-  type Stack,
-  type View,
-} from '../fold';
+import { assemble, foldedBox, roomAxes, thickestPile, type Folded, type Size3 } from '../fold';
 import { holdOf, turned, type Fit, type Hold } from '../fit';
-import { boxOf3, fromSegment, seenFrom } from '../geometry';
+import { boxOf3, seenFrom } from '../geometry';
 import { mm, type Mm } from '../length';
-import type { Hinge, Panel, Piece } from '../pattern';
+import type { Piece } from '../pattern';
 import { differences, programmeFor, simulate, type Fault, type Programme } from '../tools';
 import { calipersOf, type Design } from './design/design';
 import { isSold } from './design/papers';
 import { comesInPieces, firstPieceFrom } from './design/sheets';
 import { sizedFor } from './sized';
+import { basePieces, ownPaper, spinesOf, viewOf } from './thing';
 import { discHoles } from './work/closures';
 import { companionsOf } from './work/companions';
 
@@ -164,45 +155,3 @@ function finishedSize(
     thickness: mm(Math.max(thickestPile(own, calipersOf(design)) + (cavity ? thickness : 0), ...spines)),
   };
 }
-
-/** A panel that crosses the thickness of what lies flat, how broad it is, mm, and the panels on its two sides. */
-export interface Spine {
-  readonly panel: Panel;
-  readonly breadth: Mm;
-  readonly between: readonly [string, string];
-}
-
-/** Every spine of a pile: a panel between two scores that turn by a right angle. */
-export const spinesOf = (built: Built, { standing }: Folded): readonly Spine[] =>
-  standing
-    ? []
-    : built.pieces.flatMap((piece) =>
-        piece.panels.flatMap((panel): Spine[] => {
-          const square = piece.hinges.filter(({ angle, between }) => angle === 90 && between.includes(panel.id));
-          if (square.length !== 2) return [];
-          const [a, b] = square.map(({ between: [p, q] }) => (p === panel.id ? q : p)) as [string, string];
-          const [first, second] = square as [Hinge, Hinge];
-          return [{ panel, breadth: mm(fromSegment(first.line, second.line.from)), between: [a, b] }];
-        }),
-      );
-
-/** The pieces that were there already, which the thing is only fixed to. */
-export const basePieces = (built: Built): ReadonlySet<string> =>
-  new Set(built.pieces.filter(({ source }) => source === 'base').map(({ name }) => name));
-
-/** A pile without what was there already. */
-export function ownPaper(stack: Stack, built: Built): Stack {
-  const base = basePieces(built);
-  return base.size === 0 ? stack : { ...stack, layers: stack.layers.filter((layer) => !base.has(layer.piece)) };
-}
-
-/** How a pile of this holder is looked at: the first cavity's mouth at the top, where it has one. */
-export const viewOf = (built: Built, stack: Stack): View => facesView(stack, built.cavities[0]);
-
-/** What a maker calls a panel. */
-export const panelName = (built: Built, id: string): string =>
-  built.pieces.flatMap((piece) => piece.panels).find((panel) => panel.id === id)?.name ?? id;
-
-/** The piece a panel belongs to. */
-export const pieceOf = (built: Built, panel: string): Piece =>
-  built.pieces.find((piece) => piece.panels.some(({ id }) => id === panel))!;

@@ -1,9 +1,9 @@
 import { RollbackOutlined } from '@ant-design/icons';
 import { Button, Select, Tooltip } from 'antd';
-import Link from 'next/link';
 import { memo } from 'react';
 import { GRADUATIONS, unitsOf, type Graduation } from '@/core/length';
 import { changedDesign, type DesignInput, type Plan } from '@/core/plan';
+import { MainLink } from '../parts/MainLink';
 import { TextField } from '../parts/TextField';
 import { UnitsSwitch } from '../parts/UnitsSwitch';
 import { FileMenu } from './FileMenu';
@@ -67,9 +67,7 @@ export const Toolbar = memo(function Toolbar({ store, design, plan }: ToolbarPro
             )
           }
         />
-        <Link href={`/make?p=${encodeURIComponent(id)}`} className={styles.makeIt}>
-          Make it
-        </Link>
+        <MainLink href={`/make?p=${encodeURIComponent(id)}`}>Make it</MainLink>
         <FileMenu name={name} units={units} design={design} plan={plan} />
       </div>
     </div>

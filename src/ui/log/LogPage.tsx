@@ -11,9 +11,11 @@ import type { LogRecord } from '@/data/db';
 import { isExample } from '@/data/examples';
 import type { Damaged } from '@/data/keep';
 import { latestFirst } from '@/data/log';
+import { ExampleTag } from '../parts/ExampleTag';
 import { Boundary } from '../parts/Boundary';
 import { download } from '../parts/download';
 import { Empty } from '../parts/Empty';
+import { MainLink } from '../parts/MainLink';
 import { NotHere } from '../parts/NotHere';
 import { Opened } from '../parts/Opened';
 import { SetAside } from '../parts/SetAside';
@@ -107,7 +109,7 @@ function Log({ entries, damaged }: LogProps) {
       render: (name: string, entry) => (
         <>
           <Link href={`/log?e=${encodeURIComponent(entry.id)}`}>{name}</Link>
-          {isExample(entry) && <em className={styles.example}>Example</em>}
+          {isExample(entry) && <ExampleTag />}
         </>
       ),
     },
@@ -154,9 +156,7 @@ function Log({ entries, damaged }: LogProps) {
     <main className={styles.log}>
       <div className={styles.head}>
         <h1>Log</h1>
-        <Link href="/log?new" className={styles.write}>
-          Write one down
-        </Link>
+        <MainLink href="/log?new">Write one down</MainLink>
         <span className={styles.noPrint}>
           <Button icon={<DownloadOutlined />} onClick={() => void save().catch(failed('It could not be written'))}>
             {found.length === entries.length ? 'Export (CSV)' : `Export these ${found.length} (CSV)`}

@@ -6,6 +6,7 @@ import { formatLength, mm } from '@/core/length';
 import type { LogRecord } from '@/data/db';
 import { evidenceIn, fitKey, fitKeyParts, FIT_MARKS, ownMakes } from '@/data/log';
 import { USUAL_ROOM } from '@/data/setting-kinds';
+import { ExampleTag } from '../parts/ExampleTag';
 import { useSetting } from '../parts/useKept';
 import { useReading } from '../parts/Reading';
 import { FitChart } from './FitChart';
@@ -50,7 +51,7 @@ export function WhatFitsSay({ entries }: { readonly entries: readonly LogRecord[
             <article key={key} aria-label={`${constructionNamed(construction)?.title} ${CONTENTS[contents]}`}>
               <h3>
                 {constructionNamed(construction)?.title}, {CONTENTS[contents]}
-                {examples && <em className={styles.example}>Example</em>}
+                {examples && <ExampleTag />}
               </h3>
               <p>{restsOn(own, advice)}</p>
               {(['width', 'height'] as const).map((side) => (

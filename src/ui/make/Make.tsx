@@ -12,6 +12,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { saidOut } from '@/core/length';
 import { copiesDone, stepsOf, walkOf, type Design, type Made, type Plan, type Step, type Stop } from '@/core/plan';
 import type { Toolbox } from '@/core/tools';
 import type { MakeRecord, Project } from '@/data/db';
@@ -237,29 +238,8 @@ function spoken({ step, copies }: Stop, all: number): string {
   return `${which}${readable(step)}`;
 }
 
-const PARTS_SAID: Readonly<Record<string, readonly [one: string, more: string]>> = {
-  2: ['half', 'halves'],
-  4: ['quarter', 'quarters'],
-  8: ['eighth', 'eighths'],
-  16: ['sixteenth', 'sixteenths'],
-  32: ['thirty-second', 'thirty-seconds'],
-};
-
-/** A step in words a voice says well: no signs. */
-const readable = ({ text, how, caution }: Step): string =>
-  [text, how, caution]
-    .filter(Boolean)
-    .join(' ')
-    .replaceAll(/(\d+ )?(\d+)\/(2|4|8|16|32)\b/g, (_, whole: string | undefined, count: string, of: string) => {
-      const part = PARTS_SAID[of]![count === '1' ? 0 : 1];
-      return `${whole ? `${whole}and ` : ''}${count} ${part}${whole ? '' : ' of an'}`;
-    })
-    .replaceAll(' × ', ' by ')
-    // A unit after a number is said out; the word "in" stays: `edge 1 in the board`.
-    .replaceAll(/(halves|half|quarters?|eighths?|sixteenths?|thirty-seconds?) in\b/g, '$1 inches')
-    .replaceAll(/of an in\b/g, 'of an inch')
-    .replaceAll(/(?<!(?:edge|score) )(\b\d+(?:\.\d+)?) in\b/gi, '$1 inches')
-    .replaceAll(/\bmm\b/g, 'millimetres');
+/** A step in words a voice says well. */
+const readable = ({ text, how, caution }: Step): string => saidOut([text, how, caution].filter(Boolean).join(' '));
 
 function Progress({
   done,

@@ -11,6 +11,7 @@ import { isSquare } from '@/core/pattern';
 import { article } from '@/core/text';
 import type { Project } from '@/data/db';
 import { isExample } from '@/data/examples';
+import { ExampleTag } from '../parts/ExampleTag';
 import { download } from '../parts/download';
 import { Figure } from '../parts/Figure';
 import { projectAlong } from '../parts/projectAlong';
@@ -47,7 +48,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
           <strong>{project.name.trim() || 'Untitled'}</strong>
           <span className={styles.kind}>
             {constructionNamed(project.design.construction)?.title}
-            {isExample(project) && <em className={styles.example}>Example</em>}
+            {isExample(project) && <ExampleTag />}
           </span>
           <span className={styles.what}>
             {card?.holds && (

@@ -4,6 +4,7 @@ import { formatLength, gramsAt, mm } from '@/core/length';
 import type { CutRecord, PaperRecord } from '@/data/db';
 import { isExample } from '@/data/examples';
 import { keepPaper } from '@/data/stash';
+import { ExampleTag } from '../parts/ExampleTag';
 import { Empty } from '../parts/Empty';
 import { NumberField } from '../parts/NumberField';
 import { useReading } from '../parts/Reading';
@@ -39,7 +40,7 @@ export function PaperTable({ title, papers, none, cuts, onBecomes, onChange, onR
         return (
           <>
             <strong>{name}</strong>
-            {isExample(paper) && <em className={styles.example}>Example</em>}
+            {isExample(paper) && <ExampleTag />}
             <span className={styles.under}>
               {[
                 made !== 'plain' && `${made}${of && ` from ${of}`}`,

@@ -5,6 +5,7 @@ import { undoCut } from '@/data/cuttings';
 import type { CutRecord } from '@/data/db';
 import { isExample } from '@/data/examples';
 import { whyOf } from '@/data/trouble';
+import { ExampleTag } from '../parts/ExampleTag';
 import { Boundary } from '../parts/Boundary';
 import { Empty } from '../parts/Empty';
 import { OnceButton } from '../parts/once';
@@ -37,7 +38,7 @@ export function Spent({ cuts }: { readonly cuts: readonly CutRecord[] }) {
     <section className={styles.card} aria-label="Paper saved">
       <h2>
         Paper saved
-        {mine.length === 0 && <em className={styles.example}>Example</em>}
+        {mine.length === 0 && <ExampleTag />}
       </h2>
       <div className={styles.spent}>
         <div>

@@ -1,6 +1,7 @@
 import { measured } from '../../constructions';
 import { calipersOf, type Design } from '../design/design';
-import { panelName, type Made } from '../plan';
+import { type Made } from '../plan';
+import { panelName } from '../thing';
 import { claimed, type Check } from './check';
 
 /** What the construction promises of the pile, or of what stands, measured on the folded thing. */

@@ -4,7 +4,8 @@ import { turned, type Hold } from '../../fit';
 import { hasPanel, inView, layerOf, levelOf, mouthView, thickestPile, type FlatCavity } from '../../fold';
 import { inches, mm, type Mm } from '../../length';
 import { calipersOf, constructionOptions, type Design } from '../design/design';
-import { spinesOf, type Made, type Plan } from '../plan';
+import { type Made, type Plan } from '../plan';
+import { spinesOf } from '../thing';
 import { check, curesFor, fromContents, type Check, type Level, type Remedy } from './check';
 
 /** A band with more room than this falls off by itself, mm. Common practice 1/4 in. */

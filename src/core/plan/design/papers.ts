@@ -67,7 +67,6 @@ export const liesOn = (
 export const smallestPaperFor = (piece: { width: number; height: number }): PaperSize | null =>
   PAPERS.find((paper) => liesOn(piece, paper)) ?? null;
 
-/** The published or usual size that two lengths make, either way round, or null. */
 /** A size measured in inches is the one published in millimetres within this, mm: half a sixty-fourth. */
 export const MEASURED = mm(0.2);
 
@@ -77,6 +76,7 @@ export const sizeIn = ({ width, height }: PaperSize, units: Units): { readonly w
     ? { width, height }
     : { width: roundTo(width, '1/32 in', 'nearest'), height: roundTo(height, '1/32 in', 'nearest') };
 
+/** The published or usual size that two lengths make, either way round, or null. */
 export const sizeNamed = (
   list: readonly PaperSize[],
   width: number,

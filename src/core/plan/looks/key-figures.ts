@@ -5,7 +5,8 @@ import { claimsOf, leastOf, penTaken } from '../../constructions';
 import { mm, near, roundTo, type Mm, type Say } from '../../length';
 import { planTool } from '../../tools';
 import { calipersOf, type Design } from '../design/design';
-import { pieceOf, type Made, type MadePiece } from '../plan';
+import { type Made, type MadePiece } from '../plan';
+import { pieceOf } from '../thing';
 import { listed } from '../../text';
 
 /** Lengths that are read together: a size (`3 × 4`), or places one after the other (`2, 5 and 8`). */

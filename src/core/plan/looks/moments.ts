@@ -23,7 +23,8 @@ import { plus3, poseBetween, poseWithin, seenPose, type Point, type Pose, type V
 import type { Contents } from '../../constructions';
 import { mm, type Mm } from '../../length';
 import type { Panel } from '../../pattern';
-import { viewOf, type Made } from '../plan';
+import { type Made } from '../plan';
+import { viewOf } from '../thing';
 
 /** One thing done at the table, as it is seen in space: how the paper lay, how it moves, how it then stands. */
 export interface Moment {

@@ -15,7 +15,8 @@ import {
 } from '../../fold';
 import { plus3, posed, poseWithin, seenPose } from '../../geometry';
 import { glueAreas } from '../work/glue';
-import { ownPaper, viewOf, type Made } from '../plan';
+import { type Made } from '../plan';
+import { ownPaper, viewOf } from '../thing';
 import { seatIn } from '../../fit';
 import type { Mm } from '../../length';
 import type { StepPicture } from '../steps';

@@ -15,7 +15,8 @@ import {
 } from '../../geometry';
 import { outlineOf, type Blank } from '../../pattern';
 import { paperOf, type Design } from '../design/design';
-import { basePieces, ownPaper, panelName, pieceOf, viewOf, type Made } from '../plan';
+import { type Made } from '../plan';
+import { basePieces, ownPaper, panelName, pieceOf, viewOf } from '../thing';
 
 /** A side of the finished thing: two of what lies flat, six of what stands. */
 export type Face = 'front' | 'back' | 'top' | 'bottom' | 'left' | 'right';

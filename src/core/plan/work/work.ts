@@ -3,7 +3,8 @@ import { TOLERANCE } from '../../geometry';
 import { near } from '../../length';
 import { paperOf, type Design } from '../design/design';
 import type { Decoration } from '../design/extras';
-import { pieceOf, type MadePiece, type Plan } from '../plan';
+import { type MadePiece, type Plan } from '../plan';
+import { pieceOf } from '../thing';
 import { closurePlan, type ClosurePlan } from './closures';
 import { companionsOf, type Companion } from './companions';
 import { scoreNumbers } from './numbers';
@@ -79,6 +80,11 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   /** The sheet at hand is the blank already. */
   const there = (part: MadePiece): boolean => part === made.pieces[0] && isSheetAtHand(part, design);
   const leadOf = (name: string): string => leads.get(made.pieces.find(({ piece }) => piece.name === name)!)!.piece.name;
+  const companions = companionsOf(made, design);
+  const going = (when: Companion['goes']): string[] =>
+    companions.filter(({ goes }) => goes === when).map(({ name }) => `with ${name}`);
+  // A template is there before the holes are marked; what lies with the contents is in before anything closes over it.
+  const [template, within] = [going('before the holes'), going('with the contents')];
   const work: Work[] = made.pieces.flatMap((part, i): Work[] => {
     const { name } = part.piece;
     const rank = byPiece ? 2 * i + 1 : 1 + i;
@@ -105,7 +111,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
               alike,
               id: `flat ${name}`,
               phase: 'flat',
-              after: there(part) ? [] : [`cut ${name}`],
+              after: [...(there(part) ? [] : [`cut ${name}`]), ...(part.piece.holes.length > 0 ? template : [])],
               rank,
             },
           ]
@@ -127,8 +133,6 @@ export function workOf({ made, design }: Plan): readonly Work[] {
     ];
   });
   // What goes with it is cut and scored with the rest.
-  const companions = companionsOf(made, design);
-  const beside = made.beside.map(({ piece }) => piece.name);
   made.beside.forEach((part, i) => {
     const { name } = part.piece;
     const rank = byPiece ? 2 * (made.pieces.length + i) : 0;
@@ -184,7 +188,11 @@ export function workOf({ made, design }: Plan): readonly Work[] {
       id: step.id,
       phase: 'fold',
       after: [
-        ...new Set([...flat, ...(step.after ?? []).filter((id) => toCome.has(id)), ...(waits ? ['contents'] : [])]),
+        ...new Set([
+          ...flat,
+          ...(step.after ?? []).filter((id) => toCome.has(id)),
+          ...(waits ? ['contents', ...within] : []),
+        ]),
       ],
       rank: floor + i,
     });
@@ -209,7 +217,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
         ...pieces.flatMap(({ piece }) => flatOf(piece.name)),
         ...stages.map((stage) => stage.step.id),
         ...(i > 0 ? [raised[i - 1]!.step.id] : []),
-        ...(waits ? ['contents'] : []),
+        ...(waits ? ['contents', ...within] : []),
       ],
       rank: risen + i,
     });
@@ -217,7 +225,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   const finished = [...stages, ...raised].map(({ step }) => step.id);
   const last = risen + raised.length;
   const at = Math.min(needed, last) - 0.5;
-  const before = companions.filter(({ goes }) => goes === 'before the contents').map(({ name }) => `with ${name}`);
+  const before = going('before the contents');
   if (cavity)
     work.push({
       do: 'contents',
@@ -248,19 +256,9 @@ export function workOf({ made, design }: Plan): readonly Work[] {
       rank: place.rank,
     });
   }
-  // What is beside the contents is in before anything is closed over them; a template is there before the holes.
-  const within = companions.filter(({ goes }) => goes === 'with the contents').map(({ name }) => `with ${name}`);
-  const template = companions.filter(({ goes }) => goes === 'before the holes').map(({ name }) => `with ${name}`);
-  const patched = work.map((one): Work => {
-    if ((one.do === 'fold' || one.do === 'raise') && one.after.includes('contents') && within.length > 0)
-      return { ...one, after: [...one.after, ...within] };
-    if (one.do === 'flat' && holed.includes(one.part.piece.name) && !beside.includes(one.part.piece.name))
-      return { ...one, after: [...one.after, ...template] };
-    return one;
-  });
   if (closes) {
     const after = [...finished, ...(cavity ? ['contents'] : []), ...(under || !mat ? [] : ['with mat'])];
-    patched.push({ do: 'closure', closure, id: 'closure', phase: 'fold', after, rank: last + 3 });
+    work.push({ do: 'closure', closure, id: 'closure', phase: 'fold', after, rank: last + 3 });
   }
-  return inOrder(patched);
+  return inOrder(work);
 }
