@@ -63,7 +63,7 @@ export const SIZE_CHART = kind<ChartSetting | null>('size-chart', sizeChart.null
 /** Light, dark, or as the device says. */
 export const THEME = kind<Theme>('theme', z.enum(['light', 'dark', 'auto']), 'auto');
 /** What money is written with: a sign or a short name; nothing until it is told. */
-export const CURRENCY = kind('currency', lineSchema(5), '');
+export const CURRENCY = kind('currency', lineSchema(20), '');
 export const BACKUP = kind<BackupSetting>('backup', backup, { every: 'month', lastAt: 0, laterUntil: 0 });
 
 /** Every kind of setting by its key. */

@@ -574,11 +574,14 @@ const GRID = 24;
  */
 export function layersRound({ faces }: FoldedPiece, [wide, high]: readonly [number, number]): readonly number[] {
   const near = (a: number, b: number): boolean => Math.abs(a - b) < 0.02;
-  const floors = faces.filter(({ ring }) =>
-    ring.some((p, i) => {
-      const [q, r] = [ring[(i + 1) % ring.length]!, ring[(i + 2) % ring.length]!];
-      return near(distance(p, q), wide) && near(distance(q, r), high);
-    }),
+  // A floor is a rectangle: a wing may happen to have two such sides.
+  const floors = faces.filter(
+    ({ ring }) =>
+      ring.length === 4 &&
+      ring.some((p, i) => {
+        const [q, r] = [ring[(i + 1) % ring.length]!, ring[(i + 2) % ring.length]!];
+        return near(distance(p, q), wide) && near(distance(q, r), high);
+      }),
   );
   const floor = floors.reduce((best, face) => (size(face.ring) > size(best.ring) ? face : best), floors[0]!);
   const { ring } = floor;

@@ -81,8 +81,9 @@ describe('pricing', () => {
         const items = some.map((item) => ({
           ...item,
           demand: 200,
-          width: item.width * 1.0371,
-          height: item.height * 1.0093,
+          // Whole nanometres, as every size of a problem is.
+          width: Math.round(item.width * 1.0371),
+          height: Math.round(item.height * 1.0093),
         }));
         const stock = stockOf(11, 9);
         const [up, exact, down] = (['up', 'exact', 'down'] as const).map((rounding) =>

@@ -157,11 +157,13 @@ describe.each(HOLDERS.map((c) => [c.name, c] as const))('%s on a given sheet', (
           // A folio's spine would follow the paper: here it is what it is.
           const options = { ...(input.options as object), ...(construction.name === 'folio' ? { spine: 20 } : {}) };
           const contents = { width: 60, height: 50, thickness: 2 };
-          const { made } = planOf({ ...input, options, contents, paper: { caliper } });
-          return made?.fit ?? null;
+          const { made, design } = planOf({ ...input, options, contents, paper: { caliper } });
+          return made?.fit ? { ...made.fit, options: design.options } : null;
         };
         const [thin, thick] = [fit(0.1), fit(0.6)];
         fc.pre(thin !== null && thick !== null);
+        // Laps that nobody told give way only where that lets the contents in: rooms are compared of the same pattern.
+        fc.pre(JSON.stringify(thin!.options) === JSON.stringify(thick!.options));
         for (const side of ['width', 'height'] as const)
           expect(thick!.ease[side]).toBeLessThanOrEqual(thin!.ease[side] + 1e-6);
         expect(thick!.depth).toBeLessThanOrEqual(thin!.depth + 1e-6);

@@ -15,6 +15,8 @@ import {
   type Point,
   type Polygon,
   centreOf,
+  fromSegment,
+  TOLERANCE,
 } from '../geometry';
 import { layerOf, type Layer, type Side, type Stack } from './stack';
 
@@ -97,7 +99,7 @@ export function thickestPile(stack: Stack, each: (piece: string) => number): num
   const count = (p: Point<'folded'>): number =>
     boxed.reduce(
       (sum, { polygon, box, counts }) =>
-        p.x < box.minX || p.x > box.maxX || p.y < box.minY || p.y > box.maxY || !contains(polygon, p)
+        p.x < box.minX || p.x > box.maxX || p.y < box.minY || p.y > box.maxY || !liesOver(polygon, p)
           ? sum
           : sum + counts,
       0,
@@ -112,6 +114,11 @@ export function thickestPile(stack: Stack, each: (piece: string) => number): num
   });
   return most;
 }
+
+/** True where paper lies over a point and all round it: of two that meet in a line neither lies over that line. */
+const liesOver = (polygon: Polygon<'folded'>, p: Point<'folded'>): boolean =>
+  contains(polygon, p) &&
+  polygon.every((from, i) => fromSegment({ from, to: polygon[(i + 1) % polygon.length]! }, p) > TOLERANCE.folded);
 
 /** The middle of a convex polygon and points just inside its corners. */
 function probes(polygon: Polygon<'folded'>): Point<'folded'>[] {

@@ -102,7 +102,7 @@ function Stash({
         </Button>
         <label className={styles.currency}>
           Money in
-          <TextField value={currency} maxLength={5} onChange={setCurrency} />
+          <TextField value={currency} maxLength={20} onChange={setCurrency} />
         </label>
         <MyUnitsSwitch />
       </div>

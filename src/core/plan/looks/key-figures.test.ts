@@ -83,7 +83,7 @@ test.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))(
         fc.pre(plan.made !== null);
         held++;
         const shown = keyFigures(plan.made!, plan.design);
-        const { pieces, finished, inside } = planDocument(plan);
+        const { pieces, finished, inside, ease } = planDocument(plan);
         expect(new Set(shown.map(({ label }) => label)).size).toBe(shown.length);
         const lengths = (id: string): number[][] =>
           shown.filter((f) => f.id === id).map(({ parts }) => parts.flatMap((part) => [...part.lengths]));
@@ -103,12 +103,15 @@ test.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))(
         const room = shown.find(({ label }) => label === 'Room left');
         if (room && plan.design.contents && room.parts[0]!.lengths.length > 1) {
           const { width, height, thickness } = plan.design.contents;
-          const free = [inside!.width - width, inside!.height - height];
-          for (const [i, length] of room.parts[0]!.lengths.slice(0, 2).entries()) {
-            // What is thick takes of a flat pocket's width, up to its own thickness at either side.
-            expect(length).toBeLessThan(free[i]! + 1e-3);
-            expect(length).toBeGreaterThan(free[i]! - 2 * thickness - 1e-3);
-            if (thickness === 0) expect(length).toBeCloseTo(free[i]!, 3);
+          const free = { width: inside!.width - width, height: inside!.height - height };
+          const sides = plan.made!.holds[0]!.limits;
+          for (const [i, length] of room.parts[0]!.lengths.entries()) {
+            const side = sides[i]!;
+            expect(length).toBeCloseTo(ease![side]!, 3);
+            if (side === 'depth') continue;
+            // What is thick takes of a flat pocket's width, up to its own thickness at either side; so does its paper.
+            expect(length).toBeLessThan(free[side] + 1e-3);
+            expect(length).toBeGreaterThan(free[side] - 2 * thickness - 8 * plan.design.paper.caliper - 1e-3);
           }
         }
         // Scores of a straight-scored piece are told once each, and lie on the sheet.
