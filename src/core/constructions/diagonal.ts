@@ -321,7 +321,13 @@ interface Flap {
 function drawFlap({ square, id, k, style, making }: Flap, { panels, hinges, trims }: Drawn): Refusal | null {
   const fold = square.fold(k);
   const cornerDepth = -sideOf(fold, square.corner[k]!);
-  const straighten = (shape: Polygon<'sheet'>, line: Segment<'sheet'>, name: string): Polygon<'sheet'> => {
+  const closes = id === 'closing';
+  // A rounded tip stops short by itself; only what stands out past that is cut off straight.
+  const eased = closes && style.tip === 'point' ? style.corner * (Math.SQRT2 - 1) : 0;
+  /** The flap with so much of its depth cut off, mm. */
+  const straighten = (shape: Polygon<'sheet'>, off: number, name: string): Polygon<'sheet'> => {
+    if (off <= eased + TOLERANCE.length) return shape;
+    const line = parallel(fold, cornerDepth - off);
     const trim = trimmed(shape, line, square.side, id, name);
     if (trim) trims.push(trim);
     return cutBack(shape, line);
@@ -331,18 +337,12 @@ function drawFlap({ square, id, k, style, making }: Flap, { panels, hinges, trim
     const reach = style.longDepth(square.foldLength((k + 1) % 4));
     // Cut on a mark: so that it clears, or so that no less is left to glue than was asked.
     const way = style.longFlaps === 'trim' ? 'up' : 'down';
-    const line = parallel(fold, cornerDepth - measurable(cornerDepth - reach, way, making));
-    shape = straighten(shape, line, `end of the ${FLAP_NAMES[id]}`);
+    shape = straighten(shape, measurable(cornerDepth - reach, way, making), `end of the ${FLAP_NAMES[id]}`);
   }
   // The long flaps' slopes cross √2·n short of the tip of the flaps on the short sides.
   const past = style.blunt === null ? 0 : Math.SQRT2 * square.notches[0]!.length - style.blunt;
-  if (past > LEAST.folded.fails && (id === 'bottom' || id === 'closing'))
-    shape = straighten(
-      shape,
-      parallel(fold, cornerDepth - measurable(past, 'down', making)),
-      `tip of the ${FLAP_NAMES[id]}`,
-    );
-  const closes = id === 'closing';
+  if (past > LEAST.folded.fails && (id === 'bottom' || closes))
+    shape = straighten(shape, measurable(past, 'down', making), `tip of the ${FLAP_NAMES[id]}`);
   const pointed = shape.length === 5;
   if (closes && style.tip !== 'point' && pointed) {
     const most = square.foldLength(k) / 2;
@@ -354,7 +354,7 @@ function drawFlap({ square, id, k, style, making }: Flap, { panels, hinges, trim
       panels.push({ id: 'tip', name: 'tip', polygon: cutBack(shape, reversed(line)) });
       shape = cutBack(shape, line);
       hinges.push(valley('s-tip', ['closing', 'tip'], onRim(shape, line, FLAP_NAMES.closing)));
-    } else shape = straighten(shape, line, `tip of the ${FLAP_NAMES.closing}`);
+    } else shape = straighten(shape, depth, `tip of the ${FLAP_NAMES.closing}`);
   }
   if (closes && style.corner > 0 && !(style.tip === 'folded' && pointed)) {
     const rounded = roundFree(shape, fold, style.corner, 'round', FLAP_NAMES.closing);

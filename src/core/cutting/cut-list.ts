@@ -58,6 +58,16 @@ const pieceSchema = z.strictObject({
     .boolean({ error: 'Say true if the piece may be turned a quarter, false if it may not.' })
     .default(true)
     .describe('Whether the piece may be turned a quarter.'),
+  place: z
+    .strictObject({
+      x: lengthSchema({ least: 0 }),
+      y: lengthSchema({ least: 0 }),
+      on: z.strictObject({ width: size, height: size }),
+    })
+    .optional()
+    .describe(
+      'Where the lower left corner of each copy lies on a sheet of its own, and of what size that sheet is: a motif is to show, a torn edge to be avoided. Without such a sheet in the list the piece is laid like any other.',
+    ),
 });
 
 /** What is to be cut, and from what. */

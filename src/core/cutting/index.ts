@@ -18,8 +18,9 @@ export {
 } from './cut-list';
 export { laidByHand, type ByHand } from './layout';
 export type { Progress } from './pack';
+export { isPlaced } from './placed';
 export { carryOut, fenceOrder, type FenceGroup, type TrimmerCut } from './trimmer';
-export { copiesFrom, piecesOf, sheetsFor, type Need } from './needs';
+export { copiesFrom, piecesOf, sheetsFor, type Need, type NeededPiece } from './needs';
 export {
   paperSpent,
   sheetsFrom,

@@ -4,20 +4,26 @@ import type { CutList, CutPiece } from './cut-list';
 import { largestFirst, MANNERS } from './fill';
 import { problemOf } from './problem';
 
+/** A blank that one copy of something takes. */
+export interface NeededPiece extends CutPiece {
+  /** How many of it one blank gives: a square cut corner to corner is two mats. One where it is not told. */
+  readonly gives?: number;
+}
+
 /** Something to be cut for, with everything it takes for one copy. */
 export interface Need {
   readonly name: string;
   readonly copies: number;
-  readonly pieces: readonly CutPiece[];
+  readonly pieces: readonly NeededPiece[];
 }
 
 /** Everything several needs take, each piece named by what it is for where there is more than one. */
 export function piecesOf(needs: readonly Need[]): CutPiece[] {
   return needs.flatMap(({ name, copies, pieces }) =>
-    pieces.map((piece) => ({
+    pieces.map(({ gives = 1, ...piece }) => ({
       ...piece,
       name: needs.length > 1 ? `${name}: ${piece.name}` : piece.name,
-      quantity: piece.quantity * copies,
+      quantity: Math.ceil((piece.quantity * copies) / gives),
     })),
   );
 }
@@ -53,12 +59,8 @@ export function sheetsFor(pieces: readonly CutPiece[], sheet: CutList['sheets'][
  * How many copies a stack of sheets is surely enough for, cut from edge to edge: as many to a sheet as a quick layout
  * finds, or so many sheets to a copy. 0 where a piece is larger than the sheet.
  */
-export function copiesFrom(pieces: readonly CutPiece[], sheet: CutList['sheets'][number], count: number): number {
-  const takes = (copies: number): number =>
-    sheetsFor(
-      pieces.map((piece) => ({ ...piece, quantity: piece.quantity * copies })),
-      sheet,
-    );
+export function copiesFrom(pieces: readonly NeededPiece[], sheet: CutList['sheets'][number], count: number): number {
+  const takes = (copies: number): number => sheetsFor(piecesOf([{ name: '', copies, pieces }]), sheet);
   const one = takes(1);
   if (one > 1) return one === Infinity ? 0 : Math.floor(count / one);
   let each = 1;

@@ -4,6 +4,7 @@ import { ALBUM } from '../../../tests/helpers/cut-lists';
 import {
   carryOut,
   fenceOrder,
+  isPlaced,
   laidByHand,
   layoutSchema,
   readCutList,
@@ -130,6 +131,82 @@ test('every layout keeps every piece once, overlaps nothing, and is cut by its o
     }),
     runs(20),
   );
+});
+
+describe('pieces that have a place on their paper', () => {
+  const spot = fc.integer({ min: 0, max: 30 });
+  const placed = fc.tuple(lists, fc.tuple(spot, spot), fc.boolean()).map(([list, [x, y], across]) => {
+    const [sheet] = list.sheets as [(typeof list.sheets)[number]];
+    const on = across ? { width: sheet.height, height: sheet.width } : { width: sheet.width, height: sheet.height };
+    return {
+      ...list,
+      pieces: list.pieces.map((piece, i) =>
+        i === 0 ? { ...piece, turn: true, place: { x: 10 * x, y: 10 * y, on } } : piece,
+      ),
+    };
+  });
+  test('lie there, each on a sheet of its own, and what that leaves is cut up as any sheet is', () => {
+    let [there, shared] = [0, 0];
+    fc.assert(
+      fc.property(placed, (written) => {
+        const list = read(written);
+        const layout = pack(list, solver);
+        lawful(list, layout);
+        const { name } = list.pieces[0]!;
+        for (const { sheet, placements } of layout.sheets) {
+          const kind = list.sheets.find((one) => one.name === sheet)!;
+          const first = placements.filter(({ piece }) => piece === name);
+          if (!first.some((one) => isPlaced(list, kind, one))) continue;
+          expect(first).toHaveLength(1);
+          there++;
+          if (placements.length > 1) shared++;
+        }
+      }),
+      runs(60),
+    );
+    expect(Math.min(there, shared)).toBeGreaterThan(0);
+  });
+
+  test('a motif at the left edge: four copies take four sheets, and the rest of them serves the small pieces', () => {
+    const place = { x: '1 in', y: '2 in', on: { width: '12 in', height: '12 in' } };
+    const layout = packed({
+      sheets: [square],
+      pieces: [{ ...inch('envelope', 6, 6, 4), place }, inch('tag', 2, 4, 12)],
+    });
+    expect([layout.sheetsUsed, layout.lowerBound, layout.optimal]).toEqual([4, 4, true]);
+    for (const { placements } of layout.sheets)
+      expect(placements.find(({ piece }) => piece === 'envelope')).toMatchObject({ x: 25.4, y: 50.8, turned: false });
+    // Cut out of the left and near edge, the way a trimmer goes.
+    expect(
+      fenceOrder(read({ sheets: [square], pieces: [inch('x', 1, 1)] }).sheets, layout.sheets).length,
+    ).toBeGreaterThan(0);
+  });
+
+  test('paper that lies the other way in the stash is turned; on other paper it lies like any piece', () => {
+    const pieces = [
+      { ...inch('card', 4, 3), place: { x: '1 in', y: '2 in', on: { width: '8 1/2 in', height: '11 in' } } },
+    ];
+    const on = (width: string, height: string) =>
+      packed({ sheets: [{ name: 's', width, height }], pieces }).sheets[0]!.placements[0];
+    expect(on('8 1/2 in', '11 in')).toMatchObject({ x: 25.4, y: 50.8, turned: false });
+    const turned = on('11 in', '8 1/2 in')!;
+    expect(turned).toMatchObject({ x: 50.8, turned: true });
+    expect(turned.y).toBeCloseTo((8.5 - 1 - 4) * 25.4, 6);
+    expect(on('12 in', '12 in')).toMatchObject({ x: 0, y: 0 });
+  });
+
+  test('more copies than sheets are told of, and so is a place off the sheet', () => {
+    const place = { x: '8 in', y: 0, on: { width: '12 in', height: '12 in' } };
+    const two = packed({ sheets: [{ ...square, count: 1 }], pieces: [{ ...inch('a', 4, 4, 2), place }] });
+    expect([two.sheetsUsed, two.optimal, two.unplaced]).toEqual([
+      1,
+      false,
+      [{ piece: 'a', quantity: 1, why: 'There is no sheet left to cut it from.' }],
+    ]);
+    const off = packed({ sheets: [square], pieces: [{ ...inch('a', 5, 4), place }] });
+    expect(off).toMatchObject({ sheetsUsed: 0, optimal: false, yield: 0 });
+    expect(off.unplaced).toEqual([{ piece: 'a', quantity: 1, why: 'Its place reaches over the edge of the sheet.' }]);
+  });
 });
 
 test('a larger sheet never needs more', () => {

@@ -1,5 +1,6 @@
 import type { CutList, Layout } from './cut-list';
 import { layoutOf } from './layout';
+import { placedFirst } from './placed';
 import { problemOf, waysOn, type Problem } from './problem';
 import { search, USUAL_PATIENCE, type Doing, type Patience } from './search';
 import type { Solver } from './solver';
@@ -40,18 +41,19 @@ export function* packing(
   solver: Solver | null,
   patience: Patience = USUAL_PATIENCE,
 ): Generator<Progress, Layout> {
-  const { problem, misfits } = withoutMisfits(list);
+  const { rest, whole } = placedFirst(list);
+  const { problem, misfits } = withoutMisfits(rest);
   const running = search(problem, solver, patience);
   for (;;) {
     const { done, value } = running.next();
     if (done) {
-      const layout = layoutOf(list, problem, value.answer, value, misfits, true);
+      const layout = whole(layoutOf(rest, problem, value.answer, value, misfits, true));
       yield { doing: 'done', layout, patterns: value.patterns };
       return layout;
     }
     yield {
       doing: value.doing,
-      layout: layoutOf(list, problem, value.answer, value, misfits, false),
+      layout: whole(layoutOf(rest, problem, value.answer, value, misfits, false)),
       patterns: value.patterns,
     };
   }

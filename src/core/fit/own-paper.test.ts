@@ -79,6 +79,8 @@ test.each(['tray-box', 'diagonal-box', 'desk-file'])(
           fc.pre(plan.made !== null);
           const document = planDocument(plan);
           const { inside, ease } = document;
+          // In a square floor the reader could not tell one way from the other.
+          fc.pre(Math.abs(inside.width - inside.height) > 0.05);
           const told = [
             inside.width - contents.width - ease.width,
             construction === 'desk-file'

@@ -4,7 +4,7 @@ import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { Button, Select } from 'antd';
 import Link from 'next/link';
 import { useCallback, useMemo } from 'react';
-import type { CutPiece } from '@/core/cutting';
+import type { CutPiece, NeededPiece } from '@/core/cutting';
 import { blanksOf } from '@/core/plan';
 import { inches, mm } from '@/core/length';
 import { TABLE } from '@/data/cuttings';
@@ -28,7 +28,7 @@ import { newId } from '@/data/newId';
 
 /** What a project takes, and the paper it was made for; null where its design has no pattern. */
 interface Takes {
-  readonly pieces: readonly CutPiece[];
+  readonly pieces: readonly NeededPiece[];
   readonly caliper: number;
 }
 

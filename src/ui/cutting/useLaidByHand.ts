@@ -1,6 +1,6 @@
 import { App } from 'antd';
 import { useState } from 'react';
-import type { CutList, Layout } from '@/core/cutting';
+import { isPlaced, type CutList, type Layout } from '@/core/cutting';
 import { stepOf } from '@/core/length';
 import { useReading } from '../parts/Reading';
 import { kindOf, mayTurn, placeFor, redrawn, settled, snapped, turned, type Draft } from './byHand';
@@ -51,10 +51,17 @@ export function useLaidByHand(list: CutList, valid: Layout, onSettled: (layout: 
     const sheet = layout.sheets[at]!;
     const { placements } = sheet;
     const kind = kindOf(list, sheet.sheet);
-    const change = (piece: number, to: (own: Placements[number]) => Placements[number]): void =>
-      take(new Map([[at, placements.map((own, i) => (i === piece ? to(own) : own))]]));
+    const lies = (piece: number): boolean => {
+      const placed = isPlaced(list, kind, placements[piece]!);
+      if (placed)
+        void message.info('It lies where its motif is to show. Move it on the Bench, in the view “On paper”.');
+      return placed;
+    };
+    const change = (piece: number, to: (own: Placements[number]) => Placements[number]): void => {
+      if (!lies(piece)) take(new Map([[at, placements.map((own, i) => (i === piece ? to(own) : own))]]));
+    };
     const toSheet = (piece: number, to: number): void => {
-      if (to === at) return;
+      if (to === at || lies(piece)) return;
       const own = placements[piece]!;
       const other = layout.sheets[to]!;
       const there = placeFor(own, other.placements, list, kindOf(list, other.sheet));

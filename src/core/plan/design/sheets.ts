@@ -1,4 +1,4 @@
-import { sheetsFor, type CutList, type CutPiece } from '../../cutting';
+import { sheetsFor, type CutList, type NeededPiece } from '../../cutting';
 import { drawn } from '../../constructions';
 import { mm, roundTo, stepOf } from '../../length';
 import type { Blank, Piece } from '../../pattern';
@@ -22,10 +22,11 @@ export const sheetOf = ({ width, height }: Blank, { paper }: Design): CutList['s
 });
 
 /** What is cut for a pattern, as the cutting takes it. */
-export const cutFor = (pieces: readonly Piece[], design: Pick<Design, 'paper' | 'papers'>): CutPiece[] =>
+export const cutFor = (pieces: readonly Piece[], design: Pick<Design, 'paper' | 'papers'>): NeededPiece[] =>
   pieces
     .filter(({ source }) => source === 'made')
-    .map(({ name, blank, quantity }): CutPiece => {
+    .map(({ name, blank, quantity, trims }): NeededPiece => {
+      const gives = 1 + trims.filter(({ kept }) => kept).length;
       const { directional, turn } = paperOf(design, name);
       const across = directional && turn % 2 === 1;
       return {
@@ -34,6 +35,7 @@ export const cutFor = (pieces: readonly Piece[], design: Pick<Design, 'paper' | 
         height: across ? blank.width : blank.height,
         quantity,
         turn: !directional,
+        ...(gives > 1 && { gives }),
       };
     });
 

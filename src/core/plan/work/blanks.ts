@@ -1,26 +1,35 @@
-import type { CutPiece } from '../../cutting';
+import type { NeededPiece } from '../../cutting';
 import type { Design } from '../design/design';
 import { cutFor } from '../design/sheets';
+import { mm } from '../../length';
+import { cutOutOf } from '../looks/print';
 import type { Made } from '../plan';
 import { companionsOf } from './companions';
 
 /**
  * The blanks one copy of a design takes, mm: its own pieces, not those the maker has already, and the companions it
- * asks for. On paper with a right way up each lies as the design turns it, and may not be turned.
+ * asks for. On paper with a right way up each lies as the design turns it, and may not be turned; the first lies where
+ * it was laid on its paper.
  */
 export function blanksOf(
   made: Made,
   design: Pick<Design, 'companions' | 'graduation' | 'paper' | 'papers'>,
-): CutPiece[] {
+): NeededPiece[] {
   const own = cutFor(
     made.pieces.map(({ piece }) => piece),
     design,
   );
-  const more = companionsOf(made, design).map(({ piece: { name, blank, quantity } }): CutPiece => ({
+  const more = companionsOf(made, design).map(({ piece: { name, blank, quantity } }): NeededPiece => ({
     name,
     ...blank,
     quantity,
     turn: !design.paper.directional,
   }));
-  return [...own, ...more];
+  const { width, height } = design.paper;
+  const out = cutOutOf(made, design);
+  if (!out || width === undefined || height === undefined) return [...own, ...more];
+  const place = { x: mm(out.x), y: mm(out.y), on: { width, height } };
+  const lying = { width: mm(out.width), height: mm(out.height), turn: !design.paper.directional, place };
+  const { name } = made.pieces[0].piece;
+  return [...own.map((piece) => (piece.name === name ? { ...piece, ...lying } : piece)), ...more];
 }
