@@ -29,7 +29,7 @@ test('the album: 160 pieces on the fewest sheets, proved; cut, the offcuts appea
     ALBUM.map(([name, width, height, quantity]) => inch(name, width, height, quantity)),
   );
   await settled(page);
-  await expect(figure(page, 'Fewest there can be')).toHaveText('21, proved');
+  await expect(figure(page, 'Fewest of this paper')).toHaveText('21, proved');
   await expect(figure(page, 'Sheets')).toHaveText('21');
   await expect(page.getByText(/\d+ cuts with \d+ settings of the fence/)).toBeVisible();
   // Step through the first cuts; the place is kept through a reload.
@@ -56,7 +56,7 @@ test('a list that takes long is stopped, and the best so far is there to be cut'
   await stop.click();
   await expect(stop).toBeHidden();
   await settled(page);
-  await expect(figure(page, 'Fewest there can be')).toHaveText(/\d+ or more/);
+  await expect(figure(page, 'Fewest of this paper')).toHaveText(/\d+ or more/);
   await expect(page.getByRole('button', { name: 'Mark as cut' })).toBeEnabled();
 });
 
@@ -73,7 +73,7 @@ test('several projects by keyboard: added, copies set, and they go as drawing, D
   await page.getByRole('textbox', { name: 'Name of piece 1' }).fill('Liner');
   await settled(page);
   // Six 6 in squares and a 4 × 6: two 12 in sheets.
-  await expect(figure(page, 'Fewest there can be')).toHaveText('2, proved');
+  await expect(figure(page, 'Fewest of this paper')).toHaveText('2, proved');
   const take = async (item: string): Promise<string> => {
     await page.getByRole('button', { name: 'Take it along' }).click();
     return (await downloaded(page, () => page.getByRole('menuitem', { name: item }).click())).bytes.toString('utf8');
@@ -153,7 +153,7 @@ test('a longer cut than the trimmer makes is flagged, and the bench has its own 
   await page.keyboard.press('5');
   await page.getByRole('spinbutton', { name: 'Copies to cut' }).fill('5');
   await settled(page);
-  await expect(figure(page, 'Fewest there can be')).toHaveText('2, proved');
+  await expect(figure(page, 'Fewest of this paper')).toHaveText('2, proved');
   await expect(figure(page, 'Paper for one')).toHaveText('0.21');
   await expect(page.getByText(/longer than your trimmer/)).toBeHidden();
   await page.getByText('From 2 papers').click();

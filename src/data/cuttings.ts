@@ -1,6 +1,7 @@
-import { paperSpent, whenCut, type CutList, type Layout } from '@/core/cutting';
+import { paperSpent, stashPaperSchema, whenCut, type CutList, type Layout, type StashPaper } from '@/core/cutting';
 import type { Table } from 'dexie';
-import { db, type CutRecord, type CuttingRecord } from './db';
+import { db, type CutRecord, type CuttingRecord, type PaperRecord } from './db';
+import { isExample } from './examples';
 import { allKept, keep } from './keep';
 import { same } from './patch';
 import { Refused } from './trouble';
@@ -43,6 +44,19 @@ async function afterAll<T>(tables: Table[], work: () => Promise<T>): Promise<T> 
   return db.transaction('rw', tables, work);
 }
 
+/** What of two offcuts may differ, and by how much, that they are one paper: mm, and money. */
+const HAIR: Partial<Record<keyof StashPaper, number>> = { width: 0.05, height: 0.05, price: 0.005, count: Infinity };
+
+/** Whether an offcut is one more of a paper that lies in the stash. An example stays what it came as. */
+const alike = (paper: PaperRecord, offcut: StashPaper): boolean =>
+  paper.offcut &&
+  paper.deletedAt === 0 &&
+  !isExample(paper) &&
+  stashPaperSchema.keyof().options.every((key) => {
+    const hair = HAIR[key];
+    return hair === undefined ? paper[key] === offcut[key] : Math.abs(Number(paper[key]) - Number(offcut[key])) <= hair;
+  });
+
 /**
  * Marks a layout as cut: its sheets are taken out of the stash and its offcuts put in, all or nothing. `papers` says
  * which paper each sheet of the list is. Gives the cutting's id; fails with a sentence when the sheets are not there.
@@ -73,8 +87,12 @@ export const markCut = (
     }
     const offcuts: { paper: string; count: number }[] = [];
     for (const offcut of added) {
-      const paper = newId();
-      await db.papers.add({ ...offcut, id: paper, offcut: true, from: id, addedAt: at, deletedAt: 0 });
+      // One more of what lies there already is no other paper.
+      const like = [...stash.values()].find((paper) => alike(paper, offcut));
+      const paper = like?.id ?? newId();
+      if (like)
+        await db.papers.update(paper, { count: (await db.papers.get(paper))!.count + offcut.count, updatedAt: at });
+      else await db.papers.add({ ...offcut, id: paper, offcut: true, from: id, addedAt: at, deletedAt: 0 });
       offcuts.push({ paper, count: offcut.count });
     }
     const { each: _, ...spent } = paperSpent(list, layout, paperOf);

@@ -466,6 +466,27 @@ describe('the stash', () => {
     expect(await seen()).toEqual([['Night card', 3, false]]);
   });
 
+  test('an offcut like one that lies there is one more of it, in whatever order they are taken back', async () => {
+    await addPaper(card);
+    const [a, b] = [await laidOut([piece]), await laidOut([piece])];
+    const one = await markCut(TABLE, 'Wrap', a.list, a.layout, a.papers);
+    await keepCutting(await loadCutting(TABLE), { cut: null });
+    await allKept();
+    const two = await markCut(TABLE, 'Wrap', b.list, b.layout, b.papers);
+    expect(two).not.toBe(one);
+    expect(await seen()).toEqual([
+      ['Night card', 1, false],
+      ['Offcut, Night card', 2, true],
+    ]);
+    await undoCut(one);
+    expect(await seen()).toEqual([
+      ['Night card', 2, false],
+      ['Offcut, Night card', 1, true],
+    ]);
+    await undoCut(two);
+    expect(await seen()).toEqual([['Night card', 3, false]]);
+  });
+
   test('a cutting whose offcut was cut since is not taken back before that one is', async () => {
     await addPaper(card);
     const first = await laidOut([piece]);

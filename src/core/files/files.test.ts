@@ -1,9 +1,11 @@
+import DxfParser from 'dxf-parser';
 import { PageSizes } from '@cantoo/pdf-lib';
 import { expectApproved } from '../../../tests/helpers/approved';
 import { planOf } from '../../../tests/helpers/designs';
 import { readPdf, written, type ReadPage } from '../../../tests/helpers/printed';
 import type { Point, Segment } from '../geometry';
 import { inches } from '../length';
+import { sheetDxf } from './dxf';
 import { sheetPdf } from './pdf';
 import { OVERLAP, PAGES, RIM, FOOT, tilesFor } from './tiles';
 import { parseSync } from 'svgson';
@@ -183,6 +185,89 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name]))('%s in files', (construction) 
       );
     });
   });
+});
+
+describe.each(CONSTRUCTIONS.map((c) => [c.name]))('%s as DXF', (construction) => {
+  const { made, design } = planOf({
+    version: 1,
+    construction,
+    contents: { width: '3 in', height: '4 in' },
+    closure: { kind: 'buttons' },
+    companions: ['tag'],
+  });
+  const drawings = allDrawings(made!, design);
+
+  test('gives every outline, slit, hole and score of every piece back within 0.01 mm, read with dxf-parser', () => {
+    const { entities } = new DxfParser().parseSync(sheetDxf(drawings))!;
+    type Entity = { layer: string; vertices: Point[]; center: Point; radius: number; text: string };
+    const on = (...layers: string[]): Entity[] =>
+      (entities as unknown as Entity[]).filter(({ layer }) => layers.includes(layer));
+    const height = drawings.reduce((sum, { blank }) => sum + blank.height, 10 * (drawings.length - 1));
+    const lows = drawings.map((_, i) =>
+      drawings.slice(0, i + 1).reduce((left, { blank }) => left - blank.height - 10, height + 10),
+    );
+    const points = (all: readonly (readonly Point[])[], low: number): Point[] =>
+      all.flat().map(({ x, y }) => ({ x, y: y + low }));
+    const near = (found: readonly Point[], wanted: readonly Point[]): void => {
+      expect(found).toHaveLength(wanted.length);
+      found.forEach(({ x, y }, i) => expect(Math.hypot(x - wanted[i]!.x, y - wanted[i]!.y)).toBeLessThan(0.01));
+    };
+    const ends = (lines: readonly Segment[]): Point[][] => lines.map(({ from, to }) => [from, to]);
+    near(
+      on('CUT').flatMap(({ vertices }) => vertices),
+      drawings.flatMap(({ outline }, i) => points(outline, lows[i]!)),
+    );
+    near(
+      on('SLIT').flatMap(({ vertices }) => vertices),
+      drawings.flatMap(({ slits }, i) => points(ends(slits), lows[i]!)),
+    );
+    near(
+      on('VALLEY', 'MOUNTAIN').flatMap(({ vertices }) => vertices),
+      drawings.flatMap(({ scores }, i) => points(ends(scores), lows[i]!)),
+    );
+    near(
+      on('HOLE').map(({ center }) => center),
+      drawings.flatMap(({ holes }, i) => points([holes.map((h) => h.centre)], lows[i]!)),
+    );
+    expect(on('HOLE').map(({ radius }) => 2 * radius)).toEqual(
+      drawings.flatMap(({ holes }) => holes.map(({ diameter }) => expect.closeTo(diameter, 3))),
+    );
+    expect(on('NAME').map(({ text }) => text)).toEqual(drawings.map(({ name }) => name));
+    expect(on('PAPER')).toEqual([]);
+  });
+});
+
+test('a piece that has a place on its paper is drawn there, in the SVG and the DXF', () => {
+  const { made, design } = planOf({
+    version: 1,
+    construction: 'diagonal-envelope',
+    contents: { width: '3 in', height: '4 in' },
+    paper: { width: '12 in', height: '8 in', turn: 1, at: { x: '1 in', y: '1/2 in' } },
+  });
+  const side = made!.pieces[0].piece.blank.width;
+  const [plain] = allDrawings(made!, design);
+  const [placed] = allDrawings(made!, design, true);
+  expect([plain!.blank.width, plain!.laid]).toEqual([side, undefined]);
+  expect(placed).toMatchObject({
+    blank: { width: inches(12), height: inches(8) },
+    laid: { x: 25.4, y: 12.7, width: side },
+  });
+  const svg = parseSync(sheetSvg([placed!], 'x'));
+  expect(svg.attributes).toMatchObject({ width: '304.8mm', height: '203.2mm' });
+  expect(svg.children.map(({ attributes }) => attributes.id)).toEqual(expect.arrayContaining(['paper', 'blank']));
+  // Turned a quarter clockwise, what was at the left end of the bottom edge is at the top of the left one.
+  const [first] = plain!.scores;
+  const turned = { x: 25.4 + first!.from.y, y: 12.7 + side - first!.from.x };
+  expect(placed!.scores[0]!.from.x).toBeCloseTo(turned.x, 6);
+  expect(placed!.scores[0]!.from.y).toBeCloseTo(turned.y, 6);
+  const { entities } = new DxfParser().parseSync(sheetDxf([placed!]))!;
+  const paper = (entities as unknown as { layer: string; vertices: Point[] }[]).find(({ layer }) => layer === 'PAPER')!;
+  expect(paper.vertices.map(({ x, y }) => [x, y])).toEqual([
+    [0, 0],
+    [expect.closeTo(304.8, 6), 0],
+    [expect.closeTo(304.8, 6), expect.closeTo(203.2, 6)],
+    [0, expect.closeTo(203.2, 6)],
+  ]);
 });
 
 test('names with marks of their own do no harm in the cutting drawing', () => {

@@ -1,6 +1,17 @@
-import type { Polygon, Segment } from '../geometry';
+import type { Point, Polygon, Segment } from '../geometry';
 import { outlineOf, type Blank, type Hole, type Piece } from '../pattern';
-import { companionsOf, glueAreas, keepDry, scoreNumbers, type Design, type Made, type MadePiece } from '../plan';
+import {
+  companionsOf,
+  cutOutOf,
+  glueAreas,
+  keepDry,
+  onPaper,
+  scoreNumbers,
+  type CutOut,
+  type Design,
+  type Made,
+  type MadePiece,
+} from '../plan';
 
 /** A numbered fold line. */
 export interface ScoreLine extends Segment<'sheet'> {
@@ -20,6 +31,8 @@ export interface SheetDrawing {
   readonly slits: readonly Segment<'sheet'>[];
   readonly glue: readonly Polygon<'sheet'>[];
   readonly noGlue: readonly Polygon<'sheet'>[];
+  /** Where the piece lies on its paper, print upright; the drawing is of the whole paper then. */
+  readonly laid?: CutOut;
 }
 
 /** Draws one piece of a made plan. */
@@ -48,8 +61,39 @@ function pieceDrawing(piece: Piece, numbers?: ReadonlyMap<string, number>): Shee
   };
 }
 
-/** Every sheet to cut for a made plan: its pieces, then the companions asked for. */
-export const allDrawings = (made: Made, design: Pick<Design, 'companions' | 'graduation'>): readonly SheetDrawing[] => [
-  ...made.pieces.map((part) => sheetDrawing(made, part)),
-  ...companionsOf(made, design).map(({ piece }) => pieceDrawing(piece)),
-];
+/** A piece drawn where it lies on the whole of its paper, print upright. */
+function laidOn(drawing: SheetDrawing, paper: Design['paper'], whole: Blank, laid: CutOut): SheetDrawing {
+  const at = (p: Point<'sheet'>): Point<'sheet'> => onPaper(paper, drawing.blank, p);
+  const all = (polygons: readonly Polygon<'sheet'>[]): Polygon<'sheet'>[] => polygons.map((polygon) => polygon.map(at));
+  return {
+    ...drawing,
+    blank: whole,
+    outline: all(drawing.outline),
+    scores: drawing.scores.map((score) => ({ ...score, from: at(score.from), to: at(score.to) })),
+    holes: drawing.holes.map((hole) => ({ ...hole, centre: at(hole.centre) })),
+    slits: drawing.slits.map(({ from, to }) => ({ from: at(from), to: at(to) })),
+    glue: all(drawing.glue),
+    noGlue: all(drawing.noGlue),
+    laid,
+  };
+}
+
+/**
+ * Every sheet to cut for a made plan: its pieces, then the companions asked for. `onPapers` draws a piece that has a
+ * place on its paper there, with the paper round it: as a machine takes it that cuts the whole sheet.
+ */
+export function allDrawings(
+  made: Made,
+  design: Pick<Design, 'companions' | 'graduation' | 'paper'>,
+  onPapers = false,
+): readonly SheetDrawing[] {
+  const [first, ...others] = made.pieces.map((part) => sheetDrawing(made, part));
+  const { width, height } = design.paper;
+  const out = cutOutOf(made, design);
+  const laid = onPapers && out && width !== undefined && height !== undefined;
+  return [
+    laid ? laidOn(first!, design.paper, { width, height }, out) : first!,
+    ...others,
+    ...companionsOf(made, design).map(({ piece }) => pieceDrawing(piece)),
+  ];
+}

@@ -1,4 +1,5 @@
 import type { Point } from '../geometry';
+import { rect } from '../pattern';
 import { oneLine } from '../text';
 import type { SheetDrawing } from './sheet-drawing';
 
@@ -9,11 +10,12 @@ export const figure = (value: number): string => String(Number(value.toFixed(4))
 export const escaped = (text: string): string => oneLine(text).replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
 
 /** Gap between pieces drawn in one file, mm. */
-const GAP = 10;
+export const GAP = 10;
 
 /**
  * The flat pieces as SVG at true size: one user unit is one millimetre, y down as SVG has it, with the groups
- * `cut`, `slit`, `score`, `hole`, `glue` and `no-glue` as layers. Cut lines are solid, valleys dashed, mountains dash-dotted.
+ * `cut`, `slit`, `score`, `hole`, `glue` and `no-glue` as layers; a piece that has a place on its paper lies there, with
+ * the groups `paper` and `blank` round it. Cut lines are solid, valleys dashed, mountains dash-dotted.
  * Several pieces stand one above the other, each in a group of its name; their layers carry it too.
  */
 export function sheetSvg(drawings: SheetDrawing | readonly SheetDrawing[], name: string): string {
@@ -41,7 +43,7 @@ export function sheetSvg(drawings: SheetDrawing | readonly SheetDrawing[], name:
 
 const idOf = (name: string): string => escaped(name).replaceAll(' ', '-');
 
-function layers({ blank, outline, scores, holes, slits, glue, noGlue }: SheetDrawing, prefix: string): string[] {
+function layers({ blank, outline, scores, holes, slits, glue, noGlue, laid }: SheetDrawing, prefix: string): string[] {
   const at = (p: Point): string => `${figure(p.x)} ${figure(blank.height - p.y)}`;
   const ring = (polygon: readonly Point[]): string => `M${polygon.map(at).join('L')}Z`;
   const area = (id: string, polygons: readonly (readonly Point[])[], look: string): string =>
@@ -53,6 +55,16 @@ function layers({ blank, outline, scores, holes, slits, glue, noGlue }: SheetDra
   const line = (score: SheetDrawing['scores'][number]): string =>
     `    <line id="${escaped(score.id)}" class="${score.fold}" x1="${figure(score.from.x)}" y1="${figure(blank.height - score.from.y)}" x2="${figure(score.to.x)}" y2="${figure(blank.height - score.to.y)}" stroke-dasharray="${score.fold === 'valley' ? '4 2' : '6 1.5 1 1.5'}"/>`;
   return [
+    ...(laid
+      ? [
+          area('paper', [rect(0, 0, blank.width, blank.height)], 'fill="none" stroke="#000000" stroke-width="0.1"'),
+          area(
+            'blank',
+            [rect(laid.x, laid.y, laid.x + laid.width, laid.y + laid.height)],
+            'fill="none" stroke="#000000" stroke-width="0.1" stroke-dasharray="2 2"',
+          ),
+        ]
+      : []),
     area('glue', glue, 'fill="#000000" fill-opacity="0.15" stroke="none"'),
     area('no-glue', noGlue, 'fill="none" stroke="#000000" stroke-width="0.1" stroke-dasharray="0.5 1"'),
     `  <g id="${prefix}score" fill="none" stroke="#0000ff" stroke-width="0.2">`,

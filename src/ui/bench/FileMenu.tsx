@@ -60,7 +60,14 @@ export function FileMenu({ name, units, design, plan }: FileMenuProps) {
       download(fileName(name, 'json'), 'application/json', projectAlong({ name, units, design }).content()),
     svg: () =>
       plan?.made &&
-      download(fileName(name, 'svg'), 'image/svg+xml', sheetSvg(allDrawings(plan.made, plan.design), name)),
+      download(fileName(name, 'svg'), 'image/svg+xml', sheetSvg(allDrawings(plan.made, plan.design, true), name)),
+    dxf: () =>
+      plan?.made &&
+      void import('@/core/files/dxf').then(
+        ({ sheetDxf }) =>
+          download(fileName(name, 'dxf'), 'image/vnd.dxf', sheetDxf(allDrawings(plan.made!, plan.design, true))),
+        (error: unknown) => wrong(`The drawing could not be made: ${helperWhy(error)}.`),
+      ),
     ...Object.fromEntries(PAGES.map((page) => [`pdf-${page.id}`, () => void pdf(page.id)])),
   };
   return (
@@ -71,6 +78,7 @@ export function FileMenu({ name, units, design, plan }: FileMenuProps) {
         items: [
           { key: 'project', label: 'Save as file (JSON)' },
           { key: 'svg', label: 'Cutting drawing (SVG)', disabled: !made },
+          { key: 'dxf', label: 'For a cutting machine (DXF)', disabled: !made },
           ...PAGES.map((page) => ({
             key: `pdf-${page.id}`,
             label: `Print at true size on ${page.title} (PDF)`,

@@ -9,7 +9,7 @@ import { OnceButton } from '../parts/once';
 import { useToolbox } from '../parts/useToolbox';
 import { AllSheets, PrintedSheets } from './AllSheets';
 import { CutOrder } from './CutOrder';
-import { LayoutFigures, Unplaced } from './LayoutFigures';
+import { LayoutFigures, OffTheirPaper, Unplaced } from './LayoutFigures';
 import { SheetAtHand } from './SheetAtHand';
 import { sheetGroups } from './sheetGroups';
 import { TakeAlong } from './TakeAlong';
@@ -104,6 +104,7 @@ function Laid({ table, title, copies, list, layout: valid, running, byHand: laid
     <>
       <LayoutFigures table={table} list={list} layout={layout} running={running} copies={copies} />
       <Unplaced table={table} layout={layout} />
+      <OffTheirPaper list={list} layout={layout} />
       {cut && (
         <Alert
           type="success"

@@ -1,6 +1,10 @@
 import { Alert, Button } from 'antd';
-import { paperSpent, type CutList, type KeptPaper, type Layout } from '@/core/cutting';
+import { isPlaced, paperSpent, type CutList, type KeptPaper, type Layout } from '@/core/cutting';
+import { formatLength, mm } from '@/core/length';
+import { useReading } from '../parts/Reading';
 import { useMoney } from '../parts/useMoney';
+import { Words } from '../parts/Words';
+import { kindOf } from './byHand';
 import { PieceCosts } from './PieceCosts';
 import type { CuttingTable } from './useCuttingTable';
 import styles from './Cutting.module.css';
@@ -46,7 +50,7 @@ export function LayoutFigures({ table, list, layout, running, copies }: LayoutFi
           </div>
         )}
         <div>
-          <dt>Fewest there can be</dt>
+          <dt>Fewest of this paper</dt>
           <dd>
             {layout.optimal ? `${layout.lowerBound}, proved` : `${layout.lowerBound} or more`}
             {running && !layout.optimal && '…'}
@@ -92,4 +96,27 @@ export function Unplaced({ table, layout }: Pick<LayoutFiguresProps, 'table' | '
       }
     />
   );
+}
+
+/** Pieces that lie anywhere here, since the paper on which they have a place is not cut. */
+export function OffTheirPaper({ list, layout }: Pick<LayoutFiguresProps, 'list' | 'layout'>) {
+  const { units, graduation } = useReading();
+  const say = (length: number): string => formatLength(mm(length), units, graduation);
+  const lies = layout.sheets.flatMap(({ sheet, placements }) =>
+    placements.filter((one) => !isPlaced(list, kindOf(list, sheet), one)).map(({ piece }) => piece),
+  );
+  const off = list.pieces.filter(({ name, place }) => place && lies.includes(name));
+  return off.map(({ name, place }) => (
+    <Alert
+      key={name}
+      type="info"
+      showIcon
+      title={
+        <Words>
+          “{name}” lies anywhere here: its place is told for paper {say(place!.on.width)} × {say(place!.on.height)}, and
+          none of that is ticked.
+        </Words>
+      }
+    />
+  ));
 }
