@@ -24,7 +24,7 @@ for (const { name } of CONSTRUCTIONS) {
   const raised = made?.folded.standing;
   if (!made || !raised) continue;
   names.push(name);
-  const moments = momentsOf(made, read.design.contents!);
+  const moments = momentsOf(made, read.design);
   const turns = raised.stages.flatMap(({ motions }) =>
     motions.flatMap((motion) =>
       motion.kind === 'turn' ? [{ ...motion, looks: Math.ceil(Math.abs((motion.angle * 180) / Math.PI) / LOOK) }] : [],

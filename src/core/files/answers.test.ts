@@ -64,7 +64,7 @@ function everythingOf(input: DesignInput): Plan | null {
   glueAdvice(made, design);
   blanksOf(made, design);
   sheetSvg(allDrawings(made, design), 'x');
-  for (const moment of momentsOf(made, design.contents ?? made.largest)) {
+  for (const moment of momentsOf(made, design)) {
     const { paper, contents } = seenAt(moment, 0.45);
     stillOf([...paper, ...contents], moment.after.touches);
   }

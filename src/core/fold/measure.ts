@@ -67,6 +67,12 @@ export const inView = (view: View, p: Point<'folded'>): Point<'folded'> => {
   return { x: dot(from, view.across), y: dot(from, view.up) };
 };
 
+/** The folded point at some coordinates of a view, mm. */
+export const outOfView = ({ origin, across, up }: View, { x, y }: Point<'folded'>): Point<'folded'> => ({
+  x: origin.x + across.x * x + up.x * y,
+  y: origin.y + across.y * x + up.y * y,
+});
+
 /** A view along an edge, right-handed, with `inside` on its upper side. The origin is the edge's left end so seen. */
 export function viewAlong(from: Point<'folded'>, to: Point<'folded'>, inside: Point<'folded'>): View {
   const across = direction(from, to);

@@ -4,5 +4,6 @@ export * from './affine';
 export * from './polygon';
 export * from './clip';
 export * from './region';
+export * from './inscribed';
 export * from './space';
 export * from './tolerance';

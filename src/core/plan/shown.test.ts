@@ -73,7 +73,7 @@ test.each(['diagonal-envelope', 'library-pocket', 'storage-pocket', 'tray-box', 
   'how a %s moves: every moment, what turns by how much, where the contents come from',
   (construction) => {
     const { made, design } = plan(construction);
-    const lines = momentsOf(made!, design.contents ?? made!.largest).flatMap((moment) => {
+    const lines = momentsOf(made!, design).flatMap((moment) => {
       const at = ({ x, y, z }: { x: number; y: number; z: number }): string => `${short(x)} ${short(y)} ${short(z)}`;
       return [
         `${moment.step}: ${moment.text}`,

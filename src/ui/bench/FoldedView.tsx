@@ -3,10 +3,9 @@
 import { Button, Segmented } from 'antd';
 import { useMemo, useRef, useState, type MouseEvent } from 'react';
 import { seatIn } from '@/core/fit';
-import { foldedBox, layersAt, type Stack, type View } from '@/core/fold';
+import { foldedBox, layersAt, outOfView, type Stack } from '@/core/fold';
 import { sayThin } from '@/core/length';
 import {
-  closurePlan,
   basePieces,
   panelName,
   printMap,
@@ -19,6 +18,7 @@ import {
   type Showing,
 } from '@/core/plan';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
+import { finishedFront } from '../draw/finishedFront';
 import { useSize } from '../draw/useSize';
 import { StepSlider } from '../parts/StepSlider';
 import { SpaceView } from '../space/SpaceView';
@@ -125,8 +125,8 @@ function Faces({ made, design }: FoldedViewProps) {
   const front = made.built.front;
   const given = basePieces(made.built);
   const window = last ? windowOnFront(made, design) : null;
-  const closure = last ? closurePlan(made, design) : null;
-  const here = probe ? layersAt(stack, pointFrom(view, probe)) : [];
+  const dressed = last ? finishedFront(made, design, 'whole') : null;
+  const here = probe ? layersAt(stack, outOfView(view, probe)) : [];
   const own = here.filter((layer) => !given.has(layer.piece));
   return (
     <div ref={frame} className={styles.frame}>
@@ -174,22 +174,11 @@ function Faces({ made, design }: FoldedViewProps) {
                     arrows={design.paper.directional ? design.paper.turn : null}
                     given={given}
                     window={name === 'front' ? window?.region : undefined}
+                    insert={dressed?.insert}
+                    glue={dressed?.glue}
+                    laid={name === 'front' ? dressed?.laid : undefined}
+                    closure={name === 'front' ? dressed?.closure : null}
                   />
-                  {name === 'front' && closure && (
-                    <g className={styles.closure}>
-                      {closure.line && (
-                        <line
-                          x1={place(closure.line[0])[0]}
-                          y1={place(closure.line[0])[1]}
-                          x2={place(closure.line[1])[0]}
-                          y2={place(closure.line[1])[1]}
-                        />
-                      )}
-                      {closure.discs.map((disc, i) => (
-                        <circle key={i} cx={place(disc.at)[0]} cy={place(disc.at)[1]} r={(disc.diameter / 2) * scale} />
-                      ))}
-                    </g>
-                  )}
                   {probe && <circle cx={place(probe)[0]} cy={place(probe)[1]} r={4} className={styles.probe} />}
                 </svg>
                 <figcaption>{name === 'front' ? 'Front' : 'Back'}</figcaption>
@@ -217,11 +206,6 @@ function Faces({ made, design }: FoldedViewProps) {
     </div>
   );
 }
-
-const pointFrom = ({ origin, across, up }: View, p: { readonly x: number; readonly y: number }) => ({
-  x: origin.x + across.x * p.x + up.x * p.y,
-  y: origin.y + across.y * p.x + up.y * p.y,
-});
 
 /** Which side of the sheet shows where, and which way up the print stands. */
 function PrintTable({

@@ -1,19 +1,22 @@
 import { turned } from '@/core/fit';
-import { foldedBox, hasPanel, inView, layerOf } from '@/core/fold';
-import { apply, type Point } from '@/core/geometry';
+import { foldedBox } from '@/core/fold';
+import type { Point } from '@/core/geometry';
 import { edgeLength, onEdge } from '@/core/pattern';
 import {
   basePieces,
   glueAreas,
+  inPile,
   keepDry,
   partNamed,
   stillStep,
   viewOf,
   type Design,
+  type Finish,
   type Made,
   type StepPicture as Picture,
 } from '@/core/plan';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
+import { finishedFront } from '../draw/finishedFront';
 import { MadeSheet } from '../draw/MadeSheet';
 import { ringsPath } from '../draw/path';
 import { Still, stillSize } from '../draw/Still';
@@ -39,7 +42,13 @@ export function StepPicture({ picture, made, design, size = SMALL }: StepPicture
   if (picture.kind === 'standing') return <PartStanding picture={picture} {...of} />;
   return (
     <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} className={styles.picture} aria-hidden="true">
-      {picture.kind === 'flat' ? <FlatSheet picture={picture} {...of} /> : <PartFolded picture={picture} {...of} />}
+      {picture.kind === 'flat' ? (
+        <FlatSheet picture={picture} {...of} />
+      ) : picture.done ? (
+        <Finished done={picture.done} {...of} />
+      ) : (
+        <PartFolded picture={picture} {...of} />
+      )}
     </svg>
   );
 }
@@ -99,16 +108,12 @@ function PartFolded({ picture, made, design, size: side }: Sized & { picture: Ex
   const face = { stack, view, face: 'above', scale, x, y } as const;
   const place = facePlace(face);
   const glue = glueAreas(made)
-    .filter(({ id, joint }) => id === picture.glue && hasPanel(stack, joint.panel))
-    .flatMap(({ joint: { panel, polygons } }) =>
-      polygons.map((ring) => ring.map((p) => inView(view, apply(layerOf(stack, panel).map, p)))),
-    );
+    .filter(({ id }) => id === picture.glue)
+    .flatMap(({ joint: { panel, polygons } }) => inPile(panel, polygons, stack, view));
   // Where the same part must stay free: told by its outline, so that it is not told by colour alone.
   const dry = keepDry(made)
-    .filter(({ step, panel }) => picture.glue && step === stage.step.id && hasPanel(stack, panel))
-    .flatMap(({ panel, polygons }) =>
-      polygons.map((ring) => ring.map((p) => inView(view, apply(layerOf(stack, panel).map, p)))),
-    );
+    .filter(({ step }) => picture.glue && step === stage.step.id)
+    .flatMap(({ panel, polygons }) => inPile(panel, polygons, stack, view));
   const [cavity] = built.cavities;
   const [contents, inside] = [turned(cavity, design.contents ?? made.largest), turned(cavity, made.inside)];
   // A little less than half of them is still outside; seen from above, the rectangle's left end is its right.
@@ -132,6 +137,15 @@ function PartFolded({ picture, made, design, size: side }: Sized & { picture: Ex
   );
 }
 
+/** The front of the finished pile with what lies in it and on it, its glue seen through the paper. */
+function Finished({ done, made, design, size: side }: Omit<Sized, 'picture'> & { readonly done: Finish }) {
+  const drawn = finishedFront(made, design, done);
+  const box = foldedBox(drawn.stack, drawn.view);
+  const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY];
+  const scale = (side - 12) / Math.max(wide, high);
+  return <FoldedFace {...drawn} scale={scale} x={(side - wide * scale) / 2} y={(side - high * scale) / 2} />;
+}
+
 /** What stands before or after a stage, with the glue to put on or the contents on their way in. */
 function PartStanding({
   picture,
@@ -139,7 +153,7 @@ function PartStanding({
   design,
   size: side,
 }: Sized & { picture: Extract<Picture, { kind: 'standing' }> }) {
-  const faces = stillStep(made, picture, design.contents ?? made.largest);
+  const faces = stillStep(made, picture, design);
   const { width, height } = stillSize(faces);
   const scale = Math.min((side - 8) / width, (side - 8) / height);
   return (

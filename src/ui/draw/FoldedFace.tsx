@@ -1,5 +1,6 @@
 import { foldedBox, inView, visibleFrom, type Stack, type View } from '@/core/fold';
-import type { Point } from '@/core/geometry';
+import type { Point, Polygon } from '@/core/geometry';
+import type { ClosurePlan } from '@/core/plan';
 import { ringsPath } from './path';
 import styles from './FoldedFace.module.css';
 
@@ -19,10 +20,18 @@ interface FoldedFaceProps {
     readonly width: number;
     readonly height: number;
   } | null;
+  /** An insert that lies in it with them, the same way. */
+  readonly insert?: FoldedFaceProps['contents'];
   /** Quarter turns the print lies turned with on the sheet; draws its direction on every panel. */
   readonly arrows?: number | null;
   /** A window of the paper as it shows here, in the view, mm. */
   readonly window?: readonly (readonly Point[])[];
+  /** What is glued on this face, in the view, mm. */
+  readonly laid?: readonly Polygon<'folded'>[];
+  /** Where paper is glued to paper, seen through it, in the view, mm. */
+  readonly glue?: readonly Polygon<'folded'>[];
+  /** What shuts it, in the view. */
+  readonly closure?: Pick<ClosurePlan, 'line' | 'discs'> | null;
   /** Pieces the maker has already: drawn faintly. */
   readonly given?: ReadonlySet<string>;
 }
@@ -36,14 +45,21 @@ export function facePlace({ stack, view, face, scale, x = 0, y = 0 }: Omit<Folde
 }
 
 /** One face of the folded thing, mouth at the top, seen from above or from the table's side. */
-export function FoldedFace({ contents, arrows = null, window, given, ...props }: FoldedFaceProps) {
+export function FoldedFace({
+  contents,
+  insert,
+  arrows = null,
+  window,
+  laid = [],
+  glue = [],
+  closure,
+  given,
+  ...props
+}: FoldedFaceProps) {
   const { stack, view, face, scale } = props;
   const place = facePlace(props);
   const at: Place = (p) => place(inView(view, p as Point<'folded'>));
   const seen = visibleFrom(stack, face, view);
-  const [cx, cy] = contents
-    ? place({ x: face === 'above' ? contents.x + contents.width : contents.x, y: contents.y })
-    : [0, 0];
   return (
     <g>
       {[...seen].reverse().map((visible) => {
@@ -73,17 +89,37 @@ export function FoldedFace({ contents, arrows = null, window, given, ...props }:
           </g>
         );
       })}
+      {glue.length > 0 && <path d={ringsPath(glue, place)} className={styles.glue} />}
+      {laid.map((polygon, i) => (
+        <path key={i} d={ringsPath([polygon], place)} className={styles.laid} />
+      ))}
+      {closure && <Closure {...closure} place={place} scale={scale} />}
       {window && window.length > 0 && <path d={ringsPath(window, place)} className={styles.window} />}
-      {contents && (
-        <rect
-          x={cx}
-          y={cy}
-          width={contents.width * scale}
-          height={contents.height * scale}
-          rx={2}
-          className={styles.contents}
-        />
-      )}
+      {[insert, contents].map((inside, i) => {
+        if (!inside) return null;
+        const [x, y] = place({ x: face === 'above' ? inside.x + inside.width : inside.x, y: inside.y });
+        const size = { width: inside.width * scale, height: inside.height * scale };
+        return <rect key={i} x={x} y={y} {...size} rx={2} className={i === 0 ? styles.insert : styles.contents} />;
+      })}
+    </g>
+  );
+}
+
+/** A cord or band along its line, and discs and dots. */
+function Closure({
+  line,
+  discs,
+  place,
+  scale,
+}: Pick<ClosurePlan, 'line' | 'discs'> & { readonly place: Place; readonly scale: number }) {
+  const [from, to] = line ? [place(line[0]), place(line[1])] : [null, null];
+  return (
+    <g className={styles.closure}>
+      {from && to && <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} />}
+      {discs.map(({ at, diameter }, i) => {
+        const [cx, cy] = place(at);
+        return <circle key={i} cx={cx} cy={cy} r={(diameter / 2) * scale} />;
+      })}
     </g>
   );
 }

@@ -49,6 +49,7 @@ export function Still({ faces, scale, label, given }: StillProps) {
 function tint(piece: string, side: Side, given?: ReadonlySet<string>): string | undefined {
   if (piece === 'contents') return styles.contents;
   if (piece === 'glue') return styles.glue;
+  if (piece === 'laid') return styles.laid;
   if (given?.has(piece)) return styles.given;
   return side === 'inside' ? styles.inside : styles.outside;
 }

@@ -3,9 +3,10 @@ import dayjs from 'dayjs';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import type { LogEntry } from '@/core/files';
-import type { Design, Made } from '@/core/plan';
+import { whenDone, type Design, type Made } from '@/core/plan';
 import type { MakeRecord } from '@/data/db';
 import { endMake } from '@/data/log';
+import { StepPicture } from '../bench/StepPicture';
 import { FitForm } from '../log/FitForm';
 import { plannedEntry } from '../log/plannedEntry';
 import { OnceButton } from '../parts/once';
@@ -19,6 +20,9 @@ interface FinishedProps {
   readonly minutes: number;
   readonly onBack: () => void;
 }
+
+/** Side of the picture of what was made, px. */
+const PICTURE = 200;
 
 /** The make is done: how it fitted is asked while it still lies on the table. */
 export function Finished({ make, made, design, minutes, onBack }: FinishedProps) {
@@ -53,6 +57,7 @@ export function Finished({ make, made, design, minutes, onBack }: FinishedProps)
   return (
     <section className={styles.finished}>
       <h1>{make.copies > 1 ? `All ${make.copies} made` : 'Made'}</h1>
+      <StepPicture picture={whenDone(made, 'whole')} made={made} design={design} size={PICTURE} />
       <FitForm
         form={`make/${make.id}`}
         known={known}

@@ -30,7 +30,7 @@ const HALF = 0.45;
 /** A fold as a fold: the paper turning about its score, from how it lay to how it lies. */
 export function Folding({ made, design, step }: FoldingProps) {
   const calm = useMedia('(prefers-reduced-motion: reduce)');
-  const moments = useMemo(() => momentsOf(made, design.contents ?? made.largest), [made, design]);
+  const moments = useMemo(() => momentsOf(made, design), [made, design]);
   const { picture } = step;
   const id =
     picture.kind === 'folded'

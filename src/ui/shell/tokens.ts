@@ -17,6 +17,7 @@ const COLOURS = {
     outsideLine: '#b5c8bf',
     contents: '#f0dfb4',
     contentsLine: '#7a5a12',
+    laid: '#e4c3a8',
     glue: '#b98a2f',
     slab: '#c9bda6',
     slabLine: '#8d7f68',
@@ -49,6 +50,7 @@ const COLOURS = {
     outsideLine: '#4a5d56',
     contents: '#574720',
     contentsLine: '#e6c879',
+    laid: '#6a4a35',
     glue: '#d9ae57',
     slab: '#4a443b',
     slabLine: '#8a7e6c',
@@ -91,6 +93,9 @@ export function componentTokens(light: Light): Readonly<Record<string, string>> 
     colorBorder: colour.edge,
     colorError: colour.fail,
     colorErrorText: colour.fail,
+    colorSuccess: colour.pass,
+    colorWarning: colour.warn,
+    colorInfo: colour.control,
     // What stands on a lit button in the evening is darker than on a card.
     ...(light === 'dark' ? { colorTextLightSolid: '#06181c' } : {}),
   };

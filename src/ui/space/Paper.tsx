@@ -94,6 +94,7 @@ function coloursOf(element: Element): SceneColours {
     outside: colour('--outside'),
     given: colour('--card-deep'),
     contents: colour('--contents'),
+    laid: colour('--laid'),
     ink: colour('--ink-soft'),
     shadow: document.documentElement.dataset.theme === 'dark' ? 0.5 : 0.22,
   };

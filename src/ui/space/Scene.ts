@@ -42,6 +42,7 @@ export interface SceneColours {
   readonly outside: string;
   readonly given: string;
   readonly contents: string;
+  readonly laid: string;
   readonly ink: string;
   readonly shadow: number;
 }
@@ -223,8 +224,9 @@ export class Scene {
       mesh.receiveShadow = true;
       return mesh;
     };
-    const { contents, given, inside, outside, ink } = this.colours;
+    const { contents, given, inside, laid, outside, ink } = this.colours;
     if (leaf.piece === 'contents') group.add(face(contents, DoubleSide));
+    else if (leaf.piece === 'laid') group.add(face(laid, DoubleSide));
     else if (had.has(leaf.piece)) group.add(face(given, DoubleSide));
     else group.add(face(inside, FrontSide), face(outside, BackSide));
     const line = new LineBasicMaterial({ color: new Color(ink) });

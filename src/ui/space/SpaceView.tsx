@@ -25,8 +25,7 @@ const STEP_TIME = 900;
 
 /** The thing in space at any moment of its making: a slider through all of it, step by step, and turned about. */
 export function SpaceView({ made, design }: SpaceViewProps) {
-  const contents = design.contents ?? made.largest;
-  const moments = useMemo(() => momentsOf(made, contents), [made, contents]);
+  const moments = useMemo(() => momentsOf(made, design), [made, design]);
   const last = moments.length - 1;
   // How many moments are done: 2.5 is half way through the third. Null stands for all of them, however many there are.
   const [done, setDone] = useState<number | null>(null);

@@ -13,7 +13,7 @@ const planned = (construction: string, more: object = {}): Plan & { made: Made }
 };
 const momentsFor = (construction: string) => {
   const { made, design } = planned(construction);
-  return { made, moments: momentsOf(made, design.contents!) };
+  return { made, moments: momentsOf(made, design) };
 };
 const cornersApart = (a: readonly Leaf[], b: readonly Leaf[]): number =>
   Math.max(
@@ -101,7 +101,7 @@ test.each([0, 19.05])('contents %d mm thick are drawn clear of the floor and of 
     contents: { width: '3 in', height: '4 in', thickness },
     options: { depth: 19.05 },
   });
-  const { contents } = seenAt(momentsOf(made, design.contents!).at(-1)!, 1);
+  const { contents } = seenAt(momentsOf(made, design).at(-1)!, 1);
   const heights = contents.flatMap(({ corners }) => corners.map(({ z }) => z));
   expect(Math.min(...heights)).toBeGreaterThan(0.3);
   expect(Math.max(...heights)).toBeLessThan(19.05 - 0.3);
@@ -111,7 +111,7 @@ test('the steps of what stands have pictures of just the paper they are about, g
   const plan = planned('tray-box');
   const { made, design } = plan;
   const pictures = stepsOf(plan, sayer('in', '1/8 in')).flatMap(({ picture }) =>
-    picture.kind === 'standing' ? [{ picture, faces: stillStep(made, picture, design.contents!) }] : [],
+    picture.kind === 'standing' ? [{ picture, faces: stillStep(made, picture, design) }] : [],
   );
   expect(pictures.length).toBeGreaterThan(6);
   for (const { picture, faces } of pictures) {

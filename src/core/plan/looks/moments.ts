@@ -23,8 +23,10 @@ import { plus3, poseBetween, poseWithin, seenPose, type Point, type Pose, type V
 import type { Contents } from '../../constructions';
 import { mm, type Mm } from '../../length';
 import type { Panel } from '../../pattern';
+import type { Design } from '../design/design';
 import { type Made } from '../plan';
 import { viewOf } from '../thing';
+import { laidOnFront, leafOn } from './dressing';
 
 /** One thing done at the table, as it is seen in space: how the paper lay, how it moves, how it then stands. */
 export interface Moment {
@@ -55,8 +57,9 @@ const LESS = 0.8;
 /** How high paper is held while it is carried over, mm. */
 const HELD = 60;
 
-/** The whole making in space, from the flat sheet to the finished thing with its contents in. */
-export function momentsOf(made: Made, contents: Contents): readonly Moment[] {
+/** The whole making in space, from the flat sheet to the finished thing with its contents in and what lies on its front. */
+export function momentsOf(made: Made, design: Design): readonly Moment[] {
+  const contents = design.contents ?? made.largest;
   const { folded, built } = made;
   const panels = new Map(built.pieces.flatMap((piece) => piece.panels.map((p): [string, Panel] => [p.id, p])));
   const start = standingOf(folded.flat, panels);
@@ -70,7 +73,10 @@ export function momentsOf(made: Made, contents: Contents): readonly Moment[] {
     lay = stage.after;
   }
   const layer = Math.max(made.finished.width, made.finished.height) * LAYER;
-  return withContents(moments, made, contents, layer).map((moment) => ({ ...moment, layer }));
+  return withLaidOn(withContents(moments, made, contents, layer), made, design, layer).map((moment) => ({
+    ...moment,
+    layer,
+  }));
 }
 
 type Bare = Omit<Moment, 'layer'>;
@@ -149,6 +155,27 @@ function withContents(moments: readonly Bare[], made: Made, contents: Contents, 
     entry,
     ...moments.slice(at + 1).map((moment) => ({ ...moment, contents: on(moment.after), floor: floor.panel })),
   ];
+}
+
+/** Puts what is glued on the finished front there, each in a moment of its own. */
+function withLaidOn(moments: readonly Bare[], made: Made, design: Design, layer: number): readonly Bare[] {
+  const all = [...moments];
+  for (const one of laidOnFront(made, design)) {
+    const last = all.at(-1)!;
+    const lift = liftsOf(last.after).get(one.panel) ?? 0;
+    const { leaf } = leafOn(last.after, one, 'laid', (one.side === 'inside' ? 1 + lift : 1 - lift) * layer);
+    all.push({
+      ...QUIET,
+      step: one.name,
+      text: `On the front: the ${one.name}`,
+      before: last.after,
+      motions: [],
+      after: last.after,
+      contents: [...last.contents, leaf],
+      floor: last.floor ?? one.panel,
+    });
+  }
+  return all;
 }
 
 interface Seat {

@@ -10,16 +10,17 @@ import {
   type Stack,
   type Standing,
   type StillFace,
-  type Touch,
   type View,
 } from '../../fold';
-import { plus3, posed, poseWithin, seenPose } from '../../geometry';
+import { plus3, poseWithin, seenPose } from '../../geometry';
+import type { Design } from '../design/design';
 import { glueAreas } from '../work/glue';
 import { type Made } from '../plan';
 import { ownPaper, viewOf } from '../thing';
 import { seatIn } from '../../fit';
 import type { Mm } from '../../length';
 import type { StepPicture } from '../steps';
+import { dressing, leafOn } from './dressing';
 
 /** The finished thing as it is drawn: a pile and how it is looked at, or the faces of what stands. */
 export type Picture =
@@ -58,15 +59,13 @@ export function takingIn(made: Made, contents: Contents): Picture {
   };
 }
 
-/** How far glue is drawn off the paper it is on, mm: enough to lie on top of it. */
-const OFF = 0.1;
-
 /** One step of what stands: only the paper it is about, with the glue to put on, or the contents on their way in. */
 export function stillStep(
   made: Made,
   picture: Extract<StepPicture, { kind: 'standing' }>,
-  contents: Contents,
+  design: Design,
 ): readonly StillFace[] {
+  const contents = design.contents ?? made.largest;
   const { standing } = made.folded;
   const { step, before, after } = standing!.stages[picture.stage]!;
   const now = picture.before ? before : after;
@@ -74,27 +73,22 @@ export function stillStep(
     step.kind === 'set'
       ? [step.panel, step.onto]
       : before.hinges.find(({ id }) => id === step.turns[0]!.hinges[0])!.between;
-  const own = reached(after, about);
+  const own = picture.done ? new Set(after.leaves.map(({ panel }) => panel.id)) : reached(after, about);
   const paper = now.leaves.filter((l) => own.has(l.panel.id));
-  const touches: Touch[] = [...now.touches];
   const glue = glueAreas(made)
     .filter(({ id, joint }) => id === picture.glue && own.has(joint.panel))
     .flatMap(({ joint: { panel, side, polygons } }) =>
-      polygons.map((polygon, i): Leaf => {
-        const { pose } = leafOf(now, panel);
-        const id = `glue-${panel}-${i}`;
-        touches.push({ panel: id, onto: panel, face: side });
-        const o = posed(pose, { x: 0, y: 0 }, side === 'inside' ? OFF : -OFF);
-        return carriedLeaf(
-          { piece: 'glue', panel: { id, name: 'glue', polygon }, pose, corners: [], box: [o, o] },
-          (p) => ({ ...p, o }),
-        );
-      }),
+      polygons.map((polygon, i) => leafOn(now, { name: `glue ${i + 1}`, panel, side, polygon }, 'glue')),
     );
+  const laid = picture.done ? dressing(made, design, picture.done).laid.map((one) => leafOn(now, one, 'laid')) : [];
+  const on = [...glue, ...laid];
   const [cavity] = made.built.cavities;
   const inside =
     cavity?.kind === 'box' && own.has(cavity.floor) ? contentsSeen(made, cavity, picture, now, contents) : [];
-  return stillOf([...paper, ...glue, ...inside], touches);
+  return stillOf(
+    [...paper, ...on.map(({ leaf }) => leaf), ...inside],
+    [...now.touches, ...on.map(({ touch }) => touch)],
+  );
 }
 
 /** Contents a good way over the room they go into, or lying there once they are in. */

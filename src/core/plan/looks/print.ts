@@ -1,4 +1,14 @@
-import { inView, layerOf, roomAxes, seenAsPile, visibleFrom, type Side, type Stack, type View } from '../../fold';
+import {
+  inView,
+  layerOf,
+  outOfView,
+  roomAxes,
+  seenAsPile,
+  visibleFrom,
+  type Side,
+  type Stack,
+  type View,
+} from '../../fold';
 import {
   apply,
   applyAll,
@@ -6,7 +16,10 @@ import {
   boxOf,
   contains,
   fromSegment,
+  invert,
+  largestRectangle,
   regionArea,
+  type Box,
   sharedRegion,
   type Point,
   type Polygon,
@@ -101,41 +114,46 @@ export function printMap(made: Made, design: Pick<Design, 'paper' | 'papers'>): 
   );
 }
 
-/** The largest plain rectangle of the front: clear of notches, holes, flaps and folds; null where none shows. */
-export function plainFront(made: Shape): { width: number; height: number } | null {
+/** The largest plain rectangle of the front: clear of notches, holes, flaps and folds. */
+export interface PlainFront {
+  readonly width: number;
+  readonly height: number;
+  /** The panel it lies on, the side of it that shows, and where a point off the rectangle's middle lies on its sheet. */
+  readonly panel: string;
+  readonly side: Side;
+  readonly onSheet: (offMiddle: Point<'folded'>) => Point<'sheet'>;
+}
+
+/** Finds the plain part of the front, mm in the view of its pile; null where none shows. */
+export function plainFront(made: Shape): PlainFront | null {
   const [pile] = facePiles(made);
   if (!pile) return null;
   const [front] = visibleFrom(pile.stack, pile.from, pile.view)
     .map((shown) => ({ ...shown, area: regionArea(shown.region) }))
     .sort((one, other) => other.area - one.area);
   if (!front || front.area <= TOLERANCE.seen) return null;
-  const points = front.region.flatMap((ring) => ring.map((p) => inView(pile.view, p)));
-  const holes = made.built.pieces.flatMap((piece) => piece.holes.filter(({ panel }) => panel === front.panel));
-  const { map } = layerOf(pile.stack, front.panel);
-  for (const { centre, diameter } of holes)
-    for (const [dx, dy] of [
-      [1, 0],
-      [-1, 0],
-      [0, 1],
-      [0, -1],
-    ] as const)
-      points.push(
-        inView(pile.view, apply(map, { x: centre.x + (dx * diameter) / 2, y: centre.y + (dy * diameter) / 2 })),
-      );
-  const box = boxOf(points);
-  const low = { x: box.minX, y: box.minY };
-  const high = { x: box.maxX, y: box.maxY };
-  // Whatever reaches in from a side takes that side back to where it ends.
-  for (const { x, y } of points) {
-    const [left, right, near, far] = [x - low.x, high.x - x, y - low.y, high.y - y];
-    const least = Math.min(left, right, near, far);
-    if (least <= TOLERANCE.folded) continue;
-    if (least === left) low.x = x;
-    else if (least === right) high.x = x;
-    else if (least === near) low.y = y;
-    else high.y = y;
-  }
-  return { width: high.x - low.x, height: high.y - low.y };
+  const { panel, side } = front;
+  const { view } = pile;
+  const { map } = layerOf(pile.stack, panel);
+  const rings = front.region.map((ring) => ring.map((p) => inView(view, p)));
+  const holes = made.built.pieces.flatMap((piece) => piece.holes.filter((hole) => hole.panel === panel));
+  const box = largestRectangle(
+    rings,
+    holes.map(({ centre, diameter }): Box => {
+      const { x, y } = inView(view, apply(map, centre));
+      return { minX: x - diameter / 2, maxX: x + diameter / 2, minY: y - diameter / 2, maxY: y + diameter / 2 };
+    }),
+  );
+  if (!box) return null;
+  const middle = { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
+  const back = invert(map);
+  return {
+    width: box.maxX - box.minX,
+    height: box.maxY - box.minY,
+    panel,
+    side,
+    onSheet: ({ x, y }) => apply<'sheet'>(back, outOfView(view, { x: middle.x + x, y: middle.y + y })),
+  };
 }
 
 /** An angle between −180 and 180 degrees, and 180 rather than −180. */

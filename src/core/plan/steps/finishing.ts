@@ -4,7 +4,7 @@ import type { ClosurePlan } from '../work/closures';
 import type { Companion } from '../work/companions';
 import { allNumbers } from '../work/numbers';
 import { CAUTION, closureWords } from '../words';
-import type { Draft, StepPicture } from './step';
+import type { Draft, Finish, StepPicture } from './step';
 
 /** What is done with a companion once it is cut, scored and punched. */
 export function companionStep(companion: Companion, made: Made, say: Say): Draft {
@@ -26,7 +26,7 @@ export function companionStep(companion: Companion, made: Made, say: Say): Draft
         ...is,
         action: 'glue',
         text: 'Glue the mat on the front, the same border all round.',
-        picture: whenDone(made),
+        picture: whenDone(made, 'layer'),
       };
     case 'tag':
       return {
@@ -81,15 +81,15 @@ export function closureStep({ kind, length, through }: ClosurePlan, made: Made, 
     piece: made.pieces[0].piece.name,
     action: kind === 'ribbon' && !through ? 'glue' : 'close',
     text: closureWords(kind, say(length), through),
-    picture: whenDone(made),
+    picture: whenDone(made, 'closure'),
     ...(kind === 'dot' && { caution: CAUTION.smallParts }),
   };
 }
 
-/** The finished thing. */
-function whenDone({ folded, pieces }: Made): StepPicture {
-  if (folded.standing) return { kind: 'standing', stage: folded.standing.stages.length - 1, done: true };
+/** The finished thing, and what is put on it now. */
+export function whenDone({ folded, pieces }: Made, done: Finish): StepPicture {
+  if (folded.standing) return { kind: 'standing', stage: folded.standing.stages.length - 1, done };
   return folded.stages.length > 0
-    ? { kind: 'folded', stage: folded.stages.length - 1, done: true }
+    ? { kind: 'folded', stage: folded.stages.length - 1, done }
     : { kind: 'flat', piece: pieces[0].piece.name, near: 1, moves: 0, fresh: 0 };
 }

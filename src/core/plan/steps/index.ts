@@ -12,7 +12,8 @@ import { handled, withWaits } from './handling';
 import type { Draft, Step } from './step';
 
 export type { Reading } from '../../tools';
-export type { Action, IfRough, Step, StepPicture } from './step';
+export { whenDone } from './finishing';
+export type { Action, Finish, IfRough, Step, StepPicture } from './step';
 
 /** The whole make in the order of its work, told for the design's tool. */
 export function stepsOf(plan: Plan, say: Say): Step[] {

@@ -40,6 +40,9 @@ export interface Step {
   readonly picture: StepPicture;
 }
 
+/** What is put on the finished thing: what lies on its front, what shuts it; or it as it is in the end. */
+export type Finish = 'layer' | 'closure' | 'whole';
+
 /** What the paper looks like during a step. */
 export type StepPicture =
   /** Flat, with `near` at the maker, after the first `moves` of the piece's programme; the last `fresh` of them are this step's. */
@@ -59,8 +62,8 @@ export type StepPicture =
       readonly before?: boolean;
       readonly glue?: string;
       readonly inserting?: boolean;
-      /** Nothing is folded: the finished thing, with what is done to it. */
-      readonly done?: true;
+      /** Nothing is folded: the finished thing, with what is put on it now; `whole` shows it as it is in the end. */
+      readonly done?: Finish;
     }
   /** Standing: the thing before or after a stage in space. */
   | {
@@ -69,8 +72,8 @@ export type StepPicture =
       readonly before?: boolean;
       readonly glue?: string;
       readonly inserting?: boolean;
-      /** Nothing is folded: the finished thing, with what is done to it. */
-      readonly done?: true;
+      /** Nothing is folded: the finished thing, with what is put on it now; `whole` shows it as it is in the end. */
+      readonly done?: Finish;
     };
 
 /** A step that has no place in the order yet. */

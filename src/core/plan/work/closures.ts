@@ -1,5 +1,5 @@
 import { claimsOf, type Facts } from '../../constructions';
-import { foldedBox, inView, type Layer, type View } from '../../fold';
+import { foldedBox, inView, outOfView, type Layer, type View } from '../../fold';
 import { inches, mm, type Mm } from '../../length';
 import { apply, contains, fromSegment, invert, TOLERANCE, type Point } from '../../geometry';
 import type { Hole } from '../../pattern';
@@ -66,7 +66,7 @@ export function discHoles(made: Folded, design: Pick<Design, 'closure' | 'thickn
   if (plan?.kind !== 'buttons' || plan.trouble) return [];
   const { view, layers } = seenFromFlap(made);
   return plan.discs.flatMap(({ at }, i): Hole[] => {
-    const p = outOf(view, at);
+    const p = outOfView(view, at);
     const layer = layers.find(({ polygon }) => contains(polygon, p));
     return layer
       ? [{ id: `disc-${i + 1}`, panel: layer.panel, centre: apply<'sheet'>(invert(layer.map), p), diameter: FIXING }]
@@ -83,15 +83,10 @@ function seenFromFlap({ built, folded }: Folded): { readonly view: View; readonl
   return { view: viewOf(built, stack), layers };
 }
 
-const outOf = ({ origin, across, up }: View, { x, y }: Point<'folded'>): Point<'folded'> => ({
-  x: origin.x + across.x * x + up.x * y,
-  y: origin.y + across.y * x + up.y * y,
-});
-
 /** True where the outermost paper goes on round a fixing: not at a seam, a fold or a rim. */
 function holdsFixing(made: Folded, at: Point<'folded'>): boolean {
   const { view, layers } = seenFromFlap(made);
-  const p = outOf(view, at);
+  const p = outOfView(view, at);
   const polygon = layers.find((layer) => contains(layer.polygon, p))?.polygon ?? [];
   return (
     polygon.length > 0 &&

@@ -1,0 +1,82 @@
+import { planOf } from '../../../../tests/helpers/designs';
+import { CONSTRUCTIONS } from '../../constructions';
+import { contains, distance } from '../../geometry';
+import { companionsOf, momentsOf, seenAt, stepsOf, stillStep, whenDone, sayer, type DesignInput } from '..';
+import { dressing, insertOf, laidOnFront } from './dressing';
+
+const planned = (construction: string, fields: object = {}) => {
+  const { made, design } = planOf({
+    version: 1,
+    construction,
+    contents: { width: '4 in', height: '5 1/2 in', thickness: '3/4 in' },
+    companions: ['mat', 'insert-card'],
+    ...fields,
+  } as DesignInput);
+  return { made: made!, design };
+};
+
+test('a mat lies on one panel of the front, whole, at its own size, clear of its holes; in space it is there in the end', () => {
+  const [on, off]: [string[], string[]] = [[], []];
+  for (const { name } of CONSTRUCTIONS) {
+    const { made, design } = planned(name);
+    // What the thickness is too much for.
+    if (!made) continue;
+    const laid = laidOnFront(made, design);
+    (laid.length > 0 ? on : off).push(name);
+    for (const { panel, polygon } of laid) {
+      const [piece] = made.built.pieces.filter(({ panels }) => panels.some(({ id }) => id === panel));
+      const paper = piece!.panels.find(({ id }) => id === panel)!.polygon;
+      for (const corner of polygon) expect([name, contains(paper, corner)]).toEqual([name, true]);
+      for (const hole of piece!.holes.filter((one) => one.panel === panel))
+        expect([name, contains(polygon, hole.centre)]).toEqual([name, false]);
+      const mat = companionsOf(made, design).find((companion) => companion.name === 'mat')!;
+      const sides = [distance(polygon[0]!, polygon[1]!), distance(polygon[1]!, polygon[2]!)];
+      expect(sides.sort((a, b) => a - b)).toEqual(
+        [mat.width, mat.height].sort((a, b) => a - b).map((side) => expect.closeTo(side, 6)),
+      );
+      const last = momentsOf(made, design).at(-1)!;
+      expect(seenAt(last, 1).contents.map(({ piece: own }) => own)).toContain('laid');
+    }
+  }
+  expect(on.length).toBeGreaterThan(15);
+  // A mat itself, and what shows no plain front, has none.
+  expect(off.length).toBeLessThan(CONSTRUCTIONS.length / 3);
+});
+
+test('a ribbon lies under the mat, a cord comes over it: each picture has what is there by then', () => {
+  const seen = (kind: string, done: 'layer' | 'closure' | 'whole') => {
+    const { made, design } = planned('diagonal-envelope', { closure: { kind } });
+    const { laid, closure } = dressing(made, design, done);
+    return [laid.length, closure?.kind ?? null];
+  };
+  expect(['layer', 'closure', 'whole'].map((done) => seen('ribbon', done as 'layer'))).toEqual([
+    [1, 'ribbon'],
+    [0, 'ribbon'],
+    [1, 'ribbon'],
+  ]);
+  expect(['layer', 'closure', 'whole'].map((done) => seen('bow', done as 'layer'))).toEqual([
+    [1, null],
+    [1, 'bow'],
+    [1, 'bow'],
+  ]);
+});
+
+test('the step that glues it shows it: on what lies flat and on what stands', () => {
+  for (const name of ['library-pocket', 'tray-box']) {
+    const { made, design } = planned(name);
+    const step = stepsOf({ made, design, refusal: null }, sayer('in', '1/8 in')).find(
+      ({ action, piece }) => action === 'glue' && piece === 'mat for the front',
+    )!;
+    expect(step.picture).toMatchObject({ done: 'layer' });
+    if (step.picture.kind !== 'standing') continue;
+    expect(stillStep(made, step.picture, design).map(({ piece }) => piece)).toContain('laid');
+  }
+  const { made } = planned('library-pocket');
+  expect(whenDone(made, 'whole')).toEqual({ kind: 'folded', stage: made.folded.stages.length - 1, done: 'whole' });
+});
+
+test('an insert is smaller than the room it lies in', () => {
+  const { made, design } = planned('library-pocket');
+  expect(insertOf(made, design)!.width).toBeLessThan(made.inside.width);
+  expect(insertOf(made, { ...design, companions: [] })).toBeNull();
+});
