@@ -52,7 +52,7 @@ export { checksOf, type Check, type CheckOf, type Level, type Remedy } from './c
 export { changedDesign, inputOf, type DesignChange } from './design/change';
 export { remediesOf, remediesTried, type OwnPaper, type Remedies } from './remedies';
 export { dressing, inPile, insertOf } from './looks/dressing';
-export { pictureOf, stillStep, type Picture } from './looks/picture';
+export { pictureOf, pileOf, stillStep, type Picture } from './looks/picture';
 export { consequenceOf } from './choosing/consequence';
 export { checkSentence, remedyLabel } from './words';
 export { sayer, type Say } from '../length';

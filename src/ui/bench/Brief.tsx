@@ -32,6 +32,7 @@ import { useReading } from '../parts/Reading';
 import { Choices, OptionInput } from './Choices';
 import { Extras } from './Extras';
 import { EnoughPaper } from './EnoughPaper';
+import { inWords } from '../parts/Words';
 import styles from './Brief.module.css';
 
 interface BriefProps {
@@ -117,6 +118,7 @@ function WhatGoesIn({ design, onChange }: BriefProps) {
     <>
       <h2>What goes in</h2>
       <Select
+        {...inWords}
         aria-label="Usual sizes of contents"
         className={styles.wide}
         value={sizeNamed(CARDS, contents.width, contents.height, MEASURED)?.id ?? 'free'}
@@ -234,6 +236,7 @@ function Paper({ design, made, onChange }: BriefProps) {
     <>
       <h2>Paper</h2>
       <Select
+        {...inWords}
         aria-label="Paper sizes"
         className={styles.wide}
         showSearch={{ optionFilterProp: 'label' }}

@@ -190,9 +190,9 @@ export function Extras({ design, made, onChange }: ExtrasProps) {
                       <small>
                         <Words>
                           {say(size.width)} × {say(size.height)}
+                          {size.scores.length > 0 && `, scored at ${size.scores.map((one) => say(one)).join(', ')}`}
+                          {size.ribbon > 0 && `, ${say(size.ribbon)} of ribbon`}
                         </Words>
-                        {size.scores.length > 0 && `, scored at ${size.scores.map((one) => say(one)).join(', ')}`}
-                        {size.ribbon > 0 && `, ${say(size.ribbon)} of ribbon`}
                       </small>
                     )}
                   </Checkbox>

@@ -8,8 +8,8 @@ import {
   inPile,
   keepDry,
   partNamed,
+  pileOf,
   stillStep,
-  viewOf,
   type Design,
   type Finish,
   type Made,
@@ -94,17 +94,16 @@ function FlatSheet({ picture, made, design, size: side }: Sized & { picture: Ext
 }
 
 /** The pile before or after a stage, mouth at the top, with the glue to put on or the contents on their way in. */
-function PartFolded({ picture, made, design, size: side }: Sized & { picture: Extract<Picture, { kind: 'folded' }> }) {
+function PartFolded({ picture, made, design, size }: Sized & { picture: Extract<Picture, { kind: 'folded' }> }) {
   const { folded, built } = made;
   const stage = folded.stages[picture.stage]!;
-  const stack = picture.before ? stage.before : stage.stack;
-  const view = viewOf(built, stack);
+  const { stack, view } = pileOf(made, picture);
   const box = foldedBox(stack, view);
   const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY];
   // A part-folded pile is drawn as large as its picture allows, but a small one never larger than the flat sheet.
   const flat = made.pieces[0].piece.blank;
-  const scale = Math.min((side - 8) / Math.max(wide, high), (1.6 * (side - 8)) / Math.max(flat.width, flat.height));
-  const [x, y] = [(side - wide * scale) / 2, (side - high * scale) / 2];
+  const scale = Math.min((size - 8) / Math.max(wide, high), (1.6 * (size - 8)) / Math.max(flat.width, flat.height));
+  const [x, y] = [(size - wide * scale) / 2, (size - high * scale) / 2];
   const face = { stack, view, face: 'above', scale, x, y } as const;
   const place = facePlace(face);
   const glue = glueAreas(made)

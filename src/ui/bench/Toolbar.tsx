@@ -8,6 +8,7 @@ import { TextField } from '../parts/TextField';
 import { UnitsSwitch } from '../parts/UnitsSwitch';
 import { FileMenu } from './FileMenu';
 import { type BenchStore } from './store';
+import { inWords } from '../parts/Words';
 import styles from './Bench.module.css';
 
 interface ToolbarProps {
@@ -50,6 +51,7 @@ export const Toolbar = memo(function Toolbar({ store, design, plan }: ToolbarPro
         </Tooltip>
         <UnitsSwitch value={units} onChange={(next) => change({ units: next }, 'units')} />
         <Select<Graduation>
+          {...inWords}
           aria-label="Marks on your ruler"
           className={styles.marks}
           value={graduation}

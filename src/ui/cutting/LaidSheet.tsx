@@ -5,6 +5,7 @@ import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import type { Placement, SheetKind, SheetLayout, TrimmerCut } from '@/core/cutting';
 import { formatLength, mm } from '@/core/length';
 import { useReading } from '../parts/Reading';
+import { DrawnWords } from '../parts/Words';
 import styles from './Cutting.module.css';
 
 /** What hands do to the pieces of a sheet. */
@@ -146,7 +147,7 @@ function Words({
     >
       {shown.map((line, i) => (
         <tspan key={i} x={0} y={(i - (shown.length - 1) / 2) * letters * 1.2 + letters * 0.34}>
-          {fitted(line, along * 0.94, letters)}
+          <DrawnWords>{fitted(line, along * 0.94, letters)}</DrawnWords>
         </tspan>
       ))}
     </text>

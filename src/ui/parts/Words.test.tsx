@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { parseSync, type INode } from 'svgson';
-import { Words } from './Words';
+import { DrawnWords, Words } from './Words';
 
 const html = (text: string): string => renderToStaticMarkup(<Words>{text}</Words>);
 const plain = (markup: string): string => markup.replaceAll(/<[^>]*>/g, '').replaceAll('&amp;', '&');
@@ -41,4 +41,13 @@ test('a sentence put together of pieces is one sentence; elements in it stay', (
   expect(plain(markup)).toBe('Leave 3/8 in × 2 in now.');
   expect(markup).toContain('<b>now</b>');
   expect(markup).toContain('2 in</span>');
+});
+
+test('in a drawing a fraction is a true one too, close to its whole number', () => {
+  const drawn = (text: string): string => renderToStaticMarkup(<DrawnWords>{text}</DrawnWords>);
+  expect(drawn('5 1/4 in × 7/8 in')).toBe(
+    '5<tspan class="fraction">1/4</tspan> in × <tspan class="fraction">7/8</tspan> in',
+  );
+  expect(drawn('keep 4 in')).toBe('keep 4 in');
+  expect(drawn('−1/8 in')).toBe('−<tspan class="fraction">1/8</tspan> in');
 });

@@ -31,6 +31,31 @@ export function Words({ children }: { readonly children: ReactNode }) {
   return parts.map((part, i) => <Fragment key={i}>{part}</Fragment>);
 }
 
+/** What a choice and its options are set with where they name lengths: `<Select {...inWords} …>`. */
+export const inWords = {
+  labelRender: ({ label }: { readonly label?: ReactNode }) => <Words>{label}</Words>,
+  optionRender: ({ label }: { readonly label?: ReactNode }) => <Words>{label}</Words>,
+};
+
+/** The same inside a drawing, where a line never breaks. */
+export function DrawnWords({ children }: { readonly children: string }) {
+  const parts: ReactNode[] = [];
+  let from = 0;
+  for (const { index, 0: all, 1: sign = '', 2: whole = '', 3: above, 4: below } of children.matchAll(LENGTH)) {
+    if (!above) continue;
+    const fraction = `${above}/${below}`;
+    // A true fraction stands close to its whole number, without the space.
+    parts.push(children.slice(from, index + sign.length + whole.length));
+    parts.push(
+      <tspan key={index} className={styles.fraction}>
+        {fraction}
+      </tspan>,
+    );
+    from = index + all.indexOf(fraction) + fraction.length;
+  }
+  return [...parts, children.slice(from)];
+}
+
 function set(text: string): ReactNode[] {
   const parts: ReactNode[] = [];
   let from = 0;

@@ -22,6 +22,7 @@ import { Reading, useReading } from '../parts/Reading';
 import { BoardSelect, NoBoard } from './BoardSelect';
 import { ToolsHead } from './ToolsHead';
 import { useBoard } from './useBoard';
+import { inWords } from '../parts/Words';
 import styles from './Tools.module.css';
 
 /** A chart to begin with: the usual cards, the construction's own ease. */
@@ -93,6 +94,7 @@ function Chart({
       <div className={styles.chartSettings}>
         <BoardSelect boards={boards} board={board} onChoose={onChoose} />
         <Select<Graduation>
+          {...inWords}
           aria-label="Marks"
           value={graduation}
           style={{ minWidth: 130 }}

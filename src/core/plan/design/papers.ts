@@ -63,6 +63,20 @@ export const liesOn = (
   (piece.width <= sheet.width + slack && piece.height <= sheet.height + slack) ||
   (piece.height <= sheet.width + slack && piece.width <= sheet.height + slack);
 
+/** Sizes photos are printed at. Common practice, no source. */
+const PHOTOS: readonly PaperSize[] = (
+  [
+    [3.5, 5],
+    [4, 6],
+    [5, 7],
+    [8, 10],
+  ] as const
+).map(([w, h]) => size(`photo-${w}`, `${w} × ${h} in photo`, inches(w), inches(h), 'common practice, no source'));
+
+/** True for contents of the size of a photo: what keeps them must not harm one. */
+export const isPhotoSize = ({ width, height }: { width: number; height: number }): boolean =>
+  sizeNamed(PHOTOS, width, height, MEASURED) !== null;
+
 /** The smallest paper sold that a piece can be cut from, or null. */
 export const smallestPaperFor = (piece: { width: number; height: number }): PaperSize | null =>
   PAPERS.find((paper) => liesOn(piece, paper)) ?? null;

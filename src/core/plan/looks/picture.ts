@@ -2,17 +2,31 @@ import type { Contents } from '../../constructions';
 import {
   carriedLeaf,
   contentsIn,
+  foldedBox,
+  hasPanel,
   leafOf,
+  outOfView,
   reached,
   stillOf,
   type BoxCavity,
+  type Layer,
   type Leaf,
   type Stack,
   type Standing,
   type StillFace,
   type View,
 } from '../../fold';
-import { plus3, poseWithin, seenPose } from '../../geometry';
+import {
+  applyAll,
+  compose,
+  minus,
+  plus3,
+  poseWithin,
+  reflection,
+  seenPose,
+  translation,
+  type Point,
+} from '../../geometry';
 import type { Design } from '../design/design';
 import { glueAreas } from '../work/glue';
 import { type Made } from '../plan';
@@ -57,6 +71,46 @@ export function takingIn(made: Made, contents: Contents): Picture {
     front: built.front,
     contents: { ...seat, y: seat.y - seat.height / 2 },
   };
+}
+
+/** Room between two piles that lie beside each other, as a share of the larger one's width. */
+const GAP = 0.08;
+
+/**
+ * The pile of one step and how it is looked at. What is glued before it is laid down lies beside the pile it goes on,
+ * the side that takes the glue up.
+ */
+export function pileOf(
+  made: Made,
+  picture: Extract<StepPicture, { kind: 'folded' }>,
+): { readonly stack: Stack; readonly view: View } {
+  const { step, moving, before, stack } = made.folded.stages[picture.stage]!;
+  const glued = glueAreas(made).filter(({ id }) => id === picture.glue);
+  if (!picture.before || glued.length === 0 || glued.some(({ joint }) => hasPanel(before, joint.panel))) {
+    const shown = picture.before ? before : stack;
+    return { stack: shown, view: viewOf(made.built, shown) };
+  }
+  const view = viewOf(made.built, stack);
+  const own = new Set(moving);
+  const [laid, under] = [true, false].map((is) => stack.layers.filter(({ panel }) => own.has(panel) === is)) as [
+    Layer[],
+    Layer[],
+  ];
+  const [a, b] = [foldedBox({ ...stack, layers: laid }, view), foldedBox({ ...stack, layers: under }, view)];
+  const from = b.maxX + GAP * Math.max(a.maxX - a.minX, b.maxX - b.minX);
+  const turned = step.kind !== 'place' || step.level !== 'bottom';
+  const at = (x: number, y: number): Point<'folded'> => outOfView(view, { x, y });
+  const middle = (from + a.maxX) / 2;
+  const by = minus(at(from - a.minX, 0), at(0, 0));
+  // Laid on top it is glued underneath: it lies there turned over.
+  const map = turned ? reflection({ from: at(middle, 0), to: at(middle, 1) }) : translation(by.x, by.y);
+  const beside = laid.map((layer): Layer => ({
+    ...layer,
+    map: compose(map, layer.map),
+    polygon: applyAll<'folded'>(map, layer.polygon),
+    up: turned ? (layer.up === 'inside' ? 'outside' : 'inside') : layer.up,
+  }));
+  return { stack: { ...stack, layers: [...under, ...(turned ? beside.reverse() : beside)] }, view };
 }
 
 /** One step of what stands: only the paper it is about, with the glue to put on, or the contents on their way in. */

@@ -25,7 +25,7 @@ export function companionStep(companion: Companion, made: Made, say: Say): Draft
       return {
         ...is,
         action: 'glue',
-        text: 'Glue the mat on the front, the same border all round.',
+        text: 'Glue the mat in the middle of the plain part of the front.',
         picture: whenDone(made, 'layer'),
       };
     case 'tag':

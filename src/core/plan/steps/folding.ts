@@ -2,6 +2,8 @@ import type { Say } from '../../length';
 import type { FlatWork, Stage, StandingStage } from '../../fold';
 import { CONTENTS, glueAreas, glueIds, keepDry, type GlueAdvice } from '../work/glue';
 import type { ScoreNumber } from '../work/numbers';
+import type { Design } from '../design/design';
+import { isPhotoSize } from '../design/papers';
 import { type Made } from '../plan';
 import { panelName, pieceOf } from '../thing';
 import { adhesiveSentence, CAUTION } from '../words';
@@ -95,7 +97,12 @@ export function assemblySteps(
 }
 
 /** The contents go in: laid on the flat sheet, slid or put into what is folded by then. */
-export function contentsSteps(made: Made, advice: GlueAdvice | undefined, say: Say): Draft[] {
+export function contentsSteps(
+  made: Made,
+  { contents }: Pick<Design, 'contents'>,
+  advice: GlueAdvice | undefined,
+  say: Say,
+): Draft[] {
   const { built, folded } = made;
   const cavity = built.cavities[0]!;
   const piece = pieceOf(built, cavity.floor).name;
@@ -116,6 +123,8 @@ export function contentsSteps(made: Made, advice: GlueAdvice | undefined, say: S
       : standing >= 0
         ? 'Put the contents in.'
         : 'Lay the contents on it.';
+  const kept = contents && isPhotoSize(contents);
+  const cautions = [...(cavity.food ? [CAUTION.food] : []), ...(kept ? [CAUTION.photo] : [])].join(' ');
   return [
     ...(glue
       ? [
@@ -134,7 +143,7 @@ export function contentsSteps(made: Made, advice: GlueAdvice | undefined, say: S
       action: 'insert',
       text: cavity.put ?? plain,
       ...(glue && { joins: glue }),
-      ...(cavity.food && { caution: CAUTION.food }),
+      ...(cautions && { caution: cautions }),
       picture,
     },
   ];

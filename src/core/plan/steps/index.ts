@@ -49,7 +49,7 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
           say,
         );
       case 'contents':
-        return contentsSteps(made, glueFor(CONTENTS), say);
+        return contentsSteps(made, design, glueFor(CONTENTS), say);
       case 'companion':
         return [companionStep(work.companion, made, say)];
       case 'closure':
