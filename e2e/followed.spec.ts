@@ -47,6 +47,40 @@ const badlyPlaced = (page: Page, within: string): Promise<string[]> =>
     return [...new Set(told)];
   }, within);
 
+/** Texts of drawings, turned ones too, that run over each other or out of their drawing. */
+const badlyDrawn = (page: Page, drawings: string): Promise<string[]> =>
+  page.evaluate((selector) => {
+    const told: string[] = [];
+    for (const svg of document.querySelectorAll(selector)) {
+      const frame = svg.getBoundingClientRect();
+      const texts = [...svg.querySelectorAll('text')]
+        .map((of) => ({ text: of.textContent?.trim() ?? '', box: of.getBoundingClientRect() }))
+        .filter(({ text, box }) => text && box.width > 0);
+      for (const { text, box } of texts)
+        if (
+          box.left < frame.left - 3 ||
+          box.right > frame.right + 3 ||
+          box.top < frame.top - 5 ||
+          box.bottom > frame.bottom + 5
+        )
+          told.push(`out of the drawing: ${text}`);
+      // A line's box reaches past its letters on either side, be it turned or not.
+      const inked = texts.map(({ text, box }) => {
+        const [x, y] = box.width >= box.height || text.length < 2 ? [0, 0.26 * box.height] : [0.26 * box.width, 0];
+        return { text, left: box.left + x, right: box.right - x, top: box.top + y, bottom: box.bottom - y };
+      });
+      inked.forEach((a, i) => {
+        for (const b of inked.slice(i + 1)) {
+          const wide = Math.min(a.right, b.right) - Math.max(a.left, b.left);
+          const high = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top);
+          if (wide > 1 && high > 1)
+            told.push(`over each other: ${a.text} / ${b.text} (${Math.round(wide)} × ${Math.round(high)} px)`);
+        }
+      });
+    }
+    return [...new Set(told)];
+  }, drawings);
+
 const HOLDERS = ['demo-1', 'demo-6', 'demo-7', 'demo-12', 'demo-15'] as const;
 
 for (const { name, width, height } of SIZES)
@@ -119,6 +153,7 @@ for (const { name, width, height } of SIZES)
             expect(seen.picture.bottom - seen.picture.top).toBeGreaterThan(height * 0.22);
             if (seen.near) expect([where, seen.near.bottom <= seen.picture.bottom + 1]).toEqual([where, true]);
             expect([where, await badlyPlaced(page, '[aria-label="What to do"]')]).toEqual([where, []]);
+            expect([where, await badlyDrawn(page, '[aria-label="How it lies"] svg')]).toEqual([where, []]);
           }).toPass({ timeout: 10_000 });
           await page.keyboard.press('PageDown');
         }

@@ -6,11 +6,11 @@ import { expect, go, openShelf, test } from './table';
 const TEXT: Record<Field['kind'], string> = {
   length: '3 7/16 in',
   number: '137',
-  text: 'Photo mounts blue',
+  text: 'Photo mounts',
   lines: 'glue a little, press long',
 };
 /** Time from key to key, ms: from as fast as anyone types to slow, one after the other over the fields. */
-const SPEEDS = process.env.SPEEDS?.split(',').map(Number) ?? [30, 30, 30, 60];
+const SPEEDS = process.env.SPEEDS?.split(',').map(Number) ?? [20, 20, 20, 60];
 /** While it is typed the processor is slowed so many times: for everything, `SLOWED=4 SPEEDS=30,60,100,150` takes its time. */
 const SLOWED = Number(process.env.SLOWED ?? 1);
 

@@ -7,7 +7,8 @@ import { planTool, scoresRun, type Move, type Tool } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
 import { inFrom, MadeSheet } from '../draw/MadeSheet';
 import { useReading } from '../parts/Reading';
-import { Over, Under, type Box, type View } from './Under';
+import { figureRows, roomForRows, ROW } from './figureRows';
+import { LIT, Over, Under, type Box, type View } from './Under';
 import styles from './OnTable.module.css';
 
 interface OnTableProps {
@@ -29,6 +30,9 @@ interface OnTableProps {
 
 /** Room for words and edge numbers round what is drawn, px. */
 const RIM = 34;
+
+/** How far under the near edge the figure of a mark on its ruler stands, px. */
+const MARKED = 43;
 
 /** Breadth of the tag that names an edge, px: scores have circled numbers, edges have tags. */
 const TAG = 52;
@@ -56,10 +60,29 @@ export function OnTable(props: OnTableProps) {
     bottom: Math.min(sheet.bottom, under.bottom),
     top: Math.max(sheet.top, under.top),
   };
-  const scale = Math.min((width - 2 * RIM) / (all.right - all.left), (height - 2 * RIM) / (all.top - all.bottom));
+  const marks = latest.flatMap((move) => (move.do === 'mark' && move.edge === near ? [move.at] : []));
+  const scaleOver = (foot: number): number =>
+    Math.min((width - 2 * RIM) / (all.right - all.left), (height - RIM - foot) / (all.top - all.bottom));
+  // Figures under their marks take rows: the drawing leaves room for them.
+  const rough = 0.85 * scaleOver(RIM);
+  const lit = laid?.things.flatMap((thing) => (thing.is === 'grooves' ? thing.lit : [])) ?? [];
+  const foot = Math.max(
+    RIM,
+    roomForRows(
+      marks.map((mark) => mark * rough),
+      MARKED + 8,
+    ) +
+      all.bottom * rough,
+    roomForRows(
+      lit.map((mark) => mark * rough),
+      LIT + 8,
+    ),
+  );
+  const scale = scaleOver(foot);
+  const left = (height - RIM - foot - (all.top - all.bottom) * scale) / 2;
   const [ox, oy] = [
     (width - (all.right - all.left) * scale) / 2 - all.left * scale,
-    height - (height - (all.top - all.bottom) * scale) / 2 + all.bottom * scale,
+    height - foot - left + all.bottom * scale,
   ];
   const px = (x: number): number => ox + x * scale;
   const py = (y: number): number => oy - y * scale;
@@ -112,23 +135,12 @@ export function OnTable(props: OnTableProps) {
             />
           )}
         </g>
-        {!(out && paper) && <EdgeNumbers blank={blank} near={near} at={at} scale={scale} />}
+        {/* While it is cut out of its sheet no edge has a number yet. */}
+        {!paper && <EdgeNumbers blank={blank} near={near} at={at} scale={scale} />}
       </g>
       {turns > 0 && <TurnArrow x={middle.x} y={middle.y} r={Math.min(wide, deep) * scale * 0.22} />}
       {laid && <Over under={laid} {...view} />}
-      {latest.map(
-        (move, i) =>
-          move.do === 'mark' &&
-          move.edge === near && (
-            <MarkRuler
-              key={i}
-              at={move.at}
-              first={i === latest.findIndex((m) => m.do === 'mark')}
-              long={wide}
-              {...view}
-            />
-          ),
-      )}
+      {marks.length > 0 && <MarkRuler marks={marks} long={wide} {...view} />}
       {last?.do === 'join' && (
         <LaidRuler
           from={at(onEdge(blank, last.from.edge, last.from.at))}
@@ -230,43 +242,43 @@ function TurnArrow({ x, y, r }: { readonly x: number; readonly y: number; readon
   );
 }
 
-/** A ruler along the near edge, its end at the sheet's left end, with the mark to make. */
+/** A ruler along the near edge, its end at the sheet's left end, with the marks to make. */
 function MarkRuler({
-  at,
-  first,
+  marks,
   long,
   px,
   py,
   scale,
-}: View & { readonly at: number; readonly first: boolean; readonly long: number }) {
+}: View & { readonly marks: readonly number[]; readonly long: number }) {
   const { units } = useReading();
   const whole = units === 'in' ? INCH : 10;
   const step = whole / (units === 'in' ? (scale > 2 ? 8 : 4) : scale > 2 ? 10 : 2);
+  const rows = figureRows(marks.map(px));
   return (
     <g>
-      {first && (
-        <g>
-          <rect x={px(0)} y={py(0) + 2} width={long * scale + 12} height={26} rx={3} className={styles.laid} />
-          <g className={styles.ticks}>
-            {range(0, Math.floor(long / step + 1e-6) + 1).map((i) => {
-              const mark = i * step;
-              const isLong = Math.abs(mark / whole - Math.round(mark / whole)) < 1e-6;
-              return (
-                <g key={i}>
-                  <line x1={px(mark)} x2={px(mark)} y1={py(0) + 2} y2={py(0) + (isLong ? 12 : 7)} />
-                  {isLong && i > 0 && (units === 'in' || Math.round(mark / whole) % 2 === 0) && (
-                    <text x={px(mark)} y={py(0) + 23} textAnchor="middle">
-                      {Math.round(mark / (units === 'in' ? INCH : 1))}
-                    </text>
-                  )}
-                </g>
-              );
-            })}
-          </g>
+      <rect x={px(0)} y={py(0) + 2} width={long * scale + 12} height={26} rx={3} className={styles.laid} />
+      <g className={styles.ticks}>
+        {range(0, Math.floor(long / step + 1e-6) + 1).map((i) => {
+          const mark = i * step;
+          const isLong = Math.abs(mark / whole - Math.round(mark / whole)) < 1e-6;
+          return (
+            <g key={i}>
+              <line x1={px(mark)} x2={px(mark)} y1={py(0) + 2} y2={py(0) + (isLong ? 12 : 7)} />
+              {isLong && i > 0 && (units === 'in' || Math.round(mark / whole) % 2 === 0) && (
+                <text x={px(mark)} y={py(0) + 23} textAnchor="middle">
+                  {Math.round(mark / (units === 'in' ? INCH : 1))}
+                </text>
+              )}
+            </g>
+          );
+        })}
+      </g>
+      {marks.map((at, i) => (
+        <g key={i}>
+          <line x1={px(at)} x2={px(at)} y1={py(0) - 8} y2={py(0) + 27} className={styles.lit} />
+          <FigureText x={px(at)} y={py(0) + MARKED + ROW * rows[i]!} value={at} className={styles.figure} />
         </g>
-      )}
-      <line x1={px(at)} x2={px(at)} y1={py(0) - 8} y2={py(0) + 27} className={styles.lit} />
-      <FigureText x={px(at)} y={py(0) + 43} value={at} className={styles.figure} />
+      ))}
     </g>
   );
 }

@@ -3,7 +3,11 @@ import { INCH, stepOf, type Mm } from '@/core/length';
 import type { Thing, Under as UnderSheet } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
 import { useReading } from '../parts/Reading';
+import { figureRows, ROW } from './figureRows';
 import styles from './OnTable.module.css';
+
+/** How far under the board the figure of a groove stands, px. */
+export const LIT = 20;
 
 /** A box in the maker's own view, mm: x to the right, y away from the maker. */
 export type Box = UnderSheet['box'];
@@ -121,6 +125,7 @@ function Grooves({
   const pitch = own ?? (units === 'in' ? INCH / 8 : 5);
   const each = pitch * Math.max(1, Math.ceil(4 / (pitch * scale)));
   const whole = units === 'in' ? INCH : 50;
+  const rows = figureRows(lit.map(px));
   const upTo = (step: number): number[] => range(1, Math.floor(Math.min(end, box.right) / step + 1e-6) + 1);
   return (
     <g>
@@ -144,13 +149,7 @@ function Grooves({
       {lit.map((at, i) => (
         <g key={i}>
           <line x1={px(at)} x2={px(at)} y1={py(box.bottom) + 2} y2={py(box.top)} className={styles.lit} />
-          {/* Near neighbours stand in rows of their own. */}
-          <FigureText
-            x={px(at)}
-            y={py(box.bottom) + 20 + (i % 2 === 1 && px(at) - px(lit[i - 1]!) < 44 ? 18 : 0)}
-            value={at}
-            className={styles.figure}
-          />
+          <FigureText x={px(at)} y={py(box.bottom) + LIT + ROW * rows[i]!} value={at} className={styles.figure} />
         </g>
       ))}
     </g>

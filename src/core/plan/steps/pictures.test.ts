@@ -124,7 +124,7 @@ test.each(CONSTRUCTIONS.map((construction) => [construction.name, construction] 
           walked++;
         }
       }),
-      runs(10),
+      runs(6),
     );
     expect(walked).toBeGreaterThan(0);
   },

@@ -199,7 +199,7 @@ test.each(CONSTRUCTIONS.map((construction) => [construction.name, construction] 
         eachHasItsStep(plan, stepsOf(plan, say));
         told++;
       }),
-      runs(25),
+      runs(12),
     );
     expect(told).toBeGreaterThan(0);
   },
