@@ -2,6 +2,7 @@ import { turned } from '@/core/fit';
 import { foldedBox } from '@/core/fold';
 import type { Point } from '@/core/geometry';
 import { edgeLength, onEdge } from '@/core/pattern';
+import { planTool, toolMove } from '@/core/tools';
 import {
   basePieces,
   glueAreas,
@@ -20,6 +21,8 @@ import { finishedFront } from '../draw/finishedFront';
 import { MadeSheet } from '../draw/MadeSheet';
 import { ringsPath } from '../draw/path';
 import { Still, stillSize } from '../draw/Still';
+import { HandTools } from '../table/HandTools';
+import { Under } from '../table/Under';
 import styles from './StepPicture.module.css';
 
 interface StepPictureProps {
@@ -67,9 +70,25 @@ function FlatSheet({ picture, made, design, size: side }: Sized & { picture: Ext
     return [side / 2 + (x * cos + y * sin) * scale, side / 2 - (y * cos - x * sin) * scale];
   };
   const done = moves.slice(0, picture.moves);
+  const fresh = done.slice(done.length - picture.fresh);
+  // The tool as it lies: the near edge at the bottom, as far to the left as the tool asks.
+  const wide = edgeLength(blank, picture.near);
+  const deep = edgeLength(blank, picture.near % 2 === 1 ? 2 : 1);
+  const onTool = fresh.some((move) => toolMove(move) !== null);
+  const under = onTool ? (planTool(design.tool).under?.(design.tool, done, { wide, deep }) ?? null) : null;
+  const view = {
+    px: (x: number): number => side / 2 + (x + (under?.shift ?? 0) - wide / 2) * scale,
+    py: (y: number): number => side / 2 + (deep / 2 - y) * scale,
+    scale,
+  };
   return (
     <g>
+      {under && <Under under={under} plain {...view} />}
       <MadeSheet blank={blank} tool={design.tool} moves={done} fresh={picture.fresh} at={at} scale={scale} />
+      {picture.cut && (
+        <path d={`M${view.px(wide)} ${view.py(0) + 6}V${view.py(deep)}H${view.px(0) - 6}`} className={styles.rail} />
+      )}
+      <HandTools blank={blank} moves={fresh} at={at} scale={scale} size={10} />
       {([1, 2, 3, 4] as const).map((edge) => {
         const [x, y] = at(onEdge(blank, edge, edgeLength(blank, edge) / 2));
         const [cx, cy] = [side / 2, side / 2];

@@ -3,10 +3,11 @@ import { dot, minus, type Point } from '@/core/geometry';
 import { INCH } from '@/core/length';
 import type { CutOut } from '@/core/plan';
 import { edgeLength, leftOf, onEdge, type Blank, type Edge } from '@/core/pattern';
-import { planTool, scoresRun, type Move, type Tool } from '@/core/tools';
+import { planTool, scoresRun, toolMove, type Move, type Tool } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
 import { inFrom, MadeSheet } from '../draw/MadeSheet';
 import { useReading } from '../parts/Reading';
+import { HandTools } from './HandTools';
 import { figureRows, roomForRows, ROW } from './figureRows';
 import { LIT, Over, Under, type Box, type View } from './Under';
 import styles from './OnTable.module.css';
@@ -34,6 +35,9 @@ const RIM = 34;
 /** How far under the near edge the figure of a mark on its ruler stands, px. */
 const MARKED = 43;
 
+/** Breadth of the trimmer's rail, px. */
+const RAIL = 14;
+
 /** Breadth of the tag that names an edge, px: scores have circled numbers, edges have tags. */
 const TAG = 52;
 /** A sheet narrower than this, px, has no room for the numbers of its edges. */
@@ -45,7 +49,9 @@ export function OnTable(props: OnTableProps) {
   const latest = moves.slice(moves.length - fresh);
   const last = latest.at(-1);
   const [wide, deep] = [edgeLength(blank, near), edgeLength(blank, near % 2 === 1 ? 2 : 1)];
-  const laid = fresh > 0 ? (planTool(tool).under?.(tool, moves, { wide, deep }) ?? null) : null;
+  // What is done by hand is done off the board.
+  const onTool = latest.some((move) => toolMove(move) !== null);
+  const laid = onTool ? (planTool(tool).under?.(tool, moves, { wide, deep }) ?? null) : null;
   // The sheet's left end stands so far left of where the tool works; elsewhere it is the origin.
   const shift = laid?.shift ?? 0;
   const sheet: Box = { left: -shift, right: wide - shift, bottom: 0, top: deep };
@@ -140,6 +146,7 @@ export function OnTable(props: OnTableProps) {
       </g>
       {turns > 0 && <TurnArrow x={middle.x} y={middle.y} r={Math.min(wide, deep) * scale * 0.22} />}
       {laid && <Over under={laid} {...view} />}
+      <HandTools blank={blank} moves={latest} at={at} scale={scale} />
       {marks.length > 0 && <MarkRuler marks={marks} long={wide} {...view} />}
       {last?.do === 'join' && (
         <LaidRuler
@@ -174,14 +181,32 @@ function Uncut({
       {upright && (
         <rect x={px(x)} y={py(top)} width={px(right) - px(x)} height={py(y) - py(top)} className={styles.cutOut} />
       )}
+      {/* The trimmer's rail along each cut, its blade at the far end. */}
       {uprights.map((at) => (
         <g key={at}>
+          <rect
+            x={px(at) - RAIL / 2}
+            y={py(paper.height) - 4}
+            width={RAIL}
+            height={py(0) - py(paper.height) + 8}
+            rx={4}
+            className={styles.rail}
+          />
+          <rect x={px(at) - RAIL / 2 - 3} y={py(paper.height) + 8} rx={5} className={styles.blade} />
           <line x1={px(at)} x2={px(at)} y1={py(0)} y2={py(paper.height) - 8} className={styles.cutLine} />
           <FigureText x={px(at)} y={py(paper.height) - 14} value={at} className={styles.figure} />
         </g>
       ))}
       {levels.map((at) => (
         <g key={at}>
+          <rect
+            x={px(upright ? x : 0) - 4}
+            y={py(at) - RAIL / 2}
+            width={px(Math.min(right, paper.width)) - px(upright ? x : 0) + 8}
+            height={RAIL}
+            rx={4}
+            className={styles.rail}
+          />
           <line
             x1={px(upright ? x : 0)}
             x2={px(Math.min(right, paper.width)) + 8}

@@ -20,8 +20,12 @@ export interface View {
   readonly scale: number;
 }
 
-/** The tool that lies under the sheet. */
-export function Under({ under: { box, things }, ...view }: View & { readonly under: UnderSheet }) {
+/** The tool that lies under the sheet; `plain` without its ruler. */
+export function Under({
+  under: { box, things },
+  plain = false,
+  ...view
+}: View & { readonly under: UnderSheet; readonly plain?: boolean }) {
   const { px, py } = view;
   return (
     <g>
@@ -33,9 +37,12 @@ export function Under({ under: { box, things }, ...view }: View & { readonly und
         rx={10}
         className={styles.slab}
       />
-      {things.map((thing, i) => (
-        <Part key={i} thing={thing} box={box} {...view} />
-      ))}
+      {things.map((thing, i) =>
+        // In a small picture there is no room for rulers.
+        plain && (thing.is === 'scale' || thing.is === 'grooves') ? null : (
+          <Part key={i} thing={thing} box={box} {...view} />
+        ),
+      )}
     </g>
   );
 }

@@ -113,7 +113,7 @@ export function cutStep(piece: Piece, alike: readonly string[], made: Made, desi
       { at: width, on: 'trimmer', what: square ? 'each way' : 'wide' },
       ...(square ? [] : [{ at: height, on: 'trimmer', what: 'high' } as const]),
     ],
-    picture: { kind: 'flat', piece: piece.name, near: 1, moves: 0, fresh: 0 },
+    picture: { kind: 'flat', piece: piece.name, near: 1, moves: 0, fresh: 0, cut: true },
   };
 }
 
@@ -167,7 +167,7 @@ function cuttingOut(piece: Piece, out: CutOut, made: Made, design: Design, say: 
         : []),
       { at: mm(height), on: 'trimmer', what: 'high' },
     ],
-    picture: { kind: 'flat', piece: piece.name, near: 1, moves: 0, fresh: 0 },
+    picture: { kind: 'flat', piece: piece.name, near: 1, moves: 0, fresh: 0, cut: true },
   };
 }
 
@@ -308,6 +308,7 @@ export function toolSteps({ piece, programme }: MadePiece, alike: readonly strin
           {
             action: 'trim',
             text: `Round ${cornersOf(move.what, corners)} to ${say(move.radius)}.`,
+            rounds: move.radius,
             caution: CAUTION.scissors,
           },
           corners,

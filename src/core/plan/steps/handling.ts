@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../../geometry';
-import type { Mm } from '../../length';
+import { near, type Mm } from '../../length';
 import { paperOf, type Design } from '../design/design';
 import type { Adhesive } from '../design/extras';
 import { longestCut } from '../work/longest-cut';
@@ -17,6 +17,7 @@ const SQUARING: IfRough = {
 export function handled(step: Step, design: Design, glue: ReadonlyMap<string, Adhesive>): Step {
   const how = howOf(step, design, glue);
   const { kit } = design;
+  const press = isPressed(step, design);
   const trimmed = step.phase === 'cut' && kit.trimmer !== undefined;
   const wide = step.readings.find(({ what }) => what === 'wide' || what === 'each way');
   const high = step.readings.find(({ what }) => what === 'high');
@@ -39,8 +40,13 @@ export function handled(step: Step, design: Design, glue: ReadonlyMap<string, Ad
       : {}),
     ...(step.id === 1 ? { ifRough: SQUARING } : {}),
     ...(reaches ? { caution: CAUTION.trimmer } : {}),
+    ...(press ? { caution: CAUTION.punch } : {}),
   };
 }
+
+/** True for corners that a corner rounder at hand makes. */
+const isPressed = ({ rounds }: Step, { kit }: Design): boolean =>
+  rounds !== undefined && (kit.rounders ?? []).some((radius) => near(radius, rounds, TOLERANCE.agreed));
 
 function howOf(step: Step, design: Design, glue: ReadonlyMap<string, Adhesive>): string {
   const { adhesive } = design;
@@ -68,7 +74,10 @@ function howOf(step: Step, design: Design, glue: ReadonlyMap<string, Adhesive>):
     case 'insert':
       return step.joins ? JOIN[glue.get(step.joins) ?? adhesive.all] : '';
     case 'trim':
-      return 'Cut on the line, and stop where the lines meet.';
+      if (isPressed(step, design)) return 'Push the corner right into the corner rounder, and press once.';
+      return step.rounds === undefined
+        ? 'Cut on the line, and stop where the lines meet.'
+        : 'Draw it round a coin or a lid, and cut on the line.';
     default:
       return '';
   }

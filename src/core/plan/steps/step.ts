@@ -29,6 +29,8 @@ export interface Step {
   /** The glue that was put on before and now joins. */
   readonly joins?: string;
   readonly layer?: string;
+  /** Radius of the corners that are rounded. */
+  readonly rounds?: Mm;
   readonly text: string;
   /** The hand's part of it: how hard to press, how to crease, how long to wait. */
   readonly how?: string;
@@ -52,6 +54,8 @@ export type StepPicture =
       readonly near: Edge;
       readonly moves: number;
       readonly fresh: number;
+      /** The blank is cut out of its sheet. */
+      readonly cut?: true;
     }
   /** Part-folded: the pile before or after a stage. `glue` is about to be put on, or the contents about to go in. */
   | {

@@ -204,3 +204,35 @@ test.each(CONSTRUCTIONS.map((construction) => [construction.name, construction] 
     expect(told).toBeGreaterThan(0);
   },
 );
+
+test('corners are rounded with the rounder that is there, and by hand without one', () => {
+  const rounding = (rounders: string[]): Step =>
+    stepsOf(
+      planOf({
+        version: 1,
+        construction: 'diagonal-envelope',
+        contents: { width: '3 in', height: '4 in' },
+        options: { corner: '1/4 in' },
+        kit: { rounders },
+      } as DesignInput),
+      say,
+    ).find(({ text }) => text.startsWith('Round the corner'))!;
+  expect(rounding(['1/4 in'])).toMatchObject({ how: expect.stringContaining('corner rounder'), rounds: 6.35 });
+  expect(rounding(['1/4 in']).caution).toContain('punch');
+  for (const others of [[], ['1/2 in']]) {
+    expect(rounding(others).how).toContain('coin');
+    expect(rounding(others).caution).toContain('cut away from your fingers');
+  }
+});
+
+test('what is the size of a photo is told where it goes in, once; nothing else is', () => {
+  const cautions = (width: string, height: string): string[] =>
+    stepsOf(planOf({ version: 1, construction: 'library-pocket', contents: { width, height } } as DesignInput), say)
+      .filter(({ caution }) => caution?.includes('photo-safe'))
+      .map(({ action }) => action);
+  expect([cautions('4 in', '6 in'), cautions('6 in', '4 in'), cautions('3 in', '4 in')]).toEqual([
+    ['insert'],
+    ['insert'],
+    [],
+  ]);
+});
