@@ -1,5 +1,16 @@
 import DxfParser from 'dxf-parser';
-import { downloaded, expect, type Extra, go, goBy, layOnCuttingTable as lay, openShelf, sheet, test } from './table';
+import {
+  downloaded,
+  expect,
+  type Extra,
+  go,
+  goBy,
+  layOnCuttingTable as lay,
+  openShelf,
+  sheet,
+  takeAlong,
+  test,
+} from './table';
 import { ALBUM, cutUpSquares } from '../tests/helpers/cut-lists';
 import type { Page } from '@playwright/test';
 
@@ -162,4 +173,35 @@ test('a longer cut than the trimmer makes is flagged, and the bench has its own 
   await page.keyboard.press('Escape');
   for (const paper of [/^Midnight/, /^Offcut, Midnight/]) await page.getByRole('checkbox', { name: paper }).click();
   await expect(page.getByText(/longer than your trimmer’s 12 in/)).toBeVisible();
+});
+
+test('a piece laid where its motif is lies there in the cutting, is not moved by hand, and is drawn there in the files', async ({
+  page,
+}) => {
+  await openShelf(page);
+  await go(page, '/bench?p=demo-6');
+  const view = (name: string) => page.getByRole('region', { name: 'The plan' }).getByText(name, { exact: true });
+  await view('On paper').click();
+  for (const [label, value] of [
+    ['From the left edge', '2 in'],
+    ['From the near edge', '3 in'],
+  ] as const) {
+    await page.getByLabel(label).fill(value);
+    await page.getByLabel(label).press('Tab');
+  }
+  await view('Cutting').click();
+  await settled(page);
+  const piece = page.getByRole('button', { name: /^holder, .* from left 2 in, from below 3 in$/ });
+  await expect(piece).toBeVisible();
+  await piece.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('It lies where its motif is to show')).toBeVisible();
+  await expect(piece).toBeVisible();
+  await expect(figure(page, 'Fewest of this paper')).toHaveText('1, proved');
+  const svg = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
+  expect(svg.bytes.toString()).toContain('width="304.8mm"');
+  const dxf = await downloaded(page, () => takeAlong(page, 'For a cutting machine (DXF)'));
+  expect(dxf.name).toMatch(/\.dxf$/);
+  const layers = new DxfParser().parseSync(dxf.bytes.toString())!.entities.map(({ layer }) => layer);
+  expect(layers).toEqual(expect.arrayContaining(['PAPER', 'BLANK', 'CUT', 'VALLEY']));
 });

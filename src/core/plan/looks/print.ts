@@ -124,8 +124,19 @@ export interface PlainFront {
   readonly onSheet: (offMiddle: Point<'folded'>) => Point<'sheet'>;
 }
 
+/** Found before: it is asked for by everything that lies on the front. */
+const known = new WeakMap<Shape['folded'], PlainFront | null>();
+
 /** Finds the plain part of the front, mm in the view of its pile; null where none shows. */
 export function plainFront(made: Shape): PlainFront | null {
+  const before = known.get(made.folded);
+  if (before !== undefined) return before;
+  const found = plainFrontOf(made);
+  known.set(made.folded, found);
+  return found;
+}
+
+function plainFrontOf(made: Shape): PlainFront | null {
   const [pile] = facePiles(made);
   if (!pile) return null;
   const [front] = visibleFrom(pile.stack, pile.from, pile.view)
