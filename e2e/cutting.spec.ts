@@ -198,6 +198,7 @@ test('a piece laid where its motif is lies there in the cutting, is not moved by
   await expect(page.getByText('It lies where its motif is to show')).toBeVisible();
   await expect(piece).toBeVisible();
   await expect(figure(page, 'Fewest of this paper')).toHaveText('1, proved');
+  await view('Sheet').click();
   const svg = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
   expect(svg.bytes.toString()).toContain('width="304.8mm"');
   const dxf = await downloaded(page, () => takeAlong(page, 'For a cutting machine (DXF)'));

@@ -195,9 +195,9 @@ test('what goes with it and what shuts it: in the steps, and every piece in the 
   await page.getByLabel(/^Tag/).check();
   await page.getByText('Steps', { exact: true }).click();
   const steps = page.getByRole('list', { name: 'Steps in order' });
-  await expect(steps).toContainText('Glue the mat on the front');
+  await expect(steps).toContainText('Glue the mat in the middle');
   const text = (await steps.textContent()) ?? '';
-  expect(text.indexOf('of ribbon across the middle')).toBeLessThan(text.indexOf('Glue the mat on the front'));
+  expect(text.indexOf('of ribbon across the middle')).toBeLessThan(text.indexOf('Glue the mat in the middle'));
   const svg = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
   const groups = parseSync(svg.bytes.toString('utf8')).children.filter((child) => child.attributes.transform);
   expect(groups.map((group) => group.attributes.id)).toEqual(['front', 'back', 'lining', 'mat-for-the-front', 'tag']);
