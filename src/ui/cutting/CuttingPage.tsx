@@ -72,8 +72,8 @@ function SeveralProjects() {
       <div className={styles.head}>
         <h1>Cutting</h1>
         <p className={styles.lead}>
-          Everything several projects take, from the fewest sheets there can be. <Link href="/stash">Your stash</Link>{' '}
-          follows when you cut.
+          Everything several projects take, from the fewest sheets of the papers you tick.{' '}
+          <Link href="/stash">Your stash</Link> follows when you cut.
         </p>
         <MyUnitsSwitch />
       </div>

@@ -65,6 +65,8 @@ function howOf(step: Step, design: Design, glue: ReadonlyMap<string, Adhesive>):
     case 'fold':
     case 'close': {
       const joining = step.joins ? JOIN[glue.get(step.joins) ?? adhesive.all] : '';
+      if (step.action === 'close' && step.score && step.picture.kind === 'folded')
+        return [joining, 'If it goes by post, local postal rules decide what may be mailed.'].filter(Boolean).join(' ');
       // A piece laid down or a lid set on is part of the assembly, but nothing of it is creased.
       if (!step.score || (step.action === 'close' && step.picture.kind !== 'standing')) return joining;
       return [creased(step, caliper), joining].filter(Boolean).join(' ');
