@@ -162,7 +162,7 @@ describe('pieces that have a place on their paper', () => {
           if (placements.length > 1) shared++;
         }
       }),
-      runs(60),
+      runs(30),
     );
     expect(Math.min(there, shared)).toBeGreaterThan(0);
   });

@@ -97,6 +97,7 @@ export const planSchema = z.strictObject({
         .describe('All scores that are made or folded in this step, where several are.'),
       glue: z.string().optional(),
       joins: z.string().optional().describe('The glue, put on before, that now joins.'),
+      rounds: z.number().optional().describe('Radius of the corners that are rounded.'),
       alike: z.array(z.string()).optional().describe('Other pieces to which the same is done in the same go.'),
       layer: z.string().optional(),
       text: z.string(),

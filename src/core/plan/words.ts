@@ -366,7 +366,7 @@ export const CAUTION = {
     'An awl slips: work on a firm mat, never against your hand. If you hammer, cover your eyes. Keep discs, washers and eyelets from small children.',
   food: 'Sweets and other food only in their own wrapper or on a food-safe liner: card and glue are not made to touch them.',
   photo:
-    'If a photo goes in: it keeps only beside acid-free, photo-safe paper and adhesive. Follow what their makers say of them.',
+    'If a photo goes in: only acid-free, photo-safe paper and adhesive beside it; follow their makers’ instructions.',
   smallParts: 'Keep small parts and magnets from small children.',
   hotGlue: 'Hot glue burns: let the tip rest on its stand, keep it from children, follow its maker’s instructions.',
 } as const;

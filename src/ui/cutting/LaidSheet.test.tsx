@@ -52,7 +52,8 @@ test('the drawing, read by another reader, has every piece and offcut at its pla
   for (const { x, y, width, height } of [...sheet!.placements, ...sheet!.offcuts])
     expect(rects).toContainEqual([x, 304.8 - y - height, width, height].map((n) => expect.closeTo(n, 6)));
   expect(text(root)).toContain('Cards');
-  expect(text(root)).toMatch(/5 1\/4 in × 5 7\/8 in|5 7\/8 in × 5 1\/4 in/);
+  // The reader of the markup sets the parts of a line apart.
+  expect(text(root).replaceAll(/\s+/g, ' ')).toMatch(/5 1\/4 in × 5 7\/8 in|5 7\/8 in × 5 1\/4 in/);
   const [line] = all(root).filter(
     ({ name, attributes }) =>
       name === 'line' &&
