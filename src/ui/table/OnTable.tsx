@@ -72,18 +72,12 @@ export function OnTable(props: OnTableProps) {
   // Figures under their marks take rows: the drawing leaves room for them.
   const rough = 0.85 * scaleOver(RIM);
   const lit = laid?.things.flatMap((thing) => (thing.is === 'grooves' ? thing.lit : [])) ?? [];
-  const foot = Math.max(
-    RIM,
+  const room = (of: readonly number[], first: number): number =>
     roomForRows(
-      marks.map((mark) => mark * rough),
-      MARKED + 8,
-    ) +
-      all.bottom * rough,
-    roomForRows(
-      lit.map((mark) => mark * rough),
-      LIT + 8,
-    ),
-  );
+      of.map((mark) => mark * rough),
+      first + 8,
+    );
+  const foot = Math.min(height / 2, Math.max(RIM, room(marks, MARKED) + all.bottom * rough, room(lit, LIT)));
   const scale = scaleOver(foot);
   const left = (height - RIM - foot - (all.top - all.bottom) * scale) / 2;
   const [ox, oy] = [
@@ -192,7 +186,14 @@ function Uncut({
             rx={4}
             className={styles.rail}
           />
-          <rect x={px(at) - RAIL / 2 - 3} y={py(paper.height) + 8} rx={5} className={styles.blade} />
+          <rect
+            x={px(at) - RAIL / 2 - 3}
+            y={py(paper.height) + 8}
+            width={RAIL + 6}
+            height={22}
+            rx={5}
+            className={styles.blade}
+          />
           <line x1={px(at)} x2={px(at)} y1={py(0)} y2={py(paper.height) - 8} className={styles.cutLine} />
           <FigureText x={px(at)} y={py(paper.height) - 14} value={at} className={styles.figure} />
         </g>

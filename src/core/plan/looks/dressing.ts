@@ -28,7 +28,7 @@ export interface LaidOn {
   readonly polygon: Polygon<'sheet'>;
 }
 
-/** What is glued on the front of the finished thing: a mat, the same border all round. */
+/** What is glued on the front of the finished thing: a mat in the middle of its plain part. */
 export function laidOnFront(made: Made, design: Pick<Design, 'companions' | 'graduation'>): readonly LaidOn[] {
   const mats = companionsOf(made, design).filter(({ goes }) => goes === 'on the front');
   const front = mats.length > 0 ? plainFront(made) : null;
