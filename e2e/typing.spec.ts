@@ -11,6 +11,8 @@ const TEXT: Record<Field['kind'], string> = {
 };
 /** Time from key to key, ms: from as fast as anyone types to slow, one after the other over the fields. */
 const SPEEDS = process.env.SPEEDS?.split(',').map(Number) ?? [20, 20, 20, 60];
+/** Most fields of a kind that are typed in on one screen: the rows of a table have the same ones. */
+const ROWS = Number(process.env.ROWS ?? 10);
 /** While it is typed the processor is slowed so many times: for everything, `SLOWED=4 SPEEDS=30,60,100,150` takes its time. */
 const SLOWED = Number(process.env.SLOWED ?? 1);
 
@@ -74,7 +76,7 @@ PARTS.forEach((part, i) =>
   test(`no field on any screen loses a keystroke, part ${i + 1}`, async ({ page }) => {
     test.setTimeout(300_000 * Math.max(1, SLOWED));
     await openShelf(page);
-    const { count, wrong } = await typeEverywhere(page, part, SLOWED);
+    const { count, wrong } = await typeEverywhere(page, part, SLOWED, ROWS);
     expect(wrong).toEqual([]);
     // The walk found the fields there are: fewer would mean that it opened nothing.
     expect(count).toBeGreaterThan(15);
