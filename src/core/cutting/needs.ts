@@ -2,7 +2,8 @@ import { mm } from '../length';
 import { answerBy } from './answer';
 import type { CutList, CutPiece } from './cut-list';
 import { largestFirst, MANNERS } from './fill';
-import { problemOf } from './problem';
+import { placedFirst } from './placed';
+import { problemOf, type Pattern } from './problem';
 
 /** A blank that one copy of something takes. */
 export interface NeededPiece extends CutPiece {
@@ -39,17 +40,20 @@ const MOST_COPIES = 60;
  * @param enough no fewer are looked for than these
  */
 export function sheetsFor(pieces: readonly CutPiece[], sheet: CutList['sheets'][number], enough = 1): number {
-  const problem = problemOf({
+  const { rest, taken, isRest } = placedFirst({
     version: 1,
     sheets: [{ ...sheet, count: undefined }],
     pieces: [...pieces],
     cutter: 'guillotine',
     keep: mm(1),
   });
+  const problem = problemOf(rest);
+  // What is left of a sheet that a placed piece lies on is no sheet of its own.
+  const isSheet = ({ stock }: Pattern): boolean => !isRest(rest.sheets[problem.stocks[stock]!.sheet]!);
   let fewest = Infinity;
   for (const manner of QUICK) {
     const { patterns, unplaced } = answerBy(problem, largestFirst(problem.items, manner.order), manner);
-    if (unplaced.every((n) => n === 0)) fewest = Math.min(fewest, patterns.length);
+    if (unplaced.every((n) => n === 0)) fewest = Math.min(fewest, taken + patterns.filter(isSheet).length);
     if (fewest <= enough) break;
   }
   return fewest;

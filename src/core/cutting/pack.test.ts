@@ -3,11 +3,13 @@ import { runs } from '../../../tests/helpers/runs';
 import { ALBUM } from '../../../tests/helpers/cut-lists';
 import {
   carryOut,
+  copiesFrom,
   fenceOrder,
   isPlaced,
   laidByHand,
   layoutSchema,
   readCutList,
+  sheetsFor,
   type CutList,
   type CutListInput,
   type Layout,
@@ -180,6 +182,20 @@ describe('pieces that have a place on their paper', () => {
     expect(
       fenceOrder(read({ sheets: [square], pieces: [inch('x', 1, 1)] }).sheets, layout.sheets).length,
     ).toBeGreaterThan(0);
+  });
+
+  test('a stack is enough for as many copies as it has sheets, though smaller ones would lie beside each other', () => {
+    const [sheet] = read({ sheets: [square], pieces: [inch('x', 1, 1)] }).sheets;
+    const [free, placed] = read({
+      sheets: [square],
+      pieces: [
+        inch('a', 4, 4),
+        { ...inch('b', 4, 4), place: { x: 0, y: '1 in', on: { width: '12 in', height: '12 in' } } },
+      ],
+    }).pieces;
+    expect([copiesFrom([free!], sheet!, 3), copiesFrom([placed!], sheet!, 3)]).toEqual([27, 3]);
+    // Small pieces come out of what is left.
+    expect(sheetsFor([placed!, { ...free!, quantity: 4 }], sheet!)).toBe(1);
   });
 
   test('paper that lies the other way in the stash is turned; on other paper it lies like any piece', () => {

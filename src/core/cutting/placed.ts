@@ -32,11 +32,16 @@ interface Group {
 /** What is left to be laid out when pieces with a place of their own lie there, and how that becomes the whole layout. */
 interface PlacedFirst {
   readonly rest: CutList;
+  /** Sheets that pieces with a place lie on; infinite where one of them finds none. */
+  readonly taken: number;
+  /** True for a sheet of `rest` that is only what is left of one of these. */
+  readonly isRest: (sheet: SheetKind) => boolean;
   readonly whole: (layout: Layout) => Layout;
 }
 
 /** A part of a sheet a placed piece leaves over, by its place in `groups` and among the offcuts there. */
 const restName = (group: number, offcut: number): string => `\0${group}.${offcut}`;
+const isRest = ({ name }: { readonly name: string }): boolean => name.startsWith('\0');
 
 /**
  * Takes the pieces that have a place on their paper out of a list: each copy lies there on a sheet of its own, and what
@@ -68,7 +73,7 @@ export function placedFirst(list: CutList): PlacedFirst {
     if (quantity > 0) missing.push({ piece: piece.name, quantity, why });
     return { ...piece, quantity: 0 };
   });
-  if (groups.length === 0 && missing.length === 0) return { rest: list, whole: (layout) => layout };
+  if (groups.length === 0 && missing.length === 0) return { rest: list, taken: 0, isRest, whole: (layout) => layout };
   const before = Math.min(...list.sheets.map(({ priority }) => priority)) - 1;
   const rests = groups.flatMap(({ first, kind, count }, group) =>
     first.offcuts.map(({ width, height }, offcut) => ({
@@ -83,7 +88,12 @@ export function placedFirst(list: CutList): PlacedFirst {
   );
   const sheets = list.sheets.map((sheet, i) => (left[i] === Infinity ? sheet : { ...sheet, count: left[i]! }));
   const rest = { ...list, sheets: [...rests, ...sheets] as CutList['sheets'], pieces };
-  return { rest, whole: (layout) => joined(list, groups, { ...layout, unplaced: [...missing, ...layout.unplaced] }) };
+  return {
+    rest,
+    taken: missing.length > 0 ? Infinity : groups.reduce((sum, { count }) => sum + count, 0),
+    isRest,
+    whole: (layout) => joined(list, groups, { ...layout, unplaced: [...missing, ...layout.unplaced] }),
+  };
 }
 
 /** A layout of the rest laid into the sheets of the placed pieces. */
@@ -107,7 +117,7 @@ function joined(list: CutList, groups: readonly Group[], layout: Layout): Layout
       };
     });
   });
-  const sheets = [...placed, ...layout.sheets.filter(({ sheet }) => !sheet.startsWith('\0'))];
+  const sheets = [...placed, ...layout.sheets.filter(({ sheet: name }) => !isRest({ name }))];
   const size = ({ width, height }: { readonly width: number; readonly height: number }): number => width * height;
   const kindOf = ({ sheet }: SheetLayout): SheetKind => list.sheets.find(({ name }) => name === sheet)!;
   const paper = sheets.reduce((sum, sheet) => sum + size(kindOf(sheet)), 0);
