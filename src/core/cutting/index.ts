@@ -16,9 +16,9 @@ export {
   type SheetKind,
   type SheetLayout,
 } from './cut-list';
-export { laidByHand, type ByHand } from './layout';
+export { laidByHand, shareUsed, type ByHand } from './layout';
 export type { Progress } from './pack';
-export { isPlaced } from './placed';
+export { isOfSize, isPlaced } from './placed';
 export { carryOut, fenceOrder, type FenceGroup, type TrimmerCut } from './trimmer';
 export { copiesFrom, piecesOf, sheetsFor, type Need, type NeededPiece } from './needs';
 export {

@@ -122,6 +122,14 @@ function unplacedOf(list: CutList, problem: Problem, { unplaced }: Answer, namin
   return [...found].map(([piece, quantity]) => ({ piece, quantity, why: 'There is no sheet left to cut it from.' }));
 }
 
+/** Share of some sheets that is pieces, 0 to 1. */
+export function shareUsed(list: CutList, sheets: readonly SheetLayout[]): number {
+  const size = ({ width, height }: { readonly width: number; readonly height: number }): number => width * height;
+  const paper = sheets.reduce((sum, { sheet }) => sum + size(list.sheets.find(({ name }) => name === sheet)!), 0);
+  const cut = sheets.flatMap(({ placements }) => placements).reduce((sum, piece) => sum + size(piece), 0);
+  return paper > 0 ? cut / paper : 0;
+}
+
 /** A whole layout from an answer. `tidy` lays each sheet's pieces anew so that what is left is one large offcut. */
 export function layoutOf(
   list: CutList,
@@ -146,11 +154,6 @@ export function layoutOf(
         tidyOf.set(key, tidy ? tidied(laid, stocks[stock]!, items, list.keep * NM, free, pieces) : laid);
       return sheetLayout(list, problem, stocks[stock]!, tidyOf.get(key)!, naming);
     });
-  const paper = answer.patterns.reduce((sum, { stock }) => {
-    const { width, height } = list.sheets[stocks[stock]!.sheet]!;
-    return sum + width * height;
-  }, 0);
-  const cut = answer.patterns.reduce((sum, { laid }) => sum + area(laid), 0) / NM / NM;
   const unplaced = [...misfits, ...unplacedOf(list, problem, answer, naming)];
   return {
     version: 1,
@@ -158,7 +161,7 @@ export function layoutOf(
     sheetsUsed: sheets.length,
     lowerBound: Math.min(proof.lowerBound, sheets.length),
     optimal: proof.proved && unplaced.length === 0,
-    yield: paper > 0 ? cut / paper : 0,
+    yield: shareUsed(list, sheets),
     unplaced,
   };
 }

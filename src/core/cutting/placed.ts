@@ -1,17 +1,23 @@
 import { TOLERANCE } from '../geometry';
 import type { CutList, CutPiece, Layout, Placement, SheetKind, SheetLayout } from './cut-list';
-import { laidByHand } from './layout';
+import { laidByHand, shareUsed } from './layout';
 
 /** Sheets measured so near each other are the same paper, mm. */
 const SAME = 0.5;
+
+/** True for a sheet of that size, this way round. */
+export const isOfSize = (
+  sheet: { readonly width: number; readonly height: number },
+  width: number,
+  height: number,
+): boolean => Math.abs(sheet.width - width) < SAME && Math.abs(sheet.height - height) < SAME;
 
 /** Where a piece with a place of its own lies on a kind of sheet, as told or a quarter round; null on any other paper. */
 function onSheet({ name, width, height, place }: CutPiece, sheet: SheetKind): Placement | null {
   if (!place) return null;
   const { x, y, on } = place;
-  const is = (w: number, h: number): boolean => Math.abs(sheet.width - w) < SAME && Math.abs(sheet.height - h) < SAME;
-  if (is(on.width, on.height)) return { piece: name, x, y, width, height, turned: false };
-  if (sheet.directional || !is(on.height, on.width)) return null;
+  if (isOfSize(sheet, on.width, on.height)) return { piece: name, x, y, width, height, turned: false };
+  if (sheet.directional || !isOfSize(sheet, on.height, on.width)) return null;
   return { piece: name, x: y, y: on.width - x - width, width: height, height: width, turned: true };
 }
 
@@ -119,8 +125,6 @@ function joined(list: CutList, groups: readonly Group[], layout: Layout): Layout
   });
   const sheets = [...placed, ...layout.sheets.filter(({ sheet: name }) => !isRest({ name }))];
   const size = ({ width, height }: { readonly width: number; readonly height: number }): number => width * height;
-  const kindOf = ({ sheet }: SheetLayout): SheetKind => list.sheets.find(({ name }) => name === sheet)!;
-  const paper = sheets.reduce((sum, sheet) => sum + size(kindOf(sheet)), 0);
   const cut = sheets.flatMap(({ placements }) => placements).reduce((sum, piece) => sum + size(piece), 0);
   // Copies that lie at one place never share a sheet; and there is as much paper as there are pieces.
   const most = Math.max(...list.sheets.map(size));
@@ -131,7 +135,7 @@ function joined(list: CutList, groups: readonly Group[], layout: Layout): Layout
     sheetsUsed: sheets.length,
     lowerBound,
     optimal: lowerBound === sheets.length && layout.unplaced.length === 0,
-    yield: paper > 0 ? cut / paper : 0,
+    yield: shareUsed(list, sheets),
   };
 }
 

@@ -1,4 +1,12 @@
-import { laidByHand, type ByHand, type CutList, type Layout, type Placement, type SheetKind } from '@/core/cutting';
+import {
+  laidByHand,
+  shareUsed,
+  type ByHand,
+  type CutList,
+  type Layout,
+  type Placement,
+  type SheetKind,
+} from '@/core/cutting';
 import { mm, roundTo, type Graduation } from '@/core/length';
 
 type Refused = Extract<ByHand, { ok: false }>;
@@ -33,19 +41,12 @@ export function redrawn(
 /** A layout that can be cut, without its empty sheets. */
 export function settled({ layout }: Draft, list: CutList): Layout {
   const sheets = layout.sheets.filter(({ placements }) => placements.length > 0);
-  const paper = sheets.reduce((sum, { sheet }) => {
-    const { width, height } = kindOf(list, sheet);
-    return sum + width * height;
-  }, 0);
-  const pieces = sheets
-    .flatMap(({ placements }) => placements)
-    .reduce((sum, { width, height }) => sum + width * height, 0);
   return {
     ...layout,
     sheets,
     sheetsUsed: sheets.length,
     optimal: sheets.length <= layout.lowerBound && layout.unplaced.length === 0,
-    yield: paper > 0 ? pieces / paper : 0,
+    yield: shareUsed(list, sheets),
   };
 }
 

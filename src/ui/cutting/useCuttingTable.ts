@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import {
+  isOfSize,
   piecesOf,
   readCutList,
   sheetsFrom,
@@ -58,11 +59,7 @@ export function useCuttingTable(
     const sheets = needs.flatMap(({ sheet }) => (sheet ? [sheet] : []));
     const planned = (paper: { readonly width: number; readonly height: number }): boolean =>
       sheets.length === 0 ||
-      sheets.some(
-        ({ width, height }) =>
-          (Math.abs(paper.width - width) < 0.5 && Math.abs(paper.height - height) < 0.5) ||
-          (Math.abs(paper.width - height) < 0.5 && Math.abs(paper.height - width) < 0.5),
-      );
+      sheets.some(({ width, height }) => isOfSize(paper, width, height) || isOfSize(paper, height, width));
     const chosen = (
       record.papers ??
       stash.filter((paper) => suits(paper) && (paper.offcut || planned(paper))).map((paper) => paper.id)
