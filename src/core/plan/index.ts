@@ -27,6 +27,7 @@ export { closurePlan, type ClosurePlan } from './work/closures';
 export { companionsOf, type Companion } from './work/companions';
 export {
   fromPaper,
+  cutFromSheet,
   cutOutOf,
   type CutOut,
   onPaper,

@@ -1,16 +1,18 @@
 import { turned } from '@/core/fit';
 import { foldedBox } from '@/core/fold';
-import type { Point } from '@/core/geometry';
+import { TOLERANCE, type Point } from '@/core/geometry';
 import { edgeLength, onEdge } from '@/core/pattern';
 import { planTool, toolMove } from '@/core/tools';
 import {
   basePieces,
+  cutFromSheet,
   glueAreas,
   inPile,
   keepDry,
   partNamed,
   pileOf,
   stillStep,
+  type CutOut,
   type Design,
   type Finish,
   type Made,
@@ -46,7 +48,11 @@ export function StepPicture({ picture, made, design, size = SMALL }: StepPicture
   return (
     <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} className={styles.picture} aria-hidden="true">
       {picture.kind === 'flat' ? (
-        <FlatSheet picture={picture} {...of} />
+        picture.cut ? (
+          <Cutting picture={picture} {...of} />
+        ) : (
+          <FlatSheet picture={picture} {...of} />
+        )
       ) : picture.done ? (
         <Finished done={picture.done} {...of} />
       ) : (
@@ -85,9 +91,6 @@ function FlatSheet({ picture, made, design, size: side }: Sized & { picture: Ext
     <g>
       {under && <Under under={under} plain {...view} />}
       <MadeSheet blank={blank} tool={design.tool} moves={done} fresh={picture.fresh} at={at} scale={scale} />
-      {picture.cut && (
-        <path d={`M${view.px(wide)} ${view.py(0) + 6}V${view.py(deep)}H${view.px(0) - 6}`} className={styles.rail} />
-      )}
       <HandTools blank={blank} moves={fresh} at={at} scale={scale} size={10} />
       {([1, 2, 3, 4] as const).map((edge) => {
         const [x, y] = at(onEdge(blank, edge, edgeLength(blank, edge) / 2));
@@ -108,6 +111,42 @@ function FlatSheet({ picture, made, design, size: side }: Sized & { picture: Ext
       {done[done.length - picture.fresh]?.do === 'turn' && (
         <path d={`M${side / 2 + 17} ${side / 2 - 12}a21 21 0 0 1 -14 33m6 -9l-7 9 10 4`} className={styles.turn} />
       )}
+    </g>
+  );
+}
+
+/** A blank in the sheet it is cut from, the trimmer's rail along each cut; by itself where no sheet is known. */
+function Cutting({ picture, made, design, size: side }: Sized & { picture: Extract<Picture, { kind: 'flat' }> }) {
+  const part = partNamed(made, picture.piece);
+  const { blank } = part.piece;
+  const { paper, out } = cutFromSheet(made, design, part) ?? { paper: blank, out: { x: 0, y: 0, ...blank } };
+  const scale = (side - 2 * RIM) / Math.max(paper.width, paper.height);
+  const px = (x: number): number => side / 2 + (x - paper.width / 2) * scale;
+  const py = (y: number): number => side / 2 + (paper.height / 2 - y) * scale;
+  const box = ({ x, y, width, height }: CutOut) => ({
+    x: px(x),
+    y: py(y + height),
+    width: width * scale,
+    height: height * scale,
+  });
+  const [right, top] = [out.x + out.width, out.y + out.height];
+  // First from side to side of the sheet, then across what is left; nothing is cut along the sheet's own rim.
+  const inside = (at: number, most: number): boolean => at > TOLERANCE.drawn && at < most - TOLERANCE.drawn;
+  const rails = [
+    ...[out.x, right]
+      .filter((x) => inside(x, paper.width))
+      .map((x) => `M${px(x)} ${py(0) + 5}V${py(paper.height) - 5}`),
+    ...[out.y, top].filter((y) => inside(y, paper.height)).map((y) => `M${px(out.x) - 5} ${py(y)}H${px(right) + 5}`),
+  ];
+  return (
+    <g>
+      <rect {...box({ x: 0, y: 0, ...paper })} className={styles.sheet} />
+      <rect {...box(out)} className={styles.blank} />
+      {/* Of unknown paper two sides are cut. */}
+      <path
+        d={rails.length > 0 ? rails.join('') : `M${px(right)} ${py(0) + 5}V${py(top)}H${px(0) - 5}`}
+        className={styles.rail}
+      />
     </g>
   );
 }

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { countedLength, formatLength, mm } from '@/core/length';
 import { leftOf } from '@/core/pattern';
-import { cutOutOf, partNamed, type Design, type Made, type Reading, type Stop } from '@/core/plan';
+import { cutFromSheet, partNamed, type Design, type Made, type Reading, type Stop } from '@/core/plan';
 import { listed } from '@/core/text';
 import { StepPicture } from '../bench/StepPicture';
 import { RulerCloseUp } from '../draw/RulerCloseUp';
@@ -121,10 +121,8 @@ function Flat({ stop, made, design }: StopViewProps) {
     () => (picture.kind === 'flat' ? part.programme.moves.slice(0, picture.moves) : []),
     [picture, part],
   );
-  const { width, height } = design.paper;
-  const paper = width !== undefined && height !== undefined ? { width, height } : null;
   const { blank } = part.piece;
-  const fits = paper && blank.width <= paper.width + 1e-6 && blank.height <= paper.height + 1e-6;
+  const from = step.phase === 'cut' ? cutFromSheet(made, design, part) : null;
   return (
     <div ref={frame} className={styles.frame}>
       {size &&
@@ -137,8 +135,7 @@ function Flat({ stop, made, design }: StopViewProps) {
             near={picture.near}
             width={size.width}
             height={size.height}
-            paper={step.phase === 'cut' && fits ? paper : null}
-            out={step.phase === 'cut' && part === made.pieces[0] ? cutOutOf(made, design) : null}
+            from={from}
             label={`The table from above: ${step.text}`}
           />
         ) : (

@@ -1,4 +1,5 @@
 /** The table from above: what is drawn is where the moves put it. */
+import { mm } from '@/core/length';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { parseSync, type INode } from 'svgson';
 import { planOf } from '../../../tests/helpers/designs';
@@ -124,7 +125,11 @@ test('the sheet with its blank’s cuts is drawn where it is cut from', () => {
           width={600}
           height={500}
           label="Cut"
-          paper={{ width: (blank.width * 2) as never, height: blank.height }}
+          from={{
+            paper: { width: mm(blank.width * 2), height: blank.height },
+            out: { x: 0, y: 0, ...blank },
+            told: false,
+          }}
         />
       </Reading>,
     ),

@@ -1,7 +1,7 @@
 import { range } from 'd3';
 import { dot, minus, type Point } from '@/core/geometry';
 import { INCH } from '@/core/length';
-import type { CutOut } from '@/core/plan';
+import type { CutOut, cutFromSheet } from '@/core/plan';
 import { edgeLength, leftOf, onEdge, type Blank, type Edge } from '@/core/pattern';
 import { planTool, scoresRun, toolMove, type Move, type Tool } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
@@ -23,10 +23,8 @@ interface OnTableProps {
   readonly width: number;
   readonly height: number;
   readonly label: string;
-  /** The sheet the blank is cut from, shown behind it while it is cut. */
-  readonly paper?: Blank | null;
-  /** Where in that sheet it is cut out, as the sheet lies with its print upright; from the corner unless told. */
-  readonly out?: CutOut | null;
+  /** The sheet the blank is cut from and where, shown behind it while it is cut. */
+  readonly from?: ReturnType<typeof cutFromSheet>;
 }
 
 /** Room for words and edge numbers round what is drawn, px. */
@@ -45,7 +43,9 @@ const NARROW = 84;
 
 /** The sheet with its near edge at the maker, in or under the tool that is used on it, seen from above. */
 export function OnTable(props: OnTableProps) {
-  const { blank, tool, moves, fresh, near, width, height, label, paper, out } = props;
+  const { blank, tool, moves, fresh, near, width, height, label } = props;
+  const paper = props.from?.paper ?? null;
+  const out = props.from?.told ? props.from.out : null;
   const latest = moves.slice(moves.length - fresh);
   const last = latest.at(-1);
   const [wide, deep] = [edgeLength(blank, near), edgeLength(blank, near % 2 === 1 ? 2 : 1)];
@@ -105,12 +105,7 @@ export function OnTable(props: OnTableProps) {
       className={styles.table}
     >
       {paper && fresh === 0 && moves.length === 0 && (
-        <Uncut
-          {...view}
-          out={out ?? { x: 0, y: 0, ...blank }}
-          paper={paper}
-          upright={out !== undefined && out !== null}
-        />
+        <Uncut {...view} out={out ?? { x: 0, y: 0, ...blank }} paper={paper} upright={out !== null} />
       )}
       {laid && <Under under={laid} {...view} />}
       <g

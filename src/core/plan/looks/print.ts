@@ -28,7 +28,7 @@ import {
 } from '../../geometry';
 import { outlineOf, type Blank } from '../../pattern';
 import { paperOf, type Design } from '../design/design';
-import { type Made } from '../plan';
+import { type Made, type MadePiece } from '../plan';
 import { basePieces, ownPaper, panelName, pieceOf, viewOf } from '../thing';
 
 /** A side of the finished thing: two of what lies flat, six of what stands. */
@@ -224,6 +224,20 @@ export function cutOutOf(made: Made, { paper }: Pick<Design, 'paper'>): CutOut |
     y: paper.at.y,
     ...(paper.turn % 2 === 0 ? { width, height } : { width: height, height: width }),
   };
+}
+
+/** The sheet a piece is cut from, and where in it: as told, or from its corner; null where no sheet that takes it is known. */
+export function cutFromSheet(
+  made: Made,
+  design: Pick<Design, 'paper'>,
+  { piece }: MadePiece,
+): { readonly paper: Blank; readonly out: CutOut; readonly told: boolean } | null {
+  const { width, height } = design.paper;
+  if (width === undefined || height === undefined) return null;
+  const told = piece === made.pieces[0].piece ? cutOutOf(made, design) : null;
+  const out = told ?? { x: 0, y: 0, ...piece.blank };
+  const lies = out.x + out.width <= width + TOLERANCE.length && out.y + out.height <= height + TOLERANCE.length;
+  return lies ? { paper: { width, height }, out, told: told !== null } : null;
 }
 
 /** How far the blank would have to move for the front's largest panel to lie centred on a place of the sheet, mm. */
