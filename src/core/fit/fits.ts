@@ -15,7 +15,7 @@ export interface FitSeen {
 }
 
 /** "Tight" or "loose" without a measure counts as this much, mm: the least a hand tells apart. From memory. */
-const FELT = INCH / 16;
+export const FELT = INCH / 16;
 /** Room is never advised under nothing. */
 const NONE = mm(0);
 

@@ -3,6 +3,7 @@ export { holdOf, type Fit, type Hold } from './hold';
 export { seatIn, turned } from './pocket';
 export {
   contentsKind,
+  FELT,
   roomFromFits,
   wantedRoom,
   type ContentsKind,

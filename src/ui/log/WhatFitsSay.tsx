@@ -1,7 +1,7 @@
 import { Button } from 'antd';
 import { group } from 'd3';
 import { constructionNamed, type Ease } from '@/core/constructions';
-import { roomFromFits, type ContentsKind, type RoomAdvice } from '@/core/fit';
+import { FELT, roomFromFits, type ContentsKind, type RoomAdvice } from '@/core/fit';
 import { formatLength, mm } from '@/core/length';
 import type { LogRecord } from '@/data/db';
 import { evidenceIn, fitKey, fitKeyParts, FIT_MARKS, ownMakes } from '@/data/log';
@@ -9,6 +9,7 @@ import { USUAL_ROOM } from '@/data/setting-kinds';
 import { ExampleTag } from '../parts/ExampleTag';
 import { useSetting } from '../parts/useKept';
 import { useReading } from '../parts/Reading';
+import { Words } from '../parts/Words';
 import { FitChart } from './FitChart';
 import styles from './Log.module.css';
 
@@ -34,8 +35,10 @@ export function WhatFitsSay({ entries }: { readonly entries: readonly LogRecord[
     <section className={styles.noPrint}>
       <h2>What the fits say</h2>
       <p className={styles.said}>
-        The middle of what each make would have wanted: the room its plan left, and more where it was tight. A fit that
-        was not measured counts as 1/16 in (1.6 mm).
+        <Words>
+          The middle of what each make would have wanted: the room its plan left, and more where it was tight. A fit
+          that was not measured counts as {say(FELT)}.
+        </Words>
       </p>
       <div className={styles.advice}>
         {[...groups].map(([key, own]) => {

@@ -22,6 +22,7 @@ import { Changes } from './Changes';
 import { ToolsHead } from './ToolsHead';
 import { TrialPicture } from './TrialPicture';
 import { useBoard, type OwnBoard } from './useBoard';
+import { Words } from '../parts/Words';
 import styles from './Tools.module.css';
 
 /** Trial sheets the app gives, to start with: one square, three settings. */
@@ -189,7 +190,9 @@ function Trials({ board }: { readonly board: OwnBoard }) {
                 <dd>
                   {found.readings} {found.readings === 1 ? 'reading' : 'readings'}
                 </dd>
-                <dd className={styles.before}>each good to about {units === 'in' ? '1/16 in' : '1.6 mm'}</dd>
+                <dd className={styles.before}>
+                  <Words>each good to about {units === 'in' ? '1/16 in' : '1.6 mm'}</Words>
+                </dd>
               </div>
             </dl>
             {odd !== null && (
