@@ -52,7 +52,7 @@ export { concernedIn, momentsOf, seenAt, type Moment } from './looks/moments';
 export { checksOf, type Check, type CheckOf, type Level, type Remedy } from './checks';
 export { changedDesign, inputOf, type DesignChange } from './design/change';
 export { remediesOf, remediesTried, type OwnPaper, type Remedies } from './remedies';
-export { dressing, inPile, insertOf } from './looks/dressing';
+export { finishedFront, inPile } from './looks/dressing';
 export { pictureOf, pileOf, stillStep, type Picture } from './looks/picture';
 export { consequenceOf } from './choosing/consequence';
 export { checkSentence, remedyLabel } from './words';

@@ -63,11 +63,11 @@ export function FileMenu({ name, units, design, plan }: FileMenuProps) {
       download(fileName(name, 'svg'), 'image/svg+xml', sheetSvg(allDrawings(plan.made, plan.design, true), name)),
     dxf: () =>
       plan?.made &&
-      void import('@/core/files/dxf').then(
-        ({ sheetDxf }) =>
+      void import('@/core/files/dxf')
+        .then(({ sheetDxf }) =>
           download(fileName(name, 'dxf'), 'image/vnd.dxf', sheetDxf(allDrawings(plan.made!, plan.design, true))),
-        (error: unknown) => wrong(`The drawing could not be made: ${helperWhy(error)}.`),
-      ),
+        )
+        .catch((error: unknown) => wrong(`The drawing could not be made: ${helperWhy(error)}.`)),
     ...Object.fromEntries(PAGES.map((page) => [`pdf-${page.id}`, () => void pdf(page.id)])),
   };
   return (

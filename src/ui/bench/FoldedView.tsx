@@ -7,6 +7,7 @@ import { foldedBox, layersAt, outOfView, type Stack } from '@/core/fold';
 import { sayThin } from '@/core/length';
 import {
   basePieces,
+  finishedFront,
   panelName,
   printMap,
   viewOf,
@@ -18,7 +19,6 @@ import {
   type Showing,
 } from '@/core/plan';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
-import { finishedFront } from '../draw/finishedFront';
 import { useSize } from '../draw/useSize';
 import { StepSlider } from '../parts/StepSlider';
 import { SpaceView } from '../space/SpaceView';

@@ -5,6 +5,7 @@ import { edgeLength, onEdge } from '@/core/pattern';
 import { planTool, toolMove } from '@/core/tools';
 import {
   basePieces,
+  finishedFront,
   cutFromSheet,
   glueAreas,
   inPile,
@@ -19,7 +20,6 @@ import {
   type StepPicture as Picture,
 } from '@/core/plan';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
-import { finishedFront } from '../draw/finishedFront';
 import { MadeSheet } from '../draw/MadeSheet';
 import { ringsPath } from '../draw/path';
 import { Still, stillSize } from '../draw/Still';

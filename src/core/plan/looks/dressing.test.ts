@@ -1,8 +1,8 @@
 import { planOf } from '../../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../../constructions';
 import { contains, distance } from '../../geometry';
-import { companionsOf, momentsOf, seenAt, stepsOf, stillStep, whenDone, sayer, type DesignInput } from '..';
-import { dressing, insertOf, laidOnFront } from './dressing';
+import { companionsOf, glueAreas, momentsOf, seenAt, stepsOf, stillStep, whenDone, sayer, type DesignInput } from '..';
+import { dressing, finishedFront, laidOnFront } from './dressing';
 
 const planned = (construction: string, fields: object = {}) => {
   const { made, design } = planOf({
@@ -75,8 +75,13 @@ test('the step that glues it shows it: on what lies flat and on what stands', ()
   expect(whenDone(made, 'whole')).toEqual({ kind: 'folded', stage: made.folded.stages.length - 1, done: 'whole' });
 });
 
-test('an insert is smaller than the room it lies in', () => {
-  const { made, design } = planned('library-pocket');
-  expect(insertOf(made, design)!.width).toBeLessThan(made.inside.width);
-  expect(insertOf(made, { ...design, companions: [] })).toBeNull();
+test('the finished front has the contents in the middle of their room, the insert round them, and all of its glue', () => {
+  const { made, design } = planned('library-pocket', { contents: { width: '4 in', height: '5 1/2 in' } });
+  const front = finishedFront(made, design, 'whole');
+  const { contents, insert } = front;
+  expect(insert!.width).toBeLessThan(made.inside.width);
+  expect(contents!.x + contents!.width / 2).toBeCloseTo(insert!.x + insert!.width / 2, 6);
+  expect([front.laid.length, front.closure]).toEqual([1, null]);
+  expect(front.glue.length).toBe(glueAreas(made).flatMap(({ joint }) => joint.polygons).length);
+  expect(finishedFront(made, { ...design, companions: [] }, 'whole')).toMatchObject({ insert: null, laid: [] });
 });

@@ -1,4 +1,4 @@
-import { turned } from '../../fit';
+import { seatIn, turned } from '../../fit';
 import {
   carriedLeaf,
   hasPanel,
@@ -15,8 +15,10 @@ import {
 import { apply, posed, type Point, type Polygon } from '../../geometry';
 import type { Design } from '../design/design';
 import type { Made } from '../plan';
+import { basePieces, viewOf } from '../thing';
 import type { Finish } from '../steps';
 import { closurePlan, type ClosurePlan } from '../work/closures';
+import { glueAreas } from '../work/glue';
 import { companionsOf, type Companion } from '../work/companions';
 import { plainFront } from './print';
 
@@ -75,7 +77,7 @@ export function leafOn(
 }
 
 /** The insert that lies in the first room with the contents; null where none is asked for. */
-export const insertOf = (made: Made, design: Pick<Design, 'companions' | 'graduation'>): Companion | null =>
+const insertOf = (made: Made, design: Pick<Design, 'companions' | 'graduation'>): Companion | null =>
   companionsOf(made, design).find(({ goes }) => goes === 'before the contents') ?? null;
 
 /** What has been put on the finished front by a step's picture. */
@@ -91,5 +93,43 @@ export function dressing(
   return {
     laid: done === 'closure' && under ? [] : laid,
     closure: done === 'layer' && !under ? null : closure,
+  };
+}
+
+type Seat = ReturnType<typeof seatIn>;
+
+/** The finished pile as its front is drawn: what lies in it, what is glued on it, where its paper is glued, what shuts it. */
+export interface FinishedFront {
+  readonly stack: Stack;
+  readonly view: View;
+  readonly face: 'below' | 'above';
+  readonly given: ReadonlySet<string>;
+  readonly contents: Seat | null;
+  readonly insert: Seat | null;
+  readonly glue: readonly Polygon<'folded'>[];
+  readonly laid: readonly Polygon<'folded'>[];
+  readonly closure: ClosurePlan | null;
+}
+
+/** Everything that is drawn on the front of a finished pile, in its view, mm. */
+export function finishedFront(made: Made, design: Design, done: Finish): FinishedFront {
+  const { built, folded, inside } = made;
+  const stack = folded.finished;
+  const view = viewOf(built, stack);
+  const [cavity] = built.cavities;
+  const seat = (size: Parameters<typeof seatIn>[2]): Seat | null =>
+    cavity && cavity.kind !== 'box' ? seatIn(cavity, inside, size) : null;
+  const insert = insertOf(made, design);
+  const { laid, closure } = dressing(made, design, done);
+  return {
+    stack,
+    view,
+    face: built.front,
+    given: basePieces(built),
+    contents: seat(design.contents ?? made.largest),
+    insert: insert && seat(insert),
+    glue: glueAreas(made).flatMap(({ joint: { panel, polygons } }) => inPile(panel, polygons, stack, view)),
+    laid: laid.flatMap(({ panel, polygon }) => inPile(panel, [polygon], stack, view)),
+    closure,
   };
 }

@@ -8,7 +8,6 @@ import { scoresRun, type Move } from '../../tools';
 import {
   CLOSURES,
   COMPANIONS,
-  dressing,
   glueAreas,
   partNamed,
   pileOf,
@@ -20,6 +19,7 @@ import {
   type Plan,
   type Step,
 } from '..';
+import { dressing } from '../looks/dressing';
 import { allNumbers } from '../work/numbers';
 
 const say = sayer('in', '1/8 in');
