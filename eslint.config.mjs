@@ -14,6 +14,7 @@ const FLOORS = [
   'fit',
   'cutting',
   'plan',
+  'sets',
   'files',
 ];
 /** Packages the core may use: computation only, nothing that draws, stores or asks a clock. */

@@ -55,6 +55,14 @@ const drawn = (page) =>
     const cards = [...document.querySelectorAll('a[href^="/bench?p="]')];
     return cards.length > 0 && cards.every((card) => card.querySelector('svg'));
   });
+/** A set, one of its parts on the table. */
+const nested = async (page) => {
+  await page.getByRole('group', { name: 'The set to one scale' }).waitFor();
+  await page
+    .getByRole('button', { name: /^Box: / })
+    .first()
+    .click();
+};
 /** File name, address, what to do before the picture, and how the page is shown. */
 const PICTURES = [
   ['shelf', '/', drawn],
@@ -75,7 +83,7 @@ const PICTURES = [
   ['backup', '/backup'],
   ['bench-failing', '/bench?p=demo-5', remedies, { colorScheme: 'dark' }],
   ['phone-make', '/make?p=demo-1', making, { viewport: { width: 390, height: 844 } }],
-  ['phone-bench', '/bench?p=demo-1', undefined, { viewport: { width: 390, height: 844 } }],
+  ['together', '/bench?p=demo-18', nested],
 ];
 
 const server = spawn(process.execPath, ['scripts/serve.mjs', String(PORT)], {

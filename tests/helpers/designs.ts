@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { z } from 'zod';
 import { optionFields, type Construction } from '../../src/core/constructions';
 import { GRADUATIONS, INCH } from '../../src/core/length';
-import { CLOSURES, COMPANIONS, planFor, readDesign, type DesignInput, type Plan } from '../../src/core/plan';
+import { CLOSURES, LAYER_PLACES, planFor, readDesign, type DesignInput, type Plan } from '../../src/core/plan';
 
 const tool = fc.oneof(
   fc.record({
@@ -55,6 +55,20 @@ function optionsOf(construction: Construction): fc.Arbitrary<Record<string, unkn
   });
   return fc.record(Object.fromEntries(each), { requiredKeys: [] });
 }
+
+/** Layers on any faces, one on the other, with borders and papers of their own. */
+export const anyLayers: fc.Arbitrary<NonNullable<DesignInput['layers']>> = fc.array(
+  fc.record(
+    {
+      on: fc.constantFrom(...LAYER_PLACES),
+      reveal: fc.constantFrom(0, 1.5, 3.175, 12),
+      pull: fc.boolean(),
+      paper: fc.record({ caliper: fc.constantFrom(0.12, 0.3) }),
+    },
+    { requiredKeys: ['on'] },
+  ),
+  { maxLength: 4 },
+) as fc.Arbitrary<NonNullable<DesignInput['layers']>>;
 
 const size = fc.oneof(
   fc.double({ min: 30, max: 260, noNaN: true }),
@@ -184,7 +198,7 @@ export const anyDesign = (construction: Construction): fc.Arbitrary<DesignInput>
       closure: fc.record({ kind: fc.constantFrom(...CLOSURES), disc: anyLength(1, 60) }),
       sheets: fc.option(fc.integer({ min: 1, max: 4 }), { nil: undefined, freq: 3 }),
       cardToo: fc.boolean(),
-      companions: fc.subarray([...COMPANIONS]),
+      layers: anyLayers,
     })
     .map(({ paperFirst, width, height, square, thickness, ease, options, sheets, cardToo, ...rest }) => {
       const onPaper = optionFields(construction.options).flatMap(({ name, onPaper: on }) => (on ? [name] : []));

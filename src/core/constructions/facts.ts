@@ -36,6 +36,8 @@ export interface RefusalFacts {
   'strip-too-short': Nothing;
   /** All pieces do not come from the sheets there are. */
   'sheets-too-few': { readonly width: number; readonly height: number };
+  /** Its size follows from another part of its set, which tells none. */
+  'not-told': Part;
 }
 export type RefusalCode = keyof RefusalFacts;
 
@@ -81,6 +83,8 @@ export interface PlanFacts {
     readonly blankHeight: number;
     /** It would do, but for the way the print runs. */
     readonly turned: boolean;
+    /** The pieces it is for, where not all are of one paper. */
+    readonly of: string | null;
   };
   /** How many of the given sheets all pieces take; several only where there are several pieces. */
   sheets: { readonly width: number; readonly height: number; readonly larger: string | null };
@@ -91,6 +95,8 @@ export interface PlanFacts {
   'print-side': { readonly panels: readonly string[] };
   'print-direction': { readonly panel: string; readonly slanted: boolean };
   'print-upside-down': { readonly panels: readonly string[] };
+  /** A layer for which there is no room; its border. */
+  layer: { readonly on: string };
   'narrow-part': Part;
   'close-scores': Part;
   'paper-left': Part;

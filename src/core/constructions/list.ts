@@ -20,6 +20,7 @@ import { sleeve } from './sleeve';
 import { sliderSet } from './slider-set';
 import { storagePocket } from './storage-pocket';
 import { tabEnvelope } from './tab-envelope';
+import { tag } from './tag';
 import { trayBox } from './tray-box';
 
 /** Every construction there is. A new one is one file and one line here; the laws hold it from then on. */
@@ -46,4 +47,5 @@ export const CONSTRUCTIONS: readonly Construction[] = [
   anyConstruction(foldedCard),
   anyConstruction(mat),
   anyConstruction(flapMat),
+  anyConstruction(tag),
 ];

@@ -12,8 +12,6 @@ import {
   checkSentence,
   checksOf,
   closurePlan,
-  COMPANIONS,
-  companionsOf,
   glueAdvice,
   figureText,
   keyFigures,
@@ -29,7 +27,6 @@ import {
   sheetNow,
   stepsOf,
   suggest,
-  walkOf,
   windowOnFront,
   type DesignInput,
   type Plan,
@@ -54,12 +51,11 @@ function everythingOf(input: DesignInput): Plan | null {
   const { made } = plan;
   if (!made) return plan;
   const steps = stepsOf(plan, say);
-  for (const stop of walkOf(steps, 2, 'together')) sheetNow(made, plan.design, steps, stop.step, say);
+  for (const step of steps) sheetNow(made, plan.design, steps, step, say);
   pictureOf(made);
   for (const figure of keyFigures(made, design)) figureText(figure, say);
   printMap(made, design);
   windowOnFront(made, design);
-  companionsOf(made, { ...design, companions: [...COMPANIONS] });
   closurePlan(made, design);
   glueAdvice(made, design);
   blanksOf(made, design);

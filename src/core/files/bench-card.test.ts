@@ -1,16 +1,18 @@
 import { writeFileSync } from 'node:fs';
 import { expectApproved } from '../../../tests/helpers/approved';
-import { planOf } from '../../../tests/helpers/designs';
 import { readPdf, written, type ReadPage } from '../../../tests/helpers/printed';
 import { DEMO_SHELF } from '../../data/demo';
 import { figureText, keyFigures, sayer, stepsOf } from '../plan';
+import { planSet, readSet } from '../sets';
 import { benchCardPdf } from './bench-card';
 import { printPicture } from './print-picture';
 import { allDrawings, PAGES } from '.';
 
 async function cardOf(at: number, copies: number, page = PAGES[0]!): Promise<{ pages: ReadPage[]; texts: string[] }> {
-  const { name, units, design } = DEMO_SHELF[at]!;
-  const plan = planOf(design);
+  const { name, units, set } = DEMO_SHELF[at]!;
+  const read = readSet(set);
+  if (!read.ok) throw new Error(JSON.stringify(read.issues));
+  const { plan } = planSet(read.set).parts.at(-1)!;
   const say = sayer(units, plan.design.graduation);
   const steps = stepsOf(plan, say);
   const { bytes } = await benchCardPdf(

@@ -4,7 +4,7 @@ import { expectApproved } from '../../../tests/helpers/approved';
 import { planOf } from '../../../tests/helpers/designs';
 import type { CutList, Layout } from '../cutting';
 import { mm } from '../length';
-import { COMPANIONS, type DesignInput, type Made } from '../plan';
+import { LAYER_PLACES, type DesignInput, type Made } from '../plan';
 import { cutsCsv, layoutCsv, layoutDxf, layoutSvg } from './layout-files';
 import { printPicture, type PrintShape } from './print-picture';
 import { escaped, figure } from './svg';
@@ -26,7 +26,7 @@ test.each<[string, object]>([
   ['diagonal-envelope', { contents: { width: '3 in', height: '4 in' } }],
   ['tray-box', {}],
   ['slider-set', { contents: { width: '5 in', height: '3 in' } }],
-  ['storage-pocket', { companions: [...COMPANIONS] }],
+  ['storage-pocket', { layers: LAYER_PLACES.map((on) => ({ on, pull: true })) }],
   ['patch-pocket', {}],
 ])('%s as a cutting drawing', (construction, fields) => {
   expectApproved(`drawings/${construction}.svg`, sheetSvg(of(construction, fields).drawings, construction));
@@ -50,7 +50,7 @@ test('figures are written to a ten-thousandth', () => {
 });
 
 test('pieces stand one above the other, none on another, 10 mm apart, in a picture that holds them all', () => {
-  const { drawings } = of('tray-box', { companions: ['tag', 'note'] });
+  const { drawings } = of('tray-box', { layers: [{ on: 'front' }, { on: 'front' }] });
   const svg = parseSync(sheetSvg(drawings, 'box'));
   const tops = svg.children
     .filter(({ attributes }) => attributes.transform)

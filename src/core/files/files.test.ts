@@ -147,7 +147,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name]))('%s in files', (construction) 
     version: 1,
     construction,
     contents: { width: '3 in', height: '4 in' },
-    companions: ['insert-card'],
+    layers: [{ on: 'inside' }],
   });
   const drawings = allDrawings(made!, design);
 
@@ -193,7 +193,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name]))('%s as DXF', (construction) =>
     construction,
     contents: { width: '3 in', height: '4 in' },
     closure: { kind: 'buttons' },
-    companions: ['tag'],
+    layers: [{ on: 'front' }],
   });
   const drawings = allDrawings(made!, design);
 
@@ -279,13 +279,25 @@ test('names with marks of their own do no harm in the cutting drawing', () => {
 describe('project files', () => {
   const good = {
     format: 'tuck-fold-project' as const,
-    version: 1 as const,
+    version: 2 as const,
     name: 'Star cards',
     units: 'in' as const,
-    design: {
+    set: {
       version: 1 as const,
-      construction: 'diagonal-envelope' as const,
+      parts: [
+        { id: 'envelope', design: { construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } } },
+      ],
+    },
+  };
+  const older = {
+    ...good,
+    version: 1,
+    set: undefined,
+    design: {
+      version: 1,
+      construction: 'card-holder',
       contents: { width: '3 in', height: '4 in' },
+      companions: ['mat', 'tag'],
     },
   };
   const read = (value: unknown) => {
@@ -296,18 +308,26 @@ describe('project files', () => {
   test('what is written is read back unchanged', () =>
     expect(readProject(writeProject(good))).toEqual({ ok: true, project: good }));
 
+  test('a project of version 1 is read as the set it is', () => {
+    const result = readProject(JSON.stringify(older));
+    expect(result).toMatchObject({ ok: true, project: { version: 2, name: 'Star cards' } });
+    const { set } = (result as { project: { set: { parts: { id: string; layers?: object[] }[] } } }).project;
+    expect(set.parts.map(({ id }) => id)).toEqual(['part-1', 'tag']);
+    expect(set.parts[0]!.layers).toHaveLength(1);
+  });
+
   test.each<[what: string, value: unknown, sentence: string]>([
     ['text that is not JSON', 'not json', 'This file is not JSON'],
     ['a list', '[]', 'one JSON object in braces, not a list'],
     ['a foreign format', { ...good, format: 'recipe' }, 'This is not a Tuck Fold project'],
-    ['another version', { ...good, version: 2 }, 'written by another version'],
+    ['another version', { ...good, version: 3 }, 'written by another version'],
     ['an empty name', { ...good, name: ' ' }, 'name: The project needs a name'],
     ['unknown units', { ...good, units: 'ell' }, 'units: The units are "in" or "mm"'],
     ['an unknown part', { ...good, extra: 1 }, 'extra: “extra” is not known here'],
     [
       'an unreadable length',
-      { ...good, design: { ...good.design, contents: { width: 'wide' } } },
-      'design.contents.width',
+      { ...older, design: { ...older.design, contents: { width: 'wide' } } },
+      'set.parts.0.design.contents.width',
     ],
     ['a prototype key', `{"__proto__": {"x": 1}, ${JSON.stringify(good).slice(1)}`, '__proto__'],
     ['a huge file', ' '.repeat(LONGEST_PROJECT + 1), `a project has under ${LONGEST_PROJECT}`],
@@ -321,7 +341,15 @@ describe('project files', () => {
 
 test('the JSON Schema names every document and every option with its reason', () => {
   const schema = jsonSchema() as { $defs: Record<string, object> };
-  expect(Object.keys(schema.$defs).sort()).toEqual(['cutList', 'design', 'layout', 'plan', 'project']);
+  expect(Object.keys(schema.$defs).sort()).toEqual([
+    'cutList',
+    'design',
+    'layout',
+    'plan',
+    'project',
+    'set',
+    'setPlan',
+  ]);
   const text = JSON.stringify(schema);
   for (const name of ['setting', 'opening', 'tip', 'corner']) expect(text).toContain(`"${name}":`);
   expect(text).toContain('A rounded closing flap does not catch');

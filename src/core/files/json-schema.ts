@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { cutListSchema, layoutSchema } from '../cutting';
 import { designSchema, planSchema } from '../plan';
+import { setPlanSchema, setSchema } from '../sets';
 import { projectSchema } from './project';
 
 /** The JSON Schema of every document, generated from the schemas that read and write them (JSON Schema 2020-12). */
@@ -10,18 +11,22 @@ export function jsonSchema(): object {
     return rest;
   };
   const project = of(projectSchema, 'input') as { properties: Record<string, object> };
-  // A project keeps its design as the person wrote it, so its schema is the design's own.
-  project.properties.design = { $ref: '#/$defs/design' };
+  // A project keeps its set as the person wrote it, so its schema is the set’s own.
+  project.properties.set = { $ref: '#/$defs/set' };
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     title: 'Tuck Fold documents',
     $defs: {
       design: of(designSchema, 'input'),
       plan: of(planSchema, 'output'),
+      set: of(setSchema, 'input'),
+      setPlan: of(setPlanSchema, 'output'),
       project,
       cutList: of(cutListSchema, 'input'),
       layout: of(layoutSchema, 'output'),
     },
-    anyOf: ['design', 'plan', 'project', 'cutList', 'layout'].map((name) => ({ $ref: `#/$defs/${name}` })),
+    anyOf: ['design', 'plan', 'set', 'setPlan', 'project', 'cutList', 'layout'].map((name) => ({
+      $ref: `#/$defs/${name}`,
+    })),
   };
 }

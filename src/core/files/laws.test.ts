@@ -24,6 +24,7 @@ import {
   type Made,
   type Plan,
 } from '../plan';
+import { setOf } from '../sets';
 import { readProject, sheetDrawing, sheetSvg, writeProject } from '.';
 
 /** Designs that a law must hold for, one by one: those it says nothing about are drawn anew, not counted. */
@@ -265,10 +266,10 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
     holds(construction, (_made, plan, input) => {
       const project = {
         format: 'tuck-fold-project' as const,
-        version: 1 as const,
+        version: 2 as const,
         name: 'Trial',
         units: 'in' as const,
-        design: input,
+        set: setOf(input),
       };
       const read = readProject(writeProject(project));
       expect(read).toEqual({ ok: true, project: JSON.parse(JSON.stringify(project)) });

@@ -1,28 +1,48 @@
 import { z } from 'zod';
 import { oneLine } from '../text';
-import { designSchema, issuesOf, type DesignInput, type Issue } from '../plan';
+import { issuesOf, type Issue } from '../plan';
+import { readSet, setOfOlder, type SetInput } from '../sets';
+
+/** The set a project file of either version keeps, as it was written; every problem in it is told. */
+const setShape = z.unknown().transform((set, context) => {
+  const read = readSet(set);
+  if (read.ok) return set as SetInput;
+  for (const { path, message } of read.issues)
+    context.issues.push({ code: 'custom', message, path: path ? path.split('.') : [], input: set });
+  return z.NEVER;
+});
+
+const name = z
+  .string()
+  .overwrite(oneLine)
+  .min(1, 'The project needs a name.')
+  .max(120, 'The name is longer than 120 characters.');
+const units = z.enum(['in', 'mm'], { error: 'The units are "in" or "mm".' });
 
 /** A project as a file: what the person decided, nothing that can be computed from it. */
 export const projectSchema = z.strictObject({
   format: z.literal('tuck-fold-project', {
     error: 'This is not a Tuck Fold project: its "format" should be "tuck-fold-project".',
   }),
-  version: z.literal(1, { error: 'This project was written by another version; this one reads version 1.' }),
-  name: z
-    .string()
-    .overwrite(oneLine)
-    .min(1, 'The project needs a name.')
-    .max(120, 'The name is longer than 120 characters.'),
-  units: z.enum(['in', 'mm'], { error: 'The units are "in" or "mm".' }),
-  design: z.unknown().transform((design, context) => {
-    const checked = designSchema.safeParse(design, { reportInput: true });
-    if (checked.success) return design as DesignInput;
-    for (const { path, message } of issuesOf(checked.error))
-      context.issues.push({ code: 'custom', message, path: path ? path.split('.') : [], input: design });
-    return z.NEVER;
-  }),
+  version: z.literal(2, { error: 'This project was written by another version; this one reads versions 1 and 2.' }),
+  name,
+  units,
+  set: setShape,
 });
 export type ProjectFile = z.output<typeof projectSchema>;
+
+/** A project of version 1 had one design, and what went with it in a list: the same project as a set. */
+function fromVersion1(document: unknown): unknown {
+  const older = document as { readonly version?: unknown; readonly design?: unknown } | null;
+  if (older?.version !== 1 || typeof older.design !== 'object' || older.design === null) return document;
+  const { design, ...rest } = older;
+  try {
+    return { ...rest, version: 2, set: setOfOlder(design as Record<string, unknown>) };
+  } catch {
+    // What no version could have written is told as it stands.
+    return { ...rest, version: 2, set: { version: 1, parts: [{ id: 'part-1', design }] } };
+  }
+}
 
 /** Longest project file worth reading, characters. A real one has under 2,000. */
 export const LONGEST_PROJECT = 200_000;
@@ -43,6 +63,6 @@ export function readProject(
   } catch {
     return refuse('This file is not JSON, so it is not a project. Choose a file that “Save as file” wrote.');
   }
-  const read = projectSchema.safeParse(document, { reportInput: true });
+  const read = projectSchema.safeParse(fromVersion1(document), { reportInput: true });
   return read.success ? { ok: true, project: read.data } : { ok: false, issues: issuesOf(read.error) };
 }

@@ -1,7 +1,6 @@
 import type { Point, Polygon, Segment } from '../geometry';
 import { outlineOf, type Blank, type Hole, type Piece } from '../pattern';
 import {
-  companionsOf,
   cutOutOf,
   glueAreas,
   keepDry,
@@ -12,6 +11,7 @@ import {
   type Made,
   type MadePiece,
 } from '../plan';
+import { isCut, pieceName, type SetPlan } from '../sets';
 
 /** A numbered fold line. */
 export interface ScoreLine extends Segment<'sheet'> {
@@ -79,14 +79,10 @@ function laidOn(drawing: SheetDrawing, paper: Design['paper'], whole: Blank, lai
 }
 
 /**
- * Every sheet to cut for a made plan: its pieces, then the companions asked for. `onPapers` draws a piece that has a
+ * Every sheet to cut for a made plan: its pieces, then its layers. `onPapers` draws a piece that has a
  * place on its paper there, with the paper round it: as a machine takes it that cuts the whole sheet.
  */
-export function allDrawings(
-  made: Made,
-  design: Pick<Design, 'companions' | 'graduation' | 'paper'>,
-  onPapers = false,
-): readonly SheetDrawing[] {
+export function allDrawings(made: Made, design: Pick<Design, 'paper'>, onPapers = false): readonly SheetDrawing[] {
   const [first, ...others] = made.pieces.map((part) => sheetDrawing(made, part));
   const { width, height } = design.paper;
   const out = cutOutOf(made, design);
@@ -94,6 +90,17 @@ export function allDrawings(
   return [
     laid ? laidOn(first!, design.paper, { width, height }, out) : first!,
     ...others,
-    ...companionsOf(made, design).map(({ piece }) => pieceDrawing(piece)),
+    ...made.layers.map(({ piece }) => pieceDrawing(piece)),
   ];
+}
+
+/** Every sheet to cut for a whole set, part by part, each named after its part where there are several. */
+export function setDrawings({ set, parts }: SetPlan, onPapers = false): readonly SheetDrawing[] {
+  return parts.flatMap((one) => {
+    const { part, plan } = one;
+    if (!plan.made) return [];
+    return allDrawings(plan.made, plan.design, onPapers)
+      .filter(({ name }) => isCut(one, name))
+      .map((drawing) => ({ ...drawing, name: pieceName(set, part.id, drawing.name) }));
+  });
 }

@@ -4,7 +4,7 @@ import { compose, invert, type Point } from '../geometry';
 import { mm, sayer, unitsOf, type Say } from '../length';
 import { outlineOf } from '../pattern';
 import { checksOf } from './checks';
-import { companionsOf } from './work/companions';
+import { LAYER_PLACES } from './design/extras';
 import { glueAreas, keepDry } from './work/glue';
 import { type Made, type MadePiece, type Plan } from './plan';
 import { pieceOf } from './thing';
@@ -103,16 +103,23 @@ export const planSchema = z.strictObject({
       text: z.string(),
     }),
   ),
-  companions: z.array(
-    z.strictObject({
-      name: z.string(),
-      title: z.string(),
-      width: number,
-      height: number,
-      scores: z.array(number).describe('Across it, measured up from its near edge.'),
-      ribbon: number,
-    }),
-  ),
+  layers: z
+    .array(
+      z.strictObject({
+        name: z.string(),
+        on: z.enum(LAYER_PLACES),
+        width: number,
+        height: number,
+        outline: polygon.describe('As cut, origin at its blank’s lower left.'),
+        reveal: number.describe('The border that shows all round it.'),
+        upon: z.string().optional().describe('The layer it is glued on; left out where it lies on the thing itself.'),
+        panel: z.string().optional().describe('The panel it is glued on.'),
+        side: side.optional(),
+        polygon: polygon.optional().describe('Where it lies on that panel’s flat sheet.'),
+        ribbon: number.describe('Ribbon round it to pull it out by; 0 for none.'),
+      }),
+    )
+    .describe('What is laid on its faces and into its room.'),
   checks: z.array(
     z.strictObject({
       id: z.string(),
@@ -154,7 +161,7 @@ export function planDocument(
       largestContents: { width: 0, height: 0, thickness: 0 },
       thickest: 0,
       steps: [],
-      companions: [],
+      layers: [],
       checks,
     };
   const { built, folded } = made;
@@ -203,12 +210,15 @@ export function planDocument(
         text: [text, how, caution].filter(Boolean).join(' '),
       }),
     ),
-    companions: companionsOf(made, design).map(({ name, title, width, height, scores, ribbon }) => ({
-      name,
-      title,
-      width,
-      height,
-      scores: [...scores],
+    layers: made.layers.map(({ piece, layer: { on, reveal, upon, laid, ribbon } }) => ({
+      name: piece.name,
+      on,
+      width: piece.blank.width,
+      height: piece.blank.height,
+      outline: outlineOf(piece)[0]!.map(xy),
+      reveal,
+      ...(upon && { upon }),
+      ...(laid && { panel: laid.panel, side: laid.side, polygon: laid.polygon.map(xy) }),
       ribbon,
     })),
     checks,

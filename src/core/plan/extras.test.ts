@@ -1,14 +1,15 @@
 import { planOf } from '../../../tests/helpers/designs';
 import { INCH, inches, mm } from '../length';
 import { inOrder } from './work/order';
+import { layersOf } from './work/layers';
+import { fromSegment } from '../geometry';
 import {
   ADHESIVES,
   checksOf,
   checkSentence,
   closurePlan,
   CLOSURES,
-  companionsOf,
-  COMPANIONS,
+  LAYER_PLACES,
   fromPaper,
   glueAdvice,
   onPaper,
@@ -17,6 +18,7 @@ import {
   sayer,
   stepsOf,
   suggest,
+  paperOf,
   papersFor,
   becomes,
   turnFor,
@@ -73,7 +75,7 @@ describe('the order of work', () => {
 
   test('inking and embossing come while the piece is flat, a ribbon before the mat that covers it', () => {
     const steps = stepsOf(
-      plan('card-holder', { decorate: ['ink', 'emboss'], companions: ['mat'], closure: { kind: 'ribbon' } }),
+      plan('card-holder', { decorate: ['ink', 'emboss'], layers: [{ on: 'front' }], closure: { kind: 'ribbon' } }),
       say,
     ).map((s) => s.text);
     const at = (part: string): number => steps.findIndex((text) => text.includes(part));
@@ -135,7 +137,7 @@ describe('what of the print shows', () => {
   test('one-sided paper: the plain side on the front is a warning with a mat as its remedy', () => {
     const p = plan('library-pocket', { paper: { sided: 1 } });
     const check = checksOf(p).find((c) => c.id === 'print-side')!;
-    expect([check.level, check.remedies[0]!.change]).toEqual(['warn', { companions: ['mat'] }]);
+    expect([check.level, check.remedies[0]!.change]).toEqual(['warn', { layers: [{ on: 'front' }] }]);
     expect(ids(plan('seam-envelope', { paper: { sided: 1 } }), 'warn')).toEqual([]);
   });
 
@@ -275,40 +277,82 @@ describe('closures', () => {
   });
 });
 
-test('companions follow the size of what they go with, and are in the document', () => {
-  const p = plan('storage-pocket', { companions: [...COMPANIONS] });
-  const all = companionsOf(made(p), p.design);
-  expect(all.map((c) => c.name)).toEqual([...COMPANIONS]);
-  const insert = all.find((c) => c.name === 'insert-card')!;
-  expect(made(p).inside.width - insert.width).toBeGreaterThanOrEqual(inches(1 / 8) - 1e-6);
-  expect(planDocument(p).companions).toHaveLength(COMPANIONS.length);
-  const larger = plan('storage-pocket', { companions: ['insert-card'], contents: { width: '4 in', height: '5 in' } });
-  expect(companionsOf(made(larger), larger.design)[0]!.width - insert.width).toBeCloseTo(inches(1), 6);
+test('layers follow the size of what they go on, and are in the document', () => {
+  const insert = (fields: object) => {
+    const p = plan('storage-pocket', { layers: [{ on: 'inside', pull: true }], ...fields });
+    return { width: made(p).layers[0]!.piece.blank.width, inside: made(p).inside.width, p };
+  };
+  const small = insert({});
+  expect(small.inside - small.width).toBeGreaterThanOrEqual(inches(1 / 8) - 1e-6);
+  expect(insert({ contents: { width: '4 in', height: '5 in' } }).width - small.width).toBeCloseTo(inches(1), 6);
+  const all = plan('storage-pocket', { layers: LAYER_PLACES.map((on) => ({ on })) });
+  expect(planDocument(all).layers.map(({ on }) => on)).toEqual(made(all).layers.map(({ layer }) => layer.on));
+  expect(made(all).layers.map(({ layer }) => layer.on)).toContain('sheet');
 });
 
-test('a companion is never larger than asked for because of the marks it is cut on, and none is cut that is nothing', () => {
+test('a layer is never larger than asked for because of the marks it is cut on, and none is cut that is nothing', () => {
   for (let sixteenths = 0; sixteenths < 16; sixteenths++) {
     const contents = { width: inches(3 + sixteenths / 16), height: inches(4 + sixteenths / 16) };
-    const p = plan('seam-envelope', { companions: ['insert-card'], contents, graduation: '1/16 in' });
-    const coarse = { ...p.design, graduation: '1/8 in' as const };
-    const [insert] = companionsOf(made(p), coarse);
-    const room = made(p).inside.width - insert!.width;
+    const p = plan('seam-envelope', { layers: [{ on: 'inside' }], contents, graduation: '1/16 in' });
+    const [insert] = layersOf(made(p), { ...p.design, graduation: '1/8 in' });
+    const room = made(p).inside.width - insert!.piece.blank.width;
     expect(room).toBeGreaterThanOrEqual(inches(1 / 8) - 1e-6);
     expect(room).toBeLessThan(inches(1 / 4));
   }
   // A quarter of an inch high inside: nothing is left of a mat with a border all round.
   const thin = plan('sleeve', {
-    companions: ['mat', 'insert-card'],
+    layers: [{ on: 'front' }, { on: 'inside' }],
     contents: { width: '6 in', height: '1/8 in' },
     options: { fingerNotch: 0 },
   });
-  expect(companionsOf(made(thin), thin.design).map(({ name }) => name)).toEqual(['insert-card']);
+  expect(made(thin).layers.map(({ layer }) => layer.on)).toEqual(['inside']);
+  const check = checksOf(thin).find(({ kind }) => kind === 'layer')!;
+  expect([check.id, check.level]).toEqual(['layer-1', 'warn']);
+  expect(checkSentence(check, say)).toContain('goes on the front');
+});
+
+test('mats lie on mats, each smaller by twice its own border, and add their papers to the thickness', () => {
+  const layers = [{ on: 'front' }, { on: 'front', reveal: '1/4 in', paper: { caliper: 0.5 } }, { on: 'back' }];
+  const p = plan('card-holder', { layers, options: { fingerNotch: 0 } });
+  const [first, second, back] = made(p).layers;
+  expect(first!.piece.blank.width - second!.piece.blank.width).toBeCloseTo(inches(1 / 2), 6);
+  expect(first!.piece.blank.height - second!.piece.blank.height).toBeCloseTo(inches(1 / 2), 6);
+  expect([first, second, back].map((one) => one!.layer.upon)).toEqual([null, 'mat', null]);
+  const bare = made(plan('card-holder', { options: { fingerNotch: 0 } })).finished.thickness;
+  expect(made(p).finished.thickness - bare).toBeCloseTo(0.25 + 0.5 + 0.25, 6);
+  expect(paperOf(p.design, 'second mat').caliper).toBe(0.5);
+  expect(paperOf(p.design, 'mat')).toEqual(p.design.paper);
+});
+
+test('what lies inside takes of the room: the holder is sized for it, and what goes in is told without it', () => {
+  const stiff = [{ on: 'inside', paper: { caliper: '1/8 in' } }];
+  const [bare, lined] = [plan('seam-envelope'), plan('seam-envelope', { layers: stiff })];
+  expect(made(lined).inside.width - made(bare).inside.width).toBeCloseTo(inches(1 / 8), 6);
+  expect(made(lined).fit!.ease).toEqual({
+    width: expect.closeTo(made(bare).fit!.ease.width, 6),
+    height: expect.closeTo(made(bare).fit!.ease.height, 6),
+  });
+  expect(made(bare).thickest - made(lined).thickest).toBeLessThanOrEqual(inches(1 / 8));
+  expect([lined.design.contents, lined.design.thickness]).toEqual([bare.design.contents, 0]);
+});
+
+test('a mat for the flap has the flap’s shape, its border all round', () => {
+  const p = plan('tab-envelope', { layers: [{ on: 'flap' }] });
+  const [{ layer }] = made(p).layers as [Made['layers'][number]];
+  const panel = made(p).pieces[0].piece.panels.find(({ id }) => id === layer.laid!.panel)!;
+  const rim = panel.polygon.map((from, i) => ({ from, to: panel.polygon[(i + 1) % panel.polygon.length]! }));
+  const nearest = layer.laid!.polygon.map((corner) => Math.min(...rim.map((edge) => fromSegment(edge, corner))));
+  for (const away of nearest) expect(away).toBeCloseTo(inches(1 / 8), 6);
+  // An envelope from a square closes with a house-shaped flap.
+  const house = made(plan('diagonal-envelope', { layers: [{ on: 'flap' }], tool: { kind: 'envelope-board' } }));
+  expect(house.layers[0]!.piece.panels[0]!.polygon.length).toBeGreaterThan(4);
+  expect(house.layers[0]!.layer.face).toBe('back');
 });
 
 test('a mat goes on the front as it is: clear of a finger notch, of a flap, of what lies lower', () => {
   const mat = (construction: string, options: object = {}) => {
-    const p = plan(construction, { companions: ['mat'], options, contents: { width: '3 in', height: '4 in' } });
-    return { ...companionsOf(made(p), p.design)[0]!, finished: made(p).finished };
+    const p = plan(construction, { layers: [{ on: 'front' }], options, contents: { width: '3 in', height: '4 in' } });
+    return { ...made(p).layers[0]!.piece.blank, finished: made(p).finished };
   };
   // An eighth all round on a plain front.
   const plain = mat('card-holder', { fingerNotch: 0 });

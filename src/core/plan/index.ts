@@ -2,7 +2,9 @@
 export {
   constructionOptions,
   designSchema,
+  layerSchema,
   paperOf,
+  paperSchema,
   parseDocument,
   readDesign,
   type Design,
@@ -15,16 +17,18 @@ export { basePieces, ownPaper, panelName, viewOf } from './thing';
 export {
   ADHESIVES,
   CLOSURES,
-  COMPANIONS,
   DECORATIONS,
+  LAYER_PLACES,
+  REVEALS,
   type Adhesive,
   type Closure,
-  type CompanionName,
   type Decoration,
+  type LayerPlace,
 } from './design/extras';
 export { glueAdvice, glueAreas, keepDry, type GlueAdvice, type GlueArea } from './work/glue';
 export { closurePlan, type ClosurePlan } from './work/closures';
-export { companionsOf, type Companion } from './work/companions';
+export { addedOutside, type Layer, type MadeLayer } from './work/layers';
+export { sheetOf } from './design/sheets';
 export {
   fromPaper,
   cutFromSheet,
@@ -53,7 +57,7 @@ export { checksOf, type Check, type CheckOf, type Level, type Remedy } from './c
 export { changedDesign, inputOf, type DesignChange } from './design/change';
 export { remediesOf, remediesTried, type OwnPaper, type Remedies } from './remedies';
 export { finishedFront, inPile } from './looks/dressing';
-export { pictureOf, pileOf, stillStep, type Picture } from './looks/picture';
+export { pictureOf, pileOf, stillStep, takingIn, type Picture } from './looks/picture';
 export { consequenceOf } from './choosing/consequence';
 export { checkSentence, remedyLabel } from './words';
 export { sayer, type Say } from '../length';
@@ -62,7 +66,6 @@ export { figureText, keyFigures, leastLap, settingOf, type FigurePart, type KeyF
 export { sizeChart, type ChartCard, type ChartLine, type ChartRow } from './choosing/chart';
 export type { Phase } from './work/work';
 export { stepsOf, whenDone, type Action, type Finish, type Reading, type Step, type StepPicture } from './steps';
-export { copiesDone, walkOf, type Stop, type WayOfWork } from './work/walk';
 export { postPlan, receivePlan, type PostedPlan } from './posted';
 export { sheetNow, type SheetNow } from './work/sheet-now';
 export { longestCut } from './work/longest-cut';

@@ -5,7 +5,7 @@ import { assemble, type AssemblyStep } from '../fold';
 import { holdOf } from '../fit';
 import { mm } from '../length';
 import { drawPiece, patternFaults, rect, type Piece, type Source } from '../pattern';
-import { checksOf, companionsOf, paperOf, planFor, printMap, sayer, stepsOf, type Design, type DesignInput } from '.';
+import { checksOf, paperOf, planFor, printMap, sayer, stepsOf, type Design, type DesignInput } from '.';
 import { workOf } from './work/work';
 
 const say = sayer('mm', '1 mm');
@@ -216,32 +216,37 @@ describe('bought, made, or there already', () => {
   });
 });
 
-describe('what goes with it', () => {
-  test('is a piece like any other: scored from edge to edge, its holes in its paper', () => {
-    const plan = box({ companions: ['tag', 'note'] });
-    const [tag, note] = companionsOf(plan.made!, plan.design);
-    expect(tag!.piece.holes).toHaveLength(1);
-    expect(tag!.piece.panels).toHaveLength(1);
-    expect(patternFaults(note!.piece)).toEqual([]);
-    const [fold] = note!.piece.hinges;
-    expect([fold!.line.from.y, fold!.line.to.y]).toEqual([note!.scores[0], note!.scores[0]]);
-    expect(Math.abs(fold!.line.from.x - fold!.line.to.x)).toBeCloseTo(note!.width, 9);
+describe('layers', () => {
+  test('are pieces like any other: a template has the holes of the sheet it marks, a mat for a flap its slants', () => {
+    const [template] = planOf({
+      version: 1,
+      construction: 'storage-pocket',
+      contents: { width: 80, height: 60 },
+      layers: [{ on: 'sheet' }],
+    } as DesignInput).made!.layers;
+    expect(template!.piece.holes.length).toBeGreaterThan(0);
+    const [flap] = planOf({
+      version: 1,
+      construction: 'diagonal-envelope',
+      contents: { width: 80, height: 100 },
+      layers: [{ on: 'flap' }],
+    } as DesignInput).made!.layers;
+    for (const { piece } of [template!, flap!]) expect(patternFaults(piece)).toEqual([]);
+    expect(flap!.piece.trims.length).toBeGreaterThan(0);
   });
 
-  test('a tag that its own hole would not fit on is left out', () => {
-    const band = (breadth: number) => {
-      const plan = planOf({
+  test('one that would come out narrower than hands can cut is left out', () => {
+    const band = (breadth: number) =>
+      planOf({
         version: 1,
         construction: 'belly-band',
         contents: { width: 80, height: 60 },
         options: { breadth },
-        companions: ['tag'],
+        layers: [{ on: 'front' }],
         graduation: 'exact',
-      } as DesignInput);
-      return companionsOf(plan.made!, plan.design).length;
-    };
-    // The hole's middle is 3/8 in below the top, its rim 3/32 in further; the tag is 1/8 in lower than the band.
-    const least = 25.4 * (3 / 8 + 3 / 32 + 1 / 8);
+      } as DesignInput).made!.layers.length;
+    // An eighth on both sides, and 3 mm left.
+    const least = 3 + 25.4 / 4;
     expect([band(least + 0.05), band(least - 0.05)]).toEqual([1, 0]);
   });
 });

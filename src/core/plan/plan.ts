@@ -11,7 +11,7 @@ import { comesInPieces, firstPieceFrom } from './design/sheets';
 import { sizedFor } from './sized';
 import { basePieces, ownPaper, spinesOf, viewOf } from './thing';
 import { discHoles } from './work/closures';
-import { companionsOf } from './work/companions';
+import { addedOutside, layersOf, takenInside, type MadeLayer } from './work/layers';
 
 /** A piece to be cut, with the moves that make it. */
 export interface MadePiece {
@@ -26,8 +26,8 @@ export interface Made {
   readonly built: Built;
   /** The pieces to cut, without what the maker has already. */
   readonly pieces: readonly [MadePiece, ...MadePiece[]];
-  /** What is made to go with it, small things of their own. */
-  readonly beside: readonly MadePiece[];
+  /** What is laid on its faces and into its room, in the order of the design. */
+  readonly layers: readonly MadeLayer[];
   readonly folded: Folded;
   /** Its cavities, opened; the first is the one the contents are sized for. */
   readonly holds: readonly Hold[];
@@ -46,27 +46,40 @@ export type Plan =
   | { readonly design: Design; readonly made: Made; readonly refusal: null }
   | { readonly design: Design; readonly made: null; readonly refusal: Refusal };
 
+const NO_CONTENTS: Contents = { width: mm(0), height: mm(0), thickness: mm(0) };
 const NOTHING: Size3 = { width: mm(0), height: mm(0), depth: mm(0) };
 
 /**
  * Plans a design: draws the pattern, folds it, pushes the contents in, and carries the programme out on the
  * simulated tool. What is reported is read off the folded shape.
  */
-export function planFor(design: Design): Plan {
+export function planFor(asked: Design): Plan {
+  const design = withLayersInside(asked);
   const sheets = design.sheets ?? (design.blank && isSold(design.blank) && comesInPieces(design) ? 1 : null);
   const piece = sheets === null ? null : firstPieceFrom(design, sheets);
-  if (design.sheets !== null && !piece) return { design, made: null, refusal: tooFew(design) };
+  if (design.sheets !== null && !piece) return { design: asked, made: null, refusal: tooFew(asked) };
   const { sized, options } = sizedFor(piece ? { ...design, blank: piece } : design);
   const cut = sized.ok ? withFeatures(sized.built, sized.folded) : sized;
-  if (!cut.ok) return { design, made: null, refusal: cut.refusal };
+  if (!cut.ok) return { design: asked, made: null, refusal: cut.refusal };
   // What gave way is what it is from here on, in every form and figure.
-  const told = options === design.options ? design : { ...design, options };
+  const told = options === design.options ? asked : { ...asked, options };
   const folded = cut.folded ?? assemble(cut.built.pieces, cut.built.assembly);
   const holds = cut.built.cavities.map((cavity, i) =>
     // What a bite left as it was is not opened again.
     i === 0 && sized.ok && sized.folded === folded ? sized.hold! : holdOf(folded, cavity, calipersOf(design)),
   );
-  return { design: told, refusal: null, made: madeFrom(told, cut.built, folded, holds) };
+  const made = madeFrom(told, cut.built, folded, holds);
+  if (made.layers.length === 0) return { design: told, refusal: null, made };
+  const own = Object.fromEntries(made.layers.map(({ piece, layer }) => [piece.name, layer.paper]));
+  return { design: { ...told, papers: { ...told.papers, ...own } }, refusal: null, made };
+}
+
+/** A design for contents that share their room with layers. */
+function withLayersInside(design: Design): Design {
+  const more = takenInside(design);
+  if (more === 0) return design;
+  const thickness = mm(design.thickness + more);
+  return { ...design, thickness, contents: design.contents && { ...design.contents, thickness } };
 }
 
 const tooFew = ({ blank, sheets }: Design): Refusal => ({
@@ -99,21 +112,32 @@ function madeFrom(design: Design, pattern: Built, folded: Folded, holds: readonl
     .map((piece) => madePiece(piece, built.start, design)) as unknown as Made['pieces'];
   const [hold] = holds;
   const { least, thickness } = design;
-  const largest = hold?.largest(least, thickness) ?? { width: mm(0), height: mm(0), thickness: mm(0) };
+  const shared = withLayersInside(design);
+  const largest = { ...(hold?.largest(least, shared.thickness) ?? NO_CONTENTS), thickness };
   const sized = {
     built,
     pieces,
     inside: hold?.inside ?? NOTHING,
-    finished: finishedSize(built, folded, design),
+    finished: finishedSize(built, folded, shared),
     folded,
   };
+  const layers = layersOf(sized, design).map((layer): MadeLayer => ({
+    ...madePiece(layer.piece, built.start, design),
+    layer,
+  }));
   return {
     ...sized,
-    beside: companionsOf(sized, design).map(({ piece }) => madePiece(piece, built.start, design)),
+    layers,
+    finished: {
+      ...sized.finished,
+      thickness: mm(sized.finished.thickness + addedOutside(layers.map(({ layer }) => layer))),
+    },
     holds,
-    fit: (design.contents && hold?.fit(design.contents)) ?? null,
+    fit: (shared.contents && hold?.fit(shared.contents)) ?? null,
     largest,
-    thickest: hold?.thickest(least, design.contents ?? largest) ?? mm(0),
+    thickest: mm(
+      Math.max(0, (hold?.thickest(least, design.contents ?? largest) ?? 0) - (shared.thickness - thickness)),
+    ),
   };
 }
 
@@ -123,9 +147,9 @@ function madePiece(piece: Piece, start: Start, { tool }: Design): MadePiece {
   return { piece, programme, toolFaults: differences(simulate(piece.blank, tool, programme.moves), piece) };
 }
 
-/** The piece of that name with its moves, one that goes with the holder included. */
-export const partNamed = ({ pieces, beside }: Pick<Made, 'pieces' | 'beside'>, name: string): MadePiece =>
-  [...pieces, ...beside].find(({ piece }) => piece.name === name) ?? pieces[0];
+/** The piece of that name with its moves, a layer included. */
+export const partNamed = ({ pieces, layers }: Pick<Made, 'pieces' | 'layers'>, name: string): MadePiece =>
+  [...pieces, ...layers].find(({ piece }) => piece.name === name) ?? pieces[0];
 
 /** How large the finished thing is: its outline and the layers it stacks to, or the box round what stands. */
 function finishedSize(

@@ -10,8 +10,7 @@ import {
   checksOf,
   closurePlan,
   CLOSURES,
-  companionsOf,
-  COMPANIONS,
+  LAYER_PLACES,
   momentsOf,
   papersFor,
   readDesign,
@@ -140,7 +139,7 @@ describe('a design that cannot be read says what would do', () => {
     { version: 1, construction: 'mat', tool: { kind: 'saw' } },
     { version: 1, construction: 'mat', tool: 'ruler' },
     { version: 1, construction: 'mat', closure: { kind: 'nail' } },
-    { version: 1, construction: 'mat', companions: ['hat', 'tag', 'tag'] },
+    { version: 1, construction: 'mat', layers: [{ on: 'hat' }, { on: 'front', reveal: -1, paper: { sided: 3 } }] },
     { version: 1, construction: 'mat', decorate: 'ink' },
     { version: 1, construction: 'mat', order: 'any' },
     { version: 1, construction: 'mat', adhesive: { all: 'spit', tape: 0 } },
@@ -196,15 +195,15 @@ test('every closure on holders of every kind: what it takes, where it goes, why 
   expectApproved('shown/closures', `${lines.join('\n')}\n`);
 });
 
-test('every companion, sized', () => {
-  const lines = ['seam-envelope', 'storage-pocket', 'tray-box'].flatMap((construction) => {
-    const p = plan(construction, { companions: [...COMPANIONS] });
-    return companionsOf(p.made!, p.design).map(
-      ({ name, title, width, height, scores, holes, ribbon, note }) =>
-        `${construction} ${name} (${title}): ${short(width)} × ${short(height)}, scored at ${scores.map(short).join(' ')}, holes ${holes.map(({ x, y, diameter }) => `${short(diameter)} at ${short(x)} ${short(y)}`).join('; ')}, ribbon ${short(ribbon)}, ${note}`,
+test('every layer, sized', () => {
+  const lines = ['seam-envelope', 'storage-pocket', 'tray-box', 'diagonal-envelope'].flatMap((construction) => {
+    const p = plan(construction, { layers: [...LAYER_PLACES, 'front' as const].map((on) => ({ on, pull: true })) });
+    return p.made!.layers.map(
+      ({ piece, layer: { on, upon, reveal, ribbon, face, laid } }) =>
+        `${construction} ${piece.name} ${on}${upon ? ` upon ${upon}` : ''}: ${short(piece.blank.width)} × ${short(piece.blank.height)}, border ${short(reveal)}, holes ${piece.holes.map(({ centre: { x, y }, diameter }) => `${short(diameter)} at ${short(x)} ${short(y)}`).join('; ')}, ribbon ${short(ribbon)}, seen ${face}, ${laid ? `${laid.side} of ${laid.panel} ${laid.polygon.map(({ x, y }) => `${short(x)} ${short(y)}`).join(', ')}` : 'not glued'}`,
     );
   });
-  expectApproved('shown/companions', `${lines.join('\n')}\n`);
+  expectApproved('shown/layers', `${lines.join('\n')}\n`);
 });
 
 describe('papers by their names', () => {

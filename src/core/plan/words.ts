@@ -76,6 +76,8 @@ const SENTENCES: Words<PlanFacts> = {
     `A strip of ${say(value)} is too short to join this band from two: each must be at least ${say(limit, 'up')}.`,
   'sheets-too-few': ({ value, about: { width, height } }, say) =>
     `Its pieces do not all come from ${value === 1 ? 'one sheet' : `${value} sheets`} of ${say(width)} × ${say(height)}. Take another sheet, or a larger one.`,
+  'not-told': ({ about: { part } }) =>
+    `Its size follows from the ${part}, which has no pattern or leaves no room. See there first.`,
   'corner-too-round': ({ value, limit }, say) =>
     `A corner radius of ${say(value)} does not fit this flap. It takes at most ${say(limit, 'down')}.`,
   'tip-too-deep': ({ value, limit }, say) =>
@@ -200,13 +202,13 @@ const SENTENCES: Words<PlanFacts> = {
     }
   },
   paper: ({ level, value, about }, say) => {
-    if (level === 'pass') return 'Your paper is large enough.';
-    const { blankWidth, blankHeight, width, height, other, turned } = about;
+    const { blankWidth, blankHeight, width, height, other, turned, of } = about;
+    if (level === 'pass') return of ? `The paper for the ${of} is large enough.` : 'Your paper is large enough.';
     const blank = `${say(blankWidth)} × ${say(blankHeight)}`;
     if (turned)
       return `A piece of ${blank} goes on your paper only when it is turned, and then the print runs sideways. Use a larger sheet.`;
     const square = isSquare({ width: blankWidth, height: blankHeight });
-    return `The sheet to cut measures ${square ? say(value) : blank}; your paper is ${say(width)} × ${say(height)}.${
+    return `${of ? `The sheet for the ${of}` : 'The sheet to cut'} measures ${square ? say(value) : blank}; ${of ? 'its' : 'your'} paper is ${say(width)} × ${say(height)}.${
       other === null ? ' No common paper is that large.' : ` Cut it from ${other}, or put in something smaller.`
     }`;
   },
@@ -220,6 +222,18 @@ const SENTENCES: Words<PlanFacts> = {
     `Thin paper (${formatLength(mm(value), 'mm', 'exact')}): what is inside shows through, and a light score is enough. Use little glue, or it cockles.`,
   'stiff-paper': ({ value, about: { thickness } }, say) =>
     `Stiff paper (${formatLength(mm(value), 'mm', 'exact')}): score each line two or three times lightly and fold slowly, or it cracks. It stacks to ${say(thickness)}.`,
+  layer: ({ value, about: { on } }, say) => {
+    switch (on) {
+      case 'inside':
+        return `There is no room for a layer inside with ${say(value)} left free all round: leave less, or leave it out.`;
+      case 'sheet':
+        return 'There are no holes to make a template for: leave it out.';
+      case 'flap':
+        return `No layer with a border of ${say(value)} goes on the flap: it has none, a hole in it, or too little paper. Take a narrower border, or leave it out.`;
+      default:
+        return `No layer with a border of ${say(value)} goes on the ${on}: too little of it is plain. Take a narrower border, or leave it out.`;
+    }
+  },
   'print-side': ({ value, about: { panels } }) =>
     value === 0
       ? 'One-sided paper: lay the printed side down. Only that side will show.'

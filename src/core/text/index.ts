@@ -28,6 +28,13 @@ export const listed = (names: readonly string[], each = ''): string =>
 export const article = (next: string): 'a' | 'an' =>
   /^(?:[aeio]|8|1[18](?!\d)|[AEFHILMNORSX](?![a-z]))/.test(next) || /^[AEIO][a-z]/.test(next) ? 'an' : 'a';
 
+/** A text with a capital at its start. */
+export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** A name as it stands within a sentence: `star card`; what does not begin like a plain word stays, `A6 card`. */
+export const uncapitalised = (name: string): string =>
+  /^\p{Lu}\p{Ll}/u.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
+
 /** A text cut to at most so many characters; a pair that makes one sign is not cut through. */
 export const shortened = (text: string, most: number): string =>
   text.length > most ? `${text.slice(0, most - 1).replace(/[\uD800-\uDBFF]$/, '')}…` : text;

@@ -80,6 +80,8 @@ function asFor(issue: z.core.$ZodIssue): string {
   if (issue.code !== 'invalid_type') return issue.message;
   const wanted: Record<string, string> = {
     object: 'Write its parts in braces, each with its name: {"width": "3 in"}.',
+    array: 'Write a list in square brackets: ["one", "two"].',
+    record: 'Write its parts in braces, each with its name: {"lid": "green"}.',
     boolean: 'Write true or false, without quotes.',
     string: 'Write it as text in quotes.',
     number: 'Write a number, without quotes.',

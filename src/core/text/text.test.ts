@@ -2,15 +2,17 @@ import fc from 'fast-check';
 import { runs } from '../../../tests/helpers/runs';
 import {
   article,
+  capitalised,
   isPrintable,
-  listed,
   lineSchema,
   linesSchema,
+  listed,
   manyLines,
   nameSchema,
   oneLine,
   quoted,
   shortened,
+  uncapitalised,
 } from '.';
 
 test.each([
@@ -93,4 +95,16 @@ test('a line can be printed as it stands when nothing in it breaks it or turns i
     expect([text, isPrintable(text)]).toEqual([text, true]);
   for (const text of ['two\nlines', 'a\ttab', 'a\rreturn', '\u202Eturned', 'end\u0000', '\uD83C'])
     expect([text, isPrintable(text)]).toEqual([text, false]);
+});
+
+test('a name within a sentence: a plain word loses its capital, a format or an acronym keeps it', () => {
+  expect(['Star card', 'A6 card', 'DVD sleeve', 'Éclair box', 'mat', ''].map(uncapitalised)).toEqual([
+    'star card',
+    'A6 card',
+    'DVD sleeve',
+    'éclair box',
+    'mat',
+    '',
+  ]);
+  expect(['second mat', 'A6', ''].map(capitalised)).toEqual(['Second mat', 'A6', '']);
 });

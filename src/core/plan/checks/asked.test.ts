@@ -54,7 +54,7 @@ const ASKED: readonly (readonly [string, object])[] = [
       },
       kit: { trimmer: 250, ruler: 400, punches: ['1 in'], rounders: [] },
       closure: { kind: 'buttons' },
-      companions: ['mat', 'insert-card'],
+      layers: [{ on: 'front' }, { on: 'inside', pull: true }],
     },
   ],
   ['a card too large for its sheet', { contents: card, blank: { width: '5 in', height: '5 in' } }],

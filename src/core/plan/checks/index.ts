@@ -8,6 +8,7 @@ import { fitChecks } from './fit';
 import { foldChecks } from './fold';
 import { closureChecks, glueChecks } from './glue';
 import { kitChecks } from './kit';
+import { layerChecks } from './layers';
 import { leastChecks } from './least';
 import { paperChecks, printChecks } from './paper';
 import { toolChecks } from './tool';
@@ -25,6 +26,7 @@ export function checksOf(plan: Plan): Check[] {
     ...claimChecks('standing', plan.design, made),
     ...glueChecks(plan, made),
     ...closureChecks(plan, made),
+    ...layerChecks(plan, made),
     ...paperChecks(plan, made),
     ...printChecks(plan, made),
     ...toolChecks(plan, made),

@@ -6,14 +6,16 @@ import { paperOf, type Design } from '../design/design';
 import { liesOn, smallestPaperFor, STIFF, THIN } from '../design/papers';
 import type { Made, Plan } from '../plan';
 import { printMap, turnFor, windowOnFront } from '../looks/print';
+import { listed } from '../../text';
 import { check, type Check, type Remedy } from './check';
 
 /** Plain paper that shows on less than this share of the front is no fault. From memory. */
 const SEEN_SHARE = 0.1;
 
 /** Whether each paper is large enough for what is cut from it, and how it takes folding. */
-export function paperChecks({ design }: Plan, { pieces, finished }: Made): Check[] {
-  const sheets = sheetsCheck(design, pieces);
+export function paperChecks({ design }: Plan, { pieces: own, layers, finished }: Made): Check[] {
+  const sheets = sheetsCheck(design, own);
+  const pieces = [...own, ...layers];
   const papers = [...new Set(pieces.map(({ piece }) => paperOf(design, piece.name)))];
   return [
     ...sheets,
@@ -39,7 +41,7 @@ function sheetsCheck(design: Design, pieces: Made['pieces']): Check[] {
   const sheet =
     paper.width !== undefined && paper.height !== undefined ? { width: paper.width, height: paper.height } : blank;
   const asked = sheets ?? 1;
-  const takes = sheetsFor(cut, sheetOf(sheet, design), asked);
+  const takes = sheetsFor(cut, sheetOf(sheet, design.paper), asked);
   const larger = cut.find((piece) => !liesOn(piece, sheet))?.name ?? null;
   // With a paper of a known size that is a failure, and told as one.
   if (larger !== null && paper.width !== undefined) return [];
@@ -71,7 +73,20 @@ function sizeChecks(paper: Design['paper'], cut: readonly Piece[], at: string | 
       over ? 'fail' : 'pass',
       Math.max(worst.width, worst.height),
       Math.min(sheet.width, sheet.height),
-      { ...sheet, other: other?.title ?? null, blankWidth: worst.width, blankHeight: worst.height, turned },
+      {
+        ...sheet,
+        other: other?.title ?? null,
+        blankWidth: worst.width,
+        blankHeight: worst.height,
+        turned,
+        of:
+          at === undefined
+            ? null
+            : listed(
+                cut.map(({ name }) => name),
+                'the ',
+              ),
+      },
       other && !turned ? [{ code: 'other_paper', name: other.title, change }] : [],
       at,
     ),
@@ -99,8 +114,8 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
     const whole = shows.reduce((sum, s) => sum + (s.face === shows[0]!.face ? s.area : 0), 0);
     const onFront = plain.filter((s) => s.face === shows[0]!.face && s.area > SEEN_SHARE * whole);
     const remedies: Remedy[] =
-      onFront.length > 0 && !design.companions.includes('mat')
-        ? [{ code: 'back_with_mat', change: { companions: [...design.companions, 'mat'] } }]
+      onFront.length > 0 && !design.layers.some(({ on }) => on === 'front')
+        ? [{ code: 'back_with_mat', change: { layers: [...design.layers, { on: 'front' }] } }]
         : [];
     checks.push(
       check(

@@ -28,7 +28,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
           ...input,
           paper: { width: 300, height: 300, sided: 1, directional: true },
           closure: { kind: 'cord' },
-          companions: ['tag'],
+          layers: [{ on: 'front' }],
         });
         for (const say of [sayer('in', '1/8 in'), sayer('mm', '1 mm')]) {
           for (const check of checksOf(plan)) {

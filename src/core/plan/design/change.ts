@@ -25,12 +25,14 @@ export function changedDesign(design: DesignInput, { options, ...fields }: Desig
 export const inputOf = ({
   construction,
   contents,
+  holds,
   thickness,
   aim,
   least,
   blank,
   sheets,
-  papers: _,
+  papers,
+  layers,
   options,
   told,
   ...rest
@@ -41,11 +43,13 @@ export const inputOf = ({
     construction: construction.name,
     ...rest,
     options: own,
+    ...(Object.keys(papers).length > 0 && { papers }),
+    ...(layers.length > 0 && { layers }),
     ease: aim,
     leastEase: least,
   };
   return changedDesign(whole as DesignInput, {
-    contents: contents ?? (thickness > 0 ? { thickness } : undefined),
+    contents: contents || thickness > 0 ? { ...(contents ?? { thickness }), ...(holds && { name: holds }) } : undefined,
     blank: blank ?? undefined,
     sheets: sheets ?? undefined,
   });

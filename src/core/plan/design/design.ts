@@ -16,15 +16,17 @@ import type { Blank } from '../../pattern';
 import {
   ADHESIVES,
   CLOSURES,
-  COMPANIONS,
   DECORATIONS,
+  LAYER_PLACES,
   type Adhesive,
   type Closure,
-  type CompanionName,
   type Decoration,
+  type LayerPlace,
 } from './extras';
 import { COMMON_BOARD, kitSchema, planTool, toolSchema, type Kit, type Tool } from '../../tools';
 
+/** Most pieces with papers of their own: no holder has as many. */
+const MOST_PAPERS = 20;
 /** Most joins whose glue a design chooses one by one: no holder has nearly as many. */
 const MOST_JOINS = 60;
 
@@ -40,6 +42,56 @@ const each = <const Names extends readonly [string, ...string[]]>(names: Names, 
     .max(names.length, { error, abort: true })
     .refine((some) => new Set(some).size === some.length, { error });
 
+/** Most layers on one thing. */
+const MOST_LAYERS = 12;
+
+/** A sheet a piece is cut from, and what it is like. */
+export const paperSchema = z.strictObject({
+  id: z.string().min(1).max(60).optional().describe('What tells it from other papers; of no meaning here.'),
+  name: z.string().max(120).optional().describe('What its maker calls it, for the steps.'),
+  width: size.optional(),
+  height: size.optional(),
+  caliper: lengthSchema({ over: 0, most: 5 }).prefault(USUAL_CALIPER),
+  sided: z.union([z.literal(1), z.literal(2)], { error: 'Paper is printed on 1 or 2 sides.' }).default(2),
+  directional: z
+    .boolean({ error: 'Say true for a print that has a right way up, false for one that has not.' })
+    .default(false),
+  turn: z
+    .union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)], {
+      error: 'The blank is laid on the print turned by 0, 1, 2 or 3 quarters clockwise.',
+    })
+    .default(0)
+    .describe('Quarter turns clockwise that the blank is laid with on the printed sheet.'),
+  at: z
+    .strictObject({ x: lengthSchema({ least: 0 }), y: lengthSchema({ least: 0 }) })
+    .optional()
+    .describe('Where on the sheet the first blank’s lower left corner lies, from the sheet’s own.'),
+  window: z
+    .strictObject({
+      x: lengthSchema({ least: 0 }),
+      y: lengthSchema({ least: 0 }),
+      width: size,
+      height: size,
+      keep: z.enum(['show', 'avoid'], { error: 'A window is to "show" or to "avoid".' }).default('show'),
+    })
+    .optional()
+    .describe('A place on the sheet that matters: a motif or text to show on the front, a torn edge to avoid.'),
+});
+
+/** A piece laid on a face or into the room. */
+export const layerSchema = z.strictObject({
+  id: z.string().min(1).max(60).optional().describe('A name for it among the others; of no meaning.'),
+  on: z.enum(LAYER_PLACES, { error: `A layer lies on one of ${LAYER_PLACES.join(', ')}.` }),
+  reveal: lengthSchema({ least: 0, most: 60 })
+    .optional()
+    .describe('The border that shows all round it: 1/8 in, inside 1/16 in, when left out.'),
+  paper: paperSchema.optional().describe('The paper it is cut from, where it is another.'),
+  pull: z
+    .boolean({ error: 'Say true for a ribbon to pull an insert out by, false for none.' })
+    .default(false)
+    .describe('A ribbon round the far end of an insert pulls out what goes in.'),
+});
+
 const common = {
   version: z.literal(1, { error: 'This reads documents of version 1: write "version": 1.' }),
   contents: z
@@ -47,6 +99,7 @@ const common = {
       width: size.optional(),
       height: size.optional(),
       thickness: lengthSchema({ least: 0, most: 200 }).prefault(mm(0)),
+      name: z.string().min(1).max(60).optional().describe('What it is called, for the steps: card.'),
     })
     .optional()
     .describe('What goes in. A stack counts with its whole thickness, a card at its thickest place.'),
@@ -64,38 +117,7 @@ const common = {
     ),
   ease: both(room).optional().describe('Room aimed for, both sides together; the construction’s own when left out.'),
   leastEase: both(room).optional().describe('Room that rounding may not go under.'),
-  paper: z
-    .strictObject({
-      width: size.optional(),
-      height: size.optional(),
-      caliper: lengthSchema({ over: 0, most: 5 }).prefault(USUAL_CALIPER),
-      sided: z.union([z.literal(1), z.literal(2)], { error: 'Paper is printed on 1 or 2 sides.' }).default(2),
-      directional: z
-        .boolean({ error: 'Say true for a print that has a right way up, false for one that has not.' })
-        .default(false),
-      turn: z
-        .union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)], {
-          error: 'The blank is laid on the print turned by 0, 1, 2 or 3 quarters clockwise.',
-        })
-        .default(0)
-        .describe('Quarter turns clockwise that the blank is laid with on the printed sheet.'),
-      at: z
-        .strictObject({ x: lengthSchema({ least: 0 }), y: lengthSchema({ least: 0 }) })
-        .optional()
-        .describe('Where on the sheet the first blank’s lower left corner lies, from the sheet’s own.'),
-      window: z
-        .strictObject({
-          x: lengthSchema({ least: 0 }),
-          y: lengthSchema({ least: 0 }),
-          width: size,
-          height: size,
-          keep: z.enum(['show', 'avoid'], { error: 'A window is to "show" or to "avoid".' }).default('show'),
-        })
-        .optional()
-        .describe('A place on the sheet that matters: a motif or text to show on the front, a torn edge to avoid.'),
-    })
-    .prefault({})
-    .describe('The sheet the blank is cut from, and what it is like.'),
+  paper: paperSchema.prefault({}).describe('The sheet the blank is cut from, and what it is like.'),
   tool: toolSchema.default(COMMON_BOARD),
   kit: kitSchema.optional().describe('What else is at hand; what is left out is not asked about.'),
   adhesive: z
@@ -130,9 +152,20 @@ const common = {
   decorate: each(DECORATIONS, `A sheet is decorated with ${DECORATIONS.join(' or ')}, each once.`)
     .default([])
     .describe('What is done to the sheet while it is flat: edges inked, a pattern embossed.'),
-  companions: each(COMPANIONS, `A companion is one of ${COMPANIONS.join(', ')}, each once.`)
+  papers: z
+    .record(z.string().max(60), paperSchema)
+    .refine((papers) => Object.keys(papers).length <= MOST_PAPERS, {
+      error: `At most ${MOST_PAPERS} pieces have papers of their own.`,
+    })
+    .default({})
+    .describe('Papers of single pieces, by the piece’s name; all others are cut from “paper”.'),
+  layers: z
+    .array(layerSchema, { error: 'List the layers.' })
+    .max(MOST_LAYERS, { error: `At most ${MOST_LAYERS} layers.` })
     .default([])
-    .describe('Small things to make with it, sized from it.'),
+    .describe(
+      'What is laid on its faces or into its room; each next one on the same face is smaller by its own border.',
+    ),
   graduation: z.enum(GRADUATIONS, { error: `Marks come at ${GRADUATIONS.join(', ')}.` }).default('1/8 in'),
 };
 
@@ -171,6 +204,9 @@ export const designSchema = z
         ['paper', paper.width === undefined ? 'width' : 'height'],
         'Give the paper’s width and height both, or neither.',
       );
+    for (const [name, own] of Object.entries(design.papers))
+      if ((own.width === undefined) !== (own.height === undefined))
+        miss(['papers', name], 'Give the paper’s width and height both, or neither.');
     for (const { name, title, onPaper } of constructionOptions(design.construction))
       if (onPaper && !blank && (design.options as Record<string, unknown>)[name] !== undefined)
         miss(
@@ -186,6 +222,8 @@ export type DesignInput = z.input<typeof designSchema>;
 export interface Design {
   readonly construction: Construction;
   readonly contents: Contents | null;
+  /** What goes in, in a maker's words without an article; null where nobody said. */
+  readonly holds: string | null;
   readonly thickness: Mm;
   readonly blank: Blank | null;
   /** All pieces come from so many such sheets; null where the blank is the first piece. */
@@ -193,6 +231,8 @@ export interface Design {
   readonly aim: Ease;
   readonly least: Ease;
   readonly paper: {
+    readonly id?: string | undefined;
+    readonly name?: string | undefined;
     readonly width?: Mm;
     readonly height?: Mm;
     readonly caliper: Mm;
@@ -209,7 +249,13 @@ export interface Design {
   readonly adhesive: { readonly all: Adhesive; readonly tape: Mm; readonly joins: Readonly<Record<string, Adhesive>> };
   readonly order: 'by-operation' | 'by-piece';
   readonly closure: { readonly kind: Closure; readonly disc: Mm };
-  readonly companions: readonly CompanionName[];
+  readonly layers: readonly {
+    readonly id?: string | undefined;
+    readonly on: LayerPlace;
+    readonly reveal?: Mm | undefined;
+    readonly paper?: Design['paper'] | undefined;
+    readonly pull: boolean;
+  }[];
   readonly decorate: readonly Decoration[];
   readonly graduation: Graduation;
   readonly options: unknown;
@@ -244,7 +290,8 @@ function complete(document: z.output<typeof designSchema>, told: readonly string
     adhesive: holds,
     order,
     closure,
-    companions,
+    papers,
+    layers,
     decorate,
   } = document;
   const aim = { ...construction.ease.aim, ...defined(document.ease) };
@@ -259,6 +306,7 @@ function complete(document: z.output<typeof designSchema>, told: readonly string
       contents?.width !== undefined && contents.height !== undefined
         ? { width: contents.width, height: contents.height, thickness }
         : null,
+    holds: contents?.name ?? null,
     thickness,
     blank,
     sheets: document.sheets ?? null,
@@ -270,12 +318,12 @@ function complete(document: z.output<typeof designSchema>, told: readonly string
     adhesive: holds,
     order,
     closure,
-    companions,
+    papers,
+    layers,
     decorate,
     graduation,
     options,
     told,
-    papers: {},
   };
 }
 

@@ -9,15 +9,18 @@ const TRIED = 10;
 /** Most layouts looked for: what is found by then is taken. */
 const MOST_LAID = 60;
 
-/** A sheet of paper for the cutting. */
-export const sheetOf = ({ width, height }: Blank, { paper }: Design): CutList['sheets'][number] => ({
+/** A sheet of paper for the cutting, as many of it as it takes. */
+export const sheetOf = (
+  { width, height }: Blank,
+  { directional }: Pick<Design['paper'], 'directional'>,
+): CutList['sheets'][number] => ({
   name: 'sheet',
   width,
   height,
   count: undefined,
   kerf: mm(0),
   trim: mm(0),
-  directional: paper.directional,
+  directional,
   priority: 0,
 });
 
@@ -72,7 +75,7 @@ export function comesInPieces(design: Design): boolean {
 function searched(design: Design, sheet: Blank, sheets: number): Blank | null {
   const marks = design.graduation === 'exact' ? '0.5 mm' : design.graduation;
   const step = stepOf(marks);
-  const stock = sheetOf(sheet, design);
+  const stock = sheetOf(sheet, design.paper);
   const room = sheets * sheet.width * sheet.height;
   let left = MOST_LAID;
   const goes = (blank: Blank): boolean => {

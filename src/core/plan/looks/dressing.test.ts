@@ -1,15 +1,15 @@
 import { planOf } from '../../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../../constructions';
 import { contains, distance } from '../../geometry';
-import { companionsOf, glueAreas, momentsOf, seenAt, stepsOf, stillStep, whenDone, sayer, type DesignInput } from '..';
-import { dressing, finishedFront, laidOnFront } from './dressing';
+import { glueAreas, momentsOf, seenAt, stepsOf, stillStep, whenDone, sayer, type DesignInput } from '..';
+import { dressing, finishedFront, laidOnFaces } from './dressing';
 
 const planned = (construction: string, fields: object = {}) => {
   const { made, design } = planOf({
     version: 1,
     construction,
     contents: { width: '4 in', height: '5 1/2 in', thickness: '3/4 in' },
-    companions: ['mat', 'insert-card'],
+    layers: [{ on: 'front' }, { on: 'inside', pull: true }],
     ...fields,
   } as DesignInput);
   return { made: made!, design };
@@ -21,7 +21,7 @@ test('a mat lies on one panel of the front, whole, at its own size, clear of its
     const { made, design } = planned(name);
     // What the thickness is too much for.
     if (!made) continue;
-    const laid = laidOnFront(made, design);
+    const laid = laidOnFaces(made);
     (laid.length > 0 ? on : off).push(name);
     for (const { panel, polygon } of laid) {
       const [piece] = made.built.pieces.filter(({ panels }) => panels.some(({ id }) => id === panel));
@@ -29,7 +29,7 @@ test('a mat lies on one panel of the front, whole, at its own size, clear of its
       for (const corner of polygon) expect([name, contains(paper, corner)]).toEqual([name, true]);
       for (const hole of piece!.holes.filter((one) => one.panel === panel))
         expect([name, contains(polygon, hole.centre)]).toEqual([name, false]);
-      const mat = companionsOf(made, design).find((companion) => companion.name === 'mat')!;
+      const mat = made.layers.find(({ layer }) => layer.on === 'front')!.piece.blank;
       const sides = [distance(polygon[0]!, polygon[1]!), distance(polygon[1]!, polygon[2]!)];
       expect(sides.sort((a, b) => a - b)).toEqual(
         [mat.width, mat.height].sort((a, b) => a - b).map((side) => expect.closeTo(side, 6)),
@@ -65,7 +65,7 @@ test('the step that glues it shows it: on what lies flat and on what stands', ()
   for (const name of ['library-pocket', 'tray-box']) {
     const { made, design } = planned(name);
     const step = stepsOf({ made, design, refusal: null }, sayer('in', '1/8 in')).find(
-      ({ action, piece }) => action === 'glue' && piece === 'mat for the front',
+      ({ action, piece }) => action === 'glue' && piece === 'mat',
     )!;
     expect(step.picture).toMatchObject({ done: 'layer' });
     if (step.picture.kind !== 'standing') continue;
@@ -83,5 +83,5 @@ test('the finished front has the contents in the middle of their room, the inser
   expect(contents!.x + contents!.width / 2).toBeCloseTo(insert!.x + insert!.width / 2, 6);
   expect([front.laid.length, front.closure]).toEqual([1, null]);
   expect(front.glue.length).toBe(glueAreas(made).flatMap(({ joint }) => joint.polygons).length);
-  expect(finishedFront(made, { ...design, companions: [] }, 'whole')).toMatchObject({ insert: null, laid: [] });
+  expect(finishedFront({ ...made, layers: [] }, design, 'whole')).toMatchObject({ insert: null, laid: [] });
 });

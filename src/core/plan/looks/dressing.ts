@@ -1,4 +1,4 @@
-import { seatIn, turned } from '../../fit';
+import { seatIn } from '../../fit';
 import {
   carriedLeaf,
   hasPanel,
@@ -6,47 +6,23 @@ import {
   layerOf,
   leafOf,
   type Leaf,
-  type Side,
   type Stack,
   type Standing,
   type Touch,
   type View,
 } from '../../fold';
-import { apply, posed, type Point, type Polygon } from '../../geometry';
+import { apply, posed, type Polygon } from '../../geometry';
 import type { Design } from '../design/design';
 import type { Made } from '../plan';
 import { basePieces, viewOf } from '../thing';
 import type { Finish } from '../steps';
 import { closurePlan, type ClosurePlan } from '../work/closures';
 import { glueAreas } from '../work/glue';
-import { companionsOf, type Companion } from '../work/companions';
-import { plainFront } from './print';
+import { type LaidOn, type MadeLayer } from '../work/layers';
 
-/** A piece glued on a panel of the finished thing, as it lies on that panel's sheet. */
-export interface LaidOn {
-  readonly name: string;
-  readonly panel: string;
-  readonly side: Side;
-  readonly polygon: Polygon<'sheet'>;
-}
-
-/** What is glued on the front of the finished thing: a mat in the middle of its plain part. */
-export function laidOnFront(made: Made, design: Pick<Design, 'companions' | 'graduation'>): readonly LaidOn[] {
-  const mats = companionsOf(made, design).filter(({ goes }) => goes === 'on the front');
-  const front = mats.length > 0 ? plainFront(made) : null;
-  if (!front) return [];
-  return mats.map(({ piece: { name }, width, height }) => {
-    const lies = turned(made.built.cavities[0], { width, height });
-    const corner = (across: number, up: number): Point<'sheet'> =>
-      front.onSheet({ x: (across * lies.width) / 2, y: (up * lies.height) / 2 });
-    return {
-      name,
-      panel: front.panel,
-      side: front.side,
-      polygon: [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)],
-    };
-  });
-}
+/** What is glued on the faces of the finished thing, the lowest first. */
+export const laidOnFaces = ({ layers }: Pick<Made, 'layers'>): readonly LaidOn[] =>
+  layers.flatMap(({ layer }) => (layer.laid ? [layer.laid] : []));
 
 /** Places on a panel of a pile in a view of it; none where the panel is not in it. */
 export const inPile = (
@@ -77,16 +53,18 @@ export function leafOn(
 }
 
 /** The insert that lies in the first room with the contents; null where none is asked for. */
-const insertOf = (made: Made, design: Pick<Design, 'companions' | 'graduation'>): Companion | null =>
-  companionsOf(made, design).find(({ goes }) => goes === 'before the contents') ?? null;
+const insertOf = ({ layers }: Made): MadeLayer | null => layers.find(({ layer }) => layer.on === 'inside') ?? null;
 
-/** What has been put on the finished front by a step's picture. */
+/** What has been put on the finished thing by a step's picture: its layers, up to the one that is laid, and what shuts it. */
 export function dressing(
   made: Made,
-  design: Pick<Design, 'companions' | 'graduation' | 'closure' | 'thickness'>,
+  design: Pick<Design, 'closure' | 'thickness'>,
   done: Finish,
+  upTo: string | undefined = undefined,
 ): { readonly laid: readonly LaidOn[]; readonly closure: ClosurePlan | null } {
-  const laid = laidOnFront(made, design);
+  const all = laidOnFaces(made);
+  const last = all.findIndex(({ name }) => name === upTo);
+  const laid = last < 0 ? all : all.slice(0, last + 1);
   const closure = closurePlan(made, design);
   // A ribbon is glued on under the mat; whatever else shuts it comes last.
   const under = closure?.kind === 'ribbon' && !closure.trouble;
@@ -112,24 +90,31 @@ export interface FinishedFront {
 }
 
 /** Everything that is drawn on the front of a finished pile, in its view, mm. */
-export function finishedFront(made: Made, design: Design, done: Finish): FinishedFront {
+export function finishedFront(made: Made, design: Design, done: Finish, upTo?: string): FinishedFront {
   const { built, folded, inside } = made;
   const stack = folded.finished;
   const view = viewOf(built, stack);
   const [cavity] = built.cavities;
   const seat = (size: Parameters<typeof seatIn>[2]): Seat | null =>
     cavity && cavity.kind !== 'box' ? seatIn(cavity, inside, size) : null;
-  const insert = insertOf(made, design);
-  const { laid, closure } = dressing(made, design, done);
+  const insert = insertOf(made);
+  const { laid, closure } = dressing(made, design, done, upTo);
+  // What is laid on the back is shown there.
+  const back = made.layers.some(({ layer }) => layer.piece.name === upTo && layer.face === 'back');
+  const shown = new Set(
+    made.layers.flatMap(({ layer }) => (layer.face === (back ? 'back' : 'front') ? [layer.piece.name] : [])),
+  );
   return {
     stack,
     view,
-    face: built.front,
+    face: back === (built.front === 'below') ? 'above' : 'below',
     given: basePieces(built),
     contents: seat(design.contents ?? made.largest),
-    insert: insert && seat(insert),
+    insert: insert && seat(insert.piece.blank),
     glue: glueAreas(made).flatMap(({ joint: { panel, polygons } }) => inPile(panel, polygons, stack, view)),
-    laid: laid.flatMap(({ panel, polygon }) => inPile(panel, [polygon], stack, view)),
-    closure,
+    laid: laid
+      .filter(({ name }) => shown.has(name))
+      .flatMap(({ panel, polygon }) => inPile(panel, [polygon], stack, view)),
+    closure: back ? null : closure,
   };
 }

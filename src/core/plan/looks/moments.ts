@@ -26,7 +26,7 @@ import type { Panel } from '../../pattern';
 import type { Design } from '../design/design';
 import { type Made } from '../plan';
 import { viewOf } from '../thing';
-import { laidOnFront, leafOn } from './dressing';
+import { laidOnFaces, leafOn } from './dressing';
 
 /** One thing done at the table, as it is seen in space: how the paper lay, how it moves, how it then stands. */
 export interface Moment {
@@ -57,7 +57,7 @@ const LESS = 0.8;
 /** How high paper is held while it is carried over, mm. */
 const HELD = 60;
 
-/** The whole making in space, from the flat sheet to the finished thing with its contents in and what lies on its front. */
+/** The whole making in space, from the flat sheet to the finished thing with its contents in and what is glued on it. */
 export function momentsOf(made: Made, design: Design): readonly Moment[] {
   const contents = design.contents ?? made.largest;
   const { folded, built } = made;
@@ -73,7 +73,7 @@ export function momentsOf(made: Made, design: Design): readonly Moment[] {
     lay = stage.after;
   }
   const layer = Math.max(made.finished.width, made.finished.height) * LAYER;
-  return withLaidOn(withContents(moments, made, contents, layer), made, design, layer).map((moment) => ({
+  return withLaidOn(withContents(moments, made, contents, layer), made, layer).map((moment) => ({
     ...moment,
     layer,
   }));
@@ -157,17 +157,22 @@ function withContents(moments: readonly Bare[], made: Made, contents: Contents, 
   ];
 }
 
-/** Puts what is glued on the finished front there, each in a moment of its own. */
-function withLaidOn(moments: readonly Bare[], made: Made, design: Design, layer: number): readonly Bare[] {
+/** Puts what is glued on the finished thing there, each in a moment of its own. */
+function withLaidOn(moments: readonly Bare[], made: Made, layer: number): readonly Bare[] {
   const all = [...moments];
-  for (const one of laidOnFront(made, design)) {
+  const upon = new Map<string, number>();
+  for (const one of laidOnFaces(made)) {
     const last = all.at(-1)!;
     const lift = liftsOf(last.after).get(one.panel) ?? 0;
-    const { leaf } = leafOn(last.after, one, 'laid', (one.side === 'inside' ? 1 + lift : 1 - lift) * layer);
+    // One on the other: each a layer further off the paper.
+    const place = `${one.panel} ${one.side}`;
+    const off = 1 + (upon.get(place) ?? 0);
+    upon.set(place, off);
+    const { leaf } = leafOn(last.after, one, 'laid', (one.side === 'inside' ? off + lift : off - lift) * layer);
     all.push({
       ...QUIET,
       step: one.name,
-      text: `On the front: the ${one.name}`,
+      text: `Glued on: the ${one.name}`,
       before: last.after,
       motions: [],
       after: last.after,

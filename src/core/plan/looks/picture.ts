@@ -134,7 +134,9 @@ export function stillStep(
     .flatMap(({ joint: { panel, side, polygons } }) =>
       polygons.map((polygon, i) => leafOn(now, { name: `glue ${i + 1}`, panel, side, polygon }, 'glue')),
     );
-  const laid = picture.done ? dressing(made, design, picture.done).laid.map((one) => leafOn(now, one, 'laid')) : [];
+  const laid = picture.done
+    ? dressing(made, design, picture.done, picture.laying).laid.map((one) => leafOn(now, one, 'laid'))
+    : [];
   const on = [...glue, ...laid];
   const [cavity] = made.built.cavities;
   const inside =

@@ -114,8 +114,8 @@ export function printMap(made: Made, design: Pick<Design, 'paper' | 'papers'>): 
   );
 }
 
-/** The largest plain rectangle of the front: clear of notches, holes, flaps and folds. */
-export interface PlainFront {
+/** The largest plain rectangle of a face: clear of notches, holes, flaps and folds. */
+export interface PlainFace {
   readonly width: number;
   readonly height: number;
   /** The panel it lies on, the side of it that shows, and where a point off the rectangle's middle lies on its sheet. */
@@ -124,20 +124,22 @@ export interface PlainFront {
   readonly onSheet: (offMiddle: Point<'folded'>) => Point<'sheet'>;
 }
 
-/** Found before: it is asked for by everything that lies on the front. */
-const known = new WeakMap<Shape['folded'], PlainFront | null>();
+/** Found before: it is asked for by everything that lies on a face. */
+const known = new WeakMap<Shape['folded'], Map<'front' | 'back', PlainFace | null>>();
 
-/** Finds the plain part of the front, mm in the view of its pile; null where none shows. */
-export function plainFront(made: Shape): PlainFront | null {
-  const before = known.get(made.folded);
-  if (before !== undefined) return before;
-  const found = plainFrontOf(made);
-  known.set(made.folded, found);
-  return found;
+/** Finds the plain part of the front, or of what lies opposite, mm in the view of its pile; null where none shows. */
+export function plainFace(made: Shape, which: 'front' | 'back'): PlainFace | null {
+  const before = known.get(made.folded) ?? new Map<'front' | 'back', PlainFace | null>();
+  known.set(made.folded, before);
+  const found = before.get(which);
+  if (found !== undefined) return found;
+  const piles = facePiles(made);
+  const plain = plainPart(made, which === 'front' ? piles[0] : piles.at(-1));
+  before.set(which, plain);
+  return plain;
 }
 
-function plainFrontOf(made: Shape): PlainFront | null {
-  const [pile] = facePiles(made);
+function plainPart(made: Shape, pile: FacePile | undefined): PlainFace | null {
   if (!pile) return null;
   const [front] = visibleFrom(pile.stack, pile.from, pile.view)
     .map((shown) => ({ ...shown, area: regionArea(shown.region) }))
@@ -229,10 +231,10 @@ export function cutOutOf(made: Made, { paper }: Pick<Design, 'paper'>): CutOut |
 /** The sheet a piece is cut from, and where in it: as told, or from its corner; null where no sheet that takes it is known. */
 export function cutFromSheet(
   made: Made,
-  design: Pick<Design, 'paper'>,
+  design: Pick<Design, 'paper' | 'papers'>,
   { piece }: MadePiece,
 ): { readonly paper: Blank; readonly out: CutOut; readonly told: boolean } | null {
-  const { width, height } = design.paper;
+  const { width, height } = paperOf(design, piece.name);
   if (width === undefined || height === undefined) return null;
   const told = piece === made.pieces[0].piece ? cutOutOf(made, design) : null;
   const out = told ?? { x: 0, y: 0, ...piece.blank };

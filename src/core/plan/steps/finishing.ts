@@ -1,61 +1,46 @@
 import type { Say } from '../../length';
 import { partNamed, type Made } from '../plan';
 import type { ClosurePlan } from '../work/closures';
-import type { Companion } from '../work/companions';
-import { allNumbers } from '../work/numbers';
+import type { Layer } from '../work/layers';
 import { CAUTION, closureWords } from '../words';
 import type { Draft, Finish, StepPicture } from './step';
 
-/** What is done with a companion once it is cut, scored and punched. */
-export function companionStep(companion: Companion, made: Made, say: Say): Draft {
-  const { name, piece, ribbon } = companion;
+/** What is done with a layer once it is cut and punched. */
+export function layerStep({ on, upon, piece, ribbon }: Layer, made: Made, say: Say): Draft {
   const own = `the ${piece.name}`;
   const flat = { kind: 'flat', piece: piece.name, near: 1, moves: movesOf(made, piece.name), fresh: 0 } as const;
-  const score = [...allNumbers(made).values()].find((number) => number.piece === piece.name)?.number ?? 1;
-  const holed = made.pieces.filter((part) => part.piece.holes.length > 0).map((part) => part.piece.name);
   const is = { piece: piece.name, picture: flat };
-  switch (name) {
-    case 'insert-card':
+  const glued = { ...is, action: 'glue', picture: { ...whenDone(made, 'layer'), laying: piece.name } } as const;
+  switch (on) {
+    case 'inside':
       return {
         ...is,
         action: 'insert',
-        text: `Lay ${say(ribbon)} of ribbon round the far end of the insert card and slide both in, the ribbon’s ends out of the mouth: it pulls out what goes in.`,
+        text: made.folded.standing
+          ? `Lay ${own} on the floor.`
+          : ribbon > 0
+            ? `Lay ${say(ribbon)} of ribbon round the far end of ${own} and slide both in, the ribbon’s ends out of the mouth: it pulls out what goes in.`
+            : `Slide ${own} in.`,
       };
-    case 'mat':
-      return {
-        ...is,
-        action: 'glue',
-        text: 'Glue the mat in the middle of the plain part of the front.',
-        picture: whenDone(made, 'layer'),
-      };
-    case 'tag':
-      return {
-        ...is,
-        action: 'close',
-        text: `Thread ${say(ribbon)} of ribbon through the hole of ${own} and knot it.`,
-      };
-    case 'note':
-      return { ...is, action: 'insert', text: `Fold the note on score ${score}, write it, and put it in.` };
-    case 'sweet-wrap':
-      return {
-        ...is,
-        action: 'glue',
-        text: 'Wrap the strip round a sweet, glue its end over its start, and put it in.',
-        caution: CAUTION.food,
-      };
-    case 'hole-template':
+    case 'sheet': {
+      const holed = made.pieces.filter((part) => part.piece.holes.length > 0).map((part) => part.piece.name);
       return {
         ...is,
         action: 'mark',
         text: `Lay ${own} on the ${holed[0] ?? 'sheet'}, edge on edge, and prick the middle of each hole through it: the marks for its holes are there then.`,
         caution: CAUTION.awl,
       };
-    case 'clip-cover':
+    }
+    case 'flap':
       return {
-        ...is,
-        action: 'glue',
-        text: `Fold the cover on score ${score} over the clip and glue its halves together.`,
-        caution: CAUTION.smallParts,
+        ...glued,
+        text: `Glue ${own} ${upon ? `in the middle of the ${upon}` : 'on the flap'}, the same border all round.`,
+      };
+    case 'front':
+    case 'back':
+      return {
+        ...glued,
+        text: `Glue ${own} in the middle of ${upon ? `the ${upon}` : `the plain part of the ${on}`}.`,
       };
   }
 }
@@ -91,5 +76,5 @@ export function whenDone({ folded, pieces }: Made, done: Finish): StepPicture {
   if (folded.standing) return { kind: 'standing', stage: folded.standing.stages.length - 1, done };
   return folded.stages.length > 0
     ? { kind: 'folded', stage: folded.stages.length - 1, done }
-    : { kind: 'flat', piece: pieces[0].piece.name, near: 1, moves: 0, fresh: 0 };
+    : { kind: 'flat', piece: pieces[0].piece.name, near: 1, moves: 0, fresh: 0, done };
 }

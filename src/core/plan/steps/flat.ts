@@ -2,13 +2,13 @@ import { TOLERANCE } from '../../geometry';
 import { mm, near as nearly, type Say } from '../../length';
 import { leftOf, type Edge, type Piece, isSquare } from '../../pattern';
 import { partWay, stretchReadings, toolMove, type MarkFor, type Move, type Reading, type Spot } from '../../tools';
-import type { Design } from '../design/design';
+import { paperOf, type Design } from '../design/design';
 import type { Decoration } from '../design/extras';
 import { cutOutOf, windowInside, type CutOut } from '../looks/print';
 import { scoreNumbers } from '../work/numbers';
 import type { Made, MadePiece } from '../plan';
 import { CAUTION } from '../words';
-import { listed } from '../../text';
+import { listed, quoted } from '../../text';
 import type { Draft } from './step';
 
 type MarkMove = Extract<Move, { readonly do: 'mark' }>;
@@ -90,24 +90,31 @@ export function decorating(what: Decoration, part: MadePiece, made: Made): Draft
   };
 }
 
+/** The paper a piece is cut from, where it has a name. */
+function fromPaper({ name }: Piece, design: Design): string {
+  const paper = paperOf(design, name).name;
+  return paper ? `, from ${quoted(paper)}` : '';
+}
+
 /** Cutting the blank. */
 export function cutStep(piece: Piece, alike: readonly string[], made: Made, design: Design, say: Say): Draft {
   const { width, height } = piece.blank;
   const out = piece === made.pieces[0].piece ? cutOutOf(made, design) : null;
   if (out) return cuttingOut(piece, out, made, design, say);
+  const from = fromPaper(piece, design);
   const names = [piece.name, ...alike];
   const each = piece.quantity > 1 ? `${piece.quantity} alike, each ` : alike.length > 0 ? 'each ' : '';
-  const what = made.pieces.length > 1 || each ? `the ${listed(names, 'the ')}: ${each}` : '';
+  const what = made.pieces.length + made.layers.length > 1 || each ? `the ${listed(names, 'the ')}: ${each}` : '';
   const square = isSquare({ width, height });
   return {
     piece: piece.name,
     action: 'cut',
     ...(alike.length > 0 && { alike }),
     text: what
-      ? `Cut ${what}${square ? `${say(width)} square` : `${say(width)} × ${say(height)}`}.`
+      ? `Cut ${what}${square ? `${say(width)} square` : `${say(width)} × ${say(height)}`}${from}.`
       : square
-        ? `Cut a square, ${say(width)} each way.`
-        : `Cut a piece ${say(width)} wide and ${say(height)} high.`,
+        ? `Cut a square, ${say(width)} each way${from}.`
+        : `Cut a piece ${say(width)} wide and ${say(height)} high${from}.`,
     caution: CAUTION.blade,
     readings: [
       { at: width, on: 'trimmer', what: square ? 'each way' : 'wide' },
@@ -155,7 +162,7 @@ function cuttingOut(piece: Piece, out: CutOut, made: Made, design: Design, say: 
   return {
     piece: piece.name,
     action: 'cut',
-    text: `Cut a piece ${say(width)} wide and ${say(height)} high${of} out of the sheet, print upright: ${say(x)} from its left edge, ${say(y)} from its near edge. From the left: ${first}. From the near edge: ${second}.${inside === null ? '' : ` What is to show then ends ${say(inside)} inside the nearest edge of the front.`}`,
+    text: `Cut a piece ${say(width)} wide and ${say(height)} high${of} out of the sheet${fromPaper(piece, design)}, print upright: ${say(x)} from its left edge, ${say(y)} from its near edge. From the left: ${first}. From the near edge: ${second}.${inside === null ? '' : ` What is to show then ends ${say(inside)} inside the nearest edge of the front.`}`,
     caution: CAUTION.blade,
     readings: [
       ...(x > TOLERANCE.drawn

@@ -99,7 +99,7 @@ export function assemblySteps(
 /** The contents go in: laid on the flat sheet, slid or put into what is folded by then. */
 export function contentsSteps(
   made: Made,
-  { contents }: Pick<Design, 'contents'>,
+  { contents, holds }: Pick<Design, 'contents' | 'holds'>,
   advice: GlueAdvice | undefined,
   say: Say,
 ): Draft[] {
@@ -116,13 +116,14 @@ export function contentsSteps(
       : flat >= 0
         ? { kind: 'folded', stage: flat, ...(box ? {} : { inserting: true }) }
         : { kind: 'standing', stage: 0, before: true, inserting: true };
+  const what = holds ?? 'contents';
   const plain = cavity.through
-    ? 'Slide it over what it holds.'
+    ? `Slide it over ${holds ? `the ${holds}` : 'what it holds'}.`
     : !box || cavity.from === 'end'
-      ? 'Slide the contents in.'
+      ? `Slide the ${what} in.`
       : standing >= 0
-        ? 'Put the contents in.'
-        : 'Lay the contents on it.';
+        ? `Put the ${what} in.`
+        : `Lay the ${what} on it.`;
   const kept = contents && isPhotoSize(contents);
   const cautions = [...(cavity.food ? [CAUTION.food] : []), ...(kept ? [CAUTION.photo] : [])].join(' ');
   return [

@@ -5,7 +5,7 @@ import { type Made, type MadePiece, type Plan } from '../plan';
 import { CONTENTS, glueAdvice, glueIds } from '../work/glue';
 import { allNumbers } from '../work/numbers';
 import { workOf, type Work } from '../work/work';
-import { closureStep, companionStep, discsStep } from './finishing';
+import { closureStep, discsStep, layerStep } from './finishing';
 import { cutStep, decorating, toolSteps } from './flat';
 import { assemblySteps, contentsSteps, foldsTogether, isPlain, pieceAt, standingSteps } from './folding';
 import { handled, withWaits } from './handling';
@@ -50,8 +50,8 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
         );
       case 'contents':
         return contentsSteps(made, design, glueFor(CONTENTS), say);
-      case 'companion':
-        return [companionStep(work.companion, made, say)];
+      case 'layer':
+        return [layerStep(work.layer, made, say)];
       case 'closure':
         return [closureStep(work.closure, made, say)];
     }

@@ -56,6 +56,9 @@ export type StepPicture =
       readonly fresh: number;
       /** The blank is cut out of its sheet. */
       readonly cut?: true;
+      /** Never folded, it is finished as it lies: with what is put on it now. */
+      readonly done?: Finish;
+      readonly laying?: string;
     }
   /** Part-folded: the pile before or after a stage. `glue` is about to be put on, or the contents about to go in. */
   | {
@@ -68,6 +71,8 @@ export type StepPicture =
       readonly inserting?: boolean;
       /** Nothing is folded: the finished thing, with what is put on it now; `whole` shows it as it is in the end. */
       readonly done?: Finish;
+      /** The layer that is laid on it now. */
+      readonly laying?: string;
     }
   /** Standing: the thing before or after a stage in space. */
   | {
@@ -78,6 +83,8 @@ export type StepPicture =
       readonly inserting?: boolean;
       /** Nothing is folded: the finished thing, with what is put on it now; `whole` shows it as it is in the end. */
       readonly done?: Finish;
+      /** The layer that is laid on it now. */
+      readonly laying?: string;
     };
 
 /** A step that has no place in the order yet. */

@@ -1,8 +1,8 @@
 /**
- * Steps as the person who must do them reads them: whatever the holder, its closure, companions and decorations,
+ * Steps as the person who must do them reads them: whatever the holder, its closure, layers and decorations,
  * everything that is made has its step, once, after all it rests on and before whatever covers it.
  */
-import { contentsFirst, planOf } from '../../../../tests/helpers/designs';
+import { anyLayers, contentsFirst, planOf } from '../../../../tests/helpers/designs';
 import { runs } from '../../../../tests/helpers/runs';
 import fc from 'fast-check';
 import { CONSTRUCTIONS } from '../../constructions';
@@ -10,8 +10,6 @@ import {
   ADHESIVES,
   CLOSURES,
   closurePlan,
-  COMPANIONS,
-  companionsOf,
   DECORATIONS,
   glueAreas,
   sayer,
@@ -32,7 +30,7 @@ const only = <T>(all: readonly T[]): T => {
 /** Everything a make is asked for in one go. */
 const extras = fc.record({
   closure: fc.constantFrom(...CLOSURES).map((kind) => ({ kind })),
-  companions: fc.subarray([...COMPANIONS]),
+  layers: anyLayers,
   decorate: fc.subarray([...DECORATIONS]),
   order: fc.constantFrom('by-piece' as const, 'by-operation' as const),
   adhesive: fc.constantFrom(...ADHESIVES).map((all) => ({ all })),
@@ -46,7 +44,7 @@ function eachHasItsStep(plan: Plan, steps: readonly Step[]): void {
   const firstFold = folds.length > 0 ? at(folds[0]!) : steps.length;
 
   // Every piece is cut once, alone or with what is made alike; every move of its programme is carried out once.
-  for (const part of [...made.pieces, ...made.beside]) {
+  for (const part of [...made.pieces, ...made.layers]) {
     const { name } = part.piece;
     const does = ({ piece, alike = [] }: Step): boolean => piece === name || alike.includes(name);
     only(steps.filter((step) => step.phase === 'cut' && does(step)));
@@ -116,7 +114,7 @@ function eachHasItsStep(plan: Plan, steps: readonly Step[]): void {
   // The contents go in once, where there is a place for them, and before anything closes over them.
   const { cavities } = made.built;
   const inserts = steps.filter(
-    ({ action, piece }) => action === 'insert' && !made.beside.some((b) => b.piece.name === piece),
+    ({ action, piece }) => action === 'insert' && !made.layers.some((b) => b.piece.name === piece),
   );
   if (cavities.length === 0) expect(inserts).toEqual([]);
   else {
@@ -125,18 +123,21 @@ function eachHasItsStep(plan: Plan, steps: readonly Step[]): void {
       if (step.action === 'close' && step.phase === 'fold') expect(at(step)).toBeGreaterThan(at(insert));
   }
 
-  // What goes with it is used once, after it was cut.
-  for (const companion of companionsOf(made, design)) {
-    const { name } = companion.piece;
-    const used = only(
-      steps.filter(
-        (step) =>
-          step.piece === name &&
-          step.phase !== 'cut' &&
-          (step.phase === 'fold' || step.text.startsWith('Lay the template')),
-      ),
-    );
-    if (companion.goes === 'before the holes')
+  // A layer is laid once, after it was cut and after the one below it.
+  for (const { layer } of made.layers) {
+    const { name } = layer.piece;
+    const laid = (which: string): Step =>
+      only(
+        steps.filter(
+          (step) =>
+            step.piece === which &&
+            step.phase !== 'cut' &&
+            (step.phase === 'fold' || step.text.startsWith('Lay the template')),
+        ),
+      );
+    const used = laid(name);
+    if (layer.upon) expect(at(used)).toBeGreaterThan(at(laid(layer.upon)));
+    if (layer.on === 'sheet' && !layer.upon)
       for (const step of steps)
         if (
           step.action === 'punch' &&

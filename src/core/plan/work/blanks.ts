@@ -1,29 +1,25 @@
 import type { NeededPiece } from '../../cutting';
-import type { Design } from '../design/design';
+import { paperOf, type Design } from '../design/design';
 import { cutFor } from '../design/sheets';
 import { mm } from '../../length';
 import { cutOutOf } from '../looks/print';
 import type { Made } from '../plan';
-import { companionsOf } from './companions';
 
 /**
- * The blanks one copy of a design takes, mm: its own pieces, not those the maker has already, and the companions it
- * asks for. On paper with a right way up each lies as the design turns it, and may not be turned; the first lies where
+ * The blanks one copy of a design takes, mm: its own pieces, not those the maker has already, and its layers.
+ * On paper with a right way up each lies as the design turns it, and may not be turned; the first lies where
  * it was laid on its paper.
  */
-export function blanksOf(
-  made: Made,
-  design: Pick<Design, 'companions' | 'graduation' | 'paper' | 'papers'>,
-): NeededPiece[] {
+export function blanksOf(made: Made, design: Pick<Design, 'paper' | 'papers'>): NeededPiece[] {
   const own = cutFor(
     made.pieces.map(({ piece }) => piece),
     design,
   );
-  const more = companionsOf(made, design).map(({ piece: { name, blank, quantity } }): NeededPiece => ({
+  const more = made.layers.map(({ piece: { name, blank, quantity } }): NeededPiece => ({
     name,
     ...blank,
     quantity,
-    turn: !design.paper.directional,
+    turn: !paperOf(design, name).directional,
   }));
   const { width, height } = design.paper;
   const out = cutOutOf(made, design);

@@ -19,7 +19,7 @@ export interface ScoreNumber {
 /** The numbers of all scores of all pieces. */
 export const allNumbers = (made: Made): ReadonlyMap<string, ScoreNumber> =>
   new Map(
-    [...made.pieces, ...made.beside].flatMap(({ piece, programme }) =>
+    [...made.pieces, ...made.layers].flatMap(({ piece, programme }) =>
       [...scoreNumbers(programme)].map(([id, number]): [string, ScoreNumber] => [id, { piece: piece.name, number }]),
     ),
   );

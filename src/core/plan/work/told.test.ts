@@ -10,7 +10,7 @@ import type { Units } from '../../length';
 import {
   checksOf,
   checkSentence,
-  COMPANIONS,
+  LAYER_PLACES,
   figureText,
   glueAdvice,
   keyFigures,
@@ -125,7 +125,7 @@ test.each<[string, DesignInput, Units]>([
       contents: card,
       options: { notchWhen: 'assembled' },
       decorate: ['ink', 'emboss'],
-      companions: ['mat'],
+      layers: [{ on: 'front' }],
       closure: { kind: 'ribbon' },
       adhesive: { all: 'hot-glue' },
       paper: { caliper: '0.45 mm', sided: 1 },
@@ -150,8 +150,8 @@ test.each<[string, DesignInput, Units]>([
     'in',
   ],
   [
-    'storage-pocket-all-companions',
-    of('storage-pocket', { companions: [...COMPANIONS], closure: { kind: 'laced' } }),
+    'storage-pocket-all-layers',
+    of('storage-pocket', { layers: LAYER_PLACES.map((on) => ({ on, pull: true })), closure: { kind: 'laced' } }),
     'in',
   ],
   [

@@ -1,7 +1,7 @@
 /** What a make takes, as data: whatever the holder, nothing is done before what it waits for, and nothing is left out. */
 import { planOf } from '../../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../../constructions';
-import { CLOSURES, COMPANIONS, keyFigures, sayer, stepsOf, type DesignInput } from '..';
+import { CLOSURES, LAYER_PLACES, keyFigures, sayer, stepsOf, type DesignInput } from '..';
 import { workOf, type Work } from './work';
 
 const work = (construction: string, fields: object = {}): readonly Work[] =>
@@ -19,8 +19,18 @@ const ids = (all: readonly Work[]): string[] => all.map(({ id }) => id);
 describe.each(CONSTRUCTIONS.map(({ name }) => [name]))('%s', (construction) => {
   test.each([
     ...CLOSURES.map((kind) => ({ closure: { kind } })),
-    { order: 'by-piece', decorate: ['ink', 'emboss'], companions: [...COMPANIONS], closure: { kind: 'ribbon' } },
-    { order: 'by-operation', decorate: ['ink', 'emboss'], companions: [...COMPANIONS], closure: { kind: 'cord' } },
+    {
+      order: 'by-piece',
+      decorate: ['ink', 'emboss'],
+      layers: LAYER_PLACES.map((on) => ({ on, pull: true })),
+      closure: { kind: 'ribbon' },
+    },
+    {
+      order: 'by-operation',
+      decorate: ['ink', 'emboss'],
+      layers: LAYER_PLACES.map((on) => ({ on, pull: true })),
+      closure: { kind: 'cord' },
+    },
   ])('follows on what it needs, each thing once: %j', (fields) => {
     const plan = planOf({
       version: 1,
@@ -36,16 +46,16 @@ describe.each(CONSTRUCTIONS.map(({ name }) => [name]))('%s', (construction) => {
       expect(done.has(id)).toBe(false);
       done.add(id);
     }
-    const { pieces, beside, folded } = plan.made!;
+    const { pieces, layers, folded } = plan.made!;
     const stages = [...folded.stages, ...(folded.standing?.stages ?? [])].map(({ step }) => step.id);
     expect(ids(all).filter((id) => stages.includes(id))).toEqual(expect.arrayContaining(stages));
     // Everything that is cut has its cut, alone or with what is made alike.
     const named = (kind: 'cut' | 'flat'): string[] =>
       all.flatMap((one) => (one.do === kind ? [one.part, ...one.alike].map(({ piece }) => piece.name) : [])).sort();
-    const both = [...pieces, ...beside];
+    const both = [...pieces, ...layers];
     expect(named('cut')).toEqual(both.map(({ piece }) => piece.name).sort());
     expect(named('flat')).toEqual(
-      [...pieces, ...beside.filter(({ programme }) => programme.moves.length > 0)]
+      [...pieces, ...layers.filter(({ programme }) => programme.moves.length > 0)]
         .map(({ piece }) => piece.name)
         .sort(),
     );
@@ -65,10 +75,10 @@ test('all pieces flat before the first fold, or each piece cut and scored before
 
 test('a ribbon lies under its mat, a cord goes round it, and neither is there before all is folded', () => {
   const last = (kind: string): string[] =>
-    ids(work('card-holder', { companions: ['mat'], closure: { kind } })).slice(-3);
-  expect(last('ribbon').indexOf('closure')).toBeLessThan(last('ribbon').indexOf('with mat'));
-  expect(last('cord').indexOf('closure')).toBeGreaterThan(last('cord').indexOf('with mat'));
-  expect(last('ribbon')).toContain('with mat');
+    ids(work('card-holder', { layers: [{ on: 'front' }], closure: { kind } })).slice(-3);
+  expect(last('ribbon').indexOf('closure')).toBeLessThan(last('ribbon').indexOf('lay mat'));
+  expect(last('cord').indexOf('closure')).toBeGreaterThan(last('cord').indexOf('lay mat'));
+  expect(last('ribbon')).toContain('lay mat');
 });
 
 test('what cannot close it is no work', () => {
@@ -86,7 +96,7 @@ test('a board is laid down when its paper is flat, before anything stands', () =
   expect(box.at(-1)!.id).toBe('lid-on');
 });
 
-test('where one notch ends and the next begins one mark is told, once, and its figure stands once beside the sheet', () => {
+test('where one notch ends and the next begins one mark is told, once, and its figure stands once layers the sheet', () => {
   const plan = planOf({
     version: 1,
     construction: 'diagonal-box',

@@ -6,7 +6,7 @@ import type { Decoration } from '../design/extras';
 import { type MadePiece, type Plan } from '../plan';
 import { pieceOf } from '../thing';
 import { closurePlan, type ClosurePlan } from './closures';
-import { companionsOf, type Companion } from './companions';
+import type { Layer } from './layers';
 import { scoreNumbers } from './numbers';
 import { inOrder, type Operation } from './order';
 
@@ -25,8 +25,8 @@ type Done =
   | { readonly do: 'raise'; readonly stage: number }
   /** What goes in is laid down before the first wall stands, or put in once there is room for it. */
   | { readonly do: 'contents' }
-  /** A companion, cut and scored by now, goes where it belongs. */
-  | { readonly do: 'companion'; readonly companion: Companion }
+  /** A layer, cut by now, goes where it belongs. */
+  | { readonly do: 'layer'; readonly layer: Layer }
   | { readonly do: 'closure'; readonly closure: ClosurePlan };
 
 export type Work = Operation & { readonly phase: Phase } & Done;
@@ -80,11 +80,10 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   /** The sheet at hand is the blank already. */
   const there = (part: MadePiece): boolean => part === made.pieces[0] && isSheetAtHand(part, design);
   const leadOf = (name: string): string => leads.get(made.pieces.find(({ piece }) => piece.name === name)!)!.piece.name;
-  const companions = companionsOf(made, design);
-  const going = (when: Companion['goes']): string[] =>
-    companions.filter(({ goes }) => goes === when).map(({ name }) => `with ${name}`);
-  // A template is there before the holes are marked; what lies with the contents is in before anything closes over it.
-  const [template, within] = [going('before the holes'), going('with the contents')];
+  const going = (...places: Layer['on'][]): string[] =>
+    made.layers.flatMap(({ layer: { on, piece } }) => (places.includes(on) ? [`lay ${piece.name}`] : []));
+  // A template is there before the holes are marked.
+  const template = going('sheet');
   const work: Work[] = made.pieces.flatMap((part, i): Work[] => {
     const { name } = part.piece;
     const rank = byPiece ? 2 * i + 1 : 1 + i;
@@ -132,8 +131,8 @@ export function workOf({ made, design }: Plan): readonly Work[] {
       }),
     ];
   });
-  // What goes with it is cut and scored with the rest.
-  made.beside.forEach((part, i) => {
+  // Its layers are cut with the rest.
+  made.layers.forEach((part, i) => {
     const { name } = part.piece;
     const rank = byPiece ? 2 * (made.pieces.length + i) : 0;
     work.push({ do: 'cut', part, alike: [], id: `cut ${name}`, phase: 'cut', after: [], rank });
@@ -155,7 +154,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   ];
   const closure = closurePlan(made, design);
   const closes = closure !== null && closure.trouble === null;
-  const floor = 2 * (made.pieces.length + made.beside.length) + 1;
+  const floor = 2 * (made.pieces.length + made.layers.length) + 1;
   // Discs are fixed while both sides of their paper can be reached.
   const discs = closes && closure.kind === 'buttons';
   const holed = made.pieces.filter(({ piece }) => piece.holes.length > 0).map(({ piece }) => piece.name);
@@ -188,11 +187,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
       id: step.id,
       phase: 'fold',
       after: [
-        ...new Set([
-          ...flat,
-          ...(step.after ?? []).filter((id) => toCome.has(id)),
-          ...(waits ? ['contents', ...within] : []),
-        ]),
+        ...new Set([...flat, ...(step.after ?? []).filter((id) => toCome.has(id)), ...(waits ? ['contents'] : [])]),
       ],
       rank: floor + i,
     });
@@ -217,7 +212,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
         ...pieces.flatMap(({ piece }) => flatOf(piece.name)),
         ...stages.map((stage) => stage.step.id),
         ...(i > 0 ? [raised[i - 1]!.step.id] : []),
-        ...(waits ? ['contents', ...within] : []),
+        ...(waits ? ['contents'] : []),
       ],
       rank: risen + i,
     });
@@ -225,7 +220,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   const finished = [...stages, ...raised].map(({ step }) => step.id);
   const last = risen + raised.length;
   const at = Math.min(needed, last) - 0.5;
-  const before = going('before the contents');
+  const before = going('inside');
   if (cavity)
     work.push({
       do: 'contents',
@@ -236,28 +231,31 @@ export function workOf({ made, design }: Plan): readonly Work[] {
     });
   // A ribbon under a mat is laid before the mat; everything else closes what is finished.
   const under = closes && closure.kind === 'ribbon';
-  const mat = companions.some(({ name }) => name === 'mat');
-  for (const companion of companions) {
-    const { name, piece, goes } = companion;
-    const flat = work.some(({ id }) => id === `flat ${piece.name}`) ? `flat ${piece.name}` : `cut ${piece.name}`;
-    const place = {
-      'before the holes': { after: [], rank: 0.5 },
-      'before the contents': { after: inserted >= 0 ? [cavity!.insertAfter] : [], rank: at - 0.25 },
-      'with the contents': { after: cavity ? ['contents'] : [], rank: at + 0.25 },
-      'on the front': { after: [...finished, ...(under ? ['closure'] : [])], rank: last + 2 },
-      beside: { after: [], rank: last + 4 },
-    }[goes];
+  const mats = going('front', 'back', 'flap');
+  for (const { layer } of made.layers) {
+    const { on, upon, piece } = layer;
+    const lower = upon ? [`lay ${upon}`] : [];
+    const place =
+      on === 'sheet'
+        ? { after: [], rank: 0.5 }
+        : on === 'inside'
+          ? { after: inserted >= 0 ? [cavity!.insertAfter] : [], rank: at - 0.25 }
+          : { after: [...finished, ...(under ? ['closure'] : [])], rank: last + 2 };
     work.push({
-      do: 'companion',
-      companion,
-      id: `with ${name}`,
-      phase: goes === 'before the holes' ? 'flat' : 'fold',
-      after: [flat, ...place.after],
+      do: 'layer',
+      layer,
+      id: `lay ${piece.name}`,
+      phase: on === 'sheet' ? 'flat' : 'fold',
+      after: [
+        work.some(({ id }) => id === `flat ${piece.name}`) ? `flat ${piece.name}` : `cut ${piece.name}`,
+        ...lower,
+        ...place.after,
+      ],
       rank: place.rank,
     });
   }
   if (closes) {
-    const after = [...finished, ...(cavity ? ['contents'] : []), ...(under || !mat ? [] : ['with mat'])];
+    const after = [...finished, ...(cavity ? ['contents'] : []), ...(under ? [] : mats)];
     work.push({ do: 'closure', closure, id: 'closure', phase: 'fold', after, rank: last + 3 });
   }
   return inOrder(work);

@@ -1,0 +1,39 @@
+/** Sets: `readSet(document)` reads papers and parts that hold each other, `planSet(set)` plans them from the inside out. */
+export {
+  LIES,
+  MOST_ALIKE,
+  setSchema,
+  type Hold,
+  type Lie,
+  type Part,
+  type PartInput,
+  type PartOutput,
+  type SetDesign,
+  type SetInput,
+  type SetPaper,
+  type SetPaperInput,
+} from './set';
+export { readSet, type SetResult } from './read';
+export { designOf, setOf, withDesign } from './design-of';
+export { heldBy, planSet, type PlannedPart, type Planner, type SetPlan } from './plan-set';
+export { type Outside } from './outside';
+export { setChecks, type SetCheck, type SetRemedy } from './checks';
+export { setRemedyLabel, setSentence } from './words';
+export {
+  cutListOf,
+  isCut,
+  pieceName,
+  sheetsTaken,
+  shortagesOf,
+  type PaperCuts,
+  type SetPiece,
+  type Shortage,
+} from './cut-list';
+export { partSteps, setsDone, walkOf, type Stop, type WayOfWork } from './order';
+export { freeId, withInside, withOutside, withoutPart, withPaper, withPart, withRemedy } from './change';
+export { outermost, withSetInside, withSetOutside } from './join';
+export { minutesOf } from './time';
+export { CHAINS, type Begun, type Chain } from './chains';
+export { setDocument, setPlanSchema, type SetPlanDocument } from './document';
+export { answerTo, type PlanAnswer } from './answer';
+export { setOfOlder } from './older';
