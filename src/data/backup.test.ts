@@ -45,7 +45,7 @@ async function everything(): Promise<unknown> {
 }
 
 const project = async (name: string): Promise<Project> =>
-  (await db.projects.get(await addProject({ name, units: 'in', design: DEMO_SHELF[0]!.design })))!;
+  (await db.projects.get(await addProject({ name, units: 'in', set: DEMO_SHELF[0]!.set })))!;
 const picture = new Blob([Uint8Array.from([255, 216, 255, 224, 1, 2, 3])], { type: 'image/jpeg' });
 
 async function fill(): Promise<Project> {

@@ -1,7 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { CutList, CutPiece, KeptPaper, Layout } from '@/core/cutting';
 import type { Units } from '@/core/length';
-import type { DesignInput, WayOfWork } from '@/core/plan';
+import type { SetInput, WayOfWork } from '@/core/sets';
 import type { LogEntry } from '@/core/files';
 import { COMMON_TOOLBOX, type OwnTool } from '@/core/tools';
 import type { Patch } from './patch';
@@ -13,7 +13,8 @@ export interface Project {
   readonly id: string;
   readonly name: string;
   readonly units: Units;
-  readonly design: DesignInput;
+  /** What is made, by its parts: a single holder is a set of one. */
+  readonly set: SetInput;
   /** Milliseconds since 1970. */
   readonly createdAt: number;
   readonly updatedAt: number;
@@ -27,7 +28,8 @@ export interface MakeRecord {
   readonly projectId: string;
   readonly name: string;
   readonly units: Units;
-  readonly design: DesignInput;
+  readonly set: SetInput;
+  /** Of the whole set. */
   readonly copies: number;
   readonly way: WayOfWork;
   /** Stops that are behind. */
@@ -46,7 +48,9 @@ export interface MakeRecord {
 export interface SpoiledSheet {
   readonly at: number;
   readonly copy: number;
-  /** The step that went wrong, by its number in the plan. */
+  /** The part it was to become; empty in what older versions wrote: the only one. */
+  readonly part: string;
+  /** The step that went wrong, by its number in the part’s plan. */
   readonly step: number;
   readonly piece: string;
   readonly blank: { readonly width: number; readonly height: number };
@@ -62,6 +66,8 @@ export interface LogRecord extends LogEntry {
   /** The make and the project it came from, empty when it was written by hand or read from a table. */
   readonly makeId: string;
   readonly projectId: string;
+  /** The part of the set it tells of; empty when it was written by hand, and in what older versions wrote. */
+  readonly part: string;
   readonly addedAt: number;
   readonly deletedAt: number;
   readonly updatedAt?: number;
@@ -212,7 +218,7 @@ export const KEPT_TABLES = [
 export type KeptTable = (typeof KEPT_TABLES)[number];
 
 /** Version of the data this app reads and writes. */
-export const DATA_VERSION = 4;
+export const DATA_VERSION = 5;
 
 /**
  * The browser's storage, but for one thing: a database of a newer version is not opened. Dexie would ask for it again
@@ -252,9 +258,12 @@ export function openDatabase(name = 'tuck-fold'): Database {
     });
   database.version(3).stores({ papers: '&id, from', cuttings: '&id', cuts: '&id, at' });
   database
-    .version(DATA_VERSION)
+    .version(4)
     // The log is read whole: an index of it would only make a long import longer.
     .stores({ log: '&id', drafts: '&id', journal: '[page+seq]', applied: '&page', aside: '&id', restores: '&id' });
+  // Projects and makes are sets. Records of before are read as sets, and written anew once what pages of before left in the
+  // journal is laid over them (`older.ts`).
+  database.version(DATA_VERSION).stores({});
   return database;
 }
 

@@ -2,9 +2,10 @@ import type { KeptPaper } from '@/core/cutting';
 import { logEntrySchema, type LogEntry, type ProjectFile } from '@/core/files';
 import { inches, mm } from '@/core/length';
 import type { DesignInput } from '@/core/plan';
+import { setOf, type SetInput } from '@/core/sets';
 import type { CutRecord, CuttingRecord } from './db';
 
-type Demo = Pick<ProjectFile, 'name' | 'units' | 'design'>;
+type Demo = Pick<ProjectFile, 'name' | 'units' | 'set'>;
 
 const envelope = (design: Omit<DesignInput, 'version' | 'construction'>): DesignInput => ({
   version: 1,
@@ -16,6 +17,8 @@ const holder = (
   design: Omit<DesignInput, 'version' | 'construction' | 'options'>,
   options = {},
 ): DesignInput => ({ version: 1, construction, ...design, options }) as DesignInput;
+/** A single holder is a set of one. */
+const alone = (design: DesignInput): SetInput => setOf(design);
 const scoring: DesignInput['tool'] = { kind: 'scoring-board', length: inches(12), pitch: inches(1 / 8) };
 const cover = { width: inches(12), height: inches(12), caliper: 0.28, sided: 2, directional: false } as const;
 const board: DesignInput['tool'] = {
@@ -34,197 +37,392 @@ export const DEMO_SHELF: readonly Demo[] = [
   {
     name: 'Star cards, Quillmere open night',
     units: 'in',
-    design: envelope({
-      contents: { width: inches(3), height: inches(4), thickness: 0 },
-      paper: { width: inches(12), height: inches(12), caliper: 0.25, sided: 2, directional: false },
-      tool: board,
-      graduation: '1/8 in',
-    }),
+    set: alone(
+      envelope({
+        contents: { width: inches(3), height: inches(4), thickness: 0 },
+        paper: { width: inches(12), height: inches(12), caliper: 0.25, sided: 2, directional: false },
+        tool: board,
+        graduation: '1/8 in',
+      }),
+    ),
   },
   {
     name: 'Dome postcards',
     units: 'in',
-    design: envelope({
-      contents: { width: 105, height: 148, thickness: inches(1 / 16) },
-      paper: { width: inches(12), height: inches(12), caliper: 0.2, sided: 1, directional: false },
-      tool: board,
-      graduation: '1/8 in',
-      options: { tip: 'blunt' },
-    }),
+    set: alone(
+      envelope({
+        contents: { width: 105, height: 148, thickness: inches(1 / 16) },
+        paper: { width: inches(12), height: inches(12), caliper: 0.2, sided: 1, directional: false },
+        tool: board,
+        graduation: '1/8 in',
+        options: { tip: 'blunt' },
+      }),
+    ),
   },
   {
     name: 'Lens-cloth samples',
     units: 'mm',
-    design: envelope({
-      contents: { width: 90, height: 90, thickness: 2 },
-      paper: { width: 210, height: 297, caliper: 0.16, sided: 2, directional: false },
-      tool: { kind: 'ruler', notch: 20 },
-      graduation: '1 mm',
-      options: { tip: 'folded' },
-    }),
+    set: alone(
+      envelope({
+        contents: { width: 90, height: 90, thickness: 2 },
+        paper: { width: 210, height: 297, caliper: 0.16, sided: 2, directional: false },
+        tool: { kind: 'ruler', notch: 20 },
+        graduation: '1 mm',
+        options: { tip: 'folded' },
+      }),
+    ),
   },
   {
     name: 'Door tickets',
     units: 'in',
-    design: envelope({
-      contents: { width: inches(2), height: inches(5), thickness: 0 },
-      paper: { width: inches(8.5), height: inches(11), caliper: 0.2, sided: 2, directional: false },
-      tool: board,
-      graduation: '1/8 in',
-      options: { flaps: 'trimmed' },
-    }),
+    set: alone(
+      envelope({
+        contents: { width: inches(2), height: inches(5), thickness: 0 },
+        paper: { width: inches(8.5), height: inches(11), caliper: 0.2, sided: 2, directional: false },
+        tool: board,
+        graduation: '1/8 in',
+        options: { flaps: 'trimmed' },
+      }),
+    ),
   },
   {
     name: 'What the leftover squares hold',
     units: 'in',
-    design: envelope({
-      blank: { width: inches(6), height: inches(6) },
-      paper: { width: inches(6), height: inches(6), caliper: 0.25, sided: 2, directional: false },
-      tool: board,
-      graduation: '1/8 in',
-      options: { setting: inches(2.25), opening: 'short' },
-    }),
+    set: alone(
+      envelope({
+        blank: { width: inches(6), height: inches(6) },
+        paper: { width: inches(6), height: inches(6), caliper: 0.25, sided: 2, directional: false },
+        tool: board,
+        graduation: '1/8 in',
+        options: { setting: inches(2.25), opening: 'short' },
+      }),
+    ),
   },
   {
     name: 'Gift-card holders for the shop',
     units: 'in',
-    design: holder('card-holder', {
-      contents: { width: inches(2.125), height: inches(3.375), thickness: inches(1 / 32) },
-      paper: { ...cover, sided: 1, directional: true },
-      tool: scoring,
-      graduation: '1/8 in',
-    }),
+    set: alone(
+      holder('card-holder', {
+        contents: { width: inches(2.125), height: inches(3.375), thickness: inches(1 / 32) },
+        paper: { ...cover, sided: 1, directional: true },
+        tool: scoring,
+        graduation: '1/8 in',
+      }),
+    ),
   },
   {
     name: 'Pouch for twelve star cards',
     units: 'in',
-    design: holder(
-      'accordion-pocket',
-      {
-        contents: { width: inches(4), height: inches(3), thickness: inches(3 / 8) },
-        paper: cover,
-        tool: scoring,
-        graduation: '1/8 in',
-        closure: { kind: 'cord' },
-      },
-      { lid: inches(2) },
+    set: alone(
+      holder(
+        'accordion-pocket',
+        {
+          contents: { width: inches(4), height: inches(3), thickness: inches(3 / 8) },
+          paper: cover,
+          tool: scoring,
+          graduation: '1/8 in',
+          closure: { kind: 'cord' },
+        },
+        { lid: inches(2) },
+      ),
     ),
   },
   {
     name: 'Sliding doors for the comet photos',
     units: 'in',
-    design: holder('slider-set', {
-      contents: { width: inches(5.5), height: inches(2.75), thickness: 0 },
-      paper: cover,
-      tool: scoring,
-      graduation: '1/8 in',
-    }),
+    set: alone(
+      holder('slider-set', {
+        contents: { width: inches(5.5), height: inches(2.75), thickness: 0 },
+        paper: cover,
+        tool: scoring,
+        graduation: '1/8 in',
+      }),
+    ),
   },
   {
     name: 'Library pockets from map scraps',
     units: 'in',
-    design: holder('library-pocket', {
-      blank: { width: inches(4), height: inches(6) },
-      paper: { width: inches(4), height: inches(6), caliper: 0.15, sided: 1, directional: false },
-      tool: { kind: 'ruler', notch: inches(3 / 4) },
-      graduation: '1/8 in',
-    }),
+    set: alone(
+      holder('library-pocket', {
+        blank: { width: inches(4), height: inches(6) },
+        paper: { width: inches(4), height: inches(6), caliper: 0.15, sided: 1, directional: false },
+        tool: { kind: 'ruler', notch: inches(3 / 4) },
+        graduation: '1/8 in',
+      }),
+    ),
   },
   {
     name: 'Packets of moon-garden seed',
     units: 'in',
-    design: holder(
-      'packet',
-      {
-        contents: { width: inches(3), height: inches(3.75), thickness: inches(1 / 8) },
-        paper: { ...cover, caliper: 0.12 },
-        tool: { kind: 'ruler', notch: inches(3 / 4) },
-        graduation: '1/8 in',
-      },
-      { lining: true },
+    set: alone(
+      holder(
+        'packet',
+        {
+          contents: { width: inches(3), height: inches(3.75), thickness: inches(1 / 8) },
+          paper: { ...cover, caliper: 0.12 },
+          tool: { kind: 'ruler', notch: inches(3 / 4) },
+          graduation: '1/8 in',
+        },
+        { lining: true },
+      ),
     ),
   },
   {
     name: 'Bands round the postcard sets',
     units: 'in',
-    design: holder('belly-band', {
-      contents: { width: 105, height: 148, thickness: inches(1 / 4) },
-      paper: cover,
-      tool: scoring,
+    set: {
+      version: 1,
       graduation: '1/8 in',
-    }),
+      tool: scoring,
+      papers: [{ id: 'cover', name: 'Grey cover', ...cover }],
+      parts: [
+        {
+          id: 'postcard',
+          name: 'Postcard',
+          quantity: 5,
+          given: { width: 105, height: 148, thickness: inches(1 / 20) },
+        },
+        {
+          id: 'band',
+          name: 'Band',
+          paper: 'cover',
+          design: { construction: 'belly-band' },
+          round: { part: 'postcard', count: 5, lie: 'stacked' },
+        },
+      ],
+    },
   },
   {
     name: 'Box for twelve star cards',
     units: 'in',
-    design: holder(
-      'tray-box',
-      {
-        contents: { width: inches(3), height: inches(4), thickness: inches(3 / 4) },
-        paper: cover,
-        tool: scoring,
-        graduation: '1/8 in',
-      },
-      { liner: true },
-    ),
+    set: {
+      version: 1,
+      graduation: '1/8 in',
+      tool: scoring,
+      papers: [
+        { id: 'cover', name: 'Midnight cardstock', ...cover, stash: 'demo-paper-night', count: 24 },
+        {
+          id: 'lining',
+          name: 'Cream text',
+          width: inches(8.5),
+          height: inches(11),
+          caliper: 0.13,
+          sided: 2,
+          directional: false,
+        },
+      ],
+      parts: [
+        {
+          id: 'star-card',
+          name: 'Star card',
+          quantity: 12,
+          given: { width: inches(3), height: inches(4), thickness: inches(1 / 16) },
+        },
+        {
+          id: 'box',
+          name: 'Box',
+          paper: 'cover',
+          papers: { liner: 'lining' },
+          design: { construction: 'tray-box', options: { liner: true } },
+          holds: [{ part: 'star-card', count: 12, lie: 'stacked' }],
+        },
+      ],
+    },
   },
   {
     name: 'Meteor sweets for the youngest',
     units: 'in',
-    design: holder('diagonal-box', {
-      contents: { width: inches(1), height: inches(1.5), thickness: inches(1) },
-      paper: { ...cover, sided: 1 },
-      tool: board,
-      graduation: '1/8 in',
-    }),
+    set: alone(
+      holder('diagonal-box', {
+        contents: { width: inches(1), height: inches(1.5), thickness: inches(1) },
+        paper: { ...cover, sided: 1 },
+        tool: board,
+        graduation: '1/8 in',
+      }),
+    ),
   },
   {
     name: 'Sky notes with their pen',
     units: 'mm',
-    design: holder(
-      'pad-holder',
-      {
-        contents: { width: 76, height: 76, thickness: 8 },
-        paper: { width: 210, height: 297, caliper: 0.3, sided: 2, directional: false },
-        tool: { kind: 'ruler', notch: 20 },
-        graduation: '1 mm',
-      },
-      { pen: 9 },
+    set: alone(
+      holder(
+        'pad-holder',
+        {
+          contents: { width: 76, height: 76, thickness: 8 },
+          paper: { width: 210, height: 297, caliper: 0.3, sided: 2, directional: false },
+          tool: { kind: 'ruler', notch: 20 },
+          graduation: '1 mm',
+        },
+        { pen: 9 },
+      ),
     ),
   },
   {
     name: 'Folio for the season programme',
     units: 'in',
-    design: holder('folio', {
-      contents: { width: inches(4), height: inches(5), thickness: inches(1 / 2) },
-      paper: cover,
-      tool: scoring,
-      graduation: '1/8 in',
-    }),
+    set: alone(
+      holder('folio', {
+        contents: { width: inches(4), height: inches(5), thickness: inches(1 / 2) },
+        paper: cover,
+        tool: scoring,
+        graduation: '1/8 in',
+      }),
+    ),
   },
   {
     name: 'Desk file for log sheets',
     units: 'in',
-    design: holder('desk-file', {
-      contents: { width: inches(4.5), height: inches(4), thickness: inches(1.5) },
-      paper: cover,
-      tool: scoring,
-      graduation: '1/8 in',
-    }),
+    set: alone(
+      holder('desk-file', {
+        contents: { width: inches(4.5), height: inches(4), thickness: inches(1.5) },
+        paper: cover,
+        tool: scoring,
+        graduation: '1/8 in',
+      }),
+    ),
   },
   {
     name: 'Boards for the visitors’ book',
     units: 'mm',
-    design: holder(
-      'cover-board',
-      {
-        contents: { width: 160, height: 220, thickness: 2 },
-        paper: { width: 297, height: 420, caliper: 0.16, sided: 1, directional: false },
-        tool: { kind: 'ruler', notch: 20 },
-        graduation: '1 mm',
-      },
-      { turnIn: 16 },
+    set: alone(
+      holder(
+        'cover-board',
+        {
+          contents: { width: 160, height: 220, thickness: 2 },
+          paper: { width: 297, height: 420, caliper: 0.16, sided: 1, directional: false },
+          tool: { kind: 'ruler', notch: 20 },
+          graduation: '1 mm',
+        },
+        { turnIn: 16 },
+      ),
     ),
+  },
+  {
+    name: 'Comet letters, four to a box',
+    units: 'in',
+    set: {
+      version: 1,
+      graduation: '1/8 in',
+      tool: scoring,
+      papers: [
+        {
+          id: 'cream',
+          name: 'Cream text',
+          width: inches(8.5),
+          height: inches(11),
+          caliper: 0.13,
+          sided: 2,
+          directional: false,
+          count: 40,
+          stash: 'demo-paper-cream',
+        },
+        { id: 'night', name: 'Midnight cardstock', ...cover, count: 24, stash: 'demo-paper-night' },
+        {
+          id: 'chart',
+          name: 'Old star charts',
+          width: inches(12),
+          height: inches(12),
+          caliper: 0.16,
+          sided: 1,
+          directional: true,
+          count: 9,
+          stash: 'demo-paper-chart',
+        },
+      ],
+      parts: [
+        {
+          id: 'card',
+          name: 'Comet card',
+          quantity: 4,
+          paper: 'night',
+          design: { construction: 'folded-card', contents: { width: inches(3.5), height: inches(8.5) } },
+          layers: [
+            { id: 'chart', on: 'front', paper: 'chart' },
+            { id: 'title', on: 'front', reveal: inches(1 / 2), paper: 'cream' },
+          ],
+        },
+        {
+          id: 'envelope',
+          name: 'Envelope',
+          quantity: 4,
+          paper: 'cream',
+          design: {
+            construction: 'seam-envelope',
+            options: { lap: inches(3 / 8), bottomFlap: inches(1 / 2), closingFlap: inches(1.25) },
+          },
+          holds: [{ part: 'card' }],
+        },
+        {
+          id: 'box',
+          name: 'Box',
+          paper: 'night',
+          design: { construction: 'tray-box', options: { depth: inches(1) } },
+          holds: [{ part: 'envelope', count: 4, lie: 'stacked' }],
+        },
+        { id: 'band', name: 'Band', paper: 'chart', design: { construction: 'belly-band' }, round: 'box' },
+      ],
+    },
+  },
+  {
+    name: 'Season pass in its holder',
+    units: 'in',
+    set: {
+      version: 1,
+      graduation: '1/8 in',
+      tool: scoring,
+      papers: [
+        { id: 'grey', name: 'Grey cover', ...cover, caliper: 0.35, count: 6, stash: 'demo-paper-grey' },
+        {
+          id: 'chart',
+          name: 'Old star charts',
+          width: inches(12),
+          height: inches(12),
+          caliper: 0.16,
+          sided: 1,
+          directional: true,
+          count: 9,
+          stash: 'demo-paper-chart',
+        },
+        {
+          id: 'cream',
+          name: 'Cream text',
+          width: inches(8.5),
+          height: inches(11),
+          caliper: 0.13,
+          sided: 2,
+          directional: false,
+          count: 40,
+          stash: 'demo-paper-cream',
+        },
+      ],
+      parts: [
+        { id: 'pass', name: 'Season pass', given: { width: 53.98, height: 85.6, thickness: 0.76 } },
+        {
+          id: 'holder',
+          name: 'Holder',
+          paper: 'grey',
+          design: { construction: 'card-holder' },
+          holds: [{ part: 'pass' }],
+          layers: [
+            { id: 'mat', on: 'front', paper: 'chart' },
+            { id: 'insert', on: 'inside', pull: true, paper: 'cream' },
+          ],
+        },
+        {
+          id: 'envelope',
+          name: 'Envelope',
+          paper: 'cream',
+          design: { construction: 'seam-envelope' },
+          holds: [{ part: 'holder' }],
+        },
+        {
+          id: 'tag',
+          name: 'Tag',
+          paper: 'grey',
+          design: { construction: 'tag', contents: { width: inches(1.5), height: inches(3) } },
+        },
+      ],
+    },
   },
 ];
 

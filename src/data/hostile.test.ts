@@ -8,6 +8,7 @@ import { readCutList } from '@/core/cutting';
 import { readBackup, writeBackup } from '@/core/files/backup';
 import { readLogCsv, writeLogCsv } from '@/core/files/log-csv';
 import { readProject, writeProject } from '@/core/files/project';
+import { CHAINS, planSet, readSet } from '@/core/sets';
 import { readStashCsv, writeStashCsv } from '@/core/files/stash-csv';
 import { checksOf, planFor, readDesign, stepsOf, sayer } from '@/core/plan';
 import { COMMON_TOOLBOX } from '@/core/tools';
@@ -22,7 +23,7 @@ function expectSentences(sentences: readonly string[], how: string): void {
   const said = sentences.join(' ');
   expect({ how, said, some: sentences.length > 0 }).toEqual({ how, said, some: true });
   for (const sentence of sentences)
-    expect({ how, ends: /[.!?…)]$/u.test(sentence.trim()), sentence }).toMatchObject({ ends: true });
+    expect({ how, ends: /[.!?…)]$/u.test(sentence.trim()), sentence }).toEqual({ how, ends: true, sentence });
   expect({ how, length: said.length < 6000 }).toEqual({ how, length: true });
   expect(said).not.toMatch(
     /undefined|\[object|SyntaxError|TypeError|RangeError|Unexpected token|at position \d|\bZod/u,
@@ -85,8 +86,15 @@ test('project files', () => {
     units: 'mm',
     design: one,
   }));
+  const sets = CHAINS.map((chain) => ({
+    format: 'tuck-fold-project',
+    version: 2,
+    name: 'Lantern',
+    units: 'mm',
+    set: chain.set(chain.usual),
+  }));
   let taken = 0;
-  for (const file of hostileFiles({ documents: projects }, 2, COUNT)) {
+  for (const file of hostileFiles({ documents: [...projects, ...sets] }, 2, COUNT)) {
     const read = readProject(text(file));
     if (!read.ok) {
       expectSentences(
@@ -97,9 +105,9 @@ test('project files', () => {
     }
     taken++;
     expect(readProject(writeProject(read.project))).toEqual(read);
-    const checked = readDesign(read.project.design);
+    const checked = readSet(read.project.set);
     expect(checked.ok).toBe(true);
-    if (checked.ok) planFor(checked.design);
+    if (checked.ok) planSet(checked.set);
   }
   expect(taken).toBeGreaterThan(COUNT / 100);
 });

@@ -22,7 +22,7 @@ const PROJECT: Project = {
   id: 'p1',
   name: 'Star cards',
   units: 'in',
-  design: DEMO_SHELF[0]!.design,
+  set: DEMO_SHELF[0]!.set,
   createdAt: 1000,
   updatedAt: 1000,
   deletedAt: 0,
@@ -141,14 +141,16 @@ describe('a change', () => {
   });
 
   test('that does not go with what came meanwhile is laid whole, so that the record stays sound', async () => {
-    const design = { version: 1, construction: 'coin-envelope', contents: { width: 90, height: 60 }, options: {} };
-    const envelope = { ...PROJECT, design } as unknown as Project;
+    const design = { construction: 'coin-envelope', contents: { width: 90, height: 60 }, options: {} };
+    const of = (own: object) =>
+      ({ ...PROJECT, set: { version: 1, parts: [{ id: 'part-1', design: own }] } }) as Project;
+    const envelope = of(design);
     // Another window made a band of it, which has no corners; here the corners get their radius.
-    await db.projects.put({ ...envelope, design: { ...design, construction: 'belly-band' } } as unknown as Project);
-    const after = { ...envelope, design: { ...design, options: { corner: 8 } } };
-    keep('projects', 'p1', envelope, after as unknown as Project);
+    await db.projects.put(of({ ...design, construction: 'belly-band' }));
+    const after = of({ ...design, options: { corner: 8 } });
+    keep('projects', 'p1', envelope, after);
     await allKept();
-    expect((await kept())!.design).toEqual(after.design);
+    expect((await kept())!.set).toEqual(after.set);
   });
 });
 

@@ -3,6 +3,7 @@ import { db, type JournalEntry, type KeptTable } from './db';
 import { dropNotes, note, notesLeft } from './notes';
 import { fieldsIn, patchBetween, patched } from './patch';
 import { isSound, readRecord } from './records';
+import { fromOlder, isOlderChange, withOlderChange } from './older';
 import { DataTrouble, troubleOf } from './trouble';
 import { newId } from './newId';
 
@@ -169,12 +170,26 @@ async function lay(page: string, entries: readonly JournalEntry[]): Promise<bool
 
 async function layOne({ table, id, patch, whole, fresh, at }: JournalEntry): Promise<boolean> {
   const store = db.table<object, string>(table);
-  const raw = await store.get(id);
-  if (raw === undefined && !fresh) return false;
-  const read = raw === undefined ? null : readRecord(table, raw);
+  const kept = await store.get(id);
+  if (kept && isOlderChange({ table, patch })) {
+    const laid = withOlderChange(kept, patch);
+    if (laid)
+      await store.put({ ...laid, updatedAt: Math.max(at, Number((laid as { updatedAt?: number }).updatedAt ?? 0)) });
+    else
+      await db.aside.put({
+        id: `${table}/${id}/${at}`,
+        table,
+        record: { ...kept, ...whole },
+        why: 'It was changed in a window of an older version of the app, and is another thing by now.',
+        at,
+      });
+    return true;
+  }
+  if (kept === undefined && !fresh) return false;
+  const read = kept === undefined ? null : readRecord(table, kept);
   if (read && !read.ok) {
     // It is not written over: whoever wants it finds it as it was.
-    await db.aside.put({ id: `${table}/${id}/${at}`, table, record: raw, why: read.why, at });
+    await db.aside.put({ id: `${table}/${id}/${at}`, table, record: kept, why: read.why, at });
     if (!fresh) return false;
   }
   const base = read?.ok ? read.record : { ...fresh };
@@ -212,6 +227,16 @@ export async function layLeftOver(): Promise<void> {
   const old = Date.now() - 24 * 3600_000;
   const writing = new Set(left.map(({ page }) => page));
   await db.applied.filter(({ page, at }) => at < old && !writing.has(page)).delete();
+}
+
+/** Writes records of an older version as this one has them: once what older pages left behind is laid over them. */
+export async function writeOlderAnew(): Promise<void> {
+  for (const table of ['projects', 'makes'] as const)
+    await db.transaction('rw', db.table(table), async () => {
+      const store = db.table<object, string>(table);
+      const older = (await store.toArray()).filter((record) => !('set' in record) && readRecord(table, record).ok);
+      await store.bulkPut(older.map((record) => fromOlder(table, record) as object));
+    });
 }
 
 /** What a page sees of a record: as it is kept, with the page's own changes on it; null where there is none. */

@@ -6,7 +6,12 @@ import { isExample } from './examples';
 import { keep } from './keep';
 import { newId } from './newId';
 
-type From = { readonly units: Units; readonly makeId?: string; readonly projectId?: string };
+interface From {
+  readonly units: Units;
+  readonly makeId?: string;
+  readonly projectId?: string;
+  readonly part?: string;
+}
 
 const recordOf = (entry: LogEntry, from: From, at: number): LogRecord => ({
   ...entry,
@@ -14,25 +19,41 @@ const recordOf = (entry: LogEntry, from: From, at: number): LogRecord => ({
   units: from.units,
   makeId: from.makeId ?? '',
   projectId: from.projectId ?? '',
+  part: from.part ?? '',
   addedAt: at,
   deletedAt: 0,
 });
 
+/** What is remembered of a part of a make. */
+export interface Remembered {
+  /** The id of the part. */
+  readonly part: string;
+  readonly entry: LogEntry;
+  readonly photo: Blob | null | undefined;
+}
+
 /**
- * Ends a make and, where it is to be remembered, writes its entry and photo into the log: all of it or nothing. A make
- * that was ended already gives the entry it has: pressed twice is written once. Gives the entry's id, empty for none.
+ * Ends a make and, where a part of it is to be remembered, writes its entry and photo into the log: all of it or nothing.
+ * What was written of that part already gives the entry there is: pressed twice is written once. Gives the entry’s id,
+ * empty for none. `last` false leaves the make on the table: another of its parts is to be written down as well.
  */
-export const endMake = (make: MakeRecord, entry: LogEntry | null, photo: Blob | null | undefined): Promise<string> =>
+export const endMake = (make: MakeRecord, remembered: Remembered | null, last = true): Promise<string> =>
   db.transaction('rw', [db.makes, db.log, db.photos], async () => {
     const now = Date.now();
-    const [written] = entry ? await db.log.filter(({ makeId }) => makeId === make.id).toArray() : [];
+    if (last) await db.makes.update(make.id, { endedAt: now, updatedAt: now });
+    if (!remembered) return '';
+    const { part, entry, photo } = remembered;
+    const written = writtenOf(make, await db.log.toArray()).find((one) => one.part === part);
     if (written) return written.id;
-    const record = entry && recordOf(entry, { units: make.units, makeId: make.id, projectId: make.projectId }, now);
-    if (record) await db.log.add(record);
-    if (record && photo) await db.photos.put({ id: record.id, image: photo });
-    await db.makes.update(make.id, { endedAt: now, updatedAt: now });
-    return record?.id ?? '';
+    const record = recordOf(entry, { units: make.units, makeId: make.id, projectId: make.projectId, part }, now);
+    await db.log.add(record);
+    if (photo) await db.photos.put({ id: record.id, image: photo });
+    return record.id;
   });
+
+/** What is in the log of a make. */
+export const writtenOf = (make: Pick<MakeRecord, 'id'>, log: readonly LogRecord[]): LogRecord[] =>
+  log.filter(({ makeId, deletedAt }) => makeId === make.id && deletedAt === 0);
 
 /** Writes an entry into the log and gives back its id. */
 export const addLog = (entry: LogEntry, from: From): Promise<string> => db.log.add(recordOf(entry, from, Date.now()));

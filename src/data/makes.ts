@@ -1,23 +1,23 @@
-import type { DesignInput, WayOfWork } from '@/core/plan';
 import type { Units } from '@/core/length';
+import type { SetInput, WayOfWork } from '@/core/sets';
 import { db, type MakeRecord, type Project, type SpoiledSheet } from './db';
 import { allKept, keep, readAll } from './keep';
 import { newId } from './newId';
 
 /** Begins a make of a project as it stands now; later changes of the project leave it alone. Gives back its id. */
 export async function beginMake(
-  project: { readonly id: string; readonly name: string; readonly units: Units; readonly design: DesignInput },
+  project: { readonly id: string; readonly name: string; readonly units: Units; readonly set: SetInput },
   copies: number,
   way: WayOfWork,
 ): Promise<string> {
   const now = Date.now();
-  const { name, units, design } = project;
+  const { name, units, set } = project;
   return db.makes.add({
     id: newId(),
     projectId: project.id,
     name,
     units,
-    design: structuredClone(design),
+    set: structuredClone(set),
     copies,
     way,
     done: 0,
@@ -49,7 +49,7 @@ export function openMakesOf(makes: readonly MakeRecord[], shelf: readonly Projec
 /** Keeps what became of a make, at once. */
 export const keepMake = (
   make: MakeRecord,
-  change: Partial<Pick<MakeRecord, 'done' | 'spent' | 'endedAt' | 'design'>>,
+  change: Partial<Pick<MakeRecord, 'done' | 'spent' | 'endedAt' | 'set'>>,
 ): void => keep('makes', make.id, make, { ...make, ...change });
 
 /** Keeps a sheet that went wrong. */

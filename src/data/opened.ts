@@ -1,6 +1,6 @@
 import { db } from './db';
 import { sweepDrafts } from './drafts';
-import { layLeftOver } from './keep';
+import { layLeftOver, writeOlderAnew } from './keep';
 import { seedDemoShelf } from './projects';
 import { DataTrouble, troubleOf } from './trouble';
 
@@ -17,6 +17,7 @@ async function open(): Promise<void> {
   });
   await db.open();
   await layLeftOver();
+  await writeOlderAnew();
   await sweepDrafts();
   await seedDemoShelf();
   // The places that older versions noted beside the database, which knows better.

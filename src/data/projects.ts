@@ -1,6 +1,6 @@
 import type { ProjectFile } from '@/core/files';
-import { readDesign } from '@/core/plan';
-import { sameTool, type Tool } from '@/core/tools';
+import { readSet, type SetInput } from '@/core/sets';
+import { COMMON_BOARD, sameTool, toolSchema, type Tool } from '@/core/tools';
 import { db, type LogRecord, type PaperRecord, type Project } from './db';
 import { allKept, keep, readAll, type Records } from './keep';
 import { laidOn, TABLE } from './cuttings';
@@ -8,18 +8,18 @@ import { DEMO_CUTS, DEMO_LOG, DEMO_SHELF, DEMO_STASH, DEMO_TABLE } from './demo'
 import { isExample } from './examples';
 import { newId } from './newId';
 
-const fresh = (file: Pick<ProjectFile, 'name' | 'units' | 'design'>): Project => {
+const fresh = (file: Pick<ProjectFile, 'name' | 'units' | 'set'>): Project => {
   const now = Date.now();
   return { ...file, id: newId(), createdAt: now, updatedAt: now, deletedAt: 0 };
 };
 
 /** Adds a project to the shelf and gives back its id. */
-export async function addProject(file: Pick<ProjectFile, 'name' | 'units' | 'design'>): Promise<string> {
+export async function addProject(file: Pick<ProjectFile, 'name' | 'units' | 'set'>): Promise<string> {
   return db.projects.add(fresh(file));
 }
 
 /** What the person decides about a project. */
-export type Decided = Pick<Project, 'name' | 'units' | 'design'>;
+export type Decided = Pick<Project, 'name' | 'units' | 'set'>;
 
 /** Keeps what became of a project, at once; what changed in it elsewhere meanwhile stays. */
 export const keepProject = (id: string, before: Decided, after: Decided): void => keep('projects', id, before, after);
@@ -29,8 +29,8 @@ export async function duplicateProject(id: string): Promise<string | null> {
   await allKept();
   const original = await db.projects.get(id);
   if (!original) return null;
-  const { name, units, design } = original;
-  return addProject({ name: `${name} (copy)`.slice(0, 120), units, design: structuredClone(design) });
+  const { name, units, set } = original;
+  return addProject({ name: `${name} (copy)`.slice(0, 120), units, set: structuredClone(set) });
 }
 
 /** Takes a project off the shelf; it stays in the bin until it is put back. */
@@ -62,6 +62,7 @@ export const examples = (now: number) => ({
     id: `demo-log-${i + 1}`,
     units: 'in',
     makeId: '',
+    part: '',
     projectId: '',
     addedAt: now - i,
     deletedAt: 0,
@@ -118,20 +119,31 @@ export const bringExamplesBack = (): Promise<void> =>
     },
   );
 
-/** Projects on the shelf whose plan is made for exactly that tool. */
+/** The tools a set is made with: its own, and those of its parts. */
+const toolsOf = ({ set }: Project): readonly Tool[] => {
+  const read = readSet(set);
+  return read.ok ? read.set.parts.filter(({ given }) => !given).map(({ design }) => design.tool) : [];
+};
+
+/** Projects on the shelf of which a part is made with exactly that tool. */
 export async function projectsWith(tool: Tool): Promise<Project[]> {
   const { shelf } = await allProjects();
-  return shelf.filter(({ design }) => {
-    const read = readDesign(design);
-    return read.ok && sameTool(read.design.tool, tool);
-  });
+  return shelf.filter((project) => toolsOf(project).some((own) => sameTool(own, tool)));
 }
 
-/** Lets projects be planned for another tool; gives back what undoes it. */
-export function retool(projects: readonly Project[], tool: Tool): () => void {
+/** Lets projects be planned for another tool where they are for `was`; gives back what undoes it. */
+export function retool(projects: readonly Project[], was: Tool, tool: Tool): () => void {
+  const next = (own: SetInput['tool']): SetInput['tool'] => {
+    const read = toolSchema.safeParse(own ?? COMMON_BOARD);
+    return read.success && sameTool(read.data, was) ? { ...tool } : own;
+  };
   const anew = projects.map((project): Project => ({
     ...project,
-    design: { ...project.design, tool: { ...tool } } as never,
+    set: {
+      ...project.set,
+      tool: next(project.set.tool),
+      parts: project.set.parts.map((part) => (part.tool ? { ...part, tool: next(part.tool) } : part)),
+    },
   }));
   projects.forEach((project, i) => keepProject(project.id, project, anew[i]!));
   return () => projects.forEach((project, i) => keepProject(project.id, anew[i]!, project));

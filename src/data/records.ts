@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { cutListSchema, layoutSchema, stashPaperSchema } from '@/core/cutting';
 import { logEntrySchema } from '@/core/files';
-import { issuesOf, readDesign } from '@/core/plan';
+import { issuesOf } from '@/core/plan';
+import { readSet } from '@/core/sets';
 import { oneLine, quoted } from '@/core/text';
 import type { KeptTable } from './db';
+import { fromOlder } from './older';
 import { SETTINGS } from './setting-kinds';
 
 /**
@@ -16,7 +18,10 @@ const time = z.number();
 const units = z.enum(['in', 'mm']);
 const none = z.number().default(0);
 const count = (least: number) => z.number().min(least);
-const design = z.record(z.string(), z.unknown(), { error: 'Its design is not one.' });
+const set = z.looseObject(
+  { parts: z.array(z.looseObject({ id: z.string() })).min(1) },
+  { error: 'What it is made of cannot be read.' },
+);
 
 const pieceShape = cutListSchema.shape.pieces.element.shape;
 const laid = z.object({ list: cutListSchema, layout: layoutSchema });
@@ -26,7 +31,7 @@ const SHAPES = {
     id,
     name: z.string(),
     units,
-    design,
+    set,
     createdAt: time.default(0),
     updatedAt: time,
     deletedAt: none,
@@ -36,7 +41,7 @@ const SHAPES = {
     projectId: z.string(),
     name: z.string(),
     units,
-    design,
+    set,
     copies: count(1),
     way: z.enum(['together', 'one-by-one']),
     done: count(0),
@@ -44,7 +49,17 @@ const SHAPES = {
     startedAt: time,
     updatedAt: time,
     endedAt: none,
-    spoiled: z.array(z.looseObject({ at: time, step: z.number(), piece: z.string(), text: z.string() })).default([]),
+    spoiled: z
+      .array(
+        z.looseObject({
+          at: time,
+          part: z.string().default(''),
+          step: z.number(),
+          piece: z.string(),
+          text: z.string(),
+        }),
+      )
+      .default([]),
   }),
   log: z.looseObject({
     ...logEntrySchema.shape,
@@ -52,6 +67,7 @@ const SHAPES = {
     units,
     makeId: z.string().default(''),
     projectId: z.string().default(''),
+    part: z.string().default(''),
     addedAt: time.default(0),
     deletedAt: none,
   }),
@@ -122,7 +138,7 @@ export type ReadRecord =
 
 /** Reads a record of a table. */
 export function readRecord(table: KeptTable, raw: unknown): ReadRecord {
-  const read = SHAPES[table].safeParse(raw, { reportInput: true });
+  const read = SHAPES[table].safeParse(fromOlder(table, raw), { reportInput: true });
   if (read.success) return { ok: true, record: withIds(table, read.data as Record<string, unknown>) };
   const issues = issuesOf(read.error);
   const why = issues.slice(0, 3).map(({ path, message }) => (path ? `${path}: ${message}` : message));
@@ -133,7 +149,7 @@ export function readRecord(table: KeptTable, raw: unknown): ReadRecord {
 export function isSound(table: KeptTable, raw: unknown): boolean {
   const read = readRecord(table, raw);
   if (!read.ok) return false;
-  return table !== 'projects' || readDesign(read.record.design).ok;
+  return table !== 'projects' || readSet(read.record.set).ok;
 }
 
 /** What a person would call a record, as far as it can be read. */

@@ -1,11 +1,13 @@
 import { expose } from 'comlink';
-import { allDrawings, PAGES } from '@/core/files';
+import { PAGES, setDrawings } from '@/core/files';
 import { benchCardPdf } from '@/core/files/bench-card';
 import { sheetPdf, type PrintWords } from '@/core/files/pdf';
 import { isPlain, type Printed } from '@/core/files/pdf-text';
 import { printPicture } from '@/core/files/print-picture';
 import type { Units } from '@/core/length';
-import { figureText, keyFigures, planFor, readDesign, sayer, stepsOf, type DesignInput } from '@/core/plan';
+import { figureText, keyFigures, sayer } from '@/core/plan';
+import { planSet, readSet, walkOf, type SetInput } from '@/core/sets';
+import { uncapitalised } from '@/core/text';
 import { greets } from './helper';
 
 /** What came of printing; plain data, because error classes do not survive the crossing. */
@@ -83,55 +85,106 @@ const answerOf = ({ bytes, missing }: Printed): PdfAnswer => ({
       : `No font here has the ${missing.length === 1 ? 'sign' : 'signs'} ${missing.slice(0, 12).join(' ')}: a dot stands for ${missing.length === 1 ? 'it' : 'them'} in the print.`,
 });
 
+/** Most lines of the label that are for parts. */
+const PART_LINES = 7;
+
+/** What is in a set, a line each, the outermost first. */
+function inLines(parts: readonly string[]): readonly string[] {
+  const out = [...parts].reverse();
+  return out.length <= PART_LINES
+    ? out
+    : [...out.slice(0, PART_LINES - 1), `and ${out.length - PART_LINES + 1} more things`];
+}
+
+/** A set planned anew, and the page it is printed on; or why it cannot be. */
+function setToPrint(set: SetInput, page: string) {
+  const read = readSet(set);
+  const paper = PAGES.find((one) => one.id === page);
+  if (!read.ok) return { ok: false, message: read.issues[0]!.message } as const;
+  if (!paper) return { ok: false, message: `“${page}” is not a page size here.` } as const;
+  const plan = planSet(read.set);
+  const made = plan.parts.flatMap(({ part, plan: one }) =>
+    one.made && !part.given ? [{ part, plan: one, made: one.made }] : [],
+  );
+  const first = made.at(-1);
+  return first
+    ? ({ ok: true, paper, plan, parts: made, outermost: first } as const)
+    : ({ ok: false, message: 'There is no pattern to print yet. See the first check.' } as const);
+}
+
 const pdfWorker = {
   ...greets,
-  /** Plans the design anew and prints its sheets. */
-  async print(design: DesignInput, page: string, words: PrintWords): Promise<PdfAnswer> {
-    const read = readDesign(design);
-    const paper = PAGES.find((p) => p.id === page);
-    if (!read.ok || !paper)
-      return { ok: false, message: read.ok ? `“${page}” is not a page size here.` : read.issues[0]!.message };
-    const { made } = planFor(read.design);
-    if (!made) return { ok: false, message: 'There is no pattern to print yet. See the first check.' };
-    const fonts = await fontsFor(`${words.title} ${words.numbers}`, REGULAR);
-    return answerOf(await sheetPdf(allDrawings(made, read.design), paper, words, printPicture(made), fonts));
+  /** Plans the set anew and prints the sheets of all its parts. */
+  async print(set: SetInput, page: string, words: PrintWords): Promise<PdfAnswer> {
+    const it = setToPrint(set, page);
+    if (!it.ok) return it;
+    const fonts = await fontsFor(
+      `${words.title} ${words.numbers} ${it.plan.set.parts.map(({ name }) => name).join(' ')}`,
+      REGULAR,
+    );
+    return answerOf(await sheetPdf(setDrawings(it.plan), it.paper, words, printPicture(it.outermost.made), fonts));
   },
-  /** Plans the design anew and prints the whole make on one page. */
+  /** Plans the set anew and prints its whole make as one card. */
   async card(
-    design: DesignInput,
+    set: SetInput,
     page: string,
     { title, units, copies, day }: { title: string; units: Units; copies: number; day: string },
   ): Promise<PdfAnswer> {
-    const read = readDesign(design);
-    const paper = PAGES.find((p) => p.id === page);
-    if (!read.ok || !paper)
-      return { ok: false, message: read.ok ? `“${page}” is not a page size here.` : read.issues[0]!.message };
-    const plan = planFor(read.design);
-    const { made } = plan;
-    if (!made) return { ok: false, message: 'There is no pattern to print yet. See the first check.' };
-    const say = sayer(units, read.design.graduation);
-    const kind = read.design.construction.title;
-    const contents = read.design.contents ?? made.largest;
-    const fonts = { regular: await fontsFor(title, REGULAR), bold: await fontsFor(title, BOLD) };
+    const it = setToPrint(set, page);
+    if (!it.ok) return it;
+    const { plan, parts, outermost } = it;
+    const say = sayer(units, plan.set.graduation);
+    const several = parts.length > 1;
+    const { made } = outermost;
+    const { design } = outermost.plan;
+    const kind = design.construction.title;
+    const contents = design.contents ?? made.largest;
+    const names = plan.set.parts.map(({ name }) => name).join(' ');
+    const fonts = {
+      regular: await fontsFor(`${title} ${names}`, REGULAR),
+      bold: await fontsFor(`${title} ${names}`, BOLD),
+    };
     return answerOf(
       await benchCardPdf(
-        allDrawings(made, read.design),
-        paper,
+        setDrawings(plan),
+        it.paper,
         {
           title,
-          kind: copies > 1 ? `${kind}, ${copies} copies` : kind,
-          numbers: keyFigures(made, read.design).map((figure) => ({
-            label: figure.label,
-            value: figureText(figure, say),
-          })),
-          steps: stepsOf(plan, say).map(({ text, caution }) => ({ text, caution })),
+          kind: [
+            several ? `${plan.set.parts.map(({ name, quantity }) => `${quantity} × ${name}`).join(', ')}` : kind,
+            ...(copies > 1 ? [`${copies} ${several ? 'sets' : 'copies'}`] : []),
+          ].join(', '),
+          numbers: parts.flatMap(({ part, plan: one, made: own }) =>
+            keyFigures(own, one.design).map((figure) => ({
+              label: several ? `${part.name}: ${uncapitalised(figure.label)}` : figure.label,
+              value: figureText(figure, say),
+            })),
+          ),
+          steps: walkOf(plan, say, 1, 'together')
+            .filter(({ copies: [copy] }) => copy === 1)
+            .map(({ part, step: { text, caution } }) => {
+              const { name, quantity } = plan.set.parts.find(({ id }) => id === part)!;
+              return {
+                text: several ? `${name}${quantity > 1 ? ` (${quantity} of it)` : ''}: ${text}` : text,
+                caution,
+              };
+            }),
           copies,
           units,
           label: [
             title,
-            kind,
-            `for ${say(contents.width, 'down')} × ${say(contents.height, 'down')}`,
-            `cut ${say(made.pieces[0].piece.blank.width)} × ${say(made.pieces[0].piece.blank.height)}`,
+            ...(several
+              ? inLines(
+                  plan.parts.map(
+                    ({ part: { name, quantity }, outside }) =>
+                      `${quantity > 1 ? `${quantity} × ` : ''}${name}${outside ? `, ${say(outside.width)} × ${say(outside.height)}` : ''}`,
+                  ),
+                )
+              : [
+                  kind,
+                  `for ${say(contents.width, 'down')} × ${say(contents.height, 'down')}`,
+                  `cut ${say(made.pieces[0].piece.blank.width)} × ${say(made.pieces[0].piece.blank.height)}`,
+                ]),
             `made ${day}`,
           ],
         },

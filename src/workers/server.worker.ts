@@ -2,7 +2,8 @@ import { setPriority } from 'node:os';
 import { parentPort } from 'node:worker_threads';
 import { readCutList } from '@/core/cutting';
 import { loadSolver, packing, USUAL_PATIENCE } from '@/core/cutting/pack';
-import { parseDocument, planDocument, planFor, readDesign } from '@/core/plan';
+import { parseDocument } from '@/core/plan';
+import { answerTo } from '@/core/sets';
 
 /** What the server's helper is asked: a kind of work, and the document as it came. */
 export interface Asked {
@@ -30,8 +31,8 @@ async function work({ kind, text }: Asked, say: (said: Said) => void): Promise<S
   const document = parseDocument(text);
   if (!document.ok) return wrong(document.message, [{ path: '', message: document.message }]);
   if (kind === 'plan') {
-    const read = readDesign(document.value);
-    return read.ok ? answer(200, planDocument(planFor(read.design))) : wrong('The design has a problem.', read.issues);
+    const planned = answerTo(document.value);
+    return planned.ok ? answer(200, planned.answer) : wrong(planned.error, planned.issues);
   }
   const read = readCutList(document.value);
   if (!read.ok) return wrong('The cut list has a problem.', read.issues);
