@@ -4,6 +4,9 @@ import { expect, test } from '@playwright/test';
 // One after the other: they count what the server does at once.
 test.describe.configure({ mode: 'default' });
 
+/** A length in mm as good as this many inches: it may have been summed. */
+const inch = (inches: number): unknown => expect.closeTo(inches * 25.4, 6);
+
 const card = { version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } };
 
 test('the plan route answers as the command line does', async ({ request }) => {
@@ -252,4 +255,39 @@ test('who sends the head of a request a letter at a time is cut off; what is no 
     expect(answer).toMatch(/nosniff/i);
     expect(answer).toContain('This is not a request that can be answered.');
   }
+});
+
+test('a set is told from a design by itself, and answered with all its parts', async ({ request }) => {
+  const set = {
+    version: 1,
+    set: 'Two cards',
+    papers: [{ id: 'white', name: 'White', width: '8 1/2 in', height: '11 in', count: 1 }],
+    parts: [
+      { id: 'card', quantity: 2, given: { width: '3 in', height: '4 in', thickness: 0.4 } },
+      {
+        id: 'envelope',
+        quantity: 2,
+        paper: 'white',
+        design: { construction: 'seam-envelope' },
+        holds: [{ part: 'card' }],
+      },
+    ],
+  };
+  const response = await request.post('/api/v1/plan', { data: set });
+  expect(response.status()).toBe(200);
+  expect(await response.json()).toMatchObject({
+    set: 'Two cards',
+    parts: [
+      { id: 'card', plan: null },
+      { id: 'envelope', contents: { width: inch(3), height: inch(4), thickness: 0.4 } },
+    ],
+    cutList: [{ paper: 'white', pieces: [{ part: 'envelope', quantity: 2 }] }],
+    shortages: [{ paper: 'white', sheets: 2, has: 1 }],
+  });
+  const wrong = await request.post('/api/v1/plan', { data: { ...set, parts: set.parts.slice(1) } });
+  expect(wrong.status()).toBe(422);
+  expect(await wrong.json()).toMatchObject({
+    error: 'The set has a problem.',
+    issues: [{ path: 'parts.0.holds.0.part' }],
+  });
 });

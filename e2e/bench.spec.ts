@@ -43,8 +43,10 @@ test('a whole job by mouse: contents in, numbers out, a drag, a reload, files ou
   expect(project.name).toBe('Tickets-for-the-dome.json');
   const svg = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
   const drawing = parseSync(svg.bytes.toString('utf8'));
-  const wide = JSON.parse(project.bytes.toString('utf8')) as { design: { ease: { width: number } } };
-  expect(wide.design.ease.width).toBeGreaterThan(0);
+  const wide = JSON.parse(project.bytes.toString('utf8')) as {
+    set: { parts: { design: { ease: { width: number } } }[] };
+  };
+  expect(wide.set.parts[0]!.design.ease.width).toBeGreaterThan(0);
   expect(drawing.attributes.width).toMatch(/^\d+(\.\d+)?mm$/);
   expect(drawing.children.map((child) => child.attributes.id).filter(Boolean)).toEqual([
     'glue',
@@ -200,8 +202,10 @@ test('when the browser has no room left it says so, and the work is still there 
   await setLength(page, 'Width', '3 1/2 in');
   await expect(page.getByRole('alert').filter({ hasText: 'the browser has no room left' })).toBeVisible();
   const project = await downloaded(page, () => takeAlong(page, 'Save as file (JSON)'));
-  const kept = JSON.parse(project.bytes.toString('utf8')) as { design: { contents: { width: number } } };
-  expect(kept.design.contents.width).toBeCloseTo(88.9, 6);
+  const kept = JSON.parse(project.bytes.toString('utf8')) as {
+    set: { parts: { design: { contents: { width: number } } }[] };
+  };
+  expect(kept.set.parts[0]!.design.contents.width).toBeCloseTo(88.9, 6);
 });
 
 test('a fold dragged further than makes sense leaves a design that can still be read', async ({ page }) => {

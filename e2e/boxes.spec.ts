@@ -86,6 +86,7 @@ test('a desk file: larger than the paper is said, dragged lower, and all of it i
 
 test('a box prints each of its pieces at true size; a box too shallow says so and is made deeper', async ({ page }) => {
   await go(page, '/bench?p=demo-12');
+  await page.getByText('Sheet', { exact: true }).click();
   await expect(sheet(page)).toBeVisible();
   const { bytes } = await downloaded(page, () => takeAlong(page, 'Print at true size on A4 (PDF)'));
   const pages = JSON.parse(

@@ -28,7 +28,7 @@ for (const colorScheme of ['light', 'dark'] as const)
       await expect(sheet(page)).toBeVisible();
       await page.getByText('Choices and room').click();
       await page.getByText('Usual mistakes').click();
-      for (const part of ['Glue and order of work', 'How it is shut', 'Goes with it'])
+      for (const part of ['Glue and order of work', 'How it is shut', 'Mats, liners, templates'])
         await page.getByText(part).click();
       await expect(page.getByText('Gluing the bottom flap all over.')).toBeVisible();
       await clean(page);
@@ -56,7 +56,7 @@ for (const colorScheme of ['light', 'dark'] as const)
     });
 
     // By evening the screens that have colours of their own: tools, the board, the chart of fits, sheets and stash.
-    const evening = ['/tools', '/tools/try', '/log', '/cutting', '/stash'];
+    const evening = ['/tools', '/tools/try', '/log', '/cutting', '/stash', '/bench?p=demo-18'];
     test('everywhere else', async ({ page }) => {
       for (const [address, seen] of [
         ['/tools', 'Envelope boards'],
@@ -70,6 +70,8 @@ for (const colorScheme of ['light', 'dark'] as const)
         ['/backup', 'What is kept here'],
         ['/choose?have=paper', 'Library pocket'],
         ['/holders/library-pocket', 'Usual mistakes'],
+        ['/sets', 'pieces to cut'],
+        ['/bench?p=demo-18', 'from the front'],
       ] as const) {
         if (colorScheme === 'dark' && !evening.includes(address)) continue;
         await go(page, address);

@@ -27,7 +27,13 @@ export function everyPage(): string[] {
 }
 
 /** Pages whose parts differ by what stands behind them. */
-export const MORE_PAGES = ['/bench?p=demo-5', '/bench?p=demo-6', '/choose?have=paper', '/log?e=demo-log-3'] as const;
+export const MORE_PAGES = [
+  '/bench?p=demo-5',
+  '/bench?p=demo-6',
+  '/bench?p=demo-18',
+  '/choose?have=paper',
+  '/log?e=demo-log-3',
+] as const;
 
 /** Buttons that open a form; what they open is walked too. */
 const OPENERS = /^(Add a paper|Paste or import|Change|Change .*|Rename|Import \(CSV\))$/;

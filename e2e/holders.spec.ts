@@ -183,16 +183,19 @@ test('another holder for the same contents, its page of advice, and what cannot 
   await expect(page.getByText(/This starts from a square, and the paper is longer one way/).first()).toBeVisible();
 });
 
-test('what goes with it and what shuts it: in the steps, and every piece in the files', async ({ page }) => {
+test('what is laid on it and what shuts it: in the steps, and every piece in the files', async ({ page }) => {
   await openShelf(page);
   await page.getByRole('link', { name: /Packets of moon-garden seed/ }).click();
   await expect(sheet(page)).toBeVisible();
   await page.getByText('How it is shut').click();
   await page.getByLabel('How it is shut', { exact: true }).click();
   await page.getByTitle('Ribbon under a mat').click();
-  await page.getByText('Goes with it').click();
-  await page.getByLabel(/^Mat for the front/).check();
-  await page.getByLabel(/^Tag/).check();
+  await page.getByText('Mats, liners, templates').click();
+  for (const on of ['On the front', 'On the front', 'On the back']) {
+    await page.getByRole('button', { name: 'Add a layer' }).click();
+    await page.getByRole('menuitem', { name: on }).click();
+  }
+  await setLength(page, 'Border of the second mat', '1/4 in');
   await page.getByText('Steps', { exact: true }).click();
   const steps = page.getByRole('list', { name: 'Steps in order' });
   await expect(steps).toContainText('Glue the mat in the middle');
@@ -200,15 +203,24 @@ test('what goes with it and what shuts it: in the steps, and every piece in the 
   expect(text.indexOf('of ribbon across the middle')).toBeLessThan(text.indexOf('Glue the mat in the middle'));
   const svg = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
   const groups = parseSync(svg.bytes.toString('utf8')).children.filter((child) => child.attributes.transform);
-  expect(groups.map((group) => group.attributes.id)).toEqual(['front', 'back', 'lining', 'mat-for-the-front', 'tag']);
+  expect(groups.map((group) => group.attributes.id)).toEqual([
+    'front',
+    'back',
+    'lining',
+    'mat',
+    'second-mat',
+    'mat-for-the-back',
+  ]);
   const pdf = await downloaded(page, () => takeAlong(page, 'Print at true size on letter (PDF)'));
   expect(pdf.bytes.subarray(0, 5).toString()).toBe('%PDF-');
   // Kept: the page comes back with what was chosen.
   await page.waitForTimeout(400);
   await page.reload();
   await expect(sheet(page)).toBeVisible();
-  await page.getByText('Goes with it').click();
-  await expect(page.getByLabel(/^Tag/)).toBeChecked();
+  await page.getByText('Mats, liners, templates').click();
+  await expect(page.getByLabel('Border of the second mat')).toHaveValue('1/4 in');
+  await page.getByRole('button', { name: 'Take away: mat for the back' }).click();
+  await expect(page.getByRole('group', { name: /^Layer/ })).toHaveCount(2);
 });
 
 test('the chooser by keyboard: sizes typed, the list follows, Enter takes a holder', async ({ page }) => {

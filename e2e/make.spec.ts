@@ -6,7 +6,7 @@ import type { Page } from '@playwright/test';
 async function begin(page: Page, project: string, copies = 1): Promise<void> {
   await go(page, `/make?p=${project}`);
   await expect(page.getByRole('button', { name: 'Begin' })).toBeEnabled();
-  if (copies > 1) await page.getByLabel('How many?').fill(String(copies));
+  if (copies > 1) await page.getByLabel(/^How many/).fill(String(copies));
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(words(page)).toBeVisible();
 }
@@ -84,7 +84,7 @@ test('a batch of six: cut all, score all, fold all, to the last one finished', a
   await expect(page.getByRole('heading', { name: 'All 6 made' })).toBeVisible();
   await expect(page.getByLabel('Copies')).toHaveValue('6');
   await page.getByText('Just right', { exact: true }).click();
-  await page.getByRole('button', { name: 'Write it in the log' }).click();
+  await page.getByRole('button', { name: 'Write the band in the log' }).click();
   await expect(page.getByRole('heading', { name: 'Written down' })).toBeVisible();
   await page.getByRole('link', { name: 'To the shelf', exact: true }).click();
   await expect(page.getByText('Go on making')).toBeHidden();
@@ -115,7 +115,7 @@ test('steps made while the database takes nothing in are there after a reload', 
 
 test('one after the other: the first copy is finished before the second is begun', async ({ page }) => {
   await go(page, '/make?p=demo-1');
-  await page.getByLabel('How many?').fill('2');
+  await page.getByLabel(/^How many/).fill('2');
   await page.getByText('One after the other').click();
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByText(/copy 1 of 2 · 0 finished/)).toBeVisible();
@@ -219,7 +219,7 @@ test('a browser without a voice offers none', async ({ page }) => {
 
 test('the bench card is one page', async ({ page }) => {
   await go(page, '/make?p=demo-12');
-  await page.getByLabel('How many?').fill('4');
+  await page.getByLabel(/^How many/).fill('4');
   await page.getByRole('button', { name: 'Bench card' }).click();
   const card = await downloaded(page, () => page.getByRole('menuitem', { name: 'On A4 (PDF)' }).click());
   expect(card.name).toBe('Box-for-twelve-star-cards-bench-card.pdf');

@@ -36,6 +36,7 @@ offline(
       '/backup': 'What is kept here',
       '/cutting': 'Cuts in order',
       '/log': 'What the fits say',
+      '/sets': 'pieces to cut',
       '/stash': 'Paper saved',
       '/tools': 'Envelope boards',
       '/tools/calibrate': 'Trial folds',

@@ -4,11 +4,12 @@ import { Button } from 'antd';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { constructionNamed } from '@/core/constructions';
-import type { DesignChange, DesignInput } from '@/core/plan';
+import type { DesignChange } from '@/core/plan';
+import { withDesign, type SetInput } from '@/core/sets';
 import { Boundary } from '../parts/Boundary';
 import { KEYS } from '../parts/keys';
 import { KeysDialog, type KeyLine } from '../parts/KeysDialog';
-import { planned, usePlan, type Planned } from '../parts/plans';
+import { partOf, plannedSet, usePlannedSet, type OpenPart, type Planned } from '../parts/plans';
 import { useTell } from '../parts/useTell';
 import { useToolbox } from '../parts/useToolbox';
 import { withKit } from '../parts/withKit';
@@ -16,7 +17,12 @@ import { Reading } from '../parts/Reading';
 import { Answer } from './Answer';
 import { Brief } from './Brief';
 import { Glance } from './Glance';
-import { Stage, type ViewName } from './Stage';
+import { Across } from '../together/Across';
+import { PartHead } from '../together/PartHead';
+import { Strip } from '../together/Strip';
+import type { TogetherProps } from '../together/props';
+import type { ViewName } from '../parts/views';
+import { Stage } from './Stage';
 import { changedSince, type BenchStore } from './store';
 import { Toolbar } from './Toolbar';
 import { useDrag } from './useDrag';
@@ -25,7 +31,8 @@ import styles from './Bench.module.css';
 
 /** What the keyboard does at the bench. */
 const KEY_LINES: readonly KeyLine[] = [
-  ['1 2 3 4 5', 'Sheet, Folded, On paper, Steps, Cutting'],
+  ['1 2 3 4 5 6', 'Sheet, Folded, On paper, Steps, Cutting, Together'],
+  [', .', 'The part inside, the part outside'],
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z', 'Redo'],
   ['Tab', 'From grip to grip on the sheet and the paper'],
@@ -37,8 +44,15 @@ const KEY_LINES: readonly KeyLine[] = [
 export function Bench({ store }: { store: BenchStore }) {
   useFollowing(store);
   const { undo, redo } = store.getState();
-  const [view, setView] = useState<ViewName>('sheet');
+  const [view, setView] = useState<ViewName>(store.getState().set.parts.length > 1 ? 'together' : 'sheet');
   const [keysOpen, setKeysOpen] = useState(false);
+
+  /** To the part that stands next in the strip. */
+  const step = (by: number): void => {
+    const { set, part, show } = store.getState();
+    const at = set.parts.findIndex(({ id }) => id === part) + by;
+    if (set.parts[at]) show(set.parts[at].id);
+  };
 
   useHotkeys('mod+z', () => undo(), { ...KEYS, preventDefault: true });
   useHotkeys(['mod+shift+z', 'mod+y'], () => redo(), { ...KEYS, preventDefault: true });
@@ -47,6 +61,9 @@ export function Bench({ store }: { store: BenchStore }) {
   useHotkeys('3', () => setView('paper'), KEYS);
   useHotkeys('4', () => setView('steps'), KEYS);
   useHotkeys('5', () => setView('cutting'), KEYS);
+  useHotkeys('6', () => setView('together'), KEYS);
+  useHotkeys('comma', () => step(-1), KEYS);
+  useHotkeys('period', () => step(1), KEYS);
   useHotkeys(['?', 'shift+?'], () => setKeysOpen(true), { ...KEYS, useKey: true });
 
   const openKeys = useCallback(() => setKeysOpen(true), []);
@@ -65,51 +82,81 @@ interface TableProps {
   readonly onKeys: () => void;
 }
 
-/** What follows the design: the sheet at once, what is beside it when there is time. */
+/** What follows the set: the sheet of the part on the table at once, what is beside it when there is time. */
 function Table({ store, view, onView, onKeys }: TableProps) {
   const { wrong: tellWrong } = useTell();
   const name = store((now) => now.name);
-  const design = store((now) => now.design);
+  const set = store((now) => now.set);
+  const part = store((now) => now.part);
   const toolbox = useToolbox();
-  const input = useMemo(() => withKit(design, toolbox), [design, toolbox]);
-  const result = usePlan(input);
+  const kitted = useMemo(() => withKit(set, toolbox), [set, toolbox]);
+  const whole = usePlannedSet(kitted);
+  const open = useMemo(() => partOf(whole, part), [whole, part]);
+  const { input, answer: result } = open;
   // What the app fails to work out leaves the last plan on the table, with a sentence over it.
-  const [good, setGood] = useState<Planned | null>('plan' in result ? result : null);
-  if ('plan' in result && good !== result) setGood(result);
-  const lying = 'plan' in result || !('design' in result) ? result : (good ?? result);
+  const [good, setGood] = useState<{ readonly part: string; readonly planned: Planned } | null>(
+    'plan' in result ? { part, planned: result } : null,
+  );
+  if ('plan' in result && good?.planned !== result) setGood({ part, planned: result });
+  const last = good?.part === part ? good.planned : null;
+  const lying = 'plan' in result || !('design' in result) ? result : (last ?? result);
   const { dragging, going } = useDrag(store, toolbox);
-  const now = useMemo(() => ({ design, input, result }), [design, input, result]);
+  const now = useMemo(() => ({ whole, open }), [whole, open]);
   // A dragged fold moves at once; the numbers and forms beside it are drawn in between. Nothing else waits.
   const follows = useDeferredValue(now);
   const beside = going ? follows : now;
-  /** Takes a change over unless the design cannot be read with it; then it says why, and what was there stays. */
-  const drawn = useRef({ stage: result, beside: beside.result });
+  const drawn = useRef({ stage: result, beside: beside.open.answer });
   useEffect(() => {
-    drawn.current = { stage: result, beside: beside.result };
+    drawn.current = { stage: result, beside: beside.open.answer };
   });
-  const apply = useCallback(
-    (where: 'stage' | 'beside', patch: DesignChange, key: string): void => {
-      const { design: now, name: called, change } = store.getState();
-      const seen = drawn.current[where];
-      const next = changedSince('design' in seen ? seen.design : {}, now, patch);
-      const answer = planned(withKit(next, toolbox));
-      if ('design' in answer) change({ design: next, name: renamed(called, now, next) }, key);
+  /** Takes a change of the set over unless it cannot be read with it; then it says why, and what was there stays. */
+  const take = useCallback(
+    (make: (set: SetInput) => SetInput, key: string): void => {
+      const { name: called, set: was, change } = store.getState();
+      const next = make(was);
+      const answer = plannedSet(withKit(next, toolbox));
+      if ('plan' in answer) change({ set: next, name: renamed(called, was, next) }, key);
       else tellWrong(answer.issues.map((issue) => issue.message).join(' '));
     },
     [store, toolbox, tellWrong],
   );
+  const apply = useCallback(
+    (where: 'stage' | 'beside', patch: DesignChange, key: string): void => {
+      const { set: was, part: at } = store.getState();
+      const { input: before } = partOf(plannedSet(withKit(was, toolbox)), at);
+      const seen = drawn.current[where];
+      const next = changedSince('design' in seen ? seen.design : {}, before, patch);
+      take((now) => withDesign(now, at, before, next), key);
+    },
+    [store, toolbox, take],
+  );
   const onStage = useCallback((patch: DesignChange, key: string) => apply('stage', patch, key), [apply]);
   const onBeside = useCallback((patch: DesignChange, key: string) => apply('beside', patch, key), [apply]);
+  const onShow = useCallback(
+    (id: string, then?: ViewName) => {
+      store.getState().show(id);
+      if (then && then !== view) onView(then);
+    },
+    [store, view, onView],
+  );
+  const together = useMemo(
+    () => ({ whole: beside.whole, part, onSet: take, onShow, id: store.getState().id }),
+    [beside.whole, part, take, onShow, store],
+  );
+  const shown = beside.open.answer;
   return (
-    <Reading units={store((now) => now.units)} graduation={design.graduation ?? '1/8 in'}>
-      <Toolbar store={store} design={beside.design} plan={'plan' in beside.result ? beside.result.plan : null} />
-      {'plan' in beside.result && beside.result.plan.made && (
-        <Boundary what="The figures at a glance" of={beside.input}>
-          <Glance made={beside.result.plan.made} design={beside.result.design} />
+    <Reading units={store((now) => now.units)} graduation={set.graduation ?? '1/8 in'}>
+      <Toolbar store={store} whole={beside.whole} />
+      <Boundary what="The set at a glance" of={set}>
+        <Strip {...together} view={view} onView={onView} />
+      </Boundary>
+      {'plan' in shown && shown.plan.made && !beside.open.part?.part.given && (
+        <Boundary what="The figures at a glance" of={beside.open.input}>
+          <Glance made={shown.plan.made} design={shown.design} />
         </Boundary>
       )}
       <div className={styles.table}>
-        <WhatYouHave planned={beside.result} of={beside.input} onChange={onBeside} />
+        <WhatYouHave open={beside.open} together={together} onChange={onBeside} />
         <Stage
           id={store.getState().id}
           name={name}
@@ -119,9 +166,11 @@ function Table({ store, view, onView, onKeys }: TableProps) {
           onView={onView}
           onChange={onStage}
           dragging={dragging}
+          together={together}
         />
         <section className={styles.answer} aria-label="The answer" aria-busy={going}>
-          <Answer planned={beside.result} last={good} of={beside.input} onChange={onBeside} />
+          <Across whole={beside.whole} onSet={take} />
+          <Answer planned={shown} last={last} of={beside.open.input} onChange={onBeside} />
           <KeysButton onKeys={onKeys} />
         </section>
       </div>
@@ -130,25 +179,35 @@ function Table({ store, view, onView, onKeys }: TableProps) {
 }
 
 /** A project that nobody named goes on being called after its holder. */
-function renamed(name: string, before: DesignInput, after: DesignInput): string {
-  const [was, is] = [before, after].map(({ construction }) => constructionNamed(construction)?.title);
+function renamed(name: string, before: SetInput, after: SetInput): string {
+  const titleOf = ({ parts: [part, ...others] }: SetInput): string | undefined =>
+    others.length === 0 ? constructionNamed(String(part?.design?.construction))?.title : undefined;
+  const [was, is] = [titleOf(before), titleOf(after)];
   return was && is && (name === was || name === `${was} from this paper`) ? name.replace(was, is) : name;
 }
 
 const WhatYouHave = memo(function WhatYouHave({
-  planned: answer,
-  of,
+  open: { part, input, answer },
+  together,
   onChange,
 }: {
-  readonly planned: Planned;
-  readonly of: DesignInput;
+  readonly open: OpenPart;
+  readonly together: TogetherProps;
   readonly onChange: (change: DesignChange, key: string) => void;
 }) {
   return (
     <section className={styles.brief} aria-label="What you have">
-      {'design' in answer && (
-        <Boundary what="The brief" of={of}>
-          <Brief design={answer.design} made={'plan' in answer ? answer.plan.made : null} onChange={onChange} />
+      <Boundary what="The part" of={together.whole.set}>
+        <PartHead {...together} planned={part} />
+      </Boundary>
+      {'design' in answer && !part?.part.given && (
+        <Boundary what="The brief" of={input}>
+          <Brief
+            design={answer.design}
+            made={'plan' in answer ? answer.plan.made : null}
+            told={part !== null && !part.part.fixed}
+            onChange={onChange}
+          />
         </Boundary>
       )}
     </section>

@@ -38,6 +38,8 @@ import styles from './Brief.module.css';
 interface BriefProps {
   readonly design: Design;
   readonly made: Made | null;
+  /** Another part of the set tells what goes in. */
+  readonly told: boolean;
   readonly onChange: (change: DesignChange, key: string) => void;
 }
 
@@ -52,7 +54,7 @@ export const Brief = memo(function Brief(props: BriefProps) {
   return (
     <div className={styles.brief}>
       <MadeAs {...props} />
-      {props.design.blank ? <PaperAtHand {...props} /> : <WhatGoesIn {...props} />}
+      {props.told ? null : props.design.blank ? <PaperAtHand {...props} /> : <WhatGoesIn {...props} />}
       <Paper {...props} />
       <ToolChoice {...props} />
       <Choices {...props} />
@@ -116,7 +118,7 @@ function WhatGoesIn({ design, onChange }: BriefProps) {
     onChange({ contents: { ...contents, ...part } }, key);
   return (
     <>
-      <h2>What goes in</h2>
+      <h2>{design.construction.does === 'decorates' ? 'Its size' : 'What goes in'}</h2>
       <Select
         {...inWords}
         aria-label="Usual sizes of contents"

@@ -1,50 +1,111 @@
-import { useCallback, useMemo } from 'react';
-import { blanksOf, type Design, type Made } from '@/core/plan';
+import { Segmented } from 'antd';
+import { useCallback, useMemo, useState } from 'react';
+import { cutListOf, type PaperCuts, type SetPlan } from '@/core/sets';
+import { laidOn } from '@/data/cuttings';
 import type { CuttingRecord } from '@/data/db';
 import { CutPlan } from '../cutting/CutPlan';
+import { needOn } from '../cutting/needOn';
 import { useCuttingTable, type NeedOnPaper } from '../cutting/useCuttingTable';
 import { WhatFrom } from '../cutting/WhatFrom';
 import { NumberField } from '../parts/NumberField';
+import type { PlannedSet } from '../parts/plans';
+import { useRecord } from '../parts/useKept';
 import { Waiting } from '../parts/Waiting';
+import { ShoppingList } from '../together/ShoppingList';
 import styles from './CuttingView.module.css';
 
 interface CuttingViewProps {
   readonly id: string;
   readonly name: string;
-  readonly made: Made;
-  readonly design: Design;
+  readonly whole: PlannedSet;
 }
 
-/** The sheets one project takes, from the papers on hand. */
-export function CuttingView({ id, name, made, design }: CuttingViewProps) {
-  const { width, height } = design.paper;
-  const pieces = useMemo(() => blanksOf(made, design), [made, design]);
-  const needsFor = useCallback(
-    ({ needs }: CuttingRecord): NeedOnPaper[] => [
-      {
-        name,
-        copies: needs[0]?.copies ?? 1,
-        pieces,
-        caliper: design.paper.caliper,
-        ...(width !== undefined && height !== undefined && { sheet: { width, height } }),
-      },
-    ],
-    [name, pieces, design.paper.caliper, width, height],
-  );
-  const table = useCuttingTable(id, needsFor);
-  if (!table) return <Waiting what="Laying out the cutting table" />;
-  const copies = table.record.needs[0]?.copies ?? 1;
+/** The sheets a whole set takes, paper by paper, from the papers on hand. */
+export function CuttingView({ whole, ...props }: CuttingViewProps) {
+  const plan = 'plan' in whole ? whole.plan : null;
+  const cuts = useMemo(() => (plan ? cutListOf(plan) : []), [plan]);
+  if (!plan || cuts.length === 0)
+    return <p className={styles.nothing}>There is nothing to cut yet. The checks beside say why.</p>;
+  return <ByPaper {...props} plan={plan} cuts={cuts} />;
+}
+
+interface ByPaperProps extends Omit<CuttingViewProps, 'whole'> {
+  readonly plan: SetPlan;
+  readonly cuts: readonly PaperCuts[];
+}
+
+function ByPaper({ id, name, plan, cuts }: ByPaperProps) {
+  const [chosen, setChosen] = useState<string | null>(null);
+  const kept = useRecord<CuttingRecord>('cuttings', id);
+  const shown = cuts.find(({ paper }) => paper === chosen) ?? cuts[0]!;
+  const copies = kept === undefined ? null : (laidOn(id, kept).needs[0]?.copies ?? 1);
+  const nameOf = (paper: string): string =>
+    plan.set.papers.find((one) => one.id === paper)?.name || (cuts.length > 1 ? paper || 'Any paper' : 'Paper');
+  if (copies === null) return <Waiting what="Laying out the cutting table" />;
   return (
     <div className={styles.cutting}>
+      {(cuts.length > 1 || plan.set.papers.some(({ count }) => count !== undefined)) && (
+        <ShoppingList plan={plan} copies={copies} />
+      )}
+      {cuts.length > 1 && (
+        <Segmented
+          className={styles.byPaper}
+          aria-label="Paper to cut"
+          value={shown.paper}
+          options={cuts.map(({ paper }) => ({ value: paper, label: nameOf(paper) }))}
+          onChange={setChosen}
+        />
+      )}
+      <OnePaper
+        key={shown.paper}
+        id={id}
+        // The first paper is cut on the project’s own table, each other on one beside it.
+        table={shown === cuts[0] ? id : `${id}/${shown.paper}`}
+        name={cuts.length > 1 ? `${name}, ${nameOf(shown.paper)}` : name}
+        plan={plan}
+        cuts={shown}
+        copies={copies}
+      />
+    </div>
+  );
+}
+
+interface OnePaperProps {
+  readonly id: string;
+  readonly table: string;
+  readonly name: string;
+  readonly plan: SetPlan;
+  readonly cuts: PaperCuts;
+  readonly copies: number;
+}
+
+/** What is cut of one paper. */
+function OnePaper({ id, table: tableId, name, plan, cuts, copies }: OnePaperProps) {
+  const several = plan.set.parts.length > 1;
+  const need = useMemo((): Omit<NeedOnPaper, 'copies'> => {
+    const paper = plan.set.papers.find((one) => one.id === cuts.paper);
+    const { width, height } = paper ?? {};
+    return {
+      name,
+      ...needOn(plan, cuts),
+      ...(width !== undefined && height !== undefined && { sheet: { width, height } }),
+    };
+  }, [plan, cuts, name]);
+  const needsFor = useCallback((): NeedOnPaper[] => [{ ...need, copies }], [need, copies]);
+  const table = useCuttingTable(tableId, needsFor);
+  const own = useCuttingTable(id, needsFor);
+  if (!table || !own) return <Waiting what="Laying out the cutting table" />;
+  return (
+    <>
       <label className={styles.copies}>
-        Copies
+        {several ? 'Sets' : 'Copies'}
         <NumberField
           aria-label="Copies to cut"
           min={1}
           max={500}
           precision={0}
           value={copies}
-          onChange={(n) => table.save({ needs: [{ id, projectId: id, copies: n }], step: 0 })}
+          onChange={(n) => own.save({ needs: [{ id, projectId: id, copies: n }], step: 0 })}
         />
       </label>
       <details className={styles.papers}>
@@ -56,6 +117,6 @@ export function CuttingView({ id, name, made, design }: CuttingViewProps) {
         <WhatFrom table={table} />
       </details>
       <CutPlan table={table} title={name} copies={copies} />
-    </div>
+    </>
   );
 }

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { copiesFrom, sheetsFrom, type KeptPaper } from '@/core/cutting';
-import { blanksOf, type Design, type Made } from '@/core/plan';
+import { blanksOf, paperOf, type Design, type Made } from '@/core/plan';
 import styles from './Brief.module.css';
 
 interface EnoughPaperProps {
@@ -12,7 +12,13 @@ interface EnoughPaperProps {
 /** How far the sheets of a paper in the stash reach. */
 export function EnoughPaper({ paper, made, design }: EnoughPaperProps) {
   const copies = useMemo(
-    () => copiesFrom(blanksOf(made, design), sheetsFrom([paper], false)[0]!.sheet, paper.count),
+    () =>
+      copiesFrom(
+        // What is of a paper of its own is not cut from this one.
+        blanksOf(made, design).filter(({ name }) => paperOf(design, name).id === design.paper.id),
+        sheetsFrom([paper], false)[0]!.sheet,
+        paper.count,
+      ),
     [paper, made, design],
   );
   const sheets = `${paper.count} ${paper.count === 1 ? 'sheet' : 'sheets'} in the stash`;

@@ -3,20 +3,17 @@ import {
   ADHESIVES,
   closurePlan,
   CLOSURES,
-  COMPANIONS,
-  companionsOf,
   DECORATIONS,
   glueAdvice,
   type Adhesive,
   type Closure,
-  type CompanionName,
   type Design,
   type DesignChange,
   type Made,
 } from '@/core/plan';
 import { LengthField } from '../parts/LengthField';
 import { useReading } from '../parts/Reading';
-import { Words } from '../parts/Words';
+import { Layers } from './Layers';
 import styles from './Brief.module.css';
 
 interface ExtrasProps {
@@ -43,25 +40,13 @@ const SHUTS: Record<Closure, string> = {
   tuck: 'Flap tucked in',
   band: 'Belly band',
 };
-const GOES_WITH: Record<CompanionName, string> = {
-  'insert-card': 'Insert card with a ribbon pull',
-  mat: 'Mat for the front',
-  tag: 'Tag',
-  note: 'Folded note',
-  'sweet-wrap': 'Strip round a small sweet',
-  'hole-template': 'Template for the holes',
-  'clip-cover': 'Cover for a paper clip',
-};
-
-/** What holds it together, what shuts it, what goes with it: each with the figures that follow from the fold. */
+/** What holds it together, what shuts it, what is laid on it: each with the figures that follow from the fold. */
 export function Extras({ design, made, onChange }: ExtrasProps) {
   const { say } = useReading();
-  const { adhesive, closure, companions, decorate } = design;
+  const { adhesive, closure, decorate } = design;
   const advice = made ? glueAdvice(made, design) : [];
   const shut = made ? closurePlan(made, design) : null;
-  const sized = made ? companionsOf(made, { ...design, companions: [...COMPANIONS] }) : [];
   const nameOf = (step: string): string => made?.built.assembly.find(({ id }) => id === step)?.name ?? step;
-  const hasHoles = made?.pieces.some(({ piece }) => piece.holes.length > 0) ?? false;
   return (
     <Collapse
       ghost
@@ -163,43 +148,9 @@ export function Extras({ design, made, onChange }: ExtrasProps) {
           ),
         },
         {
-          key: 'companions',
-          label: 'Goes with it',
-          children: (
-            <div className={styles.companions}>
-              {COMPANIONS.filter((name) => name !== 'hole-template' || hasHoles).map((name) => {
-                const size = sized.find((companion) => companion.name === name);
-                return (
-                  <Checkbox
-                    key={name}
-                    checked={companions.includes(name)}
-                    disabled={!size}
-                    onChange={(event) =>
-                      onChange(
-                        {
-                          companions: event.target.checked
-                            ? [...companions, name]
-                            : companions.filter((other) => other !== name),
-                        },
-                        `companion-${name}`,
-                      )
-                    }
-                  >
-                    {GOES_WITH[name]}
-                    {size && (
-                      <small>
-                        <Words>
-                          {say(size.width)} × {say(size.height)}
-                          {size.scores.length > 0 && `, scored at ${size.scores.map((one) => say(one)).join(', ')}`}
-                          {size.ribbon > 0 && `, ${say(size.ribbon)} of ribbon`}
-                        </Words>
-                      </small>
-                    )}
-                  </Checkbox>
-                );
-              })}
-            </div>
-          ),
+          key: 'layers',
+          label: 'Mats, liners, templates',
+          children: <Layers design={design} made={made} onChange={onChange} />,
         },
       ]}
     />

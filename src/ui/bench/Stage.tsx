@@ -4,10 +4,13 @@ import { memo, useState } from 'react';
 import type { DesignChange, DesignInput } from '@/core/plan';
 import { Boundary } from '../parts/Boundary';
 import type { Planned } from '../parts/plans';
+import { VIEWS, type ViewName } from '../parts/views';
 import { Waiting } from '../parts/Waiting';
 import { FoldedView } from './FoldedView';
 import { PaperView } from './PaperView';
 import { SheetView } from './SheetView';
+import { Together } from '../together/Together';
+import type { TogetherProps } from '../together/props';
 import { Steps } from './Steps';
 import type { Dragging } from './useDrag';
 import styles from './Bench.module.css';
@@ -18,15 +21,6 @@ const CuttingView = dynamic(() => import('./CuttingView').then((module) => modul
   loading: () => <Waiting what="Laying out the cutting view" />,
 });
 
-export const VIEWS = [
-  { value: 'sheet', label: 'Sheet' },
-  { value: 'folded', label: 'Folded' },
-  { value: 'paper', label: 'On paper' },
-  { value: 'steps', label: 'Steps' },
-  { value: 'cutting', label: 'Cutting' },
-] as const;
-export type ViewName = (typeof VIEWS)[number]['value'];
-
 interface StageProps {
   readonly id: string;
   readonly name: string;
@@ -36,11 +30,12 @@ interface StageProps {
   readonly onView: (view: ViewName) => void;
   readonly onChange: (change: DesignChange, key: string) => void;
   readonly dragging: Dragging;
+  readonly together: TogetherProps;
 }
 
 /** The plan in the middle of the bench, looked at one way or another. */
 export const Stage = memo(function Stage(props: StageProps) {
-  const { id, name, view, planned, of, onView, onChange, dragging } = props;
+  const { id, name, view, planned, of, onView, onChange, dragging, together } = props;
   const [pieceName, setPieceName] = useState('');
   const made = 'plan' in planned ? planned.plan.made : null;
   const part = made && (made.pieces.find(({ piece }) => piece.name === pieceName) ?? made.pieces[0]);
@@ -55,7 +50,15 @@ export const Stage = memo(function Stage(props: StageProps) {
         />
       )}
       <div className={styles.view}>
-        {made && part && 'plan' in planned ? (
+        {view === 'together' ? (
+          <Boundary what="The view “Together”" of={together.whole.set}>
+            <Together {...together} />
+          </Boundary>
+        ) : view === 'cutting' ? (
+          <Boundary what="The view “Cutting”" of={together.whole.set}>
+            <CuttingView id={id} name={name} whole={together.whole} />
+          </Boundary>
+        ) : made && part && 'plan' in planned ? (
           <Boundary key={view} what={`The view “${VIEWS.find(({ value }) => value === view)!.label}”`} of={of}>
             {view === 'sheet' && (
               <SheetView key={part.piece.name} made={made} part={part} design={planned.design} dragging={dragging} />
@@ -65,7 +68,6 @@ export const Stage = memo(function Stage(props: StageProps) {
               <PaperView made={made} design={planned.design} onChange={onChange} onPull={dragging.onPull} />
             )}
             {view === 'steps' && <Steps plan={planned.plan} />}
-            {view === 'cutting' && <CuttingView id={id} name={name} made={made} design={planned.design} />}
           </Boundary>
         ) : (
           <p className={styles.nothing}>There is no pattern for this yet. The check beside says why.</p>

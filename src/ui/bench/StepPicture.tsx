@@ -47,14 +47,14 @@ export function StepPicture({ picture, made, design, size = SMALL }: StepPicture
   if (picture.kind === 'standing') return <PartStanding picture={picture} {...of} />;
   return (
     <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} className={styles.picture} aria-hidden="true">
-      {picture.kind === 'flat' ? (
+      {picture.done ? (
+        <Finished done={picture.done} laying={picture.laying} {...of} />
+      ) : picture.kind === 'flat' ? (
         picture.cut ? (
           <Cutting picture={picture} {...of} />
         ) : (
           <FlatSheet picture={picture} {...of} />
         )
-      ) : picture.done ? (
-        <Finished done={picture.done} {...of} />
       ) : (
         <PartFolded picture={picture} {...of} />
       )}
@@ -195,8 +195,14 @@ function PartFolded({ picture, made, design, size }: Sized & { picture: Extract<
 }
 
 /** The front of the finished pile with what lies in it and on it, its glue seen through the paper. */
-function Finished({ done, made, design, size: side }: Omit<Sized, 'picture'> & { readonly done: Finish }) {
-  const drawn = finishedFront(made, design, done);
+function Finished({
+  done,
+  laying,
+  made,
+  design,
+  size: side,
+}: Omit<Sized, 'picture'> & { readonly done: Finish; readonly laying: string | undefined }) {
+  const drawn = finishedFront(made, design, done, laying);
   const box = foldedBox(drawn.stack, drawn.view);
   const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY];
   const scale = (side - 12) / Math.max(wide, high);

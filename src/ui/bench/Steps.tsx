@@ -1,6 +1,6 @@
 import { stepsOf, type Plan } from '@/core/plan';
 import { listed } from '@/core/text';
-import { ACTION_TITLE } from '../parts/actionTitle';
+import { ACTION_TITLE } from '../parts/titles';
 import { useReading } from '../parts/Reading';
 import { Words } from '../parts/Words';
 import { StepPicture } from './StepPicture';
@@ -19,7 +19,7 @@ export function Steps({ plan }: { plan: Plan }) {
           <div>
             <strong>
               {ACTION_TITLE[step.action]}
-              {made && made.pieces.length + made.beside.length > 1 && (
+              {made && made.pieces.length + made.layers.length > 1 && (
                 <span className={styles.piece}> {listed([step.piece, ...(step.alike ?? [])])}</span>
               )}
             </strong>

@@ -2,8 +2,8 @@ import { RollbackOutlined } from '@ant-design/icons';
 import { Button, Select, Tooltip } from 'antd';
 import { memo } from 'react';
 import { GRADUATIONS, unitsOf, type Graduation } from '@/core/length';
-import { changedDesign, type DesignInput, type Plan } from '@/core/plan';
 import { MainLink } from '../parts/MainLink';
+import type { PlannedSet } from '../parts/plans';
 import { TextField } from '../parts/TextField';
 import { UnitsSwitch } from '../parts/UnitsSwitch';
 import { FileMenu } from './FileMenu';
@@ -13,17 +13,16 @@ import styles from './Bench.module.css';
 
 interface ToolbarProps {
   readonly store: BenchStore;
-  /** The design and its plan, for files. */
-  readonly design: DesignInput;
-  readonly plan: Plan | null;
+  /** The set and its plan, for files. */
+  readonly whole: PlannedSet;
 }
 
 /** The project's name, undo and redo, units and marks, and where to go from here. */
-export const Toolbar = memo(function Toolbar({ store, design, plan }: ToolbarProps) {
+export const Toolbar = memo(function Toolbar({ store, whole }: ToolbarProps) {
   const { id, change, undo, redo } = store.getState();
   const name = store((now) => now.name);
   const units = store((now) => now.units);
-  const graduation = store((now) => now.design.graduation ?? '1/8 in');
+  const graduation = store((now) => now.set.graduation ?? '1/8 in');
   const undoes = store(({ past }) => past.length > 0);
   const redoes = store(({ future }) => future.length > 0);
   return (
@@ -63,14 +62,14 @@ export const Toolbar = memo(function Toolbar({ store, design, plan }: ToolbarPro
             change(
               {
                 units: next === 'exact' ? units : unitsOf(next),
-                design: changedDesign(store.getState().design, { graduation: next }),
+                set: { ...store.getState().set, graduation: next },
               },
               'graduation',
             )
           }
         />
         <MainLink href={`/make?p=${encodeURIComponent(id)}`}>Make it</MainLink>
-        <FileMenu name={name} units={units} design={design} plan={plan} />
+        <FileMenu name={name} units={units} whole={whole} />
       </div>
     </div>
   );

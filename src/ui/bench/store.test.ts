@@ -1,4 +1,5 @@
-import { changedDesign } from '@/core/plan';
+import { changedDesign, type DesignInput } from '@/core/plan';
+import { withPart } from '@/core/sets';
 import type { Project } from '@/data/db';
 import { same } from '@/data/patch';
 import { changedSince, createBenchStore, type Decided } from './store';
@@ -8,12 +9,16 @@ const design = {
   construction: 'diagonal-envelope',
   contents: { width: 76.2, height: 101.6 },
   options: { tip: 'blunt' },
-} as Project['design'];
+} as DesignInput;
+const set = {
+  version: 1,
+  parts: [{ id: 'part-1', design: { construction: 'diagonal-envelope', contents: { width: 76.2, height: 101.6 } } }],
+} as Project['set'];
 const project: Project = {
   id: 'p',
   name: 'Star cards',
   units: 'in',
-  design,
+  set,
   createdAt: 0,
   updatedAt: 0,
   deletedAt: 0,
@@ -79,16 +84,16 @@ test('what another tab changed elsewhere stays when one undoes one’s own', () 
   const bench = open();
   bench.change({ name: 'Mine' }, 'name');
   bench.change({ units: 'mm' }, 'units');
-  const wider = { ...design, contents: { width: 80, height: 101.6 } } as Project['design'];
-  bench.adopt({ ...bench.now(), design: wider });
-  expect(bench.now()).toMatchObject({ name: 'Mine', units: 'mm', design: wider });
+  const wider = withPart(set, 'part-1', { quantity: 3 });
+  bench.adopt({ ...bench.now(), set: wider });
+  expect(bench.now()).toMatchObject({ name: 'Mine', units: 'mm', set: wider });
   bench.undo();
   bench.undo();
-  expect(bench.now()).toMatchObject({ name: 'Star cards', units: 'in', design: wider });
+  expect(bench.now()).toMatchObject({ name: 'Star cards', units: 'in', set: wider });
   bench.redo();
-  expect(bench.now()).toMatchObject({ name: 'Mine', units: 'in', design: wider });
+  expect(bench.now()).toMatchObject({ name: 'Mine', units: 'in', set: wider });
   // Nothing but one's own changes was handed on to be kept.
-  expect(bench.kept.map(([before, after]) => [before.name, after.name, same(before.design, after.design)])).toEqual([
+  expect(bench.kept.map(([before, after]) => [before.name, after.name, same(before.set, after.set)])).toEqual([
     ['Star cards', 'Mine', true],
     ['Mine', 'Mine', true],
     ['Mine', 'Mine', true],
@@ -142,7 +147,7 @@ describe('a form that was drawn before something else changed', () => {
   const seen = { paper, contents: { width: 76.2, height: 101.6, thickness: 0 } } as never;
 
   test('changes its own field of the paper and leaves what a drag made of another', () => {
-    const now = { ...design, paper: { ...paper, at: { x: 12.7, y: 25.4 } } } as Project['design'];
+    const now = { ...design, paper: { ...paper, at: { x: 12.7, y: 25.4 } } } as DesignInput;
     const next = changedSince(seen, now, { paper: { ...paper, sided: 1 } } as never);
     expect(next.paper).toEqual({ ...paper, sided: 1, at: { x: 12.7, y: 25.4 } });
   });
@@ -167,4 +172,18 @@ describe('a form that was drawn before something else changed', () => {
     expect(next).toEqual({ ...design, paper: { ...paper, sided: 1 }, options: { tip: 'point' } });
     expect(changedSince({}, design, { contents: { width: 50 } } as never).contents).toEqual({ width: 50 });
   });
+});
+
+test('the part on the table is one there is, whatever is taken out, undone or changed elsewhere', () => {
+  const bench = open();
+  const two = { ...set, parts: [...set.parts, { id: 'card', given: { width: 10, height: 10 } }] } as Project['set'];
+  expect(bench.now().part).toBe('part-1');
+  bench.change({ set: two }, 'add');
+  bench.show('card');
+  bench.undo();
+  expect(bench.now().part).toBe('part-1');
+  bench.redo();
+  bench.show('card');
+  bench.adopt({ ...bench.now(), set });
+  expect(bench.now().part).toBe('part-1');
 });

@@ -1,6 +1,7 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import type { Units } from '@/core/length';
 import { changedDesign, type Design, type DesignChange, type DesignInput } from '@/core/plan';
+import type { SetInput } from '@/core/sets';
 import type { Project } from '@/data/db';
 import { collide, patchBetween, patched } from '@/data/patch';
 
@@ -8,7 +9,7 @@ import { collide, patchBetween, patched } from '@/data/patch';
 export interface Decided {
   readonly name: string;
   readonly units: Units;
-  readonly design: DesignInput;
+  readonly set: SetInput;
 }
 
 /** Changes under one key that follow within this time are one step of undo, ms. */
@@ -18,6 +19,9 @@ const KEPT = 200;
 
 export interface BenchState extends Decided {
   readonly id: string;
+  /** The part on the table, by its id; looked at, not decided: undo leaves it. */
+  readonly part: string;
+  readonly show: (part: string) => void;
   readonly past: readonly Decided[];
   readonly future: readonly Decided[];
   /** Makes a change; changes with the same key in one go (a drag, typing) undo together. */
@@ -33,7 +37,7 @@ export interface BenchState extends Decided {
 
 export type BenchStore = UseBoundStore<StoreApi<BenchState>>;
 
-const decided = ({ name, units, design }: Decided): Decided => ({ name, units, design });
+const decided = ({ name, units, set }: Decided): Decided => ({ name, units, set });
 
 /** The open project with its undo history. Every change is handed to `keep` as it is made. */
 export function createBenchStore(project: Project, keep: (before: Decided, after: Decided) => void): BenchStore {
@@ -43,12 +47,19 @@ export function createBenchStore(project: Project, keep: (before: Decided, after
     /** Kept in the task that changed it, before anything is drawn: what is seen on the screen is kept by then. */
     const turnTo = (next: Partial<BenchState>): void => {
       const before = decided(get());
-      set(next);
+      set(lying(next));
       keep(before, decided(get()));
+    };
+    /** The part on the table is one there is: what was taken out of the set leaves it to the part that holds the others. */
+    const lying = (next: Partial<BenchState>): Partial<BenchState> => {
+      const { set: now, part } = { ...get(), ...next };
+      return now.parts.some(({ id }) => id === part) ? next : { ...next, part: now.parts.at(-1)!.id };
     };
     return {
       id: project.id,
       ...decided(project),
+      part: project.set.parts.at(-1)!.id,
+      show: (part) => set({ part }),
       past: [],
       future: [],
       change: (to, key) => {
@@ -78,13 +89,15 @@ export function createBenchStore(project: Project, keep: (before: Decided, after
         lastKey = '';
         const own = past[0] ? patchBetween(past[0], decided(now)) : [];
         set(
-          collide(own, theirs)
-            ? { ...decided(other), past: [...past, decided(now)].slice(-KEPT), future: [] }
-            : {
-                ...decided(other),
-                past: past.map((then) => patched(then, theirs)),
-                future: future.map((then) => patched(then, theirs)),
-              },
+          lying(
+            collide(own, theirs)
+              ? { ...decided(other), past: [...past, decided(now)].slice(-KEPT), future: [] }
+              : {
+                  ...decided(other),
+                  past: past.map((then) => patched(then, theirs)),
+                  future: future.map((then) => patched(then, theirs)),
+                },
+          ),
         );
       },
     };

@@ -1,25 +1,32 @@
 /** Dragging as the bench does it; with nothing beside the page, each plan is made here and comes a moment later. */
-import { planned } from '../parts/plans';
+import type { DesignInput } from '@/core/plan';
+import { withPaper } from '@/core/sets';
+import { partOf, planned, plannedSet } from '../parts/plans';
 import { DEMO_SHELF } from '@/data/demo';
 import type { Project } from '@/data/db';
-import { createBenchStore, type Decided } from './store';
+import { createBenchStore, type BenchStore, type Decided } from './store';
 import { Dragger } from './useDrag';
 
 const project = (n: number): Project => ({
   id: 'p',
   name: 'Star cards',
   units: 'in',
-  design: DEMO_SHELF[n]!.design,
+  set: DEMO_SHELF[n]!.set,
   createdAt: 1,
   updatedAt: 1,
   deletedAt: 0,
 });
+/** The design of the part on the table. */
+const designNow = (store: BenchStore): DesignInput => {
+  const { set, part } = store.getState();
+  return partOf(plannedSet(set), part).input;
+};
 function bench(n: number) {
   const kept: Decided[] = [];
   const store = createBenchStore(project(n), (_, after) => kept.push(after));
   const dragger = new Dragger(store);
   const made = () => {
-    const answer = planned(store.getState().design);
+    const answer = planned(designNow(store));
     return 'plan' in answer ? answer.plan.made! : null!;
   };
   const grip = (kind: 'room' | 'option') => made().built.grips.find(({ does }) => does.kind === kind)!;
@@ -41,7 +48,7 @@ test('of moves that come while one is planned only the last is shown, and undone
   const { store, dragger, grip, kept } = bench(withGrip('option'));
   const own = grip('option');
   if (own.does.kind !== 'option') throw new Error('an option is dragged');
-  const before = store.getState().design;
+  const before = designNow(store);
   dragger.onFold(own, 0, 'start');
   for (let by = 1; by <= 9; by++) dragger.onFold(own, -by * 0.5, 'move');
   await still();
@@ -49,10 +56,10 @@ test('of moves that come while one is planned only the last is shown, and undone
   await still();
   // The first was begun at once, the rest gave way to the last.
   expect(kept.length).toBeLessThanOrEqual(2);
-  const value = (store.getState().design.options as Record<string, number>)[own.does.option]!;
+  const value = (designNow(store).options as Record<string, number>)[own.does.option]!;
   expect(value).not.toBe((before.options as Record<string, number> | undefined)?.[own.does.option]);
   store.getState().undo();
-  expect(store.getState().design).toEqual(before);
+  expect(designNow(store)).toEqual(before);
 });
 
 test('when a drag ends, the room that came of it is the room aimed for', async () => {
@@ -64,7 +71,7 @@ test('when a drag ends, the room that came of it is the room aimed for', async (
   const { width, height } = made().fit!.ease;
   dragger.onFold(own, 0, 'end');
   await still();
-  expect(store.getState().design.ease).toEqual({ width: Math.max(0, width), height: Math.max(0, height) });
+  expect(designNow(store).ease).toEqual({ width: Math.max(0, width), height: Math.max(0, height) });
 });
 
 test('every key is a step, however fast they come', async () => {
@@ -75,7 +82,7 @@ test('every key is a step, however fast they come', async () => {
   const step = 25.4 / 8;
   for (let i = 0; i < 3; i++) dragger.onFold(own, -step / rate, 'step');
   await still();
-  expect((store.getState().design.options as Record<string, number>)[option]).toBeCloseTo(from - 3 * step, 6);
+  expect((designNow(store).options as Record<string, number>)[option]).toBeCloseTo(from - 3 * step, 6);
 });
 
 test('what another window changes in the middle of a drag stays', async () => {
@@ -83,47 +90,48 @@ test('what another window changes in the middle of a drag stays', async () => {
   const own = grip('option');
   dragger.onFold(own, 0, 'start');
   dragger.onFold(own, -3, 'move');
-  const { name, units, design } = store.getState();
-  store.getState().adopt({ name, units, design: { ...design, paper: { ...design.paper, caliper: 0.31 } } });
+  const { name, units, set } = store.getState();
+  const design = designNow(store);
+  store.getState().adopt({ name, units, set: withPaper(set, { ...set.papers![0]!, caliper: 0.31 }) });
   await still();
-  expect(store.getState().design.paper).toMatchObject({ caliper: 0.31 });
-  expect(store.getState().design.options).not.toEqual(design.options);
+  expect(designNow(store).paper).toMatchObject({ caliper: 0.31 });
+  expect(designNow(store).options).not.toEqual(design.options);
 });
 
 test('what another window changes of the paper while the blank is dragged on it stays', async () => {
   const { store, dragger } = bench(0);
-  const answer = planned(store.getState().design);
+  const answer = planned(designNow(store));
   if (!('design' in answer)) throw new Error('the demo is sound');
   const { paper } = answer.design;
   dragger.onPull(answer.design, { paper: { ...paper, at: { x: 6.35, y: 12.7 } } } as never, 'paper-at');
-  const { name, units, design } = store.getState();
-  store.getState().adopt({ name, units, design: { ...design, paper: { ...design.paper, caliper: 0.31 } } });
+  const { name, units, set } = store.getState();
+  store.getState().adopt({ name, units, set: withPaper(set, { ...set.papers![0]!, caliper: 0.31 }) });
   await still();
-  expect(store.getState().design.paper).toMatchObject({ caliper: 0.31, at: { x: 6.35, y: 12.7 } });
+  expect(designNow(store).paper).toMatchObject({ caliper: 0.31, at: { x: 6.35, y: 12.7 } });
 });
 
 test('contents dragged by their corner snap to the marks; a design that cannot be read is not taken', async () => {
   const { store, dragger } = bench(0);
-  const before = store.getState().design.contents as { width: number; height: number };
+  const before = designNow(store).contents as { width: number; height: number };
   dragger.onContents(0, 0, 'start');
   dragger.onContents(10, 0, 'move');
   await still();
-  const after = store.getState().design.contents as { width: number; height: number };
+  const after = designNow(store).contents as { width: number; height: number };
   expect((after.width / 25.4) * 8).toBeCloseTo(Math.round((after.width / 25.4) * 8), 6);
   expect(after.width).toBeGreaterThan(before.width as never);
   dragger.onPull({} as never, { paper: { caliper: -1 } as never }, 'wrong');
   await still();
-  expect(store.getState().design.contents).toEqual(after);
-  expect(store.getState().design.paper).not.toMatchObject({ caliper: -1 });
+  expect(designNow(store).contents).toEqual(after);
+  expect(designNow(store).paper).not.toMatchObject({ caliper: -1 });
 });
 
 test('once the bench is left nothing is taken any more', async () => {
   const { store, dragger, grip } = bench(withGrip('option'));
-  const before = store.getState().design;
+  const before = designNow(store);
   const own = grip('option');
   dragger.onFold(own, 0, 'start');
   dragger.onFold(own, -3, 'move');
   dragger.end();
   await still();
-  expect(store.getState().design).toBe(before);
+  expect(designNow(store)).toEqual(before);
 });

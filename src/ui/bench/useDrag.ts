@@ -4,7 +4,8 @@ import { TOLERANCE } from '@/core/geometry';
 import { mm, near, roundTo, type Mm } from '@/core/length';
 import { changedDesign, type Design, type DesignChange, type DesignInput, type Made } from '@/core/plan';
 import type { Toolbox } from '@/core/tools';
-import { planned } from '../parts/plans';
+import { withDesign } from '@/core/sets';
+import { partOf, planned, plannedSet } from '../parts/plans';
 import { withKit } from '../parts/withKit';
 import { PlanAside } from './planAside';
 import { changedSince, type BenchStore } from './store';
@@ -75,7 +76,7 @@ export class Dragger implements Dragging {
   }
 
   start(): void {
-    this.aside.start(this.kitted(this.design));
+    this.aside.start(this.design);
   }
   end(): void {
     this.aside.end();
@@ -110,15 +111,18 @@ export class Dragger implements Dragging {
   readonly onPull = (seen: Design, change: DesignChange, key: string): void =>
     this.pull(() => change, key, 'drag', seen);
 
+  /** The design of the part on the table as it stands this moment, with what is out beside it. */
   private get design(): DesignInput {
-    return this.store.getState().design;
+    const { set, part } = this.store.getState();
+    return partOf(plannedSet(withKit(set, this.toolbox)), part).input;
   }
-  private kitted(design: DesignInput): DesignInput {
-    return withKit(design, this.toolbox);
+  private keep(now: DesignInput, next: DesignInput, key: string): void {
+    const { set, part, change } = this.store.getState();
+    change({ set: withDesign(set, part, now, next) }, key);
   }
-  /** The design on the bench as it is made this moment: its plan is at hand. */
+  /** What is on the table as it is made this moment: its plan is at hand. */
   private now(): Dragger['from'] {
-    const known = planned(this.kitted(this.design));
+    const known = planned(this.design);
     return {
       made: 'plan' in known ? known.plan.made : null,
       contents: 'design' in known ? known.design.contents : null,
@@ -131,8 +135,9 @@ export class Dragger implements Dragging {
   /** A key is one change, there at once: it is planned here. */
   private take(change: DesignChange | null, key: string): void {
     if (!change) return;
-    const next = changedDesign(this.design, change);
-    if ('design' in planned(this.kitted(next))) this.store.getState().change({ design: next }, key);
+    const { design } = this;
+    const next = changedDesign(design, change);
+    if ('design' in planned(next)) this.keep(design, next, key);
   }
 
   /** Plans the design as it will be with a change, and takes it unless somebody else changed the design meanwhile. */
@@ -144,18 +149,20 @@ export class Dragger implements Dragging {
   ): void {
     this.goOn();
     let base = this.design;
+    let of = this.store.getState().set;
     let next: DesignInput | null = null;
     this.aside.ask({
       instead,
       design: () => {
+        of = this.store.getState().set;
         base = this.design;
         const patch = change();
         next = patch && changedSince(seen, base, patch);
-        return next && this.kitted(next);
+        return next;
       },
       then: () => {
-        if (this.design !== base) this.pull(change, key, instead, seen);
-        else if (next && 'design' in planned(this.kitted(next))) this.store.getState().change({ design: next }, key);
+        if (this.store.getState().set !== of) this.pull(change, key, instead, seen);
+        else if (next && 'design' in planned(next)) this.keep(base, next, key);
       },
     });
   }

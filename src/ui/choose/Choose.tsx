@@ -18,6 +18,7 @@ import {
   type Question,
   type Suggestion,
 } from '@/core/plan';
+import { setOf } from '@/core/sets';
 import { addProject } from '@/data/projects';
 import { fitKey } from '@/data/log';
 import { UNITS, USUAL_ROOM } from '@/data/setting-kinds';
@@ -100,7 +101,7 @@ export function Choose() {
       const { design } = suggestion;
       const ease =
         asked !== 'paper' ? (await loadSetting(USUAL_ROOM))[fitKey(design.construction, contents)] : undefined;
-      const id = await addProject({ name, units, design: ease ? { ...design, ease } : design });
+      const id = await addProject({ name, units, set: setOf(ease ? { ...design, ease } : design) });
       unsent.forget();
       router.push(`/bench?p=${id}`);
     };

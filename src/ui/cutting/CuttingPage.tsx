@@ -5,13 +5,13 @@ import { Button, Select } from 'antd';
 import Link from 'next/link';
 import { useCallback, useMemo } from 'react';
 import type { CutPiece, NeededPiece } from '@/core/cutting';
-import { blanksOf } from '@/core/plan';
 import { inches, mm } from '@/core/length';
+import { cutListOf } from '@/core/sets';
 import { TABLE } from '@/data/cuttings';
 import type { CuttingRecord, Project } from '@/data/db';
 import { shelfAndBin } from '@/data/projects';
 import { Boundary } from '../parts/Boundary';
-import { planned } from '../parts/plans';
+import { plannedSet } from '../parts/plans';
 import { LengthField } from '../parts/LengthField';
 import { NumberField } from '../parts/NumberField';
 import { useOnce } from '../parts/once';
@@ -22,23 +22,29 @@ import { MyUnitsSwitch } from '../parts/MyUnits';
 import { Waiting } from '../parts/Waiting';
 import { CutPlan } from './CutPlan';
 import { useCuttingTable, type CuttingTable, type NeedOnPaper } from './useCuttingTable';
+import { needOn } from './needOn';
 import { WhatFrom } from './WhatFrom';
 import styles from './Cutting.module.css';
 import { newId } from '@/data/newId';
 
-/** What a project takes, and the paper it was made for; null where its design has no pattern. */
+/** What one set of a project takes of one paper. */
 interface Takes {
+  /** What it is for; the paper with it where there are several. */
+  readonly name: string;
   readonly pieces: readonly NeededPiece[];
   readonly caliper: number;
 }
 
-/** What a project takes; a design that cannot be worked out takes no sheet, and the others go on. */
-function takesOf({ design }: Project): Takes | null {
-  const answer = planned(design);
-  const made = 'plan' in answer ? answer.plan.made : null;
-  return 'plan' in answer && made
-    ? { pieces: blanksOf(made, answer.design), caliper: answer.design.paper.caliper }
-    : null;
+/** What a project takes, paper by paper; one that cannot be worked out takes no sheet, and the others go on. */
+function takesOf({ name, set }: Project): readonly Takes[] {
+  const whole = plannedSet(set);
+  if (!('plan' in whole)) return [];
+  const { plan } = whole;
+  const cuts = cutListOf(plan);
+  return cuts.map((own): Takes => {
+    const paper = plan.set.papers.find(({ id }) => id === own.paper);
+    return { name: cuts.length > 1 ? `${name}, ${paper?.name || own.paper}` : name, ...needOn(plan, own) };
+  });
 }
 
 /** Several projects on one cutting table. */
@@ -59,8 +65,7 @@ function SeveralProjects() {
     ({ needs }: CuttingRecord): NeedOnPaper[] =>
       needs.flatMap(({ projectId, copies }) => {
         const project = shelf.find(({ id }) => id === projectId);
-        const takes = project && takesOf(project);
-        return takes ? [{ name: project.name, copies, ...takes }] : [];
+        return project ? takesOf(project).map((takes) => ({ ...takes, copies })) : [];
       }),
     [shelf],
   );
@@ -131,7 +136,7 @@ function WhatToCut({ table, shelf }: WhatToCutProps) {
         {needs.map(({ projectId, copies }) => {
           const project = shelf.find(({ id }) => id === projectId);
           const name = project?.name ?? 'A project that is gone';
-          const found = project && takesOf(project);
+          const found = project !== undefined && takesOf(project).length > 0;
           return (
             <li key={projectId}>
               <span className={styles.needName}>

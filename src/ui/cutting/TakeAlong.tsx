@@ -1,8 +1,7 @@
 import { DownloadOutlined } from '@ant-design/icons';
-import { Button, Dropdown } from 'antd';
-import { useRef } from 'react';
 import type { CutList, Layout } from '@/core/cutting';
 import { download, fileName } from '../parts/download';
+import { MenuButton } from '../parts/MenuButton';
 import { useTell } from '../parts/useTell';
 
 interface TakeAlongProps {
@@ -14,7 +13,6 @@ interface TakeAlongProps {
 /** Files of a layout to take along. */
 export function TakeAlong({ list, layout, title }: TakeAlongProps) {
   const { failed } = useTell();
-  const button = useRef<HTMLButtonElement>(null);
   const write = async (kind: string): Promise<void> => {
     const { cutsCsv, layoutCsv, layoutDxf, layoutSvg } = await import('@/core/files/layout-files');
     const name = `${title} cutting`;
@@ -25,26 +23,19 @@ export function TakeAlong({ list, layout, title }: TakeAlongProps) {
     if (kind === 'json') download(fileName(name, 'json'), 'application/json', `${JSON.stringify(layout, null, 2)}\n`);
   };
   return (
-    <Dropdown
-      trigger={['click']}
-      autoFocus
-      menu={{
-        items: [
-          { key: 'svg', label: 'Sheets as drawing (SVG)' },
-          { key: 'dxf', label: 'Sheets for a cutting machine (DXF)' },
-          { key: 'pieces', label: 'Pieces as a table (CSV)' },
-          { key: 'cuts', label: 'Cuts in order as a table (CSV)', disabled: list.cutter === 'free' },
-          { key: 'json', label: 'Layout (JSON)' },
-        ],
-        onClick: ({ key }) => {
-          void write(key).catch(failed('It could not be written'));
-          setTimeout(() => button.current?.focus());
-        },
-      }}
+    <MenuButton
+      size="large"
+      icon={<DownloadOutlined />}
+      items={[
+        { key: 'svg', label: 'Sheets as drawing (SVG)' },
+        { key: 'dxf', label: 'Sheets for a cutting machine (DXF)' },
+        { key: 'pieces', label: 'Pieces as a table (CSV)' },
+        { key: 'cuts', label: 'Cuts in order as a table (CSV)', disabled: list.cutter === 'free' },
+        { key: 'json', label: 'Layout (JSON)' },
+      ]}
+      onPick={(kind) => void write(kind).catch(failed('It could not be written'))}
     >
-      <Button ref={button} size="large" icon={<DownloadOutlined />}>
-        Take it along
-      </Button>
-    </Dropdown>
+      Take it along
+    </MenuButton>
   );
 }

@@ -4,11 +4,12 @@ import { Alert, Button, Segmented } from 'antd';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { z } from 'zod';
-import { checkSentence, pictureOf, sayer, stepsOf, walkOf, type WayOfWork } from '@/core/plan';
+import { checkSentence, pictureOf, sayer } from '@/core/plan';
+import { minutesOf, setSentence, walkOf, type WayOfWork } from '@/core/sets';
 import type { Toolbox } from '@/core/tools';
 import type { Project } from '@/data/db';
 import { beginMake } from '@/data/makes';
-import { usePlan } from '../parts/plans';
+import { checksAcross, checksOfParts, usePlannedSet } from '../parts/plans';
 import { SmallPicture } from '../draw/SmallPicture';
 import { NumberField } from '../parts/NumberField';
 import { useOnce } from '../parts/once';
@@ -16,6 +17,7 @@ import { useTell } from '../parts/useTell';
 import { useUnsent } from '../parts/useUnsent';
 import { withKit } from '../parts/withKit';
 import { Reading } from '../parts/Reading';
+import { timeSaid } from '../parts/titles';
 import { BenchCardButton } from './BenchCardButton';
 import styles from './Make.module.css';
 
@@ -30,17 +32,26 @@ const ASKED: z.output<typeof ASKED_SHAPE> = { copies: 1, way: 'together' };
 /** Before a make begins: how many, and in what order of work. */
 export function Begin({ project, toolbox }: { readonly project: Project; readonly toolbox: Toolbox }) {
   const { failed } = useTell();
-  const { value, set, forget } = useUnsent(`begin/${project.id}`, ASKED, ASKED_SHAPE);
+  const { value, set: ask, forget } = useUnsent(`begin/${project.id}`, ASKED, ASKED_SHAPE);
   const { copies, way } = value ?? ASKED;
-  const design = useMemo(() => withKit(project.design, toolbox), [project.design, toolbox]);
-  const planned = usePlan(design);
-  const made = 'plan' in planned ? planned.plan.made : null;
-  const graduation = project.design.graduation ?? '1/8 in';
+  const set = useMemo(() => withKit(project.set, toolbox), [project.set, toolbox]);
+  const whole = usePlannedSet(set);
+  const plan = 'plan' in whole ? whole.plan : null;
+  const several = project.set.parts.length > 1;
+  const shown =
+    plan?.parts.filter(({ part, plan: { made } }) => made && !part.given && !part.round).at(-1) ?? plan?.parts.at(-1);
+  const made = plan && plan.parts.every((one) => one.plan.made) ? (shown?.plan.made ?? null) : null;
+  const graduation = project.set.graduation ?? '1/8 in';
   const say = useMemo(() => sayer(project.units, graduation), [project.units, graduation]);
-  const steps = useMemo(() => ('plan' in planned ? stepsOf(planned.plan, say) : []), [planned, say]);
-  const stops = walkOf(steps, copies, way).length;
-  const failing = 'checks' in planned ? planned.checks.filter(({ level }) => level === 'fail') : [];
-  const tools = 'checks' in planned ? planned.checks.filter(({ id, level }) => level === 'note' && TOOLS.has(id)) : [];
+  const walk = useMemo(() => (plan ? walkOf(plan, say, copies, way) : []), [plan, say, copies, way]);
+  const stops = walk.length;
+  const found = useMemo(() => checksOfParts(whole), [whole]);
+  const failing = found.filter(({ check }) => check.level === 'fail');
+  const tools = found.filter(
+    ({ check: { id, level } }, i) =>
+      level === 'note' && TOOLS.has(id) && found.findIndex((other) => other.check.id === id) === i,
+  );
+  const across = plan ? checksAcross(whole).filter(({ level }) => level === 'warn' || level === 'fail') : [];
   // The page follows the makes there are, and lays this one out as soon as it is one of them.
   const [begin, busy] = useOnce(() =>
     beginMake(project, copies, way)
@@ -58,50 +69,54 @@ export function Begin({ project, toolbox }: { readonly project: Project; readonl
           </span>
           <div className={styles.beginForm}>
             <label className={styles.copies}>
-              How many?
+              {several ? 'How many sets?' : 'How many?'}
               <NumberField
                 size="large"
                 min={1}
                 max={MOST}
                 precision={0}
                 value={copies}
-                onChange={(count) => set({ copies: count })}
+                onChange={(count) => ask({ copies: count })}
               />
             </label>
-            {copies > 1 && (
+            {(copies > 1 || several) && (
               <Segmented<WayOfWork>
                 size="large"
                 aria-label="Order of work"
                 value={way}
                 options={[
                   { value: 'together', label: 'Cut all, score all, fold all' },
-                  { value: 'one-by-one', label: 'One after the other' },
+                  { value: 'one-by-one', label: several ? 'Part by part' : 'One after the other' },
                 ]}
-                onChange={(next) => set({ way: next })}
+                onChange={(next) => ask({ way: next })}
               />
             )}
             <p className={styles.count}>
               {stops} {stops === 1 ? 'step' : 'steps'} from the first cut to the last fold
+              {stops > 0 && `, ${timeSaid(minutesOf(walk))} by usual figures`}
             </p>
             {failing.length > 0 && (
               <Alert
                 type="warning"
                 showIcon
                 title="This plan is not ready to cut"
-                description={checkSentence(failing[0]!, say)}
+                description={`${several ? `${failing[0]!.part.part.name}: ` : ''}${checkSentence(failing[0]!.check, say)}`}
               />
             )}
-            {'issues' in planned && (
-              <Alert type="error" showIcon title={planned.issues.map(({ message: text }) => text).join(' ')} />
+            {'issues' in whole && (
+              <Alert type="error" showIcon title={whole.issues.map(({ message: text }) => text).join(' ')} />
             )}
-            {tools.map((check) => (
+            {across.map((check) => (
+              <Alert key={check.id} type="warning" showIcon title={setSentence(check, say)} />
+            ))}
+            {tools.map(({ check }) => (
               <Alert key={check.id} type="info" showIcon title={checkSentence(check, say)} />
             ))}
             <div className={styles.beginButtons}>
               <Button type="primary" size="large" disabled={!made} loading={busy} onClick={() => begin()}>
                 Begin
               </Button>
-              {made && <BenchCardButton design={design} title={project.name} copies={copies} />}
+              {made && <BenchCardButton set={set} title={project.name} copies={copies} />}
             </div>
           </div>
         </div>

@@ -1,26 +1,26 @@
 'use client';
 
 import { PrinterOutlined } from '@ant-design/icons';
-import { Button, Dropdown } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { PAGES } from '@/core/files';
-import type { DesignInput } from '@/core/plan';
+import type { SetInput } from '@/core/sets';
 import { helperWhy } from '@/workers/helper';
 import { download, fileName } from '../parts/download';
+import { MenuButton } from '../parts/MenuButton';
 import { printing } from '../parts/printing';
 import { useTell } from '../parts/useTell';
 import { useReading } from '../parts/Reading';
 import styles from './Make.module.css';
 
 interface BenchCardButtonProps {
-  readonly design: DesignInput;
+  readonly set: SetInput;
   readonly title: string;
   readonly copies: number;
 }
 
 /** The whole make on one page, with a label for the finished thing's inside. */
-export function BenchCardButton({ design, title, copies }: BenchCardButtonProps) {
+export function BenchCardButton({ set, title, copies }: BenchCardButtonProps) {
   const { units } = useReading();
   const { wrong, warn } = useTell();
   const [busy, setBusy] = useState(false);
@@ -28,7 +28,7 @@ export function BenchCardButton({ design, title, copies }: BenchCardButtonProps)
     setBusy(true);
     try {
       const day = dayjs().format('D MMM YYYY');
-      const { bytes, missing } = await printing((worker) => worker.card(design, page, { title, units, copies, day }));
+      const { bytes, missing } = await printing((worker) => worker.card(set, page, { title, units, copies, day }));
       download(fileName(`${title} bench card`, 'pdf'), 'application/pdf', bytes);
       if (missing) warn(missing);
     } catch (error) {
@@ -38,17 +38,14 @@ export function BenchCardButton({ design, title, copies }: BenchCardButtonProps)
     }
   };
   return (
-    <Dropdown
-      trigger={['click']}
-      autoFocus
-      menu={{
-        items: PAGES.map(({ id, title: name }) => ({ key: id, label: `On ${name} (PDF)` })),
-        onClick: ({ key }) => void print(key),
-      }}
+    <MenuButton
+      size="large"
+      icon={<PrinterOutlined />}
+      loading={busy}
+      items={PAGES.map(({ id, title: name }) => ({ key: id, label: `On ${name} (PDF)` }))}
+      onPick={(page) => void print(page)}
     >
-      <Button size="large" icon={<PrinterOutlined />} loading={busy}>
-        <span className={styles.label}>Bench card</span>
-      </Button>
-    </Dropdown>
+      <span className={styles.label}>Bench card</span>
+    </MenuButton>
   );
 }

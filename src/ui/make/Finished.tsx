@@ -1,22 +1,26 @@
-import { Button } from 'antd';
+import { Button, Segmented } from 'antd';
 import dayjs from 'dayjs';
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { LogEntry } from '@/core/files';
 import { whenDone, type Design, type Made } from '@/core/plan';
-import type { MakeRecord } from '@/data/db';
-import { endMake } from '@/data/log';
+import { minutesOf, type SetPlan, type Stop } from '@/core/sets';
+import { uncapitalised } from '@/core/text';
+import type { LogRecord, MakeRecord } from '@/data/db';
+import { endMake, writtenOf } from '@/data/log';
 import { StepPicture } from '../bench/StepPicture';
 import { FitForm } from '../log/FitForm';
 import { plannedEntry } from '../log/plannedEntry';
 import { OnceButton } from '../parts/once';
+import { useAll } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import styles from './Make.module.css';
 
 interface FinishedProps {
   readonly make: MakeRecord;
-  readonly made: Made;
-  readonly design: Design;
+  readonly plan: SetPlan;
+  readonly walk: readonly Stop[];
+  /** All of it took. */
   readonly minutes: number;
   readonly onBack: () => void;
 }
@@ -24,30 +28,39 @@ interface FinishedProps {
 /** Side of the picture of what was made, px. */
 const PICTURE = 200;
 
-/** The make is done: how it fitted is asked while it still lies on the table. */
-export function Finished({ make, made, design, minutes, onBack }: FinishedProps) {
+/** The make is done: how each part of it fitted is asked while it still lies on the table, once. */
+export function Finished(props: FinishedProps) {
+  const log = useAll<LogRecord>('log');
+  return log && <Asked {...props} log={log.records} />;
+}
+
+function Asked({ make, plan, walk, minutes, onBack, log }: FinishedProps & { readonly log: readonly LogRecord[] }) {
   const { failed } = useTell();
-  const [written, setWritten] = useState<string | null>(null);
-  const end = async (entry: LogEntry | null, photo: Blob | null | undefined): Promise<void> =>
-    setWritten(await endMake(make, entry, photo));
-  const known = useMemo(
-    () => ({
-      ...plannedEntry(make.name, made, design, make.units),
-      day: dayjs().format('YYYY-MM-DD'),
-      copies: make.copies,
-      minutes: Math.max(1, minutes),
-      sheets: make.copies * made.pieces.length + make.spoiled.length,
-    }),
-    [make, made, design, minutes],
-  );
-  if (written !== null)
+  // What holds something fits, or does not; where nothing does, what was made is remembered all the same.
+  const made = plan.parts.flatMap((one) => (one.plan.made && !one.part.given ? [{ ...one, made: one.plan.made }] : []));
+  const holders = made.filter((one) => one.made.holds.length > 0);
+  const asked = holders.length > 0 ? holders : made;
+  const several = plan.parts.length > 1;
+  const written = writtenOf(make, log);
+  const [ended, setEnded] = useState(false);
+  const [chosen, setChosen] = useState(asked.at(-1)!.part.id);
+  const left = asked.filter(({ part }) => !written.some((one) => one.part === part.id));
+  const shown = left.find(({ part }) => part.id === chosen) ?? left.at(-1) ?? asked.at(-1)!;
+  const { part, plan: own } = shown;
+  const name = several ? `${make.name}: ${part.name}` : make.name;
+  const end = async (entry: LogEntry | null, photo: Blob | null | undefined): Promise<void> => {
+    const last = entry === null || left.every((one) => one === shown);
+    await endMake(make, entry && { part: part.id, entry, photo }, last);
+    if (last) setEnded(true);
+  };
+  if (ended)
     return (
       <section className={styles.finished}>
-        <h1>{written ? 'Written down' : 'Done'}</h1>
+        <h1>{written.length > 0 ? 'Written down' : 'Done'}</h1>
         <p className={styles.text}>
-          {written && (
+          {written.length > 0 && (
             <>
-              <Link href={`/log?e=${written}`}>See it in the log</Link> ·{' '}
+              <Link href={`/log?e=${written.at(-1)!.id}`}>See it in the log</Link> ·{' '}
             </>
           )}
           <Link href="/">To the shelf</Link> · <Link href={`/bench?p=${make.projectId}`}>Back to the bench</Link>
@@ -57,16 +70,30 @@ export function Finished({ make, made, design, minutes, onBack }: FinishedProps)
   return (
     <section className={styles.finished}>
       <h1>{make.copies > 1 ? `All ${make.copies} made` : 'Made'}</h1>
-      <StepPicture picture={whenDone(made, 'whole')} made={made} design={design} size={PICTURE} />
-      <FitForm
-        form={`make/${make.id}`}
-        known={known}
-        saveText="Write it in the log"
-        onSave={(entry, _, photo) => end(entry, photo)}
+      {left.length > 1 && (
+        <Segmented
+          aria-label="Which part"
+          value={part.id}
+          options={left.map((one) => ({ value: one.part.id, label: one.part.name }))}
+          onChange={setChosen}
+        />
+      )}
+      <PartDone
+        key={part.id}
+        make={make}
+        made={shown.made}
+        design={own.design}
+        name={name}
+        quantity={part.quantity}
+        minutes={shareOf(part.id, walk) * minutes}
+        spoiled={make.spoiled.filter((sheet) => !several || sheet.part === part.id).length}
+        form={several ? `make/${make.id}/${part.id}` : `make/${make.id}`}
+        saveText={several ? `Write the ${uncapitalised(part.name)} in the log` : 'Write it in the log'}
+        onSave={(entry, photo) => end(entry, photo)}
         beside={(leave) => (
           <>
             <OnceButton size="large" onPress={() => end(null, null).then(leave).catch(failed('It could not be ended'))}>
-              Not now
+              {written.length > 0 ? 'That is all' : 'Not now'}
             </OnceButton>
             <Button size="large" onClick={onBack}>
               ‹ One step back
@@ -75,5 +102,52 @@ export function Finished({ make, made, design, minutes, onBack }: FinishedProps)
         )}
       />
     </section>
+  );
+}
+
+/** How much of the work on all of it is that on one part. */
+const shareOf = (part: string, walk: readonly Stop[]): number =>
+  minutesOf(walk.filter((stop) => stop.part === part)) / minutesOf(walk);
+
+interface PartDoneProps {
+  readonly make: MakeRecord;
+  readonly made: Made;
+  readonly design: Design;
+  readonly name: string;
+  /** Of it in one set. */
+  readonly quantity: number;
+  readonly minutes: number;
+  /** Sheets of it that went wrong. */
+  readonly spoiled: number;
+  readonly form: string;
+  readonly saveText: string;
+  readonly onSave: (entry: LogEntry, photo: Blob | null | undefined) => Promise<void>;
+  readonly beside: (leave: () => void) => ReactNode;
+}
+
+/** How one part came out: its picture, and what is written of it. */
+function PartDone(props: PartDoneProps) {
+  const { make, made, design, name, quantity, minutes, spoiled, form, saveText, onSave, beside } = props;
+  const known = useMemo(
+    () => ({
+      ...plannedEntry(name, made, design, make.units),
+      day: dayjs().format('YYYY-MM-DD'),
+      copies: make.copies * quantity,
+      minutes: Math.max(1, Math.round(minutes)),
+      sheets: make.copies * quantity * made.pieces.length + spoiled,
+    }),
+    [make, name, made, design, quantity, minutes, spoiled],
+  );
+  return (
+    <>
+      <StepPicture picture={whenDone(made, 'whole')} made={made} design={design} size={PICTURE} />
+      <FitForm
+        form={form}
+        known={known}
+        saveText={saveText}
+        onSave={(entry, _, photo) => onSave(entry, photo)}
+        beside={beside}
+      />
+    </>
   );
 }

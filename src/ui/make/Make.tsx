@@ -13,11 +13,12 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { saidOut } from '@/core/length';
-import { copiesDone, stepsOf, walkOf, type Design, type Made, type Plan, type Step, type Stop } from '@/core/plan';
+import type { Step } from '@/core/plan';
+import { partSteps, setsDone, walkOf, type SetPlan, type Stop } from '@/core/sets';
 import type { Toolbox } from '@/core/tools';
 import type { MakeRecord, Project } from '@/data/db';
 import { keepMake, keepSpoiled } from '@/data/makes';
-import { usePlan } from '../parts/plans';
+import { usePlannedSet } from '../parts/plans';
 import { Boundary } from '../parts/Boundary';
 import { KeysDialog, type KeyLine } from '../parts/KeysDialog';
 import { KEYS } from '../parts/keys';
@@ -53,9 +54,9 @@ const KEY_LINES: readonly KeyLine[] = [
 /** A make on the table: planned anew from what was decided when it began. */
 export function Make(props: MakeProps) {
   const { make, toolbox } = props;
-  const design = useMemo(() => withKit(make.design, toolbox), [make.design, toolbox]);
-  const planned = usePlan(design);
-  if (!('plan' in planned) || !planned.plan.made)
+  const set = useMemo(() => withKit(make.set, toolbox), [make.set, toolbox]);
+  const whole = usePlannedSet(set);
+  if (!('plan' in whole) || whole.plan.parts.some(({ plan }) => !plan.made))
     return (
       <main className={styles.begin}>
         <Alert
@@ -64,7 +65,7 @@ export function Make(props: MakeProps) {
           title="There is no pattern for this make"
           description={
             <>
-              {'issues' in planned && <p>{planned.issues[0]?.message}</p>}
+              {'issues' in whole && <p>{whole.issues[0]?.message}</p>}
               <Link href={`/bench?p=${make.projectId}`}>Back to the bench</Link>
             </>
           }
@@ -72,33 +73,36 @@ export function Make(props: MakeProps) {
       </main>
     );
   return (
-    <Reading units={props.make.units} graduation={planned.design.graduation}>
-      <AtTheTable {...props} plan={planned.plan} made={planned.plan.made} design={planned.design} />
+    <Reading units={props.make.units} graduation={whole.plan.set.graduation}>
+      <AtTheTable {...props} plan={whole.plan} />
     </Reading>
   );
 }
 
 interface TableProps extends MakeProps {
-  readonly plan: Plan;
-  readonly made: Made;
-  readonly design: Design;
+  readonly plan: SetPlan;
 }
 
 /** One step at a time, to be read from an arm's length away. */
-function AtTheTable({ make, project, toolbox, plan, made, design }: TableProps) {
+function AtTheTable({ make, project, toolbox, plan }: TableProps) {
   const { undoable } = useTell();
   const router = useRouter();
   const { copies, way } = make;
   const { say } = useReading();
-  const steps = useMemo(() => stepsOf(plan, say), [plan, say]);
-  const walk = useMemo(() => walkOf(steps, copies, way), [steps, copies, way]);
+  const walk = useMemo(() => walkOf(plan, say, copies, way), [plan, say, copies, way]);
   // The make is followed live: another window that goes on with it takes this one along.
   const done = Math.min(make.done, walk.length);
   const [open, setOpen] = useState<'edge' | 'wrong' | 'keys' | null>(null);
   const clock = useClock();
   const awake = useAwake();
   const stop: Stop | undefined = walk[done];
-  const speech = useSpeech(stop ? spoken(stop, copies) : 'All done.');
+  const at = plan.parts.find(({ part }) => part.id === stop?.part) ?? plan.parts.at(-1)!;
+  const made = at.plan.made!;
+  const { design } = at.plan;
+  const steps = useMemo(() => partSteps(at, say), [at, say]);
+  const several = plan.parts.length > 1;
+  const of = at.part.quantity * copies;
+  const speech = useSpeech(stop ? `${several ? `${at.part.name}. ` : ''}${spoken(stop, of)}` : 'All done.');
 
   /** To that stop; the time since the last one is counted. */
   const goTo = (to: number): void => {
@@ -146,7 +150,7 @@ function AtTheTable({ make, project, toolbox, plan, made, design }: TableProps) 
   useHotkeys(['?', 'shift+?'], () => setOpen('keys'), { ...KEYS, useKey: true });
 
   const minutes = Math.floor((make.spent + clock.running) / 60_000);
-  const finished = copiesDone(walk, done);
+  const finished = setsDone(plan, walk, done);
   return (
     <main className={styles.make}>
       <div className={styles.bar}>
@@ -157,7 +161,7 @@ function AtTheTable({ make, project, toolbox, plan, made, design }: TableProps) 
           {minutes} min{awake && ', screen kept awake'}
         </span>
         <div className={styles.tools}>
-          <BenchCardButton design={make.design} title={make.name} copies={copies} />
+          <BenchCardButton set={make.set} title={make.name} copies={copies} />
           {speech.able && (
             <Button
               size="large"
@@ -180,17 +184,25 @@ function AtTheTable({ make, project, toolbox, plan, made, design }: TableProps) 
         </div>
       </div>
       {stop && (
-        <Boundary what="The newer plan" of={project.design}>
-          <OlderPlan make={make} project={project} toolbox={toolbox} made={made} design={design} steps={steps} />
+        <Boundary what="The newer plan" of={project.set}>
+          <OlderPlan make={make} project={project} toolbox={toolbox} plan={plan} walk={walk} />
         </Boundary>
       )}
-      <Progress done={done} all={walk.length} copies={copies} finished={finished} stop={stop} />
+      <Progress
+        done={done}
+        all={walk.length}
+        of={of}
+        sets={copies}
+        finished={finished}
+        stop={stop}
+        part={several ? at.part.name : null}
+      />
       {stop ? (
         <Boundary what="This step" of={done}>
-          <StopView at={done} stop={stop} made={made} design={design} />
+          <StopView at={done} stop={stop} made={made} design={design} part={several ? at.part.name : null} />
         </Boundary>
       ) : (
-        <Finished make={make} made={made} design={design} minutes={minutes} onBack={() => goTo(done - 1)} />
+        <Finished make={make} plan={plan} walk={walk} minutes={minutes} onBack={() => goTo(done - 1)} />
       )}
       {stop && (
         <div className={styles.pedals}>
@@ -229,8 +241,8 @@ function AtTheTable({ make, project, toolbox, plan, made, design }: TableProps) 
 }
 
 /** Where the copy at hand begins: its own first stop, or the cutting of all. */
-const firstStopOf = (walk: readonly Stop[], { copies: [copy] }: Stop): number =>
-  walk.findIndex(({ copies }) => copies.length === 1 && copies[0] === copy);
+const firstStopOf = (walk: readonly Stop[], { part, copies: [copy] }: Stop): number =>
+  walk.findIndex((stop) => stop.part === part && stop.copies.length === 1 && stop.copies[0] === copy);
 
 /** What is read out of a step. */
 function spoken({ step, copies }: Stop, all: number): string {
@@ -244,15 +256,21 @@ const readable = ({ text, how, caution }: Step): string => saidOut([text, how, c
 function Progress({
   done,
   all,
-  copies,
+  of,
+  sets,
   finished,
   stop,
+  part,
 }: {
   readonly done: number;
   readonly all: number;
-  readonly copies: number;
+  /** Copies there are of the part at hand, and sets of all of it. */
+  readonly of: number;
+  readonly sets: number;
   readonly finished: number;
   readonly stop: Stop | undefined;
+  /** The part at hand, where there are several. */
+  readonly part: string | null;
 }) {
   return (
     <div className={styles.progress}>
@@ -274,24 +292,24 @@ function Progress({
         ) : (
           <>All {all} steps done</>
         )}
-        {copies > 1 && (
+        {stop && part && ` · ${part}`}
+        {(of > 1 || sets > 1) && (
           <>
-            {stop && (
+            {stop && of > 1 && (
               <>
                 {' · '}
                 {stop.copies.length > 1 ? (
                   <>
-                    all <strong>{copies}</strong> copies
+                    all <strong>{of}</strong> copies
                   </>
                 ) : (
                   <>
-                    copy <strong>{stop.copies[0]}</strong> of {copies}
+                    copy <strong>{stop.copies[0]}</strong> of {of}
                   </>
                 )}
               </>
             )}
-            {' · '}
-            {finished} finished
+            {sets > 1 && ` · ${finished} finished`}
           </>
         )}
       </span>

@@ -1,11 +1,13 @@
 import { Alert, Button } from 'antd';
 import { useMemo, useState } from 'react';
-import { figureText, keyFigures, stepsOf, walkOf, type Design, type Made, type Step } from '@/core/plan';
+import { figureText, keyFigures } from '@/core/plan';
+import { walkOf, type SetPlan, type Stop } from '@/core/sets';
 import type { Toolbox } from '@/core/tools';
+import { uncapitalised } from '@/core/text';
 import type { MakeRecord, Project } from '@/data/db';
 import { keepMake } from '@/data/makes';
 import { same } from '@/data/patch';
-import { usePlan } from '../parts/plans';
+import { usePlannedSet } from '../parts/plans';
 import { useReading } from '../parts/Reading';
 import { withKit } from '../parts/withKit';
 import { Words } from '../parts/Words';
@@ -15,29 +17,40 @@ interface OlderPlanProps {
   readonly make: MakeRecord;
   readonly project: Project;
   readonly toolbox: Toolbox;
-  readonly made: Made;
-  readonly design: Design;
-  readonly steps: readonly Step[];
+  /** The plan the make goes by, and its way through it. */
+  readonly plan: SetPlan;
+  readonly walk: readonly Stop[];
 }
 
 /** Says so when the project was changed since this make began, what is different, and what of the work still counts. */
-export function OlderPlan({ make, project, toolbox, made, design, steps }: OlderPlanProps) {
+export function OlderPlan({ make, project, toolbox, plan, walk }: OlderPlanProps) {
   const { say } = useReading();
   const [left, setLeft] = useState<unknown>(null);
-  const newer = useMemo(() => withKit(project.design, toolbox), [project.design, toolbox]);
-  const planned = usePlan(newer);
-  const older = !same(make.design, project.design);
-  const plan = 'plan' in planned ? planned.plan : null;
-  const fresh = useMemo(() => (older && plan ? stepsOf(plan, say) : []), [older, plan, say]);
-  if (!older || left === project.design || !plan?.made) return null;
-  const figures = (of: Made, by: Design): Map<string, string> =>
-    new Map(keyFigures(of, by).map((figure) => [figure.label, figureText(figure, say)]));
-  const [before, after] = [figures(made, design), figures(plan.made, plan.design)];
+  const newer = useMemo(() => withKit(project.set, toolbox), [project.set, toolbox]);
+  const whole = usePlannedSet(newer);
+  const older = !same(make.set, project.set);
+  const next = 'plan' in whole ? whole.plan : null;
+  const fresh = useMemo(
+    () => (older && next ? walkOf(next, say, make.copies, make.way) : []),
+    [older, next, say, make.copies, make.way],
+  );
+  if (!older || left === project.set || !next || next.parts.some((one) => !one.plan.made)) return null;
+  const figures = ({ parts }: SetPlan): Map<string, string> =>
+    new Map(
+      parts.flatMap(({ part, plan: { made, design } }) =>
+        made && !part.given
+          ? keyFigures(made, design).map((figure): [string, string] => [
+              parts.length > 1 ? `${part.name}, ${uncapitalised(figure.label)}` : figure.label,
+              figureText(figure, say),
+            ])
+          : [],
+      ),
+    );
+  const [before, after] = [figures(plan), figures(next)];
   const changed = [...after].filter(([label, text]) => before.get(label) !== text);
-  // Work counts as far as both plans tell the same steps.
-  const alike = steps.findIndex((step, i) => step.text !== fresh[i]?.text);
-  const kept = walkOf(steps.slice(0, alike < 0 ? steps.length : alike), make.copies, make.way).length;
-  const counts = Math.min(make.done, make.way === 'together' && make.copies > 1 ? Math.min(kept, 1) : kept);
+  // Work counts as far as both plans tell the same steps for the same copies.
+  const alike = walk.findIndex((stop, i) => !sameStop(stop, fresh[i]));
+  const counts = Math.min(make.done, alike < 0 ? walk.length : alike);
   return (
     <Alert
       type="info"
@@ -66,8 +79,8 @@ export function OlderPlan({ make, project, toolbox, made, design, steps }: Older
                   : `Of the ${make.done} steps done the first ${counts} still count.`}
           </p>
           <div className={styles.beginButtons}>
-            <Button onClick={() => keepMake(make, { design: project.design, done: counts })}>Take the new plan</Button>
-            <Button type="text" onClick={() => setLeft(project.design)}>
+            <Button onClick={() => keepMake(make, { set: project.set, done: counts })}>Take the new plan</Button>
+            <Button type="text" onClick={() => setLeft(project.set)}>
               Go on with this one
             </Button>
           </div>
@@ -76,3 +89,6 @@ export function OlderPlan({ make, project, toolbox, made, design, steps }: Older
     />
   );
 }
+
+const sameStop = (a: Stop, b: Stop | undefined): boolean =>
+  b !== undefined && a.part === b.part && a.step.text === b.step.text && same([...a.copies], [...b.copies]);

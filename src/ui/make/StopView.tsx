@@ -1,12 +1,13 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { countedLength, formatLength, mm } from '@/core/length';
 import { leftOf } from '@/core/pattern';
-import { cutFromSheet, partNamed, type Design, type Made, type Reading, type Stop } from '@/core/plan';
+import { cutFromSheet, partNamed, type Design, type Made, type Reading } from '@/core/plan';
+import type { Stop } from '@/core/sets';
 import { listed } from '@/core/text';
 import { StepPicture } from '../bench/StepPicture';
 import { RulerCloseUp } from '../draw/RulerCloseUp';
 import { useSize } from '../draw/useSize';
-import { ACTION_TITLE } from '../parts/actionTitle';
+import { ACTION_TITLE } from '../parts/titles';
 import { OnTable } from '../table/OnTable';
 import { useReading } from '../parts/Reading';
 import { Words } from '../parts/Words';
@@ -19,6 +20,8 @@ interface StopViewProps {
   readonly stop: Stop;
   readonly made: Made;
   readonly design: Design;
+  /** The part it is of, where there are several. */
+  readonly part: string | null;
 }
 
 /** What a length is read on, in words. */
@@ -30,11 +33,11 @@ const READ_ON: Record<Reading['on'], string> = {
 };
 
 /** One step: what to do in large words, the table from above or the fold, and the ruler with its tick. */
-export function StopView({ at, stop, made, design }: StopViewProps) {
+export function StopView({ at, stop, made, design, part }: StopViewProps) {
   const { step } = stop;
   const { picture } = step;
   const folds = picture.kind !== 'flat' && !picture.before && !picture.done && step.action !== 'punch';
-  const several = made.pieces.length + made.beside.length > 1;
+  const several = made.pieces.length + made.layers.length > 1;
   const words = useRef<HTMLElement>(null);
   useEffect(() => {
     words.current?.scrollTo(0, 0);
@@ -44,7 +47,12 @@ export function StopView({ at, stop, made, design }: StopViewProps) {
       <section ref={words} className={styles.words} aria-live="polite" aria-label="What to do">
         <h1>
           {ACTION_TITLE[step.action]}
-          {several && <span className={styles.piece}> {listed([step.piece, ...(step.alike ?? [])])}</span>}
+          {(several || part) && (
+            <span className={styles.piece}>
+              {' '}
+              {[part, several ? listed([step.piece, ...(step.alike ?? [])]) : null].filter(Boolean).join(': ')}
+            </span>
+          )}
         </h1>
         <p className={styles.text}>
           {stop.copies.length > 1 && <strong>All {stop.copies.length}: </strong>}
@@ -111,7 +119,7 @@ function Readings({ readings }: { readonly readings: readonly Reading[] }) {
 }
 
 /** The sheet on the table, in its tool; what is part-folded as it lies, with its glue. */
-function Flat({ stop, made, design }: StopViewProps) {
+function Flat({ stop, made, design }: Omit<StopViewProps, 'part'>) {
   const { step } = stop;
   const { picture } = step;
   const frame = useRef<HTMLDivElement>(null);
@@ -126,7 +134,7 @@ function Flat({ stop, made, design }: StopViewProps) {
   return (
     <div ref={frame} className={styles.frame}>
       {size &&
-        (picture.kind === 'flat' ? (
+        (picture.kind === 'flat' && !picture.done ? (
           <OnTable
             blank={blank}
             tool={design.tool}

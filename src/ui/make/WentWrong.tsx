@@ -1,7 +1,8 @@
 import { Alert, Button, Modal } from 'antd';
 import Link from 'next/link';
 import { useState } from 'react';
-import { partNamed, sheetNow, type Design, type Made, type Step, type Stop } from '@/core/plan';
+import { partNamed, sheetNow, type Design, type Made, type Step } from '@/core/plan';
+import type { Stop } from '@/core/sets';
 import type { SpoiledSheet } from '@/data/db';
 import { whyOf } from '@/data/trouble';
 import { OnceButton } from '../parts/once';
@@ -31,6 +32,7 @@ export function WentWrong({ made, design, steps, stop, onClose, onKeep, onAgain 
   const { width, height } = now.piece.blank;
   const keep = (): Promise<void> =>
     onKeep({
+      part: stop.part,
       copy: copies[0]!,
       step: step.id,
       piece: now.piece.name,

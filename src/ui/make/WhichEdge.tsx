@@ -1,5 +1,6 @@
 import { leftOf } from '@/core/pattern';
-import { partNamed, sheetNow, type Design, type Made, type Step, type Stop } from '@/core/plan';
+import { partNamed, sheetNow, type Design, type Made, type Step } from '@/core/plan';
+import type { Stop } from '@/core/sets';
 import { OnTable } from '../table/OnTable';
 import { useReading } from '../parts/Reading';
 import styles from './Make.module.css';

@@ -5,8 +5,8 @@ import { fileName } from './download';
  * A project as a file to take along, whatever is in it: also one that no screen can show. One that can be read is a
  * project file like any other.
  */
-export const projectAlong = ({ name, units, design }: Pick<Project, 'name' | 'units' | 'design'>) => ({
+export const projectAlong = ({ name, units, set }: Pick<Project, 'name' | 'units' | 'set'>) => ({
   name: fileName(String(name), 'json'),
   content: () =>
-    `${JSON.stringify({ format: 'tuck-fold-project', version: 1, name: String(name).trim() || 'Untitled', units, design }, null, 2)}\n`,
+    `${JSON.stringify({ format: 'tuck-fold-project', version: 2, name: String(name).trim() || 'Untitled', units, set }, null, 2)}\n`,
 });

@@ -34,6 +34,7 @@ import { useEditing } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
 import { FirstRun } from '../backup/FirstRun';
 import { ProjectCard } from './ProjectCard';
+import { PutTogether } from './PutTogether';
 import styles from './Shelf.module.css';
 
 /** Everything made and being made, and the bin. */
@@ -70,8 +71,8 @@ function MadeAndMaking() {
     const read = readProject(await file.text());
     if (!read.ok)
       return wrong(`“${file.name}” was not taken in. ${read.issues.map((issue) => issue.message).join(' ')}`);
-    const { name, units, design } = read.project;
-    router.push(`/bench?p=${await addProject({ name, units, design })}`);
+    const { name, units, set } = read.project;
+    router.push(`/bench?p=${await addProject({ name, units, set })}`);
   };
   if (!all) return <Waiting what="Opening the shelf" />;
   return (
@@ -103,24 +104,26 @@ function MadeAndMaking() {
         </FilePicker>
       </div>
       {all.shelf.length === 0 && <Empty>The shelf is empty. Begin with one of the questions above.</Empty>}
-      <ul className={styles.projects}>
-        {all.shelf.map((project) => (
-          <Boundary
-            key={project.id}
-            what={`“${project.name}”`}
-            along={projectAlong(project)}
-            onBin={() => void bin(project)}
-            of={project.design}
-          >
-            <ProjectCard
-              project={project}
-              onRename={() => setRenaming(project)}
-              onDuplicate={() => duplicate(project.id)}
+      <PutTogether shelf={all.shelf}>
+        <ul className={styles.projects}>
+          {all.shelf.map((project) => (
+            <Boundary
+              key={project.id}
+              what={`“${project.name}”`}
+              along={projectAlong(project)}
               onBin={() => void bin(project)}
-            />
-          </Boundary>
-        ))}
-      </ul>
+              of={project.set}
+            >
+              <ProjectCard
+                project={project}
+                onRename={() => setRenaming(project)}
+                onDuplicate={() => duplicate(project.id)}
+                onBin={() => void bin(project)}
+              />
+            </Boundary>
+          ))}
+        </ul>
+      </PutTogether>
       {all.bin.length > 0 && (
         <section className={styles.bin}>
           <Button type="text" aria-expanded={binOpen} onClick={() => setBinOpen(!binOpen)}>

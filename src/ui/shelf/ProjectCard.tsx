@@ -1,5 +1,6 @@
 'use client';
 
+import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { EllipsisOutlined } from '@ant-design/icons';
 import { Button, Dropdown } from 'antd';
 import dayjs from 'dayjs';
@@ -36,18 +37,31 @@ const ROOM = { width: 230, height: 136 };
 
 /** A project on the shelf: the folded thing drawn to scale, its name and what it is. */
 export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCardProps) {
-  const card = useCard(project.design);
+  const card = useCard(project.set);
+  const drag = useDraggable({ id: project.id });
+  const drop = useDroppable({ id: project.id });
   const figure = (value: number, unit = true) => <Figure value={value} unit={unit} />;
   return (
-    <Reading units={project.units} graduation={project.design.graduation ?? '1/8 in'}>
-      <li className={styles.project}>
-        <Link href={`/bench?p=${encodeURIComponent(project.id)}`} className={styles.open}>
+    <Reading units={project.units} graduation={project.set.graduation ?? '1/8 in'}>
+      <li
+        ref={(node) => {
+          drag.setNodeRef(node);
+          drop.setNodeRef(node);
+        }}
+        className={styles.project}
+        data-over={(drop.isOver && drop.active?.id !== project.id) || undefined}
+        data-pulled={drag.isDragging || undefined}
+        style={drag.transform ? { transform: `translate(${drag.transform.x}px, ${drag.transform.y}px)` } : undefined}
+        // By name it goes with the keyboard: “Add” on the bench.
+        onPointerDown={(event) => drag.listeners?.onPointerDown?.(event)}
+      >
+        <Link href={`/bench?p=${encodeURIComponent(project.id)}`} className={styles.open} draggable={false}>
           <span className={styles.picture}>
             {card?.picture && <SmallPicture picture={card.picture} scale={SHELF_SCALE} room={ROOM} />}
           </span>
           <strong>{project.name.trim() || 'Untitled'}</strong>
           <span className={styles.kind}>
-            {constructionNamed(project.design.construction)?.title}
+            {card?.kind ?? titleOf(project)}
             {isExample(project) && <ExampleTag />}
           </span>
           <span className={styles.what}>
@@ -101,10 +115,20 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
   );
 }
 
+/** What is known of it before it is planned. */
+const titleOf = ({ set: { parts } }: Project): string =>
+  parts.length === 1 ? (constructionNamed(String(parts[0]!.design?.construction))?.title ?? '') : '';
+
 /** "from a 6 in square", "from 8 1/2 × 11 in", "from 4 pieces". */
-function Blanks({ card: { pieces, blank } }: { readonly card: Card }) {
+function Blanks({ card: { pieces, sheets, blank } }: { readonly card: Card }) {
   const { units, graduation } = useReading();
   const figure = (value: number, unit = true) => <Figure value={value} unit={unit} />;
+  if (sheets > 0)
+    return (
+      <>
+        , {pieces} pieces from {sheets} {sheets === 1 ? 'sheet' : 'sheets'}
+      </>
+    );
   if (pieces > 1) return <>, from {pieces} pieces</>;
   const { width, height } = blank!;
   if (isSquare(blank!)) {

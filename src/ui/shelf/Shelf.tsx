@@ -23,7 +23,14 @@ const QUESTIONS = [
     title: 'I have this paper',
     text: 'A square, a strip or a scrap. See what it can become.',
   },
+  {
+    key: 'set',
+    title: 'I want several things together',
+    text: 'Cards in envelopes in a box, photos in a folder, a gift card in its holder.',
+  },
 ] as const;
+
+const TO: Partial<Record<(typeof QUESTIONS)[number]['key'], string>> = { set: '/sets' };
 
 /** Home: begin something, or go on with what is on the shelf. */
 export function Shelf() {
@@ -32,7 +39,11 @@ export function Shelf() {
       <h1>What shall it hold?</h1>
       <div className={styles.questions}>
         {QUESTIONS.map((question) => (
-          <Link key={question.key} href={`/choose?have=${question.key}`} className={styles.question}>
+          <Link
+            key={question.key}
+            href={TO[question.key] ?? `/choose?have=${question.key}`}
+            className={styles.question}
+          >
             <QuestionDrawing kind={question.key} />
             <span>
               <strong>{question.title}</strong>
@@ -46,10 +57,18 @@ export function Shelf() {
   );
 }
 
-function QuestionDrawing({ kind }: { kind: 'contents' | 'paper' }) {
+function QuestionDrawing({ kind }: { kind: (typeof QUESTIONS)[number]['key'] }) {
   return (
     <svg viewBox="0 0 96 76" width="96" height="76" aria-hidden="true" className={styles.drawing}>
-      {kind === 'contents' ? (
+      {kind === 'set' ? (
+        <>
+          <path d="M6 14h84v54H6z" className={styles.paper} />
+          <path d="M16 22h64v40H16z" className={styles.card} />
+          <path d="M26 29h44v26H26z" className={styles.paper} />
+          <path d="M26 29 48 44 70 29" className={styles.line} />
+          <path d="M40 8h16v66H40z" className={styles.fold} />
+        </>
+      ) : kind === 'contents' ? (
         <>
           <rect x="30" y="4" width="36" height="48" rx="2" className={styles.card} />
           <path d="M18 32h60v38H18z" className={styles.paper} />

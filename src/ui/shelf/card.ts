@@ -1,40 +1,95 @@
 import { useEffect, useState } from 'react';
-import { CARDS, pictureOf, sizeNamed, type DesignInput, type Picture } from '@/core/plan';
+import { CARDS, pictureOf, sizeNamed, takingIn, type Picture } from '@/core/plan';
+import { cutListOf, sheetsTaken, type PlannedPart, type SetInput, type SetPlan } from '@/core/sets';
 import { same } from '@/data/patch';
 import { keepStill, readStill } from '@/data/stills';
-import { planned } from '../parts/plans';
+import { answerOf, checksAcross, plannedSet } from '../parts/plans';
 
-/** What a project's card shows of its design, as data. */
+/** What a project's card shows of its set, as data. */
 export interface Card {
+  /** The outermost thing, with what is in it peeking out. */
   readonly picture: Picture | null;
+  /** What it is: the holder, or what it holds in what. */
+  readonly kind: string;
   /** How its size is introduced; null without a pattern. */
   readonly holds: 'Made for' | 'Holds' | 'Holds up to' | null;
   readonly contents: { readonly width: number; readonly height: number } | null;
   /** The usual name of contents of that size. */
   readonly usual: string | null;
   readonly pieces: number;
+  /** Sheets of paper the whole set takes, as far as papers have sizes; 0 where that is not told. */
+  readonly sheets: number;
   readonly blank: { readonly width: number; readonly height: number } | null;
   readonly failing: boolean;
-  /** Why the design cannot be read. */
+  /** Why the set cannot be read. */
   readonly unread: string | null;
 }
 
-/** The card of a design, planned here and now. */
-export function cardOf(input: DesignInput): Card {
-  const answer = planned(input);
-  const made = 'plan' in answer ? answer.plan.made : null;
-  const told = 'design' in answer ? answer.design.contents : null;
-  const contents = made && (told ?? made.largest);
+const UNREAD = { picture: null, kind: '', holds: null, contents: null, usual: null, pieces: 0, sheets: 0, blank: null };
+
+/** The card of a set, planned here and now. */
+export function cardOf(input: SetInput): Card {
+  const whole = plannedSet(input);
+  if (!('plan' in whole)) return { ...UNREAD, failing: true, unread: whole.issues[0]?.message ?? null };
+  const { parts, set } = whole.plan;
+  const shown = outermostOf(whole.plan);
+  const { made, design } = shown.plan;
+  const several = parts.length > 1;
+  const inner = several ? innermostOf(whole.plan) : shown;
+  const told = inner.part.given ?? inner.plan.design.contents;
+  const contents = made && (told ?? inner.plan.made?.largest ?? made.largest);
+  const cuts = cutListOf(whole.plan);
+  const sheets = cuts.map(({ paper, pieces }) =>
+    sheetsTaken(
+      set.papers.find(({ id }) => id === paper),
+      pieces,
+    ),
+  );
+  const failing = parts.some((one) => {
+    const answer = answerOf(whole.set, one);
+    return !one.part.given && (!('checks' in answer) || answer.checks.some((check) => check.level === 'fail'));
+  });
   return {
-    picture: made && pictureOf(made),
-    holds: made && (made.holds.length === 0 ? 'Made for' : made.fit ? 'Holds' : 'Holds up to'),
+    picture: made && (several && shown.holds ? takingIn(made, shown.holds) : pictureOf(made)),
+    kind: several
+      ? [...parts]
+          .reverse()
+          .map(({ part: { name, quantity } }) => (quantity > 1 ? `${quantity} × ${name}` : name))
+          .join(', ')
+      : design.construction.title,
+    holds: made && (several ? 'Holds' : made.holds.length === 0 ? 'Made for' : made.fit ? 'Holds' : 'Holds up to'),
     contents: contents && { width: contents.width, height: contents.height },
     usual: (made && told && sizeNamed(CARDS, told.width, told.height)?.title) ?? null,
-    pieces: made?.pieces.length ?? 0,
+    pieces: several
+      ? cuts.reduce((sum, { pieces }) => sum + pieces.reduce((all, { quantity }) => all + quantity, 0), 0)
+      : (made?.pieces.length ?? 0),
+    sheets:
+      several && sheets.every((one) => one !== null && Number.isFinite(one))
+        ? sheets.reduce<number>((sum, one) => sum + one!, 0)
+        : 0,
     blank: made && { ...made.pieces[0].piece.blank },
-    failing: !('checks' in answer) || answer.checks.some((check) => check.level === 'fail'),
-    unread: 'issues' in answer ? (answer.issues[0]?.message ?? null) : null,
+    failing: failing || checksAcross(whole).some(({ level }) => level === 'fail'),
+    unread: null,
   };
+}
+
+/** What one sees of a set: the largest of what nothing holds, a band giving way to what it goes round. */
+function outermostOf({ parts, set }: SetPlan): PlannedPart {
+  const held = (id: string): boolean => set.parts.some(({ holds }) => holds.some(({ part }) => part === id));
+  const area = ({ outside }: PlannedPart): number => (outside ? outside.width * outside.height : 0);
+  const seen = parts.filter(({ part }) => !held(part.id) && !part.round);
+  return [...(seen.length > 0 ? seen : parts)].sort((a, b) => area(b) - area(a))[0]!;
+}
+
+/** What it is all for: the innermost of what one sees. */
+function innermostOf(plan: SetPlan): PlannedPart {
+  let one = outermostOf(plan);
+  for (;;) {
+    const [hold] = one.part.holds;
+    const next = hold && plan.parts.find(({ part }) => part.id === hold.part);
+    if (!next) return one;
+    one = next;
+  }
 }
 
 /** A moment in which nothing else is waiting; where the browser does not tell, the next one. */
@@ -49,11 +104,11 @@ const idle = (): Promise<void> =>
 const drawn = new Map<string, Card>();
 
 /**
- * The card of a design: as it was last drawn, at once; then planned when there is time, and drawn anew where that says
+ * The card of a set: as it was last drawn, at once; then planned when there is time, and drawn anew where that says
  * something else. Null until there is one.
  */
-export function useCard(design: DesignInput): Card | null {
-  const key = JSON.stringify(design);
+export function useCard(set: SetInput): Card | null {
+  const key = JSON.stringify(set);
   const [shown, setShown] = useState<{ readonly key: string; readonly card: Card } | null>(null);
   useEffect(() => {
     let gone = false;
@@ -66,7 +121,7 @@ export function useCard(design: DesignInput): Card | null {
       if (still && !gone) show(still);
       await idle();
       if (gone) return;
-      const now = cardOf(design);
+      const now = cardOf(set);
       if (still && same(still, now)) return;
       show(now);
       await keepStill(key, now);
@@ -79,7 +134,7 @@ export function useCard(design: DesignInput): Card | null {
         }),
       );
     return () => void (gone = true);
-    // A design is told by what it says.
+    // A set is told by what it says.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
   return shown?.key === key ? shown.card : (drawn.get(key) ?? null);

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 /** A card is drawn at once as it was last, and put right where that is no longer so. */
 import { act, renderHook, waitFor } from '@testing-library/react';
-import type { DesignInput } from '@/core/plan';
+import type { SetInput } from '@/core/sets';
 import { DEMO_SHELF } from '@/data/demo';
 import { cardOf, useCard, type Card } from './card';
 
@@ -26,8 +26,8 @@ const rest = async (): Promise<void> => {
   act(() => idle.splice(0).forEach((wake) => wake()));
 };
 
-const design = (n: number): DesignInput => DEMO_SHELF[n]!.design;
-const shows = (input: DesignInput) => {
+const set = (n: number): SetInput => DEMO_SHELF[n]!.set;
+const shows = (input: SetInput) => {
   const seen: (Card | null)[] = [];
   renderHook(() => {
     const card = useCard(input);
@@ -37,29 +37,29 @@ const shows = (input: DesignInput) => {
 };
 
 test('the first time it is planned, shown and kept', async () => {
-  const seen = shows(design(0));
+  const seen = shows(set(0));
   await rest();
-  await waitFor(() => expect(seen.at(-1)).toEqual(cardOf(design(0))));
-  expect(written).toEqual([JSON.stringify(design(0))]);
+  await waitFor(() => expect(seen.at(-1)).toEqual(cardOf(set(0))));
+  expect(written).toEqual([JSON.stringify(set(0))]);
 });
 
 test('a still is shown before anything is planned, and what has changed since is put right', async () => {
-  const key = JSON.stringify(design(1));
-  const old = { ...cardOf(design(1)), pieces: 7 };
+  const key = JSON.stringify(set(1));
+  const old = { ...cardOf(set(1)), pieces: 7 };
   kept.set(key, old);
-  const seen = shows(design(1));
+  const seen = shows(set(1));
   await waitFor(() => expect(seen).toEqual([null, old]));
   await rest();
   await waitFor(() => expect(seen).toHaveLength(3));
-  expect(seen).toEqual([null, old, cardOf(design(1))]);
-  expect(kept.get(key)).toEqual(cardOf(design(1)));
+  expect(seen).toEqual([null, old, cardOf(set(1))]);
+  expect(kept.get(key)).toEqual(cardOf(set(1)));
 });
 
 test('a still that is right is not written again', async () => {
-  const key = JSON.stringify(design(2));
-  kept.set(key, cardOf(design(2)));
+  const key = JSON.stringify(set(2));
+  kept.set(key, cardOf(set(2)));
   const before = written.length;
-  const seen = shows(design(2));
+  const seen = shows(set(2));
   await waitFor(() => expect(seen).toHaveLength(2));
   await rest();
   await new Promise((wake) => setTimeout(wake, 50));
@@ -67,5 +67,5 @@ test('a still that is right is not written again', async () => {
 });
 
 test('what was drawn on this page is there in the same moment', () => {
-  expect(shows(design(2))).toEqual([cardOf(design(2))]);
+  expect(shows(set(2))).toEqual([cardOf(set(2))]);
 });

@@ -5,12 +5,14 @@ import { useEffect, useState } from 'react';
 import type { KeptPaper } from '@/core/cutting';
 import { formatLength, mm } from '@/core/length';
 import type { DesignInput, Question, Suggestion } from '@/core/plan';
+import { setOf } from '@/core/sets';
 import { addProject, allProjects } from '@/data/projects';
 import type { ChooserWorker } from '@/workers/chooser.worker';
 import { helperWhy, startHelper } from '@/workers/helper';
 import { SmallPicture } from '../draw/SmallPicture';
 import { Boundary } from '../parts/Boundary';
 import { useOnce } from '../parts/once';
+import { plannedSet } from '../parts/plans';
 import { useTell } from '../parts/useTell';
 import { Waiting } from '../parts/Waiting';
 import { useReading } from '../parts/Reading';
@@ -34,7 +36,16 @@ interface Used {
 async function contentsUsed(): Promise<Used[]> {
   const seen = new Set<string>();
   return (await allProjects()).shelf
-    .flatMap(({ name, design: { contents } }) => (contents?.width && contents.height ? [{ name, contents }] : []))
+    .flatMap(({ name, set }) => {
+      const whole = plannedSet(set);
+      return 'plan' in whole
+        ? whole.plan.parts.flatMap(({ part, plan }): Used[] => {
+            const { contents } = plan.design;
+            if (!contents || part.given || part.design.construction.does === 'decorates') return [];
+            return [{ name: set.parts.length > 1 ? `${name}: ${part.name}` : name, contents }];
+          })
+        : [];
+    })
     .filter(({ contents }) => {
       const key = `${contents.width} ${contents.height} ${contents.thickness ?? 0}`;
       if (seen.has(key)) return false;
@@ -73,7 +84,7 @@ export function Becomes({ paper, onClose }: BecomesProps) {
     return () => helper.end();
   }, [width, height, caliper, sided, directional]);
   const [begin] = useOnce((used: Used, { design, title }: Suggestion) =>
-    addProject({ name: `${used.name}: ${title}`.slice(0, 120), units, design })
+    addProject({ name: `${used.name}: ${title}`.slice(0, 120), units, set: setOf(design) })
       .then((id) => router.push(`/bench?p=${id}`))
       .catch(failed('It could not be started')),
   );

@@ -74,7 +74,11 @@ function Trials({ board }: { readonly board: OwnBoard }) {
   const { trials } = unsent.value ?? first;
   const setTrials = (next: (now: readonly TrialFold[]) => readonly TrialFold[]): void =>
     unsent.set((now) => ({ trials: next(now.trials) }));
-  const [asked, setAsked] = useState<{ readonly projects: readonly Project[]; readonly tool: Tool } | null>(null);
+  const [asked, setAsked] = useState<{
+    readonly projects: readonly Project[];
+    readonly old: Tool;
+    readonly tool: Tool;
+  } | null>(null);
   const change = (i: number, part: Partial<TrialFold>): void =>
     setTrials((now) => now.map((trial, j) => (i === j ? { ...trial, ...part } : trial)));
   const [another] = useOnce(() =>
@@ -93,12 +97,12 @@ function Trials({ board }: { readonly board: OwnBoard }) {
     const [old, tool] = [toolOf(board)!, toolOf({ ...board, ...figures })!];
     const projects = await projectsWith(old);
     setToolbox((now) => withChanged(now, board.id, figures));
-    setAsked(projects.length > 0 ? { projects, tool } : null);
+    setAsked(projects.length > 0 ? { projects, old, tool } : null);
     void message.success(`${board.name} has its new figures.`);
   };
   const follow = (): void => {
     if (!asked) return;
-    const back = retool(asked.projects, asked.tool);
+    const back = retool(asked.projects, asked.old, asked.tool);
     setAsked(null);
     undoable({
       key: 'retooled',

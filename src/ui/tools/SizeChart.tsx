@@ -15,6 +15,7 @@ import { Figure } from '../parts/Figure';
 import { LengthField } from '../parts/LengthField';
 import { Opened } from '../parts/Opened';
 import { TextField } from '../parts/TextField';
+import { plannedSet } from '../parts/plans';
 import { useAll, useSetting } from '../parts/useKept';
 import { useUnsent } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
@@ -234,10 +235,12 @@ function AddCards({
   const has = (width: number, height: number): boolean =>
     cards.some((card) => Math.abs(card.width - width) < 0.05 && Math.abs(card.height - height) < 0.05);
   const held = shelf.flatMap((project): ChartCard[] => {
-    const { width, height, thickness = 0 } = project.design.contents ?? {};
-    return typeof width === 'number' && typeof height === 'number' && !has(width, height) && Number(thickness) < 4
-      ? [{ name: project.name.slice(0, 60), width: mm(width), height: mm(height), thickness: mm(Number(thickness)) }]
-      : [];
+    const whole = plannedSet(project.set);
+    const innermost = 'plan' in whole ? whole.plan.parts[0]! : null;
+    const contents = innermost?.part.given ?? innermost?.plan.design.contents;
+    if (!contents || has(contents.width, contents.height) || contents.thickness >= 4) return [];
+    const { width, height, thickness } = contents;
+    return [{ name: project.name.slice(0, 60), width, height, thickness }];
   });
   const { width, height, thickness = 0 } = size;
   return (

@@ -8,11 +8,13 @@ import { inches, mm } from '@/core/length';
 import type { Blank } from '@/core/pattern';
 import { boardsOf, COMMON_BOARD, planTool, type Toolbox } from '@/core/tools';
 import type { Project } from '@/data/db';
+import { pieceName } from '@/core/sets';
+import { capitalised } from '@/core/text';
 import { shelfAndBin } from '@/data/projects';
 import { Empty } from '../parts/Empty';
 import { LengthField } from '../parts/LengthField';
 import { Opened } from '../parts/Opened';
-import { usePlan } from '../parts/plans';
+import { usePlannedSet } from '../parts/plans';
 import { useAll } from '../parts/useKept';
 import { useToolbox } from '../parts/useToolbox';
 import { Waiting } from '../parts/Waiting';
@@ -64,10 +66,21 @@ function TryOut() {
 
 /** A piece of a plan, made move by move on the tool it was planned for. */
 function AlongPlan({ project }: { readonly project: Project }) {
-  const answer = usePlan(project.design);
-  const made = 'plan' in answer ? answer.plan.made : null;
-  const [piece, setPiece] = useState(0);
-  if (!made || !('plan' in answer))
+  const whole = usePlannedSet(project.set);
+  const [chosen, setChosen] = useState(0);
+  const all =
+    'plan' in whole
+      ? whole.plan.parts.flatMap(({ part: own, plan: { made, design } }) =>
+          made && !own.given
+            ? made.pieces.map((part) => {
+                const label = capitalised(pieceName(whole.plan.set, own.id, part.piece.name));
+                return { label, made, design, part };
+              })
+            : [],
+        )
+      : [];
+  const shown = all[chosen] ?? all[0];
+  if (!shown)
     return (
       <Alert
         type="warning"
@@ -76,20 +89,20 @@ function AlongPlan({ project }: { readonly project: Project }) {
         description={<Link href={`/bench?p=${project.id}`}>See on the bench what is missing</Link>}
       />
     );
-  const part = made.pieces[piece] ?? made.pieces[0];
+  const { made, design, part } = shown;
   return (
     <>
-      {made.pieces.length > 1 && (
+      {all.length > 1 && (
         <Select
           aria-label="Piece"
           className={styles.what}
-          value={piece}
-          options={made.pieces.map(({ piece: { name } }, value) => ({ value, label: `The ${name}` }))}
-          onChange={setPiece}
+          value={chosen}
+          options={all.map(({ label }, value) => ({ value, label }))}
+          onChange={setChosen}
         />
       )}
-      <Reading units={project.units} graduation={answer.design.graduation}>
-        <Trial key={part.piece.name} blank={part.piece.blank} tool={answer.design.tool} plan={{ made, part }} />
+      <Reading units={project.units} graduation={design.graduation}>
+        <Trial key={chosen} blank={part.piece.blank} tool={design.tool} plan={{ made, part }} />
       </Reading>
     </>
   );

@@ -1,0 +1,140 @@
+'use client';
+
+import { Button } from 'antd';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { mm } from '@/core/length';
+import { pictureOf } from '@/core/plan';
+import { CHAINS, cutListOf, type Begun, type Chain } from '@/core/sets';
+import { capitalised } from '@/core/text';
+import { addProject } from '@/data/projects';
+import { UNITS } from '@/data/setting-kinds';
+import { SmallPicture } from '../draw/SmallPicture';
+import { Boundary } from '../parts/Boundary';
+import { LengthField } from '../parts/LengthField';
+import { MyUnitsSwitch } from '../parts/MyUnits';
+import { NumberField } from '../parts/NumberField';
+import { useOnce } from '../parts/once';
+import { Opened } from '../parts/Opened';
+import { plannedSet } from '../parts/plans';
+import { useReading } from '../parts/Reading';
+import { useSetting } from '../parts/useKept';
+import { useTell } from '../parts/useTell';
+import { Words } from '../parts/Words';
+import styles from './Choose.module.css';
+
+/** Ready chains to start from, each from the one thing a person has. */
+export const Chains = () => (
+  <Opened what="Laying out the chains">
+    <AllChains />
+  </Opened>
+);
+
+const MOST = 60;
+const ROOM = { width: 96, height: 72 };
+
+function AllChains() {
+  const { failed } = useTell();
+  const router = useRouter();
+  const [units = 'in'] = useSetting(UNITS);
+  const [chosen, setChosen] = useState<Chain>(CHAINS[0]!);
+  const [begun, setBegun] = useState<Readonly<Record<string, Begun>>>({});
+  const now = begun[chosen.id] ?? chosen.usual;
+  const change = (part: Partial<Begun>): void => setBegun((all) => ({ ...all, [chosen.id]: { ...now, ...part } }));
+  const marks = units === 'in' ? '1/8 in' : '1 mm';
+  const [begin] = useOnce(() =>
+    addProject({ name: chosen.title, units, set: { ...chosen.set(now), graduation: marks } })
+      .then((id) => router.push(`/bench?p=${id}`))
+      .catch(failed('It could not be started')),
+  );
+  return (
+    <main className={styles.choose}>
+      <h1>Several things together</h1>
+      <p className={styles.lead}>
+        Choose a chain and say what you have: everything round it follows its size, and goes on following it.
+      </p>
+      <ul className={styles.chains} aria-label="Chains to start from">
+        {CHAINS.map((chain) => (
+          <li key={chain.id}>
+            <button type="button" aria-pressed={chain.id === chosen.id} onClick={() => setChosen(chain)}>
+              <Boundary what={chain.title}>
+                <ChainPicture chain={chain} />
+              </Boundary>
+              <span>
+                <strong>{chain.title}</strong>
+                <span>{chain.lead}</span>
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <section className={styles.has} aria-label={chosen.has}>
+        <h2>{chosen.has}</h2>
+        <MyUnitsSwitch />
+        <div className={styles.sizes}>
+          {(['width', 'height', 'thickness'] as const).map((side) => (
+            <LengthField
+              key={`${chosen.id} ${side}`}
+              label={capitalised(side)}
+              value={now[side]}
+              least={side === 'thickness' ? 0 : 10}
+              most={side === 'thickness' ? 60 : 600}
+              onChange={(length) => change({ [side]: mm(length) })}
+            />
+          ))}
+          <label className={styles.howMany}>
+            How many
+            <NumberField
+              key={chosen.id}
+              aria-label="How many"
+              min={1}
+              max={MOST}
+              precision={0}
+              value={now.count}
+              onChange={(count) => change({ count })}
+            />
+          </label>
+        </div>
+        <WhatComes chain={chosen} begun={now} />
+        <Button type="primary" size="large" onClick={() => begin()}>
+          Begin this set
+        </Button>
+      </section>
+    </main>
+  );
+}
+
+/** The outermost thing of a chain as it usually comes out. */
+function ChainPicture({ chain }: { readonly chain: Chain }) {
+  const whole = useMemo(() => plannedSet(chain.set(chain.usual)), [chain]);
+  const shown = 'plan' in whole ? whole.plan.parts.filter(({ part }) => !part.round).at(-1)?.plan.made : null;
+  return (
+    <span className={styles.chainPicture} aria-hidden="true">
+      {shown && <SmallPicture picture={pictureOf(shown)} scale={0.36} room={ROOM} />}
+    </span>
+  );
+}
+
+/** The parts and how large each comes out, before it is begun. */
+function WhatComes({ chain, begun }: { readonly chain: Chain; readonly begun: Begun }) {
+  const { say } = useReading();
+  const whole = useMemo(() => plannedSet(chain.set(begun)), [chain, begun]);
+  if (!('plan' in whole)) return <p role="alert">{whole.issues.map(({ message }) => message).join(' ')}</p>;
+  const pieces = cutListOf(whole.plan).reduce(
+    (sum, cuts) => sum + cuts.pieces.reduce((all, { quantity }) => all + quantity, 0),
+    0,
+  );
+  return (
+    <p className={styles.comes} aria-live="polite">
+      <Words>
+        {`${whole.plan.parts
+          .map(({ part, own: outside }) =>
+            outside
+              ? `${part.quantity > 1 ? `${part.quantity} × ` : ''}${part.name} ${say(outside.width)} × ${say(outside.height)}, ${say(outside.thickness)} thick`
+              : `${part.name}: no pattern`,
+          )
+          .join('; ')}. ${pieces} pieces to cut.`}
+      </Words>
+    </p>
+  );
+}
