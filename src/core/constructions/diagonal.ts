@@ -54,7 +54,7 @@ export interface FlapStyle {
 export const TRIM_CLEARANCE = inches(1 / 16);
 
 /** The four numbers that fix the pattern: side of the blank, true setting, notch; `a` and `b` follow. */
-interface SquareLayout {
+export interface SquareLayout {
   readonly side: Mm;
   readonly setting: Mm;
   readonly notch: Mm;
@@ -67,9 +67,14 @@ interface SquareLayout {
  * their corners are the notch tips (derivation: intersect the lines). Checked by folding, never by this.
  */
 export function squareEnvelope(brief: Brief<SquareOptions>, style: FlapStyle): BuildResult {
+  const layout = squareLayout(brief);
+  return 'code' in layout ? { ok: false, refusal: layout } : draw(layout, brief, style);
+}
+
+/** The square and its setting: for the contents, or for the sheet there is. */
+export function squareLayout(brief: Brief<SquareOptions>): SquareLayout | Refusal {
   const layout = brief.blank ? fromPaper(brief) : fromContents(brief);
-  if ('code' in layout) return { ok: false, refusal: layout };
-  return draw({ ...layout, side: tidy(layout.side), setting: tidy(layout.setting) }, brief, style);
+  return 'code' in layout ? layout : { ...layout, side: tidy(layout.side), setting: tidy(layout.setting) };
 }
 
 /** Takes rounding noise off a sum of marks: to a nanometre. */
@@ -183,36 +188,14 @@ function* pairs(
 }
 
 /** Draws panels, notches and hinges for a layout, and says how it is folded. */
-function draw(
-  { side, setting, notch, start }: SquareLayout,
-  brief: Brief<SquareOptions>,
-  style: FlapStyle,
-): BuildResult {
-  const square = squareOf(side, setting, notch);
+function draw(layout: SquareLayout, brief: Brief<SquareOptions>, style: FlapStyle): BuildResult {
+  const square = squareOf(layout.side, layout.setting, layout.notch);
   const ring = inTurn(square, style.opening);
-  const drawn: Drawn = { panels: [], hinges: [], trims: [] };
-  for (const [id, k] of ring) {
-    const refusal = drawFlap({ square, id, k, style, making: brief.making }, drawn);
-    if (refusal) return { ok: false, refusal };
-  }
-  const tip = drawn.panels.find(({ id }) => id === 'tip');
-  const body: Panel = { id: 'body', name: 'body', polygon: square.tips };
-  const hinges = [...drawn.hinges]
-    .sort((x, y) => foldOrder(x.id) - foldOrder(y.id))
-    .map((hinge, i): Hinge => ({ ...hinge, order: i + 1 }));
-  const piece: Piece = {
-    name: 'envelope',
-    quantity: 1,
-    source: 'made',
-    blank: square.blank,
-    panels: [body, ...drawn.panels.filter((panel) => panel !== tip), ...(tip ? [tip] : [])].map(drawable),
-    hinges,
-    notches: square.notches,
-    trims: drawn.trims,
-    holes: [],
-    slits: [],
-  };
-  const closing = ring.get('closing')!;
+  const sheet = drawSheet({ name: 'envelope', body: 'body', prefix: '', of: '' }, square, ring, style, brief.making);
+  if ('code' in sheet) return { ok: false, refusal: sheet };
+  const { piece } = sheet;
+  const tip = piece.panels.some(({ id }) => id === 'tip');
+  const [closing] = ring.get('closing')!;
   return {
     ok: true,
     built: {
@@ -231,15 +214,65 @@ function draw(
           covered: { floor: 1, roof: 1 },
         },
       ],
-      start,
+      start: layout.start,
       claims: style.longFlaps === 'lap' ? LAPPED_CLAIMS : CLAIMS,
-      grips: gripsFor(hinges, square.notches[0]!.at, side, brief),
+      grips: gripsFor(piece.hinges, square.notches[0]!.at, layout.side, brief),
+    },
+  };
+}
+
+/** What a sheet and its parts are called; where there are several, each has names of its own. */
+interface SheetNames {
+  readonly name: string;
+  readonly body: string;
+  /** Before the id of each of its panels. */
+  readonly prefix: string;
+  /** After what a maker calls each of its flaps. */
+  readonly of: string;
+}
+
+/**
+ * One square sheet with four flaps about a body: which flap stands on which fold, in the order they are folded. What
+ * closes is cut as the style says; others are left whole unless it says otherwise.
+ */
+export function drawSheet(
+  { name, body, prefix, of }: SheetNames,
+  square: Square,
+  ring: ReadonlyMap<string, readonly [k: number, name: string]>,
+  style: FlapStyle,
+  making: Brief['making'],
+): { readonly piece: Piece } | Refusal {
+  const drawn: Drawn = { panels: [], hinges: [], trims: [] };
+  for (const [flap, [k, called]] of ring) {
+    const refusal = drawFlap({ square, flap, called: `${called}${of}`, prefix, k, style, making }, drawn);
+    if (refusal) return refusal;
+  }
+  const tip = drawn.panels.find(({ id }) => id === `${prefix}tip`);
+  const order = ['tip', ...ring.keys()].map((id) => `s-${prefix}${id}`);
+  return {
+    piece: {
+      name,
+      quantity: 1,
+      source: 'made',
+      blank: square.blank,
+      panels: [
+        { id: `${prefix}body`, name: body, polygon: square.tips },
+        ...drawn.panels.filter((panel) => panel !== tip),
+        ...(tip ? [tip] : []),
+      ].map(drawable),
+      hinges: [...drawn.hinges]
+        .sort((x, y) => order.indexOf(x.id) - order.indexOf(y.id))
+        .map((hinge, i): Hinge => ({ ...hinge, order: i + 1 })),
+      notches: square.notches,
+      trims: drawn.trims,
+      holes: [],
+      slits: [],
     },
   };
 }
 
 /** The sheet with its four notches. Flap k stands on the fold between the tips of notches k and k + 1. */
-interface Square {
+export interface Square {
   readonly side: Mm;
   readonly blank: { readonly width: Mm; readonly height: Mm };
   readonly notches: readonly Notch[];
@@ -252,7 +285,8 @@ interface Square {
   readonly house: (k: number) => Polygon<'sheet'>;
 }
 
-function squareOf(side: Mm, setting: Mm, notch: Mm): Square {
+/** The sheet of a layout. */
+export function squareOf(side: Mm, setting: Mm, notch: Mm): Square {
   const blank = { width: side, height: side };
   const notches = EDGES.map((edge): Notch => ({
     id: `n${edge}`,
@@ -279,26 +313,20 @@ function squareOf(side: Mm, setting: Mm, notch: Mm): Square {
 
 const EDGES = [1, 2, 3, 4] as const satisfies readonly Edge[];
 type FlapId = 'side-1' | 'side-2' | 'bottom' | 'closing';
-const FLAP_NAMES: Readonly<Record<FlapId, string>> = {
-  'side-1': 'first side flap',
-  'side-2': 'second side flap',
-  bottom: 'bottom flap',
-  closing: 'closing flap',
-};
 
 /** True when the flaps on folds 0 and 2, along the contents' height, stand on the long sides. */
 const evenAreLong = ({ foldLength }: Square): boolean => foldLength(0) >= foldLength(1) - 1e-9;
 
 /** Which flap stands on which fold, in the order they are folded. */
-function inTurn(square: Square, opening: FlapStyle['opening']): ReadonlyMap<FlapId, number> {
+function inTurn(square: Square, opening: FlapStyle['opening']) {
   const closesEven = (opening === 'long') === evenAreLong(square);
   const [bottom, closing, side1, side2] = closesEven ? [0, 2, 1, 3] : [1, 3, 0, 2];
-  return new Map([
-    ['side-1', side1],
-    ['side-2', side2],
-    ['bottom', bottom],
-    ['closing', closing],
-  ] as const);
+  return new Map<FlapId, readonly [number, string]>([
+    ['side-1', [side1, 'first side flap']],
+    ['side-2', [side2, 'second side flap']],
+    ['bottom', [bottom, 'bottom flap']],
+    ['closing', [closing, 'closing flap']],
+  ]);
 }
 
 /** What the flaps come to, as they are drawn. */
@@ -310,7 +338,11 @@ interface Drawn {
 
 interface Flap {
   readonly square: Square;
-  readonly id: FlapId;
+  readonly flap: string;
+  /** What a maker calls it. */
+  readonly called: string;
+  /** Before the ids of this sheet. */
+  readonly prefix: string;
   /** The fold it stands on. */
   readonly k: number;
   readonly style: FlapStyle;
@@ -318,10 +350,14 @@ interface Flap {
 }
 
 /** Draws a flap: cut back where it is long, its tip cut off, folded or rounded where it closes. */
-function drawFlap({ square, id, k, style, making }: Flap, { panels, hinges, trims }: Drawn): Refusal | null {
+function drawFlap(
+  { square, flap, called, prefix, k, style, making }: Flap,
+  { panels, hinges, trims }: Drawn,
+): Refusal | null {
   const fold = square.fold(k);
   const cornerDepth = -sideOf(fold, square.corner[k]!);
-  const closes = id === 'closing';
+  const id = `${prefix}${flap}`;
+  const closes = flap === 'closing';
   // A rounded tip stops short by itself; only what stands out past that is cut off straight.
   const eased = closes && style.tip === 'point' ? style.corner * (Math.SQRT2 - 1) : 0;
   /** The flap with so much of its depth cut off, mm. */
@@ -337,12 +373,12 @@ function drawFlap({ square, id, k, style, making }: Flap, { panels, hinges, trim
     const reach = style.longDepth(square.foldLength((k + 1) % 4));
     // Cut on a mark: so that it clears, or so that no less is left to glue than was asked.
     const way = style.longFlaps === 'trim' ? 'up' : 'down';
-    shape = straighten(shape, measurable(cornerDepth - reach, way, making), `end of the ${FLAP_NAMES[id]}`);
+    shape = straighten(shape, measurable(cornerDepth - reach, way, making), `end of the ${called}`);
   }
   // The long flaps' slopes cross √2·n short of the tip of the flaps on the short sides.
   const past = style.blunt === null ? 0 : Math.SQRT2 * square.notches[0]!.length - style.blunt;
-  if (past > LEAST.folded.fails && (id === 'bottom' || closes))
-    shape = straighten(shape, measurable(past, 'down', making), `tip of the ${FLAP_NAMES[id]}`);
+  if (past > LEAST.folded.fails && (flap === 'bottom' || closes))
+    shape = straighten(shape, measurable(past, 'down', making), `tip of the ${called}`);
   const pointed = shape.length === 5;
   if (closes && style.tip !== 'point' && pointed) {
     const most = square.foldLength(k) / 2;
@@ -351,19 +387,19 @@ function drawFlap({ square, id, k, style, making }: Flap, { panels, hinges, trim
       return { code: 'tip-too-deep', value: style.tipDepth, limit: mm(most) };
     const line = parallel(fold, cornerDepth - depth);
     if (style.tip === 'folded') {
-      panels.push({ id: 'tip', name: 'tip', polygon: cutBack(shape, reversed(line)) });
+      panels.push({ id: `${prefix}tip`, name: 'tip', polygon: cutBack(shape, reversed(line)) });
       shape = cutBack(shape, line);
-      hinges.push(valley('s-tip', ['closing', 'tip'], onRim(shape, line, FLAP_NAMES.closing)));
-    } else shape = straighten(shape, depth, `tip of the ${FLAP_NAMES.closing}`);
+      hinges.push(valley(`s-${prefix}tip`, [id, `${prefix}tip`], onRim(shape, line, called)));
+    } else shape = straighten(shape, depth, `tip of the ${called}`);
   }
   if (closes && style.corner > 0 && !(style.tip === 'folded' && pointed)) {
-    const rounded = roundFree(shape, fold, style.corner, 'round', FLAP_NAMES.closing);
+    const rounded = roundFree(shape, fold, style.corner, `${prefix}round`, called);
     if ('limit' in rounded) return { code: 'corner-too-round', value: style.corner, limit: rounded.limit };
     trims.push(...rounded.trims);
     shape = rounded.polygon;
   }
-  panels.push({ id, name: FLAP_NAMES[id], polygon: shape });
-  hinges.push(valley(`s-${id}`, ['body', id], fold));
+  panels.push({ id, name: called, polygon: shape });
+  hinges.push(valley(`s-${id}`, [`${prefix}body`, id], fold));
   return null;
 }
 
@@ -439,7 +475,7 @@ const LAPPED_CLAIMS = CLAIMS.map((claim): Claim =>
  * A pair of folds stands `W/2` from the middle, so a fold pulled out by `outward` widens the inside by twice that;
  * on a given sheet it moves the setting by `√2·outward`, towards the far end for the folds that bound the width.
  */
-function gripsFor(
+export function gripsFor(
   hinges: readonly Hinge[],
   at: Mm,
   side: Mm,
@@ -484,9 +520,6 @@ function toRim(line: Segment<'sheet'>, side: number): Segment<'sheet'> {
 /** The line of a cut with the waste on its right. */
 const wasteRight = (line: Segment<'sheet'>, off: Polygon<'sheet'>): Polygon<'sheet'> =>
   off.some((p) => sideOf(line, p) > TOLERANCE.length) ? [line.to, line.from] : [line.from, line.to];
-
-const FOLD_ORDER = ['s-tip', 's-side-1', 's-side-2', 's-bottom', 's-closing'];
-const foldOrder = (hinge: string): number => FOLD_ORDER.indexOf(hinge);
 
 /** The line `depth` mm outside a fold (on its right), drawn alike. */
 function parallel(fold: Segment<'sheet'>, depth: number): Segment<'sheet'> {

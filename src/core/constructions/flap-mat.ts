@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { TOLERANCE, type Polygon } from '../geometry';
+import { TOLERANCE, type Polygon, type Segment } from '../geometry';
 import { inches, mm, stepOf } from '../length';
-import { drawPiece, ring, type Trim, isSquare } from '../pattern';
+import { drawPiece, isSquare, ring, type Piece, type Trim } from '../pattern';
 import { built, EASE, basePiece, place, refuse, segment, partCure } from './building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from './construction';
+import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from './construction';
 import { rounded } from './corners';
 import { lengthOption } from './options';
 import { onMark, tooLarge } from './sizing';
@@ -20,28 +20,38 @@ const options = z.strictObject({
 });
 type Options = z.output<typeof options>;
 
+/** A pointed flap and its mat: half of a square cut corner to corner, and the other half kept for a second flap. */
+export interface PointedMat {
+  readonly mat: Piece;
+  /** The flap, its fold along the near edge from 0 to its base. */
+  readonly flap: Polygon<'sheet'>;
+  /** The mat’s long edge on its own sheet, and where it lies on the flap. */
+  readonly line: Segment<'sheet'>;
+  readonly on: Segment<'sheet'>;
+}
+
+/** The flap a mat is for, mm: its fold and its depth; or (`square`) the square that the mat is cut from. */
+export interface MatFor {
+  readonly base: number;
+  readonly depth: number;
+  readonly square: number | null;
+}
+
+const shorteningOf = (reveal: number): number => reveal * (2 + Math.SQRT2);
+
 /**
- * A mat for a house-shaped or triangular flap that closes at 45°: half of a square cut corner to corner. A reveal `r`
- * takes `r(2 + √2)` off the legs, since the inset triangle's incircle is `r` smaller. Contents: the flap's fold and
- * its depth.
+ * A mat for a house-shaped or triangular flap that closes at 45°. A reveal `r` takes `r(2 + √2)` off the legs, since the
+ * inset triangle's incircle is `r` smaller.
  */
-function build(brief: Brief<Options>): BuildResult {
-  const { contents, blank } = brief;
-  const { reveal: r, cornerRadius } = brief.options;
-  const shortening = r * (2 + Math.SQRT2);
-  if (blank && !isSquare(blank))
-    return refuse({
-      code: 'blank-not-square',
-      value: mm(Math.max(blank.width, blank.height)),
-      limit: mm(Math.min(blank.width, blank.height)),
-    });
-  const base = blank ? (blank.width + shortening) * Math.SQRT2 : contents!.width;
-  const depth = contents ? contents.height : base / 2;
-  const s = blank ? blank.width : onMark(base / Math.SQRT2 - shortening, brief, 'down');
+export function pointedMat(
+  { base, depth, square }: MatFor,
+  { reveal: r, cornerRadius }: Options,
+  brief: Brief,
+  [name, second]: readonly [mat: string, second: string],
+): PointedMat | Refusal {
+  const s = square ?? onMark(base / Math.SQRT2 - shorteningOf(r), brief, 'down');
   if (s <= 0)
-    return refuse(
-      tooLarge('reveal', 'reveal', r, (base / Math.SQRT2 - stepOf(brief.making.graduation)) / (2 + Math.SQRT2)),
-    );
+    return tooLarge('reveal', 'reveal', r, (base / Math.SQRT2 - stepOf(brief.making.graduation)) / (2 + Math.SQRT2));
   // A house rises square before it closes; a flap cut blunt stops short of its tip.
   const shoulder = Math.max(0, depth - base / 2);
   const flap = ring(
@@ -61,17 +71,17 @@ function build(brief: Brief<Options>): BuildResult {
   // A rounded tip stops short by itself; only what stands out past that is cut off blunt.
   const past = rise - allowed;
   const blunt = past > cornerRadius * (Math.SQRT2 - 1) + TOLERANCE.length && depth < base / 2 ? Math.SQRT2 * past : 0;
-  if (blunt >= s) return refuse(tooLarge('reveal', 'reveal', r, depth / 3));
+  if (blunt >= s) return tooLarge('reveal', 'reveal', r, depth / 3);
   const straight: Polygon<'sheet'> =
     blunt > 0 ? ring([blunt, 0], [s, 0], [0, s], [0, blunt]) : ring([0, 0], [s, 0], [0, s]);
   const corners = straight.map((_, i) => i);
-  const round = rounded(straight, corners, cornerRadius, 'round', 'mat');
-  if ('limit' in round) return refuse({ code: 'corner-too-round', value: cornerRadius, limit: round.limit });
-  const shape = round.polygon;
+  const id = name.replaceAll(' ', '-');
+  const round = rounded(straight, corners, cornerRadius, `round-${id}`, name);
+  if ('limit' in round) return { code: 'corner-too-round', value: cornerRadius, limit: round.limit };
   const trims: Trim[] = [
     {
-      id: 'second-mat',
-      name: 'second mat',
+      id: `second-${id}`,
+      name: second,
       kept: true,
       polygon: ring([s, 0], [s, s], [0, s]),
       cut: {
@@ -85,8 +95,8 @@ function build(brief: Brief<Options>): BuildResult {
     ...(blunt > 0
       ? [
           {
-            id: 'tip',
-            name: 'tip of the mat',
+            id: `tip-${id}`,
+            name: `tip of the ${name}`,
             polygon: ring([0, 0], [blunt, 0], [0, blunt]),
             cut: {
               kind: 'path' as const,
@@ -101,24 +111,45 @@ function build(brief: Brief<Options>): BuildResult {
     ...round.trims,
   ];
   const h0 = shoulder + r;
+  return {
+    mat: drawPiece({
+      name,
+      blank: { width: mm(s), height: mm(s) },
+      panels: [{ id, name, polygon: round.polygon }],
+      folds: [],
+      trims,
+    }),
+    flap,
+    line: segment(s, 0, 0, s),
+    on: segment(base / 2 - rise, h0, base / 2 + rise, h0),
+  };
+}
+
+/** Contents: the flap’s fold and its depth. */
+function build(brief: Brief<Options>): BuildResult {
+  const { contents, blank } = brief;
+  if (blank && !isSquare(blank))
+    return refuse({
+      code: 'blank-not-square',
+      value: mm(Math.max(blank.width, blank.height)),
+      limit: mm(Math.min(blank.width, blank.height)),
+    });
+  const base = blank ? (blank.width + shorteningOf(brief.options.reveal)) * Math.SQRT2 : contents!.width;
+  const depth = contents ? contents.height : base / 2;
+  const drawn = pointedMat({ base, depth, square: blank?.width ?? null }, brief.options, brief, ['mat', 'second mat']);
+  if ('code' in drawn) return refuse(drawn);
   return built({
     ...PLAIN,
     pieces: [
-      drawPiece({
-        name: 'mat',
-        blank: blank ?? { width: mm(s), height: mm(s) },
-        panels: [{ id: 'mat', name: 'mat', polygon: shape }],
-        folds: [],
-        trims,
-      }),
-      basePiece('flap', 'flap', { width: mm(base), height: mm(Math.max(depth, 1)) }, flap),
+      { ...drawn.mat, blank: blank ?? drawn.mat.blank },
+      basePiece('flap', 'flap', { width: mm(base), height: mm(Math.max(depth, 1)) }, drawn.flap),
     ],
     assembly: [
       place('lay-mat', 'Lay the mat on the flap, the same border all round', {
         panel: 'mat',
         onto: 'flap',
-        line: segment(s, 0, 0, s),
-        on: segment(base / 2 - rise, h0, base / 2 + rise, h0),
+        line: drawn.line,
+        on: drawn.on,
         over: false,
         level: 'top',
         gluedTo: ['flap'],

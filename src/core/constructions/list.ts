@@ -1,5 +1,6 @@
 import { accordionPocket } from './accordion-pocket';
 import { bellyBand } from './belly-band';
+import { boughtEnvelope } from './bought-envelope';
 import { cardHolder } from './card-holder';
 import { coinEnvelope } from './coin-envelope';
 import { anyConstruction, type Construction } from './construction';
@@ -7,6 +8,7 @@ import { coverBoard } from './cover-board';
 import { deskFile } from './desk-file';
 import { diagonalBox } from './diagonal-box';
 import { diagonalEnvelope } from './diagonal-envelope';
+import { envelopeTrio } from './envelope-trio';
 import { flapMat } from './flap-mat';
 import { foldedCard } from './folded-card';
 import { folio } from './folio';
@@ -15,6 +17,7 @@ import { mat } from './mat';
 import { packet } from './packet';
 import { padHolder } from './pad-holder';
 import { patchPocket } from './patch-pocket';
+import { plainSheet } from './plain-sheet';
 import { seamEnvelope } from './seam-envelope';
 import { sleeve } from './sleeve';
 import { sliderSet } from './slider-set';
@@ -27,6 +30,7 @@ import { trayBox } from './tray-box';
 export const CONSTRUCTIONS: readonly Construction[] = [
   anyConstruction(diagonalEnvelope),
   anyConstruction(coinEnvelope),
+  anyConstruction(envelopeTrio),
   anyConstruction(seamEnvelope),
   anyConstruction(tabEnvelope),
   anyConstruction(cardHolder),
@@ -49,3 +53,6 @@ export const CONSTRUCTIONS: readonly Construction[] = [
   anyConstruction(flapMat),
   anyConstruction(tag),
 ];
+
+/** What is there already and is measured, not made: a part of a set can be one, and nobody chooses to make one. */
+export const GIVEN: readonly Construction[] = [anyConstruction(plainSheet), anyConstruction(boughtEnvelope)];

@@ -1,6 +1,7 @@
 import type { Construction } from './construction';
-import { CONSTRUCTIONS } from './list';
+import { CONSTRUCTIONS, GIVEN } from './list';
 
-/** The construction of that name, or null. */
-export const constructionNamed = (name: string): Construction | null =>
-  CONSTRUCTIONS.find((c) => c.name === name) ?? null;
+const BY_NAME = new Map([...CONSTRUCTIONS, ...GIVEN].map((one) => [one.name, one]));
+
+/** The construction of that name, what is there already included; or null. */
+export const constructionNamed = (name: string): Construction | null => BY_NAME.get(name) ?? null;

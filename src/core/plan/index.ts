@@ -6,6 +6,7 @@ export {
   paperOf,
   paperSchema,
   parseDocument,
+  isGiven,
   readDesign,
   type Design,
   type DesignInput,

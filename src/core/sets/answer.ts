@@ -1,4 +1,4 @@
-import { planDocument, planFor, readDesign, type Issue, type PlanDocument } from '../plan';
+import { isGiven, planDocument, planFor, readDesign, type Issue, type PlanDocument } from '../plan';
 import { setDocument, type SetPlanDocument } from './document';
 import { planSet } from './plan-set';
 import { readSet } from './read';
@@ -19,6 +19,15 @@ export function answerTo(document: unknown): PlanAnswer {
       ? { ok: true, answer: setDocument(planSet(read.set)) }
       : { ok: false, error: 'The set has a problem.', issues: read.issues };
   }
+  const { construction } = (document ?? {}) as { readonly construction?: unknown };
+  if (isGiven(construction))
+    return {
+      ok: false,
+      error: 'The design has a problem.',
+      issues: [
+        { path: 'construction', message: 'Nobody makes this: it is there already. Tell of it as “given” in a set.' },
+      ],
+    };
   const read = readDesign(document);
   return read.ok
     ? { ok: true, answer: planDocument(planFor(read.design)) }

@@ -121,7 +121,7 @@ const countChecks = ({ id, name, quantity, given }: Part, { set }: SetPlan): Set
 function goesInChecks({ part, plan, holds }: PlannedPart): SetCheck[] {
   const { id, name, given, fixed } = part;
   if (!fixed || !holds || !plan.made) return [];
-  const room = given ? givenRoom(given, holds) : madeRoom({ plan }, holds);
+  const room = given && !given.envelope ? givenRoom(given, holds) : madeRoom({ plan }, holds);
   const remedies: SetRemedy[] = given ? [] : [{ code: 'own-size', part: id, name }];
   return room.flatMap(({ side, left, least }): SetCheck[] => {
     const level = left < -TOLERANCE.folded ? 'fail' : left < least - TOLERANCE.folded ? 'warn' : 'pass';
@@ -146,20 +146,9 @@ interface Room {
   readonly least: Mm;
 }
 
-/** A bought envelope takes its contents and their thickness both ways; anything else is a box of its size. */
-function givenRoom(given: NonNullable<Part['given']>, holds: Contents): Room[] {
-  const least = mm(0);
-  return given.envelope
-    ? [
-        { side: 'width', left: given.width - holds.width - holds.thickness, least },
-        { side: 'height', left: given.height - holds.height - holds.thickness, least },
-      ]
-    : [
-        { side: 'width', left: given.width - holds.width, least },
-        { side: 'height', left: given.height - holds.height, least },
-        { side: 'thickness', left: given.thickness - holds.thickness, least },
-      ];
-}
+/** What is given and no envelope is a box of its size. */
+const givenRoom = (given: NonNullable<Part['given']>, holds: Contents): Room[] =>
+  (['width', 'height', 'thickness'] as const).map((side) => ({ side, left: given[side] - holds[side], least: mm(0) }));
 
 function madeRoom({ plan: { made, design } }: Pick<PlannedPart, 'plan'>, holds: Contents): Room[] {
   const [hold] = made!.holds;

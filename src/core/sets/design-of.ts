@@ -1,3 +1,4 @@
+import { lengthSchema } from '../length';
 import type { DesignInput } from '../plan';
 import { hasSize, paperIdOf, type PartInput, type PartOutput, type SetInput, type SetPaperInput } from './set';
 
@@ -24,9 +25,7 @@ export function designOf(set: SetInput, part: PartInput | PartOutput, told: Told
     return paper ? [[piece, paper] as const] : [];
   });
   const tool = part.tool ?? set.tool;
-  const design = given
-    ? { construction: 'mat', blank: { width: given.width, height: given.height }, options: { reveal: 0 } }
-    : part.design;
+  const design = given ? givenDesign(given) : part.design;
   return {
     version: 1,
     ...design,
@@ -35,7 +34,9 @@ export function designOf(set: SetInput, part: PartInput | PartOutput, told: Told
     ...(tool && { tool }),
     ...(set.kit && { kit: set.kit }),
     ...(set.order && { order: set.order }),
-    ...((own || part.laid) && { paper: { ...own, ...laid } }),
+    ...(given?.envelope
+      ? { paper: { caliper: paperOfEnvelope(given) } }
+      : (own || part.laid) && { paper: { ...own, ...laid } }),
     ...(separate.length > 0 && { papers: Object.fromEntries(separate) }),
     ...(layers.length > 0 && {
       layers: layers.map(({ paper, ...layer }) => {
@@ -45,6 +46,24 @@ export function designOf(set: SetInput, part: PartInput | PartOutput, told: Told
     }),
   } as DesignInput;
 }
+
+type Given = NonNullable<PartInput['given']>;
+
+/** What is there already as a design: a sheet of its size, or an envelope with its flap and mouth. */
+const givenDesign = ({ width, height, envelope }: Given) => ({
+  construction: envelope ? 'bought-envelope' : 'plain-sheet',
+  blank: { width, height },
+  ...(envelope && { options: envelope }),
+});
+
+/** Paper of envelopes where nobody measured, mm: about 90 g/m². From memory. */
+const ENVELOPE_PAPER = 0.12;
+
+/** An empty envelope is two papers thick. */
+const paperOfEnvelope = ({ thickness }: Given): number => {
+  const measured = lengthSchema({ least: 0 }).safeParse(thickness);
+  return measured.success && measured.data > 0 ? measured.data / 2 : ENVELOPE_PAPER;
+};
 
 /** A place on its paper that a part tells for itself. */
 const LAID = ['turn', 'at', 'window'] as const;

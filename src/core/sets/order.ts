@@ -23,9 +23,17 @@ const PHASES: readonly Step['phase'][] = ['cut', 'flat', 'fold'];
 const BY_PHASE = 1_000_000;
 const BY_SETTING = 1000;
 
-/** The steps of each part as its own plan tells them; of what is there already, those of its layers. */
+/**
+ * The steps of each part as its own plan tells them; of what is there already those of its layers, and what goes into it.
+ */
 export const partSteps = (planned: PlannedPart, say: Say): readonly Step[] =>
-  stepsOf(planned.plan, say).filter(({ piece }) => isCut(planned, piece));
+  stepsOf(planned.plan, say).filter(
+    ({ piece, action }) =>
+      isCut(planned, piece) ||
+      (planned.part.given?.envelope !== undefined &&
+        planned.holds !== null &&
+        (action === 'insert' || action === 'close' || action === 'glue')),
+  );
 
 /**
  * Everything in an order that can be followed: what goes into something is finished before it goes in. By operation all

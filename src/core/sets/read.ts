@@ -1,5 +1,5 @@
 import { mm } from '../length';
-import { readDesign, type Issue } from '../plan';
+import { isGiven, readDesign, type Issue } from '../plan';
 import { issuesOf } from '../text/issues';
 import { designOf } from './design-of';
 import { innerFirst } from './inner-first';
@@ -99,6 +99,11 @@ export function readSet(input: unknown): SetResult {
           `parts.${i}.design.${key}`,
           `“${key}” is the set’s or the part’s to give, not the design’s. Leave it out here.`,
         );
+    if (isGiven(part.design?.construction))
+      miss(
+        `parts.${i}.design.construction`,
+        `“${called(part)}” is there already: say its size as “given”, with “envelope” for an envelope that is bought.`,
+      );
     const told = own || !(inner || fills) ? {} : { contents: TO_BE_TOLD };
     const read = readDesign(designOf(document, part, told));
     if (read.ok)

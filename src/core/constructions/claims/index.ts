@@ -3,6 +3,7 @@
  * thing and what is said of it, and one line here.
  */
 import type { ClaimType, FindingOf, OwnClaim, OwnClaims, OwnFacts, Thing, Together, Words } from './claim';
+import { creases } from './creases';
 import { facing } from './facing';
 import { laps } from './laps';
 import { lid } from './lid';
@@ -37,6 +38,7 @@ const KINDS = {
   'pen-loop': penLoop,
   tie,
   'tips-turned': tipsTurned,
+  creases,
 };
 type Kinds = typeof KINDS;
 

@@ -2,6 +2,7 @@ import type { Calipers } from '../../fold';
 import { z } from 'zod';
 import {
   CONSTRUCTIONS,
+  GIVEN,
   constructionNamed,
   optionFields,
   type Brief,
@@ -170,50 +171,59 @@ const common = {
 };
 
 const names = CONSTRUCTIONS.map((c) => c.name);
-const OPTIONS = new Map(CONSTRUCTIONS.map((c) => [c.name, optionFields(c.options)]));
+const OPTIONS = new Map([...CONSTRUCTIONS, ...GIVEN].map((c) => [c.name, optionFields(c.options)]));
 /** The options of a construction, as forms show them. Empty for an unknown name. */
 export const constructionOptions = (name: string): readonly OptionField[] => OPTIONS.get(name) ?? [];
-const variants = CONSTRUCTIONS.map((c) =>
+const variantOf = (c: Construction) =>
   z
     .strictObject({ ...common, construction: z.literal(c.name), options: c.options.prefault({}) })
-    .meta({ title: c.title, description: c.purpose }),
-);
+    .meta({ title: c.title, description: c.purpose });
+type Variant = ReturnType<typeof variantOf>;
+
+const schemaOf = (constructions: readonly Construction[]) =>
+  z
+    .discriminatedUnion('construction', constructions.map(variantOf) as [Variant, ...Variant[]], {
+      error: ({ input }) => {
+        const name = (input as { construction?: unknown } | null)?.construction;
+        return name === undefined
+          ? `Name the construction. Known are: ${names.join(', ')}.`
+          : `${JSON.stringify(name)} is not a construction known here. Known are: ${names.join(', ')}.`;
+      },
+    })
+    .superRefine((design, context) => {
+      const miss = (path: string[], message: string) => context.addIssue({ code: 'custom', path, message });
+      const { contents, blank, paper } = design;
+      if (!blank && !contents) miss(['contents'], 'Say what goes in (contents) or what paper there is (blank).');
+      if (design.sheets !== undefined && !blank)
+        miss(
+          ['sheets'],
+          'How many sheets there are goes with the paper at hand (blank). Say its size, or leave it out.',
+        );
+      if (contents)
+        for (const side of ['width', 'height'] as const)
+          if (contents[side] === undefined && (!blank || contents.width !== undefined || contents.height !== undefined))
+            miss(['contents', side], `The contents’ ${side} is missing. Write for example "3 1/2 in".`);
+      if ((paper.width === undefined) !== (paper.height === undefined))
+        miss(
+          ['paper', paper.width === undefined ? 'width' : 'height'],
+          'Give the paper’s width and height both, or neither.',
+        );
+      for (const [name, own] of Object.entries(design.papers))
+        if ((own.width === undefined) !== (own.height === undefined))
+          miss(['papers', name], 'Give the paper’s width and height both, or neither.');
+      for (const { name, title, onPaper } of constructionOptions(design.construction))
+        if (onPaper && !blank && (design.options as Record<string, unknown>)[name] !== undefined)
+          miss(
+            ['options', name],
+            `“${title}” goes with the paper at hand (blank). With contents it is worked out: leave it out.`,
+          );
+    });
 
 /** The design document (docs/contract: the plan's question). Every construction's options are part of it. */
-export const designSchema = z
-  .discriminatedUnion('construction', variants as [(typeof variants)[number], ...typeof variants], {
-    error: ({ input }) => {
-      const name = (input as { construction?: unknown } | null)?.construction;
-      return name === undefined
-        ? `Name the construction. Known are: ${names.join(', ')}.`
-        : `${JSON.stringify(name)} is not a construction known here. Known are: ${names.join(', ')}.`;
-    },
-  })
-  .superRefine((design, context) => {
-    const miss = (path: string[], message: string) => context.addIssue({ code: 'custom', path, message });
-    const { contents, blank, paper } = design;
-    if (!blank && !contents) miss(['contents'], 'Say what goes in (contents) or what paper there is (blank).');
-    if (design.sheets !== undefined && !blank)
-      miss(['sheets'], 'How many sheets there are goes with the paper at hand (blank). Say its size, or leave it out.');
-    if (contents)
-      for (const side of ['width', 'height'] as const)
-        if (contents[side] === undefined && (!blank || contents.width !== undefined || contents.height !== undefined))
-          miss(['contents', side], `The contents’ ${side} is missing. Write for example "3 1/2 in".`);
-    if ((paper.width === undefined) !== (paper.height === undefined))
-      miss(
-        ['paper', paper.width === undefined ? 'width' : 'height'],
-        'Give the paper’s width and height both, or neither.',
-      );
-    for (const [name, own] of Object.entries(design.papers))
-      if ((own.width === undefined) !== (own.height === undefined))
-        miss(['papers', name], 'Give the paper’s width and height both, or neither.');
-    for (const { name, title, onPaper } of constructionOptions(design.construction))
-      if (onPaper && !blank && (design.options as Record<string, unknown>)[name] !== undefined)
-        miss(
-          ['options', name],
-          `“${title}” goes with the paper at hand (blank). With contents it is worked out: leave it out.`,
-        );
-  });
+export const designSchema = schemaOf(CONSTRUCTIONS);
+const givenSchema = schemaOf(GIVEN);
+/** True for what nobody makes: a set tells of it as given. */
+export const isGiven = (construction: unknown): boolean => GIVEN.some(({ name }) => name === construction);
 
 /** A design as written: lengths as numbers of millimetres or as text, anything optional left out. */
 export type DesignInput = z.input<typeof designSchema>;
@@ -371,9 +381,10 @@ export function parseDocument(
 const toldIn = (document: unknown): readonly string[] =>
   Object.keys((document as { readonly options?: object }).options ?? {});
 
-/** Checks a design document and fills in what it leaves open; every problem is gathered. */
+/** Checks a design document, of what is given too, and fills in what it leaves open; every problem is gathered. */
 export function readDesign(input: unknown): DesignResult {
-  const result = designSchema.safeParse(input, { reportInput: true });
+  const { construction } = (input ?? {}) as { readonly construction?: unknown };
+  const result = (isGiven(construction) ? givenSchema : designSchema).safeParse(input, { reportInput: true });
   return result.success
     ? { ok: true, design: complete(result.data, toldIn(input)) }
     : { ok: false, issues: issuesOf(result.error) };
