@@ -1,14 +1,14 @@
 import { z } from 'zod';
 import type { AssemblyStep } from '../fold';
-import type { Segment } from '../geometry';
+import type { Polygon, Segment } from '../geometry';
 import { inches, mm } from '../length';
-import { drawPiece, rect, ring, type Piece, type Source } from '../pattern';
+import { drawPiece, rect, ring, type Panel, type Piece, type Source } from '../pattern';
 import { built, EASE, fold, refuse, segment } from './building';
 import { PLAIN, type Construction } from './construction';
 import { choiceOption, lengthOption } from './options';
 import { tooLarge } from './sizing';
 
-/** An envelope as it is bought, measured, mm: its body along the mouth and into it, and its flap. */
+/** An envelope as it is bought, measured, mm: its body along the mouth and into it, and its flap; 0 where that is cut off. */
 export interface BoughtEnvelope {
   readonly across: number;
   readonly deep: number;
@@ -19,10 +19,16 @@ export interface BoughtEnvelope {
 /** How an envelope of several is called, and what of it is folded before it is bought. */
 interface BoughtNames {
   readonly name: string;
+  /** The same as its parts are told of; with an article when left out. */
+  readonly called?: string;
   /** Before the id of each of its panels. */
   readonly prefix: string;
   readonly source: Source;
   readonly quantity?: number;
+  /** Its flap is folded back, away from its mouth, instead of down over it. */
+  readonly back?: boolean;
+  /** Its far end is cut off: open at both ends. */
+  readonly trimmed?: boolean;
 }
 
 /** The strips that hold its sides, mm: as broad as on most. From memory 3/8 in. */
@@ -34,61 +40,66 @@ export interface DrawnEnvelope {
   readonly shut: readonly AssemblyStep[];
   /** The mouth on the sheet of the front, from its left end. */
   readonly mouth: Segment<'sheet'>;
-  /** The body on its sheet: lower left corner, and the strips beside it. */
-  readonly at: { readonly x: number; readonly y: number };
+  /** The strips that hold its sides, between front and back. */
+  readonly strips: readonly string[];
 }
 
 /**
  * The front with its flap above, side strips beside it and the back below: the strips fold in, the back folds up over
- * them and is glued to them. Which of many ways it was really cut makes no difference to its pocket, flap and mouth.
+ * them and is glued to them. One that is open at its far end is a tube: the back beside the front, a strip on the other
+ * side. Which of many ways it was really cut makes no difference to its pocket, flap and mouth.
  */
 export function drawBought(
   { across: w, deep: h, flap, shape }: BoughtEnvelope,
-  { name, prefix, source, quantity }: BoughtNames,
+  { name, called = `the ${name}`, prefix, source, quantity, back = false, trimmed = false }: BoughtNames,
 ): DrawnEnvelope {
   const g = Math.min(SIDE, w / 4);
   const id = (part: string): string => `${prefix}${part}`;
-  const [x1, x2, y1, y2] = [g, g + w, h, 2 * h];
-  const closing =
-    shape === 'pointed' ? ring([x1, y2], [x2, y2], [(x1 + x2) / 2, y2 + flap]) : rect(x1, y2, x2, y2 + flap);
+  const panel = (part: string, what: string, polygon: Polygon<'sheet'>): Panel => ({
+    id: id(part),
+    name: `${what} of ${called}`,
+    polygon,
+  });
+  // The front’s lower left corner.
+  const [x1, y1] = trimmed ? [w, 0] : [g, h];
+  const [x2, y2] = [x1 + w, y1 + h];
   const slant = Math.min(g, h / 4);
+  const strip = ring([x2, y1], [x2 + g, y1 + slant], [x2 + g, y2 - slant], [x2, y2]);
+  const flapPanel = panel(
+    'flap',
+    'flap',
+    shape === 'pointed' ? ring([x1, y2], [x2, y2], [(x1 + x2) / 2, y2 + flap]) : rect(x1, y2, x2, y2 + flap),
+  );
+  const panels = [
+    panel('front', 'front', rect(x1, y1, x2, y2)),
+    ...(trimmed ? [] : [panel('side-1', 'left side', ring([0, y1 + slant], [x1, y1], [x1, y2], [0, y2 - slant]))]),
+    panel('side-2', 'right side', strip),
+    panel('back', 'back', trimmed ? rect(0, 0, w, h) : rect(x1, 0, x2, y1)),
+    ...(flap > 0 ? [flapPanel] : []),
+  ];
+  const strips = trimmed ? ['side-2'] : ['side-1', 'side-2'];
   const piece = drawPiece({
     name,
     source,
     ...(quantity !== undefined && { quantity }),
-    blank: { width: mm(w + 2 * g), height: mm(2 * h + flap) },
-    panels: [
-      { id: id('front'), name: `front of the ${name}`, polygon: rect(x1, y1, x2, y2) },
-      {
-        id: id('side-1'),
-        name: `left side of the ${name}`,
-        polygon: ring([0, y1 + slant], [x1, y1], [x1, y2], [0, y2 - slant]),
-      },
-      {
-        id: id('side-2'),
-        name: `right side of the ${name}`,
-        polygon: ring([x2, y1], [x2 + g, y1 + slant], [x2 + g, y2 - slant], [x2, y2]),
-      },
-      { id: id('back'), name: `back of the ${name}`, polygon: rect(x1, 0, x2, y1) },
-      { id: id('flap'), name: `flap of the ${name}`, polygon: closing },
-    ],
-    folds: ['side-1', 'side-2', 'back', 'flap'].map((part) => ({
+    blank: trimmed
+      ? { width: mm(2 * w + g), height: mm(h + flap) }
+      : { width: mm(w + 2 * g), height: mm(2 * h + flap) },
+    panels,
+    folds: [...strips, 'back', ...(flap > 0 ? ['flap'] : [])].map((part) => ({
       id: id(`s-${part}`),
       between: [id('front'), id(part)] as const,
+      fold: part === 'flap' && back ? ('mountain' as const) : ('valley' as const),
     })),
   });
   return {
     piece,
+    strips: strips.map(id),
     shut: [
-      fold(id('shut-1'), 'Fold the left side in', [id('s-side-1')], { bought: true }),
-      fold(id('shut-2'), 'Fold the right side in', [id('s-side-2')], { bought: true }),
-      fold(id('shut-3'), 'Fold the back up', [id('s-back')], {
-        gluedTo: [id('side-1'), id('side-2')],
-        bought: true,
-      }),
+      ...strips.map((part) => fold(id(`shut-${part}`), 'Fold the side in', [id(`s-${part}`)], { bought: true })),
+      fold(id('shut'), 'Fold the back up', [id('s-back')], { gluedTo: strips.map(id), bought: true }),
     ],
     mouth: segment(x1, y2, x2, y2),
-    at: { x: x1, y: y1 },
   };
 }
 
@@ -112,7 +123,7 @@ export const boughtEnvelope: Construction<Options> = {
     const { width, height } = blank ?? contents!;
     const [across, deep] = opens === 'width' ? [width, height] : [height, width];
     if (flap > deep) return refuse(tooLarge('flap', 'flap', flap, deep));
-    const { piece, shut, mouth } = drawBought(
+    const { piece, shut, strips, mouth } = drawBought(
       { across, deep, flap, shape },
       { name: 'envelope', prefix: '', source: 'made' },
     );
@@ -128,9 +139,9 @@ export const boughtEnvelope: Construction<Options> = {
           id: 'envelope',
           kind: 'closed',
           floor: 'front',
-          roof: ['side-1', 'side-2', 'back'],
+          roof: [...strips, 'back'],
           mouth,
-          insertAfter: 'shut-3',
+          insertAfter: 'shut',
           acrossMouth: opens,
           covered: { floor: 1, roof: 1 },
         },

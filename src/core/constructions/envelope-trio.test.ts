@@ -22,7 +22,11 @@ const cut = ({ pieces }: Made): Record<string, string> =>
   );
 const body = (m: Made, panel: string) => {
   const { polygon } = layerOf(m.folded.finished, panel);
-  const [a, b, c] = polygon as unknown as [{ x: number; y: number }, { x: number; y: number }, { x: number; y: number }];
+  const [a, b, c] = polygon as unknown as [
+    { x: number; y: number },
+    { x: number; y: number },
+    { x: number; y: number },
+  ];
   return [Math.hypot(a.x - b.x, a.y - b.y) / INCH, Math.hypot(b.x - c.x, b.y - c.y) / INCH].sort();
 };
 

@@ -9,6 +9,7 @@ import { deskFile } from './desk-file';
 import { diagonalBox } from './diagonal-box';
 import { diagonalEnvelope } from './diagonal-envelope';
 import { envelopeTrio } from './envelope-trio';
+import { flapAlbum } from './flap-album';
 import { flapMat } from './flap-mat';
 import { foldedCard } from './folded-card';
 import { folio } from './folio';
@@ -19,6 +20,7 @@ import { padHolder } from './pad-holder';
 import { patchPocket } from './patch-pocket';
 import { plainSheet } from './plain-sheet';
 import { seamEnvelope } from './seam-envelope';
+import { ringAlbum } from './ring-album';
 import { sleeve } from './sleeve';
 import { sliderSet } from './slider-set';
 import { storagePocket } from './storage-pocket';
@@ -31,6 +33,8 @@ export const CONSTRUCTIONS: readonly Construction[] = [
   anyConstruction(diagonalEnvelope),
   anyConstruction(coinEnvelope),
   anyConstruction(envelopeTrio),
+  anyConstruction(ringAlbum),
+  anyConstruction(flapAlbum),
   anyConstruction(seamEnvelope),
   anyConstruction(tabEnvelope),
   anyConstruction(cardHolder),

@@ -105,13 +105,15 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
     }));
 
   test('2: every score is a hinge between two panels, and every hinge is in the document', () =>
-    holds(construction, ({ pieces }, plan) => {
+    holds(construction, ({ pieces, built }, plan) => {
       planDocument(plan).pieces.forEach(({ scores }, i) => {
         expect(scores.map((s) => s.id).sort()).toEqual(pieces[i]!.piece.hinges.map((h) => h.id).sort());
         expect(scores.map((s) => s.order)).toEqual([...scores.map((s) => s.order)].sort((a, b) => a - b));
       });
       const panels = pieces.flatMap(({ piece }) => piece.panels.map(({ id }) => id));
       expect(new Set(panels).size).toBe(panels.length);
+      const steps = built.assembly.map(({ id }) => id);
+      expect(new Set(steps).size).toBe(steps.length);
     }));
 
   test('3: every fold of a sound plan can be made, and nothing but what is declared stands past the floor', () =>

@@ -16,7 +16,7 @@ import { hangsOn } from './hangsOn';
 import { raise, type Raised, type StandingProblem, type StandingWork } from './standing';
 import type { StepBasics } from './assembly-step';
 import { EXACT, isBroad, type Slack } from './slack';
-import { flatStack, hasPanel, layerOf, levelOf, type Joint, type Stack } from './stack';
+import { flatStack, hasPanel, layerOf, levelOf, type Joint, type Layer, type Stack } from './stack';
 
 /** Flat work, and the glue that goes with it. */
 interface FlatStep extends StepBasics {
@@ -45,8 +45,16 @@ export interface AssemblyPlace extends FlatStep {
   readonly on: Segment<'sheet'>;
   /** Turned over before it is laid down. */
   readonly over: boolean;
-  /** Where in the pile: on top, underneath all, or into the gap just above or below a panel. */
-  readonly level: 'top' | 'bottom' | { readonly above: string } | { readonly below: string };
+  /**
+   * Where in the pile: on top, underneath all, or into the gap just above or below a panel; or slid over some panels that
+   * lie on each other, its own layers from `from` upwards above them and the others below.
+   */
+  readonly level:
+    | 'top'
+    | 'bottom'
+    | { readonly above: string }
+    | { readonly below: string }
+    | { readonly slidOver: readonly string[]; readonly from: string };
 }
 
 /** Work on flat piles. */
@@ -194,6 +202,38 @@ function lay(pileWith: (panel: string) => Stack, step: AssemblyPlace, slack: Sla
   );
   const laid = carried(part.layers, map, step.over);
   const { level } = step;
+  const { layers, problems } =
+    typeof level === 'object' && 'slidOver' in level
+      ? slid({ ...part, layers: laid }, base, level, step, slack)
+      : laidAt(laid, base, level, step, slack);
+  return {
+    before: base,
+    stack: {
+      layers,
+      hinges: [...base.hinges, ...part.hinges],
+      joints: [...base.joints, ...part.joints],
+    },
+    moving: laid.map((layer) => layer.panel),
+    problems,
+    used: [part, base],
+  };
+}
+
+type Level = AssemblyPlace['level'];
+type SlidOver = Extract<Level, { readonly slidOver: unknown }>;
+interface Laid {
+  readonly layers: readonly Layer[];
+  readonly problems: readonly FoldProblem[];
+}
+
+/** Paper laid into a pile in one piece. */
+function laidAt(
+  laid: readonly Layer[],
+  base: Stack,
+  level: Exclude<Level, SlidOver>,
+  step: AssemblyPlace,
+  slack: Slack,
+): Laid {
   const at =
     level === 'top'
       ? base.layers.length
@@ -202,17 +242,29 @@ function lay(pileWith: (panel: string) => Stack, step: AssemblyPlace, slack: Sla
         : 'above' in level
           ? levelOf(base, level.above) + 1
           : levelOf(base, level.below);
-  const stack = {
-    layers: [...base.layers.slice(0, at), ...laid, ...base.layers.slice(at)],
-    hinges: [...base.hinges, ...part.hinges],
-    joints: [...base.joints, ...part.joints],
-  };
   return {
-    before: base,
-    stack,
-    moving: laid.map((layer) => layer.panel),
+    layers: [...base.layers.slice(0, at), ...laid, ...base.layers.slice(at)],
     problems: typeof level === 'string' ? [] : tuckProblems(base, step, at, laid, slack),
-    used: [part, base],
+  };
+}
+
+/** A pocket slid over paper of the pile: nothing of its own may tie its two walls together where that comes to lie. */
+function slid(part: Stack, base: Stack, { slidOver, from }: SlidOver, step: AssemblyPlace, slack: Slack): Laid {
+  const levels = slidOver.map((panel) => levelOf(base, panel));
+  const [low, high] = [Math.min(...levels), Math.max(...levels)];
+  if (high - low + 1 !== slidOver.length)
+    throw new Error(`${step.id}: ${slidOver.join(', ')} do not lie on each other`);
+  const at = levelOf(part, from);
+  const inner = base.layers.slice(low, high + 1);
+  return {
+    layers: [
+      ...base.layers.slice(0, low),
+      ...part.layers.slice(0, at),
+      ...inner,
+      ...part.layers.slice(at),
+      ...base.layers.slice(high + 1),
+    ],
+    problems: tuckProblems(part, step, at, inner, slack),
   };
 }
 

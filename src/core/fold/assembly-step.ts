@@ -7,6 +7,8 @@ export interface StepBasics {
   readonly closes?: boolean;
   /** Panels whose inside is glued to the contents that lie there. */
   readonly sticks?: readonly string[];
+  /** Done once, however many alike its pieces are. */
+  readonly once?: true;
   /** Steps that must come before this one besides those the paper itself demands. */
   readonly after?: readonly string[];
 }

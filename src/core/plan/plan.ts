@@ -1,4 +1,12 @@
-import { withFeatures, type Built, type Contents, type Refusal, type Start } from '../constructions';
+import {
+  claimsOf,
+  closedThickness,
+  withFeatures,
+  type Built,
+  type Contents,
+  type Refusal,
+  type Start,
+} from '../constructions';
 import { assemble, foldedBox, roomAxes, thickestPile, type Folded, type Size3 } from '../fold';
 import { holdOf, turned, type Fit, type Hold } from '../fit';
 import { boxOf3, seenFrom } from '../geometry';
@@ -173,9 +181,12 @@ function finishedSize(
   const spines = spinesOf(built, folded).map(({ breadth }) => breadth);
   const box = foldedBox(own, viewOf(built, folded.finished));
   const outline = { width: mm(box.maxX - box.minX), height: mm(box.maxY - box.minY) };
+  const [leaves] = claimsOf(built.claims, 'leaves');
   return {
     ...turned(cavity, outline),
     depth: mm(0),
-    thickness: mm(Math.max(thickestPile(own, calipersOf(design)) + (cavity ? thickness : 0), ...spines)),
+    thickness: leaves
+      ? closedThickness(own, calipersOf(design), leaves)
+      : mm(Math.max(thickestPile(own, calipersOf(design)) + (cavity ? thickness : 0), ...spines)),
   };
 }

@@ -34,6 +34,7 @@ export { freeId, withInside, withOutside, withoutPart, withPaper, withPart, with
 export { outermost, withSetInside, withSetOutside } from './join';
 export { minutesOf } from './time';
 export { CHAINS, type Begun, type Chain } from './chains';
+export { ENVELOPE_WAYS, type Envelopes, type EnvelopeWay } from './from-envelopes';
 export { setDocument, setPlanSchema, type SetPlanDocument } from './document';
 export { answerTo, type PlanAnswer } from './answer';
 export { setOfOlder } from './older';

@@ -28,9 +28,17 @@ const QUESTIONS = [
     title: 'I want several things together',
     text: 'Cards in envelopes in a box, photos in a folder, a gift card in its holder.',
   },
+  {
+    key: 'envelopes',
+    title: 'I have these envelopes',
+    text: 'Bought ones: which card fits, what album or box they make.',
+  },
 ] as const;
 
-const TO: Partial<Record<(typeof QUESTIONS)[number]['key'], string>> = { set: '/sets' };
+const TO: Partial<Record<(typeof QUESTIONS)[number]['key'], string>> = {
+  set: '/sets',
+  envelopes: '/envelopes',
+};
 
 /** Home: begin something, or go on with what is on the shelf. */
 export function Shelf() {
@@ -67,6 +75,14 @@ function QuestionDrawing({ kind }: { kind: (typeof QUESTIONS)[number]['key'] }) 
           <path d="M26 29h44v26H26z" className={styles.paper} />
           <path d="M26 29 48 44 70 29" className={styles.line} />
           <path d="M40 8h16v66H40z" className={styles.fold} />
+        </>
+      ) : kind === 'envelopes' ? (
+        <>
+          <path d="M10 8h56v36H10z" className={styles.paper} />
+          <path d="M20 18h56v36H20z" className={styles.paper} />
+          <path d="M30 30h56v38H30z" className={styles.card} />
+          <path d="M30 30 58 52 86 30" className={styles.line} />
+          <path d="M30 72v-3M30 70.500h56M86 72v-3" className={styles.line} />
         </>
       ) : kind === 'contents' ? (
         <>

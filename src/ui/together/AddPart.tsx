@@ -41,7 +41,7 @@ type How = 'in' | 'out';
 /** What is being added, and how it lies. */
 interface Adding {
   readonly how: How;
-  /** `given`, a construction, or `shelf/` and the id of a project. */
+  /** `given`, `envelope` for a bought one, a construction, or `shelf/` and the id of a project. */
   readonly what: string;
   readonly name: string;
   readonly count: number;
@@ -125,7 +125,9 @@ export function AddPart({ whole, part, onSet, onShow, view, onView }: AddPartPro
         icon={<PlusOutlined />}
         aria-label="Add to the set"
         items={[
-          ...(raw.given || decorates ? [] : [{ key: 'in', label: `What goes in the ${lower}` }]),
+          ...((raw.given && !raw.given.envelope) || decorates
+            ? []
+            : [{ key: 'in', label: `What goes in the ${lower}` }]),
           { key: 'out', label: `What the ${lower} goes in` },
           { key: 'round', label: `A band round the ${lower}` },
           {
@@ -201,6 +203,11 @@ function added(
     const fills = what !== 'given';
     return { set: withInside(set, to.id, inner, { count, lie, ...(fills && { fills }) }), shown: id };
   }
+  const holds = [{ part: to.id, count: each ? 1 : count, lie }];
+  if (what === 'envelope') {
+    const given = { ...size, thickness: 0, envelope: { flap: mm(size.height / 3) } };
+    return { set: withOutside(set, { ...named, quantity: each ? quantity : 1, given, holds }), shown: id };
+  }
   const outer: PartInput = {
     ...named,
     quantity: each ? quantity : 1,
@@ -208,7 +215,7 @@ function added(
     design: { construction: what },
     ...(constructionNamed(what)?.name === 'belly-band'
       ? { round: { part: to.id, count: each ? 1 : count, lie } }
-      : { holds: [{ part: to.id, count: each ? 1 : count, lie }] }),
+      : { holds }),
   };
   return { set: withOutside(set, outer), shown: id };
 }
@@ -230,7 +237,7 @@ function AddDialog({ adding, to, quantity, onChange, onAdd, onClose }: AddDialog
   const groups = [
     ...(how === 'in'
       ? [{ label: 'There already', options: [{ value: 'given', label: 'A card, a photo, a sweet' }] }]
-      : []),
+      : [{ label: 'There already', options: [{ value: 'envelope', label: 'An envelope that is bought' }] }]),
     ...holders(how === 'in' ? ['decorates', 'closes', 'opens'] : ['closes', 'opens', 'stands', 'wraps']),
     {
       label: 'From the shelf',
@@ -257,7 +264,9 @@ function AddDialog({ adding, to, quantity, onChange, onAdd, onClose }: AddDialog
               name:
                 next === 'given'
                   ? 'Card'
-                  : (constructionNamed(next)?.title ?? shelf.find(({ id }) => next === `shelf/${id}`)?.name ?? name),
+                  : next === 'envelope'
+                    ? 'Envelope'
+                    : (constructionNamed(next)?.title ?? shelf.find(({ id }) => next === `shelf/${id}`)?.name ?? name),
             })
           }
         />
@@ -273,18 +282,20 @@ function AddDialog({ adding, to, quantity, onChange, onAdd, onClose }: AddDialog
             />
           </label>
         )}
-        {what === 'given' && (
+        {(what === 'given' || what === 'envelope') && (
           <div className={styles.pair}>
-            {(['width', 'height', 'thickness'] as const).map((side) => (
-              <LengthField
-                key={side}
-                label={`Its ${side}`}
-                value={size[side]}
-                least={side === 'thickness' ? 0 : 5}
-                most={side === 'thickness' ? 200 : 2000}
-                onChange={(length) => onChange({ size: { ...size, [side]: mm(length) } })}
-              />
-            ))}
+            {(what === 'envelope' ? (['width', 'height'] as const) : (['width', 'height', 'thickness'] as const)).map(
+              (side) => (
+                <LengthField
+                  key={side}
+                  label={`Its ${side}`}
+                  value={size[side]}
+                  least={side === 'thickness' ? 0 : 5}
+                  most={side === 'thickness' ? 200 : 2000}
+                  onChange={(length) => onChange({ size: { ...size, [side]: mm(length) } })}
+                />
+              ),
+            )}
           </div>
         )}
         {how === 'out' && quantity > 1 && (

@@ -1,5 +1,6 @@
 import { DeleteOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Select } from 'antd';
+import { mm } from '@/core/length';
 import {
   LIES,
   MOST_ALIKE,
@@ -19,6 +20,61 @@ import { LIE_TITLE } from '../parts/titles';
 import { Words } from '../parts/Words';
 import type { TogetherProps } from './props';
 import styles from './Together.module.css';
+
+type GivenOf = NonNullable<PartInput['given']>;
+
+/** What is there already may be an envelope: then it has a flap and a mouth, and things go in. */
+function GivenEnvelope({
+  part,
+  onChange,
+}: {
+  readonly part: PlannedPart['part'];
+  readonly onChange: (envelope: GivenOf['envelope'], key: string) => void;
+}) {
+  const { envelope, width, height } = part.given!;
+  const deep = envelope?.opens === 'height' ? width : height;
+  return (
+    <>
+      <Checkbox
+        checked={envelope !== undefined}
+        onChange={({ target: { checked } }) =>
+          onChange(checked ? { flap: mm(height / 3), shape: 'straight', opens: 'width' } : undefined, 'envelope')
+        }
+      >
+        It is an envelope
+      </Checkbox>
+      {envelope && (
+        <div className={styles.pair}>
+          <LengthField
+            label="Depth of its flap"
+            value={envelope.flap}
+            least={3}
+            most={deep}
+            onChange={(flap) => onChange({ ...envelope, flap }, 'flap')}
+          />
+          <Select<'pointed' | 'straight'>
+            aria-label="Shape of its flap"
+            value={envelope.shape}
+            options={[
+              { value: 'straight', label: 'Straight flap' },
+              { value: 'pointed', label: 'Pointed flap' },
+            ]}
+            onChange={(shape) => onChange({ ...envelope, shape }, 'shape')}
+          />
+          <Select<'width' | 'height'>
+            aria-label="Where it opens"
+            value={envelope.opens}
+            options={[
+              { value: 'width', label: 'Opens along its width' },
+              { value: 'height', label: 'Opens along its height' },
+            ]}
+            onChange={(opens) => onChange({ ...envelope, opens }, 'opens')}
+          />
+        </div>
+      )}
+    </>
+  );
+}
 
 /** The part on the table: its name, how many, what it holds and how that lies; the size of what is there already. */
 export function PartHead({ whole, onSet, onShow, planned }: TogetherProps & { readonly planned: PlannedPart | null }) {
@@ -76,6 +132,13 @@ export function PartHead({ whole, onSet, onShow, planned }: TogetherProps & { re
               />
             ))}
           </div>
+          <GivenEnvelope
+            part={part}
+            onChange={(envelope, key) => {
+              const { envelope: _, ...plain } = raw.given!;
+              change({ given: envelope ? { ...plain, envelope } : plain }, key);
+            }}
+          />
         </>
       )}
       {part.round && (

@@ -6,8 +6,10 @@ import type { ClaimType, FindingOf, OwnClaim, OwnClaims, OwnFacts, Thing, Togeth
 import { creases } from './creases';
 import { facing } from './facing';
 import { laps } from './laps';
+import { leaves } from './leaves';
 import { lid } from './lid';
 import { penLoop } from './pen-loop';
+import { pullOuts } from './pull-outs';
 import { reveal } from './reveal';
 import { slides } from './slides';
 import { tie } from './tie';
@@ -26,6 +28,7 @@ export {
   type Words,
 } from './claim';
 export { leastOf } from './laps';
+export { closedThickness } from './leaves';
 export { penTaken, penWall } from './pen-loop';
 
 const KINDS = {
@@ -39,6 +42,8 @@ const KINDS = {
   tie,
   'tips-turned': tipsTurned,
   creases,
+  leaves,
+  'pull-outs': pullOuts,
 };
 type Kinds = typeof KINDS;
 

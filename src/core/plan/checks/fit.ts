@@ -48,7 +48,8 @@ export function fitChecks({ design }: Plan, made: Made): Check[] {
     }),
     ...gusset,
     ...spineChecks(design, made),
-    ...looseChecks(design, hold, ease),
+    // What is bought is as large as it is.
+    ...(made.built.pieces.some(({ source }) => source === 'bought') ? [] : looseChecks(design, hold, ease)),
     ...gaveWay(design),
     ...(cavity.kind === 'pocket' ? shallowPocket(design, made, cavity) : []),
     ...(cavity.through && ease.width >= 0

@@ -103,7 +103,12 @@ export function cutStep(piece: Piece, alike: readonly string[], made: Made, desi
   if (out) return cuttingOut(piece, out, made, design, say);
   const from = fromPaper(piece, design);
   const names = [piece.name, ...alike];
-  const each = piece.quantity > 1 ? `${piece.quantity} alike, each ` : alike.length > 0 ? 'each ' : '';
+  const each =
+    piece.quantity > 1
+      ? `${piece.quantity} ${alike.length > 0 ? 'of each' : 'alike'}, each `
+      : alike.length > 0
+        ? 'each '
+        : '';
   const what = made.pieces.length + made.layers.length > 1 || each ? `the ${listed(names, 'the ')}: ${each}` : '';
   const square = isSquare({ width, height });
   return {

@@ -62,8 +62,26 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
       const drafts = run.length > 1 ? [foldsTogether(stagesOf(run, made), lastOf(run), made, numbers)] : told(first);
       return drafts.map((draft) => ({ ...draft, phase: first.phase }));
     })
+    .map((draft, i, all) => ({ ...draft, text: `${draft.text}${again(draft, all.slice(0, i), made)}` }))
     .map((draft, i) => handled({ id: i + 1, readings: [], ...draft }, design, holdsWith));
   return withWaits(steps, (glue) => holdsWith.get(glue) ?? design.adhesive.all);
+}
+
+/** What is said where a piece is made several times: once for its flat work, and at each step of folding and joining. */
+function again(
+  draft: Draft & Pick<Step, 'phase'>,
+  before: readonly (Draft & Pick<Step, 'phase'>)[],
+  made: Made,
+): string {
+  const { quantity } = made.built.pieces.find(({ name }) => name === draft.piece) ?? { quantity: 1 };
+  const { picture } = draft;
+  const once = picture.kind === 'folded' && made.folded.stages[picture.stage]?.step.once;
+  if (quantity === 1 || once || draft.phase === 'cut' || draft.action === 'glue') return '';
+  const all = quantity === 2 ? 'both' : `all ${quantity}`;
+  if (draft.phase === 'fold') return ` The same for ${all}.`;
+  return before.some(({ piece, phase }) => piece === draft.piece && phase === 'flat')
+    ? ''
+    : ` This and what follows for ${all}.`;
 }
 
 type Run = readonly [Work, ...Work[]];
