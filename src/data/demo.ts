@@ -424,6 +424,63 @@ export const DEMO_SHELF: readonly Demo[] = [
       ],
     },
   },
+  {
+    name: 'Album of the eclipse night',
+    units: 'in',
+    set: {
+      version: 1,
+      graduation: '1/8 in',
+      tool: scoring,
+      papers: [
+        {
+          id: 'chart',
+          name: 'Old star charts',
+          width: inches(12),
+          height: inches(12),
+          caliper: 0.16,
+          sided: 1,
+          directional: true,
+          count: 9,
+          stash: 'demo-paper-chart',
+        },
+        { id: 'grey', name: 'Grey cover', ...cover, caliper: 0.35, count: 6, stash: 'demo-paper-grey' },
+        {
+          id: 'cream',
+          name: 'Cream text',
+          width: inches(8.5),
+          height: inches(11),
+          caliper: 0.13,
+          sided: 2,
+          directional: false,
+          count: 40,
+          stash: 'demo-paper-cream',
+        },
+      ],
+      parts: [
+        {
+          id: 'album',
+          name: 'Album',
+          paper: 'chart',
+          papers: {
+            'cover wrap': 'grey',
+            'middle pull-out': 'grey',
+            'side pull-out': 'grey',
+            'photo card': 'grey',
+            'hole guide': 'grey',
+            'photo layer': 'cream',
+            'cover lining': 'cream',
+            'first envelope': 'cream',
+            'second envelope': 'cream',
+          },
+          design: {
+            construction: 'ring-album',
+            contents: { width: inches(4), height: inches(4), name: 'photo' },
+            options: { envelope: inches(6.125), flap: inches(3), pages: 6 },
+          },
+        },
+      ],
+    },
+  },
 ];
 
 type Said = readonly ['tight' | 'right' | 'loose', by?: number];

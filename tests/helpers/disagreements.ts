@@ -23,7 +23,12 @@ export function disagreements(plan: Plan, document: PlanDocument): string[] {
   const wrong: string[] = [];
   const { built } = plan.made!;
   const read = readPlan(document as ReadDocument);
-  const own = read.filter(({ name }) => document.pieces.some((piece) => piece.name === name));
+  // What was bought and folds is part of the thing; a page it is only fixed to is not.
+  const own = read.filter(
+    ({ name }) =>
+      document.pieces.some((piece) => piece.name === name) ||
+      document.given.some((given) => given.name === name && given.outline !== undefined),
+  );
   for (const { name, faces, torn } of own) {
     const piece = built.pieces.find((one) => one.name === name)!;
     // A corner that is pinched in by hand does not fold by its scores.
@@ -44,15 +49,32 @@ export function disagreements(plan: Plan, document: PlanDocument): string[] {
   const told = [document.finished.width, document.finished.height, document.finished.depth].sort((a, b) => b - a);
   const pinched = built.pieces.some(({ panels }) => panels.some((panel) => panel.pinched));
   const asked = built.cavities[0]?.kind === 'box' && !pinched ? told : told.slice(0, 2);
-  const within = own.filter(
+  // Cards that go into it are joined to nothing of it.
+  const joined = joinedTo(document);
+  const thing = own.filter(({ name }) => joined.has(name));
+  const within = thing.filter(
     ({ name }) =>
       !built.pieces.some((piece) => piece.name === name && piece.panels.some(({ id }) => built.proud.includes(id))),
   );
-  const sizes = [own, within].filter((pieces) => pieces.length > 0).flatMap(sizesOf);
+  const sizes = [thing, within].filter((pieces) => pieces.length > 0).flatMap(sizesOf);
   if (!sizes.some((size) => asked.every((side, i) => Math.abs(side - size[i]!) < CLOSE)))
     wrong.push(`it is told to be ${told.join(' × ')}, and comes to ${sizes.map((s) => s.join(' × ')).join(' or ')}`);
-  wrong.push(...insideWrong(document, own, pinched), ...lapsWrong(document, read), ...holesWrong(document));
+  wrong.push(...insideWrong(document, thing, pinched), ...lapsWrong(document, read), ...holesWrong(document));
   return wrong;
+}
+
+/** Everything that hangs together with the first piece, one laid on the other. */
+function joinedTo({ pieces, assembly }: PlanDocument): ReadonlySet<string> {
+  const found = new Set([pieces[0]!.name]);
+  for (let grew = true; grew;) {
+    grew = false;
+    for (const { piece, onto } of assembly)
+      if (found.has(piece) !== found.has(onto)) {
+        found.add(piece).add(onto);
+        grew = true;
+      }
+  }
+  return found;
 }
 
 /** What the inside is told to be and cannot: more than its paper, less than lies in it, not what its walls leave. */

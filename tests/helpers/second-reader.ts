@@ -28,7 +28,13 @@ export interface ReadDocument {
     readonly cuts: readonly { readonly from: Pair; readonly to: Pair }[];
     readonly holes: readonly { readonly at: Pair; readonly diameter: number }[];
   }[];
-  readonly given: readonly { readonly name: string; readonly width: number; readonly height: number }[];
+  readonly given: readonly {
+    readonly name: string;
+    readonly width: number;
+    readonly height: number;
+    readonly outline?: readonly Pair[] | undefined;
+    readonly scores?: ReadDocument['pieces'][number]['scores'] | undefined;
+  }[];
   readonly assembly: readonly {
     readonly piece: string;
     readonly own: string;
@@ -308,22 +314,24 @@ function pointOf(
 export function readPlan(document: ReadDocument): FoldedPiece[] {
   const lying = new Map<string, FoldedPiece>();
   for (const piece of document.pieces) lying.set(piece.name, foldPiece(piece));
-  for (const { name, width, height } of document.given)
-    lying.set(name, {
-      name,
-      torn: 0,
-      faces: [
-        {
-          ring: [
-            { x: 0, y: 0 },
-            { x: width, y: 0 },
-            { x: width, y: height },
-            { x: 0, y: height },
-          ],
-          place: HERE,
-        },
-      ],
-    });
+  for (const { name, width, height, outline, scores } of document.given)
+    if (outline && scores) lying.set(name, foldPiece({ name, outline, scores, cuts: [], holes: [] }));
+    else
+      lying.set(name, {
+        name,
+        torn: 0,
+        faces: [
+          {
+            ring: [
+              { x: 0, y: 0 },
+              { x: width, y: 0 },
+              { x: width, y: height },
+              { x: 0, y: height },
+            ],
+            place: HERE,
+          },
+        ],
+      });
   const done = new Map<string, FoldedPiece>();
   const laid = new Set(document.assembly.map(({ piece }) => piece));
   for (const [name, piece] of lying) if (!laid.has(name)) done.set(name, piece);

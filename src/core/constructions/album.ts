@@ -1,6 +1,6 @@
 /** What albums of all kinds are made of besides their envelopes: mats, cards that are pulled out, covers. */
 import type { AssemblyStep } from '../fold';
-import type { Segment } from '../geometry';
+import { direction, distance, type Point, type Segment } from '../geometry';
 import { inches, mm, type Mm } from '../length';
 import { drawPiece, rect, ring, type Piece } from '../pattern';
 import type { Brief } from './construction';
@@ -133,9 +133,13 @@ export const COVER_PANELS = ['wrap', 'turn-1', 'turn-2', 'turn-3', 'turn-4', 'bo
 
 /**
  * A board with its wrap turned in on four sides, the corners mitred, and a lining: the wrap is the board and twice the
- * turn-in and the board's thickness either way. One is folded for all; the lining looks up.
+ * turn-in and the board's thickness either way. One is folded for all; the lining looks up. `near` is the cover’s near edge,
+ * `under` where the near edge of a page lies in the middle of it, both on the sheet of the wrap.
  */
-export function covers({ width, height, board: t, turnIn: m, reveal, quantity }: Covers, brief: Brief): Parts {
+export function covers(
+  { width, height, board: t, turnIn: m, reveal, quantity }: Covers,
+  brief: Brief,
+): Parts & { readonly near: Segment<'sheet'>; readonly under: (across: number, deep: number) => Segment<'sheet'> } {
   const wrapped = (side: number): number => onMark(side + 2 * (t + m), brief, 'up');
   // Cut on a mark: what that adds the wrap has more round the board's edges.
   const [W, H] = [wrapped(width), wrapped(height)].map((side) => side - 2 * m) as [number, number];
@@ -169,6 +173,11 @@ export function covers({ width, height, board: t, turnIn: m, reveal, quantity }:
   };
   const [lw, lh] = [width - 2 * reveal, height - 2 * reveal];
   return {
+    near: segment(m, m, x2, m),
+    under: (across, deep) => {
+      const [x, y] = [m + (W - across) / 2, m + (H - deep) / 2];
+      return segment(x, y, x + across, y);
+    },
     pieces: [wrap, board, sheetOf('lining', 'cover lining', lw, lh, quantity)],
     steps: [
       place('lay-board', 'Glue the board on the middle of the wrap’s inside', {
@@ -203,13 +212,6 @@ export function covers({ width, height, board: t, turnIn: m, reveal, quantity }:
   };
 }
 
-/** Where a page lies on the lining of its cover, in the middle of it: its near edge, the page's paper on the right. */
-export const onLining = ({ width, height, reveal }: Covers, page: number, deep: number): Segment<'sheet'> => {
-  const [lw, lh] = [width - 2 * reveal, height - 2 * reveal];
-  const [x, y] = [(lw - page) / 2, (lh - deep) / 2];
-  return segment(x + page, y, x, y);
-};
-
 /** Cards for photos: a border of twice `reveal` all round, and a layer on them half as wide again. */
 export const photoCards = (
   photo: { readonly width: Mm; readonly height: Mm },
@@ -223,3 +225,14 @@ export const photoCards = (
     steps: [glued(layer, 'photo-card', segment(reveal, reveal + layer.blank.height, reveal, reveal), { over: false })],
   };
 };
+
+/** A stretch as long as `length` at the middle of a line, running as it does. */
+export function middleOf({ from, to }: Segment<'sheet'>, length: number): Segment<'sheet'> {
+  const along = direction(from, to);
+  const off = (distance(from, to) - length) / 2;
+  const at = (t: number): Point<'sheet'> => ({ x: from.x + along.x * t, y: from.y + along.y * t });
+  return { from: at(off), to: at(off + length) };
+}
+
+/** A line the other way round. */
+export const reversed = ({ from, to }: Segment<'sheet'>): Segment<'sheet'> => ({ from: to, to: from });

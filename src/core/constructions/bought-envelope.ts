@@ -40,6 +40,8 @@ export interface DrawnEnvelope {
   readonly shut: readonly AssemblyStep[];
   /** The mouth on the sheet of the front, from its left end. */
   readonly mouth: Segment<'sheet'>;
+  /** The mouth on the sheet of the back, its paper on the left. */
+  readonly backMouth: Segment<'sheet'>;
   /** The strips that hold its sides, between front and back. */
   readonly strips: readonly string[];
 }
@@ -100,6 +102,7 @@ export function drawBought(
       fold(id('shut'), 'Fold the back up', [id('s-back')], { gluedTo: strips.map(id), bought: true }),
     ],
     mouth: segment(x1, y2, x2, y2),
+    backMouth: trimmed ? segment(w, h, 0, h) : segment(x1, 0, x2, 0),
   };
 }
 

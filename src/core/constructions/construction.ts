@@ -175,8 +175,11 @@ export interface Cure {
 }
 
 /** One design of holder. Its options' schema gives every option a default, a unit and a reason. */
-/** What a holder does with what it holds: closes over it, stays open, goes round it, stands about it; or decorates. */
-export const DOES = ['closes', 'opens', 'wraps', 'stands', 'decorates'] as const;
+/**
+ * What a holder does with what it holds: closes over it, stays open, goes round it, stands about it, gathers many in a
+ * book; or decorates.
+ */
+export const DOES = ['closes', 'opens', 'wraps', 'stands', 'gathers', 'decorates'] as const;
 export type Does = (typeof DOES)[number];
 
 export interface Construction<Options = unknown> {

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import type { AssemblyPlace, AssemblyStep } from '../fold';
-import { direction, distance, type Point, type Segment } from '../geometry';
-import { inches, mm, type Mm } from '../length';
-import { drawPiece, rect, type Hinge, type Piece } from '../pattern';
+import { direction, type Point, type Segment } from '../geometry';
+import { inches, mm, stepOf, type Mm } from '../length';
+import { drawPiece, LEAST, rect, type Hinge, type Piece } from '../pattern';
+import { middleOf, reversed } from './album';
 import { built, EASE, fold, partCure, place, refuse, segment } from './building';
 import { cornerOption } from './closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from './construction';
@@ -184,21 +185,12 @@ function drawWing(side: Side, square: Square, { making }: Brief): Wing | Refusal
   return {
     piece: { ...sheet.piece, hinges: sheet.piece.hinges.map(turning) },
     folding: ['top', 'bottom', 'outer'].map((flap) =>
-      fold(`fold-${side}-${flap}`, `Fold the ${flap} flap in on the ${side} wing`, [`s-${side}-${flap}`], {
+      fold(`fold-${side}-${flap}`, `Fold the ${flap} flap of the ${side} wing in`, [`s-${side}-${flap}`], {
         gluedTo: glued,
       }),
     ),
   };
 }
-
-/** A stretch as long as `length` at the middle of a line, running as it does. */
-function middleOf({ from, to }: Segment<'sheet'>, length: number): Segment<'sheet'> {
-  const along = direction(from, to);
-  const off = (distance(from, to) - length) / 2;
-  const at = (t: number): Point<'sheet'> => ({ x: from.x + along.x * t, y: from.y + along.y * t });
-  return { from: at(off), to: at(off + length) };
-}
-const reversed = ({ from, to }: Segment<'sheet'>): Segment<'sheet'> => ({ from: to, to: from });
 
 /** A wing laid to the centre, fold on fold, the middle of one to the middle of the other. */
 function joined(side: Side, centre: Square, wing: Square, joints: Options['joints']): AssemblyPlace {
@@ -258,11 +250,15 @@ function matsFor(brief: Brief<Options>, centre: Square, wing: Square): Mats | Re
     height: onMark(square.foldLength(0) - 2 * reveal, brief, 'down'),
   });
   const [onCentre, onWing] = [sizeOn(centre), sizeOn(wing)];
-  const least = Math.min(...[onCentre, onWing].flatMap(({ width, height }) => [width, height]));
-  if (least <= 0) {
-    const side = Math.min(...[centre, wing].flatMap((square) => [square.foldLength(0), square.foldLength(TOP)]));
-    return tooLarge('reveal', 'reveal', reveal, side / 4);
-  }
+  // The least that any of them leaves room for: faces, and the flaps' mats, which a border shortens most.
+  const sides = [centre, wing].flatMap((square) => [square.foldLength(0), square.foldLength(TOP)]);
+  const step = stepOf(brief.making.graduation);
+  const most = Math.min(
+    (Math.min(...sides) - step - LEAST.folded.fails) / 2,
+    (centre.foldLength(TOP) / Math.SQRT2 - step - LEAST.folded.fails) / (2 + Math.SQRT2),
+    depthOf(centre) / 4,
+  );
+  if (reveal > most) return tooLarge('reveal', 'reveal', reveal, most);
   const pieces: Piece[] = [];
   const laid = (id: string, name: string, size: Size, square: Square, on: string, inside: boolean, glued: string[]) => {
     pieces.push(
@@ -297,13 +293,16 @@ function matsFor(brief: Brief<Options>, centre: Square, wing: Square): Mats | Re
     ),
     laid('centre-back-mat', 'centre’s outside mat', onCentre, centre, 'body', false, ['body', ...joins]),
   ];
-  const { foldLength, fold: foldOf, corner } = centre;
+  const { foldLength, fold: foldOf } = centre;
   const line = reversed(foldOf(TOP));
-  const depth = distanceFrom(line, corner[TOP]!);
-  const flap = pointedMat({ base: foldLength(TOP), depth, square: null }, { reveal, cornerRadius: MAT_CORNER }, brief, [
-    'top flap’s mat',
-    'bottom flap’s mat',
-  ]);
+  const depth = depthOf(centre);
+  const flap = pointedMat(
+    { base: foldLength(TOP), depth, square: null },
+    { reveal, cornerRadius: mm(Math.min(MAT_CORNER, foldLength(TOP) / 16)) },
+    brief,
+    ['top flap’s mat', 'bottom flap’s mat'],
+    'used',
+  );
   if ('code' in flap) return flap;
   const along = direction(line.from, line.to);
   const at = ({ x, y }: Point<'sheet'>): Point<'sheet'> => ({
@@ -329,6 +328,9 @@ interface Size {
   readonly width: number;
   readonly height: number;
 }
+
+/** How deep the top flap is, from its fold to the sheet’s corner. */
+const depthOf = ({ fold: foldOf, corner }: Square): number => distanceFrom(foldOf(TOP), corner[TOP]!);
 
 /** How far a point lies off a line, mm. */
 function distanceFrom({ from, to }: Segment<'sheet'>, p: Point<'sheet'>): number {

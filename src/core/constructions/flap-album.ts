@@ -1,9 +1,19 @@
 import { z } from 'zod';
 import type { AssemblyStep, FlatCavity } from '../fold';
-import type { Segment } from '../geometry';
 import { inches, mm } from '../length';
 import { drawPiece, LEAST, rect } from '../pattern';
-import { COVER_PANELS, covers, glued, NO_PARTS, onLining, partsOf, sheetOf, type Covers, type Parts } from './album';
+import {
+  COVER_PANELS,
+  covers,
+  glued,
+  middleOf,
+  NO_PARTS,
+  partsOf,
+  reversed,
+  sheetOf,
+  type Covers,
+  type Parts,
+} from './album';
 import { drawBought, type DrawnEnvelope } from './bought-envelope';
 import { built, fold, partCure, place, refuse, segment } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from './construction';
@@ -49,7 +59,7 @@ const EASE = {
 const CLEAR = inches(1 / 8);
 /** What of the covers is usual. Common practice: board 1/8 in, 5/16 over, 1/2 turned in. */
 const COVER = { board: inches(1 / 8), over: inches(5 / 16), turnIn: inches(1 / 2), reveal: inches(1 / 8) };
-/** The strip over the spine turns so far on either cover, mm. Common practice 1 in. */
+/** The strip over the spine turns so far on either cover, mm; on a small one a quarter of it. Common practice 1 in. */
 const TURN = inches(1);
 
 interface Page {
@@ -81,7 +91,11 @@ function build(brief: Brief<Options>): BuildResult {
     height: page.deep + 2 * COVER.over,
     quantity: 2,
   };
-  const bound = options.cover ? boundIn(cover, page, spans, brief) : NO_PARTS;
+  // The strip lies on both covers, and a book is not thicker than its pages are deep.
+  const most = cover.height - turnOn(cover);
+  if (options.cover && spans > most)
+    return refuse(tooLarge('envelopes', 'number of envelopes', n, Math.floor((n * most) / spans)));
+  const bound = options.cover ? boundIn(cover, page, first, spans, brief) : { ...NO_PARTS, cover: [] };
   const { pieces } = partsOf([mat, cards, bound]);
   const cavity = pocket(second, first, page, trim > 0);
   return built({
@@ -89,6 +103,7 @@ function build(brief: Brief<Options>): BuildResult {
     pieces: [pieces[0]!, ...all.map(({ piece }) => piece), ...pieces.slice(1)],
     assembly: [
       ...all.flatMap(({ shut }) => shut),
+      ...bound.cover,
       place('join-1', firstWords(options), {
         panel: '1-front',
         onto: '2-front',
@@ -118,7 +133,7 @@ function build(brief: Brief<Options>): BuildResult {
       ...bound.steps,
     ],
     cavities: [cavity],
-    proud: options.cover ? [...COVER_PANELS, 'spine'] : [],
+    proud: options.cover ? [...COVER_PANELS, 'spine-1', 'spine', 'spine-2'] : [],
     claims: [
       {
         kind: 'laps',
@@ -139,8 +154,6 @@ function build(brief: Brief<Options>): BuildResult {
     ],
   });
 }
-
-const reversed = ({ from, to }: Segment<'sheet'>): Segment<'sheet'> => ({ from: to, to: from });
 
 const firstWords = ({ trim }: Options): string =>
   `${trim > 0 ? 'Trim the far end of every envelope, so that it opens. ' : ''}Lay the first two envelopes front to front and glue flap on flap`;
@@ -199,9 +212,10 @@ function linked(k: number, all: readonly DrawnEnvelope[], { envelopes, cover }: 
       `Slide envelope ${k} over ${k === 3 ? 'the joined flap' : 'that flap'}, front up, and glue the flap into its mouth`,
       {
         panel: `${k}-front`,
-        onto: '2-front',
+        onto: before.at(-1)!,
         line: mouth,
-        on: reversed(all[1]!.mouth),
+        // The flap before it turned about the same line.
+        on: all[k === 3 ? 0 : k - 2]!.mouth,
         over: true,
         level: { slidOver: before, from: last && cover ? `${k}-front` : `${k}-flap` },
         gluedTo: before,
@@ -230,7 +244,7 @@ function pocket(second: DrawnEnvelope, first: DrawnEnvelope, { deep }: Page, tri
         ...common,
         floor: '1-back',
         roof: ['1-front'],
-        mouth: segment(first.mouth.from.x, 0, first.mouth.to.x, 0),
+        mouth: first.backMouth,
         put: 'Slide a photo into the pocket, from the spine.',
       };
 }
@@ -285,24 +299,60 @@ function matOf(page: Page, { mouth: { from, to } }: DrawnEnvelope, { reveal: r, 
   };
 }
 
+const turnOn = ({ height }: Covers): number => Math.min(TURN, height / 4);
+
 /** Covers, and a strip that goes over the spine from one to the other. */
-function boundIn(cover: Covers, page: Page, spans: number, brief: Brief<Options>): Parts {
+function boundIn(
+  cover: Covers,
+  page: Page,
+  first: DrawnEnvelope,
+  spans: number,
+  brief: Brief<Options>,
+): Parts & { readonly cover: readonly AssemblyStep[] } {
   const bound = covers(cover, brief);
-  const strip = sheetOf('spine', 'spine strip', onMark(spans + 2 * TURN, brief, 'up'), cover.width);
+  const [tall, across] = [cover.width, onMark(spans, brief, 'up')];
+  const turn = turnOn(cover);
+  const strip = drawPiece({
+    name: 'spine strip',
+    blank: { width: mm(2 * turn + across), height: mm(tall) },
+    panels: [
+      { id: 'spine-1', name: 'near turn of the spine strip', polygon: rect(0, 0, turn, tall) },
+      { id: 'spine', name: 'spine', polygon: rect(turn, 0, turn + across, tall) },
+      { id: 'spine-2', name: 'far turn of the spine strip', polygon: rect(turn + across, 0, 2 * turn + across, tall) },
+    ],
+    folds: [
+      { id: 's-spine-1', between: ['spine-1', 'spine'], angle: 90 },
+      { id: 's-spine-2', between: ['spine', 'spine-2'], angle: 90 },
+    ],
+  });
+  const { from, to } = middleOf(bound.near, tall);
   return {
     pieces: [...bound.pieces, strip],
+    cover: bound.steps,
     steps: [
-      ...bound.steps,
-      place('bind', 'Glue the pages between the covers, and the spine strip over the edges of both', {
-        panel: '1-back',
-        onto: 'lining',
-        line: segment(0, 0, page.along, 0),
-        on: onLining(cover, page.along, page.deep),
+      place('bind', 'Glue a cover on either outer page', {
+        panel: 'wrap',
+        onto: '1-back',
+        line: bound.under(page.along, page.deep),
+        on: first.backMouth,
         over: false,
-        level: 'top',
-        gluedTo: ['lining'],
+        level: 'bottom',
+        gluedTo: ['1-back'],
         once: true,
       }),
+      place('lay-strip', 'Glue the near turn of the spine strip on the outside of the one cover, up to its edge', {
+        panel: 'spine-1',
+        onto: 'wrap',
+        line: segment(turn, 0, turn, tall),
+        on: { from, to },
+        over: false,
+        level: 'bottom',
+        gluedTo: ['wrap'],
+      }),
+      fold('round-spine', 'Bring the strip round the spine, and its far turn onto the other cover', [
+        's-spine-1',
+        's-spine-2',
+      ]),
     ],
   };
 }
@@ -316,7 +366,7 @@ const spanOf = ({ envelopes: n, cards }: Options, { contents, caliper }: Brief):
 
 export const flapAlbum: Construction<Options> = {
   name: 'flap-album',
-  does: 'opens',
+  does: 'gathers',
   title: 'Album of envelopes, flap to flap',
   purpose: 'Bought envelopes glued flap into mouth: pages with pockets, and no rings.',
   options,
@@ -359,6 +409,12 @@ export const flapAlbum: Construction<Options> = {
       id: 'cards',
       label: 'As many as there are ends',
       options: (limit) => ({ cards: Math.floor(limit) }),
+    },
+    {
+      for: 'part-too-large',
+      id: 'envelopes',
+      label: 'As many as make a book',
+      options: (limit) => (limit >= 3 ? { envelopes: Math.floor(limit) } : null),
     },
     { for: 'part-too-small', label: 'Trim 1/8 in', options: () => ({ trim: inches(1 / 8) }) },
   ],

@@ -42,12 +42,14 @@ const shorteningOf = (reveal: number): number => reveal * (2 + Math.SQRT2);
 /**
  * A mat for a house-shaped or triangular flap that closes at 45°. A reveal `r` takes `r(2 + √2)` off the legs, since the
  * inset triangle's incircle is `r` smaller.
+ * @param kept whether the other half is for this thing too, or to spare
  */
 export function pointedMat(
   { base, depth, square }: MatFor,
   { reveal: r, cornerRadius }: Options,
   brief: Brief,
   [name, second]: readonly [mat: string, second: string],
+  kept: NonNullable<Trim['kept']> = 'spare',
 ): PointedMat | Refusal {
   const s = square ?? onMark(base / Math.SQRT2 - shorteningOf(r), brief, 'down');
   if (s <= 0)
@@ -82,7 +84,7 @@ export function pointedMat(
     {
       id: `second-${id}`,
       name: second,
-      kept: true,
+      kept,
       polygon: ring([s, 0], [s, s], [0, s]),
       cut: {
         kind: 'path',

@@ -56,7 +56,7 @@ export interface Trim {
   /** What comes off along a path, in a maker's words: `tip of the closing flap`; otherwise the part it comes off. */
   readonly name: string;
   /** It is no waste: a mat of its own. */
-  readonly kept?: true;
+  readonly kept?: 'spare' | 'used';
   readonly polygon: Polygon<'sheet'>;
   readonly cut: TrimCut;
 }

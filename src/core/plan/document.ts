@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { bringing, layerOf } from '../fold';
-import { compose, invert, type Point } from '../geometry';
+import { bringing, layerOf, type Joint } from '../fold';
+import { boxOf, compose, invert, type Point } from '../geometry';
 import { mm, sayer, unitsOf, type Say } from '../length';
-import { outlineOf } from '../pattern';
+import { outlineOf, type Piece } from '../pattern';
 import { checksOf } from './checks';
 import { LAYER_PLACES } from './design/extras';
 import { glueAreas, keepDry } from './work/glue';
@@ -57,8 +57,28 @@ export const planSchema = z.strictObject({
     }),
   ),
   given: z
-    .array(z.strictObject({ name: z.string(), quantity: number, width: number, height: number }))
-    .describe('What the maker has already and the pieces are fixed to.'),
+    .array(
+      z.strictObject({
+        name: z.string(),
+        quantity: number,
+        width: number,
+        height: number,
+        outline: polygon.optional().describe('Of what was folded before it was bought: as it would lie flat.'),
+        scores: z
+          .array(
+            z.strictObject({
+              id: z.string(),
+              from: pair,
+              to: pair,
+              fold: z.enum(['valley', 'mountain']),
+              angle: number,
+              order: number,
+            }),
+          )
+          .optional(),
+      }),
+    )
+    .describe('What the maker has already and the pieces are fixed to: its size as it is measured.'),
   assembly: z.array(
     z.strictObject({
       piece: z.string(),
@@ -177,11 +197,9 @@ export function planDocument(
   return {
     ...head,
     pieces: made.pieces.map((part) => pieceDocument(made, part)),
-    given: built.pieces.flatMap(({ source, name, quantity, blank: { width, height } }) =>
-      source !== 'made' ? [{ name, quantity, width, height }] : [],
-    ),
+    given: built.pieces.flatMap((piece) => (piece.source === 'made' ? [] : [givenDocument(piece)])),
     assembly: [...placed(made, steps), ...setDown(made, steps)],
-    joins: (folded.standing?.finished ?? folded.finished).joints.flatMap((joint) =>
+    joins: jointsOf(folded).flatMap((joint) =>
       joint.polygons.map((ring) => ({
         a: `${pieceOf(built, joint.panel).name}/${joint.panel}`,
         b: `${pieceOf(built, joint.onto).name}/${joint.onto}`,
@@ -224,6 +242,10 @@ export function planDocument(
     checks,
   };
 }
+
+/** Every joint there is, those of parts that lie beside the thing included. */
+const jointsOf = ({ standing, earlier, stages }: Made['folded']): readonly Joint[] =>
+  standing?.finished.joints ?? [...earlier, ...stages].flatMap(({ joints }) => joints);
 
 /** Pieces laid on others while both lie flat. */
 function placed({ built, folded }: Made, steps: readonly Step[]): PlanDocument['assembly'] {
@@ -269,6 +291,26 @@ function setDown({ built, folded }: Made, steps: readonly Step[]): PlanDocument[
 
 const xy = (p: Point): [number, number] => [p.x, p.y];
 
+/** What is given: a panel, a board; or folded before it was bought, and as large as its face. */
+function givenDocument(piece: Piece): PlanDocument['given'][number] {
+  const { name, quantity, blank, hinges, panels } = piece;
+  if (hinges.length === 0) return { name, quantity, width: blank.width, height: blank.height };
+  const face = boxOf(panels[0]!.polygon);
+  return {
+    name,
+    quantity,
+    width: face.maxX - face.minX,
+    height: face.maxY - face.minY,
+    outline: outlineOf(piece)[0]!.map(xy),
+    scores: scoresDocument(piece),
+  };
+}
+
+const scoresDocument = ({ hinges }: Piece): PlanDocument['pieces'][number]['scores'] =>
+  [...hinges]
+    .sort((a, b) => a.order - b.order)
+    .map(({ id, line, fold, angle, order }) => ({ id, from: xy(line.from), to: xy(line.to), fold, angle, order }));
+
 function pieceDocument(made: Made, { piece, programme }: MadePiece): PlanDocument['pieces'][number] {
   const ownPanel = (panel: string): boolean => piece.panels.some(({ id }) => id === panel);
   return {
@@ -276,9 +318,7 @@ function pieceDocument(made: Made, { piece, programme }: MadePiece): PlanDocumen
     quantity: piece.quantity,
     blank: { width: piece.blank.width, height: piece.blank.height },
     outline: outlineOf(piece)[0]!.map(xy),
-    scores: [...piece.hinges]
-      .sort((a, b) => a.order - b.order)
-      .map(({ id, line, fold, angle, order }) => ({ id, from: xy(line.from), to: xy(line.to), fold, angle, order })),
+    scores: scoresDocument(piece),
     cuts: piece.slits.map(({ line }) => ({ from: xy(line.from), to: xy(line.to) })),
     marks: programme.marks.map((mark) => ({ ...mark })),
     holes: piece.holes.map(({ centre, diameter }) => ({ at: xy(centre), diameter })),

@@ -396,7 +396,7 @@ describe('the chooser', () => {
         .filter((s) => s.obstacle?.id === 'blank-not-square')
         .map((s) => s.construction)
         .sort(),
-    ).toEqual(['accordion-pocket', 'coin-envelope', 'diagonal-box', 'diagonal-envelope', 'flap-mat']);
+    ).toEqual(['accordion-pocket', 'coin-envelope', 'diagonal-box', 'diagonal-envelope', 'envelope-trio', 'flap-mat']);
     expect(found[0]!.largest.width).toBeGreaterThan(0);
   });
 

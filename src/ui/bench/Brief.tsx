@@ -68,6 +68,7 @@ const DOES_TITLE: Readonly<Record<Does, string>> = {
   opens: 'Open pockets',
   wraps: 'Goes round it',
   stands: 'Stands',
+  gathers: 'Albums',
   decorates: 'For looks',
 };
 /** All holders, by what they do. */

@@ -5,6 +5,7 @@ import { laidOn } from '@/data/cuttings';
 import type { CuttingRecord } from '@/data/db';
 import { CutPlan } from '../cutting/CutPlan';
 import { needOn } from '../cutting/needOn';
+import { PiecesTable } from '../cutting/PiecesTable';
 import { useCuttingTable, type NeedOnPaper } from '../cutting/useCuttingTable';
 import { WhatFrom } from '../cutting/WhatFrom';
 import { NumberField } from '../parts/NumberField';
@@ -47,6 +48,7 @@ function ByPaper({ id, name, plan, cuts }: ByPaperProps) {
       {(cuts.length > 1 || plan.set.papers.some(({ count }) => count !== undefined)) && (
         <ShoppingList plan={plan} copies={copies} />
       )}
+      <PiecesTable title={name} plan={plan} copies={copies} />
       {cuts.length > 1 && (
         <Segmented
           className={styles.byPaper}

@@ -204,6 +204,7 @@ const DOES_WORD: Readonly<Record<Does, string>> = {
   opens: 'An open pocket',
   wraps: 'Goes round it',
   stands: 'Stands round it',
+  gathers: 'An album of many',
   decorates: 'For looks',
 };
 

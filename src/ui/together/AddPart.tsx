@@ -64,6 +64,7 @@ const GROUP: Record<Does, string> = {
   opens: 'An open pocket',
   wraps: 'Goes round it',
   stands: 'Stands about it',
+  gathers: 'An album of many',
   decorates: 'A card, a tag',
 };
 

@@ -3,6 +3,7 @@ import { boxOf } from '../../geometry';
 import { mm, type Mm } from '../../length';
 import { checksOf, type Check } from '../checks';
 import { briefFor, readDesign, type Design, type DesignInput } from '../design/design';
+import { sizedFor } from '../sized';
 import { liesOn } from '../design/papers';
 import { takingIn, type Picture } from '../looks/picture';
 import { planFor, type Made } from '../plan';
@@ -37,15 +38,15 @@ export interface Suggestion {
   readonly obstacle: Check | null;
 }
 
+/** What one thing, or one paper, is answered with: a book begins from its envelopes. */
+const HOLDERS = CONSTRUCTIONS.filter(({ does }) => does !== 'gathers');
+
 /**
  * Every construction as an answer to a question, best first: those that can be made before those that cannot, then
  * by the paper and the work they take (contents first), or by how much they hold (paper first). What is shown was
  * folded and proved. Constructions that hold nothing answer only where the paper is asked about.
  */
-export function suggest(
-  question: Question,
-  constructions: readonly Construction[] = CONSTRUCTIONS,
-): readonly Suggestion[] {
+export function suggest(question: Question, constructions: readonly Construction[] = HOLDERS): readonly Suggestion[] {
   const paperFirst = question.blank !== undefined;
   return constructions
     .map((construction) => answer(construction, question))
@@ -66,7 +67,7 @@ function rankOf(found: Suggestion, { blank }: Question): readonly number[] {
   // More room for the paper first.
   if (blank !== undefined)
     return [cannot, -((largest.width * largest.height) / Math.max(1, paper) - operations * 0.002)];
-  const open = { closes: 0, stands: 0, opens: 1, wraps: 2, decorates: 3 }[does];
+  const open = { closes: 0, stands: 0, opens: 1, wraps: 2, decorates: 3, gathers: 4 }[does];
   return [cannot, Number(!suits), Number(!ofItsKind), open, paper * (1 + operations * 0.02)];
 }
 
@@ -118,17 +119,17 @@ export interface PaperChoice {
 }
 
 /**
- * Which of many papers can hold the contents, as which construction: screened by drawing each construction's blanks
- * once, without folding. What is then shown is planned, folded and proved one by one. Best use of the paper first.
+ * Which of many papers can hold the contents, as which construction: screened by the blanks of each construction,
+ * which is sized once. What is then shown is planned, folded and proved one by one. Best use of the paper first.
  */
 export function papersFor(
   question: Question & { readonly contents: NonNullable<Question['contents']> },
   papers: readonly { readonly width: Mm; readonly height: Mm }[],
 ): readonly PaperChoice[] {
-  const patterns = CONSTRUCTIONS.flatMap((construction) => {
+  const patterns = HOLDERS.flatMap((construction) => {
     const read = readDesign({ version: 1, construction: construction.name, ...question });
     if (!read.ok) return [];
-    const result = drawn(construction, briefFor(read.design));
+    const { sized: result } = sizedFor(read.design);
     return result.ok
       ? [
           {
@@ -161,7 +162,7 @@ export function becomes(
   question: Question,
   papers: readonly { readonly width: Mm; readonly height: Mm }[],
 ): readonly (PaperChoice & { readonly floor: { readonly width: number; readonly height: number } })[] {
-  const designs = CONSTRUCTIONS.flatMap((construction): Design[] => {
+  const designs = HOLDERS.flatMap((construction): Design[] => {
     const read = readDesign({
       version: 1,
       construction: construction.name,

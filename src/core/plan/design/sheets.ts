@@ -29,7 +29,8 @@ export const cutFor = (pieces: readonly Piece[], design: Pick<Design, 'paper' | 
   pieces
     .filter(({ source }) => source === 'made')
     .map(({ name, blank, quantity, trims }): NeededPiece => {
-      const gives = 1 + trims.filter(({ kept }) => kept).length;
+      // What the same thing uses is not there for another.
+      const gives = 1 + trims.filter(({ kept }) => kept === 'spare').length;
       const { directional, turn } = paperOf(design, name);
       const across = directional && turn % 2 === 1;
       return {

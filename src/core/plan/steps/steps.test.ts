@@ -132,7 +132,7 @@ function eachHasItsStep(plan: Plan, steps: readonly Step[]): void {
           (step) =>
             step.piece === which &&
             step.phase !== 'cut' &&
-            (step.phase === 'fold' || step.text.startsWith('Lay the template')),
+            (step.phase === 'fold' || /^Lay the (?:\w+ )?template/u.test(step.text)),
         ),
       );
     const used = laid(name);

@@ -1,0 +1,95 @@
+import { PrinterOutlined } from '@ant-design/icons';
+import { Button } from 'antd';
+import { Fragment, useEffect, useMemo, useState } from 'react';
+import { createPortal } from 'react-dom';
+import { cutListOf, pieceName, type SetPlan } from '@/core/sets';
+import { useReading } from '../parts/Reading';
+import { Words } from '../parts/Words';
+import styles from './PiecesTable.module.css';
+
+interface PiecesTableProps {
+  readonly title: string;
+  readonly plan: SetPlan;
+  readonly copies: number;
+}
+
+/** Everything that is cut, by paper, with what is had already: a table that prints on a page of its own. */
+export function PiecesTable(props: PiecesTableProps) {
+  const [printing, setPrinting] = useState(false);
+  useEffect(() => {
+    if (!printing) return;
+    const done = (): void => setPrinting(false);
+    window.addEventListener('afterprint', done);
+    window.print();
+    return () => window.removeEventListener('afterprint', done);
+  }, [printing]);
+  return (
+    <details className={styles.pieces}>
+      <summary>All pieces in a table</summary>
+      <Pieces {...props} />
+      <Button icon={<PrinterOutlined />} onClick={() => setPrinting(true)}>
+        Print this table
+      </Button>
+      {printing &&
+        createPortal(
+          <div className={styles.printed}>
+            <h1>{props.title}</h1>
+            <Pieces {...props} />
+          </div>,
+          document.body,
+        )}
+    </details>
+  );
+}
+
+function Pieces({ plan, copies }: PiecesTableProps) {
+  const { say } = useReading();
+  const cuts = useMemo(() => cutListOf(plan, copies), [plan, copies]);
+  const given = useMemo(
+    () =>
+      plan.parts.flatMap(({ part, plan: { made } }) =>
+        (made?.built.pieces ?? []).flatMap(({ source, name, quantity }) =>
+          source === 'bought' ? [{ name, quantity: quantity * part.quantity * copies }] : [],
+        ),
+      ),
+    [plan, copies],
+  );
+  return (
+    <>
+      <table className={styles.table} aria-label="All pieces">
+        <thead>
+          <tr>
+            <th scope="col">Piece</th>
+            <th scope="col">Size</th>
+            <th scope="col">How many</th>
+          </tr>
+        </thead>
+        <tbody>
+          {cuts.map(({ paper, pieces }) => (
+            <Fragment key={paper}>
+              <tr className={styles.paper}>
+                <th scope="rowgroup" colSpan={3}>
+                  {plan.set.papers.find(({ id }) => id === paper)?.name || 'Any paper'}
+                </th>
+              </tr>
+              {pieces.map(({ part, name, width, height, quantity, gives = 1 }) => (
+                <tr key={`${part} ${name}`}>
+                  <td>{pieceName(plan.set, part, name)}</td>
+                  <td>
+                    <Words>{`${say(width)} × ${say(height)}`}</Words>
+                  </td>
+                  <td>{Math.ceil(quantity / gives)}</td>
+                </tr>
+              ))}
+            </Fragment>
+          ))}
+        </tbody>
+      </table>
+      {given.length > 0 && (
+        <p className={styles.given}>
+          Had already: {given.map(({ name, quantity }) => `${quantity} × ${name}`).join(', ')}.
+        </p>
+      )}
+    </>
+  );
+}
