@@ -71,6 +71,7 @@ for (const colorScheme of ['light', 'dark'] as const)
         ['/choose?have=paper', 'Library pocket'],
         ['/holders/library-pocket', 'Usual mistakes'],
         ['/sets', 'pieces to cut'],
+        ['/envelopes', 'A card for each'],
         ['/bench?p=demo-18', 'from the front'],
       ] as const) {
         if (colorScheme === 'dark' && !evening.includes(address)) continue;

@@ -35,6 +35,7 @@ offline(
       '/': 'On the shelf',
       '/backup': 'What is kept here',
       '/cutting': 'Cuts in order',
+      '/envelopes': 'A card for each',
       '/log': 'What the fits say',
       '/sets': 'pieces to cut',
       '/stash': 'Paper saved',

@@ -128,8 +128,15 @@ export interface Covers {
   readonly quantity: number;
 }
 
+/** One of several covers, by its name: `front `; empty where one is folded for all. */
+export type CoverName = '' | 'front ' | 'back ';
+
+/** A panel of a cover by its id. */
+export const coverPanel = (name: CoverName, panel: string): string => `${name.trim()}${name && '-'}${panel}`;
+
 /** Panels of a cover, all of which stand out past the page. */
-export const COVER_PANELS = ['wrap', 'turn-1', 'turn-2', 'turn-3', 'turn-4', 'board', 'lining'];
+export const coverPanels = (name: CoverName): string[] =>
+  ['wrap', 'turn-1', 'turn-2', 'turn-3', 'turn-4', 'board', 'lining'].map((panel) => coverPanel(name, panel));
 
 /**
  * A board with its wrap turned in on four sides, the corners mitred, and a lining: the wrap is the board and twice the
@@ -139,35 +146,38 @@ export const COVER_PANELS = ['wrap', 'turn-1', 'turn-2', 'turn-3', 'turn-4', 'bo
 export function covers(
   { width, height, board: t, turnIn: m, reveal, quantity }: Covers,
   brief: Brief,
+  name: CoverName = '',
 ): Parts & { readonly near: Segment<'sheet'>; readonly under: (across: number, deep: number) => Segment<'sheet'> } {
   const wrapped = (side: number): number => onMark(side + 2 * (t + m), brief, 'up');
+  const of = name && ` of the ${name}cover`;
+  const id = (panel: string): string => coverPanel(name, panel);
   // Cut on a mark: what that adds the wrap has more round the board's edges.
   const [W, H] = [wrapped(width), wrapped(height)].map((side) => side - 2 * m) as [number, number];
   const [x2, y2] = [m + W, m + H];
   const slant = Math.min(m, W / 2 - 1, H / 2 - 1);
   const wrap = drawPiece({
-    name: 'cover wrap',
+    name: `${name}cover wrap`,
     quantity,
     blank: { width: mm(W + 2 * m), height: mm(H + 2 * m) },
     panels: [
-      { id: 'wrap', name: 'cover', polygon: rect(m, m, x2, y2) },
-      { id: 'turn-1', name: 'near turn-in', polygon: ring([m + slant, 0], [x2 - slant, 0], [x2, m], [m, m]) },
+      { id: id('wrap'), name: `${name}cover`, polygon: rect(m, m, x2, y2) },
+      { id: id('turn-1'), name: `near turn-in${of}`, polygon: ring([m + slant, 0], [x2 - slant, 0], [x2, m], [m, m]) },
       {
-        id: 'turn-2',
-        name: 'far turn-in',
+        id: id('turn-2'),
+        name: `far turn-in${of}`,
         polygon: ring([m, y2], [x2, y2], [x2 - slant, y2 + m], [m + slant, y2 + m]),
       },
-      { id: 'turn-3', name: 'left turn-in', polygon: ring([0, m + slant], [m, m], [m, y2], [0, y2 - slant]) },
+      { id: id('turn-3'), name: `left turn-in${of}`, polygon: ring([0, m + slant], [m, m], [m, y2], [0, y2 - slant]) },
       {
-        id: 'turn-4',
-        name: 'right turn-in',
+        id: id('turn-4'),
+        name: `right turn-in${of}`,
         polygon: ring([x2, m], [x2 + m, m + slant], [x2 + m, y2 - slant], [x2, y2]),
       },
     ],
-    folds: [1, 2, 3, 4].map((k) => ({ id: `s-turn-${k}`, between: ['wrap', `turn-${k}`] as const })),
+    folds: [1, 2, 3, 4].map((k) => ({ id: id(`s-turn-${k}`), between: [id('wrap'), id(`turn-${k}`)] as const })),
   });
   const board = {
-    ...basePiece('board', 'board', { width: mm(width), height: mm(height) }),
+    ...basePiece(`${name}board`, id('board'), { width: mm(width), height: mm(height) }),
     source: 'bought' as const,
     quantity,
   };
@@ -178,35 +188,35 @@ export function covers(
       const [x, y] = [m + (W - across) / 2, m + (H - deep) / 2];
       return segment(x, y, x + across, y);
     },
-    pieces: [wrap, board, sheetOf('lining', 'cover lining', lw, lh, quantity)],
+    pieces: [wrap, board, sheetOf(id('lining'), `${name}cover lining`, lw, lh, quantity)],
     steps: [
-      place('lay-board', 'Glue the board on the middle of the wrap’s inside', {
-        panel: 'board',
-        onto: 'wrap',
+      place(id('lay-board'), `Glue the board on the middle of the inside of the ${name}cover wrap`, {
+        panel: id('board'),
+        onto: id('wrap'),
         line: segment(0, 0, width, 0),
         on: segment(m + (W - width) / 2, m + (H - height) / 2, m + (W + width) / 2, m + (H - height) / 2),
         over: false,
         level: 'top',
-        gluedTo: ['wrap'],
+        gluedTo: [id('wrap')],
       }),
       ...['near', 'far', 'left', 'right'].map((side, i) =>
         fold(
-          `turn-${i + 1}`,
+          id(`turn-${i + 1}`),
           `Turn the ${side} edge of the wrap in over the board, and press it down`,
-          [`s-turn-${i + 1}`],
+          [id(`s-turn-${i + 1}`)],
           {
-            gluedTo: ['board'],
+            gluedTo: [id('board')],
           },
         ),
       ),
-      place('lay-lining', 'Glue the lining over the turn-ins', {
-        panel: 'lining',
-        onto: 'board',
+      place(id('lay-lining'), `Glue the ${name}cover lining over the turn-ins`, {
+        panel: id('lining'),
+        onto: id('board'),
         line: segment(0, 0, lw, 0),
         on: segment(reveal + lw, reveal, reveal, reveal),
         over: true,
         level: 'top',
-        gluedTo: ['board', 'turn-1', 'turn-2', 'turn-3', 'turn-4'],
+        gluedTo: ['board', 'turn-1', 'turn-2', 'turn-3', 'turn-4'].map(id),
       }),
     ],
   };

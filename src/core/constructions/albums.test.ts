@@ -2,11 +2,11 @@
 import fc from 'fast-check';
 import { planOf } from '../../../tests/helpers/designs';
 import { runs } from '../../../tests/helpers/runs';
-import { layersAt, levelOf, slotOf, stageAfter } from '../fold';
+import { foldedBox, layersAt, levelOf, slotOf, stageAfter } from '../fold';
 import { centreOf } from '../geometry';
 import { INCH, inches, sayer } from '../length';
 import { cutListOf, planSet, readSet, setOf, type SetDesign } from '../sets';
-import { checksOf, checkSentence, planDocument, stepsOf, type DesignInput, type Made } from '../plan';
+import { bookOf, checksOf, checkSentence, planDocument, stepsOf, type DesignInput, type Made } from '../plan';
 
 const plan = (construction: string, options: object = {}, fields: object = {}) =>
   planOf({
@@ -195,6 +195,43 @@ describe('ring album', () => {
     ].map(at);
     expect(order).not.toContain(-1);
     expect(order).toEqual([...order].sort((a, b) => a - b));
+  });
+});
+
+describe('leafed through', () => {
+  test('a ring album has a leaf for every page, its side cards at the free edge and the middle one at the top', () => {
+    const { leaves, view, top } = bookOf(made('ring-album', { envelope: '6 1/8 in', pages: 5 }))!;
+    expect(leaves).toHaveLength(5);
+    const [leaf] = leaves;
+    const box = foldedBox(leaf!.stack, view);
+    const side = inches(6.125);
+    // The page alone, without its covers.
+    expect([box.maxX - box.minX, box.maxY - box.minY]).toEqual([expect.closeTo(side, 4), expect.closeTo(side, 4)]);
+    expect(leaf!.cards.map(({ face }) => face).sort()).toEqual(['above', 'below', null].sort());
+    for (const { face, x, y, width, height, out } of leaf!.cards) {
+      // In its pocket it lies on the page, but for what stands out at its mouth.
+      expect(x).toBeGreaterThan(box.minX - inches(1 / 4));
+      expect(x + width).toBeLessThan(box.maxX + inches(1 / 4));
+      expect(y).toBeGreaterThan(box.minY - 1e-6);
+      expect(y + height).toBeLessThan(box.maxY + 1e-6);
+      if (face === null) expect([Math.sign(out.x), out.y]).toEqual([top === 'left' ? -1 : 1, 0]);
+      else expect([out.x, Math.sign(out.y)]).toEqual([0, -1]);
+    }
+    expect(bookOf(made('ring-album', { envelope: '6 1/8 in', pullOuts: false }))!.leaves[0]!.cards).toEqual([]);
+  });
+
+  test('a chain of envelopes has a leaf for each, the last one glued first; what is no book has none', () => {
+    const { leaves } = bookOf(
+      made('flap-album', { envelopeWidth: '5 3/4 in', envelopeHeight: '4 3/8 in', envelopes: 4 }),
+    )!;
+    expect(leaves.map(({ stack }) => stack.layers[0]!.piece)).toEqual([
+      'envelope 4',
+      'envelope 3',
+      'envelope 2',
+      'envelope 1',
+    ]);
+    expect(leaves.every(({ stack }) => stack.layers.every(({ panel }) => !panel.endsWith('flap')))).toBe(true);
+    expect(bookOf(made('seam-envelope'))).toBeNull();
   });
 });
 

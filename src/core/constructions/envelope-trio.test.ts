@@ -139,7 +139,7 @@ test('the wings are folded and backed before they are joined, and what goes in i
   const steps = stepsOf(plan(chart, neighbours), sayer('in', '1/8 in')).map(({ text }) => text);
   const at = (words: RegExp): number => steps.findIndex((text) => words.test(text));
   const order = [
-    /Fold the outer flap in on the left wing/u,
+    /Fold the outer flap of the left wing in/u,
     /Join the left wing/u,
     /Glue the centre’s inside mat on/u,
     /Lay it on the centre/u,

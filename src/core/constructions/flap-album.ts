@@ -3,7 +3,7 @@ import type { AssemblyStep, FlatCavity } from '../fold';
 import { inches, mm } from '../length';
 import { drawPiece, LEAST, rect } from '../pattern';
 import {
-  COVER_PANELS,
+  coverPanels,
   covers,
   glued,
   middleOf,
@@ -89,13 +89,13 @@ function build(brief: Brief<Options>): BuildResult {
     ...COVER,
     width: page.along + 2 * COVER.over,
     height: page.deep + 2 * COVER.over,
-    quantity: 2,
+    quantity: 1,
   };
   // The strip lies on both covers, and a book is not thicker than its pages are deep.
   const most = cover.height - turnOn(cover);
   if (options.cover && spans > most)
     return refuse(tooLarge('envelopes', 'number of envelopes', n, Math.floor((n * most) / spans)));
-  const bound = options.cover ? boundIn(cover, page, first, spans, brief) : { ...NO_PARTS, cover: [] };
+  const bound = options.cover ? boundIn(cover, page, [first, all.at(-1)!], spans, brief) : { ...NO_PARTS, cover: [] };
   const { pieces } = partsOf([mat, cards, bound]);
   const cavity = pocket(second, first, page, trim > 0);
   return built({
@@ -133,7 +133,7 @@ function build(brief: Brief<Options>): BuildResult {
       ...bound.steps,
     ],
     cavities: [cavity],
-    proud: options.cover ? [...COVER_PANELS, 'spine-1', 'spine', 'spine-2'] : [],
+    proud: options.cover ? [...coverPanels('back '), ...coverPanels('front '), 'spine-1', 'spine', 'spine-2'] : [],
     claims: [
       {
         kind: 'laps',
@@ -305,11 +305,11 @@ const turnOn = ({ height }: Covers): number => Math.min(TURN, height / 4);
 function boundIn(
   cover: Covers,
   page: Page,
-  first: DrawnEnvelope,
+  [first, last]: readonly [DrawnEnvelope, DrawnEnvelope],
   spans: number,
   brief: Brief<Options>,
 ): Parts & { readonly cover: readonly AssemblyStep[] } {
-  const bound = covers(cover, brief);
+  const [back, front] = [covers(cover, brief, 'back '), covers(cover, brief, 'front ')];
   const [tall, across] = [cover.width, onMark(spans, brief, 'up')];
   const turn = turnOn(cover);
   const strip = drawPiece({
@@ -325,31 +325,40 @@ function boundIn(
       { id: 's-spine-2', between: ['spine', 'spine-2'], angle: 90 },
     ],
   });
-  const { from, to } = middleOf(bound.near, tall);
+  const { from, to } = middleOf(back.near, tall);
   return {
-    pieces: [...bound.pieces, strip],
-    cover: bound.steps,
+    pieces: [...back.pieces, ...front.pieces, strip],
+    cover: [...back.steps, ...front.steps],
     steps: [
-      place('bind', 'Glue a cover on either outer page', {
-        panel: 'wrap',
+      place('bind-back', 'Glue the back cover under the first envelope, its lining to the page', {
+        panel: 'back-wrap',
         onto: '1-back',
-        line: bound.under(page.along, page.deep),
+        line: back.under(page.along, page.deep),
         on: first.backMouth,
         over: false,
         level: 'bottom',
         gluedTo: ['1-back'],
-        once: true,
       }),
-      place('lay-strip', 'Glue the near turn of the spine strip on the outside of the one cover, up to its edge', {
+      place('bind-front', 'Glue the front cover on the last envelope, edge over edge with the back one', {
+        panel: 'front-wrap',
+        onto: last.piece.panels[0]!.id,
+        line: front.under(page.along, page.deep),
+        on: reversed(last.mouth),
+        over: true,
+        level: 'top',
+        gluedTo: ['page-mat', last.piece.panels[0]!.id],
+      }),
+      place('lay-strip', 'Glue the near turn of the spine strip on the outside of the back cover, up to its edge', {
         panel: 'spine-1',
-        onto: 'wrap',
+        onto: 'back-wrap',
         line: segment(turn, 0, turn, tall),
         on: { from, to },
         over: false,
         level: 'bottom',
-        gluedTo: ['wrap'],
+        gluedTo: ['back-wrap'],
       }),
-      fold('round-spine', 'Bring the strip round the spine, and its far turn onto the other cover', [
+      // How far apart the covers stand no flat pile shows: there it is glued by hand.
+      fold('round-spine', 'Bring the strip round the spine, and glue its far turn on the front cover', [
         's-spine-1',
         's-spine-2',
       ]),

@@ -4,7 +4,7 @@ import type { Polygon } from '../geometry';
 import { inches, mm, type Mm } from '../length';
 import { drawPiece, isSquare, LEAST, rect, ring, type Hole, type Piece } from '../pattern';
 import {
-  COVER_PANELS,
+  coverPanels,
   covers,
   glued,
   NO_PARTS,
@@ -174,7 +174,7 @@ function build(brief: Brief<Options>): BuildResult {
       ),
     ],
     cavities,
-    proud: [...COVER_PANELS],
+    proud: coverPanels(''),
     claims: [
       { kind: 'laps', pairs: [['first-flap', 'second-front']] },
       ...(cards.length > 0 ? [{ kind: 'pull-outs', cards } as const] : []),

@@ -101,7 +101,15 @@ export const mostLayers = (stack: Stack): number =>
  * @param each what a layer of that piece counts: its caliper, or one
  */
 export function thickestPile(stack: Stack, each: (piece: string) => number): number {
-  const boxed = stack.layers.map(({ polygon, piece }) => ({ polygon, box: boxOf(polygon), counts: each(piece) }));
+  // Paper of one outline that lies in one place counts together: in a book most of it does.
+  const same = new Map<string, { readonly polygon: Polygon<'folded'>; readonly box: Box; counts: number }>();
+  for (const { polygon, piece } of stack.layers) {
+    const key = outlineKey(polygon);
+    const known = same.get(key);
+    if (known) known.counts += each(piece);
+    else same.set(key, { polygon, box: boxOf(polygon), counts: each(piece) });
+  }
+  const boxed = [...same.values()];
   const count = (p: Point<'folded'>): number =>
     boxed.reduce(
       (sum, { polygon, box, counts }) =>
@@ -120,6 +128,13 @@ export function thickestPile(stack: Stack, each: (piece: string) => number): num
   });
   return most;
 }
+
+/** The corners of a polygon, whichever comes first and whichever way round. */
+const outlineKey = (polygon: Polygon<'folded'>): string =>
+  polygon
+    .map(({ x, y }) => `${Math.round(x / TOLERANCE.drawn)} ${Math.round(y / TOLERANCE.drawn)}`)
+    .sort()
+    .join(',');
 
 /** True where paper lies over a point and all round it: of two that meet in a line neither lies over that line. */
 const liesOver = (polygon: Polygon<'folded'>, p: Point<'folded'>): boolean =>

@@ -6,7 +6,7 @@ import { contentsFirst, planOf } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
 import { apply, posed, reflection, turnedAbout, type Point, type Pose, type Segment, type Vec } from '../geometry';
 import { leafOf, midway } from './standing';
-import { layerOf } from '.';
+import { hasPanel, layerOf } from '.';
 
 /** Half a turn about the line through two points of the plane, as three.js makes it. */
 function halfTurn({ from, to }: Segment): Matrix4 {
@@ -137,7 +137,8 @@ test.each(CONSTRUCTIONS.filter((c) => !STANDS.includes(c)).map((c) => [c.name, c
           carried(pose.get(panel)!, from),
           carried(pose.get(panel)!, to),
         ];
-        for (const { step, moving } of folded.stages) {
+        // What was folded before it was bought lies as that left it.
+        for (const { step, moving } of [...folded.earlier, ...folded.stages]) {
           if (step.kind === 'fold') {
             const hinge = hinges.find(({ id }) => id === step.hinges[0])!;
             const [from, to] = carriedLine(hinge.between[0], hinge.line);
@@ -158,6 +159,8 @@ test.each(CONSTRUCTIONS.filter((c) => !STANDS.includes(c)).map((c) => [c.name, c
           for (const panel of moving) pose.set(panel, laid.clone().multiply(pose.get(panel)!));
         }
         for (const panel of pieces.flatMap((piece) => piece.panels)) {
+          // Cards that go in, and guides, lie beside it.
+          if (!hasPanel(folded.finished, panel.id)) continue;
           const { map } = layerOf(folded.finished, panel.id);
           for (const corner of panel.polygon) {
             const [ours, theirs] = [apply(map, corner), carried(pose.get(panel.id)!, corner)];

@@ -72,3 +72,4 @@ export { sheetNow, type SheetNow } from './work/sheet-now';
 export { longestCut } from './work/longest-cut';
 export { planDocument, planSchema, type PlanDocument } from './document';
 export { CARDS, isSold, MEASURED, PAPERS, sizeIn, sizeNamed, smallestPaperFor, type PaperSize } from './design/papers';
+export { bookOf, leafBox, type Book, type BookCard, type BookLeaf } from './looks/book';

@@ -102,8 +102,12 @@ export const ENVELOPE_WAYS: readonly EnvelopeWay[] = [
             design: {
               construction: 'ring-album',
               contents: { ...have.photo, name: 'photo' },
-              blank: { width: smaller(have), height: smaller(have) },
-              options: { flap: have.flap, shape: have.shape, pages: Math.min(60, whole(have.count / 2)) },
+              options: {
+                envelope: smaller(have),
+                flap: have.flap,
+                shape: have.shape,
+                pages: Math.min(60, whole(have.count / 2)),
+              },
             },
             papers: {
               'middle pull-out': 'card',
@@ -135,8 +139,13 @@ export const ENVELOPE_WAYS: readonly EnvelopeWay[] = [
             design: {
               construction: 'flap-album',
               contents: { ...have.photo, name: 'photo' },
-              blank: { width: have.across, height: have.deep },
-              options: { flap: have.flap, shape: have.shape, envelopes: Math.min(GLUED, have.count) },
+              options: {
+                envelopeWidth: have.across,
+                envelopeHeight: have.deep,
+                flap: have.flap,
+                shape: have.shape,
+                envelopes: Math.min(GLUED, have.count),
+              },
             },
             papers: { 'card page': 'card' },
           },

@@ -61,10 +61,21 @@ function everyIssueOf(error: z.ZodError): Issue[] {
           },
         ];
       }
+      case 'too_big':
+      case 'too_small':
+        return [{ path, message: lengthSentence(issue) ?? issue.message }];
       default:
         return [{ path, message: issue.message }];
     }
   });
+}
+
+/** A text that is too long or too short, where its schema says no sentence of its own: as the library words it, none ends. */
+function lengthSentence(issue: Extract<z.core.$ZodIssue, { code: 'too_big' | 'too_small' }>): string | null {
+  if (issue.origin !== 'string' || /[.!?]$/u.test(issue.message)) return null;
+  return issue.code === 'too_big'
+    ? `This has at most ${issue.maximum} characters. Shorten it.`
+    : `This has at least ${issue.minimum} characters.`;
 }
 
 /** What a JSON value is, in words. */

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { z } from 'zod';
 import { runs } from '../../../tests/helpers/runs';
 import {
   article,
@@ -14,6 +15,7 @@ import {
   shortened,
   uncapitalised,
 } from '.';
+import { issuesOf } from './issues';
 
 test.each([
   [' Star\tcards ', 'Star cards'],
@@ -107,4 +109,15 @@ test('a name within a sentence: a plain word loses its capital, a format or an a
     '',
   ]);
   expect(['second mat', 'A6', ''].map(capitalised)).toEqual(['Second mat', 'A6', '']);
+});
+
+test('a text too long or too short is said in a sentence, also where its schema has none of its own', () => {
+  const said = (schema: z.ZodType, input: unknown): string[] => {
+    const read = schema.safeParse(input, { reportInput: true });
+    return read.success ? [] : issuesOf(read.error).map(({ message }) => message);
+  };
+  expect(said(z.string().max(3), 'abcd')).toEqual(['This has at most 3 characters. Shorten it.']);
+  expect(said(z.string().min(3), 'ab')).toEqual(['This has at least 3 characters.']);
+  expect(said(z.string().max(3, { error: 'Three at most.' }), 'abcd')).toEqual(['Three at most.']);
+  expect(said(z.number().max(3, { error: 'Three at most' }), 4)).toEqual(['Three at most']);
 });

@@ -23,6 +23,7 @@ import { useSize } from '../draw/useSize';
 import { StepSlider } from '../parts/StepSlider';
 import { SpaceView } from '../space/SpaceView';
 import { useReading } from '../parts/Reading';
+import { LeafThrough } from './LeafThrough';
 import styles from './FoldedView.module.css';
 
 interface FoldedViewProps {
@@ -69,7 +70,8 @@ function framesOf({ folded, built }: Made): readonly Frame[] {
 export function FoldedView(props: FoldedViewProps) {
   const { made, design, onChange } = props;
   const stands = made.folded.standing !== null;
-  const [way, setWay] = useState<'faces' | 'space'>('faces');
+  const [way, setWay] = useState<'faces' | 'space' | 'leaves'>('faces');
+  const gathers = design.construction.does === 'gathers';
   const shows = useMemo(() => printMap(made, design), [made, design]);
   return (
     <div className={styles.folded}>
@@ -81,11 +83,18 @@ export function FoldedView(props: FoldedViewProps) {
           options={[
             { value: 'faces', label: 'Front and back' },
             { value: 'space', label: 'In space' },
+            ...(gathers ? [{ value: 'leaves' as const, label: 'Leaf through' }] : []),
           ]}
           onChange={setWay}
         />
       )}
-      {stands || way === 'space' ? <SpaceView made={made} design={design} /> : <Faces {...props} />}
+      {stands || way === 'space' ? (
+        <SpaceView made={made} design={design} />
+      ) : way === 'leaves' && gathers ? (
+        <LeafThrough made={made} />
+      ) : (
+        <Faces {...props} />
+      )}
       {(design.paper.directional || design.paper.sided === 1) && (
         <PrintTable
           shows={shows}

@@ -109,6 +109,7 @@ function Measured() {
           </div>
           <div className={styles.sizes}>
             <Segmented<Have['shape']>
+              className={styles.shape}
               aria-label="Shape of the flap"
               value={have.shape}
               options={[
