@@ -12,6 +12,15 @@ const bothFaces = async (page) => {
   await view('Folded')(page);
   await page.locator('figure svg').first().waitFor();
 };
+/** An open book, its cards pulled out. */
+const openBook = async (page) => {
+  await view('Folded')(page);
+  await view('Leaf through')(page);
+  await page.getByRole('slider', { name: 'Which pages lie open' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await page.getByRole('switch', { name: 'Pull the cards out' }).click();
+  await page.waitForTimeout(400);
+};
 /** The folded view of what stands, three steps before its end. */
 const inSpace = async (page) => {
   await view('Folded')(page);
@@ -68,14 +77,14 @@ const PICTURES = [
   ['shelf', '/', drawn],
   ['choose', '/choose?have=contents'],
   ['holder', '/holders/library-pocket'],
-  ['bench-paper', '/bench?p=demo-6', view('On paper')],
+  ['envelopes', '/envelopes'],
   ['bench-sheet', '/bench?p=demo-1'],
   ['bench-folded', '/bench?p=demo-2', bothFaces],
+  ['album', '/bench?p=demo-20', openBook],
   ['bench-in-space', '/bench?p=demo-12', inSpace],
   ['make', '/make?p=demo-1', making],
   ['tools', '/tools'],
   ['calibrate', '/tools/calibrate', measured],
-  ['size-chart', '/tools/chart'],
   ['try-a-board', '/tools/try?p=demo-1', tried],
   ['log', '/log', fits],
   ['cutting', '/cutting', laid],

@@ -4,7 +4,10 @@
  */
 jest.mock('../../src/core/constructions/list', () => {
   const { ticketJacket } = jest.requireActual<typeof import('./ticket-jacket')>('./ticket-jacket');
-  return { CONSTRUCTIONS: [ticketJacket] };
+  const { plainSheet } = jest.requireActual<typeof import('../../src/core/constructions/plain-sheet')>(
+    '../../src/core/constructions/plain-sheet',
+  );
+  return { CONSTRUCTIONS: [ticketJacket], GIVEN: [plainSheet] };
 });
 import '../../src/core/files/laws.test';
 import { planOf } from '../helpers/designs';

@@ -31,6 +31,12 @@ export const sheetOf = (id: string, name: string, width: number, height: number,
     folds: [],
   });
 
+interface Gluing extends Pick<AssemblyStep, 'care'> {
+  readonly to?: readonly string[];
+  readonly name?: string;
+  readonly over?: boolean;
+}
+
 /**
  * A rectangle glued on a panel: its left edge, downwards, on a line there that has the panel's paper on its left. Over a
  * panel that shows its outside it is turned over, so that both show the same face.
@@ -39,11 +45,7 @@ export const glued = (
   piece: Piece,
   onto: string,
   on: Segment<'sheet'>,
-  {
-    to = [onto],
-    name = `Glue the ${piece.name} on`,
-    over = true,
-  }: { to?: readonly string[]; name?: string; over?: boolean } = {},
+  { to = [onto], name = `Glue the ${piece.name} on`, over = true, care }: Gluing = {},
 ): AssemblyStep => {
   const [panel] = piece.panels;
   return place(`lay-${panel!.id}`, name, {
@@ -54,6 +56,7 @@ export const glued = (
     over,
     level: 'top',
     gluedTo: to,
+    ...(care && { care }),
   });
 };
 
@@ -232,7 +235,12 @@ export const photoCards = (
   const layer = sheetOf('photo-layer', 'photo layer', photo.width + 2 * reveal, photo.height + 2 * reveal, quantity);
   return {
     pieces: [card, layer],
-    steps: [glued(layer, 'photo-card', segment(reveal, reveal + layer.blank.height, reveal, reveal), { over: false })],
+    steps: [
+      glued(layer, 'photo-card', segment(reveal, reveal + layer.blank.height, reveal, reveal), {
+        over: false,
+        care: 'photo',
+      }),
+    ],
   };
 };
 

@@ -294,6 +294,7 @@ function matOf(page: Page, { mouth: { from, to } }: DrawnEnvelope, { reveal: r, 
     steps: [
       glued(mat, `${n}-front`, segment(from.x + r, far, to.x - r, far), {
         name: 'Glue a mat on every page, clear of the mouths',
+        care: 'photo',
       }),
     ],
   };

@@ -107,7 +107,7 @@ function build(brief: Brief<Options>): BuildResult {
     ),
   ) as [DrawnEnvelope, DrawnEnvelope];
   const cavities = pocketsOf(first, second);
-  const mats = partsOf((['first', 'second'] as const).map((half) => matsOn(half, page, pages)));
+  const mats = partsOf([matsOn('first', first, page, pages), matsOn('second', second, page, pages)]);
   const tuck = options.cornerTuck > 0 ? tucksOn(page, options) : NO_PARTS;
   const pulls = options.pullOuts ? pullOutsOf(page, pages) : NO_PARTS;
   const photos = contents ? photoCards(contents, r, 2 * pages) : NO_PARTS;
@@ -170,6 +170,7 @@ function build(brief: Brief<Options>): BuildResult {
           over: false,
           level: 'bottom',
           once: true,
+          care: 'fixings',
         },
       ),
     ],
@@ -273,11 +274,11 @@ function pocketsOf(first: DrawnEnvelope, second: DrawnEnvelope): [FlatCavity, Fl
 }
 
 /** The outer mat and the ring strip of one half, on the side with the seams. */
-function matsOn(half: Half, { e, tape, r }: Page, pages: number): Parts {
+function matsOn(half: Half, { backMouth }: DrawnEnvelope, { e, tape, r }: Page, pages: number): Parts {
   const mat = sheetOf(`${half}-mat`, `${half} outer mat`, e - tape - 3 * r, e - 2 * r, pages);
   const strip = sheetOf(`${half}-strip`, `${half} ring strip`, tape, e - 2 * r, pages);
   const back = `${half}-back`;
-  const x = Math.min(inches(3 / 8), e / 4);
+  const { x } = backMouth.from;
   return {
     pieces: [mat, strip],
     steps: [

@@ -7,6 +7,8 @@ export interface StepBasics {
   readonly closes?: boolean;
   /** Panels whose inside is glued to the contents that lie there. */
   readonly sticks?: readonly string[];
+  /** What may hurt, or spoil, where the work itself does not say so. */
+  readonly care?: 'fixings' | 'photo';
   /** Done once, however many alike its pieces are. */
   readonly once?: true;
   /** Steps that must come before this one besides those the paper itself demands. */

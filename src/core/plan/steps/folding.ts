@@ -82,6 +82,7 @@ export function assemblySteps(
     text: step.closes
       ? `${step.name}${on}.${glue ? ' To seal it, gum only where it lies on the paper below.' : ''}`
       : `${step.name}${on}${step.kind === 'fold' ? ', crease with a folder' : ''}.`,
+    ...(step.care && { caution: CAUTION[step.care] }),
     picture: { kind: 'folded', stage: i },
   });
   for (const feature of built.features)
