@@ -14,7 +14,7 @@ const project = (change: object = {}) =>
     }),
   );
 
-test('the demo shelf shows each project drawn to scale, and the two questions it can answer', async ({ page }) => {
+test('the demo shelf shows each project drawn to scale, and the three things one may have', async ({ page }) => {
   await openShelf(page);
   await expect(page.getByRole('listitem')).toHaveCount(DEMO_SHELF.length);
   // A card is drawn when there is time for it: its picture stands in its link.
@@ -23,7 +23,7 @@ test('the demo shelf shows each project drawn to scale, and the two questions it
   const drawn = await pictures.evaluateAll((all) => all.map((svg) => svg.getBoundingClientRect().width));
   // Tickets are narrower than postcards: one scale for the whole shelf.
   expect(new Set(drawn.map(Math.round)).size).toBeGreaterThan(3);
-  await expect(page.getByRole('link', { name: /I have/ })).toHaveCount(2);
+  await expect(page.getByRole('link', { name: /I have/ })).toHaveCount(3);
 });
 
 test('rename, duplicate, delete and undo, all kept through a reload', async ({ page }) => {

@@ -31,6 +31,9 @@ export function Choices(props: ChoicesProps) {
   );
   return (
     <Collapse
+      // A book follows from its envelopes: they are asked for at once.
+      key={construction.does === 'gathers' ? 'book' : 'one'}
+      defaultActiveKey={construction.does === 'gathers' ? ['choices'] : []}
       ghost
       className={styles.more}
       items={[
