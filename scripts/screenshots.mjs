@@ -70,7 +70,7 @@ const nested = async (page) => {
   await page
     .getByRole('button', { name: /^Box: / })
     .first()
-    .click();
+    .press('Enter');
 };
 /** File name, address, what to do before the picture, and how the page is shown. */
 const PICTURES = [
