@@ -22,7 +22,7 @@ test('an album on rings from the envelopes one has: the list follows the envelop
 }) => {
   await fromEnvelopes(page);
   await setLength(page, 'A: along the mouth', '6 1/8 in');
-  await page.getByRole('button', { name: 'Begin this album' }).first().click();
+  await page.getByRole('button', { name: 'Begin an album on rings' }).click();
   await expect(page.getByText('5 1/4').or(page.getByText('Cut the first outer mat')).first()).toBeVisible();
   await look(page, 'Cutting');
   await page.getByText('All pieces in a table').click();
@@ -85,7 +85,7 @@ test('by keyboard: envelopes that are not square make no ring album; flap to fla
   // What was measured is not lost.
   await expect(deep).toHaveValue('4 3/8 in');
   await setLength(page, 'C: depth of the flap', '1 1/2 in');
-  const begin = page.getByRole('button', { name: 'Begin this album' }).last();
+  const begin = page.getByRole('button', { name: 'Begin an album, flap to flap' });
   await begin.focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
@@ -98,7 +98,10 @@ test('a card as large as goes into a bought envelope; the envelope measured smal
   page,
 }) => {
   await fromEnvelopes(page);
-  await page.getByRole('button', { name: 'Begin the card' }).click();
+  const many = page.getByLabel('How many envelopes', { exact: true });
+  await many.fill('1');
+  await many.press('Enter');
+  await page.getByRole('button', { name: 'Begin a card for each' }).click();
   const strip = page.getByRole('navigation', { name: 'What holds what' });
   await strip.getByRole('button', { name: /^Envelope/ }).click();
   await expect(page.getByRole('checkbox', { name: 'It is an envelope' })).toBeChecked();
@@ -117,6 +120,25 @@ test('a card as large as goes into a bought envelope; the envelope measured smal
   await page.reload();
   await strip.getByRole('button', { name: /^Envelope/ }).click();
   await expect(page.getByLabel('Depth of its flap', { exact: true })).toHaveValue('1 in');
+  // Made: the card goes in before the envelope is shut, and every step has its picture.
+  await page
+    .getByRole('link', { name: 'Make it' })
+    .or(page.getByRole('button', { name: 'Make it' }))
+    .click();
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  const words = page.getByRole('region', { name: 'What to do' });
+  const progress = page.getByRole('progressbar', { name: 'How far the make has come' });
+  const all = Number(await progress.getAttribute('aria-valuemax'));
+  const seen: string[] = [];
+  for (let at = 0; at < all; at++) {
+    await expect(progress).toHaveAttribute('aria-valuenow', String(at));
+    seen.push((await words.textContent()) ?? '');
+    await expect(page.getByRole('alert').filter({ hasText: 'could not' })).toHaveCount(0);
+    await page.keyboard.press('PageDown');
+  }
+  const at = (said: RegExp) => seen.findIndex((text) => said.test(text));
+  expect(at(/Slide the card in/u)).toBeGreaterThan(at(/Cut/u));
+  expect(at(/Fold the flap down/u)).toBeGreaterThan(at(/Slide the card in/u));
 });
 
 test('the fold-out of three is chosen on the bench, and unfolds step by step', async ({ page }) => {
@@ -137,7 +159,7 @@ test.describe('on a phone', () => {
     await fromEnvelopes(page);
     const wide = await page.evaluate(() => document.documentElement.scrollWidth);
     expect(wide).toBeLessThanOrEqual(390);
-    await page.getByRole('button', { name: 'Begin the box' }).click();
+    await page.getByRole('button', { name: 'Begin a box for all of them' }).click();
     await expect(page.getByRole('group', { name: 'The set to one scale' })).toBeVisible();
   });
 });

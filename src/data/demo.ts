@@ -29,6 +29,34 @@ const board: DesignInput['tool'] = {
   grooveEnd: inches(7),
 };
 
+/** Papers of the stash that sets are made of. */
+const PAPERS = {
+  cream: {
+    id: 'cream',
+    name: 'Cream text',
+    width: inches(8.5),
+    height: inches(11),
+    caliper: 0.13,
+    sided: 2,
+    directional: false,
+    count: 40,
+    stash: 'demo-paper-cream',
+  },
+  chart: {
+    id: 'chart',
+    name: 'Old star charts',
+    width: inches(12),
+    height: inches(12),
+    caliper: 0.16,
+    sided: 1,
+    directional: true,
+    count: 9,
+    stash: 'demo-paper-chart',
+  },
+  grey: { id: 'grey', name: 'Grey cover', ...cover, caliper: 0.35, count: 6, stash: 'demo-paper-grey' },
+  night: { id: 'night', name: 'Midnight cardstock', ...cover, count: 24, stash: 'demo-paper-night' },
+} as const;
+
 /**
  * The shelf of a first run: the open night of an invented hilltop observatory, Quillmere Dome, whose helpers fold
  * envelopes for everything that is handed out at the door.
@@ -304,31 +332,7 @@ export const DEMO_SHELF: readonly Demo[] = [
       version: 1,
       graduation: '1/8 in',
       tool: scoring,
-      papers: [
-        {
-          id: 'cream',
-          name: 'Cream text',
-          width: inches(8.5),
-          height: inches(11),
-          caliper: 0.13,
-          sided: 2,
-          directional: false,
-          count: 40,
-          stash: 'demo-paper-cream',
-        },
-        { id: 'night', name: 'Midnight cardstock', ...cover, count: 24, stash: 'demo-paper-night' },
-        {
-          id: 'chart',
-          name: 'Old star charts',
-          width: inches(12),
-          height: inches(12),
-          caliper: 0.16,
-          sided: 1,
-          directional: true,
-          count: 9,
-          stash: 'demo-paper-chart',
-        },
-      ],
+      papers: [PAPERS.cream, PAPERS.night, PAPERS.chart],
       parts: [
         {
           id: 'card',
@@ -370,31 +374,7 @@ export const DEMO_SHELF: readonly Demo[] = [
       version: 1,
       graduation: '1/8 in',
       tool: scoring,
-      papers: [
-        { id: 'grey', name: 'Grey cover', ...cover, caliper: 0.35, count: 6, stash: 'demo-paper-grey' },
-        {
-          id: 'chart',
-          name: 'Old star charts',
-          width: inches(12),
-          height: inches(12),
-          caliper: 0.16,
-          sided: 1,
-          directional: true,
-          count: 9,
-          stash: 'demo-paper-chart',
-        },
-        {
-          id: 'cream',
-          name: 'Cream text',
-          width: inches(8.5),
-          height: inches(11),
-          caliper: 0.13,
-          sided: 2,
-          directional: false,
-          count: 40,
-          stash: 'demo-paper-cream',
-        },
-      ],
+      papers: [PAPERS.grey, PAPERS.chart, PAPERS.cream],
       parts: [
         { id: 'pass', name: 'Season pass', given: { width: 53.98, height: 85.6, thickness: 0.76 } },
         {
@@ -431,31 +411,7 @@ export const DEMO_SHELF: readonly Demo[] = [
       version: 1,
       graduation: '1/8 in',
       tool: scoring,
-      papers: [
-        {
-          id: 'chart',
-          name: 'Old star charts',
-          width: inches(12),
-          height: inches(12),
-          caliper: 0.16,
-          sided: 1,
-          directional: true,
-          count: 9,
-          stash: 'demo-paper-chart',
-        },
-        { id: 'grey', name: 'Grey cover', ...cover, caliper: 0.35, count: 6, stash: 'demo-paper-grey' },
-        {
-          id: 'cream',
-          name: 'Cream text',
-          width: inches(8.5),
-          height: inches(11),
-          caliper: 0.13,
-          sided: 2,
-          directional: false,
-          count: 40,
-          stash: 'demo-paper-cream',
-        },
-      ],
+      papers: [PAPERS.chart, PAPERS.grey, PAPERS.cream],
       parts: [
         {
           id: 'album',

@@ -4,7 +4,8 @@ import { planOf } from '../../../tests/helpers/designs';
 import { runs } from '../../../tests/helpers/runs';
 import { foldedBox, layersAt, levelOf, slotOf, stageAfter } from '../fold';
 import { centreOf } from '../geometry';
-import { INCH, inches, sayer } from '../length';
+import { INCH, inches, mm, sayer } from '../length';
+import { claimsOf, measured } from '.';
 import { cutListOf, planSet, readSet, setOf, type SetDesign } from '../sets';
 import { bookOf, checksOf, checkSentence, planDocument, stepsOf, type DesignInput, type Made } from '../plan';
 
@@ -132,6 +133,74 @@ describe('ring album', () => {
     expect(holes.every(({ centre }) => Math.abs(centre.x - inches(3 / 8)) < 1e-9)).toBe(true);
   });
 
+  test('a card that is longer is stopped by the rings, one that is broader by the pocket', () => {
+    const m = made('ring-album', { envelope: '6 1/8 in' });
+    const [claim] = claimsOf(m.built.claims, 'pull-outs');
+    const thing = { folded: m.folded, cavity: m.built.cavities[0], caliper: () => 0.2, name: (panel: string) => panel };
+    const told = (more: { across?: number; into?: number }) =>
+      measured(
+        [
+          {
+            ...claim!,
+            cards: claim!.cards.map((card) => ({
+              ...card,
+              across: mm(card.across + (more.across ?? 0)),
+              into: mm(card.into + (more.into ?? 0)),
+            })),
+          },
+        ],
+        'pile',
+        thing,
+      ).map(({ at, level, about }) => [at, level, (about as { side: string }).side]);
+    expect(told({})).toEqual([
+      ['first pocket', 'pass', 'across'],
+      ['second pocket', 'pass', 'across'],
+      ['middle pocket', 'pass', 'across'],
+    ]);
+    // The border is 1/8 in: so much longer they touch the rings; the middle one stops at its tape and stands out.
+    expect(told({ into: inches(1 / 8) + 1 })).toEqual([
+      ['first pocket', 'fail', 'rings'],
+      ['second pocket', 'fail', 'rings'],
+      ['middle pocket', 'pass', 'across'],
+    ]);
+    expect(told({ across: inches(5 / 8) }).map(([, level, side]) => [level, side])).toEqual([
+      ['fail', 'across'],
+      ['fail', 'across'],
+      ['fail', 'across'],
+    ]);
+  });
+
+  test('photos that are larger than their mats are warned of, on their cards or without', () => {
+    const photos = (construction: string, options: object, photo: string) =>
+      found(construction, options, { contents: { width: photo, height: photo } }).find(({ id }) => id === 'photos')!;
+    const ring = { envelope: '6 1/8 in' };
+    expect(photos('ring-album', ring, '4 3/4 in')).toMatchObject({ level: 'pass', value: 16 });
+    // Its card is half an inch larger, and the mat 5 1/4 in across.
+    expect(photos('ring-album', ring, '5 in')).toMatchObject({
+      level: 'warn',
+      value: expect.closeTo(inches(1 / 4), 4),
+    });
+    expect(checkSentence(photos('ring-album', ring, '5 in'), say)).toBe(
+      'The photo with its card is 1/4 in larger than the mat it lies on. Take smaller photos, or larger envelopes.',
+    );
+    const flaps = { envelopeWidth: '5 3/4 in', envelopeHeight: '4 3/8 in' };
+    expect(checkSentence(photos('flap-album', flaps, '3 3/4 in'), say)).toBe(
+      'It holds 12 photos of 3 3/4 in × 3 3/4 in, one on each face of a page.',
+    );
+    expect(photos('flap-album', flaps, '4 in')).toMatchObject({ level: 'warn' });
+  });
+
+  test.each([
+    ['ring-album', { envelope: '6 1/8 in' }],
+    ['flap-album', { reveal: '1/8 in' }],
+    ['envelope-trio', {}],
+  ])('%s: every mat keeps its border where the folding has brought it', (construction, options) => {
+    const border = found(construction, options).find(({ id }) => id === 'reveal')!;
+    expect(border.level).toBe('pass');
+    expect(border.value).toBeGreaterThan(inches(1 / 8) - 0.01);
+    expect(border.value).toBeLessThan(inches(1 / 8) + inches(1 / 16));
+  });
+
   test('closed it is as thick as all its pages, and the ring is wide enough to turn', () => {
     const thick = (pages: number): number =>
       found('ring-album', { envelope: '6 1/8 in', pages }).find((c) => c.id === 'closed')!.value;
@@ -201,7 +270,7 @@ describe('ring album', () => {
 describe('leafed through', () => {
   test('a ring album has a leaf for every page, its side cards at the free edge and the middle one at the top', () => {
     const { leaves, view, top } = bookOf(made('ring-album', { envelope: '6 1/8 in', pages: 5 }))!;
-    expect(leaves).toHaveLength(5);
+    expect(leaves.map(({ pages }) => pages)).toEqual([[1, 5]]);
     const [leaf] = leaves;
     const box = foldedBox(leaf!.stack, view);
     const side = inches(6.125);
@@ -224,7 +293,8 @@ describe('leafed through', () => {
     const { leaves } = bookOf(
       made('flap-album', { envelopeWidth: '5 3/4 in', envelopeHeight: '4 3/8 in', envelopes: 4 }),
     )!;
-    expect(leaves.map(({ stack }) => stack.layers[0]!.piece)).toEqual([
+    // Between its mats.
+    expect(leaves.map(({ stack }) => stack.layers[1]!.piece)).toEqual([
       'envelope 4',
       'envelope 3',
       'envelope 2',

@@ -108,6 +108,8 @@ export interface Built {
   readonly proud: readonly string[];
   /** The side of the finished pile that is looked at: what lay on the table, or the top. */
   readonly front: 'below' | 'above';
+  /** The step after which it lies as it is when its owner opens it; null for what is not opened to be looked at. */
+  readonly opensTo: string | null;
   readonly grips: readonly Grip[];
   readonly features: readonly Feature[];
 }
@@ -119,6 +121,7 @@ export const PLAIN = {
   start: { edge: 1, reference: 'ruler' },
   proud: [],
   front: 'below',
+  opensTo: null,
   grips: [],
   features: [],
 } as const satisfies Partial<Built>;

@@ -1,9 +1,24 @@
 import { difference, roundCorners, sideOf, type Polygon, type Segment, TOLERANCE } from '../geometry';
 import { mm, type Mm } from '../length';
-import type { Trim } from '../pattern';
+import { ring, type Trim } from '../pattern';
 
 /** A part with its outer corners rounded and what comes off at each, or the largest radius (mm) they all take. */
 export type Rounded = { readonly polygon: Polygon<'sheet'>; readonly trims: readonly Trim[] } | { readonly limit: Mm };
+
+/** The other half of a square that is cut corner to corner, its right angle away from the corner the first half has. */
+export const otherHalf = (id: string, name: string, side: number, kept: NonNullable<Trim['kept']>): Trim => ({
+  id: `second-${id}`,
+  name,
+  kept,
+  polygon: ring([side, 0], [side, side], [0, side]),
+  cut: {
+    kind: 'path',
+    path: [
+      { x: side, y: 0 },
+      { x: 0, y: side },
+    ],
+  },
+});
 
 /** Rounds the corners of a part at `indices`. */
 export function rounded(

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import type { AssemblyPlace, AssemblyStep } from '../fold';
-import { direction, type Point, type Segment } from '../geometry';
+import { direction, TOLERANCE, type Point, type Segment } from '../geometry';
 import { inches, mm, stepOf, type Mm } from '../length';
-import { drawPiece, LEAST, rect, type Hinge, type Piece } from '../pattern';
-import { middleOf, reversed } from './album';
+import { LEAST, type Hinge, type Piece } from '../pattern';
+import { middleOf, reversed, sheetOf } from './album';
 import { built, EASE, fold, partCure, place, refuse, segment } from './building';
 import { cornerOption } from './closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from './construction';
@@ -119,8 +119,10 @@ function build(brief: Brief<Options>): BuildResult {
         ]),
       },
       { kind: 'facing', pairs: [['bottom', 'closing']] },
-      { kind: 'creases', folds: ['turn-right', 'fold-bottom', 'close'], thickness: brief.thickness },
+      { kind: 'reveal', pairs: mats.borders },
+      { kind: 'creases', folds: ['turn-left', 'turn-right', 'fold-bottom', 'close'], thickness: brief.thickness },
     ],
+    opensTo: mats.others.at(-1)?.id ?? 'join-right',
     start: layout.start,
     grips: gripsFor(body.piece.hinges, centre.notches[0]!.at, layout.side, brief),
   });
@@ -143,12 +145,12 @@ function wingFor(brief: Brief<Options>, centre: { side: Mm; setting: Mm; notch: 
   const side = options.wing ?? mm(centre.side - NEXT_SIZE);
   if (side > centre.side) return tooLarge('wing', 'wing', side, centre.side);
   const setting = options.wingSetting === undefined ? centre.setting : mm(options.wingSetting + making.offset);
-  if (setting > centre.setting + 1e-6)
+  if (setting > centre.setting + TOLERANCE.length)
     return tooLarge('wingSetting', 'wing', options.wingSetting ?? setting, centre.setting - making.offset);
   // Set so, its far part must be a fold too, and no higher than the centre’s.
   if (setting <= notch / 2 || side - setting <= notch / 2)
     return { code: 'part-too-small', value: side, limit: mm(setting + notch / 2), about: { part: 'wing' } };
-  if (side - setting > centre.side - centre.setting + 1e-6)
+  if (side - setting > centre.side - centre.setting + TOLERANCE.length)
     return tooLarge('wing', 'wing', side, centre.side - centre.setting + setting);
   return squareOf(side, setting, notch);
 }
@@ -239,8 +241,10 @@ interface Mats {
   readonly others: readonly AssemblyStep[];
   /** Panels of mats that turn in with a wing. */
   readonly onWings: readonly string[];
+  /** Each with the panel it lies on. */
+  readonly borders: readonly (readonly [mat: string, on: string])[];
 }
-const NO_MATS: Mats = { pieces: [], wingBacks: [], others: [], onWings: [] };
+const NO_MATS: Mats = { pieces: [], wingBacks: [], others: [], onWings: [], borders: [] };
 
 /** Mats on every face: panel less twice the reveal; and one for the top flap, whose square gives the bottom one’s too. */
 function matsFor(brief: Brief<Options>, centre: Square, wing: Square): Mats | Refusal {
@@ -260,15 +264,10 @@ function matsFor(brief: Brief<Options>, centre: Square, wing: Square): Mats | Re
   );
   if (reveal > most) return tooLarge('reveal', 'reveal', reveal, most);
   const pieces: Piece[] = [];
+  const borders: (readonly [string, string])[] = [];
   const laid = (id: string, name: string, size: Size, square: Square, on: string, inside: boolean, glued: string[]) => {
-    pieces.push(
-      drawPiece({
-        name,
-        blank: { width: mm(size.width), height: mm(size.height) },
-        panels: [{ id, name, polygon: rect(0, 0, size.width, size.height) }],
-        folds: [],
-      }),
-    );
+    pieces.push(sheetOf(id, name, size.width, size.height));
+    borders.push([id, on]);
     return place(`lay-${id}`, `Glue the ${name} on, the same border all round`, {
       panel: id,
       onto: on,
@@ -321,7 +320,13 @@ function matsFor(brief: Brief<Options>, centre: Square, wing: Square): Mats | Re
       gluedTo: ['closing'],
     }),
   );
-  return { pieces: [...pieces, flap.mat], wingBacks, others, onWings: SIDES.map((side) => `${side}-mat`) };
+  return {
+    pieces: [...pieces, flap.mat],
+    wingBacks,
+    others,
+    onWings: SIDES.map((side) => `${side}-mat`),
+    borders: [...borders, [panel!.id, 'closing']],
+  };
 }
 
 interface Size {

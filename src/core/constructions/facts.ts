@@ -95,6 +95,12 @@ export interface PlanFacts {
   'print-side': { readonly panels: readonly string[] };
   'print-direction': { readonly panel: string; readonly slanted: boolean };
   'print-upside-down': { readonly panels: readonly string[] };
+  /** Opened and page by page: what does not stand upright, how it stands, and where. */
+  'print-seen': {
+    readonly wrong: readonly { readonly name: string; readonly stands: string; readonly faces: readonly string[] }[];
+    /** Pieces whose print runs at a slant there, however they are turned. */
+    readonly slanted: readonly string[];
+  };
   /** A layer for which there is no room; its border. */
   layer: { readonly on: string };
   'narrow-part': Part;

@@ -133,14 +133,21 @@ function build(brief: Brief<Options>): BuildResult {
       ...bound.steps,
     ],
     cavities: [cavity],
+    front: 'above',
     proud: options.cover ? [...coverPanels('back '), ...coverPanels('front '), 'spine-1', 'spine', 'spine-2'] : [],
     claims: [
       {
         kind: 'laps',
         pairs: [['1-flap', '2-flap'], ...all.slice(2).map((_, i) => [`${i + 2}-flap`, `${i + 3}-front`] as const)],
       },
+      { kind: 'reveal', pairs: [['page-mat', `${n}-front`]] },
       {
         kind: 'leaves',
+        // Its flap lies in the next mouth, and is not seen on its own page.
+        leaves: all
+          .map(({ strips }, i) => ({ panels: [`${i + 1}-front`, ...strips, `${i + 1}-back`], times: 1 }))
+          .reverse(),
+        onEach: ['page-mat'],
         alike: Object.fromEntries(
           [...mat.pieces, ...cards.pieces, ...bound.pieces].map(({ name, quantity }) => [name, quantity]),
         ),
@@ -149,7 +156,13 @@ function build(brief: Brief<Options>): BuildResult {
         ),
         by: 'spine',
         spans: options.cover ? mm(spans) : null,
-        photos: contents && { count: 2 * n, width: contents.width, height: contents.height },
+        photos: contents && {
+          count: 2 * n,
+          width: contents.width,
+          height: contents.height,
+          border: mm(0),
+          mat: 'page-mat',
+        },
       },
     ],
   });

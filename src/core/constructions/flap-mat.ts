@@ -4,7 +4,7 @@ import { inches, mm, stepOf } from '../length';
 import { drawPiece, isSquare, ring, type Piece, type Trim } from '../pattern';
 import { built, EASE, basePiece, place, refuse, segment, partCure } from './building';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from './construction';
-import { rounded } from './corners';
+import { otherHalf, rounded } from './corners';
 import { lengthOption } from './options';
 import { onMark, tooLarge } from './sizing';
 
@@ -81,19 +81,7 @@ export function pointedMat(
   const round = rounded(straight, corners, cornerRadius, `round-${id}`, name);
   if ('limit' in round) return { code: 'corner-too-round', value: cornerRadius, limit: round.limit };
   const trims: Trim[] = [
-    {
-      id: `second-${id}`,
-      name: second,
-      kept,
-      polygon: ring([s, 0], [s, s], [0, s]),
-      cut: {
-        kind: 'path',
-        path: [
-          { x: s, y: 0 },
-          { x: 0, y: s },
-        ],
-      },
-    },
+    otherHalf(id, second, s, kept),
     ...(blunt > 0
       ? [
           {
@@ -157,7 +145,7 @@ function build(brief: Brief<Options>): BuildResult {
         gluedTo: ['flap'],
       }),
     ],
-    claims: [{ kind: 'reveal', mat: 'mat', on: 'flap' }],
+    claims: [{ kind: 'reveal', pairs: [['mat', 'flap']] }],
     front: 'above',
   });
 }

@@ -50,7 +50,7 @@ function build(brief: Brief<Options>): BuildResult {
         gluedTo: ['panel'],
       }),
     ],
-    claims: [{ kind: 'reveal', mat: 'mat', on: 'panel' }],
+    claims: [{ kind: 'reveal', pairs: [['mat', 'panel']] }],
     front: 'above',
   });
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import type { FlatCavity } from '../fold';
-import type { Polygon } from '../geometry';
+import type { FlatCavity, Joint } from '../fold';
+import type { Point, Polygon } from '../geometry';
 import { inches, mm, type Mm } from '../length';
 import { drawPiece, isSquare, LEAST, rect, ring, type Hole, type Piece } from '../pattern';
 import {
@@ -17,6 +17,7 @@ import {
 } from './album';
 import { drawBought, type DrawnEnvelope } from './bought-envelope';
 import { built, fold, partCure, place, refuse, segment } from './building';
+import { otherHalf } from './corners';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from './construction';
 import { choiceOption, countOption, lengthOption, openLengthOption, yesNoOption } from './options';
 import { insideFor, onMark, OPEN, tooLarge } from './sizing';
@@ -121,8 +122,9 @@ function build(brief: Brief<Options>): BuildResult {
   };
   const bound = covers(cover, brief);
   const { pieces } = partsOf([mats, tuck, pulls, photos, bound]);
-  const cards = options.pullOuts ? cardsIn(page, cavities, brief.caliper) : [];
-  const [front, ...others] = [...pieces, guide(page, options, brief)] as unknown as [Piece, ...Piece[]];
+  const centres = holesAlong(page, options, brief);
+  const cards = options.pullOuts ? cardsIn(page, cavities, [first, second], centres, brief.caliper) : [];
+  const [front, ...others] = [...pieces, guide(page, options.holeFromEdge, centres)] as unknown as [Piece, ...Piece[]];
   return built({
     ...PLAIN,
     pieces: [front, first.piece, second.piece, ...others],
@@ -178,22 +180,47 @@ function build(brief: Brief<Options>): BuildResult {
     proud: coverPanels(''),
     claims: [
       { kind: 'laps', pairs: [['first-flap', 'second-front']] },
+      {
+        kind: 'reveal',
+        pairs: (['first', 'second'] as const).flatMap((half) => [
+          [`${half}-mat`, `${half}-back`] as const,
+          [`${half}-strip`, `${half}-back`] as const,
+        ]),
+      },
       ...(cards.length > 0 ? [{ kind: 'pull-outs', cards } as const] : []),
       {
         kind: 'leaves',
+        leaves: [
+          {
+            panels: [first.piece, second.piece, ...mats.pieces, ...tuck.pieces].flatMap(({ panels }) =>
+              panels.map(({ id }) => id),
+            ),
+            times: pages,
+          },
+        ],
+        onEach: [],
         alike: Object.fromEntries(
           [first.piece, second.piece, ...mats.pieces, ...tuck.pieces, ...bound.pieces].map(({ name, quantity }) => [
             name,
             quantity,
           ]),
         ),
-        // Boards count as paper where they lie; pull-outs are three papers each, photos on their cards three.
+        // Boards count as paper where they lie; pull-outs are three papers each, photos lie on a card and its layer.
         between: mm(
           2 * Math.max(0, options.board - brief.caliper) +
-            pages * brief.caliper * (3 * cards.length + (contents ? 2 * 3 : 0)),
+            pages *
+              (3 * brief.caliper * cards.length +
+                (contents ? 2 * (2 * brief.caliper + Math.max(contents.thickness, brief.caliper)) : 0)),
         ),
         by: 'rings',
-        photos: contents && { count: 2 * pages, width: contents.width, height: contents.height },
+        spans: null,
+        photos: contents && {
+          count: 2 * pages,
+          width: contents.width,
+          height: contents.height,
+          border: mm(2 * r),
+          mat: 'first-mat',
+        },
       },
     ],
   });
@@ -297,21 +324,7 @@ function tucksOn({ r }: Page, { cornerTuck: c, pages }: Options): Parts {
       blank: { width: mm(s), height: mm(s) },
       panels: [{ id, name, polygon: ring([0, 0], [s, 0], [0, s]) }],
       folds: [],
-      trims: [
-        {
-          id: `second-${id}`,
-          name: `second ${name}`,
-          kept: 'used',
-          polygon: ring([s, 0], [s, s], [0, s]),
-          cut: {
-            kind: 'path',
-            path: [
-              { x: s, y: 0 },
-              { x: 0, y: s },
-            ],
-          },
-        },
-      ],
+      trims: [otherHalf(id, `second ${name}`, s, 'used')],
     });
   const tuck = half('corner-tuck', 'corner tuck', c);
   const layer = half('corner-layer', 'corner tuck’s layer', c - 2 * r);
@@ -359,46 +372,65 @@ function pullOutsOf(page: Page, pages: number): Parts {
   ]);
 }
 
-/** The same as they must go in: each in its pocket, three papers thick. */
-function cardsIn(page: Page, [first, second, middle]: readonly [FlatCavity, FlatCavity, FlatCavity], caliper: Mm) {
-  const sizes = cardSizes(page);
+/** How far along the page the holes are, mm: as far from its top as from its foot, so that it can be turned over. */
+function holesAlong({ e }: Page, { holes }: Options, brief: Brief): readonly number[] {
+  return Array.from({ length: holes }, (_, i) => {
+    const along = (e * (2 * i + 1)) / (2 * holes);
+    return 2 * i + 1 === holes ? along : along < e / 2 ? onMark(along, brief) : e - onMark(e - along, brief);
+  });
+}
+
+/** A ring through two walls, as paper that ties them where it goes through: on the sheet of the first. */
+const ringThrough = (panel: string, onto: string, centres: readonly Point<'sheet'>[]): Joint => ({
+  id: `rings-${panel}`,
+  panel,
+  onto,
+  side: 'inside',
+  polygons: centres.map(({ x, y }) =>
+    Array.from({ length: 12 }, (_, i) => ({
+      x: x + (HOLE / 2) * Math.cos((i * Math.PI) / 6),
+      y: y + (HOLE / 2) * Math.sin((i * Math.PI) / 6),
+    })),
+  ),
+});
+
+/** The cards as they must go in: each into its pocket, three papers thick, past the rings that go through it. */
+function cardsIn(
+  page: Page,
+  [first, second, middle]: readonly [FlatCavity, FlatCavity, FlatCavity],
+  [one, other]: readonly [DrawnEnvelope, DrawnEnvelope],
+  centres: readonly number[],
+  caliper: Mm,
+) {
+  const { middle: between, side } = cardSizes(page);
+  const fromEdge = page.holes - page.r - HOLE / 2;
+  // From the mouth on a back, from the far end on a front.
+  const onBack = ({ backMouth: { from } }: DrawnEnvelope) =>
+    centres.map((along) => ({ x: from.x + along, y: from.y + page.e - fromEdge }));
+  const onFront = ({ mouth: { from } }: DrawnEnvelope) =>
+    centres.map((along) => ({ x: from.x + along, y: from.y - page.e + fromEdge }));
   const card = (
     name: string,
     cavity: FlatCavity,
     { across, into }: { across: number; into: number },
-    holes: number | null,
-  ) => ({
-    name,
-    cavity,
-    across: mm(across),
-    into: mm(into),
-    thickness: mm(3 * caliper),
-    holes: holes === null ? null : mm(holes),
-  });
-  const clear = page.e - page.holes + page.r;
+    rings: Joint,
+  ) => ({ name, cavity, across: mm(across), into: mm(into), thickness: mm(3 * caliper), rings: [rings] });
   return [
-    card('first side pull-out', first, sizes.side, clear),
-    card('second side pull-out', second, sizes.side, clear),
-    // Tape as wide as the ring strip lies between it and the holes.
-    card('middle pull-out', middle, sizes.middle, null),
+    card('first side pull-out', first, side, ringThrough('first-back', 'first-front', onBack(one))),
+    card('second side pull-out', second, side, ringThrough('second-back', 'second-front', onBack(other))),
+    card('middle pull-out', middle, between, ringThrough('second-front', 'first-front', onFront(other))),
   ];
 }
 
-/** A strip as long as the page with the holes in it, at the same distance from top and bottom: the guide for all. */
-function guide({ e, tape, r }: Page, { holes, holeFromEdge }: Options, brief: Brief): Piece {
-  // On marks from the nearer end: the page can be turned over.
-  const at = (i: number): number => {
-    const along = (e * (2 * i + 1)) / (2 * holes);
-    return 2 * i + 1 === holes ? along : along < e / 2 ? onMark(along, brief) : e - onMark(e - along, brief);
-  };
-  const breadth = Math.max(tape + 2 * r, 2 * holeFromEdge);
-  const sheet = sheetOf('hole-guide', 'hole guide', breadth, e);
+/** A strip as long as the page with the holes in it: the guide for all. */
+function guide({ e, tape, r }: Page, fromEdge: Mm, centres: readonly number[]): Piece {
+  const breadth = Math.max(tape + 2 * r, 2 * fromEdge);
   return {
-    ...sheet,
-    holes: Array.from({ length: holes }, (_, i): Hole => ({
+    ...sheetOf('hole-guide', 'hole guide', breadth, e),
+    holes: centres.map((y, i): Hole => ({
       id: `ring-${i + 1}`,
       panel: 'hole-guide',
-      centre: { x: holeFromEdge, y: at(i) },
+      centre: { x: fromEdge, y },
       diameter: HOLE,
     })),
   };

@@ -5,11 +5,13 @@ import {
   glueAreas,
   keepDry,
   onPaper,
+  paperOf,
   scoreNumbers,
   type CutOut,
   type Design,
   type Made,
   type MadePiece,
+  type Papers,
 } from '../plan';
 import { isCut, pieceName, type SetPlan } from '../sets';
 
@@ -82,13 +84,14 @@ function laidOn(drawing: SheetDrawing, paper: Design['paper'], whole: Blank, lai
  * Every sheet to cut for a made plan: its pieces, then its layers. `onPapers` draws a piece that has a
  * place on its paper there, with the paper round it: as a machine takes it that cuts the whole sheet.
  */
-export function allDrawings(made: Made, design: Pick<Design, 'paper'>, onPapers = false): readonly SheetDrawing[] {
+export function allDrawings(made: Made, design: Papers, onPapers = false): readonly SheetDrawing[] {
   const [first, ...others] = made.pieces.map((part) => sheetDrawing(made, part));
   const { width, height } = design.paper;
+  const { turn } = paperOf(design, made.pieces[0].piece.name);
   const out = cutOutOf(made, design);
   const laid = onPapers && out && width !== undefined && height !== undefined;
   return [
-    laid ? laidOn(first!, design.paper, { width, height }, out) : first!,
+    laid ? laidOn(first!, { ...design.paper, turn }, { width, height }, out) : first!,
     ...others,
     ...made.layers.map(({ piece }) => pieceDrawing(piece)),
   ];

@@ -10,6 +10,7 @@ import {
 } from '../geometry';
 import type { Piece } from '../pattern';
 import { bringing } from './bringing';
+import type { Cavity } from './cavity';
 import { contactsOf, type Contact } from './contact';
 import { carried, foldOver, tuckProblems, type Fold, type FoldProblem } from './foldOver';
 import { hangsOn } from './hangsOn';
@@ -76,7 +77,7 @@ export interface Stage {
 
 /** Pieces folded and joined from flat to finished: every stage, and everything that could not be done. */
 export interface Folded {
-  /** The first piece as it lies flat. */
+  /** The first piece as the making begins: flat, or folded as it was bought. */
   readonly flat: Stack;
   readonly stages: readonly Stage[];
   /** Stages of what was done before a piece was bought. */
@@ -106,6 +107,8 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
     if (!pile) throw new Error(`no piece has a panel ${panel}`);
     return pile;
   };
+  const main = pieces.find(({ source }) => source === 'made') ?? pieces[0]!;
+  let flat = flats[pieces.indexOf(main)]!;
   const stages: Stage[] = [];
   const earlier: Stage[] = [];
   const problems: AnyProblem[] = [];
@@ -139,16 +142,16 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
     const stack = { ...done.stack, joints: [...done.stack.joints, ...joints] };
     const stage = { step, moving: done.moving, before: done.before, stack, contacts, joints };
     (step.bought ? earlier : stages).push(stage);
+    if (step.bought && stages.length === 0 && hasPanel(stack, main.panels[0]!.id)) flat = stack;
     piles = [...piles.filter((pile) => !done.used.includes(pile)), stack];
   }
-  const main = pieces.find(({ source }) => source === 'made') ?? pieces[0]!;
   const finished = pileWith(main.panels[0]!.id);
   const standing =
     rising < 0
       ? null
       : raiseAll(pieces, [finished, ...piles.filter((pile) => pile !== finished)], steps.slice(rising), slack);
   return {
-    flat: flats[pieces.indexOf(main)]!,
+    flat,
     stages,
     earlier,
     finished,
@@ -285,6 +288,10 @@ function contactsMade(stack: Stack, moving: readonly string[], gluedTo: readonly
         .filter(({ onto }) => onto !== null && !moving.includes(onto)),
     );
 }
+
+/** True where contents can go in before anything is done: into what lies flat, or what is bought with its pocket shut. */
+export const isReady = ({ earlier }: Folded, { insertAfter }: Cavity): boolean =>
+  insertAfter === 'flat' || earlier.some(({ step }) => step.id === insertAfter);
 
 /** The stage after the step of that id. Throws when none has it. */
 export function stageAfter(folded: Folded, step: string): Stage {

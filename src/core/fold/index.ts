@@ -17,6 +17,7 @@ export { EXACT, offBy, type Slack } from './slack';
 export { foldOver, type Fold, type FoldProblem } from './foldOver';
 export {
   assemble,
+  isReady,
   stageAfter,
   type AssemblyFold,
   type AnyProblem,

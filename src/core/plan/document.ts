@@ -14,6 +14,17 @@ import { checkSentence } from './words';
 const number = z.number();
 const pair = z.tuple([number, number]);
 const polygon = z.array(pair);
+/** Scores of a sheet, in the order they are folded. */
+const scores = z.array(
+  z.strictObject({
+    id: z.string(),
+    from: pair,
+    to: pair,
+    fold: z.enum(['valley', 'mountain']),
+    angle: number,
+    order: number,
+  }),
+);
 const edge = z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4)]);
 const side = z.enum(['inside', 'outside']);
 
@@ -27,16 +38,7 @@ export const planSchema = z.strictObject({
       quantity: number,
       blank: z.strictObject({ width: number, height: number }).describe('As cut, before notches and corners come off.'),
       outline: polygon.describe('After cutting, anticlockwise, origin at the blank’s lower left, inside face up.'),
-      scores: z.array(
-        z.strictObject({
-          id: z.string(),
-          from: pair,
-          to: pair,
-          fold: z.enum(['valley', 'mountain']),
-          angle: number,
-          order: number,
-        }),
-      ),
+      scores,
       cuts: z.array(z.strictObject({ from: pair, to: pair })).describe('Slits inside the outline.'),
       marks: z
         .array(
@@ -64,18 +66,7 @@ export const planSchema = z.strictObject({
         width: number,
         height: number,
         outline: polygon.optional().describe('Of what was folded before it was bought: as it would lie flat.'),
-        scores: z
-          .array(
-            z.strictObject({
-              id: z.string(),
-              from: pair,
-              to: pair,
-              fold: z.enum(['valley', 'mountain']),
-              angle: number,
-              order: number,
-            }),
-          )
-          .optional(),
+        scores: scores.optional(),
       }),
     )
     .describe('What the maker has already and the pieces are fixed to: its size as it is measured.'),

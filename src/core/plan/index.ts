@@ -10,6 +10,7 @@ export {
   readDesign,
   type Design,
   type DesignInput,
+  type Papers,
 } from './design/design';
 export { issuesOf, type Issue } from '../text/issues';
 export { blanksOf } from './work/blanks';
@@ -38,7 +39,12 @@ export {
   onPaper,
   toCentreFront,
   windowInside,
+  isUpright,
+  openPrintMap,
   printMap,
+  printOn,
+  standing,
+  turnedUpright,
   turnFor,
   windowOnFront,
   type FrontWindow,
@@ -53,7 +59,7 @@ export {
   type Question,
   type Suggestion,
 } from './choosing/chooser';
-export { concernedIn, momentsOf, seenAt, type Moment } from './looks/moments';
+export { concernedIn, beginning, momentsOf, seenAt, type Moment } from './looks/moments';
 export { checksOf, type Check, type CheckOf, type Level, type Remedy } from './checks';
 export { changedDesign, inputOf, type DesignChange } from './design/change';
 export { remediesOf, remediesTried, type OwnPaper, type Remedies } from './remedies';

@@ -13,7 +13,7 @@ import { boxOf3, seenFrom } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Piece } from '../pattern';
 import { differences, programmeFor, simulate, type Fault, type Programme } from '../tools';
-import { calipersOf, type Design } from './design/design';
+import { calipersOf, type Design, type Papers } from './design/design';
 import { isSold } from './design/papers';
 import { comesInPieces, firstPieceFrom } from './design/sheets';
 import { sizedFor } from './sized';
@@ -163,7 +163,7 @@ export const partNamed = ({ pieces, layers }: Pick<Made, 'pieces' | 'layers'>, n
 function finishedSize(
   built: Built,
   folded: Folded,
-  { thickness, ...design }: Pick<Design, 'paper' | 'papers' | 'thickness'>,
+  { thickness, ...design }: Papers & Pick<Design, 'thickness'>,
 ): Made['finished'] {
   const [cavity] = built.cavities;
   if (folded.standing && cavity?.kind === 'box') {

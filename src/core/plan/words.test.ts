@@ -1031,6 +1031,7 @@ test.each<[Remedy, string]>([
   [{ code: 'from_contents', change: {} } as Remedy, 'Cut a sheet to fit'],
   [{ code: 'turn_blank', quarters: 2, change: {} }, 'Turn the blank round: start from the other edge'],
   [{ code: 'turn_blank', quarters: 1, change: {} }, 'Turn the blank a quarter'],
+  [{ code: 'turn_all', change: {} }, 'Turn every piece upright'],
   [{ code: 'back_with_mat', change: {} }, 'Cover it with a mat'],
   [{ code: 'narrower_tape', width: inches(1 / 8), change: {} }, 'Use 1/8 in tape there'],
   [{ code: 'wet_glue', change: {} }, 'Use wet glue there'],

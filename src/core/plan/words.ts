@@ -246,6 +246,20 @@ const SENTENCES: Words<PlanFacts> = {
   },
   'print-upside-down': ({ about: { panels } }) =>
     `With the front upright, the print stands upside down at the ${listed(panels, 'the ')}.`,
+  'print-seen': ({ level, about: { wrong, slanted } }) => {
+    if (level === 'pass') return 'The print reads upright wherever it is looked at, closed and open.';
+    const lies = wrong.map(
+      ({ name, stands, faces }) =>
+        `the ${name} ${stands} (${faces.length > 3 ? `${faces.length} times` : listed(faces)})`,
+    );
+    const told = [
+      lies.length > 0 &&
+        `The print does not read upright everywhere: ${listed(lies)}. ${level === 'warn' ? 'Turn the blanks on the sheet before you cut them.' : 'Turned another way less of it would.'}`,
+      slanted.length > 0 &&
+        `The print of the ${listed(slanted, 'the ').replace(/^the /, '')} will run at a slant, because the folds cross the sheet corner to corner.`,
+    ];
+    return told.filter((sentence) => sentence !== false).join(' ');
+  },
   'window-avoided': ({ level, value }) =>
     level === 'pass'
       ? 'The place to avoid lies outside the blank.'
@@ -306,6 +320,8 @@ export function remedyLabel(remedy: Remedy, say: Say): string {
       return 'Cut a sheet to fit';
     case 'turn_blank':
       return remedy.quarters === 2 ? 'Turn the blank round: start from the other edge' : 'Turn the blank a quarter';
+    case 'turn_all':
+      return 'Turn every piece upright';
     case 'back_with_mat':
       return 'Cover it with a mat';
     case 'narrower_tape':

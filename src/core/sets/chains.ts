@@ -1,6 +1,6 @@
 /** Ready chains: sets to start from, each from the one thing a person has. */
 import { inches, mm, type Mm } from '../length';
-import type { SetInput, SetPaperInput } from './set';
+import type { PartInput, SetInput, SetPaperInput } from './set';
 
 /** What a chain begins with: how large, how many. */
 export interface Begun {
@@ -42,6 +42,15 @@ const start = (papers: readonly SetPaperInput[], parts: SetInput['parts']): SetI
   papers: [...papers],
   parts,
 });
+/** An envelope of paper for each of a part. */
+const envelopeFor = (part: string, quantity: number): PartInput => ({
+  id: 'envelope',
+  name: 'Envelope',
+  quantity,
+  paper: 'envelope',
+  design: { construction: 'seam-envelope' },
+  holds: [{ part }],
+});
 const one = ({ width, height, thickness }: Begun) => ({ width, height, thickness });
 
 export const CHAINS: readonly Chain[] = [
@@ -63,14 +72,7 @@ export const CHAINS: readonly Chain[] = [
             design: { construction: 'folded-card', contents: { width, height } },
             layers: [{ id: 'mat-1', on: 'front', paper: 'mat' }],
           },
-          {
-            id: 'envelope',
-            name: 'Envelope',
-            quantity: count,
-            paper: 'envelope',
-            design: { construction: 'seam-envelope' },
-            holds: [{ part: 'card' }],
-          },
+          envelopeFor('card', count),
         ],
       ),
   },
@@ -85,14 +87,7 @@ export const CHAINS: readonly Chain[] = [
         [text('envelope', 'Envelope paper'), cover('box', 'Box card'), cover('band', 'Band paper')],
         [
           { id: 'card', name: 'Card', quantity: begun.count, given: one(begun) },
-          {
-            id: 'envelope',
-            name: 'Envelope',
-            quantity: begun.count,
-            paper: 'envelope',
-            design: { construction: 'seam-envelope' },
-            holds: [{ part: 'card' }],
-          },
+          envelopeFor('card', begun.count),
           {
             id: 'box',
             name: 'Box',
@@ -175,14 +170,7 @@ export const CHAINS: readonly Chain[] = [
             holds: [{ part: 'gift-card' }],
             layers: [{ id: 'mat-1', on: 'front', paper: 'mat' }],
           },
-          {
-            id: 'envelope',
-            name: 'Envelope',
-            quantity: begun.count,
-            paper: 'envelope',
-            design: { construction: 'seam-envelope' },
-            holds: [{ part: 'holder' }],
-          },
+          envelopeFor('holder', begun.count),
         ],
       ),
   },

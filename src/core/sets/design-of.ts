@@ -24,6 +24,8 @@ export function designOf(set: SetInput, part: PartInput | PartOutput, told: Told
     const paper = sheet(id);
     return paper ? [[piece, paper] as const] : [];
   });
+  // A bought envelope is of its own paper; layers on it are of the set’s.
+  if (given?.envelope) separate.push(['envelope', { caliper: paperOfEnvelope(given) }]);
   const tool = part.tool ?? set.tool;
   const design = given ? givenDesign(given) : part.design;
   return {
@@ -34,9 +36,7 @@ export function designOf(set: SetInput, part: PartInput | PartOutput, told: Told
     ...(tool && { tool }),
     ...(set.kit && { kit: set.kit }),
     ...(set.order && { order: set.order }),
-    ...(given?.envelope
-      ? { paper: { caliper: paperOfEnvelope(given) } }
-      : (own || part.laid) && { paper: { ...own, ...laid } }),
+    ...((own || part.laid) && { paper: { ...own, ...laid } }),
     ...(separate.length > 0 && { papers: Object.fromEntries(separate) }),
     ...(layers.length > 0 && {
       layers: layers.map(({ paper, ...layer }) => {

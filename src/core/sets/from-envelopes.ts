@@ -1,5 +1,6 @@
 /** "I have these envelopes": what can be made of envelopes that were bought, each as a set to begin with. */
 import { inches, mm, type Mm } from '../length';
+import { constructionOptions } from '../plan';
 import type { PartInput, SetInput, SetPaperInput } from './set';
 
 /** Envelopes as they were measured, mm, and how many there are. */
@@ -55,10 +56,29 @@ const given = ({ across, deep, flap, shape }: Envelopes, quantity: number): Part
 
 /** Sides that differ by less are those of a square as it was measured, mm. */
 const SQUARE = inches(1 / 16);
-/** Most envelopes one album is glued of. */
-const GLUED = 16;
-const whole = (n: number): number => Math.max(1, Math.floor(n));
+/** As many as an album may have of what is counted. */
+const most = (construction: string, option: string): number =>
+  constructionOptions(construction).find(({ name }) => name === option)!.limits!.most!;
 const smaller = ({ across, deep }: Envelopes): Mm => mm(Math.min(across, deep));
+
+/** An album of these envelopes; the named pieces are of card. */
+const album = (
+  construction: string,
+  { flap, shape, photo }: Envelopes,
+  options: object,
+  ofCard: readonly string[],
+): SetInput =>
+  start(
+    [PRINT, CARD],
+    [
+      {
+        id: 'album',
+        name: 'Album',
+        design: { construction, contents: { ...photo, name: 'photo' }, options: { flap, shape, ...options } },
+        papers: Object.fromEntries(ofCard.map((piece) => [piece, 'card'])),
+      },
+    ],
+  );
 
 export const ENVELOPE_WAYS: readonly EnvelopeWay[] = [
   {
@@ -93,30 +113,11 @@ export const ENVELOPE_WAYS: readonly EnvelopeWay[] = [
           ? 'A page takes two envelopes.'
           : null,
     set: (have) =>
-      start(
-        [PRINT, CARD],
-        [
-          {
-            id: 'album',
-            name: 'Album',
-            design: {
-              construction: 'ring-album',
-              contents: { ...have.photo, name: 'photo' },
-              options: {
-                envelope: smaller(have),
-                flap: have.flap,
-                shape: have.shape,
-                pages: Math.min(60, whole(have.count / 2)),
-              },
-            },
-            papers: {
-              'middle pull-out': 'card',
-              'side pull-out': 'card',
-              'photo card': 'card',
-              'hole guide': 'card',
-            },
-          },
-        ],
+      album(
+        'ring-album',
+        have,
+        { envelope: smaller(have), pages: Math.min(most('ring-album', 'pages'), Math.floor(have.count / 2)) },
+        ['middle pull-out', 'side pull-out', 'photo card', 'hole guide'],
       ),
   },
   {
@@ -130,26 +131,15 @@ export const ENVELOPE_WAYS: readonly EnvelopeWay[] = [
           ? 'Its flaps must be shorter than the envelopes are deep.'
           : null,
     set: (have) =>
-      start(
-        [PRINT, CARD],
-        [
-          {
-            id: 'album',
-            name: 'Album',
-            design: {
-              construction: 'flap-album',
-              contents: { ...have.photo, name: 'photo' },
-              options: {
-                envelopeWidth: have.across,
-                envelopeHeight: have.deep,
-                flap: have.flap,
-                shape: have.shape,
-                envelopes: Math.min(GLUED, have.count),
-              },
-            },
-            papers: { 'card page': 'card' },
-          },
-        ],
+      album(
+        'flap-album',
+        have,
+        {
+          envelopeWidth: have.across,
+          envelopeHeight: have.deep,
+          envelopes: Math.min(most('flap-album', 'envelopes'), have.count),
+        },
+        ['card page'],
       ),
   },
   {

@@ -1,22 +1,21 @@
 'use client';
 
-import { Button, Segmented } from 'antd';
+import { Segmented } from 'antd';
 import { useMemo, useRef, useState, type MouseEvent } from 'react';
 import { seatIn } from '@/core/fit';
-import { foldedBox, layersAt, outOfView, type Stack } from '@/core/fold';
+import { foldedBox, isReady, layersAt, outOfView, type Stack } from '@/core/fold';
 import { sayThin } from '@/core/length';
 import {
   basePieces,
+  beginning,
   finishedFront,
   panelName,
-  printMap,
+  printOn,
   viewOf,
   windowOnFront,
-  turnFor,
   type Design,
   type DesignChange,
   type Made,
-  type Showing,
 } from '@/core/plan';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { useSize } from '../draw/useSize';
@@ -24,6 +23,7 @@ import { StepSlider } from '../parts/StepSlider';
 import { SpaceView } from '../space/SpaceView';
 import { useReading } from '../parts/Reading';
 import { LeafThrough } from './LeafThrough';
+import { PrintTable } from './PrintTable';
 import styles from './FoldedView.module.css';
 
 interface FoldedViewProps {
@@ -49,19 +49,22 @@ interface Frame {
 }
 
 /** From the flat sheet to the finished thing, one frame a step; the contents slide in when their step has come. */
-function framesOf({ folded, built }: Made): readonly Frame[] {
+function framesOf(made: Made): readonly Frame[] {
+  const { folded, built } = made;
   const [cavity] = built.cavities;
   let inserted: number | null = null;
-  const frames: Frame[] = [{ text: 'Flat, inside up', stack: folded.flat, inserted }];
+  const frames: Frame[] = [{ text: beginning(made), stack: folded.flat, inserted }];
+  const goIn = (stack: Stack): void => {
+    frames.push(
+      { text: 'The contents go in', stack, inserted: 0.5 },
+      { text: 'The contents lie inside', stack, inserted: 1 },
+    );
+    inserted = 1;
+  };
+  if (cavity && isReady(folded, cavity)) goIn(folded.flat);
   for (const { step, stack } of folded.stages) {
     frames.push({ text: step.name, stack, inserted });
-    if (cavity?.insertAfter === step.id) {
-      frames.push(
-        { text: 'The contents go in', stack, inserted: 0.5 },
-        { text: 'The contents lie inside', stack, inserted: 1 },
-      );
-      inserted = 1;
-    }
+    if (cavity?.insertAfter === step.id) goIn(stack);
   }
   return frames;
 }
@@ -72,7 +75,6 @@ export function FoldedView(props: FoldedViewProps) {
   const stands = made.folded.standing !== null;
   const [way, setWay] = useState<'faces' | 'space' | 'leaves'>('faces');
   const gathers = design.construction.does === 'gathers';
-  const shows = useMemo(() => printMap(made, design), [made, design]);
   return (
     <div className={styles.folded}>
       {!stands && (
@@ -91,17 +93,11 @@ export function FoldedView(props: FoldedViewProps) {
       {stands || way === 'space' ? (
         <SpaceView made={made} design={design} />
       ) : way === 'leaves' && gathers ? (
-        <LeafThrough made={made} />
+        <LeafThrough made={made} design={design} />
       ) : (
         <Faces {...props} />
       )}
-      {(design.paper.directional || design.paper.sided === 1) && (
-        <PrintTable
-          shows={shows}
-          design={design}
-          onTurn={(turn) => onChange({ paper: { ...design.paper, turn } }, 'paper-turn')}
-        />
-      )}
+      <PrintTable made={made} design={design} onChange={onChange} />
     </div>
   );
 }
@@ -180,7 +176,7 @@ function Faces({ made, design }: FoldedViewProps) {
                   <FoldedFace
                     {...drawn}
                     contents={going ?? (last ? seat : null)}
-                    arrows={design.paper.directional ? design.paper.turn : null}
+                    arrows={(shown) => printOn(made, design, shown)}
                     given={given}
                     window={name === 'front' ? window?.region : undefined}
                     insert={dressed?.insert}
@@ -214,77 +210,4 @@ function Faces({ made, design }: FoldedViewProps) {
       />
     </div>
   );
-}
-
-/** Which side of the sheet shows where, and which way up the print stands. */
-function PrintTable({
-  shows,
-  design,
-  onTurn,
-}: {
-  readonly shows: readonly Showing[];
-  readonly design: Design;
-  /** Lays the blank turned by so many quarters on the print. */
-  readonly onTurn: (turn: 0 | 1 | 2 | 3) => void;
-}) {
-  return (
-    <table className={styles.print} aria-label="What of the print shows">
-      <thead>
-        <tr>
-          <th>shows</th>
-          <th>on the</th>
-          <th>side</th>
-          {design.paper.directional && <th>print</th>}
-        </tr>
-      </thead>
-      <tbody>
-        {shows.map((s) => (
-          <tr key={`${s.face}-${s.panel}`}>
-            <td>{s.name}</td>
-            <td>{s.face}</td>
-            <td>{s.side === 'outside' ? 'outside' : design.paper.sided === 1 ? 'plain inside' : 'inside'}</td>
-            {design.paper.directional && (
-              <td>
-                {standing(s.turn)}
-                <MakeUpright showing={s} now={design.paper.turn} onTurn={onTurn} />
-              </td>
-            )}
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-/** Turns the blank so that this very panel reads upright, where a turn can do that. */
-function MakeUpright({
-  showing,
-  now,
-  onTurn,
-}: {
-  readonly showing: Showing;
-  readonly now: 0 | 1 | 2 | 3;
-  readonly onTurn: (turn: 0 | 1 | 2 | 3) => void;
-}) {
-  const turn = turnFor(showing, now);
-  if (turn === null || turn === now) return null;
-  return (
-    <Button
-      size="small"
-      type="link"
-      aria-label={`Turn the blank so that the ${showing.name} on the ${showing.face} reads upright`}
-      onClick={() => onTurn(turn)}
-    >
-      turn it upright
-    </Button>
-  );
-}
-
-/** How a print stands, in words. */
-function standing(turn: number): string {
-  const upright = Math.round(turn);
-  if (upright === 0) return 'upright';
-  if (Math.abs(upright) === 180) return 'upside down';
-  if (Math.abs(upright) === 90) return upright > 0 ? 'on its right side' : 'on its left side';
-  return `slanted ${Math.abs(upright)}°`;
 }

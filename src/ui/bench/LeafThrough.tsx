@@ -1,10 +1,13 @@
 import { Switch } from 'antd';
 import { useMemo, useRef, useState, type PointerEvent } from 'react';
-import { bookOf, leafBox, type Book, type BookLeaf, type Made } from '@/core/plan';
+import { bookOf, leafBox, type Book, printOn, type BookLeaf, type Design, type Made, type Showing } from '@/core/plan';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { useSize } from '../draw/useSize';
 import { StepSlider } from '../parts/StepSlider';
 import styles from './LeafThrough.module.css';
+
+/** How the print lies that shows on a panel. */
+type Arrows = (shown: Pick<Showing, 'panel' | 'side'>) => number | null;
 
 /** A finger that moves so far across turns a leaf, px. */
 const SWIPE = 40;
@@ -14,13 +17,14 @@ const PULLED = 0.55;
 const AROUND = 0.62;
 
 /** The open book, turned leaf by leaf with the keys, the slider or a finger; cards slide out of their pockets. */
-export function LeafThrough({ made }: { readonly made: Made }) {
+export function LeafThrough({ made, design }: { readonly made: Made; readonly design: Design }) {
   const book = useMemo(() => bookOf(made), [made]);
-  return book && <Opened book={book} />;
+  return book && <Opened book={book} arrows={(shown) => printOn(made, design, shown)} />;
 }
 
-function Opened({ book }: { readonly book: Book }) {
-  const { leaves, view } = book;
+function Opened({ book, arrows }: { readonly book: Book; readonly arrows: Arrows }) {
+  const { view } = book;
+  const leaves = book.leaves.flatMap((leaf) => Array.from({ length: leaf.pages[1] - leaf.pages[0] + 1 }, () => leaf));
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const [at, setAt] = useState(0);
@@ -66,7 +70,14 @@ function Opened({ book }: { readonly book: Book }) {
               return (
                 leaf && (
                   <g key={side} transform={side === 0 ? 'rotate(90)' : 'rotate(-90)'}>
-                    <Page book={book} leaf={leaf} face={side === 0 ? 'above' : 'below'} scale={scale} out={out} />
+                    <Page
+                      book={book}
+                      leaf={leaf}
+                      face={side === 0 ? 'above' : 'below'}
+                      scale={scale}
+                      out={out}
+                      arrows={arrows}
+                    />
                   </g>
                 )
               );
@@ -97,10 +108,11 @@ interface PageProps {
   readonly face: 'above' | 'below';
   readonly scale: number;
   readonly out: boolean;
+  readonly arrows: Arrows;
 }
 
 /** One page, its free edge upwards and the spine along its foot, with the cards in it. */
-function Page({ book: { view }, leaf, face, scale, out }: PageProps) {
+function Page({ book: { view }, leaf, face, scale, out, arrows }: PageProps) {
   const { stack, cards } = leaf;
   const box = leafBox(leaf, view);
   const drawn = {
@@ -125,7 +137,7 @@ function Page({ book: { view }, leaf, face, scale, out }: PageProps) {
           </rect>
         );
       })}
-      <FoldedFace {...drawn} />
+      <FoldedFace {...drawn} arrows={arrows} />
     </>
   );
 }

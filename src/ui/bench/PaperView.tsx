@@ -12,6 +12,7 @@ import {
   onPaper,
   ownPaper,
   printMap,
+  printOn,
   toCentreFront,
   viewOf,
   windowOnFront,
@@ -293,7 +294,7 @@ function FinishedFront({ made, design }: Pick<PaperViewProps, 'made' | 'design'>
           scale={small}
           x={2}
           y={2}
-          arrows={directional ? turn : null}
+          arrows={(shown) => printOn(made, design, shown)}
           window={landed?.region}
           given={basePieces(made.built)}
         />

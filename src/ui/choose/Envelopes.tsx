@@ -7,6 +7,7 @@ import { z } from 'zod';
 import { inches, mm } from '@/core/length';
 import { figureText, keyFigures, pictureOf } from '@/core/plan';
 import { cutListOf, ENVELOPE_WAYS, type Envelopes as Have, type EnvelopeWay } from '@/core/sets';
+import { uncapitalised } from '@/core/text';
 import { addProject } from '@/data/projects';
 import { UNITS } from '@/data/setting-kinds';
 import { SmallPicture } from '../draw/SmallPicture';
@@ -191,7 +192,7 @@ function Way({ way, have, onTake }: WayProps) {
         <span role="alert">There is no room for it at this size: see what it says on the bench.</span>
       )}
       <Button type="primary" disabled={wont !== null} onClick={onTake}>
-        Begin {way.id === 'card' ? 'the card' : way.id === 'box' ? 'the box' : 'this album'}
+        Begin {uncapitalised(way.title)}
       </Button>
     </div>
   );

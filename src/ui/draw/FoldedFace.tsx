@@ -1,4 +1,4 @@
-import { foldedBox, inView, visibleFrom, type Stack, type View } from '@/core/fold';
+import { foldedBox, inView, visibleFrom, type Stack, type View, type Visible } from '@/core/fold';
 import type { Point, Polygon } from '@/core/geometry';
 import type { ClosurePlan } from '@/core/plan';
 import { ringsPath } from './path';
@@ -22,8 +22,8 @@ interface FoldedFaceProps {
   } | null;
   /** An insert that lies in it with them, the same way. */
   readonly insert?: FoldedFaceProps['contents'];
-  /** Quarter turns the print lies turned with on the sheet; draws its direction on every panel. */
-  readonly arrows?: number | null;
+  /** Quarter turns a panel’s blank lies turned with on the print that shows, whose direction is drawn; null without. */
+  readonly arrows?: (shown: Pick<Visible, 'panel' | 'side'>) => number | null;
   /** A window of the paper as it shows here, in the view, mm. */
   readonly window?: readonly (readonly Point[])[];
   /** What is glued on this face, in the view, mm. */
@@ -48,7 +48,7 @@ export function facePlace({ stack, view, face, scale, x = 0, y = 0 }: Omit<Folde
 export function FoldedFace({
   contents,
   insert,
-  arrows = null,
+  arrows = () => null,
   window,
   laid = [],
   glue = [],
@@ -66,6 +66,7 @@ export function FoldedFace({
         const points = visible.region.flat().map(at);
         const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])];
         const middle = [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2] as const;
+        const quarters = arrows(visible);
         return (
           <g key={visible.panel}>
             <path
@@ -78,9 +79,9 @@ export function FoldedFace({
                     : styles.outside
               }
             />
-            {arrows !== null && (
+            {quarters !== null && (
               <g
-                transform={`translate(${middle[0]} ${middle[1]}) rotate(${visible.turn + 180 - 90 * arrows})`}
+                transform={`translate(${middle[0]} ${middle[1]}) rotate(${visible.turn + 180 - 90 * quarters})`}
                 className={styles.arrow}
               >
                 <path d="M0 14V-12M-6 -5 0 -13 6 -5" />

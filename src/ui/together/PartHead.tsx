@@ -87,6 +87,12 @@ export function PartHead({ whole, onSet, onShow, planned }: TogetherProps & { re
   if (alone && !part.given) return null;
   const change = (next: Partial<PartInput>, key: string): void =>
     onSet((now) => withPart(now, part.id, next), `${part.id}-${key}`);
+  /** What is given as it stands that moment: another of its figures may have been typed since this was drawn. */
+  const changeGiven = (next: (given: GivenOf) => GivenOf, key: string): void =>
+    onSet((now) => {
+      const given = now.parts.find(({ id }) => id === part.id)?.given;
+      return given ? withPart(now, part.id, { given: next(given) }) : now;
+    }, `${part.id}-${key}`);
   const named = (id: string): string => set.parts.find((one) => one.id === id)?.name ?? id;
   const holding = (index: number, next: Partial<Hold>): void =>
     change({ holds: raw.holds!.map((hold, i) => (i === index ? { ...hold, ...next } : hold)) }, `holds-${index}`);
@@ -128,16 +134,15 @@ export function PartHead({ whole, onSet, onShow, planned }: TogetherProps & { re
                 value={part.given![side]}
                 least={side === 'thickness' ? 0 : 5}
                 most={side === 'thickness' ? 200 : 2000}
-                onChange={(length) => change({ given: { ...raw.given!, [side]: length } }, side)}
+                onChange={(length) => changeGiven((given) => ({ ...given, [side]: length }), side)}
               />
             ))}
           </div>
           <GivenEnvelope
             part={part}
-            onChange={(envelope, key) => {
-              const { envelope: _, ...plain } = raw.given!;
-              change({ given: envelope ? { ...plain, envelope } : plain }, key);
-            }}
+            onChange={(envelope, key) =>
+              changeGiven(({ envelope: _, ...plain }) => (envelope ? { ...plain, envelope } : plain), key)
+            }
           />
         </>
       )}

@@ -1,11 +1,15 @@
-import { thickestPile, type Calipers, type Stack } from '../../fold';
-import { TOLERANCE } from '../../geometry';
+import { layerOf, thickestPile, type Calipers, type Stack } from '../../fold';
+import { distance, TOLERANCE } from '../../geometry';
 import { mm, type Mm } from '../../length';
-import type { ClaimType } from './claim';
+import type { ClaimType, FindingOf } from './claim';
 
-/** Pages of a book: one is folded for all that are alike, and they lie on each other when it is closed. */
+/** Leaves of a book: one is folded for all that are alike, and they lie on each other when it is closed. */
 export interface Leaves {
   readonly kind: 'leaves';
+  /** From the front: the panels that show when it is leafed through, and how many alike follow each other. */
+  readonly leaves: readonly { readonly panels: readonly string[]; readonly times: number }[];
+  /** Panels that lie alike on both faces of every leaf, in the same place: one of them is laid. */
+  readonly onEach: readonly string[];
   /** How many alike lie on each other, by the piece; what is not named lies there once. */
   readonly alike: Readonly<Record<string, number>>;
   /** What lies between besides: boards, pull-outs, photos, mm. */
@@ -13,13 +17,20 @@ export interface Leaves {
   /** What holds them together: rings that turn, or a spine that goes round. */
   readonly by: 'rings' | 'spine';
   /** What the strip over the spine is broad enough for, mm; null where there is none. */
-  readonly spans?: Mm | null;
-  /** Photos it holds on cards of their own, where their size is known. */
-  readonly photos: { readonly count: number; readonly width: Mm; readonly height: Mm } | null;
+  readonly spans: Mm | null;
+  /** Photos it is for, where their size is known: each lies on a mat, by itself or on a card of its own. */
+  readonly photos: {
+    readonly count: number;
+    readonly width: Mm;
+    readonly height: Mm;
+    /** Of the card, all round. */
+    readonly border: Mm;
+    readonly mat: string;
+  } | null;
 }
-export interface ClosedFacts {
+export interface LeavesFacts {
   closed: { readonly by: Leaves['by']; readonly ring: number; readonly spans: number | null };
-  photos: { readonly width: number; readonly height: number };
+  photos: { readonly width: number; readonly height: number; readonly carded: boolean };
 }
 
 /** A round ring carries a stack of so much of its inside diameter and still turns. From memory. */
@@ -29,38 +40,53 @@ const CARRIES = 0.75;
 export const closedThickness = (stack: Stack, caliper: Calipers, { alike, between }: Leaves): Mm =>
   mm(thickestPile(stack, (piece) => caliper(piece) * (alike[piece] ?? 1)) + between);
 
-/** How thick it closes, and what ring or spine that takes. */
-export const leaves: ClaimType<Leaves, ClosedFacts> = {
+/** Sides of a rectangle of paper as it lies, the shorter first, mm. */
+function sidesOf(stack: Stack, panel: string): readonly [number, number] {
+  const [a, b, c] = layerOf(stack, panel).polygon;
+  return [distance(a!, b!), distance(b!, c!)].sort((x, y) => x - y) as [number, number];
+}
+
+/** Whether the photos lie on their mats, either way round. */
+function photosOn({ photos }: Leaves, stack: Stack): FindingOf<LeavesFacts>[] {
+  if (!photos) return [];
+  const { count, width, height, border, mat } = photos;
+  const [narrow, long] = sidesOf(stack, mat);
+  const [least, most] = [width + 2 * border, height + 2 * border].sort((x, y) => x - y) as [number, number];
+  const over = Math.max(least - narrow, most - long);
+  const fits = over <= TOLERANCE.folded;
+  return [
+    {
+      kind: 'photos',
+      level: fits ? 'pass' : 'warn',
+      value: fits ? count : over,
+      limit: 0,
+      about: { width, height, carded: border > 0 },
+    },
+  ];
+}
+
+/** How thick it closes, and what ring or spine that takes; what photos it holds. */
+export const leaves: ClaimType<Leaves, LeavesFacts> = {
   of: 'pile',
   measure: (claim, { folded: { finished }, caliper }) => {
     const value = closedThickness(finished, caliper, claim);
-    const spans = claim.spans ?? null;
-    const about = { by: claim.by, ring: value / CARRIES, spans };
-    const { photos } = claim;
+    const { spans, by } = claim;
     return [
       {
         kind: 'closed',
         level: spans !== null && value > spans + TOLERANCE.folded ? 'warn' : 'note',
         value,
         limit: spans ?? 0,
-        about,
+        about: { by, ring: value / CARRIES, spans },
       },
-      ...(photos
-        ? [
-            {
-              kind: 'photos' as const,
-              level: 'pass' as const,
-              value: photos.count,
-              limit: 0,
-              about: { width: photos.width, height: photos.height },
-            },
-          ]
-        : []),
+      ...photosOn(claim, finished),
     ];
   },
   words: {
-    photos: ({ value, about: { width, height } }, say) =>
-      `It holds ${value} ${value === 1 ? 'photo' : 'photos'} of ${say(width)} × ${say(height)} on cards of their own.`,
+    photos: ({ level, value, about: { width, height, carded } }, say) =>
+      level === 'pass'
+        ? `It holds ${value} ${value === 1 ? 'photo' : 'photos'} of ${say(width)} × ${say(height)}${carded ? ' on cards of their own' : ''}, one on each face of a page.`
+        : `The photo ${carded ? 'with its card ' : ''}is ${say(value, 'up')} larger than the mat it lies on. Take smaller photos, or larger envelopes.`,
     closed: ({ level, value, about: { by, ring, spans } }, say) =>
       level === 'warn'
         ? `Closed and filled it is ${say(value, 'up')} thick, and the strip over the spine spans ${say(spans ?? 0)}: cut it wider.`

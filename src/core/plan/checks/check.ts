@@ -14,6 +14,7 @@ export type Remedy = { readonly change: DesignChange } & (
   | { readonly code: 'larger'; readonly of: 'contents' | 'blank'; readonly side: 'width' | 'height'; readonly to: Mm }
   | { readonly code: 'from_contents' }
   | { readonly code: 'turn_blank'; readonly quarters: number }
+  | { readonly code: 'turn_all' }
   | { readonly code: 'back_with_mat' }
   | { readonly code: 'narrower_tape'; readonly width: Mm }
   | { readonly code: 'wet_glue' }

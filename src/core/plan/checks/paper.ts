@@ -5,7 +5,17 @@ import type { Blank, Piece } from '../../pattern';
 import { paperOf, type Design } from '../design/design';
 import { liesOn, smallestPaperFor, STIFF, THIN } from '../design/papers';
 import type { Made, Plan } from '../plan';
-import { printMap, turnFor, windowOnFront } from '../looks/print';
+import {
+  isUpright,
+  openPrintMap,
+  printMap,
+  printOn,
+  standing,
+  turnedUpright,
+  turnFor,
+  windowOnFront,
+  type Showing,
+} from '../looks/print';
 import { listed } from '../../text';
 import { check, type Check, type Remedy } from './check';
 
@@ -16,14 +26,17 @@ const SEEN_SHARE = 0.1;
 export function paperChecks({ design }: Plan, { pieces: own, layers, finished }: Made): Check[] {
   const sheets = sheetsCheck(design, own);
   const pieces = [...own, ...layers];
-  const papers = [...new Set(pieces.map(({ piece }) => paperOf(design, piece.name)))];
+  // However its pieces are turned on the print, it is one paper.
+  const kind = ({ piece: { name } }: Made['pieces'][number] | Made['layers'][number]) =>
+    design.papers[name] ?? design.paper;
+  const papers = [...new Set(pieces.map(kind))];
   return [
     ...sheets,
     ...papers.flatMap((paper) => {
-      const cut = pieces.filter(({ piece }) => paperOf(design, piece.name) === paper).map(({ piece }) => piece);
+      const cut = pieces.filter((piece) => kind(piece) === paper).map(({ piece }) => piece);
       // A paper that single pieces are cut from is told apart by them.
       const at = paper === design.paper ? undefined : cut.map(({ name }) => name).join('-');
-      const checks = sizeChecks(paper, cut, at);
+      const checks = sizeChecks(design, paper, cut, at);
       if (paper.caliper < THIN) checks.push(check('thin-paper', 'note', paper.caliper, THIN, {}, [], at));
       if (paper.caliper > STIFF)
         checks.push(check('stiff-paper', 'note', paper.caliper, STIFF, { thickness: finished.thickness }, [], at));
@@ -52,17 +65,18 @@ function sheetsCheck(design: Design, pieces: Made['pieces']): Check[] {
 }
 
 /** Whether a paper of a known size is large enough for each of its blanks. */
-function sizeChecks(paper: Design['paper'], cut: readonly Piece[], at: string | undefined): Check[] {
+function sizeChecks(design: Design, paper: Design['paper'], cut: readonly Piece[], at: string | undefined): Check[] {
   if (paper.width === undefined || paper.height === undefined) return [];
   const sheet = { width: paper.width, height: paper.height };
   // Paper with a right way up is not turned to make room.
-  const lies = (blank: Blank): boolean => {
+  const lies = ({ name, blank }: Piece): boolean => {
     if (!paper.directional) return liesOn(blank, sheet);
-    const [w, h] = paper.turn % 2 === 0 ? [blank.width, blank.height] : [blank.height, blank.width];
+    const across = paperOf(design, name).turn % 2 === 1;
+    const [w, h] = across ? [blank.height, blank.width] : [blank.width, blank.height];
     return w <= sheet.width + TOLERANCE.folded && h <= sheet.height + TOLERANCE.folded;
   };
   const blanks = cut.map(({ blank }) => blank);
-  const over = blanks.find((blank) => !lies(blank));
+  const over = cut.find((piece) => !lies(piece))?.blank;
   const worst = over ?? blanks.reduce((a, b) => (a.width * a.height > b.width * b.height ? a : b));
   const other = over && at === undefined ? smallestPaperFor(over) : null;
   const turned = over !== undefined && liesOn(over, sheet);
@@ -128,6 +142,8 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
       ),
     );
   }
+  const opened = openedCheck(design, made, shows);
+  if (opened) return [...checks, opened];
   const [front] = shows;
   if (front && ofPaper(front).directional) {
     const own = ofPaper(front);
@@ -160,4 +176,33 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
       );
   }
   return checks;
+}
+
+/** Of what is opened or leafed through: what reads upright, wherever it is looked at; null for what is not. */
+function openedCheck(design: Design, made: Made, closed: readonly Showing[]): Check | null {
+  const open = openPrintMap(made, design);
+  const printed = [...closed, ...open].filter((one) => printOn(made, design, one) !== null);
+  if (open.length === 0 || printed.length === 0) return null;
+  const wrong = new Map<string, { name: string; stands: string; faces: string[] }>();
+  const slanted = new Set<string>();
+  for (const one of printed.filter((shown) => !isUpright(shown))) {
+    const { name, turn, face } = one;
+    if (turnFor(one, 0) === null) {
+      slanted.add(one.piece);
+      continue;
+    }
+    const key = `${name} ${standing(turn)}`;
+    const lies = wrong.get(key) ?? { name, stands: standing(turn), faces: [] };
+    lies.faces.push(face);
+    wrong.set(key, lies);
+  }
+  const change = turnedUpright(made, design);
+  return check(
+    'print-seen',
+    wrong.size > 0 && change ? 'warn' : wrong.size + slanted.size > 0 ? 'note' : 'pass',
+    wrong.size,
+    0,
+    { wrong: [...wrong.values()], slanted: [...slanted] },
+    change && wrong.size > 0 ? [{ code: 'turn_all', change }] : [],
+  );
 }

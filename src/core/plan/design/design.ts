@@ -46,6 +46,12 @@ const each = <const Names extends readonly [string, ...string[]]>(names: Names, 
 /** Most layers on one thing. */
 const MOST_LAYERS = 12;
 
+const quarters = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)], {
+  error: 'A blank is laid on the print turned by 0, 1, 2 or 3 quarters clockwise.',
+});
+/** Quarter turns clockwise that a blank is laid with on its print. */
+export type Quarters = z.output<typeof quarters>;
+
 /** A sheet a piece is cut from, and what it is like. */
 export const paperSchema = z.strictObject({
   id: z.string().min(1).max(60).optional().describe('What tells it from other papers; of no meaning here.'),
@@ -57,12 +63,7 @@ export const paperSchema = z.strictObject({
   directional: z
     .boolean({ error: 'Say true for a print that has a right way up, false for one that has not.' })
     .default(false),
-  turn: z
-    .union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)], {
-      error: 'The blank is laid on the print turned by 0, 1, 2 or 3 quarters clockwise.',
-    })
-    .default(0)
-    .describe('Quarter turns clockwise that the blank is laid with on the printed sheet.'),
+  turn: quarters.default(0).describe('Quarter turns clockwise that the blank is laid with on the printed sheet.'),
   at: z
     .strictObject({ x: lengthSchema({ least: 0 }), y: lengthSchema({ least: 0 }) })
     .optional()
@@ -160,6 +161,13 @@ const common = {
     })
     .default({})
     .describe('Papers of single pieces, by the piece’s name; all others are cut from “paper”.'),
+  turns: z
+    .record(z.string().max(60), quarters)
+    .refine((turns) => Object.keys(turns).length <= MOST_JOINS, {
+      error: `At most ${MOST_JOINS} pieces are turned by themselves.`,
+    })
+    .default({})
+    .describe('How single pieces are laid on their print, by the piece’s name; all others as their paper says.'),
   layers: z
     .array(layerSchema, { error: 'List the layers.' })
     .max(MOST_LAYERS, { error: `At most ${MOST_LAYERS} layers.` })
@@ -248,7 +256,7 @@ export interface Design {
     readonly caliper: Mm;
     readonly sided: 1 | 2;
     readonly directional: boolean;
-    readonly turn: 0 | 1 | 2 | 3;
+    readonly turn: Quarters;
     readonly at?: { readonly x: Mm; readonly y: Mm } | undefined;
     readonly window?:
       | { readonly x: Mm; readonly y: Mm; readonly width: Mm; readonly height: Mm; readonly keep: 'show' | 'avoid' }
@@ -273,15 +281,23 @@ export interface Design {
   readonly told: readonly string[];
   /** Papers of single pieces, by name; all others are of `paper`. */
   readonly papers: Readonly<Record<string, Design['paper']>>;
+  /** How single pieces are laid on their print; all others as their paper says. */
+  readonly turns: Readonly<Record<string, Quarters>>;
 }
 
-/** The paper a piece is cut from. */
-export const paperOf = ({ paper, papers }: Pick<Design, 'paper' | 'papers'>, piece: string): Design['paper'] =>
-  papers[piece] ?? paper;
+/** What pieces are cut from, and how they are laid on it. */
+export type Papers = Pick<Design, 'paper' | 'papers' | 'turns'>;
+
+/** The paper a piece is cut from, and how it lies on its print. */
+export function paperOf({ paper, papers, turns }: Papers, piece: string): Design['paper'] {
+  const own = papers[piece] ?? paper;
+  const turn = turns[piece];
+  return turn === undefined || turn === own.turn ? own : { ...own, turn };
+}
 
 /** How thick the paper of each piece is. */
 export const calipersOf =
-  (design: Pick<Design, 'paper' | 'papers'>): Calipers =>
+  (design: Papers): Calipers =>
   (piece) =>
     paperOf(design, piece).caliper;
 
@@ -301,6 +317,7 @@ function complete(document: z.output<typeof designSchema>, told: readonly string
     order,
     closure,
     papers,
+    turns,
     layers,
     decorate,
   } = document;
@@ -329,6 +346,7 @@ function complete(document: z.output<typeof designSchema>, told: readonly string
     order,
     closure,
     papers,
+    turns,
     layers,
     decorate,
     graduation,

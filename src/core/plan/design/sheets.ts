@@ -2,7 +2,7 @@ import { sheetsFor, type CutList, type NeededPiece } from '../../cutting';
 import { drawn } from '../../constructions';
 import { mm, roundTo, stepOf } from '../../length';
 import type { Blank, Piece } from '../../pattern';
-import { briefFor, paperOf, type Design } from './design';
+import { briefFor, paperOf, type Design, type Papers } from './design';
 
 /** So many lengths are tried along a sheet; from the best of them it goes on in smaller steps. */
 const TRIED = 10;
@@ -25,7 +25,7 @@ export const sheetOf = (
 });
 
 /** What is cut for a pattern, as the cutting takes it. */
-export const cutFor = (pieces: readonly Piece[], design: Pick<Design, 'paper' | 'papers'>): NeededPiece[] =>
+export const cutFor = (pieces: readonly Piece[], design: Papers): NeededPiece[] =>
   pieces
     .filter(({ source }) => source === 'made')
     .map(({ name, blank, quantity, trims }): NeededPiece => {

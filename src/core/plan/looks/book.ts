@@ -1,10 +1,10 @@
 /** A book to leaf through: its pages in the order they are turned, and the cards that are pulled out of them. */
 import { claimsOf } from '../../constructions';
-import { foldedBox, inView, layerOf, type Layer, type Stack, type View } from '../../fold';
-import { apply, boxOf } from '../../geometry';
+import { foldedBox, inView, layerOf, levelOf, outOfView, type Layer, type Stack, type View } from '../../fold';
+import { apply, applyAll, boxOf, compose, reflection, type Point } from '../../geometry';
 import { mm, type Mm } from '../../length';
 import type { Made } from '../plan';
-import { ownPaper, viewOf } from '../thing';
+import { viewOf } from '../thing';
 
 /** A card in a pocket of a page, in the page’s view: where it lies, and which way it comes out. */
 export interface BookCard {
@@ -19,10 +19,12 @@ export interface BookCard {
   readonly out: { readonly x: number; readonly y: number };
 }
 
-/** One leaf: its paper, seen with its free edge at the top of the view. */
+/** Leaves that are alike and follow each other: their paper, seen with its free edge at the top of the view. */
 export interface BookLeaf {
   readonly stack: Stack;
   readonly cards: readonly BookCard[];
+  /** From which page to which, counted from 1. */
+  readonly pages: readonly [first: number, last: number];
 }
 
 export interface Book {
@@ -34,40 +36,46 @@ export interface Book {
 }
 
 /** The book that was made; null for what is none. */
-export function bookOf(made: Made): Book | null {
+export function bookOf(made: Pick<Made, 'built' | 'folded'>): Book | null {
   const { built, folded } = made;
   const [claim] = claimsOf(built.claims, 'leaves');
   if (!claim) return null;
-  const finished = ownPaper(folded.finished, built);
-  const bare = { ...finished, layers: finished.layers.filter(({ panel }) => !built.proud.includes(panel)) };
+  const { finished } = folded;
   const view = viewOf(built, finished);
   const cards = cardsOf(made, view);
-  const [first] = built.pieces.filter(({ source, hinges }) => source === 'bought' && hinges.length > 0);
-  const alike = first ? (claim.alike[first.name] ?? 1) : 1;
-  const leaves =
-    alike > 1 || cards.length > 0
-      ? Array.from({ length: alike }, (): BookLeaf => ({ stack: bare, cards }))
-      : // A chain of single envelopes: each by itself, from the top of the pile down.
-        [...new Set(bare.layers.flatMap(({ piece }) => (sourceOf(made, piece) === 'bought' ? [piece] : [])))]
-          .map((piece) => bare.layers.filter((layer) => layer.piece === piece))
-          .map((layers): BookLeaf => ({ stack: { ...bare, layers: withoutFlap(made, layers) }, cards: [] }))
-          .reverse();
+  let page = 0;
+  const leaves = claim.leaves.map(({ panels, times }): BookLeaf => {
+    const shown = new Set(panels);
+    const own = { ...finished, layers: finished.layers.filter(({ panel }) => shown.has(panel)) };
+    const pages = [page + 1, page + times] as const;
+    page += times;
+    return { stack: withMats(own, finished, claim.onEach, view), cards, pages };
+  });
   const middle = cards.find(({ face }) => face === null);
   return { view, leaves, top: middle && middle.out.x < 0 ? 'left' : 'right' };
 }
 
-const sourceOf = ({ built }: Made, name: string) => built.pieces.find((piece) => piece.name === name)?.source;
+/** A leaf with what lies alike on both faces of each, in the same place: one of them is laid. */
+function withMats(leaf: Stack, finished: Stack, mats: readonly string[], view: View): Stack {
+  const above = mats.map((panel) => layerOf(finished, panel));
+  const below = above.map((layer): Layer => {
+    // Turned over with its leaf: over a line along the spine.
+    const { minX, maxX, minY, maxY } = boxOf(layer.polygon.map((p) => inView(view, p)));
+    const end = (x: number): Point<'folded'> => outOfView(view, { x, y: (minY + maxY) / 2 });
+    const over = reflection({ from: end(minX), to: end(maxX) });
+    return {
+      ...layer,
+      map: compose(over, layer.map),
+      up: layer.up === 'inside' ? 'outside' : 'inside',
+      polygon: applyAll<'folded'>(over, layer.polygon),
+    };
+  });
+  return { ...leaf, layers: [...below, ...leaf.layers, ...above] };
+}
 
-/** A flap that lies in the next mouth is not seen on its own page. */
-const withoutFlap = ({ folded }: Made, layers: readonly Layer[]): Layer[] => {
-  const held = new Set(folded.finished.joints.flatMap(({ onto }) => onto));
-  return layers.filter(({ panel }) => !(held.has(panel) && panel.endsWith('flap')));
-};
-
-function cardsOf({ built, folded }: Made, view: View): BookCard[] {
+function cardsOf({ built, folded }: Pick<Made, 'built' | 'folded'>, view: View): BookCard[] {
   const { finished } = folded;
-  const middle = (panel: string): number => finished.layers.findIndex((layer) => layer.panel === panel);
-  const highest = Math.max(...built.cavities.map((cavity) => middle(cavity.floor)));
+  const highest = Math.max(...built.cavities.map(({ floor }) => levelOf(finished, floor)));
   return claimsOf(built.claims, 'pull-outs').flatMap(({ cards }) =>
     cards.map(({ name, cavity, across, into }): BookCard => {
       const { map } = layerOf(finished, cavity.floor);
@@ -82,7 +90,7 @@ function cardsOf({ built, folded }: Made, view: View): BookCard[] {
       if (upwards)
         return {
           name,
-          face: middle(cavity.floor) === highest ? 'above' : 'below',
+          face: levelOf(finished, cavity.floor) === highest ? 'above' : 'below',
           x: centre.x - across / 2,
           y: centre.y,
           width: across,

@@ -1,5 +1,6 @@
 import { seatIn } from '../../fit';
 import {
+  isReady,
   contentsIn,
   hingeLine,
   leafOf,
@@ -63,9 +64,7 @@ export function momentsOf(made: Made, design: Design): readonly Moment[] {
   const { folded, built } = made;
   const panels = new Map(built.pieces.flatMap((piece) => piece.panels.map((p): [string, Panel] => [p.id, p])));
   const start = standingOf(folded.flat, panels);
-  const moments: Bare[] = [
-    { ...QUIET, step: 'flat', text: 'Flat, inside up', before: start, motions: [], after: start },
-  ];
+  const moments: Bare[] = [{ ...QUIET, step: 'flat', text: beginning(made), before: start, motions: [], after: start }];
   for (const stage of folded.stages) moments.push(flatMoment(stage, panels));
   let lay: Standing = folded.standing?.start ?? start;
   for (const stage of folded.standing?.stages ?? []) {
@@ -78,6 +77,12 @@ export function momentsOf(made: Made, design: Design): readonly Moment[] {
     layer,
   }));
 }
+
+/** What the paper is before anything is done. */
+export const beginning = ({ built: { cavities }, folded }: Made): string =>
+  cavities[0] && cavities[0].insertAfter !== 'flat' && isReady(folded, cavities[0])
+    ? 'As it is bought'
+    : 'Flat, inside up';
 
 type Bare = Omit<Moment, 'layer'>;
 /** A moment in which nothing but paper moves. */
@@ -125,7 +130,7 @@ function standingMoment({ step, before, motions, after }: StandingStage, lay: St
 function withContents(moments: readonly Bare[], made: Made, contents: Contents, layer: number): readonly Bare[] {
   const { built, folded } = made;
   const [cavity] = built.cavities;
-  const at = moments.findIndex(({ step }) => step === cavity?.insertAfter);
+  const at = moments.findIndex(({ step }) => step === cavity?.insertAfter || (cavity && isReady(folded, cavity)));
   if (!cavity || at < 0) return moments;
   const { seated, floor, way } =
     cavity.kind === 'box'
@@ -250,7 +255,7 @@ const sheetIn = ({ origin, across, up }: View, z: number): Pose => ({
 });
 
 const stackAfter = (folded: Folded, step: string): Stack =>
-  folded.stages.find((stage) => stage.step.id === step)?.stack ?? folded.finished;
+  [...folded.earlier, ...folded.stages].find((stage) => stage.step.id === step)?.stack ?? folded.finished;
 
 /** Where everything is at a share of a moment, 0 to 1, layers told apart: the paper, and the contents by themselves. */
 export function seenAt(

@@ -1,5 +1,6 @@
 import type { Contents } from '../../constructions';
 import {
+  isReady,
   carriedLeaf,
   contentsIn,
   foldedBox,
@@ -62,7 +63,7 @@ export function takingIn(made: Made, contents: Contents): Picture {
   const [cavity] = built.cavities;
   if (folded.standing || !cavity || cavity.kind === 'box') return pictureOf(made);
   const stage = folded.stages.find(({ step }) => step.id === cavity.insertAfter);
-  const stack = ownPaper(stage?.stack ?? folded.finished, built);
+  const stack = ownPaper(stage?.stack ?? (isReady(folded, cavity) ? folded.flat : folded.finished), built);
   const seat = seatIn(cavity, made.inside, contents);
   return {
     kind: 'pile',

@@ -1,14 +1,4 @@
-import {
-  inView,
-  layerOf,
-  outOfView,
-  roomAxes,
-  seenAsPile,
-  visibleFrom,
-  type Side,
-  type Stack,
-  type View,
-} from '../../fold';
+import { inView, layerOf, outOfView, visibleFrom, type Side } from '../../fold';
 import {
   apply,
   applyAll,
@@ -23,16 +13,14 @@ import {
   sharedRegion,
   type Point,
   type Polygon,
-  type Vec,
   TOLERANCE,
 } from '../../geometry';
 import { outlineOf, type Blank } from '../../pattern';
-import { paperOf, type Design } from '../design/design';
+import type { DesignChange } from '../design/change';
+import { paperOf, type Design, type Papers, type Quarters } from '../design/design';
 import { type Made, type MadePiece } from '../plan';
-import { basePieces, ownPaper, panelName, pieceOf, viewOf } from '../thing';
-
-/** A side of the finished thing: two of what lies flat, six of what stands. */
-export type Face = 'front' | 'back' | 'top' | 'bottom' | 'left' | 'right';
+import { panelName, pieceOf } from '../thing';
+import { closedSights, openSights, type Shape, type Sight } from './sights';
 
 /** A panel as it shows on the finished thing. */
 export interface Showing {
@@ -40,7 +28,8 @@ export interface Showing {
   /** The piece it belongs to. */
   readonly piece: string;
   readonly name: string;
-  readonly face: Face;
+  /** Where it is seen: a side of the finished thing, a page. */
+  readonly face: string;
   readonly side: Side;
   /** Where the print's own "up" points as the viewer sees it, degrees clockwise from the viewer's up; −180 to 180. */
   readonly turn: number;
@@ -49,68 +38,83 @@ export interface Showing {
   readonly region: readonly Polygon<'folded'>[];
 }
 
-/** One side of the finished thing as a pile, how it is looked at, and from where. */
-interface FacePile {
-  readonly face: Face;
-  readonly stack: Stack;
-  readonly view: View;
-  readonly from: 'above' | 'below';
-}
-
-/** How the sides of what stands are looked at: as they are drawn, up is up. */
-const UPRIGHT: View = { origin: { x: 0, y: 0 }, across: { x: -1, y: 0 }, up: { x: 0, y: -1 } };
-
-/** What the looks of a thing are read off. */
-type Shape = Pick<Made, 'built' | 'folded'>;
-
-/** The sides that can be seen, the one that matters first. */
-function facePiles({ built, folded }: Shape): readonly FacePile[] {
-  const [cavity] = built.cavities;
-  if (folded.standing && cavity?.kind === 'box') {
-    const { finished } = folded.standing;
-    const { x, y, normal: z } = roomAxes(finished, cavity);
-    const back = (v: Vec): Vec => ({ x: -v.x, y: -v.y, z: -v.z });
-    const top = { name: 'top', from: z, up: y } as const;
-    const bottom = { name: 'bottom', from: back(z), up: y } as const;
-    const looks = [
-      ...(built.front === 'above' ? [top] : [bottom]),
-      { name: 'front', from: back(y), up: z },
-      { name: 'right', from: x, up: z },
-      { name: 'back', from: y, up: z },
-      { name: 'left', from: back(x), up: z },
-      ...(built.front === 'above' ? [bottom] : [top]),
-    ] as const;
-    const base = basePieces(built);
-    const own = { ...finished, leaves: finished.leaves.filter((l) => !base.has(l.piece)) };
-    return looks.map((look) => ({ face: look.name, stack: seenAsPile(own, look), view: UPRIGHT, from: 'above' }));
-  }
-  const stack = ownPaper(folded.finished, built);
-  const view = viewOf(built, stack);
-  return (['front', 'back'] as const).map((face) => ({
-    face,
-    stack,
-    view,
-    from: (face === 'front') === (built.front === 'below') ? 'below' : 'above',
-  }));
-}
-
 /** Every panel that shows on the finished thing's sides, the front first, the largest first on each. */
-export function printMap(made: Made, design: Pick<Design, 'paper' | 'papers'>): readonly Showing[] {
-  return facePiles(made).flatMap(({ face, stack, view, from }) =>
-    visibleFrom(stack, from, view)
-      .map(({ panel, side, region, turn }): Showing => ({
-        panel,
-        piece: pieceOf(made.built, panel).name,
-        name: panelName(made.built, panel),
-        face,
-        side,
-        // The view looks into the pocket, so its up is the viewer's down; the blank may lie turned on the print.
-        turn: normal(turn + 180 - 90 * paperOf(design, pieceOf(made.built, panel).name).turn),
-        area: regionArea(region),
-        region,
-      }))
-      .filter(({ area }) => area > TOLERANCE.seen)
-      .sort((a, b) => b.area - a.area),
+export const printMap = (made: Made, design: Papers): readonly Showing[] =>
+  closedSights(made).flatMap((sight) => showingIn(sight, made, design));
+
+/** Every panel that shows when it is opened, and page by page; empty for what is only looked at as it is finished. */
+export const openPrintMap = (made: Made, design: Papers): readonly Showing[] =>
+  openSights(made).flatMap((sight) => showingIn(sight, made, design));
+
+/** How a blank lies on its print where a side of a panel shows it; null where there is no print with a right way up. */
+export function printOn(made: Made, design: Papers, { panel, side }: Pick<Showing, 'panel' | 'side'>): Quarters | null {
+  const { name, source } = pieceOf(made.built, panel);
+  const { directional, sided, turn } = paperOf(design, name);
+  return source === 'made' && directional && (side === 'outside' || sided === 2) ? turn : null;
+}
+
+/** True where a print stands upright. */
+export const isUpright = ({ turn }: Pick<Showing, 'turn'>): boolean => Math.abs(turn) < 0.5;
+
+/** How a print stands, in words. */
+export function standing(turn: number): string {
+  const upright = Math.round(turn);
+  if (upright === 0) return 'upright';
+  if (Math.abs(upright) === 180) return 'upside down';
+  if (Math.abs(upright) === 90) return upright > 0 ? 'on its right side' : 'on its left side';
+  return `slanted ${Math.abs(upright)}°`;
+}
+
+const showingIn = ({ face, stack, view, from, turned }: Sight, made: Made, design: Papers): readonly Showing[] =>
+  visibleFrom(stack, from, view)
+    .map(({ panel, side, region, turn }): Showing => ({
+      panel,
+      piece: pieceOf(made.built, panel).name,
+      name: panelName(made.built, panel),
+      face,
+      side,
+      // The view looks into the pocket, so its up is the viewer's down; the blank may lie turned on the print.
+      turn: normal(turn + 180 + turned - 90 * paperOf(design, pieceOf(made.built, panel).name).turn),
+      area: regionArea(region),
+      region,
+    }))
+    .filter(({ area }) => area > TOLERANCE.seen)
+    .sort((a, b) => b.area - a.area);
+
+/**
+ * Every piece laid on its print so that most of it reads upright wherever it is looked at; null when they lie so already.
+ * A piece that only shows at a slant is left as it is.
+ */
+export function turnedUpright(made: Made, design: Papers): Pick<DesignChange, 'paper' | 'turns'> | null {
+  const shows = [...printMap(made, design), ...openPrintMap(made, design)].filter(
+    (one) => printOn(made, design, one) !== null,
+  );
+  const turns = uprightTurns(shows, design);
+  const changed = Object.entries(turns).filter(([piece, turn]) => turn !== paperOf(design, piece).turn);
+  if (changed.length === 0) return null;
+  const { name: first } = made.pieces[0].piece;
+  const { [first]: own, ...others } = { ...design.turns, ...turns };
+  // The first one lies as its paper does, which can be moved on it; all others are told apart from it.
+  if (own === undefined || design.papers[first]) return { turns: { ...design.turns, ...turns } };
+  return { paper: { ...design.paper, turn: own }, turns: others };
+}
+
+/** By piece, the turn that lets most of it read upright. */
+function uprightTurns(shows: readonly Showing[], design: Papers): Readonly<Record<string, Quarters>> {
+  const upright = new Map<string, Map<Quarters, number>>();
+  for (const one of shows) {
+    const turn = turnFor(one, paperOf(design, one.piece).turn);
+    if (turn === null) continue;
+    const areas = upright.get(one.piece) ?? new Map<Quarters, number>();
+    upright.set(one.piece, areas.set(turn, (areas.get(turn) ?? 0) + one.area));
+  }
+  return Object.fromEntries(
+    [...upright].map(([piece, areas]) => {
+      const now = paperOf(design, piece).turn;
+      // What reads as much upright as it lies stays.
+      const share = (turn: Quarters): number => (areas.get(turn) ?? 0) + (turn === now ? TOLERANCE.seen : 0);
+      return [piece, [...areas.keys(), now].reduce((best, turn) => (share(turn) > share(best) ? turn : best))];
+    }),
   );
 }
 
@@ -133,13 +137,13 @@ export function plainFace(made: Shape, which: 'front' | 'back'): PlainFace | nul
   known.set(made.folded, before);
   const found = before.get(which);
   if (found !== undefined) return found;
-  const piles = facePiles(made);
+  const piles = closedSights(made);
   const plain = plainPart(made, which === 'front' ? piles[0] : piles.at(-1));
   before.set(which, plain);
   return plain;
 }
 
-function plainPart(made: Shape, pile: FacePile | undefined): PlainFace | null {
+function plainPart(made: Shape, pile: Sight | undefined): PlainFace | null {
   if (!pile) return null;
   const [front] = visibleFrom(pile.stack, pile.from, pile.view)
     .map((shown) => ({ ...shown, area: regionArea(shown.region) }))
@@ -177,10 +181,10 @@ function normal(angle: number): number {
 }
 
 /** Quarter turns that bring a showing panel's print upright; null when it runs at a slant. */
-export function turnFor({ turn }: Showing, now: 0 | 1 | 2 | 3): 0 | 1 | 2 | 3 | null {
+export function turnFor({ turn }: Showing, now: Quarters): Quarters | null {
   const quarters = turn / 90;
   if (Math.abs(quarters - Math.round(quarters)) > 1e-3) return null;
-  return ((((now + Math.round(quarters)) % 4) + 4) % 4) as 0 | 1 | 2 | 3;
+  return ((((now + Math.round(quarters)) % 4) + 4) % 4) as Quarters;
 }
 
 /** Where a point of the blank lies on the printed sheet, from the sheet's lower left corner, mm. */
@@ -218,20 +222,23 @@ export interface CutOut {
 }
 
 /** The rectangle that is cut out of the sheet for the first piece; null where nobody said where it lies. */
-export function cutOutOf(made: Made, { paper }: Pick<Design, 'paper'>): CutOut | null {
+export function cutOutOf(made: Made, design: Papers): CutOut | null {
+  const { paper } = design;
   if (!paper.at) return null;
-  const { width, height } = made.pieces[0].piece.blank;
+  const { name, blank } = made.pieces[0].piece;
+  const { width, height } = blank;
+  const { turn } = paperOf(design, name);
   return {
     x: paper.at.x,
     y: paper.at.y,
-    ...(paper.turn % 2 === 0 ? { width, height } : { width: height, height: width }),
+    ...(turn % 2 === 0 ? { width, height } : { width: height, height: width }),
   };
 }
 
 /** The sheet a piece is cut from, and where in it: as told, or from its corner; null where no sheet that takes it is known. */
 export function cutFromSheet(
   made: Made,
-  design: Pick<Design, 'paper' | 'papers'>,
+  design: Papers,
   { piece }: MadePiece,
 ): { readonly paper: Blank; readonly out: CutOut; readonly told: boolean } | null {
   const { width, height } = paperOf(design, piece.name);
@@ -243,11 +250,7 @@ export function cutFromSheet(
 }
 
 /** How far the blank would have to move for the front's largest panel to lie centred on a place of the sheet, mm. */
-export function toCentreFront(
-  made: Made,
-  design: Pick<Design, 'paper' | 'papers'>,
-  place: Point<'sheet'>,
-): Point<'sheet'> | null {
+export function toCentreFront(made: Made, design: Papers, place: Point<'sheet'>): Point<'sheet'> | null {
   const { piece } = made.pieces[0];
   const [front] = printMap(made, design);
   const panel = front && piece.panels.find(({ id }) => id === front.panel);
@@ -258,7 +261,7 @@ export function toCentreFront(
 }
 
 /** How far inside the front's largest panel a window ends, mm; null where it does not lie on it whole, or is to be avoided. */
-export function windowInside(made: Made, design: Pick<Design, 'paper' | 'papers'>): number | null {
+export function windowInside(made: Made, design: Papers): number | null {
   const { window } = design.paper;
   if (window?.keep !== 'show') return null;
   const { piece } = made.pieces[0];
@@ -286,13 +289,13 @@ export interface FrontWindow {
 }
 
 /** Where the marked window of the paper lands on the finished front; null without one. */
-export function windowOnFront(made: Made, design: Pick<Design, 'paper' | 'papers'>): FrontWindow | null {
+export function windowOnFront(made: Made, design: Papers): FrontWindow | null {
   const { window } = design.paper;
   if (!window) return null;
   const [front] = printMap(made, design);
   if (!front) return null;
   const piece = made.pieces[0].piece;
-  const [{ stack, view }] = facePiles(made) as readonly [FacePile, ...FacePile[]];
+  const [{ stack, view }] = closedSights(made) as readonly [Sight, ...Sight[]];
   const layer = layerOf(stack, front.panel);
 
   const { x, y, width, height } = window;

@@ -23,6 +23,7 @@ const RANK: Record<Remedy['code'], number> = {
   less_room: 1,
   turned: 2,
   turn_blank: 2,
+  turn_all: 2,
   cure: 3,
   own_size: 3,
   square_blank: 3,

@@ -1,5 +1,5 @@
 import type { Say } from '../../length';
-import type { FlatWork, Stage, StandingStage } from '../../fold';
+import { isReady, type FlatWork, type Stage, type StandingStage } from '../../fold';
 import { CONTENTS, glueAreas, glueIds, keepDry, type GlueAdvice } from '../work/glue';
 import type { ScoreNumber } from '../work/numbers';
 import type { Design } from '../design/design';
@@ -116,7 +116,9 @@ export function contentsSteps(
       ? { kind: 'standing', stage: standing, inserting: true }
       : flat >= 0
         ? { kind: 'folded', stage: flat, ...(box ? {} : { inserting: true }) }
-        : { kind: 'standing', stage: 0, before: true, inserting: true };
+        : !box && isReady(folded, cavity)
+          ? { kind: 'folded', stage: 0, before: true, inserting: true }
+          : { kind: 'standing', stage: 0, before: true, inserting: true };
   const what = holds ?? 'contents';
   const plain = cavity.through
     ? `Slide it over ${holds ? `the ${holds}` : 'what it holds'}.`

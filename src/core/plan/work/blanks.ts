@@ -1,5 +1,5 @@
 import type { NeededPiece } from '../../cutting';
-import { paperOf, type Design } from '../design/design';
+import { paperOf, type Papers } from '../design/design';
 import { cutFor } from '../design/sheets';
 import { mm } from '../../length';
 import { cutOutOf } from '../looks/print';
@@ -10,7 +10,7 @@ import type { Made } from '../plan';
  * On paper with a right way up each lies as the design turns it, and may not be turned; the first lies where
  * it was laid on its paper.
  */
-export function blanksOf(made: Made, design: Pick<Design, 'paper' | 'papers'>): NeededPiece[] {
+export function blanksOf(made: Made, design: Papers): NeededPiece[] {
   const own = cutFor(
     made.pieces.map(({ piece }) => piece),
     design,

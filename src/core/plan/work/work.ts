@@ -1,4 +1,4 @@
-import { reached } from '../../fold';
+import { isReady, reached } from '../../fold';
 import { TOLERANCE } from '../../geometry';
 import { near } from '../../length';
 import { paperOf, type Design } from '../design/design';
@@ -168,7 +168,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   const inserted = cavity ? [...stages, ...raised].findIndex(({ step }) => step.id === cavity.insertAfter) : -1;
   /** True once contents could go in: what is then done to the pile that holds them waits for them. */
   const after = (at: number): boolean =>
-    cavity !== undefined && at > inserted && (inserted >= 0 || cavity.insertAfter === 'flat');
+    cavity !== undefined && at > inserted && (inserted >= 0 || isReady(made.folded, cavity));
   let needed = Infinity;
   // A pile waits for the flat work of its pieces, and for the step that worked on it last.
   const lastOn = new Map<string, string>();
