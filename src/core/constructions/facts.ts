@@ -73,6 +73,8 @@ export interface PlanFacts {
   closure: {
     readonly kind: string;
     readonly trouble: 'discs_overlap' | 'nothing_to_hold' | 'no_holes' | 'covers_opening' | null;
+    /** How far apart the middles of two discs come to lie, mm. */
+    readonly apart: number;
   };
   paper: {
     readonly width: number;

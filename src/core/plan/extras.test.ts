@@ -5,6 +5,7 @@ import { layersOf } from './work/layers';
 import { fromSegment } from '../geometry';
 import {
   ADHESIVES,
+  changedDesign,
   checksOf,
   checkSentence,
   closurePlan,
@@ -12,9 +13,12 @@ import {
   LAYER_PLACES,
   fromPaper,
   glueAdvice,
+  inputOf,
   onPaper,
   planDocument,
+  planFor,
   printMap,
+  readDesign,
   sayer,
   stepsOf,
   suggest,
@@ -245,6 +249,66 @@ describe('closures', () => {
     const [a, b] = of('1/2 in').discs;
     expect(b!.at.y - a!.at.y).toBeGreaterThanOrEqual(of('1/2 in').least - 1e-9);
     expect(of('2 1/4 in').trouble).toBe('discs_overlap');
+  });
+
+  describe('discs on two flaps whose tips meet (common practice: move one, or cut both on one line)', () => {
+    const trio = (closure: object) =>
+      plan('envelope-trio', { closure: { kind: 'buttons', disc: '5/8 in', ...closure } });
+    const found = (closure: object) => checksOf(trio(closure)).find(({ kind }) => kind === 'closure')!;
+    const discs = (closure: object) => closurePlan(made(trio(closure)), trio(closure).design)!;
+
+    test('each at its tip they lap when it is closed: found before the glue, told with how far they are apart', () => {
+      const near = { fromTip: '1/4 in' };
+      const { trouble, apart, least } = discs(near);
+      expect(trouble).toBe('discs_overlap');
+      // Two tips 1/4 in and what they stand apart: each is measured from its own flap.
+      const gap = -checksOf(trio(near)).find(({ kind }) => kind === 'tips-height')!.value;
+      expect(apart).toBeCloseTo(inches(1 / 2) + gap, 4);
+      expect(apart).toBeLessThan(least);
+      expect(found(near)).toMatchObject({ level: 'warn', about: { trouble: 'discs_overlap', apart } });
+      // No hole is made for what would not close.
+      expect(made(trio(near)).pieces.flatMap(({ piece }) => piece.holes)).toEqual([]);
+    });
+
+    test('every remedy mends it: one moved, both cut on one line between them, or smaller ones', () => {
+      const near = trio({ fromTip: '1/4 in' });
+      const remedies = found({ fromTip: '1/4 in' }).remedies;
+      expect(remedies.map(({ code }) => code)).toEqual(['move_disc', 'cut_discs', 'smaller_discs', 'no_closure']);
+      for (const { code, change } of remedies.slice(0, 3)) {
+        const read = readDesign(changedDesign(inputOf(near.design), change));
+        if (!read.ok) throw new Error(read.issues[0]!.message);
+        const mended = planFor(read.design);
+        expect({ code, trouble: closurePlan(mended.made!, mended.design)!.trouble }).toEqual({ code, trouble: null });
+        expect(mended.made!.pieces.flatMap(({ piece }) => piece.holes)).toHaveLength(2);
+      }
+    });
+
+    test('cut on one line both end there, half-way between their middles, and the step says so', () => {
+      const cut = { fromTip: '1/4 in', cut: true };
+      const { discs: two, apart } = discs(cut);
+      expect(two.map((disc) => disc.at.y + disc.cut!)).toEqual([
+        expect.closeTo(two[0]!.at.y + apart / 2, 6),
+        expect.closeTo(two[0]!.at.y + apart / 2, 6),
+      ]);
+      const texts = stepsOf(trio(cut), sayer('in', '1/16 in')).map(({ text }) => text);
+      expect(texts.find((text) => text.includes('Fix a disc'))).toMatch(
+        /^Cut both discs off along a straight line, about 5\/16 in from the middle: there they meet\. Fix a disc .* towards each other\.$/u,
+      );
+      // Discs that keep clear of each other are left whole.
+      expect(discs({ fromTip: '3/4 in', cut: true }).discs.map((disc) => disc.cut)).toEqual([null, null]);
+    });
+
+    test('a disc under the flap is none to wind a cord round', () => {
+      const under = discs({ fromTip: '1 in', otherFromTip: '1/8 in' });
+      expect(under.apart).toBeGreaterThan(under.least);
+      expect(under.trouble).toBe('discs_overlap');
+    });
+
+    test('it lies on the side of the flaps, and what goes round on the front', () => {
+      expect(discs({}).face).toBe('back');
+      const cord = plan('seam-envelope', { closure: { kind: 'cord' } });
+      expect(closurePlan(made(cord), cord.design)!.face).toBe('front');
+    });
   });
 
   test('a lacing runs through its own holes; without holes, or with nothing that closes, it is said', () => {

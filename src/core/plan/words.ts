@@ -184,10 +184,10 @@ const SENTENCES: Words<PlanFacts> = {
       return `A part slides here and has to be lined up while the glue sets: ${holds} holds at once. Wet glue can be shifted.`;
     return `The glued strip is only ${say(value)} broad, and ${holds} creeps: keep it ${say(limit, 'up')} away from the pocket’s side, or use thin tape.`;
   },
-  closure: ({ value, limit, about: { kind, trouble } }, say) => {
+  closure: ({ value, limit, about: { kind, trouble, apart } }, say) => {
     switch (trouble) {
       case 'discs_overlap':
-        return `The two discs would overlap when closed: their middles must be ${say(limit, 'up')} apart. Use smaller discs.`;
+        return `The two discs would meet when it is closed: their middles come ${say(Math.max(0, apart), 'down')} apart and need ${say(limit, 'up')}. Mend that before anything is glued.`;
       case 'nothing_to_hold':
         return 'Nothing folds over the front here, so there is nothing for that closure to hold.';
       case 'covers_opening':
@@ -328,6 +328,12 @@ export function remedyLabel(remedy: Remedy, say: Say): string {
       return `Use ${say(remedy.width)} tape there`;
     case 'wet_glue':
       return 'Use wet glue there';
+    case 'move_disc':
+      return `Move the other disc: ${say(remedy.to, 'up')} from its flap’s tip`;
+    case 'cut_discs':
+      return 'Cut both discs along one line';
+    case 'smaller_discs':
+      return `Take discs of ${say(remedy.to)}`;
     case 'no_closure':
       return 'Leave it open';
     case 'own_size':

@@ -143,6 +143,32 @@ export function Extras({ design, made, onChange }: ExtrasProps) {
                   onChange={(disc) => onChange({ closure: { ...closure, disc } }, 'disc')}
                 />
               )}
+              {closure.kind === 'buttons' && (
+                <>
+                  <LengthField
+                    label="From a flap’s tip to its disc"
+                    value={closure.fromTip}
+                    least={3}
+                    most={300}
+                    placeholder="worked out"
+                    onChange={(fromTip) =>
+                      onChange({ closure: { ...closure, fromTip, otherFromTip: undefined } }, 'disc-from-tip')
+                    }
+                    onClear={() =>
+                      onChange(
+                        { closure: { ...closure, fromTip: undefined, otherFromTip: undefined } },
+                        'disc-from-tip',
+                      )
+                    }
+                  />
+                  <Checkbox
+                    checked={closure.cut}
+                    onChange={({ target }) => onChange({ closure: { ...closure, cut: target.checked } }, 'disc-cut')}
+                  >
+                    Cut discs that would lap along one line
+                  </Checkbox>
+                </>
+              )}
               {shut && shut.length > 0 && <p className={styles.purpose}>Needs {say(shut.length)}, the tie included.</p>}
             </>
           ),

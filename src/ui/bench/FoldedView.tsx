@@ -8,6 +8,7 @@ import { sayThin } from '@/core/length';
 import {
   basePieces,
   beginning,
+  closurePlan,
   finishedFront,
   panelName,
   printOn,
@@ -131,6 +132,7 @@ function Faces({ made, design }: FoldedViewProps) {
   const given = basePieces(made.built);
   const window = last ? windowOnFront(made, design) : null;
   const dressed = last ? finishedFront(made, design, 'whole') : null;
+  const closure = last ? closurePlan(made, design) : null;
   const here = probe ? layersAt(stack, outOfView(view, probe)) : [];
   const own = here.filter((layer) => !given.has(layer.piece));
   return (
@@ -182,7 +184,7 @@ function Faces({ made, design }: FoldedViewProps) {
                     insert={dressed?.insert}
                     glue={dressed?.glue}
                     laid={name === 'front' ? dressed?.laid : undefined}
-                    closure={name === 'front' ? dressed?.closure : null}
+                    closure={closure?.face === name ? closure : null}
                   />
                   {probe && <circle cx={place(probe)[0]} cy={place(probe)[1]} r={4} className={styles.probe} />}
                 </svg>

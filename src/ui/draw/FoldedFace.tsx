@@ -117,10 +117,17 @@ function Closure({
   return (
     <g className={styles.closure}>
       {from && to && <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} />}
-      {discs.map(({ at, diameter }, i) => {
-        const [cx, cy] = place(at);
-        return <circle key={i} cx={cx} cy={cy} r={(diameter / 2) * scale} />;
-      })}
+      {discs.map(({ at, diameter, cut }, i) => (
+        <path key={i} d={discPath(place(at), (diameter / 2) * scale, cut === null ? null : cut * scale)} />
+      ))}
     </g>
   );
+}
+
+/** A round disc, or one cut off along a level line so far below its middle (above it where that is negative), px. */
+function discPath([x, y]: readonly [number, number], r: number, cut: number | null): string {
+  if (cut === null || Math.abs(cut) >= r)
+    return `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
+  const half = Math.sqrt(r * r - cut * cut);
+  return `M${x - half} ${y + cut}A${r} ${r} 0 1 ${cut > 0 ? 1 : 0} ${x + half} ${y + cut}Z`;
 }

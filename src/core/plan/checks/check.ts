@@ -19,6 +19,9 @@ export type Remedy = { readonly change: DesignChange } & (
   | { readonly code: 'narrower_tape'; readonly width: Mm }
   | { readonly code: 'wet_glue' }
   | { readonly code: 'no_closure' }
+  | { readonly code: 'move_disc'; readonly to: Mm }
+  | { readonly code: 'cut_discs' }
+  | { readonly code: 'smaller_discs'; readonly to: Mm }
   | { readonly code: 'own_size'; readonly what: 'punch' | 'corner rounder'; readonly size: Mm }
   | { readonly code: 'groove_marks'; readonly pitch: Mm }
   | { readonly code: 'finer_marks'; readonly graduation: Graduation }

@@ -1,7 +1,9 @@
-import { closurePlan } from '../work/closures';
+import { mm, roundTo } from '../../length';
+import { closurePlan, type ClosurePlan } from '../work/closures';
 import { glueAdvice } from '../work/glue';
 import type { Made, Plan } from '../plan';
 import type { DesignChange } from '../design/change';
+import type { Design } from '../design/design';
 import { check, type Check, type Remedy } from './check';
 
 /** Whether what is chosen to glue with suits its areas. */
@@ -43,8 +45,28 @@ export function closureChecks({ design }: Plan, made: Made): Check[] {
       plan.trouble ? 'warn' : 'pass',
       plan.length,
       plan.least,
-      { kind: plan.kind, trouble: plan.trouble },
-      plan.trouble ? [{ code: 'no_closure', change: { closure: { kind: 'none' } } }] : [],
+      { kind: plan.kind, trouble: plan.trouble, apart: plan.apart },
+      plan.trouble ? closureRemedies(design, plan) : [],
     ),
+  ];
+}
+
+/** Discs smaller than this are hard to wind a cord round, mm. From memory. */
+const LEAST_DISC = 9;
+
+/** What makers do where discs would meet: move one, cut both along one line, take smaller ones, or do without. */
+function closureRemedies({ closure }: Design, { trouble, apart, least, clear }: ClosurePlan): Remedy[] {
+  const none: Remedy = { code: 'no_closure', change: { closure: { kind: 'none' } } };
+  if (trouble !== 'discs_overlap') return [none];
+  const smaller = roundTo(mm(closure.disc - (least - apart)), '1/16 in', 'down');
+  return [
+    ...(clear !== null && closure.fromTip !== undefined
+      ? [{ code: 'move_disc', to: clear, change: { closure: { ...closure, otherFromTip: clear } } } as const]
+      : []),
+    ...(closure.cut ? [] : [{ code: 'cut_discs', change: { closure: { ...closure, cut: true } } } as const]),
+    ...(smaller >= LEAST_DISC
+      ? [{ code: 'smaller_discs', to: smaller, change: { closure: { ...closure, disc: smaller } } } as const]
+      : []),
+    none,
   ];
 }

@@ -47,7 +47,7 @@ const each = <const Names extends readonly [string, ...string[]]>(names: Names, 
 const MOST_LAYERS = 12;
 
 const quarters = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)], {
-  error: 'A blank is laid on the print turned by 0, 1, 2 or 3 quarters clockwise.',
+  error: 'The blank is laid on the print turned by 0, 1, 2 or 3 quarters clockwise.',
 });
 /** Quarter turns clockwise that a blank is laid with on its print. */
 export type Quarters = z.output<typeof quarters>;
@@ -148,6 +148,9 @@ const common = {
       disc: lengthSchema({ over: 0, most: 60 })
         .prefault(inches(5 / 8))
         .describe('Diameter of the buttons’ discs, or of the dot.'),
+      fromTip: size.optional().describe('From the tip of a flap to the middle of its disc; worked out when left out.'),
+      otherFromTip: size.optional().describe('From the tip of the other flap to its disc, where it is another.'),
+      cut: z.boolean().default(false).describe('Discs that would lap are cut off along one line between them.'),
     })
     .prefault({})
     .describe('What holds the finished thing shut.'),
@@ -266,7 +269,13 @@ export interface Design {
   readonly kit: Kit;
   readonly adhesive: { readonly all: Adhesive; readonly tape: Mm; readonly joins: Readonly<Record<string, Adhesive>> };
   readonly order: 'by-operation' | 'by-piece';
-  readonly closure: { readonly kind: Closure; readonly disc: Mm };
+  readonly closure: {
+    readonly kind: Closure;
+    readonly disc: Mm;
+    readonly fromTip?: Mm | undefined;
+    readonly otherFromTip?: Mm | undefined;
+    readonly cut: boolean;
+  };
   readonly layers: readonly {
     readonly id?: string | undefined;
     readonly on: LayerPlace;

@@ -100,7 +100,9 @@ export function finishedFront(made: Made, design: Design, done: Finish, upTo?: s
   const insert = insertOf(made);
   const { laid, closure } = dressing(made, design, done, upTo);
   // What is laid on the back is shown there.
-  const back = made.layers.some(({ layer }) => layer.piece.name === upTo && layer.face === 'back');
+  const back =
+    made.layers.some(({ layer }) => layer.piece.name === upTo && layer.face === 'back') ||
+    (done === 'closure' && closure?.face === 'back');
   const shown = new Set(
     made.layers.flatMap(({ layer }) => (layer.face === (back ? 'back' : 'front') ? [layer.piece.name] : [])),
   );
@@ -115,6 +117,6 @@ export function finishedFront(made: Made, design: Design, done: Finish, upTo?: s
     laid: laid
       .filter(({ name }) => shown.has(name))
       .flatMap(({ panel, polygon }) => inPile(panel, [polygon], stack, view)),
-    closure: back ? null : closure,
+    closure: closure && (closure.face === 'back') === back ? closure : null,
   };
 }

@@ -1,6 +1,7 @@
 import type { Say } from '../../length';
+import type { Design } from '../design/design';
 import { partNamed, type Made } from '../plan';
-import type { ClosurePlan } from '../work/closures';
+import { closurePlan, type ClosurePlan } from '../work/closures';
 import type { Layer } from '../work/layers';
 import { CAUTION, closureWords } from '../words';
 import type { Draft, Finish, StepPicture } from './step';
@@ -48,14 +49,17 @@ export function layerStep({ on, upon, piece, ribbon }: Layer, made: Made, say: S
 const movesOf = (made: Made, name: string): number => partNamed(made, name).programme.moves.length;
 
 /** Discs for a cord to wind round, fixed while both sides of the paper can be reached. */
-export function discsStep(made: Made): Draft {
+export function discsStep(made: Made, design: Design, say: Say): Draft {
   const part = made.pieces.find(({ piece }) => piece.holes.some(({ id }) => id.startsWith('disc')));
   const { name } = (part ?? made.pieces[0]).piece;
+  const off = closurePlan(made, design)?.discs[0]?.cut ?? null;
+  const first =
+    off === null ? '' : `Cut both discs off along a straight line, ${say(off)} from the middle: there they meet. `;
   return {
     piece: name,
     action: 'close',
-    text: 'Fix a disc through each of the two holes on the outside, a washer behind it on the inside.',
-    caution: CAUTION.fixings,
+    text: `${first}Fix a disc through each of the two holes on the outside, a washer behind it on the inside${off === null ? '' : ', the straight edges towards each other'}.`,
+    caution: off === null ? CAUTION.fixings : `${CAUTION.blade} ${CAUTION.fixings}`,
     picture: { kind: 'flat', piece: name, near: 1, moves: movesOf(made, name), fresh: 0 },
   };
 }

@@ -36,7 +36,7 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
       case 'decorate':
         return [decorating(work.what, work.part, made)];
       case 'fix-discs':
-        return [discsStep(made)];
+        return [discsStep(made, design, say)];
       case 'fold':
         return assemblySteps(made.folded.stages[work.stage]!, work.stage, made, numbers, glueFor(work.id), say, late);
       case 'raise':

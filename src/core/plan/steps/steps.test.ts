@@ -150,7 +150,7 @@ function eachHasItsStep(plan: Plan, steps: readonly Step[]): void {
   const closure = closurePlan(made, design);
   if (closure && !closure.trouble) {
     if (closure.kind === 'buttons' && !made.folded.standing) {
-      const fixed = only(steps.filter(({ text }) => text.startsWith('Fix a disc')));
+      const fixed = only(steps.filter(({ text }) => /(?:^|\. )Fix a disc/u.test(text)));
       expect(at(fixed)).toBeLessThan(firstFold);
       expect(made.pieces.flatMap(({ piece }) => piece.holes).filter(({ id }) => id.startsWith('disc'))).toHaveLength(2);
       for (const step of steps)

@@ -19,25 +19,39 @@ const CORD = 2;
 /** What goes round stays this far from an opening, mm. Common practice 1/2 in. */
 const CLEAR = inches(1 / 2);
 
-/** Where a closure goes on the finished front, and what it needs. */
+/** A disc or dot: where its middle lies, and where it is cut off straight, mm along y from there; null where it is whole. */
+export interface Disc {
+  readonly at: Point<'folded'>;
+  readonly diameter: Mm;
+  readonly cut: Mm | null;
+}
+
+/** Where a closure goes on the finished thing, and what it needs. */
 export interface ClosurePlan {
   readonly kind: Closure;
   /** Cord, ribbon or band needed, mm; 0 for none. */
   readonly length: Mm;
-  /** Discs and dots on the front, in the view of the finished pile: x across the mouth, y from it. */
-  readonly discs: readonly { readonly at: Point<'folded'>; readonly diameter: Mm }[];
+  /** The side it lies on: what goes round is tied on the front, what holds a flap lies with the flap. */
+  readonly face: 'front' | 'back';
+  /** Discs and dots there, in the view of the finished pile: x across the mouth, y from it. */
+  readonly discs: readonly Disc[];
   /** The line a cord or band runs along on the front. */
   readonly line: readonly [Point<'folded'>, Point<'folded'>] | null;
   /** Set where it goes through holes made for it, and not round. */
   readonly through?: boolean;
   readonly trouble: Facts['closure']['trouble'];
-  /** Least distance between the discs' centres, mm. */
+  /** How far apart the discs' middles are, and must be at least, mm. */
+  readonly apart: Mm;
   readonly least: Mm;
+  /** How far from the second flap's tip its disc would be clear of the first; null where there is no room. */
+  readonly clear: Mm | null;
 }
+
+const NO_DISCS = { discs: [], apart: mm(0), least: mm(0), clear: null } as const;
 
 /** What goes round a thing that stands; whatever needs a flat front has nothing to hold there. */
 function roundBox(kind: Closure, { finished, built, pieces }: Folded): ClosurePlan {
-  const none = { discs: [], line: null, least: mm(0) } as const;
+  const none = { ...NO_DISCS, face: 'front', line: null } as const;
   // Where a hole is made for it the tie goes through: it holds the tips together and is not taken round.
   const holed = pieces.some(({ piece }) => piece.holes.length > 0);
   const through = holed && claimsOf(built.claims, 'tie').some(({ needs }) => needs > 0) && kind !== 'band';
@@ -94,6 +108,76 @@ function holdsFixing(made: Folded, at: Point<'folded'>): boolean {
   );
 }
 
+/** The side of the finished thing that its closing flap lies on. */
+const flapFace = (made: Folded): ClosurePlan['face'] => {
+  const { layers } = seenFromFlap(made);
+  const above = layers[0] !== made.folded.finished.layers[0];
+  return above === (made.built.front === 'above') ? 'front' : 'back';
+};
+
+/**
+ * One disc on the flap, the other on what it meets: the flap that faces it, or what lies under its edge. Where nobody says
+ * how far from the tips they go, as near the edge as they are clear of each other.
+ */
+function twoDiscs(
+  made: Folded,
+  { disc, fromTip, otherFromTip, cut }: Design['closure'],
+  edge: number | null,
+  view: View,
+): Pick<ClosurePlan, 'discs' | 'length' | 'trouble' | 'apart' | 'least' | 'clear'> {
+  const { built, folded } = made;
+  const box = foldedBox(ownPaper(folded.finished, built), view);
+  const [x, y] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+  const from = edge ?? y;
+  const least = mm(disc + CORD);
+  const other = edgeOfFacing(made, view) ?? from;
+  const first = from - (fromTip ?? disc / 2 + CORD);
+  const told = otherFromTip ?? fromTip;
+  const second = told === undefined ? Math.min(first + Math.max(least, disc * 1.6), box.maxY - disc / 2) : other + told;
+  // In the middle, or beside it where a seam runs down the middle.
+  const beside = [0, 1, -1, 2, -2].map((steps) => x + steps * (FIXING + BESIDE));
+  const place = beside.find((px) => [first, second].every((py) => holdsFixing(made, { x: px, y: py }))) ?? x;
+  const apart = mm(second - first);
+  // What the flap covers nobody can wind a cord round.
+  const hidden = from - (second - disc / 2);
+  const tooNear = apart < least - TOLERANCE.length || (told !== undefined && hidden > TOLERANCE.length);
+  const cuts = cut && tooNear && canBeCut(first, second, from);
+  const needed = Math.max(first + least, from + disc / 2);
+  const clear = needed + disc / 2 <= box.maxY + TOLERANCE.length ? mm(needed - other) : null;
+  const line = (first + second) / 2;
+  const overlap = (tooNear && !cuts) || (told === undefined && box.maxY - box.minY < 2 * disc);
+  return {
+    length: mm(4 * apart + TAIL),
+    discs: [first, second].map((py) => ({
+      at: { x: place, y: py } as Point<'folded'>,
+      diameter: disc,
+      cut: cuts ? mm(line - py) : null,
+    })),
+    trouble: edge === null ? 'nothing_to_hold' : overlap ? 'discs_overlap' : null,
+    apart,
+    least,
+    clear,
+  };
+}
+
+/** Cut along one line half-way between them, beyond the flap's edge, both keep their fixing and paper round it. */
+const canBeCut = (first: number, second: number, edge: number): boolean =>
+  second - first >= FIXING + 2 * BESIDE && second - edge >= FIXING / 2;
+
+/** The free edge of the flap that faces the closing one, in the view; null where there is none. */
+function edgeOfFacing({ built, folded }: Folded, view: View): number | null {
+  const closing = folded.stages.find(({ step }) => step.closes);
+  for (const { pairs } of claimsOf(built.claims, 'facing'))
+    for (const [a, b] of pairs) {
+      const own = [a, b].find((panel) => closing?.moving.includes(panel));
+      const facing = own === a ? b : a;
+      if (own === undefined) continue;
+      const layer = folded.finished.layers.find(({ panel }) => panel === facing);
+      if (layer) return Math.min(...layer.polygon.map((p) => inView(view, p).y));
+    }
+  return null;
+}
+
 /** Places a closure on the finished thing; null when there is none. */
 export function closurePlan(
   made: Folded,
@@ -114,7 +198,7 @@ export function closurePlan(
   // A cord round the middle must stay clear of an opening that nothing closes, and of the finger notch in it.
   const open = built.cavities[0] && !folded.stages.some(({ step }) => step.closes);
   const covers = open && y - box.minY < CLEAR ? ('covers_opening' as const) : null;
-  const none = { discs: [], line: null, trouble: null, least: mm(0) } as const;
+  const none = { ...NO_DISCS, face: 'front', line: null, trouble: null } as const;
   // The free edge of what closes: the flap's own far end.
   const closing = folded.stages.find(({ step }) => step.closes);
   const flap = closing && folded.finished.layers.find((layer) => closing.moving.includes(layer.panel));
@@ -158,38 +242,15 @@ export function closurePlan(
       }
       return { kind, length: mm(length), ...none, trouble: distinct.length === 0 ? 'no_holes' : null };
     }
-    case 'buttons': {
-      const least = mm(disc + CORD);
-      const from = edge ?? y;
-      const rows = [
-        from - disc / 2 - CORD,
-        Math.min(from - disc / 2 - CORD + Math.max(least, disc * 1.6), box.maxY - disc / 2),
-      ];
-      // In the middle, or beside it where a seam runs down the middle.
-      const beside = [0, 1, -1, 2, -2].map((steps) => x + steps * (FIXING + BESIDE));
-      const place = beside.find((px) => rows.every((py) => holdsFixing(made, at(px, py)))) ?? x;
-      const discs = rows.map((py) => at(place, py)) as [Point<'folded'>, Point<'folded'>];
-      const apart = discs[1]!.y - discs[0]!.y;
-      return {
-        kind,
-        length: mm(4 * apart + TAIL),
-        discs: discs.map((p) => ({ at: p, diameter: disc })),
-        line: null,
-        trouble:
-          edge === null
-            ? 'nothing_to_hold'
-            : apart < least - TOLERANCE.length || height < 2 * disc
-              ? 'discs_overlap'
-              : null,
-        least,
-      };
-    }
+    case 'buttons':
+      return { ...none, kind, face: flapFace(made), ...twoDiscs(made, closure, edge, view) };
     case 'dot':
       return {
         kind,
         length: mm(0),
         ...none,
-        discs: [{ at: at(x, (edge ?? y) - disc), diameter: disc }],
+        face: flapFace(made),
+        discs: [{ at: at(x, (edge ?? y) - disc), diameter: disc, cut: null }],
         trouble: edge === null ? 'nothing_to_hold' : null,
       };
     case 'tuck':
