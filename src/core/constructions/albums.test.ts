@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { planOf } from '../../../tests/helpers/designs';
 import { runs } from '../../../tests/helpers/runs';
 import { foldedBox, layersAt, levelOf, slotOf, stageAfter } from '../fold';
-import { centreOf } from '../geometry';
+import { area as areaOf, centreOf } from '../geometry';
 import { INCH, inches, mm, sayer } from '../length';
 import { claimsOf, measured } from '.';
 import { cutListOf, planSet, readSet, setOf, type SetDesign } from '../sets';
@@ -69,6 +69,7 @@ describe('ring album', () => {
       '8 × 8': 2, // wraps: board and twice the turn-in and the board
       '6.5 × 6.5': 2, // linings
       '0.75 × 6.125': 1, // the guide for the holes
+      '3.75 × 3.75': 1, // and for the corners
     });
     expect(planDocument(plan('ring-album', { envelope: '6 1/8 in' })).given).toEqual([
       expect.objectContaining({ name: 'first envelope', quantity: 8 }),
@@ -393,5 +394,51 @@ describe('album flap to flap', () => {
       code,
       ...(id && { about: { id } }),
     });
+  });
+});
+
+describe('how a ring album is made', () => {
+  const texts = (fields: object = {}): string[] =>
+    stepsOf(plan('ring-album', { envelope: '6 1/8 in', pages: 5 }, fields), say).map(({ text }) => text);
+
+  test('a page is whole before the cards that go into it, and its tape is the tape it is drawn for', () => {
+    const steps = texts();
+    const at = (part: string): number => steps.findIndex((text) => text.includes(part));
+    expect(at('Fold the page together')).toBeGreaterThan(at('in the opening of its guide'));
+    expect(at('Fold the page together')).toBeLessThan(at('Glue the thumb tab'));
+    expect(steps.find((text) => text.startsWith('Put tape on'))).toMatch(
+      /first envelope\.(?: .*)? Tape, 1\/2 in wide\.$/u,
+    );
+    expect(found('ring-album', { envelope: '6 1/8 in' }).filter(({ id }) => id === 'glue-fold-page')).toEqual([]);
+    // Whoever would rather glue it may.
+    const glued = texts({ adhesive: { joins: { 'fold-page': 'wet-glue' } } });
+    expect(glued.filter((text) => text.startsWith('Put tape on'))).toEqual([]);
+  });
+
+  test('by kind of work every step is done for all pages, page by page one page is made and then the others', () => {
+    const kind = texts();
+    expect(kind.filter((text) => text.endsWith('The same for all 5.')).length).toBeGreaterThan(8);
+    const pages = texts({ order: 'by-piece' });
+    expect(pages.filter((text) => text.endsWith('The same for all 5.'))).toEqual([]);
+    const [again] = pages.flatMap((text, i) => {
+      const times = /Then make the other 4, one after the other: the last (\d+) steps again\.$/u.exec(text);
+      return times ? [{ i, steps: Number(times[1]) }] : [];
+    });
+    // From the first thing done to a page on.
+    expect(pages[again!.i - again!.steps + 1]).toMatch(/^Glue the flap of the second envelope/u);
+    expect(pages.filter((text) => /Then make the other one: the last \d+ steps again\.$/u.test(text))).toHaveLength(1);
+    expect(pages.at(-1)).toMatch(/ring them\.$/u);
+  });
+
+  test('the corner guide leaves an opening as large as the tuck, and stands round it', () => {
+    const piece = (name: string) =>
+      made('ring-album', { cornerTuck: '2 in' }).pieces.find((one) => one.piece.name === name)!.piece;
+    expect(piece('corner guide').trims[0]!.polygon).toHaveLength(3);
+    expect(areaOf(piece('corner guide').trims[0]!.polygon)).toBeCloseTo(
+      areaOf(piece('corner tuck').panels[0]!.polygon),
+      6,
+    );
+    expect(piece('corner guide').blank.width - piece('corner tuck').blank.width).toBeCloseTo(inches(3 / 4), 6);
+    expect(made('ring-album', { cornerTuck: 0 }).pieces.map((one) => one.piece.name)).not.toContain('corner guide');
   });
 });

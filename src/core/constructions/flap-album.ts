@@ -59,6 +59,8 @@ const EASE = {
 const CLEAR = inches(1 / 8);
 /** What of the covers is usual. Common practice: board 1/8 in, 5/16 over, 1/2 turned in. */
 const COVER = { board: inches(1 / 8), over: inches(5 / 16), turnIn: inches(1 / 2), reveal: inches(1 / 8) };
+/** What holds a card in its end. Common practice, no source. */
+const TAPE = inches(1 / 4);
 /** The strip over the spine turns so far on either cover, mm; on a small one a quarter of it. Common practice 1 in. */
 const TURN = inches(1);
 
@@ -292,6 +294,7 @@ function cardPages(page: Page, { mouth: { from } }: DrawnEnvelope, { cards, gate
         over: false,
         level: { below: '3-front' },
         gluedTo: ['3-front'],
+        tape: TAPE,
       }),
       fold('back-card', 'Fold the card’s other half over the page', ['s-card']),
     ],

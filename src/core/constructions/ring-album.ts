@@ -66,6 +66,8 @@ const EASE = {
   aim: { width: inches(3 / 4), height: inches(3 / 4) },
   least: { width: inches(5 / 8), height: inches(5 / 8) },
 };
+/** Paper round the opening of the corner guide, mm. From memory 3/4 in. */
+const GUIDE = inches(3 / 4);
 /** The two envelopes of a page. */
 type Half = 'first' | 'second';
 
@@ -123,8 +125,12 @@ function build(brief: Brief<Options>): BuildResult {
   const bound = covers(cover, brief);
   const { pieces } = partsOf([mats, tuck, pulls, photos, bound]);
   const centres = holesAlong(page, options, brief);
+  const guides = [
+    guide(page, options.holeFromEdge, centres),
+    ...(options.cornerTuck > 0 ? [cornerGuide(options.cornerTuck)] : []),
+  ];
   const cards = options.pullOuts ? cardsIn(page, cavities, [first, second], centres, brief.caliper) : [];
-  const [front, ...others] = [...pieces, guide(page, options.holeFromEdge, centres)] as unknown as [Piece, ...Piece[]];
+  const [front, ...others] = [...pieces, ...guides] as unknown as [Piece, ...Piece[]];
   return built({
     ...PLAIN,
     pieces: [front, first.piece, second.piece, ...others],
@@ -152,15 +158,15 @@ function build(brief: Brief<Options>): BuildResult {
       }),
       ...mats.steps,
       ...tuck.steps,
-      ...pulls.steps,
-      ...photos.steps,
-      ...bound.steps,
       fold(
         'fold-page',
         'Fold the page together, smooth side to smooth side, with tape along the rings and along the foot',
         ['first-s-flap'],
-        { gluedTo: ['first-front'], glueWithin: tapeOn(second, page) },
+        { gluedTo: ['first-front'], glueWithin: tapeOn(second, page), tape },
       ),
+      ...pulls.steps,
+      ...photos.steps,
+      ...bound.steps,
       place(
         'bind',
         'Punch one cover through the guide, and the rest through that cover; put the covers on and ring them',
@@ -342,7 +348,7 @@ function tucksOn({ r }: Page, { cornerTuck: c, pages }: Options): Parts {
       }),
       place(
         'lay-corner-tuck',
-        'Glue a corner tuck by its two short edges on the outer lower corner of each outer mat',
+        'Glue a corner tuck by its two short edges on the outer lower corner of each outer mat, in the opening of its guide',
         {
           panel: 'corner-tuck',
           onto: 'first-mat',
@@ -434,6 +440,37 @@ function guide({ e, tape, r }: Page, fromEdge: Mm, centres: readonly number[]): 
       diameter: HOLE,
     })),
   };
+}
+
+/** Laid on the corner of a mat, edges flush, its opening takes the tuck: every one of them comes to lie alike. */
+function cornerGuide(c: Mm): Piece {
+  const side = c + GUIDE;
+  return drawPiece({
+    name: 'corner guide',
+    blank: { width: mm(side), height: mm(side) },
+    panels: [
+      {
+        id: 'corner-guide',
+        name: 'corner guide',
+        polygon: ring([c, 0], [side, 0], [side, side], [0, side], [0, c]),
+      },
+    ],
+    folds: [],
+    trims: [
+      {
+        id: 'corner-guide-opening',
+        name: 'opening of the corner guide',
+        polygon: ring([0, 0], [c, 0], [0, c]),
+        cut: {
+          kind: 'path',
+          path: [
+            { x: 0, y: c },
+            { x: c, y: 0 },
+          ],
+        },
+      },
+    ],
+  });
 }
 
 export const ringAlbum: Construction<Options> = {

@@ -1,3 +1,5 @@
+import type { Mm } from '../length';
+
 /** What all steps of an assembly have in common: a name, and where they stand in the order. */
 export interface StepBasics {
   readonly id: string;
@@ -9,6 +11,8 @@ export interface StepBasics {
   readonly sticks?: readonly string[];
   /** What may hurt, or spoil, where the work itself does not say so. */
   readonly care?: 'fixings' | 'photo';
+  /** What is glued at it is held by tape of this width, unless its maker chooses otherwise. */
+  readonly tape?: Mm;
   /** Done once, however many alike its pieces are. */
   readonly once?: true;
   /** Steps that must come before this one besides those the paper itself demands. */

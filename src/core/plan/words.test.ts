@@ -1052,6 +1052,7 @@ describe('what a glue step says', () => {
         id: 'g1',
         step: 'close',
         chosen: 'wet-glue',
+        drawnFor: null,
         breadth: inches(1),
         tape: null,
         margin: inches(1 / 8),

@@ -376,7 +376,8 @@ const HOLDS: Record<string, string> = {
 };
 
 /** What a glue step says about its glue. */
-export function adhesiveSentence({ chosen, breadth, margin, slides }: GlueAdvice, say: Say): string {
+export function adhesiveSentence({ chosen, drawnFor, breadth, margin, slides }: GlueAdvice, say: Say): string {
+  if (drawnFor !== null) return `Tape, ${say(drawnFor)} wide.`;
   if (chosen === 'tape') return `Tape, along the middle of the ${say(breadth)} strip.`;
   if (chosen === 'tape-runner') return 'One run of the tape runner.';
   if (chosen === 'hot-glue') return 'Two small drops of hot glue.';

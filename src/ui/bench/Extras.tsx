@@ -113,10 +113,17 @@ export function Extras({ design, made, onChange }: ExtrasProps) {
                 block
                 aria-label="Order of work"
                 value={design.order}
-                options={[
-                  { value: 'by-operation', label: 'Cut all first' },
-                  { value: 'by-piece', label: 'Piece by piece' },
-                ]}
+                options={
+                  design.construction.does === 'gathers'
+                    ? [
+                        { value: 'by-operation', label: 'By kind of work' },
+                        { value: 'by-piece', label: 'Page by page' },
+                      ]
+                    : [
+                        { value: 'by-operation', label: 'Cut all first' },
+                        { value: 'by-piece', label: 'Piece by piece' },
+                      ]
+                }
                 onChange={(order) => onChange({ order }, 'order')}
               />
             </>

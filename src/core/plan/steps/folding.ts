@@ -67,7 +67,7 @@ export function assemblySteps(
       piece,
       action: 'glue',
       glue,
-      text: `Glue the ${listed(glued, 'the ')} only where ${glued.length > 1 ? 'they' : 'it'} will lie on the ${listed(onto, 'the ')}.${keepDry(made).some((dry) => dry.step === step.id) ? ' Beyond that it would stick what must stay free.' : ''}${advice ? ` ${adhesiveSentence(advice, say)}` : ''}`.trimEnd(),
+      text: `${advice?.chosen === 'tape' ? 'Put tape on' : 'Glue'} the ${listed(glued, 'the ')} only where ${glued.length > 1 ? 'they' : 'it'} will lie on the ${listed(onto, 'the ')}.${keepDry(made).some((dry) => dry.step === step.id) ? ' Beyond that it would stick what must stay free.' : ''}${advice ? ` ${adhesiveSentence(advice, say)}` : ''}`.trimEnd(),
       ...(advice?.chosen === 'hot-glue' ? { caution: CAUTION.hotGlue } : {}),
       picture: { kind: 'folded', stage: i, before: true, glue },
     });

@@ -62,7 +62,10 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
       const drafts = run.length > 1 ? [foldsTogether(stagesOf(run, made), lastOf(run), made, numbers)] : told(first);
       return drafts.map((draft) => ({ ...draft, phase: first.phase }));
     })
-    .map((draft, i, all) => ({ ...draft, text: `${draft.text}${again(draft, all.slice(0, i), made)}` }))
+    .map((draft, i, all) => ({
+      ...draft,
+      text: `${draft.text}${pageByPage(plan) && draft.phase === 'fold' ? pageAgain(i, all, made) : again(draft, all.slice(0, i), made)}`,
+    }))
     .map((draft, i) => handled({ id: i + 1, readings: [], ...draft }, design, holdsWith));
   return withWaits(steps, (glue) => holdsWith.get(glue) ?? design.adhesive.all);
 }
@@ -73,15 +76,34 @@ function again(
   before: readonly (Draft & Pick<Step, 'phase'>)[],
   made: Made,
 ): string {
-  const { quantity } = made.built.pieces.find(({ name }) => name === draft.piece) ?? { quantity: 1 };
-  const { picture } = draft;
-  const once = picture.kind === 'folded' && made.folded.stages[picture.stage]?.step.once;
-  if (quantity === 1 || once || draft.phase === 'cut' || draft.action === 'glue') return '';
+  const quantity = timesOf(draft, made);
+  if (quantity === 1 || draft.phase === 'cut' || draft.action === 'glue') return '';
   const all = quantity === 2 ? 'both' : `all ${quantity}`;
   if (draft.phase === 'fold') return ` The same for ${all}.`;
   return before.some(({ piece, phase }) => piece === draft.piece && phase === 'flat')
     ? ''
     : ` This and what follows for ${all}.`;
+}
+
+/** How many times a step is done. */
+function timesOf({ piece, picture }: Draft, made: Made): number {
+  const once = picture.kind === 'folded' && made.folded.stages[picture.stage]?.step.once;
+  return once ? 1 : (made.built.pieces.find(({ name }) => name === piece)?.quantity ?? 1);
+}
+
+/** A book may be made one page after the other, all that is cut once cut. */
+const pageByPage = ({ design }: Plan): boolean => design.construction.does === 'gathers' && design.order === 'by-piece';
+
+/** Steps that follow each other and are done as many times are done through for one, then again for each other. */
+function pageAgain(i: number, all: readonly (Draft & Pick<Step, 'phase'>)[], made: Made): string {
+  const times = timesOf(all[i]!, made);
+  const goesOn = (one: (typeof all)[number] | undefined): boolean =>
+    one !== undefined && one.phase === 'fold' && timesOf(one, made) === times;
+  if (times === 1 || goesOn(all[i + 1])) return '';
+  let first = i;
+  while (goesOn(all[first - 1])) first--;
+  const others = times === 2 ? 'the other one' : `the other ${times - 1}, one after the other`;
+  return first === i ? ` The same for ${others}.` : ` Then make ${others}: the last ${i - first + 1} steps again.`;
 }
 
 type Run = readonly [Work, ...Work[]];

@@ -30,7 +30,7 @@ export const CONTENTS = 'contents';
 
 /** A step at which something is glued, flat or standing, and what else the glued parts meet there. */
 interface Gluing {
-  readonly step: Pick<FlatWork | StandingWork, 'id' | 'sticks'>;
+  readonly step: Pick<FlatWork | StandingWork, 'id' | 'sticks' | 'tape'>;
   readonly joints: readonly Joint[];
   readonly contacts: readonly Contact[];
 }
@@ -110,6 +110,8 @@ export interface GlueAdvice {
   readonly id: string;
   readonly step: string;
   readonly chosen: Adhesive;
+  /** Width of the tape that the holder is drawn for, where that is what is chosen; null elsewhere. */
+  readonly drawnFor: Mm | null;
   /** Breadth of the narrowest area, mm. */
   readonly breadth: Mm;
   /** Widest tape sold that fits, or null. */
@@ -126,6 +128,9 @@ export interface GlueAdvice {
 export function glueAdvice(made: Made, { adhesive }: Design): readonly GlueAdvice[] {
   const dry = keepDry(made);
   const areas = glueAreas(made);
+  const strips = new Map(
+    gluing(made).flatMap(({ step: { id, tape } }) => (tape === undefined ? [] : [[id, tape] as const])),
+  );
   return [...glueIds(made)].map(([step, id]) => {
     const here = areas.filter((a) => a.step === step);
     const rings = here.flatMap(({ joint }) => joint.polygons);
@@ -134,7 +139,9 @@ export function glueAdvice(made: Made, { adhesive }: Design): readonly GlueAdvic
       (d) => d.step === step && d.polygons.some((ring) => rings.some((other) => touches(ring, other))),
     );
     const margin = beside ? CREEP : mm(0);
-    const chosen = adhesive.joins[step] ?? adhesive.all;
+    const strip = strips.get(step);
+    const chosen = adhesive.joins[step] ?? (strip === undefined ? adhesive.all : 'tape');
+    const drawnFor = chosen === 'tape' ? (strip ?? null) : null;
     const tape = TAPES.filter((width) => width <= breadth + TOLERANCE.folded).at(-1) ?? null;
     // What is glued into a channel that something slides in; the channel itself may be glued down as one likes.
     const slides = claimsOf(made.built.claims, 'slides').some(({ between }) =>
@@ -143,14 +150,14 @@ export function glueAdvice(made: Made, { adhesive }: Design): readonly GlueAdvic
     const width =
       chosen === 'tape' ? adhesive.tape : chosen === 'hook-dot' ? DOT : chosen === 'tape-runner' ? TAPES[1]! : 0;
     const trouble =
-      width > breadth + TOLERANCE.folded
+      drawnFor === null && width > breadth + TOLERANCE.folded
         ? 'too_narrow'
         : (chosen === 'wet-glue' || chosen === 'hot-glue') && margin > 0 && breadth <= 2 * CREEP
           ? 'creeps'
           : chosen !== 'wet-glue' && slides
             ? 'cannot_shift'
             : null;
-    return { id, step, chosen, breadth, tape, margin, trouble, slides };
+    return { id, step, chosen, drawnFor, breadth, tape, margin, trouble, slides };
   });
 }
 
