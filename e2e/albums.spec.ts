@@ -74,6 +74,44 @@ test('the album is leafed through by keys and by swiping, and its cards are pull
   await expect.poll(async () => (await card.boundingBox())!.x).not.toBe(before!.x);
 });
 
+test('paper with a right way up is told page by page, and one button turns every piece', async ({ page }) => {
+  await openShelf(page);
+  await go(page, '/bench?p=demo-20');
+  await look(page, 'Folded');
+  const shows = page.getByRole('region', { name: 'What of the print shows' });
+  const mat = shows.getByRole('row', { name: /^second outer mat back of every page/ });
+  await expect(mat).toContainText('upside down');
+  await expect(page.getByText(/The print does not read upright everywhere/)).toBeVisible();
+  const turn = shows.getByRole('button', { name: 'Turn every piece upright' });
+  await turn.focus();
+  await page.keyboard.press('Enter');
+  await expect(turn).toBeHidden();
+  await expect(mat).toContainText('upright');
+  await expect(shows.getByText('upside down')).toHaveCount(0);
+  await page.reload();
+  await look(page, 'Folded');
+  await expect(mat).toContainText('upright');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(mat).toContainText('upside down');
+});
+
+test('discs at the tips of two flaps would meet: told before the glue, and mended by one button', async ({ page }) => {
+  await openShelf(page);
+  await go(page, '/bench?p=demo-1');
+  await page.getByLabel('Made as', { exact: true }).click();
+  await page.getByTitle('Fold-out of three envelopes', { exact: true }).click();
+  await page.getByText('How it is shut', { exact: true }).click();
+  await page.getByLabel('How it is shut', { exact: true }).click();
+  await page.getByTitle('Two buttons and cord', { exact: true }).click();
+  await setLength(page, 'From a flap’s tip to its disc', '1/4 in');
+  const told = page.getByText(/^The two discs would meet when it is closed/);
+  await expect(told).toBeVisible();
+  await page.getByRole('button', { name: 'Cut both discs along one line' }).click();
+  await expect(told).toBeHidden();
+  await look(page, 'Steps');
+  await expect(page.getByText(/^Cut both discs off along a straight line/).first()).toBeVisible();
+});
+
 test('by keyboard: envelopes that are not square make no ring album; flap to flap they do', async ({ page }) => {
   await fromEnvelopes(page);
   const deep = page.getByLabel('B: into the mouth', { exact: true });

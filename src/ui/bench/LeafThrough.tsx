@@ -13,8 +13,8 @@ type Arrows = (shown: Pick<Showing, 'panel' | 'side'>) => number | null;
 const SWIPE = 40;
 /** Share of a card that stands out when it is pulled. */
 const PULLED = 0.55;
-/** Room round the open book for cards that are pulled out, as a share of a page. */
-const AROUND = 0.62;
+/** Room round the open book, as a share of a page: while its cards are in, and for cards that are pulled out. */
+const AROUND = { in: 0.08, out: 0.62 };
 
 /** The open book, turned leaf by leaf with the keys, the slider or a finger; cards slide out of their pockets. */
 export function LeafThrough({ made, design }: { readonly made: Made; readonly design: Design }) {
@@ -33,10 +33,11 @@ function Opened({ book, arrows }: { readonly book: Book; readonly arrows: Arrows
   const open = Math.min(at, leaves.length);
   const turn = (by: number): void => setAt(Math.max(0, Math.min(leaves.length, open + by)));
   const box = leafBox(leaves[0]!, view);
+  const around = out ? AROUND.out : AROUND.in;
   // Lying on its side: its free edge is away from the spine.
   const [deep, tall] = [box.maxY - box.minY, box.maxX - box.minX];
-  const scale = size ? Math.min(size.width / (2 * deep * (1 + AROUND)), 420 / (tall * (1 + 2 * AROUND))) : 1;
-  const [wide, high] = [2 * deep * (1 + AROUND) * scale, tall * (1 + 2 * AROUND) * scale];
+  const scale = size ? Math.min(size.width / (2 * deep * (1 + around)), 420 / (tall * (1 + 2 * around))) : 1;
+  const [wide, high] = [2 * deep * (1 + around) * scale, tall * (1 + 2 * around) * scale];
   const words = Array.from({ length: leaves.length + 1 }, (_, i) =>
     i === 0
       ? 'The cover is open: the first page'
