@@ -5,7 +5,7 @@ import { runs } from '../../../tests/helpers/runs';
 import { foldedBox, layersAt, levelOf, slotOf, stageAfter } from '../fold';
 import { area as areaOf, centreOf } from '../geometry';
 import { INCH, inches, mm, sayer } from '../length';
-import { claimsOf, measured } from '.';
+import { claimsOf, measured, soldAs } from '.';
 import { cutListOf, planSet, readSet, setOf, type SetDesign } from '../sets';
 import { bookOf, checksOf, checkSentence, planDocument, stepsOf, type DesignInput, type Made } from '../plan';
 
@@ -441,4 +441,27 @@ describe('how a ring album is made', () => {
     expect(piece('corner guide').blank.width - piece('corner tuck').blank.width).toBeCloseTo(inches(3 / 4), 6);
     expect(made('ring-album', { cornerTuck: 0 }).pieces.map((one) => one.piece.name)).not.toContain('corner guide');
   });
+});
+
+test('what an envelope is sold by is told from what it measures: up to 1/8 in over a quarter (common practice)', () => {
+  for (const [measured, name] of [
+    [6.125, 6],
+    [6.0625, 6],
+    [4.375, 4.25],
+    [5.75, null],
+    [6.1875, null],
+    [4.21875, null],
+  ] as const)
+    expect([measured, soldAs(inches(measured))]).toEqual([
+      measured,
+      name === null ? null : expect.closeTo(inches(name), 9),
+    ]);
+});
+
+test('trimmed ends are cut off by the length the holder is drawn for, and the step shows it', () => {
+  const steps = (trim: string | number) =>
+    stepsOf(plan('flap-album', { envelopeWidth: '5 3/4 in', envelopeHeight: '4 3/8 in', trim }), say);
+  const first = steps('1/4 in').find(({ text }) => text.startsWith('Trim the far end'))!;
+  expect(first.readings).toEqual([{ at: inches(1 / 4), on: 'ruler', what: 'off each far end' }]);
+  expect(steps(0).some(({ text }) => text.startsWith('Trim'))).toBe(false);
 });

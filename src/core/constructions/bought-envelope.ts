@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { AssemblyStep } from '../fold';
-import type { Polygon, Segment } from '../geometry';
-import { inches, mm } from '../length';
+import { TOLERANCE, type Polygon, type Segment } from '../geometry';
+import { inches, mm, type Mm } from '../length';
 import { drawPiece, rect, ring, type Panel, type Piece, type Source } from '../pattern';
 import { built, EASE, fold, refuse, segment } from './building';
 import { PLAIN, type Construction } from './construction';
@@ -161,3 +161,13 @@ export const boughtEnvelope: Construction<Options> = {
   cures: [],
   sources: ['as measured'],
 };
+
+/** Envelopes measure up to so much over the size they are sold by, mm. Common practice 1/8 in. */
+const OVER = inches(1 / 8);
+const NAMED = inches(1 / 4);
+
+/** The size a side is most likely sold by, in quarters of an inch, mm; null where it measures just that, or less. */
+export function soldAs(measured: number): Mm | null {
+  const name = Math.floor((measured - TOLERANCE.length) / NAMED) * NAMED;
+  return name > 0 && measured - name <= OVER + TOLERANCE.length ? mm(name) : null;
+}

@@ -114,6 +114,7 @@ function build(brief: Brief<Options>): BuildResult {
         over: true,
         level: 'bottom',
         gluedTo: ['2-flap'],
+        ...(trim > 0 && { measures: { at: trim, what: 'off each far end' } }),
       }),
       fold('back-2', 'Fold the joined flap back over the second envelope', ['2-s-flap', '1-s-flap']),
       ...chain.slice(0, 1),

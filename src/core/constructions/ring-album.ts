@@ -204,6 +204,7 @@ function build(brief: Brief<Options>): BuildResult {
             times: pages,
           },
         ],
+        // The other half of a tuck’s square lies turned on its print, and is not drawn as if it were the first.
         onEach: [],
         alike: Object.fromEntries(
           [first.piece, second.piece, ...mats.pieces, ...tuck.pieces, ...bound.pieces].map(({ name, quantity }) => [

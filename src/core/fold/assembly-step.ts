@@ -11,6 +11,8 @@ export interface StepBasics {
   readonly sticks?: readonly string[];
   /** What may hurt, or spoil, where the work itself does not say so. */
   readonly care?: 'fixings' | 'photo';
+  /** What its maker measures at it by hand: what is to be cut off, and where. */
+  readonly measures?: { readonly at: Mm; readonly what: string };
   /** What is glued at it is held by tape of this width, unless its maker chooses otherwise. */
   readonly tape?: Mm;
   /** Done once, however many alike its pieces are. */

@@ -3,7 +3,7 @@
 import { Segmented } from 'antd';
 import { useMemo, useRef, useState, type MouseEvent } from 'react';
 import { seatIn } from '@/core/fit';
-import { foldedBox, isReady, layersAt, outOfView, type Stack } from '@/core/fold';
+import { foldedBox, hasPanel, isReady, layersAt, outOfView, type Stack } from '@/core/fold';
 import { sayThin } from '@/core/length';
 import {
   basePieces,
@@ -64,7 +64,8 @@ function framesOf(made: Made): readonly Frame[] {
   };
   if (cavity && isReady(folded, cavity)) goIn(folded.flat);
   for (const { step, stack } of folded.stages) {
-    frames.push({ text: step.name, stack, inserted });
+    // What is made beside it meanwhile holds nothing.
+    frames.push({ text: step.name, stack, inserted: cavity && hasPanel(stack, cavity.floor) ? inserted : null });
     if (cavity?.insertAfter === step.id) goIn(stack);
   }
   return frames;

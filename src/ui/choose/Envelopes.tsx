@@ -17,6 +17,7 @@ import { MyUnitsSwitch } from '../parts/MyUnits';
 import { NumberField } from '../parts/NumberField';
 import { useOnce } from '../parts/once';
 import { Opened } from '../parts/Opened';
+import { SoldAs } from '../parts/SoldAs';
 import { plannedSet } from '../parts/plans';
 import { useReading } from '../parts/Reading';
 import { useSetting } from '../parts/useKept';
@@ -108,6 +109,7 @@ function Measured() {
               onChange={(flap) => change({ flap })}
             />
           </div>
+          <SoldAs across={have.across} deep={have.deep} className={styles.soldAs} />
           <div className={styles.sizes}>
             <Segmented<Have['shape']>
               className={styles.shape}

@@ -14,6 +14,7 @@ import {
 import { capitalised } from '@/core/text';
 import { LengthField } from '../parts/LengthField';
 import { NumberField } from '../parts/NumberField';
+import { SoldAs } from '../parts/SoldAs';
 import { useReading } from '../parts/Reading';
 import { TextField } from '../parts/TextField';
 import { LIE_TITLE } from '../parts/titles';
@@ -70,6 +71,7 @@ function GivenEnvelope({
             ]}
             onChange={(opens) => onChange({ ...envelope, opens }, 'opens')}
           />
+          <SoldAs across={width} deep={height} className={styles.soldAs} />
         </div>
       )}
     </>

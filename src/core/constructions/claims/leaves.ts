@@ -8,7 +8,7 @@ export interface Leaves {
   readonly kind: 'leaves';
   /** From the front: the panels that show when it is leafed through, and how many alike follow each other. */
   readonly leaves: readonly { readonly panels: readonly string[]; readonly times: number }[];
-  /** Panels that lie alike on both faces of every leaf, in the same place: one of them is laid. */
+  /** Panels that lie alike on both faces of every leaf, from the page outwards: of each one is laid. */
   readonly onEach: readonly string[];
   /** How many alike lie on each other, by the piece; what is not named lies there once. */
   readonly alike: Readonly<Record<string, number>>;

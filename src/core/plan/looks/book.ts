@@ -1,7 +1,7 @@
 /** A book to leaf through: its pages in the order they are turned, and the cards that are pulled out of them. */
 import { claimsOf } from '../../constructions';
 import { foldedBox, inView, layerOf, levelOf, outOfView, type Layer, type Stack, type View } from '../../fold';
-import { apply, applyAll, boxOf, compose, reflection, type Point } from '../../geometry';
+import { apply, boxOf, compose, reflection, type Point } from '../../geometry';
 import { mm, type Mm } from '../../length';
 import type { Made } from '../plan';
 import { viewOf } from '../thing';
@@ -55,11 +55,11 @@ export function bookOf(made: Pick<Made, 'built' | 'folded'>): Book | null {
   return { view, leaves, top: middle && middle.out.x < 0 ? 'left' : 'right' };
 }
 
-/** A leaf with what lies alike on both faces of each, in the same place: one of them is laid. */
+/** A leaf with what lies alike on both its faces, in the same place: one of them is laid. */
 function withMats(leaf: Stack, finished: Stack, mats: readonly string[], view: View): Stack {
   const above = mats.map((panel) => layerOf(finished, panel));
   const below = above.map((layer): Layer => {
-    // Turned over with its leaf: over a line along the spine.
+    // Turned over along the spine its print keeps its up; where it lies, it lies on the other face too.
     const { minX, maxX, minY, maxY } = boxOf(layer.polygon.map((p) => inView(view, p)));
     const end = (x: number): Point<'folded'> => outOfView(view, { x, y: (minY + maxY) / 2 });
     const over = reflection({ from: end(minX), to: end(maxX) });
@@ -67,10 +67,10 @@ function withMats(leaf: Stack, finished: Stack, mats: readonly string[], view: V
       ...layer,
       map: compose(over, layer.map),
       up: layer.up === 'inside' ? 'outside' : 'inside',
-      polygon: applyAll<'folded'>(over, layer.polygon),
     };
   });
-  return { ...leaf, layers: [...below, ...leaf.layers, ...above] };
+  const laid = new Set(leaf.layers.map(({ panel }) => panel));
+  return { ...leaf, layers: [...below.reverse(), ...leaf.layers, ...above.filter(({ panel }) => !laid.has(panel))] };
 }
 
 function cardsOf({ built, folded }: Pick<Made, 'built' | 'folded'>, view: View): BookCard[] {

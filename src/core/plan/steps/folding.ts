@@ -74,6 +74,7 @@ export function assemblySteps(
   const on = scoreWords(step, numbers);
   steps.push({
     piece,
+    ...(step.measures && { readings: [{ ...step.measures, on: 'ruler' as const }] }),
     action: step.closes ? 'close' : 'fold',
     ...(step.kind === 'fold' ? { score: step.hinges[0]! } : {}),
     ...(step.kind === 'fold' && step.under ? { layer: step.under } : {}),
