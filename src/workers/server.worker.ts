@@ -2,12 +2,13 @@ import { setPriority } from 'node:os';
 import { parentPort } from 'node:worker_threads';
 import { readCutList } from '@/core/cutting';
 import { loadSolver, packing, USUAL_PATIENCE } from '@/core/cutting/pack';
+import { answerHands, readHands } from '@/core/hands';
 import { parseDocument } from '@/core/plan';
 import { answerTo } from '@/core/sets';
 
 /** What the server's helper is asked: a kind of work, and the document as it came. */
 export interface Asked {
-  readonly kind: 'plan' | 'pack';
+  readonly kind: 'plan' | 'pack' | 'hands';
   readonly text: string;
 }
 
@@ -33,6 +34,11 @@ async function work({ kind, text }: Asked, say: (said: Said) => void): Promise<S
   if (kind === 'plan') {
     const planned = answerTo(document.value);
     return planned.ok ? answer(200, planned.answer) : wrong(planned.error, planned.issues);
+  }
+  if (kind === 'hands') {
+    const asked = readHands(document.value);
+    if (!asked.ok) return wrong('The question has a problem.', asked.issues);
+    return answer(200, answerHands(asked.question));
   }
   const read = readCutList(document.value);
   if (!read.ok) return wrong('The cut list has a problem.', read.issues);

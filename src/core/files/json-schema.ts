@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { cutListSchema, layoutSchema } from '../cutting';
+import { handsSchema } from '../hands';
 import { designSchema, planSchema } from '../plan';
 import { setPlanSchema, setSchema } from '../sets';
 import { projectSchema } from './project';
@@ -24,8 +25,9 @@ export function jsonSchema(): object {
       project,
       cutList: of(cutListSchema, 'input'),
       layout: of(layoutSchema, 'output'),
+      hands: of(handsSchema, 'input'),
     },
-    anyOf: ['design', 'plan', 'set', 'setPlan', 'project', 'cutList', 'layout'].map((name) => ({
+    anyOf: ['design', 'plan', 'set', 'setPlan', 'project', 'cutList', 'layout', 'hands'].map((name) => ({
       $ref: `#/$defs/${name}`,
     })),
   };

@@ -10,8 +10,10 @@ import {
   type FlatCavity,
   type Folded,
   type Room,
+  type Slack,
   type Size3,
   type Slot,
+  type Stack,
 } from '../fold';
 import { TOLERANCE } from '../geometry';
 import { mm, type Mm } from '../length';
@@ -72,6 +74,26 @@ const smaller = (a: Room, b: Room): Room => ({
   width: mm(Math.min(a.width, b.width)),
   height: mm(Math.min(a.height, b.height)),
 });
+
+/** When the contents go in, and at the end. */
+interface Moments<T> {
+  readonly insertAfter: T;
+  readonly finished: T;
+}
+
+/** Room in a cavity both when the contents go in and when they lie, for a thing as large, mm along the contents' own axes. */
+export function roomAt(
+  { insertAfter, finished }: Moments<Stack>,
+  above: Moments<ReadonlySet<string>>,
+  cavity: FlatCavity,
+  contents: Pick<Contents, 'width' | 'height'>,
+  slack: Slack,
+): Room {
+  const want = turned(cavity, contents);
+  const going = slotOf(insertAfter, cavity, false, slack, NO_PAPER, above.insertAfter);
+  const lying = slotOf(finished, cavity, !cavity.through, slack, NO_PAPER, above.finished);
+  return turned(cavity, smaller(going.roomFor(want), lying.roomFor(want)));
+}
 
 /** How the given contents fit, asked of the folded shape at insertion and when closed. */
 export function fitOf(slots: Slots, contents: Contents): Fit {

@@ -28,6 +28,7 @@ export {
   type Stage,
 } from './assemble';
 export { bringing } from './bringing';
+export { refold } from './refold';
 export { reached } from './hangsOn';
 export { contactsOf, type Contact } from './contact';
 export * from './measure';

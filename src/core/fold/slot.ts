@@ -117,6 +117,7 @@ interface FlatSize {
  * mouth (`closed` false); when closed they must lie inside.
  * @param slack a fold that closes the mouth may lie so far inside it
  * @param caliper how thick the paper of each piece is
+ * @param above what lies on the roof’s side, where that is known already
  */
 export function slotOf(
   stack: Stack,
@@ -124,9 +125,9 @@ export function slotOf(
   closed: boolean,
   slack: Slack = EXACT,
   caliper: Calipers = NO_PAPER,
+  above: ReadonlySet<string> = aboveSlot(stack, cavity),
 ): Slot {
   const view = mouthView(stack, cavity);
-  const above = aboveSlot(stack, cavity);
   // What ties below to above, in the mouth's view: a thing in the slot must meet none of it.
   const ties = tiesBetween(stack, (panel) => above.has(panel)).map((tie) => ({
     ...tie,
@@ -179,9 +180,13 @@ export function slotOf(
     return sides.every(([layers, share]) => covered(layers) >= share - 1e-6);
   };
   const best = steps.reduce((a, b) => (b.width * b.depth > a.width * a.depth ? b : a), { left: 0, width: 0, depth: 0 });
+  let taken: Taken | null = null;
   return {
     largest: { width: mm(best.width), height: mm(best.depth) },
-    taken: takenIn(stack, cavity, { view, ties, room: best, closed, within: slack.lines }, caliper),
+    // Asked of few: found when it is.
+    get taken() {
+      return (taken ??= takenIn(stack, cavity, { view, ties, room: best, closed, within: slack.lines }, caliper));
+    },
     roomFor,
     test: (size) => {
       const room = roomFor(size);

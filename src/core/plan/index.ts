@@ -1,5 +1,6 @@
 /** Plans: `planFor(design)` draws, folds and proves; `planDocument(plan)` writes the answer down. */
 export {
+  calipersOf,
   constructionOptions,
   designSchema,
   layerSchema,

@@ -9,15 +9,19 @@ const hire = (): Worker => new Worker(new URL('../../../workers/server.worker.ts
 const CREWS: Record<Asked['kind'], ReturnType<typeof crew>> = {
   plan: crew({ hands: 1, queue: 64, deadline: 8000, hire }),
   pack: crew({ hands: 2, queue: 0, deadline: 10_000, hire }),
+  hands: crew({ hands: 1, queue: 4, deadline: 30_000, hire }),
 };
 
 const BUSY: Record<Asked['kind'], string> = {
   plan: 'More designs are being planned than can be at once. Ask again in a few seconds.',
   pack: 'Two lists are being laid out already, and two are the most at once. Ask again in a few seconds.',
+  hands: 'Some designs are being made thousands of times already. Ask again in half a minute.',
 };
 const LATE: Record<Asked['kind'], string> = {
   plan: 'This design takes longer to plan than a server may spend on it. Plan it in the app, or by “npm run plan”.',
   pack: 'No layout of this list was found in ten seconds. Make two lists of it, or lay it out by “npm run pack”.',
+  hands:
+    'Making it so often takes longer than a server may spend on it. Ask for fewer runs, or ask by “npm run hands”.',
 };
 
 const sentence = (status: number, message: string, more: HeadersInit = {}): Response =>

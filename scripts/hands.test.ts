@@ -1,0 +1,38 @@
+import { spawnSync } from 'node:child_process';
+
+/** Runs the command line as the contract names it. */
+function hands(input: string, ...args: string[]) {
+  const { status, stdout, stderr } = spawnSync('node_modules/.bin/tsx', ['scripts/hands.ts', ...args], {
+    input,
+    encoding: 'utf8',
+  });
+  return { status, stdout, stderr };
+}
+const question = {
+  version: 1,
+  design: { version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } },
+  hands: { cut: '1/32 in', score: '1/32 in', setting: '1/32 in' },
+  runs: 50,
+  seed: 5,
+};
+
+test('a question on standard input gives the odds on standard output, the same ones each time', () => {
+  const [one, again] = [hands(JSON.stringify(question)), hands(JSON.stringify(question))];
+  expect([one.status, one.stderr]).toEqual([0, '']);
+  const answer = JSON.parse(one.stdout) as { share: number; by: object[]; room: { share: number }[]; runs: number };
+  expect([answer.runs, answer.by.length, answer.room.length]).toEqual([50, 4, 5]);
+  // Exact hands and the usual room: it nearly always fits (common practice).
+  expect(answer.share).toBeGreaterThan(0.9);
+  expect(again.stdout).toBe(one.stdout);
+});
+
+test.each([
+  ['a negative error', { ...question, hands: { cut: -1 } }, 'hands.cut'],
+  ['too many runs', { ...question, runs: 1e9 }, 'runs'],
+  ['no design', { version: 1 }, 'design'],
+])('%s is status 2 with its place', (_, document, path) => {
+  const { status, stdout, stderr } = hands(JSON.stringify(document));
+  expect([status, stdout]).toEqual([2, '']);
+  const { issues } = JSON.parse(stderr) as { issues: { path: string }[] };
+  expect(issues.map((issue) => issue.path)).toContain(path);
+});

@@ -1,0 +1,136 @@
+/** Hands: shares counted by folding, held against the normal distribution where a single length decides. */
+import { cumulativeStdNormalProbability } from 'simple-statistics';
+import fc from 'fast-check';
+import { planOf } from '../../../tests/helpers/designs';
+import { inches, mm, type Mm } from '../length';
+import type { DesignInput } from '../plan';
+import { answerHands, benchFor, oddsOf, readHands, USUAL_HANDS, type Hands } from '.';
+
+const hands = (one: Partial<Hands>): Hands => ({ cut: mm(0), score: mm(0), setting: mm(0), ...one });
+const design = (construction: string, fields: object = {}) =>
+  planOf({ version: 1, construction, contents: { width: '3 in', height: '4 in' }, ...fields } as DesignInput);
+const bench = (construction: string, who: Hands, fields: object = {}) => {
+  const plan = design(construction, fields);
+  const found = benchFor(plan.made!, plan.design, who);
+  if (!found) throw new Error(`nothing to count of ${construction}`);
+  return { ...found, fit: plan.made!.fit! };
+};
+
+describe('the share of a single length is the normal distribution’s own (error function of simple-statistics)', () => {
+  const RUNS = 4000;
+  // A pocket is as wide as its two side scores lie apart, each measured from one edge by itself: what is left of the room
+  // is normal, its deviation √2 of one score's. Into the pocket there is far more room than any error takes.
+  const fields = {
+    tool: { kind: 'scoring-board' },
+    graduation: '1/32 in',
+    ease: { width: '1/16 in', height: '2 in' },
+  };
+  test.each([0.6, 1, 1.6])('with scores off by %d of the room', (part) => {
+    const room = bench('library-pocket', hands({}), fields).fit.ease.width;
+    const who = hands({ score: mm(part * room) });
+    const wanted = cumulativeStdNormalProbability(room / ((who.score / 2) * Math.SQRT2));
+    const { share, by } = oddsOf(bench('library-pocket', who, fields), who, RUNS, 7);
+    expect(wanted).toBeGreaterThan(0.7);
+    expect(Math.abs(share - wanted)).toBeLessThan(3 * Math.sqrt((wanted * (1 - wanted)) / RUNS));
+    // Nothing else goes wrong.
+    expect(by[0]).toEqual({ check: 'goes-in', share });
+  });
+});
+
+describe('laws', () => {
+  const KINDS = [
+    'diagonal-envelope',
+    'seam-envelope',
+    'tab-envelope',
+    'card-holder',
+    'library-pocket',
+    'belly-band',
+    'tray-box',
+  ];
+
+  test.each(KINDS)('%s made without any error comes out right every time', (construction) => {
+    const fields =
+      construction === 'tray-box' ? { contents: { width: '3 in', height: '3 in', thickness: '1 in' } } : {};
+    const { share, by } = oddsOf(bench(construction, hands({}), fields), hands({}), 3, 1);
+    expect([share, by.map((one) => one.share)]).toEqual([1, by.map(() => 1)]);
+  });
+
+  test('one seed draws one share, another one another', () => {
+    const who = hands({ cut: mm(2), score: mm(2), setting: mm(4) });
+    const counted = (seed: number) => oddsOf(bench('diagonal-envelope', who), who, 300, seed).share;
+    expect(counted(3)).toBe(counted(3));
+    const few = new Set([1, 2, 3, 4, 5].map(counted));
+    expect(few.size).toBeGreaterThan(1);
+    for (const share of few) expect(share).toBeLessThan(1);
+  });
+
+  test('more room never fits less often, within the error of the runs', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('diagonal-envelope', 'library-pocket', 'seam-envelope'),
+        fc.integer({ min: 1, max: 1000 }),
+        (construction, seed) => {
+          const read = readHands({
+            version: 1,
+            design: {
+              construction,
+              contents: { width: '3 in', height: '4 in' },
+              graduation: '1/16 in',
+              ease: { width: 0, height: 0 },
+            },
+            hands: { cut: '1/16 in', score: '1/16 in', setting: '1/16 in' },
+            runs: 200,
+            seed,
+          });
+          if (!read.ok) throw new Error(read.issues[0]!.message);
+          const { room } = answerHands(read.question);
+          expect(room.length).toBe(5);
+          room.forEach(({ share, ease }, i) => {
+            const before = room[i - 1];
+            if (!before) return;
+            expect(ease.width).toBeGreaterThan(before.ease.width);
+            expect(share).toBeGreaterThanOrEqual(before.share - 3 * Math.sqrt(0.25 / 200));
+          });
+          expect(room.at(-1)!.share).toBeGreaterThan(room[0]!.share - 0.05);
+        },
+      ),
+      { numRuns: 3 },
+    );
+  });
+
+  test('hands less exact fit less often', () => {
+    const shares = [0.2, 1, 2, 4, 8].map((off) => {
+      const who = hands({ setting: mm(off), cut: mm(off), score: mm(off) });
+      return oddsOf(bench('diagonal-envelope', who), who, 400, 11).share;
+    });
+    expect(shares[0]).toBe(1);
+    shares.slice(1).forEach((share, i) => expect(share).toBeLessThanOrEqual(shares[i]! + 0.03));
+    expect(shares.at(-1)).toBeLessThan(0.6);
+  });
+});
+
+test('what matters most is what the room hangs on: the settings of the two notches between them', () => {
+  const who = hands({ setting: mm(3), cut: mm(0.1), score: mm(0.1) });
+  const { matters, by } = oddsOf(
+    bench('diagonal-envelope', who, { ease: { width: '1/8 in', height: '2 in' } }),
+    who,
+    1500,
+    2,
+  );
+  expect(matters[0]).toMatchObject({ kind: 'setting' });
+  expect(matters.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 6);
+  expect(by[0]!.share).toBeLessThanOrEqual(by.at(-1)!.share);
+});
+
+test('a question that cannot be read says where and what would do; one that holds nothing has no share', () => {
+  const read = readHands({ version: 1, design: { construction: 'mat' }, hands: { cut: 'wide' }, runs: 0 });
+  expect(read.ok ? [] : read.issues.map(({ path }) => path)).toEqual(['hands.cut', 'runs']);
+  const bad = readHands({ version: 1, design: { construction: 'nothing', contents: { width: 1, height: 1 } } });
+  expect(bad.ok ? '' : bad.issues[0]!.path).toBe('design.construction');
+  const mat = readHands({ version: 1, design: { construction: 'mat', contents: { width: '3 in', height: '4 in' } } });
+  if (!mat.ok) throw new Error(mat.issues[0]!.message);
+  expect(answerHands(mat.question)).toMatchObject({ share: null, room: [] });
+  expect(mat.question.hands).toEqual(USUAL_HANDS);
+  const _: Mm = mat.question.hands.cut;
+  expect(_).toBeCloseTo(inches(1 / 32), 9);
+});

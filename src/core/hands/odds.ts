@@ -1,0 +1,233 @@
+import { randomLcg, randomNormal } from 'd3';
+import { claimsOf, measured, type Contents, type OwnClaims } from '../constructions';
+import {
+  aboveSlot,
+  assemble,
+  lapBetween,
+  NO_PAPER,
+  offBy,
+  refold,
+  uncovered,
+  type BoxCavity,
+  type FlatCavity,
+  type Folded,
+  type Room,
+  type Stack,
+} from '../fold';
+import { holdOf, roomAt } from '../fit';
+import { intersection, leastWidth } from '../geometry';
+import type { Mm } from '../length';
+import type { Piece } from '../pattern';
+import type { Design, Made } from '../plan';
+import { drawnWith, loosened, type Doing, type Drawn, type Kind, type Loose } from './lines';
+
+/** How exact someone is: two standard deviations of what they cut, score, and set a board to, mm. */
+export type Hands = Readonly<Record<Kind, Mm>>;
+
+/** What has to come out right. */
+export type Asked = 'goes-in' | 'laps' | 'closes' | 'hides';
+
+/** How often a make comes out right. */
+export interface Odds {
+  /** Share of makes in which everything does, 0 to 1. */
+  readonly share: number;
+  /** Of what has to come out right, the share of makes in which it does, the least first. */
+  readonly by: readonly { readonly check: Asked; readonly share: number }[];
+  /** What is done, and how much of what goes wrong goes with its error, 0 to 1; the most first. */
+  readonly matters: readonly (Doing & { readonly share: number })[];
+  readonly runs: number;
+}
+
+/** A gap so narrow is none to the eye, mm. From memory. */
+const SEEN = 1;
+
+/** A make that can be done again and again with other errors. */
+export interface Bench {
+  readonly doings: readonly Doing[];
+  /** What comes out right when everything is off by so much, mm. */
+  readonly tried: (errors: readonly number[]) => Readonly<Record<Asked, boolean>>;
+}
+
+/** Errors of so many standard deviations do not happen. */
+const NEVER = 6;
+
+/**
+ * Lays a plan out for being made many times: its lines loosened, its folds kept. Null for what nothing goes into, or
+ * only what is laid into it: of these nothing is counted.
+ */
+export function benchFor(made: Made, design: Design, hands: Hands): Bench | null {
+  const { built, pieces, layers, fit } = made;
+  const [cavity] = built.cavities;
+  const { contents } = design;
+  if (!cavity || !contents || !fit || layers.length > 0) return null;
+  const doings: Doing[] = [];
+  const several = pieces.length > 1;
+  const loose = built.pieces.map((piece): Piece | Loose => {
+    const own = pieces.find((one) => one.piece.name === piece.name);
+    return own ? loosened(piece, own.programme.marks, doings, several) : piece;
+  });
+  const drawn = (errors: readonly number[]): readonly Drawn[] =>
+    loose.map((one) => ('lines' in one ? drawnWith(one, errors) : asBought(one)));
+  const worst = Math.max(hands.cut, hands.score, hands.setting);
+  const tried =
+    cavity.kind === 'box'
+      ? standingTried(made, cavity, contents, worst, design.construction.claims)
+      : flatTried(made, cavity, contents, worst);
+  return { doings, tried: (errors) => tried(drawn(errors)) };
+}
+
+type Tried = (drawn: readonly Drawn[]) => Readonly<Record<Asked, boolean>>;
+
+/** The lengths of the contents that a plan limits, with the room it leaves them, mm. */
+const limitsOf = ({ holds: [hold] }: Made): readonly ('width' | 'height')[] =>
+  (['width', 'height'] as const).filter((side) => hold!.limits.includes(side));
+
+/** What is raised in space is raised anew: its walls may meet, or not. */
+function standingTried(
+  made: Made,
+  cavity: BoxCavity,
+  contents: Contents,
+  worst: number,
+  own: OwnClaims | undefined,
+): Tried {
+  const { built, folded: whole } = made;
+  const slack = offBy(1.5 * worst);
+  const thing = (folded: Folded) => ({ folded, cavity, caliper: NO_PAPER, name: (panel: string) => panel });
+  const failing = (folded: Folded): readonly string[] =>
+    measured(built.claims, 'standing', thing(folded), own).flatMap(({ level, kind }) =>
+      level === 'fail' ? [kind] : [],
+    );
+  const known = new Set(failing(whole));
+  const planned = holdOf(whole, cavity).fit(contents);
+  return (drawn) => {
+    const now = assemble(
+      drawn.map(({ piece }) => piece),
+      built.assembly,
+      slack,
+    );
+    const { ease, depth } = holdOf(now, cavity).fit(contents);
+    const left = (side: 'width' | 'height'): number => made.fit!.ease[side] + ease[side] - planned.ease[side];
+    const fails = failing(now).filter((kind) => !known.has(kind));
+    return {
+      'goes-in': limitsOf(made).every((side) => left(side) >= 0) && made.fit!.depth + depth - planned.depth >= 0,
+      laps: !fails.some((kind) => kind === 'flap-overlap'),
+      closes: !fails.some((kind) => kind !== 'flap-overlap'),
+      hides: true,
+    };
+  };
+}
+
+/** What lies flat is folded again as it was folded. */
+function flatTried(made: Made, cavity: FlatCavity, contents: Contents, worst: number): Tried {
+  const { built, folded } = made;
+  // Lines that are off are told from paper that lies elsewhere.
+  const slack = offBy(1.5 * worst);
+  // Two lines that each move from both ends bring a lap no further than this.
+  const pairs = claimsOf(built.claims, 'laps')
+    .flatMap((claim) => claim.pairs)
+    .filter(([a, b]) => lapBetween(folded.finished, a, b).breadth < 2 * NEVER * worst);
+  const shut = closing(folded).filter((flaps) => lapOf(folded.finished, flaps) < 2 * NEVER * worst);
+  const asked = new Set([cavity.insertAfter]);
+  const insertion = ({ stages, earlier, flat }: Folded): Stack =>
+    [...earlier, ...stages].find(({ step }) => step.id === cavity.insertAfter)?.stack ?? flat;
+  // What lies on what is the same in every make.
+  const above = { insertAfter: aboveSlot(insertion(folded), cavity), finished: aboveSlot(folded.finished, cavity) };
+  const covers = [...above.finished, ...closing(folded).flat()];
+  const room = (now: Folded, open: FlatCavity): Room =>
+    roomAt({ insertAfter: insertion(now), finished: now.finished }, above, open, contents, slack);
+  // What its own paper and the contents’ thickness take of the room is what they take of the plan’s.
+  const planned = room(folded, cavity);
+  // How broad a gap is through which the inside can be seen; one that the plan itself has is meant.
+  const gapNow = ({ finished }: Folded): number =>
+    cavity.kind === 'closed' ? Math.max(0, ...uncovered(finished, cavity.floor, covers).map(leastWidth)) : 0;
+  const gap = gapNow(folded);
+  return (drawn) => {
+    const own = drawn.map(({ piece }) => piece);
+    const now = refold(folded, built.assembly, own, asked);
+    const floor = drawn.find(({ piece }) => piece.panels.some(({ id }) => id === cavity.floor))!;
+    const left = room(now, { ...cavity, mouth: floor.moved(cavity.mouth) });
+    return {
+      'goes-in': limitsOf(made).every((side) => made.fit!.ease[side] + left[side] - planned[side] >= 0),
+      laps: pairs.every(([a, b]) => lapBetween(now.finished, a, b).breadth > 0),
+      closes: shut.every((flaps) => lapOf(now.finished, flaps) > 0),
+      hides: gapNow(now) <= gap + SEEN,
+    };
+  };
+}
+
+/** What nobody makes is as it is. */
+const asBought = (piece: Piece): Drawn => ({ piece, moved: (line) => line });
+
+/** The panels of every flap that shuts it. */
+const closing = ({ stages }: Folded): readonly (readonly string[])[] =>
+  stages.flatMap(({ step, moving }) => (step.closes && step.kind === 'fold' ? [moving] : []));
+
+/** How far flaps lie on other paper, mm. */
+const lapOf = ({ layers }: Stack, flaps: readonly string[]): number =>
+  Math.max(
+    0,
+    ...layers
+      .filter(({ panel }) => flaps.includes(panel))
+      .flatMap((flap) =>
+        layers
+          .filter(({ panel }) => !flaps.includes(panel))
+          .flatMap((other) => intersection(flap.polygon, other.polygon).map(leastWidth)),
+      ),
+  );
+
+/**
+ * Makes a plan so many times with errors drawn from normal distributions, two standard deviations as told, and counts.
+ * The same seed draws the same errors. Goes on where it was left each time it is asked, for whoever shows how far it is.
+ */
+export function* makes(bench: Bench, hands: Hands, runs: number, seed: number): Generator<number, Odds> {
+  // As a fraction of one: the generator’s own way to be seeded.
+  const normal = randomNormal.source(randomLcg(((seed >>> 0) + 0.5) / 2 ** 32))(0, 1);
+  const deviation = bench.doings.map(({ kind }) => hands[kind] / 2);
+  const right: Record<Asked, number> = { 'goes-in': 0, laps: 0, closes: 0, hides: 0 };
+  let all = 0;
+  const sums = bench.doings.map(() => ({ x: 0, xx: 0, xy: 0 }));
+  for (let run = 0; run < runs; run++) {
+    const errors = deviation.map((one) => one * normal());
+    const tried = bench.tried(errors);
+    let whole = true;
+    for (const asked of Object.keys(right) as Asked[]) {
+      if (tried[asked]) right[asked]++;
+      else whole = false;
+    }
+    if (whole) all++;
+    errors.forEach((x, i) => {
+      const sum = sums[i]!;
+      sum.x += x;
+      sum.xx += x * x;
+      if (!whole) sum.xy += x;
+    });
+    if (run % 200 === 199) yield run + 1;
+  }
+  const bad = runs - all;
+  /** How closely failing goes with an error: the square of their correlation. */
+  const withError = sums.map(({ x, xx, xy }) => {
+    const cov = xy / runs - (x / runs) * (bad / runs);
+    const spread = (xx / runs - (x / runs) ** 2) * (bad / runs) * (1 - bad / runs);
+    return spread > 0 ? cov ** 2 / spread : 0;
+  });
+  const explained = withError.reduce((sum, one) => sum + one, 0);
+  return {
+    share: all / runs,
+    by: (Object.keys(right) as Asked[])
+      .map((check) => ({ check, share: right[check] / runs }))
+      .sort((a, b) => a.share - b.share),
+    matters: bench.doings
+      .map((doing, i) => ({ ...doing, share: explained > 0 ? withError[i]! / explained : 0 }))
+      .sort((a, b) => b.share - a.share),
+    runs,
+  };
+}
+
+/** All makes at once. */
+export function oddsOf(bench: Bench, hands: Hands, runs: number, seed: number): Odds {
+  const going = makes(bench, hands, runs, seed);
+  for (;;) {
+    const next = going.next();
+    if (next.done) return next.value;
+  }
+}
