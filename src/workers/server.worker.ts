@@ -3,12 +3,13 @@ import { parentPort } from 'node:worker_threads';
 import { readCutList } from '@/core/cutting';
 import { loadSolver, packing, USUAL_PATIENCE } from '@/core/cutting/pack';
 import { answerHands, readHands } from '@/core/hands';
-import { parseDocument } from '@/core/plan';
+import { parseDocument, sayer } from '@/core/plan';
+import { readRescue, rescueAnswer, waysOut, type Mishap } from '@/core/rescue';
 import { answerTo } from '@/core/sets';
 
 /** What the server's helper is asked: a kind of work, and the document as it came. */
 export interface Asked {
-  readonly kind: 'plan' | 'pack' | 'hands';
+  readonly kind: 'plan' | 'pack' | 'hands' | 'rescue';
   readonly text: string;
 }
 
@@ -40,6 +41,11 @@ async function work({ kind, text }: Asked, say: (said: Said) => void): Promise<S
     if (!asked.ok) return wrong('The question has a problem.', asked.issues);
     return answer(200, answerHands(asked.question));
   }
+  if (kind === 'rescue') {
+    const asked = readRescue(document.value);
+    if (!asked.ok) return wrong('What went wrong is told in a way that has a problem.', asked.issues);
+    return rescued(asked.mishap, say);
+  }
   const read = readCutList(document.value);
   if (!read.ok) return wrong('The cut list has a problem.', read.issues);
   let last = 0;
@@ -51,6 +57,20 @@ async function work({ kind, text }: Asked, say: (said: Said) => void): Promise<S
     last = performance.now();
   }
   return answer(200, best!);
+}
+
+/** Ways out, the best so far told now and then: late is better than never. */
+function rescued(mishap: Mishap, say: (said: Said) => void): Said {
+  const { graduation } = mishap.design;
+  const going = waysOut(mishap, sayer(graduation.endsWith('mm') ? 'mm' : 'in', graduation));
+  let last = performance.now();
+  for (;;) {
+    const next = going.next();
+    if (next.done) return answer(200, rescueAnswer(next.value));
+    if (performance.now() - last < 5 * OFTEN) continue;
+    say({ so: 'far', body: JSON.stringify(rescueAnswer(next.value)) });
+    last = performance.now();
+  }
 }
 
 parentPort?.on('message', (asked: Asked) => {

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { cutListSchema, layoutSchema } from '../cutting';
 import { handsSchema } from '../hands';
 import { designSchema, planSchema } from '../plan';
+import { rescueSchema } from '../rescue';
 import { setPlanSchema, setSchema } from '../sets';
 import { projectSchema } from './project';
 
@@ -26,8 +27,9 @@ export function jsonSchema(): object {
       cutList: of(cutListSchema, 'input'),
       layout: of(layoutSchema, 'output'),
       hands: of(handsSchema, 'input'),
+      rescue: of(rescueSchema, 'input'),
     },
-    anyOf: ['design', 'plan', 'set', 'setPlan', 'project', 'cutList', 'layout', 'hands'].map((name) => ({
+    anyOf: ['design', 'plan', 'set', 'setPlan', 'project', 'cutList', 'layout', 'hands', 'rescue'].map((name) => ({
       $ref: `#/$defs/${name}`,
     })),
   };

@@ -15,7 +15,7 @@ export {
 } from './design/design';
 export { issuesOf, type Issue } from '../text/issues';
 export { blanksOf } from './work/blanks';
-export { partNamed, planFor, type Made, type MadePiece, type Plan } from './plan';
+export { partNamed, planDrawn, planFor, type Made, type MadePiece, type Plan } from './plan';
 export { basePieces, ownPaper, panelName, viewOf } from './thing';
 export {
   ADHESIVES,
@@ -30,6 +30,7 @@ export {
 } from './design/extras';
 export { glueAdvice, glueAreas, keepDry, type GlueAdvice, type GlueArea } from './work/glue';
 export { closurePlan, type ClosurePlan } from './work/closures';
+export { laidOnFaces } from './looks/dressing';
 export { addedOutside, type Layer, type MadeLayer } from './work/layers';
 export { sheetOf } from './design/sheets';
 export {
@@ -78,5 +79,15 @@ export { postPlan, receivePlan, type PostedPlan } from './posted';
 export { sheetNow, type SheetNow } from './work/sheet-now';
 export { longestCut } from './work/longest-cut';
 export { planDocument, planSchema, type PlanDocument } from './document';
-export { CARDS, isSold, MEASURED, PAPERS, sizeIn, sizeNamed, smallestPaperFor, type PaperSize } from './design/papers';
+export {
+  CARDS,
+  isSold,
+  liesOn,
+  MEASURED,
+  PAPERS,
+  sizeIn,
+  sizeNamed,
+  smallestPaperFor,
+  type PaperSize,
+} from './design/papers';
 export { bookOf, leafBox, type Book, type BookCard, type BookLeaf } from './looks/book';

@@ -82,6 +82,16 @@ export function planFor(asked: Design): Plan {
   return { design: { ...told, papers: { ...told.papers, ...own } }, refusal: null, made };
 }
 
+/**
+ * The plan of a pattern that is there already, as a sheet is after a mishap: folded, and its contents pushed in, as it is.
+ * Throws what a pattern that cannot be folded at all throws.
+ */
+export function planDrawn(design: Design, built: Built): Plan {
+  const folded = assemble(built.pieces, built.assembly);
+  const holds = built.cavities.map((cavity) => holdOf(folded, cavity, calipersOf(design)));
+  return { design, refusal: null, made: madeFrom(design, built, folded, holds) };
+}
+
 /** A design for contents that share their room with layers. */
 function withLayersInside(design: Design): Design {
   const more = takenInside(design);

@@ -10,12 +10,14 @@ const CREWS: Record<Asked['kind'], ReturnType<typeof crew>> = {
   plan: crew({ hands: 1, queue: 64, deadline: 8000, hire }),
   pack: crew({ hands: 2, queue: 0, deadline: 10_000, hire }),
   hands: crew({ hands: 1, queue: 4, deadline: 30_000, hire }),
+  rescue: crew({ hands: 1, queue: 4, deadline: 20_000, hire }),
 };
 
 const BUSY: Record<Asked['kind'], string> = {
   plan: 'More designs are being planned than can be at once. Ask again in a few seconds.',
   pack: 'Two lists are being laid out already, and two are the most at once. Ask again in a few seconds.',
   hands: 'Some designs are being made thousands of times already. Ask again in half a minute.',
+  rescue: 'Ways out are being sought for other sheets already. Ask again in half a minute.',
 };
 const LATE: Record<Asked['kind'], string> = {
   plan: 'This design takes longer to plan than a server may spend on it. Plan it in the app, or by “npm run plan”.',

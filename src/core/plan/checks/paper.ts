@@ -1,7 +1,7 @@
 import { sheetsFor } from '../../cutting';
 import { cutFor, sheetOf } from '../design/sheets';
 import { TOLERANCE } from '../../geometry';
-import type { Blank, Piece } from '../../pattern';
+import type { Piece } from '../../pattern';
 import { paperOf, type Design } from '../design/design';
 import { liesOn, smallestPaperFor, STIFF, THIN } from '../design/papers';
 import type { Made, Plan } from '../plan';

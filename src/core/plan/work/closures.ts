@@ -190,7 +190,7 @@ export function closurePlan(
   const stack = ownPaper(folded.finished, built);
   const view = viewOf(built, stack);
   const box = foldedBox(stack, view);
-  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const width = box.maxX - box.minX;
   const [x, y] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   const at = (px: number, py: number): Point<'folded'> => ({ x: px, y: py });
   const round = 2 * (width + thickness + made.finished.thickness);

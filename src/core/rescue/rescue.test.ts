@@ -1,0 +1,250 @@
+/** Rescue: what a sheet that went wrong can still be, held to what is folded; mishaps as makers tell them (common practice). */
+import fc from 'fast-check';
+import { inches, mm } from '../length';
+import { checksOf, planFor, sayer, type Made } from '../plan';
+import { foldedOutline } from '../fold';
+import { difference, regionArea } from '../geometry';
+import { allWaysOut, mistakeOf, readRescue, rescueAnswer, sheetAsItIs, waysOut, type Fact, type Mishap } from '.';
+
+const say = sayer('in', '1/8 in');
+const ENVELOPE = { construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } };
+const TABS = {
+  construction: 'tab-envelope',
+  contents: { width: '3 in', height: '4 in' },
+  tool: { kind: 'scoring-board' },
+};
+function mishap(design: object, wrong: readonly object[], more: object = {}): Mishap {
+  const read = readRescue({ version: 1, design, wrong, ...more });
+  if (!read.ok) throw new Error(JSON.stringify(read.issues));
+  return read.mishap;
+}
+const ways = (...about: Parameters<typeof mishap>) => allWaysOut(mishap(...about), say);
+const sheetOf = (one: Mishap) => {
+  const plan = planFor(one.design);
+  return sheetAsItIs(plan, plan.made!, one, say);
+};
+
+describe('a sheet with nothing wrong', () => {
+  test.each([
+    ['diagonal-envelope', ENVELOPE],
+    ['tab-envelope', TABS],
+    ['tray-box', { construction: 'tray-box', contents: { width: '3 in', height: '3 in', thickness: '1 in' } }],
+  ])('%s: it is as it should be comes first', (_, design) => {
+    const [first] = ways(design, []).ways;
+    expect(first).toMatchObject({ kind: 'as-it-is', title: 'It is as it should be', keeps: true });
+    expect(first!.scars.every(({ ends }) => ends === 'fold' || ends === 'cut-off')).toBe(true);
+  });
+});
+
+describe('laws of every way out', () => {
+  const designs = fc.constantFrom<object>(ENVELOPE, TABS, {
+    construction: 'card-holder',
+    contents: { width: '3 in', height: '4 in' },
+  });
+  const edge = fc.constantFrom(1, 2, 3, 4);
+  const at = fc.integer({ min: 8, max: 140 });
+  const fact = fc.oneof(
+    fc.record({ kind: fc.constant('score'), edge, at }),
+    fc.record({ kind: fc.constant('notch'), edge, at }),
+    fc.record({ kind: fc.constant('score'), edge, at, instead: at }),
+    fc.record({ kind: fc.constant('hole'), edge, at }),
+    fc.record({
+      kind: fc.constant('blank'),
+      width: fc.integer({ min: 80, max: 170 }),
+      height: fc.integer({ min: 80, max: 240 }),
+    }),
+    fc.tuple(at, at).map(([x, y]) => ({
+      kind: 'torn',
+      polygon: [
+        [x, y],
+        [x + 12, y],
+        [x + 6, y + 9],
+      ],
+    })),
+  );
+  test('none that keeps the contents has a failed check, each mark is accounted for once, a new sheet is the last', () => {
+    fc.assert(
+      fc.property(designs, fc.array(fact, { maxLength: 2 }), (design, wrong) => {
+        const one = mishap(design, wrong);
+        const sheet = sheetOf(one);
+        const found = allWaysOut(one, say).ways;
+        expect(found.at(-1)!.kind).toBe('new-sheet');
+        expect(found.filter(({ kind }) => kind === 'new-sheet')).toHaveLength(1);
+        for (const way of found) {
+          if (way.laid) {
+            expect(way.scars).toHaveLength(sheet.marks.length);
+            expect(way.scars.map(({ what }) => what)).toEqual(sheet.marks.map(({ what }) => what));
+          }
+          if (way.keeps && way.laid)
+            expect(
+              checksOf(way.plan).flatMap(({ kind, level }) =>
+                level === 'fail' && !['tool-proof', 'paper', 'sheets'].includes(kind) ? [kind] : [],
+              ),
+            ).toEqual([]);
+          for (const { ends, panel } of way.scars) expect(panel === null).toBe(ends === 'cut-off');
+        }
+      }),
+      { numRuns: 8 },
+    );
+  });
+
+  test('where no paper is missing the plan folded on the scarred sheet has the plan’s own outline', () => {
+    const found = ways(TABS, [{ kind: 'score', edge: 2, at: '5 in' }]).ways.filter(
+      ({ laid }) => laid && laid.bites.size === 0,
+    );
+    expect(found.length).toBeGreaterThan(2);
+    for (const way of found) {
+      const read = readRescue({ version: 1, design: way.design });
+      if (!read.ok) throw new Error('unread');
+      const own = planFor(read.mishap.design).made!;
+      const outline = (m: Made) => foldedOutline(m.folded.finished);
+      const [a, b] = [outline(own), outline(way.plan.made!)];
+      if (own.folded.standing) continue;
+      expect(regionArea(difference(a, b)) + regionArea(difference(b, a))).toBeLessThan(1);
+    }
+  });
+});
+
+describe('mishaps as makers tell them', () => {
+  test('cut a quarter inch short before anything else is done: the same on this sheet where it still holds, or near', () => {
+    const short = ways(ENVELOPE, [{ kind: 'blank', width: '5 3/4 in', height: '6 in' }], { step: 1 });
+    expect(short.sheet.blank).toEqual({ width: expect.closeTo(inches(5.75), 6), height: expect.closeTo(inches(6), 6) });
+    const kept = short.ways.filter(({ keeps, laid }) => keeps && laid);
+    expect(kept.length).toBeGreaterThan(0);
+    // Nothing was scored yet, so nothing can show.
+    for (const way of kept) expect(way.scars).toEqual([]);
+    expect(short.mistakes.map(({ mistake }) => mistake)).toEqual(['whole-mark']);
+  });
+
+  test('a score too many across the back is hidden under a mat, and that is offered', () => {
+    const { ways: found } = ways(TABS, [{ kind: 'score', edge: 2, at: '5 in' }]);
+    const mend = found.find(({ kind }) => kind === 'mend')!;
+    expect(mend.scars.filter(({ wrong }) => wrong)).toEqual([
+      expect.objectContaining({ ends: 'hidden', panel: 'back' }),
+    ]);
+    expect(mend.plan.made!.layers).toHaveLength(1);
+    const still = found.find(({ title }) => title === 'It will still do')!;
+    expect(still.text).toContain('You will see the score at 5 in on edge 2, one too many on the back.');
+    // What shows nothing comes before what does.
+    expect(found.indexOf(mend)).toBeLessThan(found.indexOf(still));
+  });
+
+  test('a notch too many in a flap that is covered is hidden there', () => {
+    const { ways: found } = ways(ENVELOPE, [{ kind: 'notch', edge: 1, at: '4 1/2 in' }]);
+    expect(found[0]).toMatchObject({ kind: 'as-it-is', keeps: true });
+    expect(found[0]!.scars.find(({ wrong }) => wrong)).toMatchObject({ ends: 'hidden', open: true });
+  });
+
+  test('a torn tab that lies inside needs nothing; glued shut only a new sheet is left, and whether paper suffices', () => {
+    const torn = ways(TABS, [
+      {
+        kind: 'torn',
+        polygon: [
+          [0, 0],
+          [3, 0],
+          [3, 20],
+          [0, 20],
+        ],
+      },
+    ]).ways;
+    expect(torn[0]!.scars.find(({ wrong }) => wrong)).toMatchObject({ ends: 'hidden', panel: 'right tab' });
+    const papers = [{ width: '12 in', height: '12 in', name: 'Star chart' }];
+    const [only, ...others] = ways(ENVELOPE, [{ kind: 'glued' }], { papers }).ways;
+    expect([only!.kind, others]).toEqual(['new-sheet', []]);
+    expect(only!.text).toContain('It goes on “Star chart”.');
+    const none = ways(ENVELOPE, [{ kind: 'glued' }], { papers: [{ width: '4 in', height: '4 in' }] }).ways[0]!;
+    expect(none.text).toContain('None of your papers is large enough for it.');
+  });
+
+  test('smaller contents of one’s own are offered, and said not to be what it was for', () => {
+    const { ways: found } = ways(ENVELOPE, [{ kind: 'blank', width: '5 in', height: '5 in' }], {
+      step: 1,
+      others: [{ width: '2 in', height: '2 1/2 in', name: 'a stamp' }],
+    });
+    expect(found.find(({ kind }) => kind === 'other-contents')).toMatchObject({
+      keeps: false,
+      title: expect.stringContaining('a stamp'),
+    });
+  });
+
+  test('the first answer is there at once and the ways only get better', () => {
+    const going = waysOut(mishap(TABS, [{ kind: 'score', edge: 2, at: '5 in' }]), say);
+    const first = going.next();
+    if (first.done) throw new Error('done at once');
+    expect(first.value.ways.map(({ kind }) => kind)).toEqual(['new-sheet']);
+    let done = 0;
+    for (let next = going.next(); !next.done; next = going.next()) {
+      expect(next.value.done).toBeGreaterThanOrEqual(done);
+      done = next.value.done;
+    }
+  });
+});
+
+describe('the sheet as it is', () => {
+  test('what is left of it is the blank less its notches; a notch elsewhere takes as much paper there', () => {
+    const whole = sheetOf(mishap(ENVELOPE, []));
+    const moved = sheetOf(mishap(ENVELOPE, [{ kind: 'notch', edge: 2, at: '3 3/8 in', instead: '2 5/8 in' }]));
+    const notch = inches(3 / 4) ** 2 / 4;
+    const blank = whole.blank.width * whole.blank.height;
+    expect(regionArea(whole.paper)).toBeGreaterThan(blank - 4 * notch - 60);
+    expect(regionArea(moved.paper)).toBeCloseTo(regionArea(whole.paper), 1);
+    const wrong = moved.marks.filter((mark) => mark.wrong);
+    expect(wrong.map(({ what }) => what)).toEqual(['notch at 2 5/8 in on edge 2 instead of 3 3/8 in']);
+    // The tip of a notch lies half its length in from the edge, here from the right one.
+    const tip = wrong[0]!.gone[0]!.reduce((least, p) => (p.x < least.x ? p : least));
+    expect([tip.x, tip.y]).toEqual([
+      expect.closeTo(whole.blank.width - inches(3 / 8), 3),
+      expect.closeTo(inches(2.625), 3),
+    ]);
+  });
+
+  test('only what comes before the step is done', () => {
+    expect(sheetOf(mishap(ENVELOPE, [], { step: 1 })).marks).toEqual([]);
+    const some = sheetOf(mishap(ENVELOPE, [], { step: 4 })).marks.length;
+    expect(some).toBeGreaterThan(0);
+    expect(some).toBeLessThan(sheetOf(mishap(ENVELOPE, [])).marks.length);
+  });
+});
+
+describe('figures that are commonly mistaken (common practice)', () => {
+  const plan = planFor(mishap(ENVELOPE, []).design);
+  const [{ piece }] = plan.made!.pieces;
+  const [first, second] = [piece.notches[0]!.at, piece.notches.find((n) => n.edge === 2)!.at];
+  const beside = first + 9;
+  const other = { ...piece, notches: [...piece.notches, { ...piece.notches[1]!, at: mm(beside) }] };
+  const asked = (fact: object): string | null => mistakeOf(fact as Fact, other, { graduation: '1/8 in' });
+  test.each<[string, object, string | null]>([
+    [
+      'measured from the other end',
+      { kind: 'score', edge: 1, at: inches(2), instead: piece.blank.width - inches(2) },
+      'mirror',
+    ],
+    // On a square the next edge’s setting is the mirror of this one’s.
+    ['the next edge’s setting', { kind: 'notch', edge: 1, at: first, instead: second }, 'mirror'],
+    ['another edge’s', { kind: 'notch', edge: 1, at: first, instead: beside }, 'neighbour'],
+    ['one mark beside', { kind: 'notch', edge: 1, at: first, instead: first + inches(1 / 8) }, 'whole-mark'],
+    ['one inch beside', { kind: 'score', edge: 1, at: inches(2), instead: inches(3) }, 'one-inch'],
+    ['the wrong edge near', { kind: 'notch', edge: 1, at: second }, 'wrong-edge'],
+    ['nothing that is known', { kind: 'score', edge: 1, at: inches(2), instead: inches(2.33) }, null],
+    ['an inch short', { kind: 'blank', width: piece.blank.width - inches(1), height: piece.blank.height }, 'one-inch'],
+  ])('%s', (_, fact, mistake) => {
+    expect(asked(fact)).toBe(mistake);
+  });
+});
+
+test('the answer is as the contract has it, and a document that cannot be read says where', () => {
+  const answer = rescueAnswer(ways(ENVELOPE, [{ kind: 'notch', edge: 1, at: '4 1/2 in' }])) as {
+    version: number;
+    ways: { kind: string; plan: { version: number }; scars: object[]; room: { width: number } }[];
+    sheet: { outline: number[][][]; scores: number[][]; notches: number[][][] };
+  };
+  expect(answer.version).toBe(1);
+  expect(answer.ways[0]!.plan.version).toBe(1);
+  expect(answer.sheet.notches).toHaveLength(5);
+  expect(answer.sheet.scores.length).toBeGreaterThanOrEqual(4);
+  expect(JSON.parse(JSON.stringify(answer))).toEqual(answer);
+  const bad = readRescue({ version: 1, design: ENVELOPE, wrong: [{ kind: 'melted' }] });
+  expect(bad.ok ? '' : bad.issues[0]!.message).toContain('What went wrong is a "blank"');
+  const none = readRescue({ version: 1, design: { construction: 'card-holder' } });
+  expect(none.ok ? '' : none.issues[0]!.path).toBe('design.contents');
+});

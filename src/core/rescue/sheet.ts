@@ -1,0 +1,246 @@
+import {
+  difference,
+  direction,
+  distance,
+  dot,
+  minus,
+  TOLERANCE,
+  type Point,
+  type Polygon,
+  type Segment,
+} from '../geometry';
+import { inches, type Say } from '../length';
+import { edgeLength, notchTriangle, onEdge, type Blank, type Edge, type Piece } from '../pattern';
+import { partNamed, sheetNow, stepsOf, type Made, type Plan } from '../plan';
+import { simulate, type SheetState } from '../tools';
+import { scoresLeft } from '../tools/sheet';
+import type { EdgeFact, Fact, Mishap } from './wrong';
+
+/** Something that is on a sheet: lines pressed or cut into it, or paper that is gone. */
+export interface SheetMark {
+  readonly kind: 'score' | 'notch' | 'slit' | 'hole' | 'cut' | 'tear';
+  /** In a maker’s words: `score at 3 3/8 in on edge 2`. */
+  readonly what: string;
+  readonly lines: readonly Segment<'sheet'>[];
+  /** Paper that is gone. */
+  readonly gone: readonly Polygon<'sheet'>[];
+  /** It is not where the plan has it, or not in the plan at all. */
+  readonly wrong: boolean;
+}
+
+/** A sheet as it is after a mishap. */
+export interface ScarredSheet {
+  readonly blank: Blank;
+  /** What is left of it, rings. */
+  readonly paper: readonly Polygon<'sheet'>[];
+  readonly marks: readonly SheetMark[];
+  /** It is glued where it should not be, and cannot be opened. */
+  readonly glued: boolean;
+  /** Its size is not the plan’s. */
+  readonly cutWrong: boolean;
+}
+
+/** What a slit too many is deep, a hole wide, where nobody says, mm. */
+const DEEP = inches(1);
+const HOLE = inches(1 / 4);
+/** A notch of a board whose plan has none, mm. Common practice 3/4 in. */
+const NOTCH = inches(3 / 4);
+/** How near a mark lies to where it is said to be, mm. */
+const NEAR = 1;
+
+/** The piece that went wrong, as the plan draws it. */
+export const pieceAt = (made: Made, { piece }: Pick<Mishap, 'piece'>): Piece =>
+  partNamed(made, piece ?? made.pieces[0].piece.name).piece;
+
+/** The sheet as it is: the work as far as it was done, with what is wrong on it. */
+export function sheetAsItIs(plan: Plan, made: Made, mishap: Mishap, say: Say): ScarredSheet {
+  const { design } = plan;
+  const piece = pieceAt(made, mishap);
+  const { programme } = partNamed(made, piece.name);
+  const steps = stepsOf(plan, say);
+  const at = mishap.step === null ? undefined : steps.find(({ id }) => id === mishap.step);
+  const moves = at && at.piece === piece.name ? sheetNow(made, design, steps, at, say).moves : programme.moves.length;
+  const size = mishap.wrong.find((fact) => fact.kind === 'blank');
+  const blank = size ? { width: size.width, height: size.height } : piece.blank;
+  // The tool is set as the plan has it; on another blank what it does comes elsewhere.
+  const state = simulate(blank, design.tool, programme.moves.slice(0, moves));
+  const told = marksOf(state, piece, say);
+  const marks = mishap.wrong.reduce((now, fact) => applied(now, fact, blank, piece, say), told);
+  return {
+    blank,
+    paper: difference(
+      [rectangle(blank)],
+      [...state.off.flatMap(({ rings }) => rings), ...marks.flatMap(({ gone }) => gone)],
+    ),
+    marks,
+    glued: mishap.wrong.some(({ kind }) => kind === 'glued'),
+    cutWrong:
+      Math.abs(blank.width - piece.blank.width) > NEAR / 2 || Math.abs(blank.height - piece.blank.height) > NEAR / 2,
+  };
+}
+
+const rectangle = ({ width, height }: Blank): Polygon<'sheet'> => [
+  { x: 0, y: 0 },
+  { x: width, y: 0 },
+  { x: width, y: height },
+  { x: 0, y: height },
+];
+
+/** Everything a tool left on the sheet besides what it cut off. */
+function marksOf(state: SheetState, piece: Piece, say: Say): SheetMark[] {
+  const place = ({ from, to }: Segment<'sheet'>): string => {
+    const found = rimOf(state.blank, from) ?? rimOf(state.blank, to);
+    return found ? ` at ${say(found.at)} on edge ${found.edge}` : '';
+  };
+  return [
+    ...state.runs.map((run): SheetMark => {
+      const lines = scoresLeft({ ...state, runs: [run] });
+      const number = piece.hinges.findIndex(({ id }) => run.scores.includes(id)) + 1;
+      return {
+        kind: 'score',
+        what: number > 0 ? `score ${number}` : `score${place(run.line)}`,
+        lines,
+        gone: [],
+        wrong: false,
+      };
+    }),
+    ...state.notches.map((triangle, i): SheetMark => ({
+      kind: 'notch',
+      what: `notch in edge ${state.notched[i] ?? 1}`,
+      lines: [],
+      gone: [triangle],
+      wrong: false,
+    })),
+    ...state.slits.map((line): SheetMark => ({
+      kind: 'slit',
+      what: `slit${place(line)}`,
+      lines: [line],
+      gone: [],
+      wrong: false,
+    })),
+    ...state.holes.map(({ centre, diameter }): SheetMark => ({
+      kind: 'hole',
+      what: 'hole',
+      lines: [],
+      gone: [round(centre, diameter)],
+      wrong: false,
+    })),
+  ];
+}
+
+const round = ({ x, y }: Point<'sheet'>, diameter: number): Polygon<'sheet'> =>
+  Array.from({ length: 24 }, (_, i) => ({
+    x: x + (diameter / 2) * Math.cos((i * Math.PI) / 12),
+    y: y + (diameter / 2) * Math.sin((i * Math.PI) / 12),
+  }));
+
+/** Where a point on the rim lies: which edge, and how far from its left end. */
+function rimOf(blank: Blank, p: Point<'sheet'>): { readonly edge: Edge; readonly at: number } | null {
+  for (const edge of [1, 2, 3, 4] as const) {
+    const from = onEdge(blank, edge, 0);
+    const along = direction(from, onEdge(blank, edge, edgeLength(blank, edge)));
+    const off = minus(p, from);
+    if (Math.abs(off.x * along.y - off.y * along.x) < TOLERANCE.found) return { edge, at: dot(off, along) };
+  }
+  return null;
+}
+
+/** The marks with one fact more. */
+function applied(marks: readonly SheetMark[], fact: Fact, blank: Blank, piece: Piece, say: Say): SheetMark[] {
+  switch (fact.kind) {
+    case 'blank':
+    case 'glued':
+      return [...marks];
+    case 'torn': {
+      const gone = fact.polygon.map(([x, y]): Point<'sheet'> => ({ x, y }));
+      return [...marks, { kind: 'tear', what: 'torn place', lines: [], gone: [gone], wrong: true }];
+    }
+    case 'cut-on': {
+      const to: Point<'sheet'> = { x: fact.to[0], y: fact.to[1] };
+      const from = endOf(piece, fact.id, to);
+      return from
+        ? [...marks, { kind: 'cut', what: 'cut that ran on', lines: [{ from, to }], gone: [], wrong: true }]
+        : [...marks];
+    }
+    default:
+      return onEdgeApplied(marks, fact, blank, piece, say);
+  }
+}
+
+/** The end of a cut, or of a notch’s side, that is nearest to where it ran on. */
+function endOf(piece: Piece, id: string, to: Point<'sheet'>): Point<'sheet'> | null {
+  const ends = [
+    ...piece.slits.filter((slit) => slit.id === id).flatMap(({ line }) => [line.from, line.to]),
+    ...piece.trims.filter((trim) => trim.id === id).flatMap(({ polygon }) => polygon),
+    ...piece.notches.filter((notch) => notch.id === id).flatMap((notch) => notchTriangle(piece.blank, notch)),
+  ];
+  return ends.toSorted((a, b) => distance(a, to) - distance(b, to))[0] ?? null;
+}
+
+function onEdgeApplied(marks: readonly SheetMark[], fact: EdgeFact, blank: Blank, piece: Piece, say: Say): SheetMark[] {
+  const { edge, at, instead, kind } = fact;
+  const along = direction(onEdge(blank, edge, 0), onEdge(blank, edge, edgeLength(blank, edge)));
+  const inward = { x: -along.y, y: along.x };
+  const on = (d: number, deep = 0): Point<'sheet'> => {
+    const p = onEdge(blank, edge, d);
+    return { x: p.x + inward.x * deep, y: p.y + inward.y * deep };
+  };
+  const named = (d: number): string => `${kind} at ${say(d)} on edge ${edge}`;
+  if (instead === undefined) {
+    const depth = edgeLength(blank, edge % 2 === 1 ? 2 : 1);
+    const lines =
+      kind === 'score'
+        ? [{ from: on(at), to: on(at, depth) }]
+        : kind === 'slit'
+          ? [{ from: on(at), to: on(at, fact.deep ?? DEEP) }]
+          : [];
+    const gone =
+      kind === 'notch'
+        ? [triangleAt(blank, edge, at, piece.notches[0]?.length ?? NOTCH)]
+        : kind === 'hole'
+          ? [round(on(at, fact.deep ?? DEEP), fact.diameter ?? HOLE)]
+          : [];
+    return [...marks, { kind, what: `${named(at)}, one too many`, lines, gone, wrong: true }];
+  }
+  // The mark of its kind that lies nearest to where it should be, moved along the edge.
+  const by = { x: along.x * (instead - at), y: along.y * (instead - at) };
+  const wanted = on(at);
+  const reach = (mark: SheetMark): number => {
+    const points = [
+      ...mark.lines.flatMap(({ from, to }) => [from, to, onRim({ from, to }, blank, edge) ?? from]),
+      ...mark.gone.flat(),
+    ];
+    return Math.min(
+      Infinity,
+      ...points.map((p) => Math.abs(dot(minus(p, wanted), along)) + Math.abs(dot(minus(p, wanted), inward)) / 4),
+    );
+  };
+  const [nearest] = marks.filter((mark) => mark.kind === kind).toSorted((a, b) => reach(a) - reach(b));
+  if (!nearest) return [...marks];
+  const moved = (p: Point<'sheet'>): Point<'sheet'> => ({ x: p.x + by.x, y: p.y + by.y });
+  return marks.map((mark) =>
+    mark === nearest
+      ? {
+          kind,
+          what: `${named(instead)} instead of ${say(at)}`,
+          lines: mark.lines.map(({ from, to }) => ({ from: moved(from), to: moved(to) })),
+          gone: mark.gone.map((ring) => ring.map(moved)),
+          wrong: true,
+        }
+      : mark,
+  );
+}
+
+/** Where the line of a score meets an edge of the blank. */
+function onRim({ from, to }: Segment<'sheet'>, blank: Blank, edge: Edge): Point<'sheet'> | null {
+  const [a, b] = [onEdge(blank, edge, 0), onEdge(blank, edge, edgeLength(blank, edge))];
+  const [u, v] = [minus(to, from), minus(b, a)];
+  const turn = u.x * v.y - u.y * v.x;
+  if (Math.abs(turn) < 1e-6) return null;
+  const off = minus(a, from);
+  const t = (off.x * v.y - off.y * v.x) / turn;
+  return { x: from.x + u.x * t, y: from.y + u.y * t };
+}
+
+const triangleAt = (blank: Blank, edge: Edge, at: number, length: number): Polygon<'sheet'> =>
+  notchTriangle(blank, { id: 'too many', edge, at: at as never, length: length as never });
