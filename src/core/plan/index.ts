@@ -30,7 +30,6 @@ export {
 } from './design/extras';
 export { glueAdvice, glueAreas, keepDry, type GlueAdvice, type GlueArea } from './work/glue';
 export { closurePlan, type ClosurePlan } from './work/closures';
-export { laidOnFaces } from './looks/dressing';
 export { addedOutside, type Layer, type MadeLayer } from './work/layers';
 export { sheetOf } from './design/sheets';
 export {
@@ -65,7 +64,7 @@ export { concernedIn, beginning, momentsOf, seenAt, type Moment } from './looks/
 export { checksOf, type Check, type CheckOf, type Level, type Remedy } from './checks';
 export { changedDesign, inputOf, type DesignChange } from './design/change';
 export { remediesOf, remediesTried, type OwnPaper, type Remedies } from './remedies';
-export { finishedFront, inPile } from './looks/dressing';
+export { finishedFront, inPile, laidOnFaces, type FinishedFront } from './looks/dressing';
 export { pictureOf, pileOf, stillStep, takingIn, type Picture } from './looks/picture';
 export { consequenceOf } from './choosing/consequence';
 export { checkSentence, remedyLabel } from './words';

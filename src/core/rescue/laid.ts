@@ -4,6 +4,8 @@ import {
   apply,
   applyAll,
   area,
+  boxesMeet,
+  boxOf,
   centreOf,
   compose,
   contains,
@@ -80,11 +82,17 @@ function orientations({ width, height }: Blank): readonly { readonly turn: Affin
   });
 }
 
+/** So many places along a side are tried. */
+const STARTS = 4;
+
 /** Where along a sheet a pattern may begin: at either end, in the middle, and where a score comes to lie on a fold. */
 function starts(room: number, scores: readonly number[], folds: readonly number[]): readonly number[] {
   const all = [0, room, room / 2, ...scores.flatMap((score) => folds.map((fold) => score - fold))];
   const [least, most] = [Math.min(0, room) - 1e-6, Math.max(0, room) + 1e-6];
-  return [...new Set(all.filter((at) => at > least && at < most).map((at) => Math.round(at * 1e4) / 1e4))].slice(0, 6);
+  return [...new Set(all.filter((at) => at > least && at < most).map((at) => Math.round(at * 1e4) / 1e4))].slice(
+    0,
+    STARTS,
+  );
 }
 
 /** Coordinates of straight lines that run along x, or along y. */
@@ -112,6 +120,11 @@ export function waysToLie(made: Made, piece: Piece, sheet: ScarredSheet, sided: 
     });
   return lays.map((lay) => laidSo(made, piece, sheet, lay, seen)).sort((a, b) => a.ugly - b.ugly);
 }
+
+const corners = ({ width, height }: Blank): readonly Point<'sheet'>[] => [
+  { x: 0, y: 0 },
+  { x: width, y: height },
+];
 
 type Seen = (panel: string, p: Point<'sheet'>) => boolean;
 
@@ -142,8 +155,21 @@ const PLAIN = {
 function laidSo(made: Made, piece: Piece, sheet: ScarredSheet, lay: Affine, seen: Seen): Laid {
   const paper = sheet.paper.map((ring) => applyAll<'sheet'>(lay, ring));
   const name = (id: string): string => piece.panels.find((panel) => panel.id === id)?.name ?? id;
+  // Most panels lie clear of every rim and of all that is gone: these lack nothing.
+  const rim = boxOf(corners(sheet.blank).map((p) => apply<'sheet'>(lay, p)));
+  const lacking = sheet.gone.map((ring) => boxOf(ring.map((p) => apply<'sheet'>(lay, p))));
+  const isWhole = (polygon: Polygon<'sheet'>): boolean => {
+    const box = boxOf(polygon);
+    const within =
+      box.minX > rim.minX - SLIVER &&
+      box.minY > rim.minY - SLIVER &&
+      box.maxX < rim.maxX + SLIVER &&
+      box.maxY < rim.maxY + SLIVER;
+    return within && !lacking.some((other) => boxesMeet(box, other));
+  };
   const bites = new Map(
     piece.panels.flatMap(({ id, polygon }) => {
+      if (isWhole(polygon)) return [];
       const missing = plainRings(difference([polygon], paper)).filter(
         (ring) => leastWidth(ring) > SLIVER && area(ring) > SPECK,
       );

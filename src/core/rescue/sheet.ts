@@ -33,6 +33,8 @@ export interface ScarredSheet {
   readonly blank: Blank;
   /** What is left of it, rings. */
   readonly paper: readonly Polygon<'sheet'>[];
+  /** What is not, rings. */
+  readonly gone: readonly Polygon<'sheet'>[];
   readonly marks: readonly SheetMark[];
   /** It is glued where it should not be, and cannot be opened. */
   readonly glued: boolean;
@@ -66,12 +68,11 @@ export function sheetAsItIs(plan: Plan, made: Made, mishap: Mishap, say: Say): S
   const state = simulate(blank, design.tool, programme.moves.slice(0, moves));
   const told = marksOf(state, piece, say);
   const marks = mishap.wrong.reduce((now, fact) => applied(now, fact, blank, piece, say), told);
+  const gone = [...state.off.flatMap(({ rings }) => rings), ...marks.flatMap((mark) => mark.gone)];
   return {
     blank,
-    paper: difference(
-      [rectangle(blank)],
-      [...state.off.flatMap(({ rings }) => rings), ...marks.flatMap(({ gone }) => gone)],
-    ),
+    paper: difference([rectangle(blank)], gone),
+    gone,
     marks,
     glued: mishap.wrong.some(({ kind }) => kind === 'glued'),
     cutWrong:
@@ -244,3 +245,26 @@ function onRim({ from, to }: Segment<'sheet'>, blank: Blank, edge: Edge): Point<
 
 const triangleAt = (blank: Blank, edge: Edge, at: number, length: number): Polygon<'sheet'> =>
   notchTriangle(blank, { id: 'too many', edge, at: at as never, length: length as never });
+
+/** Where a mark is measured: the edge it begins at and how far from that edge’s left end, mm; null where it meets none. */
+export function placeOnEdge(
+  { lines, gone }: SheetMark,
+  blank: Blank,
+): { readonly edge: Edge; readonly at: number } | null {
+  for (const ring of gone) {
+    const rims = ring.flatMap((p) => rimOf(blank, p) ?? []);
+    const [one, other] = rims;
+    if (one && other && one.edge === other.edge) return { edge: one.edge, at: (one.at + other.at) / 2 };
+  }
+  for (const line of lines) {
+    const met = ([1, 2, 3, 4] as const).flatMap((edge) => {
+      const p = onRim(line, blank, edge);
+      const found = p && rimOf(blank, p);
+      const on = found && found.edge === edge && found.at > -1 && found.at < edgeLength(blank, edge) + 1;
+      return on ? [{ ...found, off: Math.min(distance(p, line.from), distance(p, line.to)) }] : [];
+    });
+    const [nearest] = met.toSorted((a, b) => a.off - b.off || a.edge - b.edge);
+    if (nearest) return { edge: nearest.edge, at: nearest.at };
+  }
+  return null;
+}

@@ -68,7 +68,9 @@ const MOST: Record<WayKind, number> = {
   'new-sheet': 1,
 };
 /** Ways to lie that are folded with what they lack, the least ugly first. */
-const FOLDED = 3;
+const FOLDED = 2;
+
+const AS_IT_SHOULD = 'It is as it should be';
 
 interface Attempt {
   readonly kind: WayKind;
@@ -85,7 +87,14 @@ export function* waysOut(mishap: Mishap, say: Say): Generator<WaysOut, WaysOut> 
   const plan = planFor(mishap.design);
   const { made } = plan;
   if (!made) {
-    const none = { blank: { width: mm(0), height: mm(0) }, paper: [], marks: [], glued: false, cutWrong: false };
+    const none = {
+      blank: { width: mm(0), height: mm(0) },
+      paper: [],
+      gone: [],
+      marks: [],
+      glued: false,
+      cutWrong: false,
+    };
     return { sheet: none, mistakes: [], ways: [], done: 1 };
   }
   const sheet = sheetAsItIs(plan, made, mishap, say);
@@ -105,8 +114,10 @@ export function* waysOut(mishap: Mishap, say: Say): Generator<WaysOut, WaysOut> 
     tried++;
     // What shows nothing needs no mat.
     if (attempt.mends && !found.some(({ kind, scars }) => kind === 'as-it-is' && scars.some(showsWrong))) continue;
-    const way = attempted(attempt, mishap, sheet, plan, say);
+    const way = attempted(attempt, mishap, sheet, plan, say, found);
     if (way && !found.some((one) => isSame(one, way))) found.push(way);
+    // Nothing is wrong: nothing else is sought.
+    if (way?.title === AS_IT_SHOULD) return answer(1);
     if (way || tried % 8 === 0) yield answer(tried / attempts.length);
   }
   return answer(1);
@@ -251,6 +262,7 @@ function attempted(
   sheet: ScarredSheet,
   before: Plan,
   say: Say,
+  found: readonly Way[],
 ): Way | null {
   const plan = planFor(design);
   const { made } = plan;
@@ -259,6 +271,9 @@ function attempted(
   const told = mishap.design.contents !== null;
   const keeps = kind !== 'other-contents' && (!told || made.fit !== null);
   for (const laid of waysToLie(made, part.piece, sheet, paperOf(design, part.piece.name).sided).slice(0, FOLDED)) {
+    // Uglier than all that would be shown of its kind: it need not be folded.
+    const better = found.filter((way) => way.kind === kind && way.keeps === keeps && way.ugly <= laid.ugly);
+    if (better.length >= MOST[kind]) return null;
     // A mat that covers nothing mends nothing.
     if (mends && (laid.scars.some(showsWrong) || !laid.scars.some(({ ends, wrong }) => wrong && ends === 'hidden')))
       continue;
@@ -298,7 +313,7 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, sheet, before, say
     steps: Math.max(
       1,
       all.filter(({ phase, action }) => phase !== 'cut' && action !== 'score').length +
-        made.pieces[0].piece.hinges.length -
+        piece.hinges.length -
         laid.scored.length,
     ),
   };
@@ -318,7 +333,7 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, sheet, before, say
   ];
   return {
     kind,
-    title: untouched ? 'It is as it should be' : title,
+    title: untouched ? AS_IT_SHOULD : title,
     design: inputOf(plan.design),
     keeps,
     room,

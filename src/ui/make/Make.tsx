@@ -222,6 +222,7 @@ function AtTheTable({ make, project, toolbox, plan }: TableProps) {
         )}
         {stop && open === 'wrong' && (
           <WentWrong
+            projectId={project.id}
             made={made}
             design={design}
             steps={steps}

@@ -12,6 +12,7 @@ import styles from './Make.module.css';
 
 interface WentWrongProps {
   readonly made: Made;
+  readonly projectId: string;
   readonly design: Design;
   readonly steps: readonly Step[];
   readonly stop: Stop;
@@ -23,13 +24,14 @@ interface WentWrongProps {
 }
 
 /** What the sheet now is, kept for its rescue, and what else it could become. */
-export function WentWrong({ made, design, steps, stop, onClose, onKeep, onAgain }: WentWrongProps) {
+export function WentWrong({ made, projectId, design, steps, stop, onClose, onKeep, onAgain }: WentWrongProps) {
   const { units, say } = useReading();
   const { step, copies } = stop;
   const now = sheetNow(made, design, steps, step, say);
   const part = partNamed(made, now.piece.name);
   const [kept, setKept] = useState<'no' | 'yes' | { readonly trouble: string }>('no');
   const { width, height } = now.piece.blank;
+  const rescueAt = `/rescue?${new URLSearchParams({ p: projectId, part: stop.part, piece: now.piece.name, step: String(step.id) }).toString()}`;
   const keep = (): Promise<void> =>
     onKeep({
       part: stop.part,
@@ -62,9 +64,12 @@ export function WentWrong({ made, design, steps, stop, onClose, onKeep, onAgain 
         <div className={styles.wrongButtons}>
           {kept !== 'yes' && (
             <OnceButton type="primary" size="large" onPress={keep}>
-              Set it aside for rescue
+              Set it aside
             </OnceButton>
           )}
+          <Link className={styles.askPaper} href={rescueAt} onClick={() => kept === 'no' && void keep()}>
+            Find a way out for it
+          </Link>
           <Link
             className={styles.askPaper}
             href={`/choose?have=paper&width=${width}&height=${height}&units=${units}`}
@@ -81,8 +86,8 @@ export function WentWrong({ made, design, steps, stop, onClose, onKeep, onAgain 
         </div>
         {now.scores.length > 0 && (
           <p className={styles.how}>
-            The question about the paper counts it as a plain sheet: its scores and notches stay in it, so keep them
-            where they fold or where they do not show.
+            The question about the paper counts it as a plain sheet; a way out is sought with its scores and notches in
+            it.
           </p>
         )}
       </div>

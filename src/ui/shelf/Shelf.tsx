@@ -33,11 +33,17 @@ const QUESTIONS = [
     title: 'I have these envelopes',
     text: 'Bought ones: which card fits, what album or box they make.',
   },
+  {
+    key: 'wrong',
+    title: 'I cut it wrong',
+    text: 'Too short, a score too many, the wrong figure. See what the sheet can still be.',
+  },
 ] as const;
 
 const TO: Partial<Record<(typeof QUESTIONS)[number]['key'], string>> = {
   set: '/sets',
   envelopes: '/envelopes',
+  wrong: '/rescue',
 };
 
 /** Home: begin something, or go on with what is on the shelf. */
@@ -75,6 +81,13 @@ function QuestionDrawing({ kind }: { kind: (typeof QUESTIONS)[number]['key'] }) 
           <path d="M26 29h44v26H26z" className={styles.paper} />
           <path d="M26 29 48 44 70 29" className={styles.line} />
           <path d="M40 8h16v66H40z" className={styles.fold} />
+        </>
+      ) : kind === 'wrong' ? (
+        <>
+          <path d="M14 8h60v60H14z" className={styles.paper} />
+          <path d="M40 8 14 34M74 42 48 68" className={styles.fold} />
+          <path d="M66 8v60" className={styles.fold} />
+          <path d="M80 12l8 8M88 12l-8 8" className={styles.line} />
         </>
       ) : kind === 'envelopes' ? (
         <>

@@ -22,6 +22,7 @@ const BUSY: Record<Asked['kind'], string> = {
 const LATE: Record<Asked['kind'], string> = {
   plan: 'This design takes longer to plan than a server may spend on it. Plan it in the app, or by “npm run plan”.',
   pack: 'No layout of this list was found in ten seconds. Make two lists of it, or lay it out by “npm run pack”.',
+  rescue: 'No way out was found in time. Ask by “npm run rescue”.',
   hands:
     'Making it so often takes longer than a server may spend on it. Ask for fewer runs, or ask by “npm run hands”.',
 };

@@ -1,0 +1,152 @@
+import { DeleteOutlined } from '@ant-design/icons';
+import { Button, Checkbox, Select } from 'antd';
+import type { Edge } from '@/core/pattern';
+import { LengthField } from '../parts/LengthField';
+import { begun, type ToldFact } from './facts';
+import styles from './Rescue.module.css';
+
+const NAMES: Record<ToldFact['kind'], string> = {
+  blank: 'It is another size',
+  score: 'A score',
+  notch: 'A notch',
+  slit: 'A slit',
+  hole: 'A hole',
+  torn: 'It is torn',
+  glued: 'It is glued, and cannot be opened',
+};
+const BEGIN = ['blank', 'score', 'notch', 'slit', 'hole', 'torn', 'glued'] as const;
+const EDGES: readonly { readonly value: Edge; readonly label: string }[] = [
+  { value: 1, label: 'edge 1, near' },
+  { value: 2, label: 'edge 2, right' },
+  { value: 3, label: 'edge 3, far' },
+  { value: 4, label: 'edge 4, left' },
+];
+
+interface FactsProps {
+  readonly facts: readonly ToldFact[];
+  readonly blank: { readonly width: number; readonly height: number };
+  readonly onChange: (facts: readonly ToldFact[]) => void;
+}
+
+/** Everything that is wrong, one line each, as the ruler says. */
+export function Facts({ facts, blank, onChange }: FactsProps) {
+  const put = (i: number, fact: ToldFact): void => onChange(facts.map((one, k) => (k === i ? fact : one)));
+  return (
+    <section className={styles.facts} aria-label="What is wrong">
+      <h2>What is wrong?</h2>
+      {facts.length === 0 && (
+        <p className={styles.soft}>Drag a score or notch on the sheet to where it really is, or add what happened.</p>
+      )}
+      <ul>
+        {facts.map((fact, i) => (
+          <li key={i} aria-label={NAMES[fact.kind]}>
+            <strong>{NAMES[fact.kind]}</strong>
+            <FactFields fact={fact} onChange={(next) => put(i, next)} />
+            <Button
+              size="small"
+              type="text"
+              icon={<DeleteOutlined aria-hidden />}
+              aria-label={`Take out: ${NAMES[fact.kind]}`}
+              onClick={() => onChange(facts.filter((_, k) => k !== i))}
+            />
+          </li>
+        ))}
+      </ul>
+      <Select<ToldFact['kind'] | null>
+        className={styles.add}
+        aria-label="Add what is wrong"
+        value={null}
+        placeholder="Add what is wrong"
+        options={BEGIN.filter(
+          (kind) => (kind !== 'blank' && kind !== 'glued') || !facts.some((one) => one.kind === kind),
+        ).map((kind) => ({ value: kind, label: NAMES[kind] }))}
+        onChange={(kind) => kind && onChange([...facts, begun(kind, blank)])}
+      />
+    </section>
+  );
+}
+
+function FactFields({ fact, onChange }: { readonly fact: ToldFact; readonly onChange: (fact: ToldFact) => void }) {
+  switch (fact.kind) {
+    case 'blank':
+      return (
+        <div className={styles.fields}>
+          <LengthField
+            label="It is wide"
+            value={fact.width}
+            least={5}
+            most={2000}
+            onChange={(width) => onChange({ ...fact, width })}
+          />
+          <LengthField
+            label="It is high"
+            value={fact.height}
+            least={5}
+            most={2000}
+            onChange={(height) => onChange({ ...fact, height })}
+          />
+        </div>
+      );
+    case 'glued':
+      return null;
+    case 'torn':
+      return (
+        <div className={styles.fields}>
+          <OnEdge value={fact.edge} onChange={(edge) => onChange({ ...fact, edge })} />
+          <LengthField
+            label="From the edge’s left end"
+            value={fact.at}
+            least={0}
+            most={2000}
+            onChange={(at) => onChange({ ...fact, at })}
+          />
+          <LengthField
+            label="Torn, wide"
+            value={fact.wide}
+            least={1}
+            most={500}
+            onChange={(wide) => onChange({ ...fact, wide })}
+          />
+          <LengthField
+            label="Torn, deep"
+            value={fact.deep}
+            least={1}
+            most={500}
+            onChange={(deep) => onChange({ ...fact, deep })}
+          />
+        </div>
+      );
+    default:
+      return (
+        <div className={styles.fields}>
+          <OnEdge value={fact.edge} onChange={(edge) => onChange({ ...fact, edge })} />
+          <LengthField
+            label={fact.instead === null ? 'It is at' : 'It should be at'}
+            value={fact.at}
+            least={0}
+            most={2000}
+            onChange={(at) => onChange({ ...fact, at })}
+          />
+          {fact.instead !== null && (
+            <LengthField
+              label="It really is at"
+              value={fact.instead}
+              least={0}
+              most={2000}
+              onChange={(instead) => onChange({ ...fact, instead })}
+            />
+          )}
+          <Checkbox
+            checked={fact.instead === null}
+            onChange={({ target }) => onChange({ ...fact, instead: target.checked ? null : fact.at })}
+          >
+            One too many
+          </Checkbox>
+        </div>
+      );
+  }
+}
+
+const OnEdge = ({ value, onChange }: { readonly value: Edge; readonly onChange: (edge: Edge) => void }) => (
+  <Select<Edge> aria-label="Which edge" value={value} options={[...EDGES]} onChange={onChange} />
+);

@@ -1,0 +1,142 @@
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { direction, type Point } from '@/core/geometry';
+import { edgeLength, onEdge, type Edge } from '@/core/pattern';
+import { placeOnEdge, type ScarredSheet, type SheetMark } from '@/core/rescue';
+import { ringsPath } from '../draw/path';
+import { useSize } from '../draw/useSize';
+import { useReading } from '../parts/Reading';
+import type { MarkKind } from './facts';
+import styles from './Rescue.module.css';
+
+/** A place of a mark on the sheet that can be told otherwise. */
+export interface MarkPlace {
+  readonly kind: MarkKind;
+  readonly edge: Edge;
+  readonly at: number;
+}
+
+interface SheetAsItIsProps {
+  readonly sheet: ScarredSheet;
+  /** A key moves a mark by so much, mm. */
+  readonly step: number;
+  /** A mark lies elsewhere: it was there, and is so far along its edge. */
+  readonly onMove: (mark: MarkPlace, to: number, what: string) => void;
+}
+
+/** Room round the sheet for the numbers of its edges, px. */
+const RIM = 30;
+const MOST_HIGH = 460;
+
+/** The sheet as it is, to scale: every score and notch can be dragged along its edge to where it really is. */
+export function SheetAsItIs({ sheet, step, onMove }: SheetAsItIsProps) {
+  const frame = useRef<HTMLDivElement>(null);
+  const size = useSize(frame);
+  const { say } = useReading();
+  const [drag, setDrag] = useState<{ readonly mark: SheetMark; readonly by: number } | null>(null);
+  const began = useRef<{ readonly x: number; readonly y: number } | null>(null);
+  const { width, height } = sheet.blank;
+  const scale = size ? Math.min((size.width - 2 * RIM) / width, (MOST_HIGH - 2 * RIM) / height) : 1;
+  const place = ({ x, y }: Point): readonly [number, number] => [RIM + x * scale, RIM + (height - y) * scale];
+  /** Along the edge a mark is measured on, on the drawing. */
+  const along = (edge: Edge): readonly [number, number] => {
+    const { x, y } = direction(onEdge(sheet.blank, edge, 0), onEdge(sheet.blank, edge, 1));
+    return [x, -y];
+  };
+  const middles: readonly (readonly [Edge, Point])[] = ([1, 2, 3, 4] as const).map((edge) => [
+    edge,
+    onEdge(sheet.blank, edge, edgeLength(sheet.blank, edge) / 2),
+  ]);
+  const off: Record<Edge, readonly [number, number]> = { 1: [0, 18], 2: [16, 4], 3: [0, -10], 4: [-16, 4] };
+  return (
+    <div ref={frame} className={styles.sheet}>
+      {size && (
+        <svg
+          width={width * scale + 2 * RIM}
+          height={height * scale + 2 * RIM}
+          role="group"
+          aria-label={`The sheet as it is, ${say(width)} by ${say(height)}`}
+        >
+          <path d={ringsPath(sheet.paper, place)} className={styles.paper} fillRule="evenodd" />
+          {middles.map(([edge, p]) => {
+            const [x, y] = place(p);
+            return (
+              <text key={edge} x={x + off[edge][0]} y={y + off[edge][1]} className={styles.edge}>
+                {edge}
+              </text>
+            );
+          })}
+          {sheet.marks.map((mark, i) => {
+            const at = placeOnEdge(mark, sheet.blank);
+            const kind = mark.kind === 'cut' || mark.kind === 'tear' ? null : mark.kind;
+            const [ux, uy] = at ? along(at.edge) : [0, 0];
+            const by = drag?.mark === mark ? drag.by : 0;
+            const held = at && kind;
+            const move = (to: number): void => {
+              if (held) onMove({ kind, ...at }, Math.max(0, to), mark.what);
+            };
+            return (
+              <g
+                key={`${mark.what} ${i}`}
+                className={`${styles.mark} ${mark.wrong ? styles.wrong : ''}`}
+                transform={`translate(${ux * by * scale} ${uy * by * scale})`}
+                {...(held && {
+                  role: 'slider',
+                  tabIndex: 0,
+                  'aria-label': `${mark.what}: where it really is`,
+                  'aria-valuenow': Math.round(at.at),
+                  'aria-valuemin': 0,
+                  'aria-valuemax': Math.round(edgeLength(sheet.blank, at.edge)),
+                  'aria-valuetext': `${say(at.at)} along edge ${at.edge}`,
+                  onKeyDown: (event: KeyboardEvent) => {
+                    const way = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+                    if (way === undefined) return;
+                    event.preventDefault();
+                    move(at.at + way * step);
+                  },
+                  onPointerDown: (event: PointerEvent) => {
+                    event.currentTarget.setPointerCapture(event.pointerId);
+                    began.current = { x: event.clientX, y: event.clientY };
+                    setDrag({ mark, by: 0 });
+                  },
+                  onPointerMove: (event: PointerEvent) => {
+                    if (!began.current || drag?.mark !== mark) return;
+                    const [dx, dy] = [event.clientX - began.current.x, event.clientY - began.current.y];
+                    const raw = (dx * ux + dy * uy) / scale;
+                    setDrag({ mark, by: Math.round(raw / step) * step });
+                  },
+                  onPointerUp: () => {
+                    if (drag?.mark === mark && Math.abs(drag.by) >= step / 2) move(at.at + drag.by);
+                    began.current = null;
+                    setDrag(null);
+                  },
+                  onPointerCancel: () => {
+                    began.current = null;
+                    setDrag(null);
+                  },
+                })}
+              >
+                <title>{mark.what}</title>
+                {mark.lines.map(({ from, to }, k) => {
+                  const [[x1, y1], [x2, y2]] = [place(from), place(to)];
+                  return (
+                    <g key={k}>
+                      <line
+                        x1={x1}
+                        y1={y1}
+                        x2={x2}
+                        y2={y2}
+                        className={mark.kind === 'score' ? styles.score : styles.cut}
+                      />
+                      <line x1={x1} y1={y1} x2={x2} y2={y2} className={styles.grip} />
+                    </g>
+                  );
+                })}
+                {mark.gone.length > 0 && <path d={ringsPath(mark.gone, place)} className={styles.gone} />}
+              </g>
+            );
+          })}
+        </svg>
+      )}
+    </div>
+  );
+}

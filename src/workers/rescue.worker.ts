@@ -1,0 +1,76 @@
+import { expose } from 'comlink';
+import { inView, layerOf, layersAt } from '@/core/fold';
+import { apply } from '@/core/geometry';
+import type { Graduation, Units } from '@/core/length';
+import { finishedFront, sayer, takingIn, type FinishedFront, type Picture } from '@/core/plan';
+import { readRescue, waysOut, type Way } from '@/core/rescue';
+import { greets } from './helper';
+
+/** A way out as it is shown: plain data, because a plan does not survive the crossing. */
+export interface ShownWay extends Pick<Way, 'kind' | 'title' | 'design' | 'keeps' | 'room' | 'cost' | 'text'> {
+  /** The finished pile from the side the scars are seen on, and where they are, in its view; null for what stands. */
+  readonly flat:
+    | (Pick<FinishedFront, 'stack' | 'view' | 'given' | 'laid'> & {
+        readonly face: 'below' | 'above';
+        readonly scars: readonly { readonly x: number; readonly y: number }[];
+      })
+    | null;
+  /** What stands, or has no scar to be seen, as it is drawn small. */
+  readonly picture: Picture | null;
+}
+export interface ShownWays {
+  readonly ways: readonly ShownWay[];
+  readonly mistakes: readonly string[];
+  readonly done: number;
+}
+
+function shown({ plan, laid, ...way }: Way): ShownWay {
+  const { made, design } = plan;
+  const told = {
+    kind: way.kind,
+    title: way.title,
+    design: way.design,
+    keeps: way.keeps,
+    room: way.room,
+    cost: way.cost,
+    text: way.text,
+  };
+  if (!made) return { ...told, flat: null, picture: null };
+  if (made.folded.standing) return { ...told, flat: null, picture: takingIn(made, design.contents ?? made.largest) };
+  const { stack, view, given, laid: mats, face: front } = finishedFront(made, design, 'whole');
+  const seen = (laid?.showing ?? []).flatMap(({ panel, points }) =>
+    points.map((p) => {
+      const at = apply<'folded'>(layerOf(stack, panel).map, p);
+      return {
+        face: layersAt(stack, at).at(-1)?.panel === panel ? ('above' as const) : ('below' as const),
+        at: inView(view, at),
+      };
+    }),
+  );
+  if (seen.length === 0) return { ...told, flat: null, picture: takingIn(made, design.contents ?? made.largest) };
+  const above = seen.filter(({ face }) => face === 'above').length;
+  const face = above * 2 >= seen.length ? 'above' : 'below';
+  const scars = seen.filter((one) => one.face === face).map(({ at }) => ({ x: at.x, y: at.y }));
+  return { ...told, flat: { stack, view, given, laid: face === front ? mats : [], face, scars }, picture: null };
+}
+
+const rescueWorker = {
+  ...greets,
+  /** Seeks ways out of a mishap, telling of each that is found; done when all are. */
+  seek(document: unknown, units: Units, graduation: Graduation, tell: (ways: ShownWays) => void): string | null {
+    const read = readRescue(document);
+    if (!read.ok) return read.issues[0]!.message;
+    let told = '';
+    const going = waysOut(read.mishap, sayer(units, graduation));
+    for (;;) {
+      const next = going.next();
+      const { ways, mistakes, done } = next.value;
+      const now = `${ways.map(({ title }) => title).join()} ${Math.round(done * 10)}`;
+      if (now !== told || next.done) tell({ ways: ways.map(shown), mistakes: mistakes.map(({ text }) => text), done });
+      told = now;
+      if (next.done) return null;
+    }
+  },
+};
+export type RescueWorker = typeof rescueWorker;
+expose(rescueWorker);
