@@ -37,18 +37,6 @@ const making = async (page) => {
   await page.getByRole('button', { name: 'Next ›' }).click();
   await page.getByText('five eighths past 2').first().waitFor();
 };
-/** Three trials of a board with a notch of 0.8 in. */
-const measured = async (page) => {
-  for (const [i, [width, height]] of [
-    ['3 1/8 in', '4 3/16 in'],
-    ['2 5/8 in', '4 3/4 in'],
-    ['3 11/16 in', '3 5/8 in'],
-  ].entries()) {
-    const trial = page.getByRole('listitem', { name: `Trial ${i + 1}` });
-    await trial.getByLabel('Inside width').fill(width);
-    await trial.getByLabel('Inside height').fill(height);
-  }
-};
 const tried = async (page) => {
   for (let i = 0; i < 7; i++) await page.getByRole('button', { name: 'Do it' }).click();
 };
@@ -72,6 +60,18 @@ const nested = async (page) => {
     .first()
     .press('Enter');
 };
+/** A score too many, and its ways out. */
+const rescued = async (page) => {
+  await page.getByLabel('Add what is wrong', { exact: true }).click();
+  await page.getByTitle('A notch', { exact: true }).click();
+  await page.getByRole('progressbar').waitFor();
+  await page.getByRole('progressbar').waitFor({ state: 'hidden', timeout: 60_000 });
+};
+/** How often it fits. */
+const counted = async (page) => {
+  await page.getByRole('radiogroup', { name: 'View' }).getByText('Fit', { exact: true }).click();
+  await page.getByText(/of 100 come out right/).waitFor({ timeout: 60_000 });
+};
 /** File name, address, what to do before the picture, and how the page is shown. */
 const PICTURES = [
   ['shelf', '/', drawn],
@@ -84,12 +84,12 @@ const PICTURES = [
   ['bench-in-space', '/bench?p=demo-12', inSpace],
   ['make', '/make?p=demo-1', making],
   ['tools', '/tools'],
-  ['calibrate', '/tools/calibrate', measured],
+  ['rescue', '/rescue', rescued],
   ['try-a-board', '/tools/try?p=demo-1', tried],
   ['log', '/log', fits],
   ['cutting', '/cutting', laid],
   ['stash', '/stash'],
-  ['backup', '/backup'],
+  ['fit', '/bench?p=demo-1', counted],
   ['bench-failing', '/bench?p=demo-5', remedies, { colorScheme: 'dark' }],
   ['phone-make', '/make?p=demo-1', making, { viewport: { width: 390, height: 844 } }],
   ['together', '/bench?p=demo-18', nested],

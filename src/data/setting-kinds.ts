@@ -11,7 +11,16 @@ export interface SettingKind<T> {
 }
 
 export type SettingKey =
-  'demo-shelf' | 'toolbox' | 'theme' | 'spoken' | 'usual-room' | 'units' | 'size-chart' | 'backup' | 'currency';
+  | 'demo-shelf'
+  | 'toolbox'
+  | 'theme'
+  | 'spoken'
+  | 'usual-room'
+  | 'units'
+  | 'size-chart'
+  | 'backup'
+  | 'currency'
+  | 'hands';
 
 const length = lengthSchema({ least: 0, most: 200 });
 const room = z.strictObject({ width: length, height: length });
@@ -35,6 +44,10 @@ const sizeChart = z.strictObject({
 });
 /** What a person's own size chart is made of. */
 export type ChartSetting = z.output<typeof sizeChart>;
+
+/** How far off what someone cuts, scores and sets is, two standard deviations, mm. */
+const off = lengthSchema({ least: 0, most: 10 });
+const hands = z.strictObject({ cut: off, score: off, setting: off });
 
 export type Theme = 'light' | 'dark' | 'auto';
 
@@ -64,11 +77,13 @@ export const SIZE_CHART = kind<ChartSetting | null>('size-chart', sizeChart.null
 export const THEME = kind<Theme>('theme', z.enum(['light', 'dark', 'auto']), 'auto');
 /** What money is written with: a sign or a short name; nothing until it is told. */
 export const CURRENCY = kind('currency', lineSchema(20), '');
+/** How exact one’s hands are; the usual figures while nobody measured. */
+export const HANDS = kind<z.output<typeof hands> | null>('hands', hands.nullable(), null);
 export const BACKUP = kind<BackupSetting>('backup', backup, { every: 'month', lastAt: 0, laterUntil: 0 });
 
 /** Every kind of setting by its key. */
 export const SETTINGS: ReadonlyMap<string, SettingKind<unknown>> = new Map(
-  [DEMO_SHELF_AT, TOOLBOX, USUAL_ROOM, SPOKEN, UNITS, SIZE_CHART, THEME, BACKUP, CURRENCY].map((one) => [
+  [DEMO_SHELF_AT, TOOLBOX, USUAL_ROOM, SPOKEN, UNITS, SIZE_CHART, THEME, BACKUP, CURRENCY, HANDS].map((one) => [
     one.key,
     one as SettingKind<unknown>,
   ]),

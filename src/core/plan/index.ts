@@ -1,6 +1,5 @@
 /** Plans: `planFor(design)` draws, folds and proves; `planDocument(plan)` writes the answer down. */
 export {
-  calipersOf,
   constructionOptions,
   designSchema,
   layerSchema,

@@ -1,7 +1,7 @@
 /** Rescue: `waysOut(mishap, say)` reads a sheet as it is after a mishap, and seeks what it can still be. */
 export { readRescue, rescueSchema, type Fact, type Mishap } from './wrong';
 export { placeOnEdge, sheetAsItIs, type ScarredSheet, type SheetMark } from './sheet';
-export { onSheet, type Ends, type Laid, type Scar } from './laid';
-export { mistakeOf, mistakeWords, type Mistake } from './mistaken';
+export { type Ends, type Laid, type Scar } from './laid';
+export { mistakeOf, type Mistake } from './mistaken';
 export { rescueAnswer } from './answer';
 export { allWaysOut, waysOut, type Way, type WayKind, type WaysOut } from './ways';

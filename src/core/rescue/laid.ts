@@ -13,7 +13,6 @@ import {
   direction,
   distance,
   dot,
-  invert,
   leastWidth,
   lengthInside,
   minus,
@@ -313,6 +312,3 @@ export function bitten(built: Built, piece: Piece, { bites }: Laid): Built | nul
     pieces: built.pieces.map((one) => (one.name === piece.name ? own : one)) as unknown as Built['pieces'],
   };
 }
-
-/** Where a place of the pattern lies on the sheet as it is. */
-export const onSheet = ({ lay }: Laid, p: Point<'sheet'>): Point<'sheet'> => apply(invert(lay), p);

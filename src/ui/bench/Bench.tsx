@@ -31,7 +31,7 @@ import styles from './Bench.module.css';
 
 /** What the keyboard does at the bench. */
 const KEY_LINES: readonly KeyLine[] = [
-  ['1 2 3 4 5 6', 'Sheet, Folded, On paper, Steps, Cutting, Together'],
+  ['1 2 3 4 5 6 7', 'Sheet, Folded, On paper, Steps, Cutting, Together, Fit'],
   [', .', 'The part inside, the part outside'],
   ['Ctrl Z', 'Undo'],
   ['Ctrl Shift Z', 'Redo'],
@@ -62,6 +62,7 @@ export function Bench({ store }: { store: BenchStore }) {
   useHotkeys('4', () => setView('steps'), KEYS);
   useHotkeys('5', () => setView('cutting'), KEYS);
   useHotkeys('6', () => setView('together'), KEYS);
+  useHotkeys('7', () => setView('fit'), KEYS);
   useHotkeys('comma', () => step(-1), KEYS);
   useHotkeys('period', () => step(1), KEYS);
   useHotkeys(['?', 'shift+?'], () => setKeysOpen(true), { ...KEYS, useKey: true });

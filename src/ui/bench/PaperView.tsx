@@ -273,7 +273,7 @@ function BlankOnPaper({ made, design, at, scale }: BlankOnPaperProps) {
 
 /** The finished front small, with what of the place to mind comes to lie on it. */
 function FinishedFront({ made, design }: Pick<PaperViewProps, 'made' | 'design'>) {
-  const { window, directional, turn } = design.paper;
+  const { window } = design.paper;
   const landed = windowOnFront(made, design);
   const stack = ownPaper(made.folded.finished, made.built);
   const view = viewOf(made.built, stack);

@@ -21,6 +21,12 @@ const CuttingView = dynamic(() => import('./CuttingView').then((module) => modul
   loading: () => <Waiting what="Laying out the cutting view" />,
 });
 
+/** What counts makes loads when it is asked. */
+const FitView = dynamic(() => import('../fit/FitView').then((module) => module.FitView), {
+  ssr: false,
+  loading: () => <Waiting what="Laying out the fit" />,
+});
+
 interface StageProps {
   readonly id: string;
   readonly name: string;
@@ -68,6 +74,7 @@ export const Stage = memo(function Stage(props: StageProps) {
               <PaperView made={made} design={planned.design} onChange={onChange} onPull={dragging.onPull} />
             )}
             {view === 'steps' && <Steps plan={planned.plan} />}
+            {view === 'fit' && <FitView of={of} onChange={onChange} />}
           </Boundary>
         ) : (
           <p className={styles.nothing}>There is no pattern for this yet. The check beside says why.</p>

@@ -6,5 +6,6 @@ export const VIEWS = [
   { value: 'paper', label: 'On paper' },
   { value: 'steps', label: 'Steps' },
   { value: 'cutting', label: 'Cutting' },
+  { value: 'fit', label: 'Fit' },
 ] as const;
 export type ViewName = (typeof VIEWS)[number]['value'];

@@ -1,0 +1,39 @@
+/** How often a plan fits when it is made by hand: counted on the bench, with one's own exactness, and room taken. */
+import { expect, go, openShelf, setLength, test } from './table';
+
+test('the share, what fails first and the curve; less exact hands fit less often, and the room that fits is taken', async ({
+  page,
+}) => {
+  await openShelf(page);
+  await go(page, '/bench?p=demo-1');
+  await page.getByRole('radiogroup', { name: 'View' }).getByText('Fit', { exact: true }).click();
+  const share = page.getByText(/^\d+ of 100 come out right$/);
+  await expect(share).toBeVisible({ timeout: 60_000 });
+  const counted = async (): Promise<number> => Number(/^\d+/.exec((await share.textContent()) ?? '')![0]);
+  const exact = await counted();
+  expect(exact).toBeGreaterThan(80);
+  await expect(page.getByRole('img', { name: /^How often it fits against the room aimed for/ })).toBeVisible();
+  await expect(page.getByText(/^The usual figures, until you measure your own/)).toBeVisible();
+  // Scissors by eye.
+  for (const what of ['What I cut is off by', 'What I score is off by', 'What I set is off by'])
+    await setLength(page, what, '3/16 in');
+  await expect(page.getByText(/^Your own figures/)).toBeVisible();
+  await expect(share).toBeVisible({ timeout: 60_000 });
+  await expect.poll(counted, { timeout: 60_000 }).toBeLessThan(exact);
+  await expect(page.getByText(/^What matters most is/)).toBeVisible();
+  // They are the person's, not the project's.
+  await page.waitForTimeout(400);
+  await page.reload();
+  await page.getByRole('radiogroup', { name: 'View' }).getByText('Fit', { exact: true }).click();
+  await expect(page.getByLabel('What I cut is off by', { exact: true })).toHaveValue('3/16 in');
+  await page.getByRole('button', { name: 'The usual figures' }).click();
+  await expect(page.getByLabel('What I cut is off by', { exact: true })).toHaveValue('1/32 in');
+});
+
+test('what holds nothing of a size says so, and counting can be stopped', async ({ page }) => {
+  await openShelf(page);
+  await go(page, '/bench?p=demo-1');
+  await page.getByRole('radiogroup', { name: 'View' }).getByText('Fit', { exact: true }).click();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText(/^Stopped\./)).toBeVisible();
+});

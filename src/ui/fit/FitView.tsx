@@ -1,0 +1,190 @@
+import { Alert, Button, Progress } from 'antd';
+import { line, scaleLinear } from 'd3';
+import { useRef } from 'react';
+import { USUAL_HANDS, type Asked, type Hands, type HandsAnswer } from '@/core/hands';
+import type { DesignChange, DesignInput } from '@/core/plan';
+import { HANDS } from '@/data/setting-kinds';
+import { useSize } from '../draw/useSize';
+import { LengthField } from '../parts/LengthField';
+import { useReading } from '../parts/Reading';
+import { useSetting } from '../parts/useKept';
+import { useOdds } from './useOdds';
+import styles from './FitView.module.css';
+
+interface FitViewProps {
+  readonly of: DesignInput;
+  readonly onChange: (change: DesignChange, key: string) => void;
+}
+
+const ASKED: Record<Asked, string> = {
+  'goes-in': 'everything goes in',
+  laps: 'flaps still lap where they are glued',
+  closes: 'it still closes',
+  hides: 'nothing of the inside shows',
+};
+const KINDS = [
+  ['cut', 'What I cut is off by'],
+  ['score', 'What I score is off by'],
+  ['setting', 'What I set is off by'],
+] as const;
+/** The share that is worth having. */
+const ENOUGH = 0.95;
+const outOf = (share: number): number => Math.round(share * 100);
+
+/** How often it fits when hands like these make it: the share, what fails first, what matters most, and more room. */
+export function FitView({ of, onChange }: FitViewProps) {
+  const [kept, keep] = useSetting(HANDS);
+  const hands: Hands = kept ?? USUAL_HANDS;
+  const { answer, done, trouble, stop } = useOdds(of, hands);
+  return (
+    <div className={styles.fit}>
+      <section className={styles.hands} aria-label="How exact my hands are">
+        {KINDS.map(([kind, label]) => (
+          <LengthField
+            key={kind}
+            label={label}
+            value={hands[kind]}
+            least={0}
+            most={10}
+            onChange={(value) => keep({ ...hands, [kind]: value })}
+          />
+        ))}
+        <p className={styles.soft}>
+          {kept ? 'Your own figures: ' : 'The usual figures, until you measure your own: '}19 of 20 of your cuts and
+          scores are within these. Cut five strips at 4 in, score five lines, and measure them: twice what they usually
+          differ by is your figure.
+        </p>
+        {kept && <Button onClick={() => keep(null)}>The usual figures</Button>}
+      </section>
+      {trouble && <Alert type="warning" showIcon title={`${trouble}.`} />}
+      {done < 1 && (
+        <div className={styles.counting}>
+          <Progress percent={Math.round(done * 100)} aria-label="How many makes are counted" />
+          <Button onClick={stop}>Stop</Button>
+        </div>
+      )}
+      {answer &&
+        (answer.share === null ? <Nothing /> : <Found answer={answer} share={answer.share} onChange={onChange} />)}
+    </div>
+  );
+}
+
+const Nothing = () => <p className={styles.soft}>Nothing of a size goes in here, so there is nothing to count.</p>;
+
+function Found({
+  answer,
+  share,
+  onChange,
+}: {
+  readonly answer: HandsAnswer;
+  readonly share: number;
+  readonly onChange: FitViewProps['onChange'];
+}) {
+  const { say } = useReading();
+  const fails = answer.by.filter((one) => outOf(one.share) < 100);
+  const [most] = answer.matters;
+  const enough = answer.room.find((one) => one.share >= ENOUGH);
+  const now = answer.room[0];
+  const next = answer.room.find(
+    ({ ease }) => now && ease.width > now.ease.width + 1e-6 && ease.width >= now.ease.width,
+  );
+  return (
+    <>
+      <p className={styles.share}>
+        <strong>{outOf(share)}</strong> of 100 come out right
+      </p>
+      {fails.length > 0 ? (
+        <ul className={styles.list} aria-label="What goes wrong">
+          {fails.map((one) => (
+            <li key={one.check}>
+              {ASKED[one.check]}: {outOf(one.share)} of 100
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className={styles.soft}>Of {answer.runs} makes in the computer every one came out right.</p>
+      )}
+      {outOf(share) < 100 && most && most.share > 0.05 && (
+        <p>
+          What matters most is <strong>{most.what}</strong>: do that with care.
+        </p>
+      )}
+      {answer.room.length > 1 && <Curve room={answer.room} />}
+      {now && next && next.share > now.share && (
+        <p>
+          A little more room, {say(next.ease.width)} × {say(next.ease.height)}: {outOf(now.share)} → {outOf(next.share)}{' '}
+          of 100.
+        </p>
+      )}
+      {share < ENOUGH && enough && (
+        <Button type="primary" onClick={() => onChange({ ease: enough.ease }, 'fit-room')}>
+          Take the room that fits {outOf(enough.share)} of 100: {say(enough.ease.width)} × {say(enough.ease.height)}
+        </Button>
+      )}
+      {share < ENOUGH && answer.room.length > 1 && !enough && (
+        <p className={styles.soft}>
+          More room alone does not bring it to 95 of 100: cut and score more exactly, or choose another holder.
+        </p>
+      )}
+    </>
+  );
+}
+
+const HIGH = 200;
+const MARGIN = { left: 44, right: 16, top: 12, bottom: 36 };
+
+/** The share of makes that fit, against the room that is aimed for. */
+function Curve({ room }: { readonly room: HandsAnswer['room'] }) {
+  const { say } = useReading();
+  const frame = useRef<HTMLDivElement>(null);
+  const size = useSize(frame);
+  const wide = Math.min(size?.width ?? 0, 620);
+  const widths = room.map(({ ease }) => ease.width);
+  const x = scaleLinear([widths[0]!, widths.at(-1)!], [MARGIN.left, wide - MARGIN.right]);
+  const y = scaleLinear([Math.min(0.5, ...room.map(({ share }) => share)), 1], [HIGH - MARGIN.bottom, MARGIN.top]);
+  const path = line<HandsAnswer['room'][number]>(
+    ({ ease }) => x(ease.width),
+    ({ share }) => y(share),
+  )([...room]);
+  return (
+    <div ref={frame} className={styles.curve}>
+      {wide > 0 && (
+        <svg
+          width={wide}
+          height={HIGH}
+          role="img"
+          aria-label={`How often it fits against the room aimed for: ${room.map(({ ease, share }) => `${say(ease.width)}, ${outOf(share)} of 100`).join('; ')}`}
+        >
+          {y.ticks(4).map((tick) => (
+            <g key={tick}>
+              <line x1={MARGIN.left} x2={wide - MARGIN.right} y1={y(tick)} y2={y(tick)} className={styles.grid} />
+              <text x={MARGIN.left - 8} y={y(tick) + 4} className={styles.tickLeft}>
+                {outOf(tick)}
+              </text>
+            </g>
+          ))}
+          {y.domain()[0]! < ENOUGH && (
+            <line x1={MARGIN.left} x2={wide - MARGIN.right} y1={y(ENOUGH)} y2={y(ENOUGH)} className={styles.enough} />
+          )}
+          <path d={path ?? ''} className={styles.line} />
+          {room.map(({ ease, share }, i) => (
+            <g key={i}>
+              <circle
+                cx={x(ease.width)}
+                cy={y(share)}
+                r={i === 0 ? 6 : 4}
+                className={i === 0 ? styles.here : styles.dot}
+              />
+              <text x={x(ease.width)} y={HIGH - MARGIN.bottom + 18} className={styles.tick}>
+                {say(ease.width)}
+              </text>
+            </g>
+          ))}
+        </svg>
+      )}
+      <p className={styles.soft}>
+        Of 100 makes so many fit, against the room aimed for; the large dot is this plan, the dashed line 95.
+      </p>
+    </div>
+  );
+}
