@@ -72,6 +72,7 @@ for (const colorScheme of ['light', 'dark'] as const)
         ['/holders/library-pocket', 'Usual mistakes'],
         ['/sets', 'pieces to cut'],
         ['/envelopes', 'A card for each'],
+        ['/rescue', 'What is wrong?'],
         ['/bench?p=demo-18', 'from the front'],
       ] as const) {
         if (colorScheme === 'dark' && !evening.includes(address)) continue;

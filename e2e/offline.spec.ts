@@ -37,6 +37,7 @@ offline(
       '/cutting': 'Cuts in order',
       '/envelopes': 'A card for each',
       '/log': 'What the fits say',
+      '/rescue': 'What is wrong?',
       '/sets': 'pieces to cut',
       '/stash': 'Paper saved',
       '/tools': 'Envelope boards',
