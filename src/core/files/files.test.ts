@@ -344,9 +344,11 @@ test('the JSON Schema names every document and every option with its reason', ()
   expect(Object.keys(schema.$defs).sort()).toEqual([
     'cutList',
     'design',
+    'hands',
     'layout',
     'plan',
     'project',
+    'rescue',
     'set',
     'setPlan',
   ]);

@@ -1,5 +1,6 @@
 /** Hands: `oddsAnswer(question)` makes a plan thousands of times with the errors of hands, and counts how often it fits. */
 export { benchFor, oddsOf, type Asked, type Hands, type Odds } from './odds';
+export { fromStrip, readMeasures } from './strip';
 export {
   answerHands,
   handsSchema,

@@ -2,12 +2,14 @@ import { Alert, Button, Progress } from 'antd';
 import { line, scaleLinear } from 'd3';
 import { useRef } from 'react';
 import { USUAL_HANDS, type Asked, type Hands, type HandsAnswer } from '@/core/hands';
+import { mm } from '@/core/length';
 import type { DesignChange, DesignInput } from '@/core/plan';
 import { HANDS } from '@/data/setting-kinds';
 import { useSize } from '../draw/useSize';
 import { LengthField } from '../parts/LengthField';
 import { useReading } from '../parts/Reading';
 import { useSetting } from '../parts/useKept';
+import { TestStrip } from './TestStrip';
 import { useOdds } from './useOdds';
 import styles from './FitView.module.css';
 
@@ -51,11 +53,11 @@ export function FitView({ of, onChange }: FitViewProps) {
         ))}
         <p className={styles.soft}>
           {kept ? 'Your own figures: ' : 'The usual figures, until you measure your own: '}19 of 20 of your cuts and
-          scores are within these. Cut five strips at 4 in, score five lines, and measure them: twice what they usually
-          differ by is your figure.
+          scores are within these.
         </p>
         {kept && <Button onClick={() => keep(null)}>The usual figures</Button>}
       </section>
+      <TestStrip onFigure={(kind, off) => keep({ ...hands, [kind]: mm(off) })} />
       {trouble && <Alert type="warning" showIcon title={`${trouble}.`} />}
       {done < 1 && (
         <div className={styles.counting}>
