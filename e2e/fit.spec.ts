@@ -28,14 +28,14 @@ test('the share, what fails first and the curve; less exact hands fit less often
   await expect(page.getByLabel('What I cut is off by', { exact: true })).toHaveValue('3/16 in');
   await page.getByRole('button', { name: 'The usual figures' }).click();
   await expect(page.getByLabel('What I cut is off by', { exact: true })).toHaveValue('1/32 in');
-  // One’s own figure from a strip: two of four off by an eighth.
+  // One’s own figure from a strip: two of four off by an eighth, 2 √(2/4) / 8 in.
   await page.getByText('Measure my own figure from a test strip').click();
   const ruler = page.getByLabel('What the ruler says of each', { exact: true });
   await ruler.fill('4; four');
   await expect(page.getByRole('status').filter({ hasText: '“four”' })).toBeVisible();
   await ruler.fill('4; 4 1/8; 4; 3 7/8');
   await page.getByRole('button', { name: 'Use this figure' }).click();
-  await expect(page.getByLabel('What I cut is off by', { exact: true })).toHaveValue(/3\/16 in/);
+  await expect(page.getByLabel('What I cut is off by', { exact: true })).toHaveValue('0.177 in');
 });
 
 test('what holds nothing of a size says so, and counting can be stopped', async ({ page }) => {

@@ -155,7 +155,9 @@ function WithPlan({ told, project, shelf, graduation, units, onTell, onDone }: W
     try {
       let id = project?.id ?? '';
       if (project && part) {
-        const next = withDesign(project.set, part.part.id, design, way.design);
+        // The paper and the tool are the set’s, and other parts have them too: only the sheet is what it is.
+        const taken = { ...way.design, paper: design.paper, tool: design.tool } as DesignInput;
+        const next = withDesign(project.set, part.part.id, design, taken);
         keepProject(id, project, { name: project.name, units: project.units, set: next });
       } else id = await addProject({ name: way.title, units, set: setOf(way.design) });
       onDone();
