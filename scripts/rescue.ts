@@ -1,4 +1,5 @@
 /** Command line of the rescue contract: a sheet that went wrong on standard input, what it can still be on standard output. */
+import { unitsOf } from '../src/core/length';
 import { sayer } from '../src/core/plan';
 import { allWaysOut, readRescue, rescueAnswer } from '../src/core/rescue';
 import { answerTo, end, standardInput, wrong } from './document';
@@ -10,7 +11,7 @@ async function run([option]: readonly string[]): Promise<void> {
       const read = readRescue(document);
       if (!read.ok) return wrong('What went wrong is told in a way that has a problem.', read.issues);
       const { graduation } = read.mishap.design;
-      const say = sayer(graduation.endsWith('mm') ? 'mm' : 'in', graduation);
+      const say = sayer(unitsOf(graduation), graduation);
       return { so: 'answer', body: rescueAnswer(allWaysOut(read.mishap, say)) };
     }),
   );

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { oddsAnswer, readHands, type HandsAnswer } from '@/core/hands';
+import { toEnd } from '@/core/progress';
 import { greets } from './helper';
 
 const handsWorker = {
@@ -11,12 +12,7 @@ const handsWorker = {
   ): { readonly answer: HandsAnswer | null; readonly why: string | null } {
     const read = readHands(document);
     if (!read.ok) return { answer: null, why: read.issues[0]!.message };
-    const going = oddsAnswer(read.question);
-    for (;;) {
-      const next = going.next();
-      if (next.done) return { answer: next.value, why: null };
-      tell(next.value);
-    }
+    return { answer: toEnd(oddsAnswer(read.question), tell), why: null };
   },
 };
 export type HandsWorker = typeof handsWorker;

@@ -1,9 +1,10 @@
 import { expose } from 'comlink';
-import { inView, layerOf, layersAt } from '@/core/fold';
+import { hasPanel, inView, layerOf, layersAt } from '@/core/fold';
 import { apply } from '@/core/geometry';
 import type { Graduation, Units } from '@/core/length';
 import { finishedFront, sayer, takingIn, type FinishedFront, type Picture } from '@/core/plan';
-import { readRescue, waysOut, type Way } from '@/core/rescue';
+import { toEnd } from '@/core/progress';
+import { readRescue, waysOut, type Way, type WaysOut } from '@/core/rescue';
 import { greets } from './helper';
 
 /** A way out as it is shown: plain data, because a plan does not survive the crossing. */
@@ -38,7 +39,9 @@ function shown({ plan, laid, ...way }: Way): ShownWay {
   if (!made) return { ...told, flat: null, picture: null };
   if (made.folded.standing) return { ...told, flat: null, picture: takingIn(made, design.contents ?? made.largest) };
   const { stack, view, given, laid: mats, face: front } = finishedFront(made, design, 'whole');
-  const seen = (laid?.showing ?? []).flatMap(({ panel, points }) =>
+  // What lies beside the pile is told of in words.
+  const inPile = (laid?.showing ?? []).filter(({ panel }) => hasPanel(stack, panel));
+  const seen = inPile.flatMap(({ panel, points }) =>
     points.map((p) => {
       const at = apply<'folded'>(layerOf(stack, panel).map, p);
       return {
@@ -61,15 +64,13 @@ const rescueWorker = {
     const read = readRescue(document);
     if (!read.ok) return read.issues[0]!.message;
     let told = '';
-    const going = waysOut(read.mishap, sayer(units, graduation));
-    for (;;) {
-      const next = going.next();
-      const { ways, mistakes, done } = next.value;
+    const show = ({ ways, mistakes, done }: WaysOut): void => {
       const now = `${ways.map(({ title }) => title).join()} ${Math.round(done * 10)}`;
-      if (now !== told || next.done) tell({ ways: ways.map(shown), mistakes: mistakes.map(({ text }) => text), done });
+      if (now !== told || done === 1) tell({ ways: ways.map(shown), mistakes: mistakes.map(({ text }) => text), done });
       told = now;
-      if (next.done) return null;
-    }
+    };
+    show(toEnd(waysOut(read.mishap, sayer(units, graduation)), show));
+    return null;
   },
 };
 export type RescueWorker = typeof rescueWorker;

@@ -2,8 +2,10 @@ import { setPriority } from 'node:os';
 import { parentPort } from 'node:worker_threads';
 import { readCutList } from '@/core/cutting';
 import { loadSolver, packing, USUAL_PATIENCE } from '@/core/cutting/pack';
+import { unitsOf } from '@/core/length';
 import { answerHands, readHands } from '@/core/hands';
 import { parseDocument, sayer } from '@/core/plan';
+import { toEnd } from '@/core/progress';
 import { readRescue, rescueAnswer, waysOut, type Mishap } from '@/core/rescue';
 import { answerTo } from '@/core/sets';
 
@@ -62,15 +64,13 @@ async function work({ kind, text }: Asked, say: (said: Said) => void): Promise<S
 /** Ways out, the best so far told now and then: late is better than never. */
 function rescued(mishap: Mishap, say: (said: Said) => void): Said {
   const { graduation } = mishap.design;
-  const going = waysOut(mishap, sayer(graduation.endsWith('mm') ? 'mm' : 'in', graduation));
   let last = performance.now();
-  for (;;) {
-    const next = going.next();
-    if (next.done) return answer(200, rescueAnswer(next.value));
-    if (performance.now() - last < 5 * OFTEN) continue;
-    say({ so: 'far', body: JSON.stringify(rescueAnswer(next.value)) });
+  const found = toEnd(waysOut(mishap, sayer(unitsOf(graduation), graduation)), (best) => {
+    if (performance.now() - last < 5 * OFTEN) return;
+    say({ so: 'far', body: JSON.stringify(rescueAnswer(best)) });
     last = performance.now();
-  }
+  });
+  return answer(200, rescueAnswer(found));
 }
 
 parentPort?.on('message', (asked: Asked) => {

@@ -16,6 +16,7 @@ import {
   apply,
   applyAll,
   area,
+  circle,
   contains,
   difference,
   distance,
@@ -143,15 +144,15 @@ function biteOf(
     // The covering paper starts where the line down the middle of the opening first meets it.
     const start = Math.min(...covers.map((layer) => firstAlong(layer.polygon, at(middle, 0), view.up)));
     const centre = at(middle, start - diameter / 2 + bite * diameter);
-    const circle = circleAt(centre, diameter / 2);
+    const round = circle(centre, diameter / 2, CHORDS);
     const cut = Number.isFinite(start)
-      ? covers.filter((layer) => intersection(layer.polygon, circle).some((shared) => area(shared) > SPECK))
+      ? covers.filter((layer) => intersection(layer.polygon, round).some((shared) => area(shared) > SPECK))
       : [];
     const hit = new Set(cut.map((layer) => layer.panel));
     const cutsGlue = stack.joints.some((joint) => {
       if (!hit.has(joint.panel) && !hit.has(joint.onto)) return false;
       const { map } = layerOf(stack, joint.panel);
-      return joint.polygons.some((ring) => intersection(applyAll<'folded'>(map, ring), circle).length > 0);
+      return joint.polygons.some((ring) => intersection(applyAll<'folded'>(map, ring), round).length > 0);
     });
     // The paper left beside a fold must not tear.
     const cuts = cutsFold(stack, hit, centre, diameter / 2 + LEAST.left.fails)
@@ -159,7 +160,7 @@ function biteOf(
       : cutsGlue
         ? 'notch-cuts-glue'
         : null;
-    return { centre, circle, hit, cuts };
+    return { centre, circle: round, hit, cuts };
   };
   const usual = through(made.filter((layer) => above.has(layer.panel) === onTop));
   if (usual.cuts !== 'notch-cuts-glue' && usual.hit.size < 2) return usual;
@@ -220,13 +221,6 @@ const changed = (built: Built, change: (piece: Piece) => Piece): Built => ({
   ...built,
   pieces: built.pieces.map(change) as unknown as Built['pieces'],
 });
-
-/** A circle as a polygon. */
-export const circleAt = (centre: Point<'folded'>, radius: number): Polygon<'folded'> =>
-  Array.from({ length: CHORDS }, (_, i) => {
-    const turn = (2 * Math.PI * i) / CHORDS;
-    return { x: centre.x + radius * Math.cos(turn), y: centre.y + radius * Math.sin(turn) };
-  });
 
 /** True when a score of one of the panels runs through a circle. */
 function cutsFold(stack: Stack, panels: ReadonlySet<string>, centre: Point<'folded'>, radius: number): boolean {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { FlatCavity, Joint } from '../fold';
-import type { Point, Polygon } from '../geometry';
+import { circle, type Point, type Polygon } from '../geometry';
 import { inches, mm, type Mm } from '../length';
 import { drawPiece, isSquare, LEAST, rect, ring, type Hole, type Piece } from '../pattern';
 import {
@@ -393,12 +393,7 @@ const ringThrough = (panel: string, onto: string, centres: readonly Point<'sheet
   panel,
   onto,
   side: 'inside',
-  polygons: centres.map(({ x, y }) =>
-    Array.from({ length: 12 }, (_, i) => ({
-      x: x + (HOLE / 2) * Math.cos((i * Math.PI) / 6),
-      y: y + (HOLE / 2) * Math.sin((i * Math.PI) / 6),
-    })),
-  ),
+  polygons: centres.map((centre) => circle(centre, HOLE / 2, 12)),
 });
 
 /** The cards as they must go in: each into its pocket, three papers thick, past the rings that go through it. */

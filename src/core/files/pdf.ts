@@ -19,7 +19,7 @@ import {
   type PDFOperator,
   type PDFPage,
 } from '@cantoo/pdf-lib';
-import { boxOf, type Point } from '../geometry';
+import { boxOf, circle, type Point } from '../geometry';
 import { letteringIn, wrapped, type Lettering, type Printed } from './pdf-text';
 import { FOOT, OVERLAP, RIM, tilesFor, type Page, type Tile } from './tiles';
 import type { PrintShape } from './print-picture';
@@ -116,7 +116,7 @@ export function sheetLines(
     ...glue.flatMap((polygon) => [...ring(polygon), ...hatch(polygon, at)]),
     ...look(0.25, 0, []),
     ...outline.flatMap(ring),
-    ...holes.flatMap(({ centre, diameter }) => ring(circleRound(centre, diameter / 2))),
+    ...holes.flatMap(({ centre, diameter }) => ring(circle(centre, diameter / 2, 32))),
     ...slits.flatMap(({ from, to }) => [moveTo(...at(from)), lineTo(...at(to)), stroke()]),
     ...scores.flatMap((score) => [
       ...look(0.25, 0, score.fold === 'valley' ? [4, 2] : [6, 1.5, 1, 1.5]),
@@ -127,13 +127,6 @@ export function sheetLines(
     ...look(0.25, 0, []),
   ];
 }
-
-/** A circle in short chords. */
-const circleRound = (centre: Point, radius: number): Point[] =>
-  Array.from({ length: 32 }, (_, i) => {
-    const turn = (2 * Math.PI * i) / 32;
-    return { x: centre.x + radius * Math.cos(turn), y: centre.y + radius * Math.sin(turn) };
-  });
 
 /** Upright hatching for a glue area, 3 mm apart: the stretches of each line that lie inside. */
 function hatch(polygon: readonly Point[], at: (p: Point) => readonly [number, number]): PDFOperator[] {

@@ -161,6 +161,13 @@ function roundCorner<F extends Frame>(polygon: Polygon<F>, index: number, radius
   return [...polygon.slice(0, index), ...arc, ...polygon.slice(index + 1)];
 }
 
+/** A circle in so many chords, anticlockwise. */
+export const circle = <F extends Frame>(centre: Point<F>, radius: number, chords: number): Polygon<F> =>
+  Array.from({ length: chords }, (_, i) => {
+    const turn = (2 * Math.PI * i) / chords;
+    return { x: centre.x + radius * Math.cos(turn), y: centre.y + radius * Math.sin(turn) };
+  });
+
 /** Half the angle between two directions, radians. */
 const halfAngle = (a: Point, b: Point): number => Math.acos(Math.max(-1, Math.min(1, dot(a, b)))) / 2;
 

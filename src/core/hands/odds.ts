@@ -19,6 +19,7 @@ import { intersection, leastWidth } from '../geometry';
 import type { Mm } from '../length';
 import type { Piece } from '../pattern';
 import type { Design, Made } from '../plan';
+import { toEnd } from '../progress';
 import { drawnWith, loosened, type Doing, type Drawn, type Kind, type Loose } from './lines';
 
 /** How exact someone is: two standard deviations of what they cut, score, and set a board to, mm. */
@@ -224,10 +225,5 @@ export function* makes(bench: Bench, hands: Hands, runs: number, seed: number): 
 }
 
 /** All makes at once. */
-export function oddsOf(bench: Bench, hands: Hands, runs: number, seed: number): Odds {
-  const going = makes(bench, hands, runs, seed);
-  for (;;) {
-    const next = going.next();
-    if (next.done) return next.value;
-  }
-}
+export const oddsOf = (bench: Bench, hands: Hands, runs: number, seed: number): Odds =>
+  toEnd(makes(bench, hands, runs, seed));

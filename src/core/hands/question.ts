@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { inches, lengthSchema, mm, stepOf, type Mm } from '../length';
 import { changedDesign, inputOf, planFor, readDesign, type Design } from '../plan';
+import { toEnd } from '../progress';
 import { issuesOf, type Issue } from '../text/issues';
 import { benchFor, makes, type Hands, type Odds } from './odds';
 
@@ -129,10 +130,4 @@ function roomsOf(design: Design): readonly { readonly ease: AtRoom['ease']; read
 }
 
 /** All of it at once. */
-export function answerHands(question: HandsQuestion): HandsAnswer {
-  const going = oddsAnswer(question);
-  for (;;) {
-    const next = going.next();
-    if (next.done) return next.value;
-  }
-}
+export const answerHands = (question: HandsQuestion): HandsAnswer => toEnd(oddsAnswer(question));

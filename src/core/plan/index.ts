@@ -14,7 +14,7 @@ export {
 } from './design/design';
 export { issuesOf, type Issue } from '../text/issues';
 export { blanksOf } from './work/blanks';
-export { partNamed, planDrawn, planFor, type Made, type MadePiece, type Plan } from './plan';
+export { partNamed, planFor, planOn, type Made, type MadePiece, type Plan } from './plan';
 export { basePieces, ownPaper, panelName, viewOf } from './thing';
 export {
   ADHESIVES,
@@ -62,6 +62,7 @@ export {
 export { concernedIn, beginning, momentsOf, seenAt, type Moment } from './looks/moments';
 export { checksOf, type Check, type CheckOf, type Level, type Remedy } from './checks';
 export { changedDesign, inputOf, type DesignChange } from './design/change';
+export { FINER } from './remedies/offers';
 export { remediesOf, remediesTried, type OwnPaper, type Remedies } from './remedies';
 export { finishedFront, inPile, laidOnFaces, type FinishedFront } from './looks/dressing';
 export { pictureOf, pileOf, stillStep, takingIn, type Picture } from './looks/picture';

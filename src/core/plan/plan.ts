@@ -83,13 +83,15 @@ export function planFor(asked: Design): Plan {
 }
 
 /**
- * The plan of a pattern that is there already, as a sheet is after a mishap: folded, and its contents pushed in, as it is.
- * Throws what a pattern that cannot be folded at all throws.
+ * A plan on a sheet that is not as drawn: its pattern with what the sheet lacks (`built`), folded, and its contents pushed in,
+ * as it is. What is made of it is told as before: that its moves give the pattern was tried on a whole sheet.
  */
-export function planDrawn(design: Design, built: Built): Plan {
+export function planOn({ design, made }: Plan & { readonly made: Made }, built: Built): Plan {
   const folded = assemble(built.pieces, built.assembly);
   const holds = built.cavities.map((cavity) => holdOf(folded, cavity, calipersOf(design)));
-  return { design, refusal: null, made: madeFrom(design, built, folded, holds) };
+  const as = new Map(built.pieces.map((piece) => [piece.name, piece]));
+  const pieces = made.pieces.map((part) => ({ ...part, piece: as.get(part.piece.name) ?? part.piece }));
+  return { design, refusal: null, made: madeOf(design, built, pieces as unknown as Made['pieces'], folded, holds) };
 }
 
 /** A design for contents that share their room with layers. */
@@ -128,6 +130,10 @@ function madeFrom(design: Design, pattern: Built, folded: Folded, holds: readonl
   const pieces = built.pieces
     .filter(({ source }) => source === 'made')
     .map((piece) => madePiece(piece, built.start, design)) as unknown as Made['pieces'];
+  return madeOf(design, built, pieces, folded, holds);
+}
+
+function madeOf(design: Design, built: Built, pieces: Made['pieces'], folded: Folded, holds: readonly Hold[]): Made {
   const [hold] = holds;
   const { least, thickness } = design;
   const shared = withLayersInside(design);

@@ -1,5 +1,5 @@
 import type { Built } from '../constructions';
-import { layerOf, layersAt } from '../fold';
+import { hasPanel, layerOf, layersAt } from '../fold';
 import {
   apply,
   applyAll,
@@ -7,12 +7,15 @@ import {
   boxesMeet,
   boxOf,
   centreOf,
+  circle,
   compose,
   contains,
   difference,
   direction,
   distance,
   dot,
+  fromSegment,
+  intersection,
   leastWidth,
   lengthInside,
   minus,
@@ -21,12 +24,14 @@ import {
   sideOf,
   translation,
   type Affine,
+  type Box,
   type Point,
   type Polygon,
   type Segment,
 } from '../geometry';
-import type { Blank, Piece } from '../pattern';
-import { laidOnFaces, printMap, type Design, type Made } from '../plan';
+import { mm } from '../length';
+import { blankPolygon, type Blank, type Hole, type Panel, type Piece } from '../pattern';
+import { laidOnFaces, printMap, type Made, type Papers } from '../plan';
 import type { ScarredSheet, SheetMark } from './sheet';
 
 /** Where a mark of the sheet ends up. */
@@ -44,6 +49,10 @@ export interface Scar {
 
 /** A pattern laid on a sheet as it is. */
 export interface Laid {
+  /** How the sheet is turned for it, and where on it the pattern begins, mm from its left end and its near edge then. */
+  readonly turned: Turned;
+  readonly over: boolean;
+  readonly at: Point<'sheet'>;
   /** From the sheet to the pattern's own. */
   readonly lay: Affine;
   readonly scars: readonly Scar[];
@@ -51,6 +60,8 @@ export interface Laid {
   readonly showing: readonly { readonly panel: string; readonly points: readonly Point<'sheet'>[] }[];
   /** Paper that panels lack there, by panel. */
   readonly bites: ReadonlyMap<string, readonly Polygon<'sheet'>[]>;
+  /** Panels, as their maker calls them, that reach over the rim of the sheet and are shorter by that. */
+  readonly short: readonly string[];
   /** Hinges that are scored already. */
   readonly scored: readonly string[];
   /** How ugly it is: what shows, what paper lacks, what lies hidden; the less the better. */
@@ -64,21 +75,33 @@ const SPECK = 1;
 /** Paper missing in a strip so narrow is an edge cut a little short, mm. */
 const SLIVER = 0.4;
 
-/** The eight ways a sheet can lie: turned by quarters, and turned over. */
-function orientations({ width, height }: Blank): readonly { readonly turn: Affine; readonly size: Blank }[] {
-  const turns: readonly (readonly [Affine, boolean])[] = [
-    [[1, 0, 0, 1, 0, 0], false],
-    [[-1, 0, 0, -1, width, height], false],
-    [[0, 1, -1, 0, height, 0], true],
-    [[0, -1, 1, 0, 0, width], true],
+/** How a sheet is turned before the pattern is laid on it: in the plane, then over its upright middle. */
+export type Turned = 'not' | 'round' | 'left' | 'right';
+
+interface Orientation {
+  readonly turned: Turned;
+  readonly over: boolean;
+  readonly map: Affine;
+  readonly size: Blank;
+}
+
+/** The eight ways a sheet can lie, as it is first. */
+function orientations({ width, height }: Blank): readonly Orientation[] {
+  const across = { width: height, height: width };
+  const turns: readonly Omit<Orientation, 'over'>[] = [
+    { turned: 'not', map: [1, 0, 0, 1, 0, 0], size: { width, height } },
+    { turned: 'round', map: [-1, 0, 0, -1, width, height], size: { width, height } },
+    { turned: 'left', map: [0, 1, -1, 0, height, 0], size: across },
+    { turned: 'right', map: [0, -1, 1, 0, 0, width], size: across },
   ];
-  return turns.flatMap(([turn, across]) => {
-    const size = across ? { width: height, height: width } : { width, height };
-    return [
-      { turn, size },
-      { turn: compose([-1, 0, 0, 1, size.width, 0], turn), size },
-    ];
-  });
+  return [
+    ...turns.map((turn): Orientation => ({ ...turn, over: false })),
+    ...turns.map((turn): Orientation => ({
+      ...turn,
+      over: true,
+      map: compose([-1, 0, 0, 1, turn.size.width, 0], turn.map),
+    })),
+  ];
 }
 
 /** So many places along a side are tried. */
@@ -108,26 +131,31 @@ export function waysToLie(made: Made, piece: Piece, sheet: ScarredSheet, sided: 
   const seen = showsWhere(made);
   const lays = orientations(sheet.blank)
     // One-sided paper is not turned over.
-    .filter((_, i) => sided === 2 || i % 2 === 0)
-    .flatMap(({ turn, size }) => {
-      const [over, high] = [size.width - piece.blank.width, size.height - piece.blank.height];
-      if (over < -LACKS || high < -LACKS) return [];
-      const turned = scores.map(({ from, to }) => ({ from: apply<'sheet'>(turn, from), to: apply<'sheet'>(turn, to) }));
-      const xs = starts(over, along(turned, 'x'), along(folds, 'x'));
+    .filter(({ over }) => sided === 2 || !over)
+    .flatMap(({ map, size, ...lies }) => {
+      const [wide, high] = [size.width - piece.blank.width, size.height - piece.blank.height];
+      if (wide < -LACKS || high < -LACKS) return [];
+      const turned = scores.map(({ from, to }) => ({ from: apply<'sheet'>(map, from), to: apply<'sheet'>(map, to) }));
+      const xs = starts(wide, along(turned, 'x'), along(folds, 'x'));
       const ys = starts(high, along(turned, 'y'), along(folds, 'y'));
-      return xs.flatMap((x) => ys.map((y) => compose(translation(-x, -y), turn)));
+      return xs.flatMap((x) => ys.map((y) => ({ ...lies, at: { x, y }, lay: compose(translation(-x, -y), map) })));
     });
-  return lays.map((lay) => laidSo(made, piece, sheet, lay, seen)).sort((a, b) => a.ugly - b.ugly);
+  // Of what is as ugly the one that needs no turning.
+  return lays
+    .map(({ lay, ...lies }) => ({ ...laidSo(made, piece, sheet, lay, seen), ...lies }))
+    .sort((a, b) => Math.round(100 * (a.ugly - b.ugly)));
 }
 
-const corners = ({ width, height }: Blank): readonly Point<'sheet'>[] => [
-  { x: 0, y: 0 },
-  { x: width, y: height },
-];
+/** Paper that is missed: more than a speck, and broader than an edge that was cut a little short. */
+const lacking = (rings: readonly Polygon<'sheet'>[]): Polygon<'sheet'>[] =>
+  plainRings(rings).filter((ring) => leastWidth(ring) > SLIVER && area(ring) > SPECK);
 
 type Seen = (panel: string, p: Point<'sheet'>) => boolean;
 
-/** Whether a place of a panel can be seen on the finished thing, from either side. */
+/** Paper alike on both sides, whichever way up: only where panels show is asked. */
+const PLAIN: Papers = { paper: { caliper: mm(0), sided: 2, directional: false, turn: 0 }, papers: {}, turns: {} };
+
+/** Whether a place of a panel can be seen on the finished thing, from either side. What lies beside it is seen. */
 function showsWhere(made: Made): Seen {
   const { folded } = made;
   const covers = laidOnFaces(made);
@@ -135,46 +163,45 @@ function showsWhere(made: Made): Seen {
     covers.some((mat) => mat.panel === panel && contains(mat.polygon, p));
   if (folded.standing) {
     const shown = new Set(printMap(made, PLAIN).map(({ panel }) => panel));
-    return (panel, p) => shown.has(panel) && !covered(panel, p);
+    const standing = new Set(folded.standing.finished.leaves.map(({ panel: { id } }) => id));
+    return (panel, p) => !standing.has(panel) || (shown.has(panel) && !covered(panel, p));
   }
   const { finished } = folded;
   return (panel, p) => {
+    if (!hasPanel(finished, panel)) return true;
     const at = apply<'folded'>(layerOf(finished, panel).map, p);
     const pile = layersAt(finished, at);
     const end = pile[0]?.panel === panel || pile.at(-1)?.panel === panel;
     return end && !covered(panel, p);
   };
 }
-const PLAIN = {
-  paper: { caliper: 0, sided: 2, directional: false, turn: 0 },
-  papers: {},
-  turns: {},
-} as unknown as Design;
-
-function laidSo(made: Made, piece: Piece, sheet: ScarredSheet, lay: Affine, seen: Seen): Laid {
-  const paper = sheet.paper.map((ring) => applyAll<'sheet'>(lay, ring));
+function laidSo(
+  made: Made,
+  piece: Piece,
+  sheet: ScarredSheet,
+  lay: Affine,
+  seen: Seen,
+): Omit<Laid, 'turned' | 'over' | 'at'> {
   const name = (id: string): string => piece.panels.find((panel) => panel.id === id)?.name ?? id;
-  // Most panels lie clear of every rim and of all that is gone: these lack nothing.
-  const rim = boxOf(corners(sheet.blank).map((p) => apply<'sheet'>(lay, p)));
-  const lacking = sheet.gone.map((ring) => boxOf(ring.map((p) => apply<'sheet'>(lay, p))));
-  const isWhole = (polygon: Polygon<'sheet'>): boolean => {
+  const blank = blankPolygon(sheet.blank).map((p) => apply<'sheet'>(lay, p));
+  const gone = sheet.gone.map((ring) => applyAll<'sheet'>(lay, ring));
+  const [rim, boxes] = [boxOf(blank), gone.map(boxOf)];
+  const beyond = ({ minX, minY, maxX, maxY }: Box): boolean =>
+    minX < rim.minX - SLIVER || minY < rim.minY - SLIVER || maxX > rim.maxX + SLIVER || maxY > rim.maxY + SLIVER;
+  const bites = new Map<string, readonly Polygon<'sheet'>[]>();
+  const short: string[] = [];
+  for (const { id, polygon } of piece.panels) {
     const box = boxOf(polygon);
-    const within =
-      box.minX > rim.minX - SLIVER &&
-      box.minY > rim.minY - SLIVER &&
-      box.maxX < rim.maxX + SLIVER &&
-      box.maxY < rim.maxY + SLIVER;
-    return within && !lacking.some((other) => boxesMeet(box, other));
-  };
-  const bites = new Map(
-    piece.panels.flatMap(({ id, polygon }) => {
-      if (isWhole(polygon)) return [];
-      const missing = plainRings(difference([polygon], paper)).filter(
-        (ring) => leastWidth(ring) > SLIVER && area(ring) > SPECK,
-      );
-      return missing.length > 0 ? [[id, missing] as const] : [];
-    }),
-  );
+    // What the pattern itself has holes for lacks nothing.
+    const holes = piece.holes.flatMap(({ panel, centre, diameter }) =>
+      panel === id ? [circle(centre, diameter / 2 + SLIVER, 24)] : [],
+    );
+    const over = beyond(box) ? lacking(difference([polygon], [blank])) : [];
+    if (over.length > 0) short.push(name(id));
+    const taken = gone.flatMap((ring, i) => (boxesMeet(box, boxes[i]!) ? intersection(polygon, ring) : []));
+    const missing = [...over, ...lacking(difference(taken, holes))];
+    if (missing.length > 0) bites.set(id, missing);
+  }
   const scored = new Set<string>();
   const showing: { panel: string; points: readonly Point<'sheet'>[] }[] = [];
   let ugly = 0;
@@ -202,7 +229,7 @@ function laidSo(made: Made, piece: Piece, sheet: ScarredSheet, lay: Affine, seen
   // Folds that still have to be scored are work.
   ugly += 0.01 * (piece.hinges.length - scored.size);
   for (const rings of bites.values()) ugly += rings.reduce((sum, ring) => sum + 2 + Math.sqrt(area(ring)), 0);
-  return { lay, scars, showing, bites, scored: [...scored], ugly };
+  return { lay, scars, showing, bites, short, scored: [...scored], ugly };
 }
 
 /** The worst comes first: a mark that ends in several places is told by it. */
@@ -229,6 +256,8 @@ function endsOfLine(
 ): Found[] {
   const length = distance(line.from, line.to);
   if (length < SPECK) return [];
+  // What the pattern is slit along is cut there as it should be.
+  if (kind === 'slit' && piece.slits.some((slit) => isAlong(slit.line, line))) return [];
   const on = piece.hinges.filter(({ line: fold }) => isAlong(fold, line));
   const dir = direction(line.from, line.to);
   const at = (t: number): Point<'sheet'> => ({ x: line.from.x + dir.x * t, y: line.from.y + dir.y * t });
@@ -270,7 +299,7 @@ const isAlong = (fold: Segment<'sheet'>, line: Segment<'sheet'>): boolean =>
   [fold.from, fold.to].every((p) => Math.abs(sideOf(line, p)) < USED) ||
   [line.from, line.to].every((p) => Math.abs(sideOf(fold, p)) < USED);
 
-/** Paper that is gone: where a panel should have it, or only what is cut off anyway. */
+/** Paper that is gone: where a panel should have it; nothing where it is only cut off anyway. */
 function endsOfGone(
   piece: Piece,
   ring: Polygon<'sheet'>,
@@ -286,27 +315,38 @@ function endsOfGone(
     const shown = points.filter((p) => seen(id, p));
     found.push({ ends: shown.length > 0 ? 'shows' : 'hidden', panel: id, weight, points: shown });
   }
-  if (found.length === 0 && piece.notches.length + piece.trims.length > 0)
-    found.push({ ends: 'cut-off', panel: null, weight: 0, points: [] });
   return found;
 }
 
+/** True for a point that has paper of a panel all round it. */
+const isWithin = (polygon: Polygon<'sheet'>, p: Point<'sheet'>): boolean =>
+  contains(polygon, p) &&
+  polygon.every((from, i) => fromSegment({ from, to: polygon[(i + 1) % polygon.length]! }, p) > SLIVER);
+
 /**
- * The pattern with the paper its panels lack taken off them; null where what is left of one falls apart, or has a hole
- * in it that is not round.
+ * The pattern with the paper its panels lack taken off them; null where what is left of one falls apart. A hole in the middle
+ * of a panel changes no fold: it is a hole of that size.
  */
 export function bitten(built: Built, piece: Piece, { bites }: Laid): Built | null {
   if (bites.size === 0) return built;
-  const panels = piece.panels.map((panel) => {
-    const missing = bites.get(panel.id);
-    if (!missing) return panel;
-    const rings = difference([panel.polygon], missing);
-    const whole = plainRings(rings);
-    if (rings.length !== 1 || whole.length !== 1) return null;
-    return { ...panel, polygon: whole[0]! };
-  });
-  if (panels.some((panel) => panel === null)) return null;
-  const own = { ...piece, panels: panels as Piece['panels'] };
+  const holes: Hole[] = [];
+  const panels: Panel[] = [];
+  for (const panel of piece.panels) {
+    let { polygon } = panel;
+    for (const [i, bite] of (bites.get(panel.id) ?? []).entries()) {
+      if (bite.every((p) => isWithin(polygon, p))) {
+        const centre = centreOf(bite);
+        const diameter = mm(2 * Math.max(...bite.map((p) => distance(centre, p))));
+        holes.push({ id: `scar-${panel.id}-${i + 1}`, panel: panel.id, centre, diameter });
+        continue;
+      }
+      const [left, ...more] = difference([polygon], [bite]);
+      if (!left || more.length > 0) return null;
+      polygon = left;
+    }
+    panels.push({ ...panel, polygon });
+  }
+  const own = { ...piece, panels, holes: [...piece.holes, ...holes] };
   return {
     ...built,
     pieces: built.pieces.map((one) => (one.name === piece.name ? own : one)) as unknown as Built['pieces'],

@@ -1,4 +1,5 @@
 import {
+  circle,
   difference,
   direction,
   distance,
@@ -9,8 +10,8 @@ import {
   type Polygon,
   type Segment,
 } from '../geometry';
-import { inches, type Say } from '../length';
-import { edgeLength, notchTriangle, onEdge, type Blank, type Edge, type Piece } from '../pattern';
+import { inches, mm, type Say } from '../length';
+import { blankPolygon, edgeLength, notchTriangle, onEdge, type Blank, type Edge, type Piece } from '../pattern';
 import { partNamed, sheetNow, stepsOf, type Made, type Plan } from '../plan';
 import { simulate, type SheetState } from '../tools';
 import { scoresLeft } from '../tools/sheet';
@@ -71,7 +72,7 @@ export function sheetAsItIs(plan: Plan, made: Made, mishap: Mishap, say: Say): S
   const gone = [...state.off.flatMap(({ rings }) => rings), ...marks.flatMap((mark) => mark.gone)];
   return {
     blank,
-    paper: difference([rectangle(blank)], gone),
+    paper: difference([blankPolygon(blank)], gone),
     gone,
     marks,
     glued: mishap.wrong.some(({ kind }) => kind === 'glued'),
@@ -79,13 +80,6 @@ export function sheetAsItIs(plan: Plan, made: Made, mishap: Mishap, say: Say): S
       Math.abs(blank.width - piece.blank.width) > NEAR / 2 || Math.abs(blank.height - piece.blank.height) > NEAR / 2,
   };
 }
-
-const rectangle = ({ width, height }: Blank): Polygon<'sheet'> => [
-  { x: 0, y: 0 },
-  { x: width, y: 0 },
-  { x: width, y: height },
-  { x: 0, y: height },
-];
 
 /** Everything a tool left on the sheet besides what it cut off. */
 function marksOf(state: SheetState, piece: Piece, say: Say): SheetMark[] {
@@ -129,11 +123,8 @@ function marksOf(state: SheetState, piece: Piece, say: Say): SheetMark[] {
   ];
 }
 
-const round = ({ x, y }: Point<'sheet'>, diameter: number): Polygon<'sheet'> =>
-  Array.from({ length: 24 }, (_, i) => ({
-    x: x + (diameter / 2) * Math.cos((i * Math.PI) / 12),
-    y: y + (diameter / 2) * Math.sin((i * Math.PI) / 12),
-  }));
+/** A round hole as it is drawn. */
+const round = (centre: Point<'sheet'>, diameter: number): Polygon<'sheet'> => circle(centre, diameter / 2, 24);
 
 /** Where a point on the rim lies: which edge, and how far from its left end. */
 function rimOf(blank: Blank, p: Point<'sheet'>): { readonly edge: Edge; readonly at: number } | null {
@@ -244,7 +235,7 @@ function onRim({ from, to }: Segment<'sheet'>, blank: Blank, edge: Edge): Point<
 }
 
 const triangleAt = (blank: Blank, edge: Edge, at: number, length: number): Polygon<'sheet'> =>
-  notchTriangle(blank, { id: 'too many', edge, at: at as never, length: length as never });
+  notchTriangle(blank, { id: 'one too many', edge, at: mm(at), length: mm(length) });
 
 /** Where a mark is measured: the edge it begins at and how far from that edge’s left end, mm; null where it meets none. */
 export function placeOnEdge(

@@ -1,23 +1,24 @@
 import { CONSTRUCTIONS, type Construction } from '../constructions';
-import { mm, type Graduation, type Mm, type Say } from '../length';
+import { mm, type Mm, type Say } from '../length';
 import type { Piece } from '../pattern';
 import {
   changedDesign,
   checksOf,
+  FINER,
   inputOf,
   liesOn,
   paperOf,
-  planDrawn,
   planFor,
+  planOn,
   readDesign,
   stepsOf,
-  type Check,
   type Design,
   type DesignChange,
   type DesignInput,
   type Made,
   type Plan,
 } from '../plan';
+import { toEnd } from '../progress';
 import { listed } from '../text';
 import { bitten, waysToLie, type Laid, type Scar } from './laid';
 import { mistakeOf, mistakeWords, type Mistake } from './mistaken';
@@ -57,8 +58,6 @@ export interface WaysOut {
   readonly done: number;
 }
 
-/** Checks that a sheet with scars cannot be asked: it was not made by the tool as drawn, and is there already. */
-const NOT_ASKED: ReadonlySet<Check['kind']> = new Set(['tool-proof', 'paper', 'sheets']);
 /** Most ways shown of each kind. */
 const MOST: Record<WayKind, number> = {
   'as-it-is': 3,
@@ -126,13 +125,7 @@ export function* waysOut(mishap: Mishap, say: Say): Generator<WaysOut, WaysOut> 
 const showsWrong = ({ ends, wrong }: Scar): boolean => wrong && ends === 'shows';
 
 /** All ways at once. */
-export function allWaysOut(mishap: Mishap, say: Say): WaysOut {
-  const going = waysOut(mishap, say);
-  for (;;) {
-    const next = going.next();
-    if (next.done) return next.value;
-  }
-}
+export const allWaysOut = (mishap: Mishap, say: Say): WaysOut => toEnd(waysOut(mishap, say));
 
 /** Holds what it should; nothing ugly shows; least work and paper. */
 const ORDER: Record<WayKind, number> = {
@@ -143,8 +136,6 @@ const ORDER: Record<WayKind, number> = {
   'new-sheet': 4,
 };
 function best(found: readonly Way[]): Way[] {
-  const shows = (way: Way): number =>
-    way.scars.some(({ ends, wrong, open }) => ends === 'shows' && (wrong || open)) ? 1 : 0;
   const rank = (way: Way): readonly number[] => [
     Number(!way.keeps),
     shows(way),
@@ -166,6 +157,11 @@ function best(found: readonly Way[]): Way[] {
   });
 }
 
+/** Whether anything of the sheet’s history can be seen. */
+const shows = ({ scars }: Pick<Way, 'scars'>): number => Number(scars.some(({ ends }) => ends === 'shows'));
+/** No check of it fails. */
+const holds = (plan: Plan): boolean => !checksOf(plan).some(({ level }) => level === 'fail');
+
 /** Two ways that come to the same: one holder on one size of paper, with as much room and the same to be seen. */
 const isSame = (a: Way, b: Way): boolean => {
   const gist = ({ kind, design, plan, room, scars }: Way): string =>
@@ -182,7 +178,6 @@ const isSame = (a: Way, b: Way): boolean => {
 };
 
 const HOLDERS: readonly Construction[] = CONSTRUCTIONS.filter(({ does }) => does !== 'gathers' && does !== 'decorates');
-const FINER: Partial<Record<Graduation, Graduation>> = { '1/8 in': '1/16 in', '1/16 in': '1/32 in', '1 mm': '0.5 mm' };
 
 /** What is tried, in the order in which a maker would rather have it. */
 function* attemptsFor({ design, others }: Mishap, sheet: ScarredSheet, made: Made, piece: Piece): Generator<Attempt> {
@@ -272,15 +267,17 @@ function attempted(
   const keeps = kind !== 'other-contents' && (!told || made.fit !== null);
   for (const laid of waysToLie(made, part.piece, sheet, paperOf(design, part.piece.name).sided).slice(0, FOLDED)) {
     // Uglier than all that would be shown of its kind: it need not be folded.
-    const better = found.filter((way) => way.kind === kind && way.keeps === keeps && way.ugly <= laid.ugly);
+    const better = found.filter(
+      (way) => way.kind === kind && way.keeps === keeps && shows(way) <= shows(laid) && way.ugly <= laid.ugly,
+    );
     if (better.length >= MOST[kind]) return null;
     // A mat that covers nothing mends nothing.
     if (mends && (laid.scars.some(showsWrong) || !laid.scars.some(({ ends, wrong }) => wrong && ends === 'hidden')))
       continue;
     const drawn = bitten(made.built, part.piece, laid);
     if (!drawn) continue;
-    const folded = laid.bites.size === 0 ? plan : planDrawn(plan.design, drawn);
-    if (checksOf(folded).some(({ kind: check, level }) => level === 'fail' && !NOT_ASKED.has(check))) continue;
+    const folded = laid.bites.size === 0 ? plan : planOn(plan, drawn);
+    if (!holds(folded)) continue;
     return wayOf({ kind, title, keeps, plan: folded, made: folded.made!, piece: part.piece, laid, sheet, before, say });
   }
   return null;
@@ -319,7 +316,7 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, sheet, before, say
   };
   const where = ({ what, panel }: Scar): string => `${what} on the ${panel}`;
   const sentences = [
-    untouched ? 'Nothing is wrong with it: go on as planned.' : null,
+    untouched ? 'Nothing is wrong with it: go on as planned.' : lying(laid, say),
     made.fit
       ? `Room left: ${say(room.width)} × ${say(room.height)}.`
       : `Inside it is ${say(made.inside.width)} × ${say(made.inside.height)}.`,
@@ -328,6 +325,7 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, sheet, before, say
       : sheet.marks.some(({ wrong }) => wrong)
         ? 'Nothing of it shows.'
         : null,
+    laid.short.length > 0 ? `Shorter than drawn: the ${listed(laid.short)}.` : null,
     hidden.length > 0 ? `Hidden: the ${listed(hidden.map(where))}.` : null,
     `${cost.steps} steps are left${cost.paper > 0 ? ', and a mat to cut' : ''}.`,
   ];
@@ -345,6 +343,26 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, sheet, before, say
     ugly: laid.ugly,
   };
 }
+
+const TURNED: Record<Laid['turned'], string> = {
+  not: '',
+  round: 'turn it round',
+  left: 'turn it a quarter to the left',
+  right: 'turn it a quarter to the right',
+};
+
+/** How the sheet is laid for it; null where it lies as it did. */
+function lying({ turned, over, at: { x, y } }: Laid, say: Say): string | null {
+  const turns = [TURNED[turned], over ? 'turn it over' : ''].filter(Boolean);
+  const from = [
+    x > BEGINS ? `${say(x)} from its left end` : '',
+    y > BEGINS ? `${say(y)} from its near edge` : '',
+  ].filter(Boolean);
+  const told = [...turns, ...(from.length > 0 ? [`begin ${listed(from)}`] : [])];
+  return told.length > 0 ? `Lay the sheet anew: ${listed(told)}.` : null;
+}
+/** Less is its own end, mm. */
+const BEGINS = 0.5;
 
 /** Only this piece anew, and whether there is paper for it. */
 function newSheet(plan: Plan, made: Made, mishap: Mishap, say: Say): Way {
@@ -368,7 +386,7 @@ function newSheet(plan: Plan, made: Made, mishap: Mishap, say: Say): Way {
     kind: 'new-sheet',
     title: 'A new sheet of just this piece',
     design: inputOf(plan.design),
-    keeps: true,
+    keeps: holds(plan),
     room: { width: made.fit?.ease.width ?? mm(0), height: made.fit?.ease.height ?? mm(0) },
     scars: [],
     cost: {

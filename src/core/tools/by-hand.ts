@@ -1,4 +1,15 @@
-import { crossing, direction, distance, dot, minus, sideOf, type Point, type Polygon, TOLERANCE } from '../geometry';
+import {
+  circle,
+  crossing,
+  direction,
+  distance,
+  dot,
+  minus,
+  sideOf,
+  type Point,
+  type Polygon,
+  TOLERANCE,
+} from '../geometry';
 import type { Say } from '../length';
 import { onEdge } from '../pattern';
 import type { Fault } from './fault';
@@ -69,7 +80,8 @@ export const HAND_MOVES: {
   },
   bite: {
     carryOut: ({ what, at, diameter }, sheet) => {
-      if (!sheet.takeOff('bite', discAt(sheet.found(at), diameter / 2))) sheet.fault({ code: 'bites-nothing', what });
+      if (!sheet.takeOff('bite', circle(sheet.found(at), diameter / 2, CHORDS)))
+        sheet.fault({ code: 'bites-nothing', what });
     },
     short: ({ what }) => `punch the ${what}.`,
   },
@@ -84,13 +96,6 @@ export const HAND_MOVES: {
 
 /** Chords of a simulated round cut: they leave it by under a thousandth of its radius. */
 const CHORDS = 72;
-
-/** A round punch of that radius about its middle. */
-const discAt = (centre: Point<'sheet'>, radius: number): Polygon<'sheet'> =>
-  Array.from({ length: CHORDS }, (_, i) => {
-    const turn = (2 * Math.PI * i) / CHORDS;
-    return { x: centre.x + radius * Math.cos(turn), y: centre.y + radius * Math.sin(turn) };
-  });
 
 /**
  * What comes off where the corner of the paper at `p` is rounded, or why it cannot be: an arc that touches both edges

@@ -15,7 +15,8 @@ export interface OwnPaper {
   readonly directional: boolean;
 }
 
-const FINER: Partial<Record<Graduation, Graduation>> = {
+/** Marks half as far apart. */
+export const FINER: Partial<Record<Graduation, Graduation>> = {
   '1/8 in': '1/16 in',
   '1/16 in': '1/32 in',
   '1 mm': '0.5 mm',
