@@ -180,6 +180,7 @@ export function printChecks({ design }: Plan, made: Made): Check[] {
 
 /** Of what is opened or leafed through: what reads upright, wherever it is looked at; null for what is not. */
 function openedCheck(design: Design, made: Made, closed: readonly Showing[]): Check | null {
+  if (!made.pieces.some(({ piece }) => paperOf(design, piece.name).directional)) return null;
   const open = openPrintMap(made, design);
   const printed = [...closed, ...open].filter((one) => printOn(made, design, one) !== null);
   if (open.length === 0 || printed.length === 0) return null;

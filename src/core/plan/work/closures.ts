@@ -89,12 +89,16 @@ export function discHoles(made: Folded, design: Pick<Design, 'closure' | 'thickn
 }
 
 /** The finished pile with its layers from the flap's side in. */
-function seenFromFlap({ built, folded }: Folded): { readonly view: View; readonly layers: readonly Layer[] } {
+function seenFromFlap({ built, folded }: Folded): {
+  readonly view: View;
+  readonly layers: readonly Layer[];
+  readonly above: boolean;
+} {
   const closing = folded.stages.find(({ step }) => step.closes);
   const stack = ownPaper(folded.finished, built);
   const flap = stack.layers.findIndex(({ panel }) => closing?.moving.includes(panel));
-  const layers = flap * 2 >= stack.layers.length ? [...stack.layers].reverse() : stack.layers;
-  return { view: viewOf(built, stack), layers };
+  const above = flap * 2 >= stack.layers.length;
+  return { view: viewOf(built, stack), layers: above ? [...stack.layers].reverse() : stack.layers, above };
 }
 
 /** True where the outermost paper goes on round a fixing: not at a seam, a fold or a rim. */
@@ -109,11 +113,8 @@ function holdsFixing(made: Folded, at: Point<'folded'>): boolean {
 }
 
 /** The side of the finished thing that its closing flap lies on. */
-const flapFace = (made: Folded): ClosurePlan['face'] => {
-  const { layers } = seenFromFlap(made);
-  const above = layers[0] !== made.folded.finished.layers[0];
-  return above === (made.built.front === 'above') ? 'front' : 'back';
-};
+const flapFace = (made: Folded): ClosurePlan['face'] =>
+  seenFromFlap(made).above === (made.built.front === 'above') ? 'front' : 'back';
 
 /**
  * One disc on the flap, the other on what it meets: the flap that faces it, or what lies under its edge. Where nobody says
