@@ -1,6 +1,7 @@
 /** Hands: shares counted by folding, held against the normal distribution where a single length decides. */
 import { cumulativeStdNormalProbability } from 'simple-statistics';
 import fc from 'fast-check';
+import { CONSTRUCTIONS } from '../constructions';
 import { planOf } from '../../../tests/helpers/designs';
 import { inches, mm, type Mm } from '../length';
 import type { DesignInput } from '../plan';
@@ -38,22 +39,18 @@ describe('the share of a single length is the normal distribution’s own (error
 });
 
 describe('laws', () => {
-  const KINDS = [
-    'diagonal-envelope',
-    'seam-envelope',
-    'tab-envelope',
-    'card-holder',
-    'library-pocket',
-    'belly-band',
-    'tray-box',
-  ];
-
-  test.each(KINDS)('%s made without any error comes out right every time', (construction) => {
-    const fields =
-      construction === 'tray-box' ? { contents: { width: '3 in', height: '3 in', thickness: '1 in' } } : {};
-    const { share, by } = oddsOf(bench(construction, hands({}), fields), hands({}), 3, 1);
-    expect([share, by.map((one) => one.share)]).toEqual([1, by.map(() => 1)]);
-  });
+  // What takes something of a size: a mat or a tag takes nothing.
+  const HOLDERS = CONSTRUCTIONS.filter(({ does }) => does !== 'decorates');
+  test.each(HOLDERS.map(({ name, does }) => [name, does] as const))(
+    '%s made without any error comes out right every time, a mat on it or none',
+    (construction, does) => {
+      const contents = { width: '3 in', height: '4 in', thickness: does === 'stands' ? '1/2 in' : 0 };
+      for (const layers of [[], [{ on: 'front' }]]) {
+        const { share, by } = oddsOf(bench(construction, hands({}), { contents, layers }), hands({}), 2, 1);
+        expect([share, by.map((one) => one.share)]).toEqual([1, by.map(() => 1)]);
+      }
+    },
+  );
 
   test('one seed draws one share, another one another', () => {
     const who = hands({ cut: mm(2), score: mm(2), setting: mm(4) });

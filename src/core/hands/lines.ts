@@ -19,8 +19,9 @@ export type Kind = 'cut' | 'score' | 'setting';
 export interface Doing {
   readonly id: string;
   readonly kind: Kind;
-  /** What it is in a maker’s words. */
+  /** What it is in a maker’s words, and where it is marked, mm; null for what is cut. */
   readonly what: string;
+  readonly mark: { readonly edge: Edge; readonly at: number } | null;
 }
 
 /** How far one end of a line moves, square to it, for each mm that something is off. */
@@ -72,8 +73,8 @@ const rim = (blank: Blank, edge: Edge): Segment<'sheet'> => ({
 export function loosened(piece: Piece, marks: readonly Mark[], doings: Doing[], several: boolean): Loose {
   const { blank } = piece;
   const of = several ? ` of the ${piece.name}` : '';
-  const doing = (kind: Kind, id: string, what: string): number => {
-    doings.push({ id: `${piece.name}: ${id}`, kind, what: `${what}${of}` });
+  const doing = (kind: Kind, id: string, what: string, mark: Doing['mark'] = null): number => {
+    doings.push({ id: `${piece.name}: ${id}`, kind, what: `${what}${of}`, mark });
     return doings.length - 1;
   };
   // Measured from the near left corner, what is cut off lies to the right and at the far side.
@@ -92,7 +93,10 @@ export function loosened(piece: Piece, marks: readonly Mark[], doings: Doing[], 
     const key = `${mark.for} ${mark.edge} ${mark.at.toFixed(3)}`;
     const known = settings.get(key);
     if (known !== undefined) return known;
-    const made = doing(mark.reference === 'board' ? 'setting' : 'score', key, `the mark on edge ${mark.edge}`);
+    const made = doing(mark.reference === 'board' ? 'setting' : 'score', key, 'the mark', {
+      edge: mark.edge,
+      at: mark.at,
+    });
     settings.set(key, made);
     return made;
   };

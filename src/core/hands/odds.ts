@@ -53,14 +53,13 @@ export interface Bench {
 const NEVER = 6;
 
 /**
- * Lays a plan out for being made many times: its lines loosened, its folds kept. Null for what nothing goes into, or
- * only what is laid into it: of these nothing is counted.
+ * Lays a plan out for being made many times: its lines loosened, its folds kept. Null where nothing of a size goes in.
  */
 export function benchFor(made: Made, design: Design, hands: Hands): Bench | null {
-  const { built, pieces, layers, fit } = made;
+  const { built, pieces, fit } = made;
   const [cavity] = built.cavities;
   const { contents } = design;
-  if (!cavity || !contents || !fit || layers.length > 0) return null;
+  if (!cavity || !contents || !fit) return null;
   const doings: Doing[] = [];
   const several = pieces.length > 1;
   const loose = built.pieces.map((piece): Piece | Loose => {
