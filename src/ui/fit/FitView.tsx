@@ -37,7 +37,7 @@ const outOf = (share: number): number => Math.round(share * 100);
 export function FitView({ of, onChange }: FitViewProps) {
   const [kept, keep] = useSetting(HANDS);
   const hands: Hands = kept ?? USUAL_HANDS;
-  const { answer, done, trouble, stop } = useOdds(of, hands);
+  const { answer, done, running, trouble, stop } = useOdds(of, hands);
   return (
     <div className={styles.fit}>
       <section className={styles.hands} aria-label="How exact my hands are">
@@ -59,7 +59,10 @@ export function FitView({ of, onChange }: FitViewProps) {
       </section>
       <TestStrip onFigure={(kind, off) => keep({ ...hands, [kind]: mm(off) })} />
       {trouble && <Alert type="warning" showIcon title={`${trouble}.`} />}
-      {done < 1 && (
+      {!running && !answer && !trouble && (
+        <p className={styles.soft}>Stopped. Change the room or the hands to count again.</p>
+      )}
+      {running && (
         <div className={styles.counting}>
           <Progress percent={Math.round(done * 100)} aria-label="How many makes are counted" />
           <Button onClick={stop}>Stop</Button>
@@ -71,7 +74,9 @@ export function FitView({ of, onChange }: FitViewProps) {
   );
 }
 
-const Nothing = () => <p className={styles.soft}>Nothing of a size goes in here, so there is nothing to count.</p>;
+const Nothing = () => (
+  <p className={styles.soft}>Say what goes in, with its size: without it there is nothing that could fit or not.</p>
+);
 
 function Found({
   answer,
@@ -87,9 +92,7 @@ function Found({
   const [most] = answer.matters;
   const enough = answer.room.find((one) => one.share >= ENOUGH);
   const now = answer.room[0];
-  const next = answer.room.find(
-    ({ ease }) => now && ease.width > now.ease.width + 1e-6 && ease.width >= now.ease.width,
-  );
+  const next = answer.room.find(({ share: more }) => now && outOf(more) > outOf(now.share));
   return (
     <>
       <p className={styles.share}>
@@ -104,15 +107,22 @@ function Found({
           ))}
         </ul>
       ) : (
-        <p className={styles.soft}>Of {answer.runs} makes in the computer every one came out right.</p>
+        <p className={styles.soft}>
+          Of {answer.runs} makes in the computer {Math.round(share * answer.runs)} came out right.
+        </p>
       )}
       {outOf(share) < 100 && most && most.share > 0.05 && (
         <p>
-          What matters most is <strong>{most.what}</strong>: do that with care.
+          What matters most is{' '}
+          <strong>
+            {most.what}
+            {most.mark && ` at ${say(most.mark.at)} on edge ${most.mark.edge}`}
+          </strong>
+          : do that with care.
         </p>
       )}
       {answer.room.length > 1 && <Curve room={answer.room} />}
-      {now && next && next.share > now.share && (
+      {now && next && (
         <p>
           A little more room, {say(next.ease.width)} × {say(next.ease.height)}: {outOf(now.share)} → {outOf(next.share)}{' '}
           of 100.

@@ -8,6 +8,7 @@ import { inches, mm, stepOf, type Graduation } from '@/core/length';
 import { planFor, readDesign, sayer, stepsOf, type DesignInput, type Plan } from '@/core/plan';
 import { readRescue, sheetAsItIs } from '@/core/rescue';
 import { designOf, setOf, withDesign, type SetInput } from '@/core/sets';
+import { uncapitalised } from '@/core/text';
 import type { PaperRecord, Project } from '@/data/db';
 import { addProject, keepProject, shelfAndBin } from '@/data/projects';
 import { UNITS } from '@/data/setting-kinds';
@@ -115,7 +116,7 @@ function planOf(design: DesignInput): Plan | null {
 
 function WithPlan({ told, project, shelf, graduation, units, onTell, onDone }: WithPlanProps) {
   const router = useRouter();
-  const { failed } = useTell();
+  const { failed, undoable } = useTell();
   const stash = useStashPapers();
   const whole = usePlannedSet(project?.set ?? NO_SET);
   const parts = 'plan' in whole ? whole.plan.parts.filter(({ part }) => !part.given) : [];
@@ -158,7 +159,14 @@ function WithPlan({ told, project, shelf, graduation, units, onTell, onDone }: W
         // The paper and the tool are the set’s, and other parts have them too: only the sheet is what it is.
         const taken = { ...way.design, paper: design.paper, tool: design.tool } as DesignInput;
         const next = withDesign(project.set, part.part.id, design, taken);
-        keepProject(id, project, { name: project.name, units: project.units, set: next });
+        const was = { name: project.name, units: project.units, set: project.set };
+        const is = { ...was, set: next };
+        keepProject(id, was, is);
+        undoable({
+          key: id,
+          done: `“${project.name}” is planned anew: ${uncapitalised(way.title)}`,
+          back: () => keepProject(id, is, was),
+        });
       } else id = await addProject({ name: way.title, units, set: setOf(way.design) });
       onDone();
       router.push(`/bench?p=${id}`);

@@ -1,10 +1,9 @@
 import { proxy } from 'comlink';
-import { useEffect, useState } from 'react';
 import type { Graduation, Units } from '@/core/length';
-import { helperWhy, startHelper } from '@/workers/helper';
 import type { RescueWorker, ShownWays } from '@/workers/rescue.worker';
+import { useBeside } from '../parts/useBeside';
 
-/** A mishap is left alone this long before ways out are sought, ms: typing a number is one change. */
+/** A mishap is left alone this long before ways out are sought, ms. */
 const PAUSE = 300;
 const NONE: ShownWays = { ways: [], mistakes: [], done: 0 };
 
@@ -14,39 +13,11 @@ export function useWays(
   units: Units,
   graduation: Graduation,
 ): { readonly found: ShownWays; readonly trouble: string | null } {
-  const key = document && JSON.stringify([document, units, graduation]);
-  const [state, setState] = useState({ key: '', found: NONE, trouble: null as string | null });
-  useEffect(() => {
-    if (!key) return;
-    let gone = false;
-    const tell = (part: Partial<typeof state>): void => {
-      if (!gone) setState((last) => ({ ...(last.key === key ? last : { found: NONE, trouble: null }), key, ...part }));
-    };
-    const helper = startHelper<RescueWorker>(
-      () => new Worker(new URL('../../workers/rescue.worker.ts', import.meta.url), { type: 'module' }),
-    );
-    const wait = setTimeout(() => {
-      helper
-        .ask(
-          (remote) =>
-            remote.seek(
-              (JSON.parse(key) as [object])[0],
-              units,
-              graduation,
-              proxy((found: ShownWays) => tell({ found, trouble: null })),
-            ),
-          (silent) => tell({ trouble: silent.message }),
-        )
-        .then(
-          (why) => why !== null && tell({ trouble: why }),
-          (error: unknown) => tell({ trouble: helperWhy(error) }),
-        );
-    }, PAUSE);
-    return () => {
-      gone = true;
-      clearTimeout(wait);
-      helper.end();
-    };
-  }, [key, units, graduation]);
-  return state.key === key ? state : { found: NONE, trouble: null };
+  const { told, trouble } = useBeside<RescueWorker, ShownWays>({
+    key: document && JSON.stringify([document, units, graduation]),
+    pause: PAUSE,
+    make: () => new Worker(new URL('../../workers/rescue.worker.ts', import.meta.url), { type: 'module' }),
+    job: (remote, tell) => remote.seek(document, units, graduation, proxy(tell)),
+  });
+  return { found: told ?? NONE, trouble };
 }
