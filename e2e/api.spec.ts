@@ -51,6 +51,28 @@ test('the pack route answers as the command line does, and refuses with sentence
   expect((await request.post('/api/v1/pack', { data: Buffer.from('{') })).status()).toBe(422);
 });
 
+test('the rescue and hands routes answer as the command lines do, and refuse with sentences', async ({ request }) => {
+  const design = { version: 1, construction: 'tab-envelope', contents: { width: '3 in', height: '4 in' } };
+  const wrong = [{ kind: 'blank', width: '3 5/8 in', height: '9 in' }];
+  const rescued = await request.post('/api/v1/rescue', { data: { version: 1, design, step: 1, wrong } });
+  expect(rescued.status()).toBe(200);
+  const { ways, mistakes } = (await rescued.json()) as { ways: { kind: string }[]; mistakes: { mistake: string }[] };
+  expect(ways.length).toBeGreaterThan(1);
+  expect(ways.at(-1)!.kind).toBe('new-sheet');
+  expect(mistakes.map(({ mistake }) => mistake)).toEqual(['whole-mark']);
+  const odds = await request.post('/api/v1/hands', { data: { version: 1, design, runs: 40, seed: 3 } });
+  expect(odds.status()).toBe(200);
+  expect(await odds.json()).toMatchObject({ version: 1, runs: 40, seed: 3 });
+  for (const [route, data, sentence] of [
+    ['rescue', { version: 1, design, wrong: [{ kind: 'melted' }] }, 'What went wrong is a'],
+    ['hands', { version: 1, design, runs: 0 }, 'once at least'],
+  ] as const) {
+    const refused = await request.post(`/api/v1/${route}`, { data });
+    expect(refused.status()).toBe(422);
+    expect(JSON.stringify(await refused.json())).toContain(sentence);
+  }
+});
+
 test('the schema is published', async ({ request }) => {
   const schema = (await (await request.get('/api/v1/schema')).json()) as { $defs: object };
   expect(Object.keys(schema.$defs)).toEqual(expect.arrayContaining(['plan', 'cutList', 'layout']));
