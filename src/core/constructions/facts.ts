@@ -38,6 +38,8 @@ export interface RefusalFacts {
   'sheets-too-few': { readonly width: number; readonly height: number };
   /** Its size follows from another part of its set, which tells none. */
   'not-told': Part;
+  /** A sheet that went wrong has too little left for what is to be made of it. */
+  'sheet-past-mending': Part;
 }
 export type RefusalCode = keyof RefusalFacts;
 

@@ -27,6 +27,8 @@ interface FlatStep extends StepBasics {
   readonly gluedTo?: readonly string[];
   /** Where alone the glue goes, on the flat sheet of the moving paper; all that meets when left out. */
   readonly glueWithin?: readonly Polygon<'sheet'>[];
+  /** The same for moving panels that were cut anew, on sheets of their own. */
+  readonly glueWithinOn?: Readonly<Record<string, readonly Polygon<'sheet'>[]>>;
 }
 
 /** One fold of the assembly. Without `moving`, all that hangs on the moving side of its hinges moves. */
@@ -122,8 +124,9 @@ export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[
     const joints = contacts
       .filter((contact) => contact.onto !== null && gluedTo!.includes(contact.onto))
       .flatMap((contact): Joint[] => {
-        const met = step.glueWithin
-          ? plainRings(contact.polygons.flatMap((ring) => step.glueWithin!.flatMap((w) => sharedRegion([ring], [w]))))
+        const within = step.glueWithinOn?.[contact.panel] ?? step.glueWithin;
+        const met = within
+          ? plainRings(contact.polygons.flatMap((ring) => within.flatMap((w) => sharedRegion([ring], [w]))))
           : contact.polygons;
         // Paper that only just reaches over a fold that lies a little off is not glued there.
         const polygons = met.filter((ring) => isBroad(ring, slack));

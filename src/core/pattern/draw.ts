@@ -95,14 +95,7 @@ export function drawPiece({
     });
     return { id, name: slit, line: found.reduce(alongBoth) };
   });
-  const punched = notches.map((notch) => notchTriangle(blank, notch));
-  const covered = [...punched, ...panels.map((panel) => panel.polygon), ...trims.map((trim) => trim.polygon)];
-  const waste = plainRings(difference([blankPolygon(blank)], covered)).filter(
-    (ring) => leastWidth(ring) > TOLERANCE.drawn,
-  );
-  const found = waste.flatMap((polygon, i) =>
-    trimOf(anticlockwise(polygon), `trim-${name.replaceAll(' ', '-')}-${i + 1}`, blank, panels),
-  );
+  const found = wasteTrims({ name, blank, panels, notches, trims });
   return {
     name,
     quantity,
@@ -116,6 +109,23 @@ export function drawPiece({
     slits: cuts,
     source,
   };
+}
+
+/** What of a blank neither panels cover nor notches and other trims take, with its cuts. */
+export function wasteTrims({
+  name,
+  blank,
+  panels,
+  notches,
+  trims,
+}: Pick<Piece, 'name' | 'blank' | 'panels' | 'notches' | 'trims'>): Trim[] {
+  const punched = notches.map((notch) => notchTriangle(blank, notch));
+  const covered = [...punched, ...panels.map((panel) => panel.polygon), ...trims.map((trim) => trim.polygon)];
+  return plainRings(difference([blankPolygon(blank)], covered))
+    .filter((ring) => leastWidth(ring) > TOLERANCE.drawn)
+    .flatMap((polygon, i) =>
+      trimOf(anticlockwise(polygon), `trim-${name.replaceAll(' ', '-')}-${i + 1}`, blank, panels),
+    );
 }
 
 /** The stretch that covers two stretches of one line, running as the first does. */

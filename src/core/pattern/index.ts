@@ -1,6 +1,6 @@
 /** Flat pieces: a 6 in square with four notches, a body and four flaps is one `Piece`. */
 export * from './piece';
-export { drawPiece, rect, ring, type Drawing, type FoldLine, type SlitLine } from './draw';
+export { drawPiece, rect, ring, sharedEdge, wasteTrims, type Drawing, type FoldLine, type SlitLine } from './draw';
 export { outlineOf, wasteOf } from './outline';
 export { patternFaults, type PatternFault } from './consistent';
 export { drawable, Undrawable } from './undrawable';

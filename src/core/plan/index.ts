@@ -14,7 +14,7 @@ export {
 } from './design/design';
 export { issuesOf, type Issue } from '../text/issues';
 export { blanksOf } from './work/blanks';
-export { partNamed, planFor, planOn, type Made, type MadePiece, type Plan } from './plan';
+export { partNamed, planFor, type Made, type MadePiece, type Plan } from './plan';
 export { basePieces, ownPaper, panelName, viewOf } from './thing';
 export {
   ADHESIVES,
@@ -90,3 +90,18 @@ export {
   type PaperSize,
 } from './design/papers';
 export { bookOf, leafBox, type Book, type BookCard, type BookLeaf } from './looks/book';
+export {
+  asRing,
+  bitesOf,
+  isAlong,
+  layFrom,
+  onlyHinge,
+  orientations,
+  SLIVER,
+  USED,
+  type Bites,
+  type Orientation,
+  type Rescued,
+  type Turned,
+} from './rescued';
+export { laidAnew } from './steps/flat';

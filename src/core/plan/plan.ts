@@ -16,6 +16,7 @@ import { differences, programmeFor, simulate, type Fault, type Programme } from 
 import { calipersOf, type Design, type Papers } from './design/design';
 import { isSold } from './design/papers';
 import { comesInPieces, firstPieceFrom } from './design/sheets';
+import { onSheet, withFlapsJoined, type Rescued } from './rescued';
 import { sizedFor } from './sized';
 import { basePieces, ownPaper, spinesOf, viewOf } from './thing';
 import { discHoles } from './work/closures';
@@ -62,6 +63,11 @@ const NOTHING: Size3 = { width: mm(0), height: mm(0), depth: mm(0) };
  * simulated tool. What is reported is read off the folded shape.
  */
 export function planFor(asked: Design): Plan {
+  const plan = planAsDrawn(asked);
+  return asked.rescued && plan.made ? onSheetAsItIs(plan, asked.rescued) : plan;
+}
+
+function planAsDrawn(asked: Design): Plan {
   const design = withLayersInside(asked);
   const sheets = design.sheets ?? (design.blank && isSold(design.blank) && comesInPieces(design) ? 1 : null);
   const piece = sheets === null ? null : firstPieceFrom(design, sheets);
@@ -82,15 +88,24 @@ export function planFor(asked: Design): Plan {
   return { design: { ...told, papers: { ...told.papers, ...own } }, refusal: null, made };
 }
 
-/**
- * A plan on a sheet that is not as drawn: its pattern with what the sheet lacks (`built`), folded, and its contents pushed in,
- * as it is. What is made of it is told as before: that its moves give the pattern was tried on a whole sheet.
- */
-export function planOn({ design, made }: Plan & { readonly made: Made }, built: Built): Plan {
+/** A plan with one of its pieces on a sheet that went wrong: flaps joined on, what is missing off, all folded anew. */
+function onSheetAsItIs(plan: Plan & { readonly made: Made }, rescued: Rescued): Plan {
+  const { design, made } = plan;
+  const drawn = withFlapsJoined(made.built, rescued);
+  const built = drawn && onSheet(drawn, rescued, design.graduation);
+  if (!drawn || !built) {
+    const refusal: Refusal = { code: 'sheet-past-mending', value: mm(0), limit: mm(0), about: { part: rescued.piece } };
+    return { design, made: null, refusal };
+  }
   const folded = assemble(built.pieces, built.assembly);
   const holds = built.cavities.map((cavity) => holdOf(folded, cavity, calipersOf(design)));
-  const as = new Map(built.pieces.map((piece) => [piece.name, piece]));
-  const pieces = made.pieces.map((part) => ({ ...part, piece: as.get(part.piece.name) ?? part.piece }));
+  const before = new Map(made.built.pieces.map((piece) => [piece, made.pieces.find((part) => part.piece === piece)]));
+  const pieces = built.pieces.flatMap((piece, i): MadePiece[] => {
+    if (piece.source !== 'made') return [];
+    // That its moves give the pattern is tried on a whole sheet.
+    const whole = drawn.pieces[i] ?? piece;
+    return [{ ...(before.get(whole) ?? madePiece(whole, built.start, design)), piece }];
+  });
   return { design, refusal: null, made: madeOf(design, built, pieces as unknown as Made['pieces'], folded, holds) };
 }
 

@@ -78,6 +78,8 @@ const SENTENCES: Words<PlanFacts> = {
     `Its pieces do not all come from ${value === 1 ? 'one sheet' : `${value} sheets`} of ${say(width)} × ${say(height)}. Take another sheet, or a larger one.`,
   'not-told': ({ about: { part } }) =>
     `Its size follows from the ${part}, which has no pattern or leaves no room. See there first.`,
+  'sheet-past-mending': ({ about: { part } }) =>
+    `What is left of the sheet is too little for the ${part} as it is now. Take a new sheet for it, or look for another way out.`,
   'corner-too-round': ({ value, limit }, say) =>
     `A corner radius of ${say(value)} does not fit this flap. It takes at most ${say(limit, 'down')}.`,
   'tip-too-deep': ({ value, limit }, say) =>

@@ -1,37 +1,35 @@
-import type { Built } from '../constructions';
 import { hasPanel, layerOf, layersAt } from '../fold';
 import {
   apply,
   applyAll,
   area,
-  boxesMeet,
-  boxOf,
   centreOf,
-  circle,
-  compose,
   contains,
-  difference,
   direction,
   distance,
   dot,
-  fromSegment,
-  intersection,
-  leastWidth,
   lengthInside,
   minus,
-  plainRings,
   sharedRegion,
-  sideOf,
-  translation,
   type Affine,
-  type Box,
   type Point,
   type Polygon,
   type Segment,
 } from '../geometry';
 import { mm } from '../length';
-import { blankPolygon, type Blank, type Hole, type Panel, type Piece } from '../pattern';
-import { laidOnFaces, printMap, type Made, type Papers } from '../plan';
+import type { Piece } from '../pattern';
+import {
+  bitesOf,
+  isAlong,
+  laidOnFaces,
+  layFrom,
+  orientations,
+  printMap,
+  USED,
+  type Made,
+  type Papers,
+  type Turned,
+} from '../plan';
 import type { ScarredSheet, SheetMark } from './sheet';
 
 /** Where a mark of the sheet ends up. */
@@ -41,6 +39,7 @@ export interface Scar {
   readonly ends: Ends;
   /** The panel it lies on, as its maker calls it; null for what is cut off. */
   readonly panel: string | null;
+  readonly panelId: string | null;
   /** It was wrong before, and is not only in the way of another pattern. */
   readonly wrong: boolean;
   /** Paper is gone, or cut through. */
@@ -62,47 +61,16 @@ export interface Laid {
   readonly bites: ReadonlyMap<string, readonly Polygon<'sheet'>[]>;
   /** Panels, as their maker calls them, that reach over the rim of the sheet and are shorter by that. */
   readonly short: readonly string[];
+  /** Panels, by id, on which something wrong can be seen, or that are cut through. */
+  readonly spoiled: readonly string[];
   /** Hinges that are scored already. */
   readonly scored: readonly string[];
   /** How ugly it is: what shows, what paper lacks, what lies hidden; the less the better. */
   readonly ugly: number;
 }
 
-/** How near a score lies to a fold that it is used as, mm: what hands are off anyway. */
-const USED = 0.9;
 /** Less of a mark on a panel is nothing, mm. */
 const SPECK = 1;
-/** Paper missing in a strip so narrow is an edge cut a little short, mm. */
-const SLIVER = 0.4;
-
-/** How a sheet is turned before the pattern is laid on it: in the plane, then over its upright middle. */
-export type Turned = 'not' | 'round' | 'left' | 'right';
-
-interface Orientation {
-  readonly turned: Turned;
-  readonly over: boolean;
-  readonly map: Affine;
-  readonly size: Blank;
-}
-
-/** The eight ways a sheet can lie, as it is first. */
-function orientations({ width, height }: Blank): readonly Orientation[] {
-  const across = { width: height, height: width };
-  const turns: readonly Omit<Orientation, 'over'>[] = [
-    { turned: 'not', map: [1, 0, 0, 1, 0, 0], size: { width, height } },
-    { turned: 'round', map: [-1, 0, 0, -1, width, height], size: { width, height } },
-    { turned: 'left', map: [0, 1, -1, 0, height, 0], size: across },
-    { turned: 'right', map: [0, -1, 1, 0, 0, width], size: across },
-  ];
-  return [
-    ...turns.map((turn): Orientation => ({ ...turn, over: false })),
-    ...turns.map((turn): Orientation => ({
-      ...turn,
-      over: true,
-      map: compose([-1, 0, 0, 1, turn.size.width, 0], turn.map),
-    })),
-  ];
-}
 
 /** So many places along a side are tried. */
 const STARTS = 4;
@@ -138,7 +106,7 @@ export function waysToLie(made: Made, piece: Piece, sheet: ScarredSheet, sided: 
       const turned = scores.map(({ from, to }) => ({ from: apply<'sheet'>(map, from), to: apply<'sheet'>(map, to) }));
       const xs = starts(wide, along(turned, 'x'), along(folds, 'x'));
       const ys = starts(high, along(turned, 'y'), along(folds, 'y'));
-      return xs.flatMap((x) => ys.map((y) => ({ ...lies, at: { x, y }, lay: compose(translation(-x, -y), map) })));
+      return xs.flatMap((x) => ys.map((y) => ({ ...lies, at: { x, y }, lay: layFrom({ map }, { x, y }) })));
     });
   // Of what is as ugly the one that needs no turning.
   return lays
@@ -146,17 +114,13 @@ export function waysToLie(made: Made, piece: Piece, sheet: ScarredSheet, sided: 
     .sort((a, b) => Math.round(100 * (a.ugly - b.ugly)));
 }
 
-/** Paper that is missed: more than a speck, and broader than an edge that was cut a little short. */
-const lacking = (rings: readonly Polygon<'sheet'>[]): Polygon<'sheet'>[] =>
-  plainRings(rings).filter((ring) => leastWidth(ring) > SLIVER && area(ring) > SPECK);
-
-type Seen = (panel: string, p: Point<'sheet'>) => boolean;
+export type Seen = (panel: string, p: Point<'sheet'>) => boolean;
 
 /** Paper alike on both sides, whichever way up: only where panels show is asked. */
 const PLAIN: Papers = { paper: { caliper: mm(0), sided: 2, directional: false, turn: 0 }, papers: {}, turns: {} };
 
 /** Whether a place of a panel can be seen on the finished thing, from either side. What lies beside it is seen. */
-function showsWhere(made: Made): Seen {
+export function showsWhere(made: Made): Seen {
   const { folded } = made;
   const covers = laidOnFaces(made);
   const covered = (panel: string, p: Point<'sheet'>): boolean =>
@@ -175,7 +139,9 @@ function showsWhere(made: Made): Seen {
     return end && !covered(panel, p);
   };
 }
-function laidSo(
+
+/** Where everything on the sheet ends up when the pattern lies on it so. */
+export function laidSo(
   made: Made,
   piece: Piece,
   sheet: ScarredSheet,
@@ -183,27 +149,10 @@ function laidSo(
   seen: Seen,
 ): Omit<Laid, 'turned' | 'over' | 'at'> {
   const name = (id: string): string => piece.panels.find((panel) => panel.id === id)?.name ?? id;
-  const blank = blankPolygon(sheet.blank).map((p) => apply<'sheet'>(lay, p));
-  const gone = sheet.gone.map((ring) => applyAll<'sheet'>(lay, ring));
-  const [rim, boxes] = [boxOf(blank), gone.map(boxOf)];
-  const beyond = ({ minX, minY, maxX, maxY }: Box): boolean =>
-    minX < rim.minX - SLIVER || minY < rim.minY - SLIVER || maxX > rim.maxX + SLIVER || maxY > rim.maxY + SLIVER;
-  const bites = new Map<string, readonly Polygon<'sheet'>[]>();
-  const short: string[] = [];
-  for (const { id, polygon } of piece.panels) {
-    const box = boxOf(polygon);
-    // What the pattern itself has holes for lacks nothing.
-    const holes = piece.holes.flatMap(({ panel, centre, diameter }) =>
-      panel === id ? [circle(centre, diameter / 2 + SLIVER, 24)] : [],
-    );
-    const over = beyond(box) ? lacking(difference([polygon], [blank])) : [];
-    if (over.length > 0) short.push(name(id));
-    const taken = gone.flatMap((ring, i) => (boxesMeet(box, boxes[i]!) ? intersection(polygon, ring) : []));
-    const missing = [...over, ...lacking(difference(taken, holes))];
-    if (missing.length > 0) bites.set(id, missing);
-  }
+  const { byPanel: bites, short } = bitesOf(piece, sheet, lay);
   const scored = new Set<string>();
   const showing: { panel: string; points: readonly Point<'sheet'>[] }[] = [];
+  const spoiled = new Set<string>(bites.keys());
   let ugly = 0;
   const scars = sheet.marks.map((mark): Scar => {
     const open = mark.gone.length > 0 || mark.kind === 'slit' || mark.kind === 'cut';
@@ -217,11 +166,15 @@ function laidSo(
         ugly += (open ? 4 : 1) * one.weight;
       } else if (one.ends === 'hidden') ugly += 0.05 * one.weight;
     }
+    if (mark.wrong)
+      for (const { ends, panel } of found)
+        if (panel && (ends === 'shows' || (open && ends === 'hidden'))) spoiled.add(panel);
     const worst = RANK.flatMap((ends) => found.filter((one) => one.ends === ends))[0];
     return {
       what: mark.what,
       ends: worst?.ends ?? 'cut-off',
       panel: worst?.panel ? name(worst.panel) : null,
+      panelId: worst?.panel ?? null,
       wrong: mark.wrong,
       open,
     };
@@ -229,7 +182,7 @@ function laidSo(
   // Folds that still have to be scored are work.
   ugly += 0.01 * (piece.hinges.length - scored.size);
   for (const rings of bites.values()) ugly += rings.reduce((sum, ring) => sum + 2 + Math.sqrt(area(ring)), 0);
-  return { lay, scars, showing, bites, short, scored: [...scored], ugly };
+  return { lay, scars, showing, bites, short: short.map(name), spoiled: [...spoiled], scored: [...scored], ugly };
 }
 
 /** The worst comes first: a mark that ends in several places is told by it. */
@@ -295,10 +248,6 @@ function endsOfLine(
   return found;
 }
 
-const isAlong = (fold: Segment<'sheet'>, line: Segment<'sheet'>): boolean =>
-  [fold.from, fold.to].every((p) => Math.abs(sideOf(line, p)) < USED) ||
-  [line.from, line.to].every((p) => Math.abs(sideOf(fold, p)) < USED);
-
 /** Paper that is gone: where a panel should have it; nothing where it is only cut off anyway. */
 function endsOfGone(
   piece: Piece,
@@ -316,39 +265,4 @@ function endsOfGone(
     found.push({ ends: shown.length > 0 ? 'shows' : 'hidden', panel: id, weight, points: shown });
   }
   return found;
-}
-
-/** True for a point that has paper of a panel all round it. */
-const isWithin = (polygon: Polygon<'sheet'>, p: Point<'sheet'>): boolean =>
-  contains(polygon, p) &&
-  polygon.every((from, i) => fromSegment({ from, to: polygon[(i + 1) % polygon.length]! }, p) > SLIVER);
-
-/**
- * The pattern with the paper its panels lack taken off them; null where what is left of one falls apart. A hole in the middle
- * of a panel changes no fold: it is a hole of that size.
- */
-export function bitten(built: Built, piece: Piece, { bites }: Laid): Built | null {
-  if (bites.size === 0) return built;
-  const holes: Hole[] = [];
-  const panels: Panel[] = [];
-  for (const panel of piece.panels) {
-    let { polygon } = panel;
-    for (const [i, bite] of (bites.get(panel.id) ?? []).entries()) {
-      if (bite.every((p) => isWithin(polygon, p))) {
-        const centre = centreOf(bite);
-        const diameter = mm(2 * Math.max(...bite.map((p) => distance(centre, p))));
-        holes.push({ id: `scar-${panel.id}-${i + 1}`, panel: panel.id, centre, diameter });
-        continue;
-      }
-      const [left, ...more] = difference([polygon], [bite]);
-      if (!left || more.length > 0) return null;
-      polygon = left;
-    }
-    panels.push({ ...panel, polygon });
-  }
-  const own = { ...piece, panels, holes: [...piece.holes, ...holes] };
-  return {
-    ...built,
-    pieces: built.pieces.map((one) => (one.name === piece.name ? own : one)) as unknown as Built['pieces'],
-  };
 }

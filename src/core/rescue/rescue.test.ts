@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { CONSTRUCTIONS } from '../constructions';
 import { inches, mm } from '../length';
-import { checksOf, planFor, sayer, type Made } from '../plan';
+import { checksOf, planFor, sayer, stepsOf, type Made } from '../plan';
 import { foldedOutline } from '../fold';
 import { toEnd } from '../progress';
 import { difference, regionArea } from '../geometry';
@@ -32,7 +32,7 @@ describe('a sheet with nothing wrong', () => {
     '%s: it is as it should be comes first for every piece, and nothing of it is a scar',
     (construction, does) => {
       const thickness = does === 'stands' ? '1/2 in' : 0;
-      for (const more of [{}, { closure: { kind: 'buttons' } }]) {
+      for (const more of [{}, { closure: { kind: 'buttons', disc: '1/4 in' } }]) {
         const design = { construction, contents: { width: '3 in', height: '4 in', thickness }, ...more };
         const { made } = planFor(mishap(design, []).design);
         for (const { piece } of made?.pieces ?? []) {
@@ -138,6 +138,75 @@ describe('mishaps as makers tell them', () => {
     const { ways: found } = ways(ENVELOPE, [{ kind: 'notch', edge: 1, at: '4 1/2 in' }]);
     expect(found[0]).toMatchObject({ kind: 'as-it-is', keeps: true });
     expect(found[0]!.scars.find(({ wrong }) => wrong)).toMatchObject({ ends: 'hidden', open: true });
+  });
+
+  test('discs that would lie on each other are moved, cut off or smaller, before anything is left as it is', () => {
+    const design = { construction: 'envelope-trio', contents: { width: '4 in', height: '4 in' } };
+    const lapping = { ...design, closure: { kind: 'buttons', disc: '2 1/4 in' } };
+    const { plan } = { plan: planFor(mishap(lapping, []).design) };
+    expect(checksOf(plan)).toContainEqual(
+      expect.objectContaining({ about: expect.objectContaining({ trouble: 'discs_overlap' }) }),
+    );
+    const { ways: found } = ways(lapping, []);
+    expect(found[0]).toMatchObject({ kind: 'mend', keeps: true });
+    expect(found[0]!.title).toMatch(/disc/i);
+    expect(checksOf(found[0]!.plan).some(({ about }) => 'trouble' in about && about.trouble === 'discs_overlap')).toBe(
+      false,
+    );
+    expect(found.some(({ title }) => title === 'It is as it should be')).toBe(false);
+  });
+
+  test('torn open where it shows, a strip is behind it before it is left gaping; each new piece is told with its size', () => {
+    const back = [
+      [40, 60],
+      [55, 60],
+      [50, 75],
+    ];
+    const { ways: found } = ways(TABS, [{ kind: 'torn', polygon: back }]);
+    const strip = found.find(({ mended }) => mended.length > 0)!;
+    expect(strip).toMatchObject({ kind: 'mend', title: 'A strip behind the front', keeps: true });
+    expect(strip.text).toContain('Cut for it: a strip for the front, 1 1/8 in × 1 1/8 in.');
+    expect(strip.cost.paper).toBeCloseTo(inches(9 / 8) ** 2, 0);
+    const still = found.find(({ title }) => title === 'It will still do')!;
+    expect(found.indexOf(strip)).toBeLessThan(found.indexOf(still));
+    expect(strip.plan.design.rescued).toMatchObject({ piece: 'envelope', strips: ['front'] });
+  });
+
+  test('a tab that is stuck is cut off and made anew, where it is told which; what is left to do is told, and no more', () => {
+    for (const panel of ['left tab', 'tab-1']) {
+      const { ways: found, sheet } = ways(TABS, [{ kind: 'glued', panel }]);
+      expect(sheet.stuck).toBe('tab-1');
+      expect(found.map(({ kind }) => kind)).toEqual(['mend', 'new-sheet']);
+      expect(found[0]!.title).toBe('A new left tab, joined on');
+      const texts = stepsOf(found[0]!.plan, say).map(({ text }) => text);
+      expect(texts).toContainEqual(expect.stringContaining('Cut off the old left tab (what is stuck of it stays)'));
+      expect(texts.some((text) => text.startsWith('Score 1 of the envelope'))).toBe(false);
+    }
+  });
+
+  test('a torn flap is made anew; the way is a design of its own that plans again to the same', () => {
+    const flap = [
+      [20, 230],
+      [60, 230],
+      [40, 208],
+    ];
+    const { ways: found } = ways(TABS, [{ kind: 'torn', polygon: flap }]);
+    const joined = found.find(({ plan }) => plan.design.rescued?.joined.length)!;
+    expect(joined.title).toBe('A new closing flap, joined on');
+    const again = planFor(mishap(joined.design, []).design);
+    expect(stepsOf(again, say).map(({ text }) => text)).toEqual(stepsOf(joined.plan, say).map(({ text }) => text));
+    // Both sides of its joint are told once each: nothing of the torn place is left on it.
+    expect(joined.scars.filter(({ what }) => what === 'torn place')).toEqual([
+      expect.objectContaining({ ends: 'cut-off', panel: null }),
+    ]);
+  });
+
+  test('a mat that is cut too small does with a broader border, or is cut anew', () => {
+    const matted = { ...TABS, layers: [{ on: 'front' }] };
+    const { ways: found } = ways(matted, [{ kind: 'blank', width: '2 3/4 in', height: '3 in' }], { piece: 'mat' });
+    expect(found.map(({ title }) => title)).toEqual(['With a border of 1/4 in', 'A new sheet of just this piece']);
+    const { layers } = found[0]!.plan.made!;
+    expect(layers[0]!.piece.blank.width).toBeLessThanOrEqual(inches(2.75) + 0.01);
   });
 
   test('a torn tab that lies inside needs nothing; glued shut only a new sheet is left, and whether paper suffices', () => {

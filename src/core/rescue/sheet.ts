@@ -39,6 +39,8 @@ export interface ScarredSheet {
   readonly marks: readonly SheetMark[];
   /** It is glued where it should not be, and cannot be opened. */
   readonly glued: boolean;
+  /** The panel that is stuck, where it is told. */
+  readonly stuck: string | null;
   /** Its size is not the plan’s. */
   readonly cutWrong: boolean;
 }
@@ -70,12 +72,14 @@ export function sheetAsItIs(plan: Plan, made: Made, mishap: Mishap, say: Say): S
   const told = marksOf(state, piece, say);
   const marks = mishap.wrong.reduce((now, fact) => applied(now, fact, blank, piece, say), told);
   const gone = [...state.off.flatMap(({ rings }) => rings), ...marks.flatMap((mark) => mark.gone)];
+  const glued = mishap.wrong.find((fact) => fact.kind === 'glued');
   return {
     blank,
     paper: difference([blankPolygon(blank)], gone),
     gone,
     marks,
-    glued: mishap.wrong.some(({ kind }) => kind === 'glued'),
+    glued: glued !== undefined,
+    stuck: piece.panels.find(({ id, name }) => [id, name].includes(glued?.panel ?? ''))?.id ?? null,
     cutWrong:
       Math.abs(blank.width - piece.blank.width) > NEAR / 2 || Math.abs(blank.height - piece.blank.height) > NEAR / 2,
   };

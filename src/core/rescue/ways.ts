@@ -1,28 +1,35 @@
 import { CONSTRUCTIONS, type Construction } from '../constructions';
-import { mm, type Mm, type Say } from '../length';
+import type { Point } from '../geometry';
+import { mm, stepOf, type Mm, type Say } from '../length';
 import type { Piece } from '../pattern';
 import {
   changedDesign,
   checksOf,
   FINER,
   inputOf,
+  laidAnew,
   liesOn,
+  onlyHinge,
+  panelName,
   paperOf,
+  partNamed,
   planFor,
-  planOn,
   readDesign,
+  remedyLabel,
   stepsOf,
+  type Check,
   type Design,
   type DesignChange,
   type DesignInput,
   type Made,
   type Plan,
+  type Rescued,
 } from '../plan';
 import { toEnd } from '../progress';
 import { listed } from '../text';
-import { bitten, waysToLie, type Laid, type Scar } from './laid';
+import { laidSo, showsWhere, waysToLie, type Laid, type Scar } from './laid';
 import { mistakeOf, mistakeWords, type Mistake } from './mistaken';
-import { pieceAt, sheetAsItIs, type ScarredSheet } from './sheet';
+import { pieceAt, sheetAsItIs, type ScarredSheet, type SheetMark } from './sheet';
 import type { Mishap, Other } from './wrong';
 
 export type WayKind = 'as-it-is' | 'mend' | 'other-holder' | 'other-contents' | 'new-sheet';
@@ -43,6 +50,8 @@ export interface Way {
   readonly plan: Plan;
   /** How its pattern lies on the sheet; null for a new one. */
   readonly laid: Laid | null;
+  /** Panels with a strip behind them, or joined on anew. */
+  readonly mended: readonly string[];
   /** How ugly what shows is. */
   readonly ugly: number;
 }
@@ -79,6 +88,8 @@ interface Attempt {
   readonly piece: string | null;
   /** What this is a mend with: a mat over what shows. */
   readonly mends?: true;
+  /** Strips and flaps joined on are tried with it too. */
+  readonly mendable?: true;
 }
 
 /** Seeks ways out, one attempt after the other; each time what is known so far. The first is there at once. */
@@ -92,6 +103,7 @@ export function* waysOut(mishap: Mishap, say: Say): Generator<WaysOut, WaysOut> 
       gone: [],
       marks: [],
       glued: false,
+      stuck: null,
       cutWrong: false,
     };
     return { sheet: none, mistakes: [], ways: [], done: 1 };
@@ -105,19 +117,19 @@ export function* waysOut(mishap: Mishap, say: Say): Generator<WaysOut, WaysOut> 
   const last = newSheet(plan, made, mishap, say);
   const answer = (done: number): WaysOut => ({ sheet, mistakes, ways: [...best(found), last], done });
   yield answer(0);
-  // What is glued shut cannot be laid out anew; a mat is cut again sooner than it is mended.
-  const own = made.pieces.some((one) => one.piece === piece);
-  const attempts = sheet.glued || !own ? [] : [...attemptsFor(mishap, sheet, made, piece)];
+  const attempts = [...attemptsFor(mishap, sheet, plan, made, piece, say)];
   let tried = 0;
   for (const attempt of attempts) {
     tried++;
     // What shows nothing needs no mat.
     if (attempt.mends && !found.some(({ kind, scars }) => kind === 'as-it-is' && scars.some(showsWrong))) continue;
-    const way = attempted(attempt, mishap, sheet, plan, say, found);
-    if (way && !found.some((one) => isSame(one, way))) found.push(way);
-    // Nothing is wrong: nothing else is sought.
-    if (way?.title === AS_IT_SHOULD) return answer(1);
-    if (way || tried % 8 === 0) yield answer(tried / attempts.length);
+    for (const way of attempted(attempt, mishap, sheet, plan, say, found)) {
+      if (!found.some((one) => isSame(one, way))) found.push(way);
+      // Nothing is wrong: nothing else is sought.
+      if (way.title === AS_IT_SHOULD) return answer(1);
+      yield answer(tried / attempts.length);
+    }
+    if (tried % 8 === 0) yield answer(tried / attempts.length);
   }
   return answer(1);
 }
@@ -138,6 +150,7 @@ const ORDER: Record<WayKind, number> = {
 function best(found: readonly Way[]): Way[] {
   const rank = (way: Way): readonly number[] => [
     Number(!way.keeps),
+    gapes(way) + overlaps(way.plan),
     shows(way),
     ORDER[way.kind],
     Math.round(way.ugly * 4) / 4,
@@ -159,6 +172,16 @@ function best(found: readonly Way[]): Way[] {
 
 /** Whether anything of the sheet’s history can be seen. */
 const shows = ({ scars }: Pick<Way, 'scars'>): number => Number(scars.some(({ ends }) => ends === 'shows'));
+/** Whether it is cut through where that can be seen, with nothing behind. */
+const gapes = ({ scars, mended }: Way): number =>
+  Number(
+    scars.some(
+      ({ ends, open, wrong, panelId }) => wrong && open && ends === 'shows' && !mended.includes(panelId ?? ''),
+    ),
+  );
+/** Discs that would lie on each other: they are moved, or cut. */
+const isOverlap = (check: Check): boolean => check.kind === 'closure' && check.about.trouble === 'discs_overlap';
+const overlaps = (plan: Plan): number => Number(checksOf(plan).some(isOverlap));
 /** No check of it fails. */
 const holds = (plan: Plan): boolean => !checksOf(plan).some(({ level }) => level === 'fail');
 
@@ -168,7 +191,7 @@ const isSame = (a: Way, b: Way): boolean => {
     JSON.stringify([
       kind,
       design.construction,
-      kind === 'mend' && design.layers,
+      kind === 'mend' && [design.layers, design.closure, plan.design.rescued?.strips, plan.design.rescued?.joined],
       plan.made!.pieces.map(({ piece }) => [piece.blank.width.toFixed(1), piece.blank.height.toFixed(1)]),
       room.width.toFixed(1),
       room.height.toFixed(1),
@@ -180,8 +203,20 @@ const isSame = (a: Way, b: Way): boolean => {
 const HOLDERS: readonly Construction[] = CONSTRUCTIONS.filter(({ does }) => does !== 'gathers' && does !== 'decorates');
 
 /** What is tried, in the order in which a maker would rather have it. */
-function* attemptsFor({ design, others }: Mishap, sheet: ScarredSheet, made: Made, piece: Piece): Generator<Attempt> {
+function* attemptsFor(
+  { design, others }: Mishap,
+  sheet: ScarredSheet,
+  plan: Plan,
+  made: Made,
+  piece: Piece,
+  say: Say,
+): Generator<Attempt> {
   const { construction, contents, least } = design;
+  // What is glued cannot be laid out anew: what is stuck comes off along its fold, and is made anew.
+  if (sheet.glued) {
+    if (sheet.stuck) yield { kind: 'mend', title: 'It will still do', design, piece: piece.name, mendable: true };
+    return;
+  }
   const input = inputOf(design);
   const first = piece === made.pieces[0].piece;
   const { width, height } = sheet.blank;
@@ -191,16 +226,31 @@ function* attemptsFor({ design, others }: Mishap, sheet: ScarredSheet, made: Mad
   });
   const onIt = sized(width, height);
   const square = sized(mm(Math.min(width, height)), mm(Math.min(width, height)));
-  const attempt = (title: string, kind: WayKind, change: DesignChange, mends = false): Attempt[] => {
+  const attempt = (title: string, kind: WayKind, change: DesignChange, mends = false): readonly Attempt[] => {
     const read = readDesign(changedDesign(input, change));
     const own = kind === 'as-it-is' || kind === 'mend';
     return read.ok
       ? [{ kind, title, design: read.design, piece: own ? piece.name : null, ...(mends && { mends }) }]
       : [];
   };
-  yield { kind: 'as-it-is', title: 'It will still do', design, piece: piece.name };
+  yield { kind: 'as-it-is', title: 'It will still do', design, piece: piece.name, mendable: true };
+  const layer = made.layers.find((one) => one.piece === piece)?.layer;
+  if (layer) {
+    // A mat is cut again sooner than it is mended: a broader border, or none.
+    const mark = design.graduation === 'exact' ? 1 : stepOf(design.graduation);
+    for (let more = 1; more <= BORDERS; more++) {
+      const reveal = mm(layer.reveal + (more * mark) / 2);
+      const layers = input.layers!.map((one, i) => (i === layer.index ? { ...one, reveal } : one));
+      yield* attempt(`With a border of ${say(reveal)}`, 'as-it-is', { layers });
+    }
+    return;
+  }
+  for (const remedy of checksOf(plan).flatMap((check) =>
+    check.level === 'fail' || isOverlap(check) ? check.remedies : [],
+  ))
+    if (remedy.code !== 'no_closure') yield* attempt(remedyLabel(remedy, say), 'mend', remedy.change);
   if (first) {
-    yield* attempt('The same on this sheet', 'as-it-is', onIt);
+    yield* attempt('The same on this sheet', 'as-it-is', onIt).map((one) => ({ ...one, mendable: true }) as const);
     if (width !== height) {
       yield* attempt('The same, the sheet turned', 'as-it-is', sized(height, width));
       yield* attempt('The same, cut down to a square', 'as-it-is', square);
@@ -243,6 +293,9 @@ function* attemptsFor({ design, others }: Mishap, sheet: ScarredSheet, made: Mad
   }
 }
 
+/** So many broader borders are tried. */
+const BORDERS = 6;
+
 const asContents = ({ width, height, thickness, name }: Other): NonNullable<DesignInput['contents']> => ({
   width,
   height,
@@ -250,37 +303,129 @@ const asContents = ({ width, height, thickness, name }: Other): NonNullable<Desi
   ...(name && { name }),
 });
 
-/** What comes of one attempt: planned, laid on the sheet, folded with what that lacks; null where it is no way out. */
-function attempted(
-  { kind, title, design, piece: name, mends }: Attempt,
+/** What comes of one attempt: planned, laid on the sheet, folded with what that lacks, and mended. */
+function* attempted(
+  { kind, title, design, piece: name, mends, mendable }: Attempt,
   mishap: Mishap,
   sheet: ScarredSheet,
   before: Plan,
   say: Say,
   found: readonly Way[],
-): Way | null {
+): Generator<Way> {
   const plan = planFor(design);
   const { made } = plan;
-  if (!made || (mends && made.layers.length === 0)) return null;
-  const part = made.pieces.find(({ piece }) => piece.name === name) ?? made.pieces[0];
+  if (!made || (mends && made.layers.length === 0)) return;
+  const part = name === null ? made.pieces[0] : partNamed(made, name);
+  const { piece } = part;
   const told = mishap.design.contents !== null;
   const keeps = kind !== 'other-contents' && (!told || made.fit !== null);
-  for (const laid of waysToLie(made, part.piece, sheet, paperOf(design, part.piece.name).sided).slice(0, FOLDED)) {
+  const all = waysToLie(made, piece, sheet, paperOf(design, piece.name).sided);
+  const lays = all.slice(0, FOLDED);
+  const common = { keeps, sheet, before, say };
+  if (mendable) {
+    // Mended as it lies; and as it would look best.
+    const asItLay = all.find(({ turned, over, at }) => turned === 'not' && !over && at.x === 0 && at.y === 0);
+    for (const laid of new Set([asItLay, ...(sheet.glued ? [] : lays.slice(0, 1))]))
+      for (const mend of laid ? mendsFor(piece, laid, sheet) : []) {
+        const way = mended(mend, { ...rescuedFrom(sheet, piece, laid!), ...mend }, plan, made, laid!, common);
+        if (way) yield way;
+      }
+  }
+  if (sheet.glued) return;
+  for (const laid of lays) {
+    const rescued = rescuedFrom(sheet, piece, laid);
     // Uglier than all that would be shown of its kind: it need not be folded.
     const better = found.filter(
       (way) => way.kind === kind && way.keeps === keeps && shows(way) <= shows(laid) && way.ugly <= laid.ugly,
     );
-    if (better.length >= MOST[kind]) return null;
+    if (better.length >= MOST[kind]) return;
     // A mat that covers nothing mends nothing.
     if (mends && (laid.scars.some(showsWrong) || !laid.scars.some(({ ends, wrong }) => wrong && ends === 'hidden')))
       continue;
-    const drawn = bitten(made.built, part.piece, laid);
-    if (!drawn) continue;
-    const folded = laid.bites.size === 0 ? plan : planOn(plan, drawn);
-    if (!holds(folded)) continue;
-    return wayOf({ kind, title, keeps, plan: folded, made: folded.made!, piece: part.piece, laid, sheet, before, say });
+    const on = { ...design, rescued };
+    const folded = laid.bites.size === 0 ? { ...plan, design: on } : planFor(on);
+    if (!folded.made || !holds(folded)) continue;
+    yield wayOf({ kind, title, plan: folded, made: folded.made, piece, laid, mended: [], ...common });
+    return;
   }
-  return null;
+}
+
+const pair = ({ x, y }: Point<'sheet'>): [Mm, Mm] => [mm(x), mm(y)];
+
+/** The sheet as a design carries it, and how the pattern lies on it. */
+function rescuedFrom(sheet: ScarredSheet, piece: Piece, { turned, over, at }: Laid): Rescued {
+  const lines = (some: readonly SheetMark[]): Rescued['scores'] =>
+    some.flatMap((mark) => mark.lines.map(({ from, to }): [[Mm, Mm], [Mm, Mm]] => [pair(from), pair(to)]));
+  return {
+    piece: piece.name,
+    sheet: sheet.blank,
+    turned,
+    over,
+    at: { x: mm(at.x), y: mm(at.y) },
+    gone: sheet.gone.map((ring) => ring.map(pair)),
+    scores: lines(sheet.marks.filter(({ kind }) => kind === 'score')),
+    cuts: lines(sheet.marks.filter(({ kind }) => kind === 'slit' || kind === 'cut')),
+    strips: [],
+    joined: [],
+    ...(sheet.stuck && { stuck: sheet.stuck }),
+  };
+}
+
+type Mend = Pick<Rescued, 'strips' | 'joined'>;
+
+/** At most so many flaps are joined on to one sheet. */
+const MOST_JOINED = 2;
+
+/** What could mend a sheet that a pattern is laid on: strips behind what is open, flaps made anew. */
+function mendsFor(piece: Piece, { spoiled, bites, scars }: Laid, { stuck }: ScarredSheet): readonly Mend[] {
+  if (stuck) return [{ strips: [], joined: [stuck] }];
+  const cut = new Set(scars.flatMap(({ open, wrong, panelId }) => (open && wrong && panelId ? [panelId] : [])));
+  const open = spoiled.filter((panel) => bites.has(panel) || cut.has(panel));
+  const flaps = spoiled.filter((panel) => onlyHinge(piece, panel) !== null);
+  const strips = open.length > 0 ? [{ strips: open, joined: [] }] : [];
+  const joined =
+    flaps.length > 0 && flaps.length <= MOST_JOINED
+      ? [{ strips: open.filter((panel) => !flaps.includes(panel)), joined: flaps }]
+      : [];
+  return [...strips, ...joined];
+}
+
+/** A mended sheet: its strips and new flaps cut, all of it folded; null where that is no way out. */
+function mended(
+  mend: Mend,
+  rescued: Rescued,
+  { design }: Plan,
+  whole: Made,
+  { turned, over, at, lay }: Laid,
+  common: Pick<Told, 'keeps' | 'sheet' | 'before' | 'say'>,
+): Way | null {
+  const plan = planFor({ ...design, rescued });
+  const { made } = plan;
+  if (!made || !holds(plan)) return null;
+  // Where its scars are is asked of the pattern that the sheet is to be, before what is missing is taken off.
+  const drawn = planFor({
+    ...design,
+    rescued: { ...rescued, gone: [], cuts: [], strips: [], sheet: { ...rescued.sheet } },
+  });
+  const piece = (drawn.made ?? made).pieces.find((one) => one.piece.name === rescued.piece)!.piece;
+  const laid = { ...laidSo(made, piece, common.sheet, lay, showsWhere(made)), turned, over, at };
+  const nameOf = (panel: string): string => panelName(whole.built, panel);
+  const title = [
+    ...(mend.joined.length > 0 ? [`A new ${listed(mend.joined.map(nameOf), 'a new ')}, joined on`] : []),
+    ...(mend.strips.length > 0
+      ? [`${mend.joined.length > 0 ? 'a' : 'A'} strip behind the ${listed(mend.strips.map(nameOf), 'one behind the ')}`]
+      : []),
+  ].join(' and ');
+  return wayOf({
+    kind: 'mend',
+    title,
+    plan,
+    made,
+    piece,
+    laid: { ...laid, ugly: laid.ugly / 2 },
+    mended: [...mend.strips, ...mend.joined],
+    ...common,
+  });
 }
 
 interface Told {
@@ -291,28 +436,31 @@ interface Told {
   readonly made: Made;
   readonly piece: Piece;
   readonly laid: Laid;
+  readonly mended: readonly string[];
   readonly sheet: ScarredSheet;
   readonly before: Plan;
   readonly say: Say;
 }
 
-function wayOf({ kind, title, keeps, plan, made, piece, laid, sheet, before, say }: Told): Way {
+function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, before, say }: Told): Way {
   const room = { width: made.fit?.ease.width ?? mm(0), height: made.fit?.ease.height ?? mm(0) };
   const showing = laid.scars.filter(({ ends }) => ends === 'shows');
   const hidden = laid.scars.filter(({ ends, wrong }) => ends === 'hidden' && wrong);
   const untouched =
     !sheet.cutWrong &&
     !sheet.marks.some(({ wrong }) => wrong) &&
-    JSON.stringify(inputOf(plan.design)) === JSON.stringify(inputOf(before.design));
-  const all = stepsOf(plan, say);
+    !sheet.glued &&
+    overlaps(plan) === 0 &&
+    JSON.stringify(inputOf({ ...plan.design, rescued: null })) === JSON.stringify(inputOf(before.design));
+  const known = new Set(before.made?.built.pieces.map((one) => one.name));
+  // What is cut of new paper: strips, flaps, mats that were not there.
+  const fresh =
+    kind === 'mend'
+      ? [...made.pieces, ...made.layers].filter((one) => !known.has(one.piece.name) && one.piece !== piece)
+      : [];
   const cost = {
-    paper: kind === 'mend' ? made.layers.reduce((sum, { piece: { blank } }) => sum + blank.width * blank.height, 0) : 0,
-    steps: Math.max(
-      1,
-      all.filter(({ phase, action }) => phase !== 'cut' && action !== 'score').length +
-        piece.hinges.length -
-        laid.scored.length,
-    ),
+    paper: fresh.reduce((sum, { piece: { blank } }) => sum + blank.width * blank.height, 0),
+    steps: Math.max(1, stepsOf(plan, say).length),
   };
   const where = ({ what, panel }: Scar): string => `${what} on the ${panel}`;
   const sentences = [
@@ -327,38 +475,35 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, sheet, before, say
         : null,
     laid.short.length > 0 ? `Shorter than drawn: the ${listed(laid.short)}.` : null,
     hidden.length > 0 ? `Hidden: the ${listed(hidden.map(where))}.` : null,
-    `${cost.steps} steps are left${cost.paper > 0 ? ', and a mat to cut' : ''}.`,
+    fresh.length > 0
+      ? `Cut for it: ${listed(fresh.map(({ piece: { name, blank } }) => `a ${name}, ${say(blank.width)} × ${say(blank.height)}`))}.`
+      : null,
+    `${cost.steps} ${cost.steps === 1 ? 'step is' : 'steps are'} left.`,
   ];
   return {
     kind,
     title: untouched ? AS_IT_SHOULD : title,
-    design: inputOf(plan.design),
+    design: inputOf(untouched ? before.design : plan.design),
     keeps,
     room,
     scars: laid.scars,
     cost,
     text: sentences.filter((one) => one !== null).join(' '),
-    plan,
+    plan: untouched ? before : plan,
     laid,
+    mended,
     ugly: laid.ugly,
   };
 }
 
-const TURNED: Record<Laid['turned'], string> = {
-  not: '',
-  round: 'turn it round',
-  left: 'turn it a quarter to the left',
-  right: 'turn it a quarter to the right',
-};
-
 /** How the sheet is laid for it; null where it lies as it did. */
-function lying({ turned, over, at: { x, y } }: Laid, say: Say): string | null {
-  const turns = [TURNED[turned], over ? 'turn it over' : ''].filter(Boolean);
+function lying(laid: Laid, say: Say): string | null {
+  const { x, y } = laid.at;
   const from = [
-    x > BEGINS ? `${say(x)} from its left end` : '',
-    y > BEGINS ? `${say(y)} from its near edge` : '',
+    x > BEGINS ? `${say(mm(x))} from its left end` : '',
+    y > BEGINS ? `${say(mm(y))} from its near edge` : '',
   ].filter(Boolean);
-  const told = [...turns, ...(from.length > 0 ? [`begin ${listed(from)}`] : [])];
+  const told = [laidAnew(laid) ?? '', from.length > 0 ? `begin ${listed(from)}` : ''].filter(Boolean);
   return told.length > 0 ? `Lay the sheet anew: ${listed(told)}.` : null;
 }
 /** Less is its own end, mm. */
@@ -396,6 +541,7 @@ function newSheet(plan: Plan, made: Made, mishap: Mishap, say: Say): Way {
     text,
     plan,
     laid: null,
+    mended: [],
     ugly: 0,
   };
 }

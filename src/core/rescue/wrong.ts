@@ -30,7 +30,10 @@ const factSchema = z.discriminatedUnion(
       kind: z.literal('torn'),
       polygon: z.array(point).min(3, { error: 'A torn place has three corners at least.' }).max(60),
     }),
-    z.strictObject({ kind: z.literal('glued') }),
+    z.strictObject({
+      kind: z.literal('glued'),
+      panel: z.string().max(120).optional().describe('What is stuck where it should not be, by id or name.'),
+    }),
   ],
   { error: 'What went wrong is a "blank", "score", "notch", "slit", "hole", "cut-on", "torn" or "glued".' },
 );

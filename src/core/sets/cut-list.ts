@@ -34,12 +34,18 @@ export function cutListOf({ set, parts }: SetPlan, copies = 1): PaperCuts[] {
     const { part, plan } = one;
     const { made, design } = plan;
     if (!made) return [];
-    return blanksOf(made, design)
+    const rescued = design.rescued?.piece;
+    return blanksOf(made, { ...design, rescued: null })
       .filter(({ name }) => isCut(one, name))
-      .map((piece) => ({
-        paper: paperOf(design, piece.name).id ?? '',
-        piece: { ...piece, part: part.id, quantity: piece.quantity * part.quantity * copies },
-      }));
+      .map((piece) => {
+        const all = piece.quantity * part.quantity * copies;
+        return {
+          paper: paperOf(design, piece.name).id ?? '',
+          // One of them is made of a sheet that is there.
+          piece: { ...piece, part: part.id, quantity: piece.name === rescued ? all - 1 : all },
+        };
+      })
+      .filter(({ piece }) => piece.quantity > 0);
   });
   const ids = [...set.papers.map(({ id }) => id), ''];
   return ids.flatMap((paper) => {

@@ -34,6 +34,7 @@ export const inputOf = ({
   papers,
   turns,
   layers,
+  rescued,
   options,
   told,
   ...rest
@@ -54,5 +55,6 @@ export const inputOf = ({
     contents: contents || thickness > 0 ? { ...(contents ?? { thickness }), ...(holds && { name: holds }) } : undefined,
     blank: blank ?? undefined,
     sheets: sheets ?? undefined,
+    rescued: rescued ?? undefined,
   });
 };

@@ -24,6 +24,7 @@ import {
   type Decoration,
   type LayerPlace,
 } from './extras';
+import { rescuedSchema, type Rescued } from '../rescued/schema';
 import { COMMON_BOARD, kitSchema, planTool, toolSchema, type Kit, type Tool } from '../../tools';
 
 /** Most pieces with papers of their own: no holder has as many. */
@@ -178,6 +179,7 @@ const common = {
     .describe(
       'What is laid on its faces or into its room; each next one on the same face is smaller by its own border.',
     ),
+  rescued: rescuedSchema.optional().describe('One piece is made of a sheet that went wrong, as it is.'),
   graduation: z.enum(GRADUATIONS, { error: `Marks come at ${GRADUATIONS.join(', ')}.` }).default('1/8 in'),
 };
 
@@ -284,6 +286,8 @@ export interface Design {
     readonly pull: boolean;
   }[];
   readonly decorate: readonly Decoration[];
+  /** The sheet that went wrong which one piece is made of; null where all is new. */
+  readonly rescued: Rescued | null;
   readonly graduation: Graduation;
   readonly options: unknown;
   /** The options that were told; the others are as usual. */
@@ -329,6 +333,7 @@ function complete(document: z.output<typeof designSchema>, told: readonly string
     turns,
     layers,
     decorate,
+    rescued = null,
   } = document;
   const aim = { ...construction.ease.aim, ...defined(document.ease) };
   const ownLeast = {
@@ -358,6 +363,7 @@ function complete(document: z.output<typeof designSchema>, told: readonly string
     turns,
     layers,
     decorate,
+    rescued,
     graduation,
     options,
     told,

@@ -5,6 +5,7 @@ import { partWay, stretchReadings, toolMove, type MarkFor, type Move, type Readi
 import { paperOf, type Design } from '../design/design';
 import type { Decoration } from '../design/extras';
 import { cutOutOf, windowInside, type CutOut } from '../looks/print';
+import { cutAway, type Rescued } from '../rescued';
 import { scoreNumbers } from '../work/numbers';
 import type { Made, MadePiece } from '../plan';
 import { CAUTION } from '../words';
@@ -99,6 +100,7 @@ function fromPaper({ name }: Piece, design: Design): string {
 /** Cutting the blank. */
 export function cutStep(piece: Piece, alike: readonly string[], made: Made, design: Design, say: Say): Draft {
   const { width, height } = piece.blank;
+  if (design.rescued?.piece === piece.name) return cuttingRescued(piece, design.rescued, say);
   const out = piece === made.pieces[0].piece ? cutOutOf(made, design) : null;
   if (out) return cuttingOut(piece, out, made, design, say);
   const from = fromPaper(piece, design);
@@ -125,6 +127,39 @@ export function cutStep(piece: Piece, alike: readonly string[], made: Made, desi
       { at: width, on: 'trimmer', what: square ? 'each way' : 'wide' },
       ...(square ? [] : [{ at: height, on: 'trimmer', what: 'high' } as const]),
     ],
+    picture: { kind: 'flat', piece: piece.name, near: 1, moves: 0, fresh: 0, cut: true },
+  };
+}
+
+const TURNS: Record<Rescued['turned'], string> = {
+  not: '',
+  round: 'turn it half round',
+  left: 'turn it a quarter to the left',
+  right: 'turn it a quarter to the right',
+};
+
+/** How a sheet that went wrong is laid anew, in a maker’s words; null where it lies as it did. */
+export function laidAnew({ turned, over }: Pick<Rescued, 'turned' | 'over'>): string | null {
+  const turns = [TURNS[turned], over ? 'turn it over, left to right' : ''].filter(Boolean);
+  return turns.length > 0 ? turns.join(', then ') : null;
+}
+
+/** The sheet that went wrong, laid anew and cut to what the piece takes. */
+function cuttingRescued(piece: Piece, rescued: Rescued, say: Say): Draft {
+  const { left, near, width, height } = cutAway(piece, rescued);
+  const cuts = [
+    ...(left > 0 ? [{ at: mm(left), text: `cut ${say(mm(left))} off its left end` }] : []),
+    ...(width === null ? [] : [{ at: mm(width), text: `cut it ${say(mm(width))} wide from there` }]),
+    ...(near > 0 ? [{ at: mm(near), text: `cut ${say(mm(near))} off its near edge` }] : []),
+    ...(height === null ? [] : [{ at: mm(height), text: `cut it ${say(mm(height))} high from there` }]),
+  ];
+  const told = [...[laidAnew(rescued)].filter((one) => one !== null), ...cuts.map(({ text }) => text)];
+  return {
+    piece: piece.name,
+    action: cuts.length > 0 ? 'cut' : 'turn',
+    text: `Take the sheet that went wrong: ${listed(told)}. Its edges are numbered anew: the near one is edge 1.`,
+    ...(cuts.length > 0 && { caution: CAUTION.blade }),
+    readings: cuts.map(({ at, text }) => ({ at, on: 'trimmer', what: text }) as const),
     picture: { kind: 'flat', piece: piece.name, near: 1, moves: 0, fresh: 0, cut: true },
   };
 }

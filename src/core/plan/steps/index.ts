@@ -2,6 +2,7 @@
 import type { Stage } from '../../fold';
 import type { Say } from '../../length';
 import { type Made, type MadePiece, type Plan } from '../plan';
+import { stillToDo } from '../rescued';
 import { CONTENTS, glueAdvice, glueIds } from '../work/glue';
 import { allNumbers } from '../work/numbers';
 import { workOf, type Work } from '../work/work';
@@ -32,7 +33,7 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
       case 'cut':
         return [cutStep(work.part.piece, namesOf(work.alike), made, design, say)];
       case 'flat':
-        return toolSteps(work.part, namesOf(work.alike), made, say);
+        return leftOn(work.part, toolSteps(work.part, namesOf(work.alike), made, say), design);
       case 'decorate':
         return [decorating(work.what, work.part, made)];
       case 'fix-discs':
@@ -68,6 +69,16 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
     }))
     .map((draft, i) => handled({ id: i + 1, readings: [], ...draft }, design, holdsWith));
   return withWaits(steps, (glue) => holdsWith.get(glue) ?? design.adhesive.all);
+}
+
+/** Of the work on a flat sheet what is still to be done: all of it, but on a sheet that went wrong. */
+function leftOn(part: MadePiece, drafts: readonly Draft[], { rescued, tool }: Plan['design']): readonly Draft[] {
+  if (rescued?.piece !== part.piece.name) return drafts;
+  const moves = drafts.map(({ picture }): readonly [number, number] =>
+    picture.kind === 'flat' ? [picture.moves - picture.fresh, picture.moves] : [0, 0],
+  );
+  const left = stillToDo(part, moves, rescued, tool);
+  return drafts.filter((_, i) => left[i]);
 }
 
 /** What is said where a piece is made several times: once for its flat work, and at each step of folding and joining. */

@@ -1,5 +1,5 @@
 import type { NeededPiece } from '../../cutting';
-import { paperOf, type Papers } from '../design/design';
+import { paperOf, type Design, type Papers } from '../design/design';
 import { cutFor } from '../design/sheets';
 import { mm } from '../../length';
 import { cutOutOf } from '../looks/print';
@@ -10,9 +10,10 @@ import type { Made } from '../plan';
  * On paper with a right way up each lies as the design turns it, and may not be turned; the first lies where
  * it was laid on its paper.
  */
-export function blanksOf(made: Made, design: Papers): NeededPiece[] {
+export function blanksOf(made: Made, design: Papers & Partial<Pick<Design, 'rescued'>>): NeededPiece[] {
   const own = cutFor(
-    made.pieces.map(({ piece }) => piece),
+    // What is made of a sheet that went wrong takes no other.
+    made.pieces.flatMap(({ piece }) => (piece.name === design.rescued?.piece ? [] : [piece])),
     design,
   );
   const more = made.layers.map(({ piece: { name, blank, quantity } }): NeededPiece => ({

@@ -4,6 +4,7 @@ import { near } from '../../length';
 import { paperOf, type Design } from '../design/design';
 import type { Decoration } from '../design/extras';
 import { type MadePiece, type Plan } from '../plan';
+import { liesAsItIs } from '../rescued';
 import { pieceOf } from '../thing';
 import { closurePlan, type ClosurePlan } from './closures';
 import type { Layer } from './layers';
@@ -47,7 +48,9 @@ function isAlike(a: MadePiece, b: MadePiece, design: Design): boolean {
   };
   const sheet = ({ piece: { name, blank, quantity } }: MadePiece): string =>
     JSON.stringify([blank.width.toFixed(3), blank.height.toFixed(3), quantity, paperOf(design, name)]);
-  return sheet(a) === sheet(b) && moves(a) === moves(b);
+  // What is done on a sheet that went wrong is done by itself.
+  const apart = [a, b].some(({ piece: { name } }) => name === design.rescued?.piece);
+  return !apart && sheet(a) === sheet(b) && moves(a) === moves(b);
 }
 
 /** True where a single blank is as large as the sheet it comes from: nothing is cut of it. */
@@ -78,7 +81,10 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   for (const part of made.pieces)
     leads.set(part, (byPiece ? undefined : [...leads.keys()].find((other) => isAlike(other, part, design))) ?? part);
   /** The sheet at hand is the blank already. */
-  const there = (part: MadePiece): boolean => part === made.pieces[0] && isSheetAtHand(part, design);
+  const there = (part: MadePiece): boolean =>
+    part.piece.name === design.rescued?.piece
+      ? liesAsItIs(part.piece, design.rescued)
+      : part === made.pieces[0] && isSheetAtHand(part, design);
   const leadOf = (name: string): string => leads.get(made.pieces.find(({ piece }) => piece.name === name)!)!.piece.name;
   const going = (...places: Layer['on'][]): string[] =>
     made.layers.flatMap(({ layer: { on, piece } }) => (places.includes(on) ? [`lay ${piece.name}`] : []));
