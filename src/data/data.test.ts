@@ -34,7 +34,17 @@ import {
   ownMakes,
   putBackLog,
 } from './log';
-import { beginMake, keepMake, keepSpoiled, openMake, openMakesOf } from './makes';
+import {
+  beginMake,
+  goesOnWith,
+  keepMake,
+  keepSpoiled,
+  openMake,
+  openMakesOf,
+  setAsideOf,
+  settleSheet,
+  takeWay,
+} from './makes';
 import {
   addProject,
   allProjects,
@@ -47,7 +57,7 @@ import {
   seedDemoShelf,
 } from './projects';
 import { readRecord } from './records';
-import { SPOKEN, THEME, TOOLBOX, USUAL_ROOM } from './setting-kinds';
+import { MISREADS, remembering, SPOKEN, THEME, TOOLBOX, USUAL_ROOM } from './setting-kinds';
 import { boardOut, keepSetting, loadSetting } from './settings';
 import { troubleOf } from './trouble';
 import { addPaper, addPapers, dropPaper, inStash, keepPaper, leftInStash, paperOf, putBackPaper } from './stash';
@@ -247,6 +257,66 @@ describe('makes', () => {
       { ...sheet, at: expect.any(Number) },
       { ...sheet, copy: 1, at: expect.any(Number) },
     ]);
+  });
+
+  test('a way out taken goes on from where the make stood; what is put away is set aside no more, and can be again', async () => {
+    const make = await begun(2);
+    const now = async (): Promise<MakeRecord> => (await db.makes.get(make.id))!;
+    const design = { version: 1, construction: 'seam-envelope', contents: { width: 90, height: 60 } } as const;
+    const sheet = {
+      part: 'part-1',
+      copy: 2,
+      step: 5,
+      piece: 'envelope',
+      blank: { width: 152, height: 152 },
+      moves: 4,
+      text: 'x',
+      done: 0,
+    };
+    const first = await keepSpoiled(make, sheet);
+    const second = (await keepSpoiled(await now(), { ...sheet, copy: 1 }), (await now()).spoiled[1]!);
+    expect(
+      setAsideOf([await now()])
+        .map(({ sheet: one }) => one.copy)
+        .sort(),
+    ).toEqual([1, 2]);
+    takeWay(await now(), (await now()).spoiled[0]!, design);
+    await allKept();
+    expect((await now()).ways).toEqual([{ part: 'part-1', copy: 2, at: 0, design }]);
+    expect((await now()).spoiled[0]).toMatchObject({ at: first, settled: true });
+    expect(setAsideOf([await now()]).map(({ sheet: one }) => one.copy)).toEqual([1]);
+    settleSheet(await now(), second.at);
+    await allKept();
+    expect(setAsideOf([await now()])).toEqual([]);
+    settleSheet(await now(), second.at, false);
+    await allKept();
+    expect(setAsideOf([await now()])).toHaveLength(1);
+    // Once something more was done, or the make is over, the sheet is a thing of its own.
+    expect(goesOnWith(await now(), second)).toBe(true);
+    expect(goesOnWith({ ...(await now()), done: 1 }, second)).toBe(false);
+    expect(goesOnWith({ ...(await now()), endedAt: 5 }, second)).toBe(false);
+    const { done: _, ...older } = second;
+    expect(goesOnWith(await now(), older)).toBe(false);
+    // What is read back is what was kept; what cannot be a way is damage.
+    expect(readRecord('makes', await now())).toMatchObject({ ok: true, record: { ways: [{ copy: 2 }] } });
+    expect(readRecord('makes', { ...(await now()), ways: [{ part: 1 }] }).ok).toBe(false);
+  });
+
+  test('mistaken readings are remembered each once, the latest last, and not without end', () => {
+    const one = {
+      mistake: 'mirror',
+      of: 'notch',
+      construction: 'diagonal-envelope',
+      piece: 'envelope',
+      edge: 1,
+    } as const;
+    const other = { ...one, edge: 2 } as const;
+    expect(remembering([one], [other, other])).toEqual([one, other]);
+    expect(remembering([one, other], [one])).toEqual([other, one]);
+    const many = Array.from({ length: 90 }, (_, i) => ({ ...one, piece: `piece ${i}` }));
+    const kept = remembering([one], many);
+    expect(MISREADS.shape.safeParse(kept).success).toBe(true);
+    expect(kept.at(-1)).toEqual(many.at(-1));
   });
 
   test('a make that ends is written into the log once, however often that is pressed', async () => {

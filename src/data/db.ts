@@ -3,6 +3,7 @@ import type { CutList, CutPiece, KeptPaper, Layout } from '@/core/cutting';
 import type { Units } from '@/core/length';
 import type { SetInput, WayOfWork } from '@/core/sets';
 import type { LogEntry } from '@/core/files';
+import type { DesignInput } from '@/core/plan';
 import { COMMON_TOOLBOX, type OwnTool } from '@/core/tools';
 import type { Patch } from './patch';
 import type { SettingKey } from './setting-kinds';
@@ -42,6 +43,16 @@ export interface MakeRecord {
   readonly endedAt: number;
   /** Sheets that went wrong on the way, for their rescue. */
   readonly spoiled: readonly SpoiledSheet[];
+  /** Copies that go their own way since: of a sheet that went wrong, or cut anew. Left out where none does. */
+  readonly ways?: readonly TakenWay[];
+}
+
+/** A way out that was taken for one copy, and how many stops were behind then. */
+export interface TakenWay {
+  readonly part: string;
+  readonly copy: number;
+  readonly at: number;
+  readonly design: DesignInput;
 }
 
 /** A sheet on which something went wrong: what it was by then. */
@@ -57,6 +68,15 @@ export interface SpoiledSheet {
   /** Moves of the piece's programme that were behind. */
   readonly moves: number;
   readonly text: string;
+  /** Stops of the make that were behind; left out in what older versions wrote. */
+  readonly done?: number;
+  /** The sheet as it was, for its picture: what was left of it, and its scores. */
+  readonly drawn?: {
+    readonly paper: readonly (readonly (readonly [number, number])[])[];
+    readonly scores: readonly (readonly [number, number, number, number])[];
+  };
+  /** A way out was taken for it, or it was put away: it is set aside no more. */
+  readonly settled?: boolean;
 }
 
 /** A finished make as it is remembered. */

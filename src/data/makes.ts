@@ -1,4 +1,5 @@
 import type { Units } from '@/core/length';
+import type { DesignInput } from '@/core/plan';
 import type { SetInput, WayOfWork } from '@/core/sets';
 import { db, type MakeRecord, type Project, type SpoiledSheet } from './db';
 import { allKept, keep, readAll } from './keep';
@@ -49,11 +50,44 @@ export function openMakesOf(makes: readonly MakeRecord[], shelf: readonly Projec
 /** Keeps what became of a make, at once. */
 export const keepMake = (
   make: MakeRecord,
-  change: Partial<Pick<MakeRecord, 'done' | 'spent' | 'endedAt' | 'set'>>,
+  change: Partial<Pick<MakeRecord, 'done' | 'spent' | 'endedAt' | 'set' | 'ways'>>,
 ): void => keep('makes', make.id, make, { ...make, ...change });
 
-/** Keeps a sheet that went wrong. */
-export async function keepSpoiled(make: MakeRecord, sheet: Omit<SpoiledSheet, 'at'>): Promise<void> {
-  keep('makes', make.id, make, { ...make, spoiled: [...make.spoiled, { ...sheet, at: Date.now() }] });
+/** Keeps a sheet that went wrong; gives back the time it was set aside, which tells it from others. */
+export async function keepSpoiled(make: MakeRecord, sheet: Omit<SpoiledSheet, 'at'>): Promise<number> {
+  const at = Date.now();
+  keep('makes', make.id, make, { ...make, spoiled: [...make.spoiled, { ...sheet, at }] });
   await allKept();
+  return at;
+}
+
+/** Sheets set aside that nothing became of yet, the last first, each with the make it is of. */
+export const setAsideOf = (
+  makes: readonly MakeRecord[],
+): readonly { readonly make: MakeRecord; readonly sheet: SpoiledSheet }[] =>
+  makes
+    .flatMap((make) => make.spoiled.filter(({ settled }) => !settled).map((sheet) => ({ make, sheet })))
+    .sort((a, b) => b.sheet.at - a.sheet.at);
+
+const withSheet = (make: MakeRecord, at: number, settled: boolean): readonly SpoiledSheet[] =>
+  make.spoiled.map((sheet) => (sheet.at === at ? { ...sheet, settled } : sheet));
+
+/** Nothing more is to be done with a sheet that was set aside, or it is there again. */
+export const settleSheet = (make: MakeRecord, at: number, settled = true): void =>
+  keep('makes', make.id, make, { ...make, spoiled: withSheet(make, at, settled) });
+
+/**
+ * True where a make can go on with a way out: it goes on, and nothing was done since the sheet was set aside.
+ */
+export const goesOnWith = (make: MakeRecord, sheet: SpoiledSheet): boolean =>
+  make.endedAt === 0 && sheet.done === make.done;
+
+/** Takes a way out for the copy a sheet was to become: the make goes on from where it stood. */
+export function takeWay(make: MakeRecord, sheet: SpoiledSheet, design: DesignInput): void {
+  const way = { part: sheet.part, copy: sheet.copy, at: make.done, design };
+  keep('makes', make.id, make, {
+    ...make,
+    spoiled: withSheet(make, sheet.at, true),
+    ways: [...(make.ways ?? []), way],
+  });
 }

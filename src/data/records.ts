@@ -57,9 +57,26 @@ const SHAPES = {
           step: z.number(),
           piece: z.string(),
           text: z.string(),
+          drawn: z
+            .object({
+              paper: z.array(z.array(z.tuple([z.number(), z.number()])).max(500)).max(50),
+              scores: z.array(z.tuple([z.number(), z.number(), z.number(), z.number()])).max(300),
+            })
+            .optional(),
+          settled: z.boolean().optional(),
         }),
       )
       .default([]),
+    ways: z
+      .array(
+        z.looseObject({
+          part: z.string(),
+          copy: count(1),
+          at: count(0),
+          design: z.looseObject({ construction: z.string() }),
+        }),
+      )
+      .optional(),
   }),
   log: z.looseObject({
     ...logEntrySchema.shape,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { GRADUATIONS, lengthSchema, type Units } from '@/core/length';
+import { misreadSchema, type Misread } from '@/core/rescue/mistaken';
 import { lineSchema, nameSchema } from '@/core/text';
 import { COMMON_TOOLBOX, toolboxSchema, type Toolbox } from '@/core/tools';
 
@@ -20,7 +21,8 @@ export type SettingKey =
   | 'size-chart'
   | 'backup'
   | 'currency'
-  | 'hands';
+  | 'hands'
+  | 'misreads';
 
 const length = lengthSchema({ least: 0, most: 200 });
 const room = z.strictObject({ width: length, height: length });
@@ -79,12 +81,22 @@ export const THEME = kind<Theme>('theme', z.enum(['light', 'dark', 'auto']), 'au
 export const CURRENCY = kind('currency', lineSchema(20), '');
 /** How exact one’s hands are; the usual figures while nobody measured. */
 export const HANDS = kind<z.output<typeof hands> | null>('hands', hands.nullable(), null);
+/** Readings that were mistaken, the latest last: told again at their steps. */
+const MOST_MISREADS = 60;
+export const MISREADS = kind<readonly Misread[]>('misreads', z.array(misreadSchema).max(MOST_MISREADS), []);
+
+/** The readings with some more, each once. */
+export const remembering = (known: readonly Misread[], more: readonly Misread[]): readonly Misread[] => {
+  const key = (one: Misread): string => JSON.stringify(one);
+  const fresh = more.filter((one, i) => more.findIndex((other) => key(other) === key(one)) === i);
+  const kept = known.filter((one) => !fresh.some((other) => key(other) === key(one)));
+  return [...kept, ...fresh].slice(-MOST_MISREADS);
+};
 export const BACKUP = kind<BackupSetting>('backup', backup, { every: 'month', lastAt: 0, laterUntil: 0 });
 
 /** Every kind of setting by its key. */
 export const SETTINGS: ReadonlyMap<string, SettingKind<unknown>> = new Map(
-  [DEMO_SHELF_AT, TOOLBOX, USUAL_ROOM, SPOKEN, UNITS, SIZE_CHART, THEME, BACKUP, CURRENCY, HANDS].map((one) => [
-    one.key,
-    one as SettingKind<unknown>,
-  ]),
+  [DEMO_SHELF_AT, TOOLBOX, USUAL_ROOM, SPOKEN, UNITS, SIZE_CHART, THEME, BACKUP, CURRENCY, HANDS, MISREADS].map(
+    (one) => [one.key, one as SettingKind<unknown>],
+  ),
 );

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { oddsAnswer, readHands, type HandsAnswer } from '@/core/hands';
+import { oddsAnswer, readHands, setOddsAnswer, type HandsAnswer, type SetAnswer } from '@/core/hands';
 import { toEnd } from '@/core/progress';
 import { greets } from './helper';
 
@@ -9,10 +9,22 @@ const handsWorker = {
   count(
     document: unknown,
     tell: (done: number) => void,
+    atMoreRoom = true,
   ): { readonly answer: HandsAnswer | null; readonly why: string | null } {
     const read = readHands(document);
     if (!read.ok) return { answer: null, why: read.issues[0]!.message };
-    return { answer: toEnd(oddsAnswer(read.question), tell), why: null };
+    if (read.question.set) return { answer: null, why: 'A whole set is counted by itself.' };
+    return { answer: toEnd(oddsAnswer(read.question, atMoreRoom), tell), why: null };
+  },
+  /** Makes a whole set again and again, the same way. */
+  countSet(
+    document: unknown,
+    tell: (done: number) => void,
+  ): { readonly answer: SetAnswer | null; readonly why: string | null } {
+    const read = readHands(document);
+    if (!read.ok) return { answer: null, why: read.issues[0]!.message };
+    if (!read.question.set) return { answer: null, why: 'A single design is counted by itself.' };
+    return { answer: toEnd(setOddsAnswer(read.question), tell), why: null };
   },
 };
 export type HandsWorker = typeof handsWorker;

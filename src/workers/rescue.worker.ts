@@ -4,7 +4,7 @@ import { apply } from '@/core/geometry';
 import type { Graduation, Units } from '@/core/length';
 import { finishedFront, sayer, takingIn, type FinishedFront, type Picture } from '@/core/plan';
 import { toEnd } from '@/core/progress';
-import { readRescue, waysOut, type Way, type WaysOut } from '@/core/rescue';
+import { readRescue, waysOut, type Misread, type Way, type WaysOut } from '@/core/rescue';
 import { greets } from './helper';
 
 /** A way out as it is shown: plain data, because a plan does not survive the crossing. */
@@ -21,7 +21,7 @@ export interface ShownWay extends Pick<Way, 'kind' | 'title' | 'design' | 'keeps
 }
 export interface ShownWays {
   readonly ways: readonly ShownWay[];
-  readonly mistakes: readonly string[];
+  readonly mistakes: readonly { readonly text: string; readonly misread: Misread }[];
   readonly done: number;
 }
 
@@ -66,7 +66,8 @@ const rescueWorker = {
     let told = '';
     const show = ({ ways, mistakes, done }: WaysOut): void => {
       const now = `${ways.map(({ title }) => title).join()} ${Math.round(done * 10)}`;
-      if (now !== told || done === 1) tell({ ways: ways.map(shown), mistakes: mistakes.map(({ text }) => text), done });
+      if (now !== told || done === 1)
+        tell({ ways: ways.map(shown), mistakes: mistakes.map(({ text, misread }) => ({ text, misread })), done });
       told = now;
     };
     show(toEnd(waysOut(read.mishap, sayer(units, graduation)), show));

@@ -3,9 +3,22 @@ import { cumulativeStdNormalProbability } from 'simple-statistics';
 import fc from 'fast-check';
 import { CONSTRUCTIONS } from '../constructions';
 import { planOf } from '../../../tests/helpers/designs';
-import { inches, mm, type Mm } from '../length';
+import { inches, mm, sayer, type Mm } from '../length';
 import type { DesignInput } from '../plan';
-import { answerHands, benchFor, oddsOf, readHands, USUAL_HANDS, type Hands } from '.';
+import { stepsOf } from '../plan';
+import { planSet, readSet } from '../sets';
+import {
+  answerHands,
+  benchFor,
+  careAt,
+  mattersMost,
+  oddsOf,
+  readHands,
+  USUAL_HANDS,
+  type Hands,
+  type HandsAnswer,
+  type SetAnswer,
+} from '.';
 
 const hands = (one: Partial<Hands>): Hands => ({ cut: mm(0), score: mm(0), setting: mm(0), ...one });
 const design = (construction: string, fields: object = {}) =>
@@ -80,7 +93,7 @@ describe('laws', () => {
             seed,
           });
           if (!read.ok) throw new Error(read.issues[0]!.message);
-          const { room } = answerHands(read.question);
+          const { room } = answerHands(read.question) as HandsAnswer;
           expect(room.length).toBe(5);
           room.forEach(({ share, ease }, i) => {
             const before = room[i - 1];
@@ -117,6 +130,92 @@ test('what matters most is what the room hangs on: the settings of the two notch
   expect(matters[0]).toMatchObject({ kind: 'setting' });
   expect(matters.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 6);
   expect(by[0]!.share).toBeLessThanOrEqual(by.at(-1)!.share);
+});
+
+test('at the step where it is done, and at no other, it is said what matters most', () => {
+  const plan = design('diagonal-envelope', { ease: { width: '1/8 in', height: '2 in' } });
+  const steps = stepsOf(plan, sayer('in', '1/8 in'));
+  const who = hands({ setting: mm(6), cut: mm(0.1), score: mm(0.1) });
+  const most = mattersMost(oddsOf(benchFor(plan.made!, plan.design, who)!, who, 800, 2))!;
+  const told = steps.filter((step) => careAt(step, most) !== null);
+  expect(told.length).toBeGreaterThan(0);
+  for (const step of told) {
+    expect([step.edge, step.phase]).toEqual([most.mark!.edge, 'flat']);
+    expect(careAt(step, most)).toBe('Of all that is done this edge matters most: set it with care.');
+  }
+  // What is cut wrong is told where it is cut; hands that never fail are told nothing.
+  const wide = { ...most, kind: 'cut', mark: null, what: 'the width' } as const;
+  expect(steps.filter((step) => careAt(step, wide)).map(({ phase }) => phase)).toEqual(['cut']);
+  expect(careAt(steps[0]!, { ...wide, piece: 'lid' })).toBeNull();
+  expect(mattersMost(oddsOf(benchFor(plan.made!, plan.design, hands({}))!, hands({}), 20, 2))).toBeNull();
+});
+
+describe('over the chain of a set', () => {
+  const chain = (inner: object = {}) => ({
+    version: 1,
+    set: 'Letters in a folder',
+    graduation: '1/16 in',
+    tool: { kind: 'scoring-board' },
+    parts: [
+      {
+        id: 'envelope',
+        quantity: 1,
+        design: { construction: 'seam-envelope', contents: { width: '3 in', height: '4 in' }, ...inner },
+      },
+      {
+        id: 'pocket',
+        quantity: 1,
+        design: {
+          construction: 'library-pocket',
+          ease: { width: '1/16 in', height: '1 in' },
+          leastEase: { width: 0, height: 0 },
+        },
+        holds: [{ part: 'envelope', count: 1 }],
+      },
+    ],
+  });
+  const ask = (who: Partial<Hands>, set: object = chain(), runs = 400): SetAnswer => {
+    const read = readHands({ version: 1, set, hands: hands(who), runs, seed: 5 });
+    if (!read.ok) throw new Error(JSON.stringify(read.issues));
+    return answerHands(read.question) as SetAnswer;
+  };
+
+  test('without errors all of it comes out right; what is made worse fits less often, all of it no oftener than its worst part', () => {
+    expect(ask({}, chain(), 5)).toMatchObject({ share: 1, parts: [{ share: 1 }, { share: 1 }] });
+    const off = ask({ score: mm(1) });
+    expect(off.share).toBeLessThan(1);
+    expect(off.share).toBeLessThanOrEqual(off.parts[0]!.share + 1e-9);
+    expect(off.parts[0]!.part).toBe('pocket');
+    expect(ask({ score: mm(1) })).toEqual(off);
+    expect(ask({ score: mm(2) }).share).toBeLessThan(off.share);
+  });
+
+  test('what goes in wider than planned takes of the room: the pocket’s share is the normal distribution’s own (simple-statistics)', () => {
+    const RUNS = 2000;
+    const who = { cut: mm(1), score: mm(0.8) };
+    // A card is as wide as it is cut; the pocket as its two side scores lie apart. Lengthwise there is room enough.
+    const set = chain({ construction: 'folded-card', options: { fold: 'top' } });
+    const { parts } = ask(who, set, RUNS);
+    const pocket = parts.find(({ part }) => part === 'pocket')!;
+    const read = readSet(set);
+    if (!read.ok) throw new Error(JSON.stringify(read.issues));
+    const planned = planSet(read.set).parts.find(({ part }) => part.id === 'pocket')!;
+    const room = planned.plan.made!.fit!.ease.width;
+    const normal = (deviation: number) => cumulativeStdNormalProbability(room / deviation);
+    const wanted = normal(Math.hypot(who.cut, who.score, who.score) / 2);
+    expect(Math.abs(pocket.share - wanted)).toBeLessThan(3 * Math.sqrt((wanted * (1 - wanted)) / RUNS));
+    // By itself, for contents of the planned size, it would fit oftener than that.
+    expect(normal((who.score * Math.SQRT2) / 2)).toBeGreaterThan(wanted + 0.01);
+  });
+
+  test('one of the two is asked about, not both and not none; what is wrong with a set is told with its place', () => {
+    for (const both of [{}, { design: {}, set: {} }]) {
+      const read = readHands({ version: 1, ...both });
+      expect(read.ok ? '' : read.issues[0]!.message).toBe('Give a design, or a set: one of the two.');
+    }
+    const bad = readHands({ version: 1, set: chain({ construction: 'nothing' }) });
+    expect(bad.ok ? '' : bad.issues[0]!.path).toMatch(/^set\.parts/);
+  });
 });
 
 test('a question that cannot be read says where and what would do; one that holds nothing has no share', () => {

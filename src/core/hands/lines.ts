@@ -18,6 +18,8 @@ export type Kind = 'cut' | 'score' | 'setting';
 /** One thing that hands do, and how exact it has to be done: its error moves lines of the sheet. */
 export interface Doing {
   readonly id: string;
+  /** The piece it is done on. */
+  readonly piece: string;
   readonly kind: Kind;
   /** What it is in a maker’s words, and where it is marked, mm; null for what is cut. */
   readonly what: string;
@@ -74,7 +76,7 @@ export function loosened(piece: Piece, marks: readonly Mark[], doings: Doing[], 
   const { blank } = piece;
   const of = several ? ` of the ${piece.name}` : '';
   const doing = (kind: Kind, id: string, what: string, mark: Doing['mark'] = null): number => {
-    doings.push({ id: `${piece.name}: ${id}`, kind, what: `${what}${of}`, mark });
+    doings.push({ id: `${piece.name}: ${id}`, piece: piece.name, kind, what: `${what}${of}`, mark });
     return doings.length - 1;
   };
   // Measured from the near left corner, what is cut off lies to the right and at the far side.

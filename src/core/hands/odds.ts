@@ -16,9 +16,9 @@ import {
 } from '../fold';
 import { holdOf, roomAt } from '../fit';
 import { intersection, leastWidth } from '../geometry';
-import type { Mm } from '../length';
+import { mm, type Mm } from '../length';
 import type { Piece } from '../pattern';
-import type { Design, Made } from '../plan';
+import { outlineOf, type Design, type Made } from '../plan';
 import { toEnd } from '../progress';
 import { drawnWith, loosened, type Doing, type Drawn, type Kind, type Loose } from './lines';
 
@@ -45,9 +45,17 @@ const SEEN = 1;
 /** A make that can be done again and again with other errors. */
 export interface Bench {
   readonly doings: readonly Doing[];
-  /** What comes out right when everything is off by so much, mm. */
-  readonly tried: (errors: readonly number[]) => Readonly<Record<Asked, boolean>>;
+  /** What comes out right when everything is off by so much, mm, and what goes in is larger by so much. */
+  readonly tried: (errors: readonly number[], more?: Contents) => Outcome;
 }
+
+/** What came out right in one make, and how much larger it is from the outside than planned. */
+export interface Outcome {
+  readonly right: Readonly<Record<Asked, boolean>>;
+  readonly larger: () => Contents;
+}
+
+const NO_MORE: Contents = { width: mm(0), height: mm(0), thickness: mm(0) };
 
 /** Errors of so many standard deviations do not happen. */
 const NEVER = 6;
@@ -56,10 +64,36 @@ const NEVER = 6;
  * Lays a plan out for being made many times: its lines loosened, its folds kept. Null where nothing of a size goes in.
  */
 export function benchFor(made: Made, design: Design, hands: Hands): Bench | null {
-  const { built, pieces, fit } = made;
-  const [cavity] = built.cavities;
+  const [cavity] = made.built.cavities;
   const { contents } = design;
-  if (!cavity || !contents || !fit) return null;
+  if (!cavity || !contents || !made.fit) return null;
+  const worst = Math.max(hands.cut, hands.score, hands.setting);
+  return laidOut(
+    made,
+    cavity.kind === 'box'
+      ? standingTried(made, cavity, contents, worst, design.construction.claims)
+      : flatTried(made, cavity, contents, worst),
+  );
+}
+
+/** Lays out what nothing of a size goes into: all of it comes out right, of the size that hands give it. Null for what stands. */
+export function benchForSize(made: Made): Bench | null {
+  const { folded, built } = made;
+  if (folded.standing) return null;
+  const right = { 'goes-in': true, laps: true, closes: true, hides: true };
+  return laidOut(made, (drawn) => ({
+    right,
+    folded: refold(
+      folded,
+      built.assembly,
+      drawn.map(({ piece }) => piece),
+      new Set(),
+    ),
+  }));
+}
+
+function laidOut(made: Made, tried: Tried): Bench {
+  const { built, pieces } = made;
   const doings: Doing[] = [];
   const several = pieces.length > 1;
   const loose = built.pieces.map((piece): Piece | Loose => {
@@ -68,15 +102,30 @@ export function benchFor(made: Made, design: Design, hands: Hands): Bench | null
   });
   const drawn = (errors: readonly number[]): readonly Drawn[] =>
     loose.map((one) => ('lines' in one ? drawnWith(one, errors) : asBought(one)));
-  const worst = Math.max(hands.cut, hands.score, hands.setting);
-  const tried =
-    cavity.kind === 'box'
-      ? standingTried(made, cavity, contents, worst, design.construction.claims)
-      : flatTried(made, cavity, contents, worst);
-  return { doings, tried: (errors) => tried(drawn(errors)) };
+  const planned = outlineOf(built, made.folded);
+  return {
+    doings,
+    tried: (errors, more = NO_MORE) => {
+      const { right, folded } = tried(drawn(errors), more);
+      return {
+        right,
+        larger: () => {
+          const { width, height, depth } = outlineOf(built, folded);
+          return {
+            width: mm(width - planned.width),
+            height: mm(height - planned.height),
+            thickness: mm(depth - planned.depth),
+          };
+        },
+      };
+    },
+  };
 }
 
-type Tried = (drawn: readonly Drawn[]) => Readonly<Record<Asked, boolean>>;
+type Tried = (
+  drawn: readonly Drawn[],
+  more: Contents,
+) => { readonly right: Readonly<Record<Asked, boolean>>; readonly folded: Folded };
 
 /** The lengths of the contents that a plan limits, with the room it leaves them, mm. */
 const limitsOf = ({ holds: [hold] }: Made): readonly ('width' | 'height')[] =>
@@ -99,7 +148,7 @@ function standingTried(
     );
   const known = new Set(failing(whole));
   const planned = holdOf(whole, cavity).fit(contents);
-  return (drawn) => {
+  return (drawn, more) => {
     const now = assemble(
       drawn.map(({ piece }) => piece),
       built.assembly,
@@ -108,12 +157,15 @@ function standingTried(
     const { ease, depth } = holdOf(now, cavity).fit(contents);
     const left = (side: 'width' | 'height'): number => made.fit!.ease[side] + ease[side] - planned.ease[side];
     const fails = failing(now).filter((kind) => !known.has(kind));
-    return {
-      'goes-in': limitsOf(made).every((side) => left(side) >= 0) && made.fit!.depth + depth - planned.depth >= 0,
+    const right = {
+      'goes-in':
+        limitsOf(made).every((side) => left(side) >= more[side]) &&
+        made.fit!.depth + depth - planned.depth >= more.thickness,
       laps: !fails.some((kind) => kind === 'flap-overlap'),
       closes: !fails.some((kind) => kind !== 'flap-overlap'),
       hides: true,
     };
+    return { right, folded: now };
   };
 }
 
@@ -141,17 +193,18 @@ function flatTried(made: Made, cavity: FlatCavity, contents: Contents, worst: nu
   const gapNow = ({ finished }: Folded): number =>
     cavity.kind === 'closed' ? Math.max(0, ...uncovered(finished, cavity.floor, covers).map(leastWidth)) : 0;
   const gap = gapNow(folded);
-  return (drawn) => {
+  return (drawn, more) => {
     const own = drawn.map(({ piece }) => piece);
     const now = refold(folded, built.assembly, own, asked);
     const floor = drawn.find(({ piece }) => piece.panels.some(({ id }) => id === cavity.floor))!;
     const left = room(now, { ...cavity, mouth: floor.moved(cavity.mouth) });
-    return {
-      'goes-in': limitsOf(made).every((side) => made.fit!.ease[side] + left[side] - planned[side] >= 0),
+    const right = {
+      'goes-in': limitsOf(made).every((side) => made.fit!.ease[side] + left[side] - planned[side] >= more[side]),
       laps: pairs.every(([a, b]) => lapBetween(now.finished, a, b).breadth > 0),
       closes: shut.every((flaps) => lapOf(now.finished, flaps) > 0),
       hides: gapNow(now) <= gap + SEEN,
     };
+    return { right, folded: now };
   };
 }
 
@@ -175,20 +228,24 @@ const lapOf = ({ layers }: Stack, flaps: readonly string[]): number =>
       ),
   );
 
+/** Draws from the normal distribution, mean 0 and deviation 1; one seed draws the same ones. */
+export const normalFrom = (seed: number): (() => number) =>
+  // As a fraction of one: the generator’s own way to be seeded.
+  randomNormal.source(randomLcg(((seed >>> 0) + 0.5) / 2 ** 32))(0, 1);
+
 /**
  * Makes a plan so many times with errors drawn from normal distributions, two standard deviations as told, and counts.
  * The same seed draws the same errors. Goes on where it was left each time it is asked, for whoever shows how far it is.
  */
 export function* makes(bench: Bench, hands: Hands, runs: number, seed: number): Generator<number, Odds> {
-  // As a fraction of one: the generator’s own way to be seeded.
-  const normal = randomNormal.source(randomLcg(((seed >>> 0) + 0.5) / 2 ** 32))(0, 1);
+  const normal = normalFrom(seed);
   const deviation = bench.doings.map(({ kind }) => hands[kind] / 2);
   const right: Record<Asked, number> = { 'goes-in': 0, laps: 0, closes: 0, hides: 0 };
   let all = 0;
   const sums = bench.doings.map(() => ({ x: 0, xx: 0, xy: 0 }));
   for (let run = 0; run < runs; run++) {
     const errors = deviation.map((one) => one * normal());
-    const tried = bench.tried(errors);
+    const tried = bench.tried(errors).right;
     let whole = true;
     for (const asked of Object.keys(right) as Asked[]) {
       if (tried[asked]) right[asked]++;

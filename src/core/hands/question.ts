@@ -3,6 +3,8 @@ import { inches, lengthSchema, mm, stepOf, type Mm } from '../length';
 import { changedDesign, inputOf, planFor, readDesign, type Design } from '../plan';
 import { toEnd } from '../progress';
 import { issuesOf, type Issue } from '../text/issues';
+import { planSet, readSet, type SetDesign } from '../sets';
+import { makesOfSet, type ChainOdds } from './chain';
 import { benchFor, makes, type Hands, type Odds } from './odds';
 
 /** What hands usually are off, two standard deviations, mm. Common practice 1/32 in for what is cut and scored. */
@@ -14,12 +16,20 @@ const USUAL_RUNS = 4000;
 
 const off = lengthSchema({ least: 0, most: 10 });
 
-/** The hands document (docs/contract): a design, how exact its maker is, how often it is made, and the seed of chance. */
+/**
+ * The hands document (docs/contract): a design, or a whole set, how exact its maker is, how often it is made, and the seed of
+ * chance.
+ */
 export const handsSchema = z.strictObject({
   version: z.literal(1, { error: 'This reads documents of version 1: write "version": 1.' }),
   design: z
     .record(z.string(), z.unknown(), { error: 'A design is an object with its construction.' })
+    .optional()
     .describe('A design document.'),
+  set: z
+    .record(z.string(), z.unknown(), { error: 'A set is an object with its parts.' })
+    .optional()
+    .describe('A set document instead: each part must take what goes into it as that became.'),
   hands: z
     .strictObject({
       cut: off.prefault(USUAL_HANDS.cut),
@@ -36,28 +46,39 @@ export const handsSchema = z.strictObject({
   seed: z.int({ error: 'A seed is a whole number.' }).default(1),
 });
 
-/** A question that was read. */
-export interface HandsQuestion {
-  readonly design: Design;
+interface Counting {
   readonly hands: Hands;
   readonly runs: number;
   readonly seed: number;
 }
+/** A question that was read: of a design by itself, or of a set. */
+export type DesignQuestion = Counting & { readonly design: Design; readonly set: null };
+export type SetQuestion = Counting & { readonly design: null; readonly set: SetDesign };
+export type HandsQuestion = DesignQuestion | SetQuestion;
+
+type Reading =
+  { readonly ok: true; readonly question: HandsQuestion } | { readonly ok: false; readonly issues: readonly Issue[] };
 
 /** Reads the document; what is wrong with it with its place. */
-export function readHands(
-  document: unknown,
-): { readonly ok: true; readonly question: HandsQuestion } | { readonly ok: false; readonly issues: readonly Issue[] } {
+export function readHands(document: unknown): Reading {
   const read = handsSchema.safeParse(document);
   if (!read.success) return { ok: false, issues: issuesOf(read.error) };
-  const { design, hands, runs, seed } = read.data;
-  const plan = readDesign({ version: 1, ...design });
-  if (!plan.ok)
-    return {
-      ok: false,
-      issues: plan.issues.map(({ path, message }) => ({ path: ['design', path].filter(Boolean).join('.'), message })),
-    };
-  return { ok: true, question: { design: plan.design, hands, runs, seed } };
+  const { design, set, hands, runs, seed } = read.data;
+  const counting = { hands, runs, seed };
+  const within = (place: string, issues: readonly Issue[]): Reading => ({
+    ok: false,
+    issues: issues.map(({ path, message }) => ({ path: [place, path].filter(Boolean).join('.'), message })),
+  });
+  if ((design === undefined) === (set === undefined))
+    return { ok: false, issues: [{ path: 'design', message: 'Give a design, or a set: one of the two.' }] };
+  if (set) {
+    const whole = readSet(set);
+    return whole.ok
+      ? { ok: true, question: { ...counting, set: whole.set, design: null } }
+      : within('set', whole.issues);
+  }
+  const one = readDesign({ version: 1, ...design });
+  return one.ok ? { ok: true, question: { ...counting, design: one.design, set: null } } : within('design', one.issues);
 }
 
 /** Marks more than the aim that are asked about besides. */
@@ -67,6 +88,11 @@ const MORE = [0, 0.5, 1, 2, 3] as const;
 export interface AtRoom {
   readonly ease: { readonly width: Mm; readonly height: Mm };
   readonly share: number;
+}
+/** The odds of a set: all of it, and part by part. */
+export interface SetAnswer extends ChainOdds {
+  readonly version: 1;
+  readonly seed: number;
 }
 export interface HandsAnswer {
   readonly version: 1;
@@ -85,13 +111,17 @@ export type Progress = number;
 
 /**
  * How likely hands like these make it fit, and at more room. Step by step, telling how far it is: whoever asks may stop it.
+ * @param atMoreRoom false where only the plan as it is is asked about
  */
-export function* oddsAnswer({ design, hands, runs, seed }: HandsQuestion): Generator<Progress, HandsAnswer> {
+export function* oddsAnswer(
+  { design, hands, runs, seed }: DesignQuestion,
+  atMoreRoom = true,
+): Generator<Progress, HandsAnswer> {
   const plan = planFor(design);
   const bench = plan.made && benchFor(plan.made, design, hands);
   const none = { version: 1, share: null, by: [], matters: [], room: [], runs, seed } as const;
   if (!bench) return none;
-  const rooms = design.blank ? [] : roomsOf(design);
+  const rooms = design.blank || !atMoreRoom ? [] : roomsOf(design);
   const all = 1 + rooms.length;
   const counted = yield* shareDone(makes(bench, hands, runs, seed), runs, 0, all);
   const room: AtRoom[] = [];
@@ -106,12 +136,13 @@ export function* oddsAnswer({ design, hands, runs, seed }: HandsQuestion): Gener
   return { version: 1, share, by, matters, room, runs, seed };
 }
 
-function* shareDone(
-  going: Generator<number, Odds>,
-  runs: number,
-  before: number,
-  all: number,
-): Generator<Progress, Odds> {
+/** How likely hands like these make a whole set fit, the same way. */
+export function* setOddsAnswer({ set, hands, runs, seed }: SetQuestion): Generator<Progress, SetAnswer> {
+  const odds = yield* shareDone(makesOfSet(planSet(set), hands, runs, seed), runs, 0, 1);
+  return { version: 1, ...odds, seed };
+}
+
+function* shareDone<T>(going: Generator<number, T>, runs: number, before: number, all: number): Generator<Progress, T> {
   for (;;) {
     const next = going.next();
     if (next.done) return next.value;
@@ -130,4 +161,5 @@ function roomsOf(design: Design): readonly { readonly ease: AtRoom['ease']; read
 }
 
 /** All of it at once. */
-export const answerHands = (question: HandsQuestion): HandsAnswer => toEnd(oddsAnswer(question));
+export const answerHands = (question: HandsQuestion): HandsAnswer | SetAnswer =>
+  question.set ? toEnd(setOddsAnswer(question)) : toEnd(oddsAnswer(question));

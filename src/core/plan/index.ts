@@ -14,7 +14,7 @@ export {
 } from './design/design';
 export { issuesOf, type Issue } from '../text/issues';
 export { blanksOf } from './work/blanks';
-export { partNamed, planFor, type Made, type MadePiece, type Plan } from './plan';
+export { outlineOf, partNamed, planFor, type Made, type MadePiece, type Plan } from './plan';
 export { basePieces, ownPaper, panelName, viewOf } from './thing';
 export {
   ADHESIVES,

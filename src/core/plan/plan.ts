@@ -190,12 +190,11 @@ function madePiece(piece: Piece, start: Start, { tool }: Design): MadePiece {
 export const partNamed = ({ pieces, layers }: Pick<Made, 'pieces' | 'layers'>, name: string): MadePiece =>
   [...pieces, ...layers].find(({ piece }) => piece.name === name) ?? pieces[0];
 
-/** How large the finished thing is: its outline and the layers it stacks to, or the box round what stands. */
-function finishedSize(
-  built: Built,
-  folded: Folded,
-  { thickness, ...design }: Papers & Pick<Design, 'thickness'>,
-): Made['finished'] {
+/**
+ * The outline of what is folded, along its contents' width and height, or the box round what stands; depth 0 in what lies
+ * flat.
+ */
+export function outlineOf(built: Built, folded: Folded): Size3 {
   const [cavity] = built.cavities;
   if (folded.standing && cavity?.kind === 'box') {
     const { finished } = folded.standing;
@@ -204,18 +203,27 @@ function finishedSize(
     const own = finished.leaves.filter((l) => !base.has(l.piece) && !built.proud.includes(l.panel.id));
     const [low, high] = boxOf3(own.flatMap((l) => l.corners).map((p) => seenFrom(axes, p)));
     const [across, deep, up] = [high.x - low.x, high.y - low.y, high.z - low.z].map((v) => mm(v)) as [Mm, Mm, Mm];
-    return cavity.onEdge
-      ? { width: across, height: up, depth: deep, thickness: deep }
-      : { width: across, height: deep, depth: up, thickness: up };
+    return cavity.onEdge ? { width: across, height: up, depth: deep } : { width: across, height: deep, depth: up };
   }
+  const box = foldedBox(ownPaper(folded.finished, built), viewOf(built, folded.finished));
+  const outline = { width: mm(box.maxX - box.minX), height: mm(box.maxY - box.minY) };
+  return { ...turned(cavity, outline), depth: mm(0) };
+}
+
+/** How large the finished thing is: its outline and the layers it stacks to, or the box round what stands. */
+function finishedSize(
+  built: Built,
+  folded: Folded,
+  { thickness, ...design }: Papers & Pick<Design, 'thickness'>,
+): Made['finished'] {
+  const outline = outlineOf(built, folded);
+  const [cavity] = built.cavities;
+  if (folded.standing && cavity?.kind === 'box') return { ...outline, thickness: outline.depth };
   const own = ownPaper(folded.finished, built);
   const spines = spinesOf(built, folded).map(({ breadth }) => breadth);
-  const box = foldedBox(own, viewOf(built, folded.finished));
-  const outline = { width: mm(box.maxX - box.minX), height: mm(box.maxY - box.minY) };
   const [leaves] = claimsOf(built.claims, 'leaves');
   return {
-    ...turned(cavity, outline),
-    depth: mm(0),
+    ...outline,
     thickness: leaves
       ? closedThickness(own, calipersOf(design), leaves)
       : mm(Math.max(thickestPile(own, calipersOf(design)) + (cavity ? thickness : 0), ...spines)),

@@ -24,5 +24,5 @@ export const rescueAnswer = ({ sheet, ways, mistakes }: WaysOut): object => ({
       kind === 'notch' ? gone.map((ring) => ring.map(({ x, y }) => [x, y])) : [],
     ),
   },
-  mistakes,
+  mistakes: mistakes.map(({ mistake, text }) => ({ mistake, text })),
 });

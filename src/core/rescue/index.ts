@@ -2,6 +2,6 @@
 export { readRescue, rescueSchema, type Fact, type Mishap } from './wrong';
 export { placeOnEdge, sheetAsItIs, type ScarredSheet, type SheetMark } from './sheet';
 export { type Ends, type Laid, type Scar } from './laid';
-export { mistakeOf, type Mistake } from './mistaken';
+export { misreadSchema, misreadWords, mistakeOf, warningAt, type Misread, type Mistake } from './mistaken';
 export { rescueAnswer } from './answer';
 export { allWaysOut, waysOut, type Way, type WayKind, type WaysOut } from './ways';

@@ -6,7 +6,19 @@ import { checksOf, planFor, sayer, stepsOf, type Made } from '../plan';
 import { foldedOutline } from '../fold';
 import { toEnd } from '../progress';
 import { difference, regionArea } from '../geometry';
-import { allWaysOut, mistakeOf, readRescue, rescueAnswer, sheetAsItIs, waysOut, type Fact, type Mishap } from '.';
+import {
+  allWaysOut,
+  misreadSchema,
+  misreadWords,
+  mistakeOf,
+  warningAt,
+  readRescue,
+  rescueAnswer,
+  sheetAsItIs,
+  waysOut,
+  type Fact,
+  type Mishap,
+} from '.';
 
 const say = sayer('in', '1/8 in');
 const ENVELOPE = { construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } };
@@ -356,6 +368,44 @@ describe('figures that are commonly mistaken (common practice)', () => {
     ['an inch short', { kind: 'blank', width: piece.blank.width - inches(1), height: piece.blank.height }, 'one-inch'],
   ])('%s', (_, fact, mistake) => {
     expect(asked(fact)).toBe(mistake);
+  });
+});
+
+describe('a reading that was mistaken is told again at its step', () => {
+  const { design } = mishap(ENVELOPE, []);
+  const plan = planFor(design);
+  const [{ piece }] = plan.made!.pieces;
+  const steps = stepsOf(plan, say);
+  const known = (fact: object) => ways(ENVELOPE, [fact]).mistakes.map(({ misread }) => misread);
+
+  test('a notch at the mirror setting: where that edge is set, on this holder alone', () => {
+    const { at } = piece.notches.find(({ edge }) => edge === 1)!;
+    const misreads = known({ kind: 'notch', edge: 1, at, instead: piece.blank.width - at });
+    expect(misreads).toEqual([
+      { mistake: 'mirror', of: 'notch', construction: 'diagonal-envelope', piece: 'envelope', edge: 1 },
+    ]);
+    const warned = steps.filter((step) => warningAt(step, 'diagonal-envelope', misreads));
+    expect(warned.length).toBeGreaterThan(0);
+    for (const step of warned) expect([step.edge ?? 1, step.phase]).toEqual([1, 'flat']);
+    expect(warningAt(warned[0]!, 'diagonal-envelope', misreads)).toBe(
+      'Here you once took the mirror setting: see that the sheet’s left end is at nought.',
+    );
+    for (const step of steps) expect(warningAt(step, 'coin-envelope', misreads)).toBeNull();
+    for (const step of steps) expect(warningAt(step, 'diagonal-envelope', [])).toBeNull();
+    expect(misreadWords(misreads[0]!)).toBe('a notch on the envelope, edge 1: the mirror setting');
+  });
+
+  test('a blank an inch short: where it is cut', () => {
+    const misreads = known({ kind: 'blank', width: piece.blank.width - inches(1), height: piece.blank.height });
+    const warned = steps.filter((step) => warningAt(step, 'diagonal-envelope', misreads));
+    expect(warned.map(({ phase }) => phase)).toEqual(['cut']);
+    expect(misreadSchema.safeParse(misreads[0]).success).toBe(true);
+  });
+
+  test('what is no common mistake is not remembered; the same one twice is told once', () => {
+    expect(known({ kind: 'score', edge: 1, at: inches(2), instead: inches(2.33) })).toEqual([]);
+    const inch = { kind: 'score', edge: 1, at: inches(2), instead: inches(3) };
+    expect(ways(ENVELOPE, [inch, inch]).mistakes).toHaveLength(1);
   });
 });
 

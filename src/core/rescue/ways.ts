@@ -28,7 +28,7 @@ import {
 import { toEnd } from '../progress';
 import { listed } from '../text';
 import { laidSo, showsWhere, waysToLie, type Laid, type Scar } from './laid';
-import { mistakeOf, mistakeWords, type Mistake } from './mistaken';
+import { misreadOf, mistakeWords, type Misread, type Mistake } from './mistaken';
 import { pieceAt, sheetAsItIs, type ScarredSheet, type SheetMark } from './sheet';
 import type { Mishap, Other } from './wrong';
 
@@ -60,7 +60,7 @@ export interface Way {
 export interface WaysOut {
   readonly sheet: ScarredSheet;
   /** Readings that are commonly mistaken, for each thing wrong that is one. */
-  readonly mistakes: readonly { readonly mistake: Mistake; readonly text: string }[];
+  readonly mistakes: readonly { readonly mistake: Mistake; readonly text: string; readonly misread: Misread }[];
   /** The best first; a new sheet is always the last. */
   readonly ways: readonly Way[];
   /** Share of what is tried that was, 0 to 1. */
@@ -111,9 +111,10 @@ export function* waysOut(mishap: Mishap, say: Say): Generator<WaysOut, WaysOut> 
   const sheet = sheetAsItIs(plan, made, mishap, say);
   const piece = pieceAt(made, mishap);
   const found: Way[] = [];
-  const mistakes = [...new Set(mishap.wrong.flatMap((fact) => mistakeOf(fact, piece, mishap.design) ?? []))].map(
-    (mistake) => ({ mistake, text: mistakeWords(mistake) }),
-  );
+  const misreads = mishap.wrong.flatMap((fact) => misreadOf(fact, piece, mishap.design) ?? []);
+  const mistakes = misreads
+    .filter(({ mistake }, i) => misreads.findIndex((one) => one.mistake === mistake) === i)
+    .map((misread) => ({ mistake: misread.mistake, text: mistakeWords(misread.mistake), misread }));
   const last = newSheet(plan, made, mishap, say);
   const answer = (done: number): WaysOut => ({ sheet, mistakes, ways: [...best(found), last], done });
   yield answer(0);

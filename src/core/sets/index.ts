@@ -16,7 +16,7 @@ export {
 export { readSet, type SetResult } from './read';
 export { designOf, setOf, withDesign } from './design-of';
 export { heldBy, planSet, type PlannedPart, type Planner, type SetPlan } from './plan-set';
-export { type Outside } from './outside';
+export { onEachOther, together, type Outside } from './outside';
 export { setChecks, type SetCheck, type SetRemedy } from './checks';
 export { setRemedyLabel, setSentence } from './words';
 export {
@@ -29,7 +29,7 @@ export {
   type SetPiece,
   type Shortage,
 } from './cut-list';
-export { partSteps, setsDone, walkOf, type Stop, type WayOfWork } from './order';
+export { partSteps, setsDone, walkOf, withOwnWays, type OwnWay, type Stop, type WayOfWork } from './order';
 export { freeId, withInside, withOutside, withoutPart, withPaper, withPart, withRemedy } from './change';
 export { outermost, withSetInside, withSetOutside } from './join';
 export { minutesOf } from './time';

@@ -1,6 +1,6 @@
 /** The order of work over all parts of a set and their copies, from the same graph for one part and for many. */
 import type { Say } from '../length';
-import { paperOf, stepsOf, type Step } from '../plan';
+import { paperOf, stepsOf, type Plan, type Step } from '../plan';
 import { inOrder } from '../plan/work/order';
 import { isCut } from './cut-list';
 import type { PlannedPart, SetPlan } from './plan-set';
@@ -108,6 +108,17 @@ export interface Stop {
   readonly step: Step;
   /** Numbered from 1; more than one where the work goes on without resetting anything: cutting. */
   readonly copies: readonly number[];
+  /** The plan it is of, where this copy goes its own way: made of a sheet that went wrong. */
+  readonly own?: PlannedPart;
+}
+
+/** A copy of a part that goes its own way from a stop on. */
+export interface OwnWay {
+  readonly part: string;
+  readonly copy: number;
+  /** Stops that were behind when it was taken. */
+  readonly at: number;
+  readonly plan: Plan;
 }
 
 /**
@@ -135,6 +146,32 @@ export function walkOf(planned: SetPlan, say: Say, copies: number, way: WayOfWor
     phase === 'cut' ? steps.map((step): Stop => ({ part, step, copies: all(part) })) : each(part, steps),
   );
 }
+
+/**
+ * The way through a make when some copies go their own way, the one taken first first: what was behind stays, what was to
+ * come of that copy is left out, and its own steps come instead: flat work at once, folding where it was folded.
+ */
+export const withOwnWays = (walk: readonly Stop[], planned: SetPlan, say: Say, ways: readonly OwnWay[]): Stop[] =>
+  ways.reduce<Stop[]>(
+    (now, { part: id, copy, at, plan }) => {
+      const planOf = planned.parts.find(({ part }) => part.id === id);
+      if (!planOf || !plan.made) return now;
+      const own: PlannedPart = { ...planOf, plan };
+      const steps = partSteps(own, say).map((step): Stop => ({ part: id, step, copies: [copy], own }));
+      const rest = now.slice(at);
+      const isOf = (stop: Stop): boolean => stop.part === id && stop.copies.includes(copy);
+      const without = (stops: readonly Stop[]): Stop[] =>
+        stops
+          .map((stop) => (isOf(stop) ? { ...stop, copies: stop.copies.filter((one) => one !== copy) } : stop))
+          .filter(({ copies }) => copies.length > 0);
+      const folds = rest.findIndex((stop) => isOf(stop) && stop.step.phase === 'fold');
+      const [first, then] = folds < 0 ? [[], rest] : [rest.slice(0, folds), rest.slice(folds)];
+      const flat = steps.filter(({ step }) => step.phase !== 'fold');
+      const late = steps.filter(({ step }) => step.phase === 'fold');
+      return [...now.slice(0, at), ...flat, ...without(first), ...late, ...without(then)];
+    },
+    [...walk],
+  );
 
 /** How many sets are finished when the first `done` stops are behind: of every part so many as one set takes. */
 export function setsDone({ set }: SetPlan, walk: readonly Stop[], done: number): number {

@@ -5,7 +5,7 @@ import { runs } from '../../../tests/helpers/runs';
 import { CONSTRUCTIONS } from '../constructions';
 import { sayer } from '../length';
 import { stepsOf, type DesignInput } from '../plan';
-import { planSet, readSet, setOf, setsDone, walkOf, type SetPlan } from '.';
+import { planSet, readSet, setOf, setsDone, walkOf, withOwnWays, type SetPlan } from '.';
 
 const say = sayer('in', '1/8 in');
 const alone = (input: unknown): SetPlan => {
@@ -89,4 +89,54 @@ describe('the way through a make', () => {
       expect(spoke).toBeGreaterThan(0);
     },
   );
+});
+
+describe('a copy that goes its own way', () => {
+  const plan = card();
+  const planned = plan.parts[0]!.plan;
+  const steps = stepsOf(planned, say);
+  const walk = walkOf(plan, say, 3, 'together');
+  const flat = steps.filter(({ phase }) => phase === 'flat').length;
+  const other = card({ graduation: '1/16 in' }).parts[0]!.plan;
+  const own = stepsOf(other, say);
+  /** Taken while the second sheet lies in the board. */
+  const at = 1 + flat + 1;
+  const taken = withOwnWays(walk, plan, say, [{ part: 'part-1', copy: 2, at, plan: other }]);
+
+  test('what is behind stays; its own steps come at once, its folds where it was folded; the others are made as before', () => {
+    expect(taken.slice(0, at)).toEqual(walk.slice(0, at));
+    const mine = taken.slice(at).filter(({ copies }) => copies.includes(2));
+    expect(mine.map(({ step }) => step.text)).toEqual(own.map(({ text }) => text));
+    expect(mine.every((stop) => stop.own?.plan === other)).toBe(true);
+    expect(taken[at]!.step.phase).toBe('cut');
+    for (const copy of [1, 3])
+      expect(taken.filter(({ copies }) => copies.includes(copy))).toEqual(
+        walk.filter(({ copies }) => copies.includes(copy)),
+      );
+    // The folds of the first copy come before its own, those of the third after.
+    const fold = (copy: number): number =>
+      taken.findIndex(({ copies, step }) => copies.includes(copy) && step.phase === 'fold');
+    expect(fold(1)).toBeLessThan(fold(2));
+    expect(fold(2)).toBeLessThan(fold(3));
+    expect(setsDone(plan, taken, taken.length)).toBe(3);
+    expect(setsDone(plan, taken, taken.length - 1)).toBe(2);
+  });
+
+  test('taken before all are cut, the others are still cut in one go', () => {
+    const early = withOwnWays(walk, plan, say, [{ part: 'part-1', copy: 2, at: 0, plan: other }]);
+    const cuts = early.filter(({ step }) => step.phase === 'cut').map(({ copies }) => copies);
+    expect(cuts).toEqual([[2], [1, 3]]);
+  });
+
+  test('one taken after the other for the same copy: the last counts; one without a pattern changes nothing', () => {
+    const twice = withOwnWays(walk, plan, say, [
+      { part: 'part-1', copy: 2, at, plan: other },
+      { part: 'part-1', copy: 2, at, plan: planned },
+    ]);
+    expect(twice.filter(({ own: one }) => one).every(({ own: one }) => one!.plan === planned)).toBe(true);
+    expect(setsDone(plan, twice, twice.length)).toBe(3);
+    const none = { design: other.design, made: null, refusal: { code: 'holes-touch', value: 0, limit: 0 } } as never;
+    expect(withOwnWays(walk, plan, say, [{ part: 'part-1', copy: 2, at, plan: none }])).toEqual(walk);
+    expect(withOwnWays(walk, plan, say, [{ part: 'no part', copy: 2, at, plan: other }])).toEqual(walk);
+  });
 });

@@ -30,6 +30,8 @@ export type Calibration =
       readonly sure: BoardSize;
       /** Lengths measured. */
       readonly readings: number;
+      /** How far they depart from the board’s, a standard deviation of a setting, mm; 0 where two make it out. */
+      readonly scatter: Mm;
       /** The trial that does not go with the others, by its place in the list; null when all agree. */
       readonly odd: number | null;
     }
@@ -88,6 +90,7 @@ export function calibrate(trials: readonly TrialFold[], reading: number = READIN
     board: { notch: mm(notch), offset: mm(offset) },
     sure: { notch: mm(2 * deviation * both), offset: mm(deviation * both) },
     readings: readings.length,
+    scatter: mm(scatter),
     odd: spare > 0 && Math.abs(departs[worst]!) > (ODD * reading) / Math.SQRT2 ? readings[worst]!.trial : null,
   };
 }

@@ -74,7 +74,7 @@ export const Stage = memo(function Stage(props: StageProps) {
               <PaperView made={made} design={planned.design} onChange={onChange} onPull={dragging.onPull} />
             )}
             {view === 'steps' && <Steps plan={planned.plan} />}
-            {view === 'fit' && <FitView of={of} onChange={onChange} />}
+            {view === 'fit' && <FitView of={of} whole={together.whole} onChange={onChange} />}
           </Boundary>
         ) : (
           <p className={styles.nothing}>There is no pattern for this yet. The check beside says why.</p>

@@ -1,29 +1,31 @@
 import { Alert, Button, Progress } from 'antd';
-import { line, scaleLinear } from 'd3';
-import { useRef } from 'react';
-import { USUAL_HANDS, type Asked, type Hands, type HandsAnswer } from '@/core/hands';
+import { group, line, scaleLinear } from 'd3';
+import { useMemo, useRef } from 'react';
+import { fromFits, USUAL_HANDS, type Exactness, type Hands, type HandsAnswer } from '@/core/hands';
 import { mm } from '@/core/length';
 import type { DesignChange, DesignInput } from '@/core/plan';
+import type { LogRecord } from '@/data/db';
+import { evidenceIn, fitKey, ownMakes } from '@/data/log';
 import { HANDS } from '@/data/setting-kinds';
 import { useSize } from '../draw/useSize';
 import { LengthField } from '../parts/LengthField';
 import { useReading } from '../parts/Reading';
-import { useSetting } from '../parts/useKept';
+import { useAll, useSetting } from '../parts/useKept';
+import type { PlannedSet } from '../parts/plans';
+import { OwnFigure } from './OwnFigure';
 import { TestStrip } from './TestStrip';
 import { useOdds } from './useOdds';
+import { WholeSet } from './WholeSet';
+import { ASKED, outOf } from './words';
 import styles from './FitView.module.css';
 
 interface FitViewProps {
   readonly of: DesignInput;
+  /** The set it is a part of. */
+  readonly whole: PlannedSet;
   readonly onChange: (change: DesignChange, key: string) => void;
 }
 
-const ASKED: Record<Asked, string> = {
-  'goes-in': 'everything goes in',
-  laps: 'flaps still lap where they are glued',
-  closes: 'it still closes',
-  hides: 'nothing of the inside shows',
-};
 const KINDS = [
   ['cut', 'What I cut is off by'],
   ['score', 'What I score is off by'],
@@ -31,13 +33,14 @@ const KINDS = [
 ] as const;
 /** The share that is worth having. */
 const ENOUGH = 0.95;
-const outOf = (share: number): number => Math.round(share * 100);
 
 /** How often it fits when hands like these make it: the share, what fails first, what matters most, and more room. */
-export function FitView({ of, onChange }: FitViewProps) {
+export function FitView({ of, whole, onChange }: FitViewProps) {
+  const made = 'plan' in whole ? whole.plan.parts.filter(({ part, plan }) => !part.given && plan.made) : [];
   const [kept, keep] = useSetting(HANDS);
   const hands: Hands = kept ?? USUAL_HANDS;
   const { answer, done, running, trouble, stop } = useOdds(of, hands);
+  const own = useFitsSay();
   return (
     <div className={styles.fit}>
       <section className={styles.hands} aria-label="How exact my hands are">
@@ -57,6 +60,7 @@ export function FitView({ of, onChange }: FitViewProps) {
         </p>
         {kept && <Button onClick={() => keep(null)}>The usual figures</Button>}
       </section>
+      {own && <OwnFigure from="the fits in your log" kind="score" found={own} />}
       <TestStrip onFigure={(kind, off) => keep({ ...hands, [kind]: mm(off) })} />
       {trouble && <Alert type="warning" showIcon title={`${trouble}.`} />}
       {!running && !answer && !trouble && (
@@ -70,8 +74,20 @@ export function FitView({ of, onChange }: FitViewProps) {
       )}
       {answer &&
         (answer.share === null ? <Nothing /> : <Found answer={answer} share={answer.share} onChange={onChange} />)}
+      {made.length > 1 && (
+        <WholeSet set={whole.set} hands={hands} names={new Map(made.map(({ part }) => [part.id, part.name]))} />
+      )}
     </div>
   );
+}
+
+/** How exact the measured fits of one’s own makes say one is; null while they are too few. */
+function useFitsSay(): Exactness | null {
+  const log = useAll<LogRecord>('log');
+  return useMemo(() => {
+    const mine = log ? evidenceIn(ownMakes(log.records)) : [];
+    return fromFits([...group(mine, ({ construction, contents }) => fitKey(construction, contents)).values()]);
+  }, [log]);
 }
 
 const Nothing = () => (

@@ -28,6 +28,7 @@ import { ByHand } from './ByHand';
 import { EntryPage } from './EntryPage';
 import { fitWords, titleOf } from './fitWords';
 import { ImportDialog } from './ImportDialog';
+import { MisreadBefore } from './Misread';
 import { WhatFitsSay } from './WhatFitsSay';
 import styles from './Log.module.css';
 
@@ -225,6 +226,9 @@ function Log({ entries, damaged }: LogProps) {
       </div>
       <Boundary what="What the fits say" of={entries}>
         <WhatFitsSay entries={entries} />
+      </Boundary>
+      <Boundary what="Readings that were mistaken" of={entries}>
+        <MisreadBefore />
       </Boundary>
       <Boundary what="This dialog" of={importing}>
         {importing && <ImportDialog known={entries} onClose={() => setImporting(false)} />}

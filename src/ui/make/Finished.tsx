@@ -86,7 +86,7 @@ function Asked({ make, plan, walk, minutes, onBack, log }: FinishedProps & { rea
         name={name}
         quantity={part.quantity}
         minutes={shareOf(part.id, walk) * minutes}
-        spoiled={make.spoiled.filter((sheet) => !several || sheet.part === part.id).length}
+        spoiled={make.spoiled.filter(({ at, part: of }) => (!several || of === part.id) && !isRescued(make, at)).length}
         form={several ? `make/${make.id}/${part.id}` : `make/${make.id}`}
         saveText={several ? `Write the ${uncapitalised(part.name)} in the log` : 'Write it in the log'}
         onSave={(entry, photo) => end(entry, photo)}
@@ -104,6 +104,14 @@ function Asked({ make, plan, walk, minutes, onBack, log }: FinishedProps & { rea
     </section>
   );
 }
+
+/** A sheet that one of the copies was made of after all is no further one. */
+const isRescued = ({ spoiled, ways = [] }: MakeRecord, at: number): boolean => {
+  const sheet = spoiled.find((one) => one.at === at);
+  return ways.some(
+    ({ part, copy, design }) => part === sheet?.part && copy === sheet.copy && design.rescued?.piece === sheet.piece,
+  );
+};
 
 /** How much of the work on all of it is that on one part. */
 const shareOf = (part: string, walk: readonly Stop[]): number =>

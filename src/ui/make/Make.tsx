@@ -13,16 +13,21 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { saidOut } from '@/core/length';
-import type { Step } from '@/core/plan';
-import { partSteps, setsDone, walkOf, type SetPlan, type Stop } from '@/core/sets';
+import { careAt, USUAL_HANDS } from '@/core/hands';
+import { inputOf, planFor, readDesign, type Design, type Step } from '@/core/plan';
+import { warningAt } from '@/core/rescue';
+import { partSteps, setsDone, walkOf, withOwnWays, type OwnWay, type SetPlan, type Stop } from '@/core/sets';
 import type { Toolbox } from '@/core/tools';
 import type { MakeRecord, Project } from '@/data/db';
 import { keepMake, keepSpoiled } from '@/data/makes';
+import { HANDS, MISREADS } from '@/data/setting-kinds';
+import { useCare } from '../fit/useOdds';
 import { usePlannedSet } from '../parts/plans';
 import { Boundary } from '../parts/Boundary';
 import { KeysDialog, type KeyLine } from '../parts/KeysDialog';
 import { KEYS } from '../parts/keys';
 import { useTell } from '../parts/useTell';
+import { useSetting } from '../parts/useKept';
 import { withKit } from '../parts/withKit';
 import { Reading, useReading } from '../parts/Reading';
 import { BenchCardButton } from './BenchCardButton';
@@ -89,20 +94,27 @@ function AtTheTable({ make, project, toolbox, plan }: TableProps) {
   const router = useRouter();
   const { copies, way } = make;
   const { say } = useReading();
-  const walk = useMemo(() => walkOf(plan, say, copies, way), [plan, say, copies, way]);
+  const ways = useMemo(() => waysOf(make.ways), [make.ways]);
+  const walk = useMemo(
+    () => withOwnWays(walkOf(plan, say, copies, way), plan, say, ways),
+    [plan, say, copies, way, ways],
+  );
   // The make is followed live: another window that goes on with it takes this one along.
   const done = Math.min(make.done, walk.length);
   const [open, setOpen] = useState<'edge' | 'wrong' | 'keys' | null>(null);
   const clock = useClock();
   const awake = useAwake();
   const stop: Stop | undefined = walk[done];
-  const at = plan.parts.find(({ part }) => part.id === stop?.part) ?? plan.parts.at(-1)!;
+  const at = stop?.own ?? plan.parts.find(({ part }) => part.id === stop?.part) ?? plan.parts.at(-1)!;
   const made = at.plan.made!;
   const { design } = at.plan;
+  const beware = useBeware(stop, design);
   const steps = useMemo(() => partSteps(at, say), [at, say]);
   const several = plan.parts.length > 1;
   const of = at.part.quantity * copies;
-  const speech = useSpeech(stop ? `${several ? `${at.part.name}. ` : ''}${spoken(stop, of)}` : 'All done.');
+  const speech = useSpeech(
+    stop ? `${several ? `${at.part.name}. ` : ''}${spoken(stop, of)} ${saidOut(beware.join(' '))}` : 'All done.',
+  );
 
   /** To that stop; the time since the last one is counted. */
   const goTo = (to: number): void => {
@@ -199,7 +211,14 @@ function AtTheTable({ make, project, toolbox, plan }: TableProps) {
       />
       {stop ? (
         <Boundary what="This step" of={done}>
-          <StopView at={done} stop={stop} made={made} design={design} part={several ? at.part.name : null} />
+          <StopView
+            at={done}
+            stop={stop}
+            made={made}
+            design={design}
+            part={several ? at.part.name : null}
+            beware={beware}
+          />
         </Boundary>
       ) : (
         <Finished make={make} plan={plan} walk={walk} minutes={minutes} onBack={() => goTo(done - 1)} />
@@ -222,13 +241,13 @@ function AtTheTable({ make, project, toolbox, plan }: TableProps) {
         )}
         {stop && open === 'wrong' && (
           <WentWrong
-            projectId={project.id}
+            makeId={make.id}
             made={made}
             design={design}
             steps={steps}
             stop={stop}
             onClose={() => setOpen(null)}
-            onKeep={(sheet) => keepSpoiled(make, sheet)}
+            onKeep={(sheet) => keepSpoiled(make, { ...sheet, done })}
             onAgain={() => {
               setOpen(null);
               goTo(firstStopOf(walk, stop));
@@ -239,6 +258,24 @@ function AtTheTable({ make, project, toolbox, plan }: TableProps) {
       <KeysDialog keys={KEY_LINES} open={open === 'keys'} onClose={() => setOpen(null)} />
     </main>
   );
+}
+
+/** Copies that go their own way, planned; one that cannot be read any more goes the common way. */
+const waysOf = (taken: MakeRecord['ways'] = []): readonly OwnWay[] =>
+  taken.flatMap(({ design, ...way }) => {
+    const read = readDesign(design);
+    return read.ok ? [{ ...way, plan: planFor(read.design) }] : [];
+  });
+
+/** What is told at a step besides: that it was misread before, that it matters more than any other. */
+function useBeware(stop: Stop | undefined, design: Design): readonly string[] {
+  const [misreads = []] = useSetting(MISREADS);
+  const [hands] = useSetting(HANDS);
+  const input = useMemo(() => inputOf(design), [design]);
+  const most = useCare(stop ? input : null, hands ?? USUAL_HANDS);
+  if (!stop) return [];
+  const told = [warningAt(stop.step, design.construction.name, misreads), most && careAt(stop.step, most)];
+  return told.filter((one) => one !== null);
 }
 
 /** Where the copy at hand begins: its own first stop, or the cutting of all. */

@@ -79,7 +79,9 @@ export function OlderPlan({ make, project, toolbox, plan, walk }: OlderPlanProps
                   : `Of the ${make.done} steps done the first ${counts} still count.`}
           </p>
           <div className={styles.beginButtons}>
-            <Button onClick={() => keepMake(make, { set: project.set, done: counts })}>Take the new plan</Button>
+            <Button onClick={() => keepMake(make, { set: project.set, done: counts, ways: [] })}>
+              Take the new plan
+            </Button>
             <Button type="text" onClick={() => setLeft(project.set)}>
               Go on with this one
             </Button>

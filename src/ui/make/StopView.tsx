@@ -22,6 +22,8 @@ interface StopViewProps {
   readonly design: Design;
   /** The part it is of, where there are several. */
   readonly part: string | null;
+  /** What is told of it besides, from what went wrong before, or would. */
+  readonly beware: readonly string[];
 }
 
 /** What a length is read on, in words. */
@@ -33,7 +35,7 @@ const READ_ON: Record<Reading['on'], string> = {
 };
 
 /** One step: what to do in large words, the table from above or the fold, and the ruler with its tick. */
-export function StopView({ at, stop, made, design, part }: StopViewProps) {
+export function StopView({ at, stop, made, design, part, beware }: StopViewProps) {
   const { step } = stop;
   const { picture } = step;
   const folds = picture.kind !== 'flat' && !picture.before && !picture.done && step.action !== 'punch';
@@ -63,6 +65,11 @@ export function StopView({ at, stop, made, design, part }: StopViewProps) {
             <strong>Edge {picture.near}</strong> near you, <strong>edge {leftOf(picture.near)}</strong> on the left
           </p>
         )}
+        {beware.map((text) => (
+          <p key={text} className={styles.beware}>
+            {text}
+          </p>
+        ))}
         <Readings key={`read ${at}`} readings={step.readings} />
         {step.how && (
           <p className={styles.how}>
@@ -119,7 +126,7 @@ function Readings({ readings }: { readonly readings: readonly Reading[] }) {
 }
 
 /** The sheet on the table, in its tool; what is part-folded as it lies, with its glue. */
-function Flat({ stop, made, design }: Omit<StopViewProps, 'part'>) {
+function Flat({ stop, made, design }: Omit<StopViewProps, 'part' | 'beware'>) {
   const { step } = stop;
   const { picture } = step;
   const frame = useRef<HTMLDivElement>(null);

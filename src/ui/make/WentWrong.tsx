@@ -1,5 +1,6 @@
 import { Alert, Button, Modal } from 'antd';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { partNamed, sheetNow, type Design, type Made, type Step } from '@/core/plan';
 import type { Stop } from '@/core/sets';
@@ -12,39 +13,56 @@ import styles from './Make.module.css';
 
 interface WentWrongProps {
   readonly made: Made;
-  readonly projectId: string;
+  readonly makeId: string;
   readonly design: Design;
   readonly steps: readonly Step[];
   readonly stop: Stop;
   readonly onClose: () => void;
-  /** Keeps the sheet for its rescue. */
-  readonly onKeep: (sheet: Omit<SpoiledSheet, 'at'>) => Promise<unknown>;
+  /** Keeps the sheet for its rescue; gives back when, which tells it from others. */
+  readonly onKeep: (sheet: Omit<SpoiledSheet, 'at'>) => Promise<number>;
   /** Begins the copy at hand anew. */
   readonly onAgain: () => void;
 }
 
 /** What the sheet now is, kept for its rescue, and what else it could become. */
-export function WentWrong({ made, projectId, design, steps, stop, onClose, onKeep, onAgain }: WentWrongProps) {
+export function WentWrong({ made, makeId, design, steps, stop, onClose, onKeep, onAgain }: WentWrongProps) {
   const { units, say } = useReading();
   const { step, copies } = stop;
   const now = sheetNow(made, design, steps, step, say);
   const part = partNamed(made, now.piece.name);
-  const [kept, setKept] = useState<'no' | 'yes' | { readonly trouble: string }>('no');
+  const router = useRouter();
+  const [kept, setKept] = useState<{ readonly at: number } | { readonly trouble: string } | null>(null);
   const { width, height } = now.piece.blank;
-  const rescueAt = `/rescue?${new URLSearchParams({ p: projectId, part: stop.part, piece: now.piece.name, step: String(step.id) }).toString()}`;
-  const keep = (): Promise<void> =>
-    onKeep({
-      part: stop.part,
-      copy: copies[0]!,
-      step: step.id,
-      piece: now.piece.name,
-      blank: { width, height },
-      moves: now.moves,
-      text: now.text,
-    }).then(
-      () => setKept('yes'),
-      (error: unknown) => setKept({ trouble: whyOf(error) }),
-    );
+  const set = kept && 'at' in kept ? kept : null;
+  /** Set aside, once; null where that could not be kept. */
+  const keep = async (): Promise<number | null> => {
+    if (set) return set.at;
+    const { paper, runs } = now.state;
+    try {
+      const at = await onKeep({
+        part: stop.part,
+        copy: copies[0]!,
+        step: step.id,
+        piece: now.piece.name,
+        blank: { width, height },
+        moves: now.moves,
+        text: now.text,
+        drawn: {
+          paper: paper.map((ring) => ring.map(({ x, y }) => [x, y] as const)),
+          scores: runs.map(({ line: { from, to } }) => [from.x, from.y, to.x, to.y] as const),
+        },
+      });
+      setKept({ at });
+      return at;
+    } catch (error) {
+      setKept({ trouble: whyOf(error) });
+      return null;
+    }
+  };
+  const rescue = async (): Promise<void> => {
+    const at = await keep();
+    if (at !== null) router.push(`/rescue?${new URLSearchParams({ make: makeId, sheet: String(at) }).toString()}`);
+  };
   return (
     <Modal open title="What the sheet is now" footer={null} width={680} onCancel={onClose}>
       <div className={styles.which}>
@@ -59,21 +77,21 @@ export function WentWrong({ made, projectId, design, steps, stop, onClose, onKee
           height={300}
           label="The sheet as it is"
         />
-        {kept === 'yes' && <Alert type="success" showIcon title="Set aside: what was done on it is remembered." />}
-        {typeof kept === 'object' && <Alert type="error" showIcon title={`It could not be kept: ${kept.trouble}.`} />}
+        {set && <Alert type="success" showIcon title="Set aside: it lies on the shelf, with what was done on it." />}
+        {kept && 'trouble' in kept && <Alert type="error" showIcon title={`It could not be kept: ${kept.trouble}.`} />}
         <div className={styles.wrongButtons}>
-          {kept !== 'yes' && (
-            <OnceButton type="primary" size="large" onPress={keep}>
+          <OnceButton type="primary" size="large" onPress={rescue}>
+            Find a way out for it
+          </OnceButton>
+          {!set && (
+            <OnceButton size="large" onPress={keep}>
               Set it aside
             </OnceButton>
           )}
-          <Link className={styles.askPaper} href={rescueAt} onClick={() => kept === 'no' && void keep()}>
-            Find a way out for it
-          </Link>
           <Link
             className={styles.askPaper}
             href={`/choose?have=paper&width=${width}&height=${height}&units=${units}`}
-            onClick={() => kept === 'no' && void keep()}
+            onClick={() => void keep()}
           >
             What can this sheet become?
           </Link>

@@ -1,6 +1,6 @@
 import { DeleteOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Select } from 'antd';
-import type { Edge } from '@/core/pattern';
+import type { Edge, Panel } from '@/core/pattern';
 import { LengthField } from '../parts/LengthField';
 import { begun, type ToldFact } from './facts';
 import styles from './Rescue.module.css';
@@ -25,23 +25,28 @@ const EDGES: readonly { readonly value: Edge; readonly label: string }[] = [
 interface FactsProps {
   readonly facts: readonly ToldFact[];
   readonly blank: { readonly width: number; readonly height: number };
+  /** Parts that hang by one fold: what may be stuck, and made anew. */
+  readonly flaps: readonly Flap[];
   readonly onChange: (facts: readonly ToldFact[]) => void;
 }
+type Flap = Pick<Panel, 'id' | 'name'>;
 
 /** Everything that is wrong, one line each, as the ruler says. */
-export function Facts({ facts, blank, onChange }: FactsProps) {
+export function Facts({ facts, blank, flaps, onChange }: FactsProps) {
   const put = (i: number, fact: ToldFact): void => onChange(facts.map((one, k) => (k === i ? fact : one)));
   return (
     <section className={styles.facts} aria-label="What is wrong">
       <h2>What is wrong?</h2>
       {facts.length === 0 && (
-        <p className={styles.soft}>Drag a score or notch on the sheet to where it really is, or add what happened.</p>
+        <p className={styles.soft}>
+          Drag a score or notch on the sheet to where it really is, tap where something happened, or add it here.
+        </p>
       )}
       <ul>
         {facts.map((fact, i) => (
           <li key={i} aria-label={NAMES[fact.kind]}>
             <strong>{NAMES[fact.kind]}</strong>
-            <FactFields fact={fact} onChange={(next) => put(i, next)} />
+            <FactFields fact={fact} flaps={flaps} onChange={(next) => put(i, next)} />
             <Button
               size="small"
               type="text"
@@ -66,7 +71,13 @@ export function Facts({ facts, blank, onChange }: FactsProps) {
   );
 }
 
-function FactFields({ fact, onChange }: { readonly fact: ToldFact; readonly onChange: (fact: ToldFact) => void }) {
+interface FieldsProps {
+  readonly fact: ToldFact;
+  readonly flaps: readonly Flap[];
+  readonly onChange: (fact: ToldFact) => void;
+}
+
+function FactFields({ fact, flaps, onChange }: FieldsProps) {
   switch (fact.kind) {
     case 'blank':
       return (
@@ -88,7 +99,19 @@ function FactFields({ fact, onChange }: { readonly fact: ToldFact; readonly onCh
         </div>
       );
     case 'glued':
-      return null;
+      return (
+        <div className={styles.fields}>
+          <Select
+            aria-label="What is stuck"
+            value={fact.panel ?? ''}
+            options={[
+              { value: '', label: 'All of it' },
+              ...flaps.map(({ id, name }) => ({ value: id, label: `Only the ${name}` })),
+            ]}
+            onChange={(panel) => onChange({ kind: 'glued', ...(panel && { panel }) })}
+          />
+        </div>
+      );
     case 'torn':
       return (
         <div className={styles.fields}>

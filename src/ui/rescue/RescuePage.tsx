@@ -2,16 +2,16 @@
 
 import { Alert, Button, Progress, Select } from 'antd';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useMemo } from 'react';
 import { CONSTRUCTIONS } from '@/core/constructions';
 import { inches, mm, stepOf, type Graduation } from '@/core/length';
-import { planFor, readDesign, sayer, stepsOf, type DesignInput, type Plan } from '@/core/plan';
+import { onlyHinge, partNamed, planFor, readDesign, sayer, stepsOf, type DesignInput, type Plan } from '@/core/plan';
 import { readRescue, sheetAsItIs } from '@/core/rescue';
 import { designOf, setOf, withDesign, type SetInput } from '@/core/sets';
 import { uncapitalised } from '@/core/text';
-import type { PaperRecord, Project } from '@/data/db';
+import type { MakeRecord, PaperRecord, Project, SpoiledSheet } from '@/data/db';
+import { goesOnWith, settleSheet, takeWay } from '@/data/makes';
 import { addProject, keepProject, shelfAndBin } from '@/data/projects';
-import { UNITS } from '@/data/setting-kinds';
+import { MISREADS, remembering, UNITS } from '@/data/setting-kinds';
 import { Boundary } from '../parts/Boundary';
 import { LengthField } from '../parts/LengthField';
 import { useOnce } from '../parts/once';
@@ -54,30 +54,65 @@ const HOLDERS = CONSTRUCTIONS.filter(({ does }) => does !== 'gathers').map(({ na
 }));
 const NO_SET: SetInput = setOf({ version: 1, construction: 'mat', contents: { width: 50, height: 50 } });
 
+/** What the sheet was to be: something on the shelf, or a copy in a make as that was begun. */
+interface Source {
+  readonly name: string;
+  readonly units: Project['units'];
+  readonly set: SetInput;
+}
+/** A sheet that a make set aside. */
+interface Aside {
+  readonly make: MakeRecord;
+  readonly sheet: SpoiledSheet;
+}
+
+/** The sheet that the address names; null where it names none that is there. */
+function asideOf(makes: readonly MakeRecord[], query: URLSearchParams): Aside | null {
+  const make = makes.find(({ id }) => id === query.get('make'));
+  const sheet = make?.spoiled.find(({ at }) => String(at) === query.get('sheet'));
+  return make && sheet ? { make, sheet } : null;
+}
+
 function OnTheTable() {
   const query = useSearchParams();
   const all = useAll<Project>('projects');
-  const shelf = all ? shelfAndBin(all).shelf : [];
-  const begun = useMemo(
-    (): Told => ({
-      ...USUAL,
-      project: query.get('p') ?? '',
-      part: query.get('part') ?? '',
-      piece: query.get('piece') ?? '',
-      step: Number(query.get('step')) || null,
-    }),
-    [query],
-  );
+  const makes = useAll<MakeRecord>('makes');
+  if (!all || !makes) return null;
   // What is told of one mishap is not what was told of another.
-  const { value, set, forget } = useUnsent(`rescue ${query.toString()}`.trim(), begun, TOLD);
-  const told = value ?? begun;
-  const project = shelf.find(({ id }) => id === told.project) ?? null;
-  const [units = 'in'] = useSetting(UNITS);
-  if (!all) return null;
-  const graduation: Graduation =
-    (project?.set.graduation as Graduation | undefined) ?? (units === 'in' ? '1/8 in' : '1 mm');
+  const form = `rescue ${query.toString()}`.trim();
   return (
-    <Reading units={project?.units ?? units} graduation={graduation}>
+    <Mishap
+      key={form}
+      form={form}
+      projectId={query.get('p') ?? ''}
+      aside={asideOf(makes.records, query)}
+      shelf={shelfAndBin(all).shelf}
+    />
+  );
+}
+
+interface MishapProps {
+  readonly form: string;
+  readonly projectId: string;
+  readonly aside: Aside | null;
+  readonly shelf: readonly Project[];
+}
+
+function Mishap({ form, projectId, aside, shelf }: MishapProps) {
+  const begun: Told = {
+    ...USUAL,
+    project: projectId,
+    ...(aside && { part: aside.sheet.part, piece: aside.sheet.piece, step: aside.sheet.step }),
+  };
+  const { value, set, forget } = useUnsent(form, begun, TOLD);
+  const told = value ?? begun;
+  const project = aside ? null : (shelf.find(({ id }) => id === told.project) ?? null);
+  const source: Source | null = aside?.make ?? project;
+  const [units = 'in'] = useSetting(UNITS);
+  const graduation: Graduation =
+    (source?.set.graduation as Graduation | undefined) ?? (units === 'in' ? '1/8 in' : '1 mm');
+  return (
+    <Reading units={source?.units ?? units} graduation={graduation}>
       <main className={styles.rescue}>
         <h1>I cut it wrong</h1>
         <p className={styles.lead}>
@@ -87,9 +122,10 @@ function OnTheTable() {
           key={told.project}
           told={told}
           project={project}
+          aside={aside}
           shelf={shelf}
           graduation={graduation}
-          units={project?.units ?? units}
+          units={source?.units ?? units}
           onTell={(part) => set({ ...told, ...part })}
           onDone={forget}
         />
@@ -101,6 +137,7 @@ function OnTheTable() {
 interface WithPlanProps {
   readonly told: Told;
   readonly project: Project | null;
+  readonly aside: Aside | null;
   readonly shelf: readonly Project[];
   readonly graduation: Graduation;
   readonly units: Project['units'];
@@ -114,16 +151,22 @@ function planOf(design: DesignInput): Plan | null {
   return read.ok ? planFor(read.design) : null;
 }
 
-function WithPlan({ told, project, shelf, graduation, units, onTell, onDone }: WithPlanProps) {
+/** The design a copy in a make goes by: its own, where it went its own way before. */
+const ownDesign = ({ make, sheet }: Aside): DesignInput | null =>
+  make.ways?.findLast(({ part, copy }) => part === sheet.part && copy === sheet.copy)?.design ?? null;
+
+function WithPlan({ told, project, aside, shelf, graduation, units, onTell, onDone }: WithPlanProps) {
   const router = useRouter();
   const { failed, undoable } = useTell();
   const stash = useStashPapers();
-  const whole = usePlannedSet(project?.set ?? NO_SET);
+  const [, setMisreads] = useSetting(MISREADS);
+  const source: Source | null = aside?.make ?? project;
+  const whole = usePlannedSet(source?.set ?? NO_SET);
   const parts = 'plan' in whole ? whole.plan.parts.filter(({ part }) => !part.given) : [];
   const part = parts.find((one) => one.part.id === told.part) ?? parts[0] ?? null;
   const design: DesignInput =
-    project && part
-      ? inputOfPart(project.set, part)
+    source && part
+      ? ((aside && ownDesign(aside)) ?? inputOfPart(source.set, part))
       : {
           version: 1,
           construction: told.construction,
@@ -132,7 +175,8 @@ function WithPlan({ told, project, shelf, graduation, units, onTell, onDone }: W
         };
   const plan = planOf(design);
   const made = plan?.made ?? null;
-  const piece = made && (made.pieces.find((one) => one.piece.name === told.piece) ?? made.pieces[0]).piece;
+  const piece = made && partNamed(made, told.piece).piece;
+  const cut = made ? [...made.pieces, ...made.layers] : [];
   const say = sayer(units, graduation);
   const steps = plan?.made ? stepsOf(plan, say) : [];
   const size = told.facts.find((fact) => fact.kind === 'blank');
@@ -154,22 +198,38 @@ function WithPlan({ told, project, shelf, graduation, units, onTell, onDone }: W
   const { found, trouble } = useWays(sheet && told.facts.length > 0 ? document : null, units, graduation);
   const [take] = useOnce(async (way: ShownWay): Promise<void> => {
     try {
-      let id = project?.id ?? '';
-      if (project && part) {
+      let to = '';
+      if (aside && goesOnWith(aside.make, aside.sheet)) {
+        takeWay(aside.make, aside.sheet, way.design);
+        to = `/make?p=${aside.make.projectId}`;
+      } else if (project && part && part.part.quantity === 1) {
         // The paper and the tool are the set’s, and other parts have them too: only the sheet is what it is.
         const taken = { ...way.design, paper: design.paper, tool: design.tool } as DesignInput;
         const next = withDesign(project.set, part.part.id, design, taken);
         const was = { name: project.name, units: project.units, set: project.set };
         const is = { ...was, set: next };
+        const { id } = project;
         keepProject(id, was, is);
         undoable({
           key: id,
           done: `“${project.name}” is planned anew: ${uncapitalised(way.title)}`,
           back: () => keepProject(id, is, was),
         });
-      } else id = await addProject({ name: way.title, units, set: setOf(way.design) });
+        to = `/bench?p=${id}`;
+      } else {
+        // Of several copies one goes its own way: it is a thing of its own.
+        const name = source ? `${source.name}: ${uncapitalised(way.title)}` : way.title;
+        to = `/bench?p=${await addProject({ name, units, set: setOf(way.design) })}`;
+        if (aside) settleSheet(aside.make, aside.sheet.at);
+      }
+      setMisreads((now) =>
+        remembering(
+          now,
+          found.mistakes.map(({ misread }) => misread),
+        ),
+      );
       onDone();
-      router.push(`/bench?p=${id}`);
+      router.push(to);
     } catch (error) {
       failed('It could not be taken')(error);
     }
@@ -194,22 +254,30 @@ function WithPlan({ told, project, shelf, graduation, units, onTell, onDone }: W
   return (
     <>
       <section className={styles.which} aria-label="What it was to be">
-        <label>
-          What it was to be
-          <Select
-            aria-label="What it was to be"
-            className={styles.wide}
-            value={told.project}
-            options={[
-              { value: '', label: 'Nothing on the shelf' },
-              ...shelf.map(({ id, name }) => ({ value: id, label: name })),
-            ]}
-            onChange={(id) => onTell({ ...USUAL, project: id })}
-          />
-        </label>
-        {project ? (
+        {aside ? (
+          <p className={styles.of}>
+            <strong>{aside.make.name}</strong>, as it was begun: copy {aside.sheet.copy}
+            {parts.length > 1 && part ? ` of ${part.part.name}` : ''}, step {aside.sheet.step}.
+            {goesOnWith(aside.make, aside.sheet) && ' What you take goes on from there.'}
+          </p>
+        ) : (
+          <label>
+            What it was to be
+            <Select
+              aria-label="What it was to be"
+              className={styles.wide}
+              value={told.project}
+              options={[
+                { value: '', label: 'Nothing on the shelf' },
+                ...shelf.map(({ id, name }) => ({ value: id, label: name })),
+              ]}
+              onChange={(id) => onTell({ ...USUAL, project: id })}
+            />
+          </label>
+        )}
+        {source ? (
           <>
-            {parts.length > 1 && (
+            {!aside && parts.length > 1 && (
               <label>
                 Which of them
                 <Select
@@ -249,13 +317,13 @@ function WithPlan({ told, project, shelf, graduation, units, onTell, onDone }: W
             />
           </>
         )}
-        {made && made.pieces.length > 1 && (
+        {made && cut.length > 1 && (
           <label>
             Which piece
             <Select
               aria-label="Which piece"
               value={piece!.name}
-              options={made.pieces.map((one) => ({ value: one.piece.name, label: one.piece.name }))}
+              options={cut.map((one) => ({ value: one.piece.name, label: one.piece.name }))}
               onChange={(name) => onTell({ piece: name, step: null, facts: [] })}
             />
           </label>
@@ -285,8 +353,21 @@ function WithPlan({ told, project, shelf, graduation, units, onTell, onDone }: W
       {sheet && (
         <Boundary what="The sheet" of={document}>
           <div className={styles.table}>
-            <SheetAsItIs sheet={sheet} step={graduation === 'exact' ? 1 : stepOf(graduation)} onMove={moved} />
-            <Facts facts={told.facts} blank={piece!.blank} onChange={(facts) => onTell({ facts: [...facts] })} />
+            <SheetAsItIs
+              sheet={sheet}
+              panels={piece!.panels}
+              step={graduation === 'exact' ? 1 : stepOf(graduation)}
+              onMove={moved}
+              onHappened={(fact) =>
+                onTell({ facts: [...told.facts.filter(({ kind }) => kind !== 'glued' || fact.kind !== kind), fact] })
+              }
+            />
+            <Facts
+              facts={told.facts}
+              blank={piece!.blank}
+              flaps={piece!.panels.filter(({ id }) => onlyHinge(piece!, id))}
+              onChange={(facts) => onTell({ facts: [...facts] })}
+            />
           </div>
         </Boundary>
       )}
@@ -294,7 +375,7 @@ function WithPlan({ told, project, shelf, graduation, units, onTell, onDone }: W
       {sheet && told.facts.length > 0 && (
         <section aria-label="Ways out" className={styles.ways}>
           <h2>Ways out</h2>
-          {found.mistakes.map((text) => (
+          {found.mistakes.map(({ text }) => (
             <Alert key={text} type="info" showIcon title={text} />
           ))}
           {found.done < 1 && (

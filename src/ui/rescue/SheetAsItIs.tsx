@@ -1,11 +1,12 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { direction, type Point } from '@/core/geometry';
-import { edgeLength, onEdge, type Edge } from '@/core/pattern';
+import { Dropdown } from 'antd';
+import { contains, direction, dot, minus, type Point } from '@/core/geometry';
+import { edgeLength, onEdge, type Blank, type Edge, type Panel } from '@/core/pattern';
 import { placeOnEdge, type ScarredSheet, type SheetMark } from '@/core/rescue';
 import { ringsPath } from '../draw/path';
 import { useSize } from '../draw/useSize';
 import { useReading } from '../parts/Reading';
-import type { MarkKind } from './facts';
+import type { MarkKind, ToldFact } from './facts';
 import styles from './Rescue.module.css';
 
 /** A place of a mark on the sheet that can be told otherwise. */
@@ -21,17 +22,56 @@ interface SheetAsItIsProps {
   readonly step: number;
   /** A mark lies elsewhere: it was there, and is so far along its edge. */
   readonly onMove: (mark: MarkPlace, to: number, what: string) => void;
+  /** What the sheet was drawn as, to tell which of it is stuck. */
+  readonly panels: readonly Panel[];
+  /** Something happened where the sheet was tapped. */
+  readonly onHappened: (fact: ToldFact) => void;
 }
 
 /** Room round the sheet for the numbers of its edges, px. */
 const RIM = 30;
 const MOST_HIGH = 460;
 
+/** Where the sheet was tapped, on the drawing and on the sheet itself. */
+interface Tap {
+  readonly left: number;
+  readonly top: number;
+  readonly at: Point<'sheet'>;
+}
+
+/** What may have happened at a place of the sheet, measured along the edge that is nearest. */
+function whatHappened(
+  p: Point<'sheet'>,
+  blank: Blank,
+  panels: readonly Panel[],
+  step: number,
+): readonly { readonly label: string; readonly fact: ToldFact }[] {
+  const places = ([1, 2, 3, 4] as const).map((edge) => {
+    const from = onEdge(blank, edge, 0);
+    const along = direction(from, onEdge(blank, edge, 1));
+    const off = minus(p, from);
+    return { edge, at: dot(off, along), deep: off.y * along.x - off.x * along.y };
+  });
+  const { edge, at: raw, deep } = places.reduce((a, b) => (b.deep < a.deep ? b : a));
+  const at = Math.max(0, Math.round(raw / step) * step);
+  const flap = panels.find(({ polygon }) => contains(polygon, p));
+  const mark = (kind: MarkKind): ToldFact => ({ kind, edge, at, instead: null });
+  return [
+    { label: 'Torn here', fact: { kind: 'torn', edge, at, wide: 10, deep: Math.max(10, Math.round(deep)) } },
+    { label: 'A score too many here', fact: mark('score') },
+    { label: 'A notch too many here', fact: mark('notch') },
+    { label: 'Cut in here', fact: mark('slit') },
+    { label: 'A hole here', fact: mark('hole') },
+    ...(flap ? [{ label: `The ${flap.name} is stuck`, fact: { kind: 'glued', panel: flap.id } as const }] : []),
+  ];
+}
+
 /** The sheet as it is, to scale: every score and notch can be dragged along its edge to where it really is. */
-export function SheetAsItIs({ sheet, step, onMove }: SheetAsItIsProps) {
+export function SheetAsItIs({ sheet, panels, step, onMove, onHappened }: SheetAsItIsProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const { say } = useReading();
+  const [tapped, setTapped] = useState<Tap | null>(null);
   const [drag, setDrag] = useState<{ readonly mark: SheetMark; readonly by: number } | null>(null);
   const began = useRef<{ readonly x: number; readonly y: number } | null>(null);
   const { width, height } = sheet.blank;
@@ -49,6 +89,23 @@ export function SheetAsItIs({ sheet, step, onMove }: SheetAsItIsProps) {
   const off: Record<Edge, readonly [number, number]> = { 1: [0, 18], 2: [16, 4], 3: [0, -10], 4: [-16, 4] };
   return (
     <div ref={frame} className={styles.sheet}>
+      {tapped && (
+        <Dropdown
+          open
+          trigger={['click']}
+          onOpenChange={(open) => !open && setTapped(null)}
+          menu={{
+            autoFocus: true,
+            items: whatHappened(tapped.at, sheet.blank, panels, step).map(({ label }, key) => ({ key, label })),
+            onClick: ({ key }) => {
+              onHappened(whatHappened(tapped.at, sheet.blank, panels, step)[Number(key)]!.fact);
+              setTapped(null);
+            },
+          }}
+        >
+          <span className={styles.tap} style={{ left: tapped.left, top: tapped.top }} />
+        </Dropdown>
+      )}
       {size && (
         <svg
           width={width * scale + 2 * RIM}
@@ -56,7 +113,18 @@ export function SheetAsItIs({ sheet, step, onMove }: SheetAsItIsProps) {
           role="group"
           aria-label={`The sheet as it is, ${say(width)} by ${say(height)}`}
         >
-          <path d={ringsPath(sheet.paper, place)} className={styles.paper} fillRule="evenodd" />
+          <path
+            d={ringsPath(sheet.paper, place)}
+            className={styles.paper}
+            fillRule="evenodd"
+            onClick={({ clientX, clientY, currentTarget }) => {
+              const box = currentTarget.ownerSVGElement!.getBoundingClientRect();
+              const [x, y] = [clientX - box.left, clientY - box.top];
+              const at: Point<'sheet'> = { x: (x - RIM) / scale, y: height - (y - RIM) / scale };
+              const { left, top } = frame.current!.getBoundingClientRect();
+              setTapped({ left: clientX - left, top: clientY - top, at });
+            }}
+          />
           {middles.map(([edge, p]) => {
             const [x, y] = place(p);
             return (

@@ -12,7 +12,7 @@ const told = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('blank'), width: length, height: length }),
   z.object({ kind: z.enum(MARKS), edge, at: length, instead: length.nullable() }),
   z.object({ kind: z.literal('torn'), edge, at: length, wide: length, deep: length }),
-  z.object({ kind: z.literal('glued') }),
+  z.object({ kind: z.literal('glued'), panel: z.string().optional() }),
 ]);
 export type ToldFact = z.output<typeof told>;
 /** A mark that lies elsewhere, or is one too many. */

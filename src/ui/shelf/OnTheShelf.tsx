@@ -35,6 +35,7 @@ import { Waiting } from '../parts/Waiting';
 import { FirstRun } from '../backup/FirstRun';
 import { ProjectCard } from './ProjectCard';
 import { PutTogether } from './PutTogether';
+import { SheetsAside } from './SheetsAside';
 import styles from './Shelf.module.css';
 
 /** Everything made and being made, and the bin. */
@@ -91,6 +92,11 @@ function MadeAndMaking() {
             </Link>
           ))}
         </section>
+      )}
+      {makes && (
+        <Boundary what="The sheets set aside" of={makes}>
+          <SheetsAside makes={makes.records} />
+        </Boundary>
       )}
       <div className={styles.heading}>
         <h2>On the shelf</h2>

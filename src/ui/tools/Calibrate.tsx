@@ -22,6 +22,8 @@ import { Changes } from './Changes';
 import { ToolsHead } from './ToolsHead';
 import { TrialPicture } from './TrialPicture';
 import { useBoard, type OwnBoard } from './useBoard';
+import { fromTrials } from '@/core/hands/exactness';
+import { OwnFigure } from '../fit/OwnFigure';
 import { Words } from '../parts/Words';
 import styles from './Tools.module.css';
 
@@ -86,6 +88,7 @@ function Trials({ board }: { readonly board: OwnBoard }) {
   );
   const measured = trials.filter(({ width, height }) => width !== undefined || height !== undefined);
   const found = measured.length > 0 ? calibrate(measured) : null;
+  const own = found?.ok ? fromTrials(measured) : null;
   const odd = found?.ok && found.odd !== null ? trials.indexOf(measured[found.odd]!) : null;
   const fine = (value: number): string =>
     formatLength(mm(value), units, units === 'in' ? '1/32 in' : '0.5 mm', true).replace('about ', '≈ ');
@@ -199,6 +202,7 @@ function Trials({ board }: { readonly board: OwnBoard }) {
                 </dd>
               </div>
             </dl>
+            {own && <OwnFigure from="your trial folds" kind="setting" found={own} />}
             {odd !== null && (
               <Alert
                 type="warning"

@@ -1,0 +1,41 @@
+import { TOLERANCE } from '../geometry';
+import type { Step } from '../plan';
+import type { Doing } from './lines';
+import type { Odds } from './odds';
+
+/** What goes with less of what goes wrong is not worth a word. */
+const WORTH = 0.1;
+/** Nor is anything worth one where nearly every make comes out right. */
+const ENOUGH = 0.99;
+
+/** What of a plan is to be done with care: what most of its failures go with; null where nothing stands out. */
+export function mattersMost({
+  share,
+  matters,
+}: {
+  readonly share: number | null;
+  readonly matters: Odds['matters'];
+}): Doing | null {
+  const [most] = matters;
+  return share !== null && share < ENOUGH && most && most.share > WORTH ? most : null;
+}
+
+/** What is said at the step where it is done; null at every other. */
+export function careAt(
+  step: Pick<Step, 'piece' | 'alike' | 'phase' | 'edge' | 'at' | 'readings'>,
+  doing: Doing,
+): string | null {
+  if (step.piece !== doing.piece && !step.alike?.includes(doing.piece)) return null;
+  const { mark } = doing;
+  if (mark === null)
+    return doing.kind === 'cut' && step.phase === 'cut' && SIDES.some((side) => doing.what.startsWith(side))
+      ? `Of all that is done ${doing.what} matters most: cut it with care.`
+      : null;
+  const here = [step.at, ...step.readings.map(({ at }) => at)].some(
+    (at) => at !== undefined && Math.abs(at - mark.at) < TOLERANCE.found,
+  );
+  return step.phase === 'flat' && step.edge === mark.edge && here
+    ? `Of all that is done this edge matters most: ${doing.kind === 'setting' ? 'set' : 'mark'} it with care.`
+    : null;
+}
+const SIDES = ['the width', 'the height'];
