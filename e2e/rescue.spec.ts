@@ -1,4 +1,5 @@
 /** I cut it wrong: from the front door, from a make, by mouse and by keyboard; scars shown, a way taken and made. */
+import type { Locator, Page } from '@playwright/test';
 import { expect, go, openShelf, setLength, test } from './table';
 
 const WAYS = { name: 'Ways out' } as const;
@@ -42,27 +43,34 @@ test('from the front door by keyboard: a square cut short, what it can still be,
   await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
 });
 
-test('from a make: punched at the mirror setting, dragged to where it is; the mistake is named, a way is taken and made', async ({
-  page,
-}) => {
+/** A make begun from the bench, so many steps done by keyboard. */
+async function begun(page: Page, project: string, steps: number): Promise<Locator> {
   await openShelf(page);
-  await go(page, '/bench?p=demo-1');
+  await go(page, `/bench?p=${project}`);
   await page
     .getByRole('link', { name: 'Make it' })
     .or(page.getByRole('button', { name: 'Make it' }))
     .click();
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   const progress = page.getByRole('progressbar', { name: 'How far the make has come' });
-  for (let at = 0; at < 5; at++) {
+  for (let at = 0; at < steps; at++) {
     await expect(progress).toHaveAttribute('aria-valuenow', String(at));
     await page.keyboard.press('PageDown');
   }
+  await expect(progress).toHaveAttribute('aria-valuenow', String(steps));
+  return progress;
+}
+
+test('from a make: punched at the mirror setting, dragged to where it is; named, a way is taken, the make goes on, and it is told the next time', async ({
+  page,
+}) => {
+  const progress = await begun(page, 'demo-1', 5);
   await page.keyboard.press('w');
-  await page.getByRole('dialog').getByRole('link', { name: 'Find a way out for it' }).click();
-  await expect(page).toHaveURL(/\/rescue\?p=demo-1/);
+  await page.getByRole('dialog').getByRole('button', { name: 'Find a way out for it' }).click();
+  await expect(page).toHaveURL(/\/rescue\?make=/);
+  await expect(page.getByText('What you take goes on from there.')).toBeVisible();
   const notch = page.getByRole('slider', { name: /^notch in edge 1/ });
   await expect(notch).toBeVisible();
-  const at = Number(await notch.getAttribute('aria-valuenow'));
   const box = (await notch.boundingBox())!;
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   await page.mouse.move(x, y);
@@ -71,26 +79,83 @@ test('from a make: punched at the mirror setting, dragged to where it is; the mi
   await page.mouse.up();
   const facts = page.getByRole('region', { name: 'What is wrong' });
   await expect(facts.getByRole('listitem', { name: 'A notch' })).toBeVisible();
-  // Typed as the ruler says: the mirror of where it should be.
   const should = await facts.getByLabel('It should be at', { exact: true }).inputValue();
-  expect(should).not.toBe('');
-  expect(at).toBeGreaterThan(0);
-  await setLength(page, 'It really is at', '3 1/4 in');
+  // Typed as the ruler says: the mirror of where it should be, on a 6 in square.
+  const [whole = 0, over = 0, under = 1] = /^(\d+)(?: (\d+)\/(\d+))? in$/.exec(should)!.slice(1).map(Number);
+  await setLength(page, 'It really is at', `${6 - whole - over / under} in`);
   const ways = page.getByRole('region', WAYS);
-  await expect(ways.getByRole('button', { name: /^Take it: (?!A new sheet)/ }).first()).toBeVisible({
-    timeout: 20_000,
-  });
+  await expect(ways.getByText(/^That is the mirror setting/)).toBeVisible();
   await expect(ways.getByRole('progressbar')).toBeHidden({ timeout: 40_000 });
-  await ways
-    .getByRole('button', { name: /^Take it/ })
-    .first()
-    .click();
-  await expect(page).toHaveURL(/\/bench\?p=demo-1/);
-  await page
-    .getByRole('link', { name: 'Make it' })
-    .or(page.getByRole('button', { name: 'Make it' }))
-    .click();
-  await expect(page.getByRole('button', { name: 'Begin', exact: true }).or(progress).first()).toBeVisible();
+  const take = ways.getByRole('button', { name: /^Take it/ }).first();
+  await take.focus();
+  await page.keyboard.press('Enter');
+  // The make goes on where it stood, with steps of its own.
+  await expect(page).toHaveURL(/\/make\?p=demo-1/);
+  await expect(progress).toHaveAttribute('aria-valuenow', '5');
+  await page.keyboard.press('PageDown');
+  await expect(progress).toHaveAttribute('aria-valuenow', '6');
+  await page.reload();
+  await expect(progress).toHaveAttribute('aria-valuenow', '6');
+  // The sheet is on the shelf no more; the reading is in the log, and told at its step.
+  await go(page, '/');
+  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Sheets set aside' })).toBeHidden();
+  await go(page, '/log');
+  const misread = page.getByRole('region', { name: 'Readings that were mistaken' });
+  await expect(misread).toContainText('edge 1: the mirror setting');
+  await go(page, '/make?p=demo-1');
+  await expect(progress).toBeVisible();
+  for (let at = 6; at > 1; at--) {
+    await page.keyboard.press('PageUp');
+    await expect(progress).toHaveAttribute('aria-valuenow', String(at - 1));
+  }
+  await expect(page.getByText(/^Here you once took the mirror setting/)).toBeVisible();
+  // Forgotten in the log it is told no more.
+  await go(page, '/log');
+  await misread.getByRole('button', { name: /^Forget/ }).click();
+  await expect(misread).toBeHidden();
+});
+
+test('a flap glued wrong, tapped on the sheet: it is made anew and joined on, taken to the bench, and each step is told', async ({
+  page,
+}) => {
+  await openShelf(page);
+  await go(page, '/rescue');
+  await page.getByLabel('Holder', { exact: true }).click();
+  await page.getByTitle('Envelope with side tabs', { exact: true }).click();
+  const sheet = page.getByRole('group', { name: /^The sheet as it is/ });
+  const box = (await sheet.boundingBox())!;
+  // The closing flap lies at the far edge.
+  await page.mouse.click(box.x + box.width / 2, box.y + 30 + 12);
+  await page.getByRole('menuitem', { name: 'The closing flap is stuck' }).click();
+  const ways = page.getByRole('region', WAYS);
+  await expect(ways.getByRole('heading', { name: 'A new closing flap, joined on' })).toBeVisible({ timeout: 20_000 });
+  await expect(ways.getByRole('button', { name: /^Take it/ })).toHaveCount(2);
+  await ways.getByRole('button', { name: 'Take it: A new closing flap, joined on' }).click();
+  await expect(page).toHaveURL(/\/bench\?p=/);
+  await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
+  await page.keyboard.press('4');
+  const steps = page.getByRole('list', { name: 'Steps in order' });
+  await expect(steps).toContainText('Cut the new closing flap');
+  await expect(steps).toContainText('Join the new closing flap on');
+  await expect(steps).not.toContainText('Score 1 of the envelope');
+});
+
+test('a sheet set aside lies on the shelf with its picture; put away, and put back', async ({ page }) => {
+  await begun(page, 'demo-1', 4);
+  await page.keyboard.press('w');
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Set it aside' }).click();
+  await expect(dialog.getByText(/^Set aside: it lies on the shelf/)).toBeVisible();
+  await go(page, '/');
+  const aside = page.getByRole('region', { name: 'Sheets set aside' });
+  await expect(aside.getByRole('img', { name: 'The envelope as it was set aside' })).toBeVisible();
+  await aside.getByRole('button', { name: 'Put it away' }).click();
+  await expect(aside).toBeHidden();
+  await page.getByRole('button', { name: /Undo|Put it back|Take it back/ }).click();
+  await expect(aside.getByRole('listitem')).toHaveCount(1);
+  await aside.getByRole('link', { name: 'Find a way out for it' }).click();
+  await expect(page.getByRole('group', { name: /^The sheet as it is/ })).toBeVisible();
 });
 
 test('a score too many: its scar is shown on the folded thing, and a mat hides it; glued shut only a new sheet is left', async ({

@@ -176,6 +176,7 @@ function WithPlan({ told, project, aside, shelf, graduation, units, onTell, onDo
   const plan = planOf(design);
   const made = plan?.made ?? null;
   const piece = made && partNamed(made, told.piece).piece;
+  const flaps = piece ? piece.panels.filter(({ id }) => onlyHinge(piece, id)) : [];
   const cut = made ? [...made.pieces, ...made.layers] : [];
   const say = sayer(units, graduation);
   const steps = plan?.made ? stepsOf(plan, say) : [];
@@ -355,7 +356,7 @@ function WithPlan({ told, project, aside, shelf, graduation, units, onTell, onDo
           <div className={styles.table}>
             <SheetAsItIs
               sheet={sheet}
-              panels={piece!.panels}
+              flaps={flaps}
               step={graduation === 'exact' ? 1 : stepOf(graduation)}
               onMove={moved}
               onHappened={(fact) =>
@@ -365,7 +366,7 @@ function WithPlan({ told, project, aside, shelf, graduation, units, onTell, onDo
             <Facts
               facts={told.facts}
               blank={piece!.blank}
-              flaps={piece!.panels.filter(({ id }) => onlyHinge(piece!, id))}
+              flaps={flaps}
               onChange={(facts) => onTell({ facts: [...facts] })}
             />
           </div>

@@ -6,7 +6,7 @@ import { placeOnEdge, type ScarredSheet, type SheetMark } from '@/core/rescue';
 import { ringsPath } from '../draw/path';
 import { useSize } from '../draw/useSize';
 import { useReading } from '../parts/Reading';
-import type { MarkKind, ToldFact } from './facts';
+import { TORN, type MarkKind, type ToldFact } from './facts';
 import styles from './Rescue.module.css';
 
 /** A place of a mark on the sheet that can be told otherwise. */
@@ -22,8 +22,8 @@ interface SheetAsItIsProps {
   readonly step: number;
   /** A mark lies elsewhere: it was there, and is so far along its edge. */
   readonly onMove: (mark: MarkPlace, to: number, what: string) => void;
-  /** What the sheet was drawn as, to tell which of it is stuck. */
-  readonly panels: readonly Panel[];
+  /** Parts of it that hang by one fold: what may be stuck. */
+  readonly flaps: readonly Panel[];
   /** Something happened where the sheet was tapped. */
   readonly onHappened: (fact: ToldFact) => void;
 }
@@ -43,7 +43,7 @@ interface Tap {
 function whatHappened(
   p: Point<'sheet'>,
   blank: Blank,
-  panels: readonly Panel[],
+  flaps: readonly Panel[],
   step: number,
 ): readonly { readonly label: string; readonly fact: ToldFact }[] {
   const places = ([1, 2, 3, 4] as const).map((edge) => {
@@ -54,10 +54,13 @@ function whatHappened(
   });
   const { edge, at: raw, deep } = places.reduce((a, b) => (b.deep < a.deep ? b : a));
   const at = Math.max(0, Math.round(raw / step) * step);
-  const flap = panels.find(({ polygon }) => contains(polygon, p));
+  const flap = flaps.find(({ polygon }) => contains(polygon, p));
   const mark = (kind: MarkKind): ToldFact => ({ kind, edge, at, instead: null });
   return [
-    { label: 'Torn here', fact: { kind: 'torn', edge, at, wide: 10, deep: Math.max(10, Math.round(deep)) } },
+    {
+      label: 'Torn here',
+      fact: { kind: 'torn', edge, at, wide: TORN, deep: Math.max(TORN, Math.round(deep / step) * step) },
+    },
     { label: 'A score too many here', fact: mark('score') },
     { label: 'A notch too many here', fact: mark('notch') },
     { label: 'Cut in here', fact: mark('slit') },
@@ -67,7 +70,7 @@ function whatHappened(
 }
 
 /** The sheet as it is, to scale: every score and notch can be dragged along its edge to where it really is. */
-export function SheetAsItIs({ sheet, panels, step, onMove, onHappened }: SheetAsItIsProps) {
+export function SheetAsItIs({ sheet, flaps, step, onMove, onHappened }: SheetAsItIsProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const { say } = useReading();
@@ -96,9 +99,9 @@ export function SheetAsItIs({ sheet, panels, step, onMove, onHappened }: SheetAs
           onOpenChange={(open) => !open && setTapped(null)}
           menu={{
             autoFocus: true,
-            items: whatHappened(tapped.at, sheet.blank, panels, step).map(({ label }, key) => ({ key, label })),
+            items: whatHappened(tapped.at, sheet.blank, flaps, step).map(({ label }, key) => ({ key, label })),
             onClick: ({ key }) => {
-              onHappened(whatHappened(tapped.at, sheet.blank, panels, step)[Number(key)]!.fact);
+              onHappened(whatHappened(tapped.at, sheet.blank, flaps, step)[Number(key)]!.fact);
               setTapped(null);
             },
           }}

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { mm, type Mm } from '@/core/length';
+import { inches, mm, type Mm } from '@/core/length';
 import type { Edge } from '@/core/pattern';
 
 const length = z.number().min(0);
@@ -68,6 +68,9 @@ export const wrongOf = (facts: readonly ToldFact[], blank: { readonly width: Mm;
     }
   });
 
+/** A torn place is so wide and deep until it is measured, mm. */
+export const TORN = inches(1 / 2);
+
 /** A fact begun: the sheet’s own size, a mark in the middle of the near edge. */
 export const begun = (
   kind: ToldFact['kind'],
@@ -78,5 +81,5 @@ export const begun = (
     : kind === 'glued'
       ? { kind }
       : kind === 'torn'
-        ? { kind, edge: 1, at: mm(width / 2), wide: 10, deep: 15 }
+        ? { kind, edge: 1, at: mm(width / 2), wide: TORN, deep: TORN }
         : { kind, edge: 1 as Edge, at: mm(width / 2), instead: null };

@@ -73,11 +73,21 @@ const isWithin = (polygon: Polygon<'sheet'>, p: Point<'sheet'>): boolean =>
   contains(polygon, p) &&
   polygon.every((from, i) => fromSegment({ from, to: polygon[(i + 1) % polygon.length]! }, p) > SLIVER);
 
+/** A corner that comes off with what is torn: so little of a panel, and no more than that, mm². From memory. */
+const CORNER = { share: 0.1, area: 200 };
+
+/** What is left of a panel; null where it falls in two. A corner that hangs on nothing any more is gone too. */
+function leftOf(polygon: Polygon<'sheet'>, bite: Polygon<'sheet'>): Polygon<'sheet'> | null {
+  const [left, ...more] = difference([polygon], [bite]).toSorted((a, b) => area(b) - area(a));
+  const off = more.reduce((sum, ring) => sum + area(ring), 0);
+  return left && off < Math.min(CORNER.area, CORNER.share * area(polygon)) ? left : null;
+}
+
 /**
- * A piece with the paper its panels lack taken off them; null where what is left of one falls apart. A hole in the middle of a
- * panel changes no fold: it is a hole of that size.
+ * A piece with the paper its panels lack taken off them; null where what is left of one falls apart, unless a strip behind it
+ * holds it together. A hole in the middle of a panel changes no fold: it is a hole of that size.
  */
-export function bitten(piece: Piece, { byPanel }: Bites): Piece | null {
+export function bitten(piece: Piece, { byPanel }: Bites, backed: readonly string[] = []): Piece | null {
   if (byPanel.size === 0) return piece;
   const holes: Hole[] = [];
   const panels: Panel[] = [];
@@ -90,9 +100,9 @@ export function bitten(piece: Piece, { byPanel }: Bites): Piece | null {
         holes.push({ id: `scar-${panel.id}-${i + 1}`, panel: panel.id, centre, diameter });
         continue;
       }
-      const [left, ...more] = difference([polygon], [bite]);
-      if (!left || more.length > 0) return null;
-      polygon = left;
+      const left = leftOf(polygon, bite);
+      if (!left && !backed.includes(panel.id)) return null;
+      polygon = left ?? polygon;
     }
     panels.push({ ...panel, polygon });
   }

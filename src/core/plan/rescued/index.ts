@@ -34,7 +34,7 @@ export function onSheet(built: Built, rescued: Rescued, graduation: Graduation):
     const { from, to } = asSegment(line);
     return { from: apply<'sheet'>(lay, from), to: apply<'sheet'>(lay, to) };
   });
-  const left = bitten(own, bites);
+  const left = bitten(own, bites, rescued.strips);
   if (!left) return null;
   const backed = rescued.strips.reduce<Built | null>((now, panel) => {
     const on = own.panels.find(({ id }) => id === panel);
