@@ -134,11 +134,18 @@ test('a flap glued wrong, tapped on the sheet: it is made anew and joined on, ta
   await ways.getByRole('button', { name: 'Take it: A new closing flap, joined on' }).click();
   await expect(page).toHaveURL(/\/bench\?p=/);
   await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
+  const note = page.getByRole('alert').filter({ hasText: 'is made of the sheet that went wrong' });
+  await expect(note).toContainText('the closing flap made anew');
   await page.keyboard.press('4');
   const steps = page.getByRole('list', { name: 'Steps in order' });
   await expect(steps).toContainText('Cut the new closing flap');
   await expect(steps).toContainText('Join the new closing flap on');
   await expect(steps).not.toContainText('Score 1 of the envelope');
+  // A new sheet is whole: everything is told again.
+  await note.getByRole('button', { name: 'Take a new sheet instead' }).click();
+  await expect(note).toBeHidden();
+  await expect(steps).not.toContainText('Join the new closing flap on');
+  await expect(steps).toContainText('Cut');
 });
 
 test('a sheet set aside lies on the shelf with its picture; put away, and put back', async ({ page }) => {

@@ -91,13 +91,12 @@ export {
 } from './design/papers';
 export { bookOf, leafBox, type Book, type BookCard, type BookLeaf } from './looks/book';
 export {
-  asRing,
   bitesOf,
   isAlong,
   layFrom,
+  layOf,
   onlyHinge,
   orientations,
-  SLIVER,
   USED,
   type Bites,
   type Orientation,

@@ -213,6 +213,33 @@ describe('mishaps as makers tell them', () => {
     ]);
   });
 
+  test('what went wrong twice: the first scars are still there, and are accounted for with the new ones', () => {
+    const flap = [
+      [20, 230],
+      [60, 230],
+      [40, 208],
+    ];
+    const first = ways(TABS, [{ kind: 'torn', polygon: flap }]).ways.find(
+      ({ plan }) => plan.design.rescued?.joined.length,
+    )!;
+    const twice = mishap(first.design, [{ kind: 'score', edge: 2, at: '5 in' }]);
+    const { sheet, ways: found } = allWaysOut(twice, say);
+    expect(sheet.again).toBe(true);
+    const whats = sheet.marks.map(({ what }) => what);
+    expect(whats).toContain('place that was gone already');
+    expect(whats).toContain('score at 5 in on edge 2, one too many');
+    expect(found.some(({ title }) => title === 'It is as it should be')).toBe(false);
+    const again = found.find(({ plan }) => plan.design.rescued?.joined.includes('closing'))!;
+    expect(again.scars.map(({ what }) => what)).toEqual(whats);
+    // Nothing new: the sheet is as it was, and wants the same flap.
+    expect(allWaysOut(mishap(first.design, []), say).ways[0]!.title).not.toBe('It is as it should be');
+    // A new sheet is whole again; of a strip or a flap made anew only that is made again.
+    expect(found.at(-1)!.design.rescued).toBeUndefined();
+    const flapAgain = allWaysOut(mishap(first.design, [], { piece: 'new closing flap' }), say).ways;
+    expect(flapAgain.map(({ kind }) => kind)).toEqual(['new-sheet']);
+    expect(flapAgain[0]!.text).toContain('Cut the new closing flap anew');
+  });
+
   test('a mat that is cut too small does with a broader border, or is cut anew', () => {
     const matted = { ...TABS, layers: [{ on: 'front' }] };
     const { ways: found } = ways(matted, [{ kind: 'blank', width: '2 3/4 in', height: '3 in' }], { piece: 'mat' });

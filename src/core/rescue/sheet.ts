@@ -1,4 +1,5 @@
 import {
+  apply,
   circle,
   difference,
   direction,
@@ -12,7 +13,7 @@ import {
 } from '../geometry';
 import { inches, mm, type Say } from '../length';
 import { blankPolygon, edgeLength, notchTriangle, onEdge, type Blank, type Edge, type Piece } from '../pattern';
-import { partNamed, sheetNow, stepsOf, type Made, type Plan } from '../plan';
+import { layOf, partNamed, sheetNow, stepsOf, type Made, type Plan, type Rescued } from '../plan';
 import { simulate, type SheetState } from '../tools';
 import { scoresLeft } from '../tools/sheet';
 import type { EdgeFact, Fact, Mishap } from './wrong';
@@ -43,6 +44,8 @@ export interface ScarredSheet {
   readonly stuck: string | null;
   /** Its size is not the plan’s. */
   readonly cutWrong: boolean;
+  /** It went wrong before, and was made of a sheet that had. */
+  readonly again: boolean;
 }
 
 /** What a slit too many is deep, a hole wide, where nobody says, mm. */
@@ -69,7 +72,7 @@ export function sheetAsItIs(plan: Plan, made: Made, mishap: Mishap, say: Say): S
   const blank = size ? { width: size.width, height: size.height } : piece.blank;
   // The tool is set as the plan has it; on another blank what it does comes elsewhere.
   const state = simulate(blank, design.tool, programme.moves.slice(0, moves));
-  const told = marksOf(state, piece, say);
+  const told = [...earlier(design.rescued, piece), ...marksOf(state, piece, say)];
   const marks = mishap.wrong.reduce((now, fact) => applied(now, fact, blank, piece, say), told);
   const gone = [...state.off.flatMap(({ rings }) => rings), ...marks.flatMap((mark) => mark.gone)];
   const glued = mishap.wrong.find((fact) => fact.kind === 'glued');
@@ -78,11 +81,48 @@ export function sheetAsItIs(plan: Plan, made: Made, mishap: Mishap, say: Say): S
     paper: difference([blankPolygon(blank)], gone),
     gone,
     marks,
+    again: design.rescued?.piece === piece.name,
     glued: glued !== undefined,
     stuck: piece.panels.find(({ id, name }) => [id, name].includes(glued?.panel ?? ''))?.id ?? null,
     cutWrong:
       Math.abs(blank.width - piece.blank.width) > NEAR / 2 || Math.abs(blank.height - piece.blank.height) > NEAR / 2,
   };
+}
+
+/** What a sheet had before that went wrong already, as it lies now: scars, and what of the blank it never reached to. */
+function earlier(rescued: Rescued | null, piece: Piece): SheetMark[] {
+  if (rescued?.piece !== piece.name) return [];
+  const lay = layOf(rescued);
+  const on = ([x, y]: readonly [number, number]): Point<'sheet'> => apply(lay, { x, y });
+  const line = ([from, to]: Rescued['scores'][number]): Segment<'sheet'> => ({ from: on(from), to: on(to) });
+  const beyond = difference(
+    [blankPolygon(piece.blank)],
+    [blankPolygon(rescued.sheet).map((p) => apply<'sheet'>(lay, p))],
+  );
+  const gone = [...rescued.gone.map((ring) => ring.map(on)), ...beyond];
+  return [
+    ...rescued.scores.map((one): SheetMark => ({
+      kind: 'score',
+      what: 'earlier score',
+      lines: [line(one)],
+      gone: [],
+      wrong: false,
+    })),
+    ...rescued.cuts.map((one): SheetMark => ({
+      kind: 'cut',
+      what: 'earlier cut',
+      lines: [line(one)],
+      gone: [],
+      wrong: true,
+    })),
+    ...gone.map((ring): SheetMark => ({
+      kind: 'tear',
+      what: 'place that was gone already',
+      lines: [],
+      gone: [ring],
+      wrong: false,
+    })),
+  ];
 }
 
 /** Everything a tool left on the sheet besides what it cut off. */

@@ -94,9 +94,13 @@ interface Attempt {
 
 /** Seeks ways out, one attempt after the other; each time what is known so far. The first is there at once. */
 export function* waysOut(mishap: Mishap, say: Say): Generator<WaysOut, WaysOut> {
-  const plan = planFor(mishap.design);
+  // What went wrong before went its own way; what is sought now is sought of the whole pattern, on what is left.
+  const fresh = { ...mishap, design: { ...mishap.design, rescued: null } };
+  const whole = planFor(fresh.design);
+  const asMade = mishap.design.rescued ? planFor(mishap.design) : whole;
+  const plan = asMade.made ? asMade : whole;
   const { made } = plan;
-  if (!made) {
+  if (!made || !whole.made) {
     const none = {
       blank: { width: mm(0), height: mm(0) },
       paper: [],
@@ -105,6 +109,7 @@ export function* waysOut(mishap: Mishap, say: Say): Generator<WaysOut, WaysOut> 
       glued: false,
       stuck: null,
       cutWrong: false,
+      again: false,
     };
     return { sheet: none, mistakes: [], ways: [], done: 1 };
   }
@@ -115,16 +120,18 @@ export function* waysOut(mishap: Mishap, say: Say): Generator<WaysOut, WaysOut> 
   const mistakes = misreads
     .filter(({ mistake }, i) => misreads.findIndex((one) => one.mistake === mistake) === i)
     .map((misread) => ({ mistake: misread.mistake, text: mistakeWords(misread.mistake), misread }));
-  const last = newSheet(plan, made, mishap, say);
+  const drawn = [...whole.made.pieces, ...whole.made.layers].find((one) => one.piece.name === piece.name)?.piece;
+  const last = drawn ? newSheet(whole, whole.made, fresh, say) : newSheet(plan, made, mishap, say);
   const answer = (done: number): WaysOut => ({ sheet, mistakes, ways: [...best(found), last], done });
   yield answer(0);
-  const attempts = [...attemptsFor(mishap, sheet, plan, made, piece, say)];
+  // A strip, or a flap that was joined on, is made again.
+  const attempts = drawn ? [...attemptsFor(fresh, sheet, whole, whole.made, drawn, say)] : [];
   let tried = 0;
   for (const attempt of attempts) {
     tried++;
     // What shows nothing needs no mat.
     if (attempt.mends && !found.some(({ kind, scars }) => kind === 'as-it-is' && scars.some(showsWrong))) continue;
-    for (const way of attempted(attempt, mishap, sheet, plan, say, found)) {
+    for (const way of attempted(attempt, fresh, sheet, whole, say, found)) {
       if (!found.some((one) => isSame(one, way))) found.push(way);
       // Nothing is wrong: nothing else is sought.
       if (way.title === AS_IT_SHOULD) return answer(1);
@@ -154,7 +161,8 @@ function best(found: readonly Way[]): Way[] {
     gapes(way) + overlaps(way.plan),
     shows(way),
     ORDER[way.kind],
-    Math.round(way.ugly * 4) / 4,
+    // What nobody sees is not ugly.
+    shows(way) * Math.round(way.ugly * 4),
     -Math.min(way.room.width, way.room.height, 3),
     way.cost.steps,
     way.cost.paper,
@@ -449,6 +457,7 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, bef
   const hidden = laid.scars.filter(({ ends, wrong }) => ends === 'hidden' && wrong);
   const untouched =
     !sheet.cutWrong &&
+    !sheet.again &&
     !sheet.marks.some(({ wrong }) => wrong) &&
     !sheet.glued &&
     overlaps(plan) === 0 &&

@@ -32,6 +32,7 @@ import { useReading } from '../parts/Reading';
 import { Choices, OptionInput } from './Choices';
 import { Extras } from './Extras';
 import { EnoughPaper } from './EnoughPaper';
+import { SpoiledSheet } from './SpoiledSheet';
 import { inWords } from '../parts/Words';
 import styles from './Brief.module.css';
 
@@ -53,6 +54,7 @@ const sizeLabel = (size: PaperSize, units: Units): string =>
 export const Brief = memo(function Brief(props: BriefProps) {
   return (
     <div className={styles.brief}>
+      <SpoiledSheet design={props.design} made={props.made} onChange={props.onChange} />
       <MadeAs {...props} />
       {props.told ? null : props.design.blank ? <PaperAtHand {...props} /> : <WhatGoesIn {...props} />}
       <Paper {...props} />

@@ -159,7 +159,7 @@ function Found({
 }
 
 const HIGH = 200;
-const MARGIN = { left: 44, right: 16, top: 12, bottom: 36 };
+const MARGIN = { left: 44, right: 30, top: 12, bottom: 36 };
 
 /** The share of makes that fit, against the room that is aimed for. */
 function Curve({ room }: { readonly room: HandsAnswer['room'] }) {

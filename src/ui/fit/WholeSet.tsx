@@ -44,7 +44,7 @@ function Told({
         <ul className={styles.list} aria-label="Which part goes wrong">
           {failing.map((one) => (
             <li key={one.part}>
-              {names.get(one.part) ?? one.part}: {ASKED[worst(one.by)]} in {outOf(one.by[0]!.share)} of 100
+              {names.get(one.part) ?? one.part}: {ASKED[worst(one.by)]}, {outOf(one.by[0]!.share)} of 100
             </li>
           ))}
         </ul>

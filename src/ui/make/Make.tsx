@@ -121,6 +121,19 @@ function AtTheTable({ make, project, toolbox, plan }: TableProps) {
     const next = Math.max(0, Math.min(walk.length, to));
     if (next !== done) keepMake(make, { done: next, spent: make.spent + clock.take() });
   };
+  /** The copy at hand from its beginning, of a new sheet: as all are made, whatever way it went. */
+  const again = (of: Stop): void => {
+    const isCopy = ({ part, copy }: { readonly part: string; readonly copy: number }): boolean =>
+      part === of.part && copy === of.copies[0];
+    const others = (make.ways ?? []).filter((one) => !isCopy(one));
+    const now = withOwnWays(
+      walkOf(plan, say, copies, way),
+      plan,
+      say,
+      ways.filter((one) => !isCopy(one)),
+    );
+    keepMake(make, { ways: others, done: firstStopOf(now, of), spent: make.spent + clock.take() });
+  };
   const latest = useRef(make);
   useEffect(() => {
     latest.current = make;
@@ -250,7 +263,7 @@ function AtTheTable({ make, project, toolbox, plan }: TableProps) {
             onKeep={(sheet) => keepSpoiled(make, { ...sheet, done })}
             onAgain={() => {
               setOpen(null);
-              goTo(firstStopOf(walk, stop));
+              again(stop);
             }}
           />
         )}
@@ -280,7 +293,10 @@ function useBeware(stop: Stop | undefined, design: Design): readonly string[] {
 
 /** Where the copy at hand begins: its own first stop, or the cutting of all. */
 const firstStopOf = (walk: readonly Stop[], { part, copies: [copy] }: Stop): number =>
-  walk.findIndex((stop) => stop.part === part && stop.copies.length === 1 && stop.copies[0] === copy);
+  Math.max(
+    0,
+    walk.findIndex((stop) => stop.part === part && stop.copies.length === 1 && stop.copies[0] === copy),
+  );
 
 /** What is read out of a step. */
 function spoken({ step, copies }: Stop, all: number): string {

@@ -11,8 +11,11 @@ export type DesignChange = Partial<Omit<DesignInput, 'options' | 'construction' 
  * takes all of them out.
  */
 export function changedDesign(design: DesignInput, { options, ...fields }: DesignChange): DesignInput {
+  // What another holder is made of is another sheet.
+  const other = fields.construction !== undefined && fields.construction !== design.construction;
   const merged = {
     ...design,
+    ...(other && { rescued: undefined }),
     ...fields,
     options: options === null ? {} : { ...(design.options as Record<string, unknown> | undefined), ...options },
   };

@@ -95,6 +95,8 @@ export function bitten(piece: Piece, { byPanel }: Bites, backed: readonly string
     let { polygon } = panel;
     for (const [i, bite] of (byPanel.get(panel.id) ?? []).entries()) {
       if (bite.every((p) => isWithin(polygon, p))) {
+        // With paper behind it nothing tears on from there.
+        if (backed.includes(panel.id)) continue;
         const centre = centreOf(bite);
         const diameter = mm(2 * Math.max(...bite.map((p) => distance(centre, p))));
         holes.push({ id: `scar-${panel.id}-${i + 1}`, panel: panel.id, centre, diameter });
