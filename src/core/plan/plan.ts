@@ -64,7 +64,10 @@ const NOTHING: Size3 = { width: mm(0), height: mm(0), depth: mm(0) };
  */
 export function planFor(asked: Design): Plan {
   const plan = planAsDrawn(asked);
-  return asked.rescued && plan.made ? onSheetAsItIs(plan, asked.rescued) : plan;
+  const { rescued } = asked;
+  // A mat that is cut of a spoiled sheet is whole: it is only cut of another.
+  const isLayer = plan.made?.layers.some(({ piece }) => piece.name === rescued?.piece) ?? false;
+  return rescued && plan.made && !isLayer ? onSheetAsItIs(plan, rescued) : plan;
 }
 
 function planAsDrawn(asked: Design): Plan {

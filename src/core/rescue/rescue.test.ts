@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { CONSTRUCTIONS } from '../constructions';
 import { inches, mm } from '../length';
-import { checksOf, planFor, sayer, stepsOf, type Made } from '../plan';
+import { blanksOf, checksOf, planFor, sayer, stepsOf, type Made } from '../plan';
 import { foldedOutline } from '../fold';
 import { toEnd } from '../progress';
 import { difference, regionArea } from '../geometry';
@@ -246,6 +246,13 @@ describe('mishaps as makers tell them', () => {
     expect(found.map(({ title }) => title)).toEqual(['With a border of 1/4 in', 'A new sheet of just this piece']);
     const { layers } = found[0]!.plan.made!;
     expect(layers[0]!.piece.blank.width).toBeLessThanOrEqual(inches(2.75) + 0.01);
+    // Planned again it is the same: its mat is cut of the sheet that is there.
+    const again = planFor(mishap(found[0]!.design, []).design);
+    expect(again.made!.layers[0]!.piece.blank).toEqual(layers[0]!.piece.blank);
+    expect(stepsOf(again, say).map(({ text }) => text)).toContainEqual(
+      expect.stringMatching(/^Take the sheet that went wrong/),
+    );
+    expect(blanksOf(again.made!, again.design).map(({ name }) => name)).toEqual(['envelope']);
   });
 
   test('a torn tab that lies inside needs nothing; glued shut only a new sheet is left, and whether paper suffices', () => {

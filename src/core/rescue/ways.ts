@@ -242,9 +242,10 @@ function* attemptsFor(
       ? [{ kind, title, design: read.design, piece: own ? piece.name : null, ...(mends && { mends }) }]
       : [];
   };
-  yield { kind: 'as-it-is', title: 'It will still do', design, piece: piece.name, mendable: true };
+  const asItIs = { kind: 'as-it-is', title: 'It will still do', design, piece: piece.name } as const;
   const layer = made.layers.find((one) => one.piece === piece)?.layer;
   if (layer) {
+    yield asItIs;
     // A mat is cut again sooner than it is mended: a broader border, or none.
     const mark = design.graduation === 'exact' ? 1 : stepOf(design.graduation);
     for (let more = 1; more <= BORDERS; more++) {
@@ -254,6 +255,7 @@ function* attemptsFor(
     }
     return;
   }
+  yield { ...asItIs, mendable: true };
   for (const remedy of checksOf(plan).flatMap((check) =>
     check.level === 'fail' || isOverlap(check) ? check.remedies : [],
   ))
@@ -352,6 +354,8 @@ function* attempted(
     if (mends && (laid.scars.some(showsWrong) || !laid.scars.some(({ ends, wrong }) => wrong && ends === 'hidden')))
       continue;
     const on = { ...design, rescued };
+    // A mat that lacks something is no mat.
+    if (laid.bites.size > 0 && !made.pieces.includes(part)) continue;
     const folded = laid.bites.size === 0 ? { ...plan, design: on } : planFor(on);
     if (!folded.made || !holds(folded)) continue;
     yield wayOf({ kind, title, plan: folded, made: folded.made, piece, laid, mended: [], ...common });

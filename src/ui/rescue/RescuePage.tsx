@@ -201,7 +201,9 @@ function WithPlan({ told, project, aside, shelf, graduation, units, onTell, onDo
     try {
       let to = '';
       if (aside && goesOnWith(aside.make, aside.sheet)) {
-        takeWay(aside.make, aside.sheet, way.design);
+        // Nothing was wrong: it goes on as it was.
+        if (way.kind === 'as-it-is' && !way.design.rescued) settleSheet(aside.make, aside.sheet.at);
+        else takeWay(aside.make, aside.sheet, way.design);
         to = `/make?p=${aside.make.projectId}`;
       } else if (project && part && part.part.quantity === 1) {
         // The paper and the tool are the set’s, and other parts have them too: only the sheet is what it is.

@@ -115,7 +115,7 @@ describe('paper that is missing', () => {
     const { blank } = backed.made!.pieces[1]!.piece;
     expect(blank.width).toBeCloseTo(inches(1.5), 3);
     const texts = stepsOf(backed, say).map(({ text }) => text);
-    expect(texts).toContainEqual('Lay the strip behind it, on the inside of the front.');
+    expect(texts).toContainEqual('Lay the strip behind what is torn or cut, on the inside of the front.');
   });
 
   test('in the middle of a panel it is a hole; a panel in two parts is past mending, and says so', () => {

@@ -157,7 +157,10 @@ function cuttingRescued(piece: Piece, rescued: Rescued, say: Say): Draft {
   return {
     piece: piece.name,
     action: cuts.length > 0 ? 'cut' : 'turn',
-    text: `Take the sheet that went wrong: ${listed(told)}. Its edges are numbered anew: the near one is edge 1.`,
+    text:
+      told.length > 0
+        ? `Take the sheet that went wrong: ${listed(told)}. Its edges are numbered anew: the near one is edge 1.`
+        : 'Take the sheet that went wrong, as it is.',
     ...(cuts.length > 0 && { caution: CAUTION.blade }),
     readings: cuts.map(({ at, text }) => ({ at, on: 'trimmer', what: text }) as const),
     picture: { kind: 'flat', piece: piece.name, near: 1, moves: 0, fresh: 0, cut: true },

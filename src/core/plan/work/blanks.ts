@@ -16,12 +16,9 @@ export function blanksOf(made: Made, design: Papers & Partial<Pick<Design, 'resc
     made.pieces.flatMap(({ piece }) => (piece.name === design.rescued?.piece ? [] : [piece])),
     design,
   );
-  const more = made.layers.map(({ piece: { name, blank, quantity } }): NeededPiece => ({
-    name,
-    ...blank,
-    quantity,
-    turn: !paperOf(design, name).directional,
-  }));
+  const more = made.layers.flatMap(({ piece: { name, blank, quantity } }): NeededPiece[] =>
+    name === design.rescued?.piece ? [] : [{ name, ...blank, quantity, turn: !paperOf(design, name).directional }],
+  );
   const { width, height } = design.paper;
   const out = cutOutOf(made, design);
   if (!out || width === undefined || height === undefined) return [...own, ...more];
