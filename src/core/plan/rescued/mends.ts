@@ -133,7 +133,13 @@ export function withStrip(
   return withLaid(built, [...built.pieces, made], piece, {
     panels: [strip],
     map: back,
-    step: laidOn(`behind-${panel}`, `Lay the strip behind what is torn or cut, on the inside of the ${on.name}`, strip, panel, back),
+    step: laidOn(
+      `behind-${panel}`,
+      `Lay the strip behind what is torn or cut, on the inside of the ${on.name}`,
+      strip,
+      panel,
+      back,
+    ),
   });
 }
 
