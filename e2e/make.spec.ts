@@ -151,7 +151,7 @@ test('that went wrong: the sheet is told as it is, set aside, and asked about as
     'The sheet is 6 in square, as cut. Score 1 is made. Edges 1 and 2 have their notches',
   );
   await dialog.getByRole('button', { name: 'Set it aside' }).click();
-  await expect(dialog.getByText('Set aside: what was done on it is remembered.')).toBeVisible();
+  await expect(dialog.getByText('Set aside: it lies on the shelf, with what was done on it.')).toBeVisible();
   await dialog.getByRole('link', { name: 'What can this sheet become?' }).click();
   await expect(page.getByRole('heading', { name: 'What can this paper become?' })).toBeVisible();
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('6 in');
