@@ -63,6 +63,21 @@ test('the rescue and hands routes answer as the command lines do, and refuse wit
   const odds = await request.post('/api/v1/hands', { data: { version: 1, design, runs: 40, seed: 3 } });
   expect(odds.status()).toBe(200);
   expect(await odds.json()).toMatchObject({ version: 1, runs: 40, seed: 3 });
+  const { version: _, ...own } = design;
+  const set = {
+    version: 1,
+    set: 'In a band',
+    parts: [
+      { id: 'envelope', quantity: 1, design: own },
+      { id: 'band', quantity: 1, design: { construction: 'belly-band' }, round: 'envelope' },
+    ],
+  };
+  const chain = await request.post('/api/v1/hands', { data: { version: 1, set, runs: 20, seed: 3 } });
+  expect(chain.status()).toBe(200);
+  const counted = (await chain.json()) as { share: number; parts: { part: string; share: number }[] };
+  expect(counted.share).toBeGreaterThan(0);
+  expect(counted.share).toBeLessThanOrEqual(counted.parts[0]!.share);
+  expect(counted.parts.map(({ part }) => part).sort()).toEqual(['band', 'envelope']);
   for (const [route, data, sentence] of [
     ['rescue', { version: 1, design, wrong: [{ kind: 'melted' }] }, 'What went wrong is a'],
     ['hands', { version: 1, design, runs: 0 }, 'once at least'],

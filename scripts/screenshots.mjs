@@ -60,12 +60,15 @@ const nested = async (page) => {
     .first()
     .press('Enter');
 };
-/** A score too many, and its ways out. */
+/** A torn place, and its ways out. */
 const rescued = async (page) => {
   await page.getByLabel('Add what is wrong', { exact: true }).click();
-  await page.getByTitle('A notch', { exact: true }).click();
+  await page.getByTitle('It is torn', { exact: true }).click();
   await page.getByRole('progressbar').waitFor();
   await page.getByRole('progressbar').waitFor({ state: 'hidden', timeout: 60_000 });
+  await page.getByRole('heading', { name: 'Ways out' }).evaluate((heading) => heading.scrollIntoView());
+  await page.mouse.wheel(0, -190);
+  await page.waitForTimeout(400);
 };
 /** How often it fits. */
 const counted = async (page) => {

@@ -184,6 +184,20 @@ describe('mishaps as makers tell them', () => {
     expect(strip.plan.design.rescued).toMatchObject({ piece: 'envelope', strips: ['front'] });
   });
 
+  test('a strip hides nothing: what is seen without it is seen with it, and a flap made anew shows nothing', () => {
+    const rim = [
+      [70, 0],
+      [82.5, 0],
+      [76.2, 12.7],
+    ];
+    const { ways: found } = ways(ENVELOPE, [{ kind: 'torn', polygon: rim }]);
+    const torn = (title: string) =>
+      found.find((way) => way.title === title)!.scars.find(({ what }) => what === 'torn place');
+    for (const title of ['It will still do', 'A strip behind the bottom flap'])
+      expect([title, torn(title)]).toEqual([title, expect.objectContaining({ ends: 'shows', panelId: 'bottom' })]);
+    expect(torn('A new bottom flap, joined on')).toMatchObject({ ends: 'cut-off', panel: null });
+  });
+
   test('a tab that is stuck is cut off and made anew, where it is told which; what is left to do is told, and no more', () => {
     for (const panel of ['left tab', 'tab-1']) {
       const { ways: found, sheet } = ways(TABS, [{ kind: 'glued', panel }]);

@@ -416,12 +416,9 @@ function mended(
   const { made } = plan;
   if (!made || !holds(plan)) return null;
   // Where its scars are is asked of the pattern that the sheet is to be, before what is missing is taken off.
-  const drawn = planFor({
-    ...design,
-    rescued: { ...rescued, gone: [], cuts: [], strips: [], sheet: { ...rescued.sheet } },
-  });
-  const piece = (drawn.made ?? made).pieces.find((one) => one.piece.name === rescued.piece)!.piece;
-  const laid = { ...laidSo(made, piece, common.sheet, lay, showsWhere(made)), turned, over, at };
+  const drawn = planFor({ ...design, rescued: { ...rescued, gone: [], cuts: [], strips: [] } }).made ?? made;
+  const { piece } = drawn.pieces.find((one) => one.piece.name === rescued.piece)!;
+  const laid = { ...laidSo(drawn, piece, common.sheet, lay, showsWhere(drawn)), turned, over, at };
   const nameOf = (panel: string): string => panelName(whole.built, panel);
   const title = [
     ...(mend.joined.length > 0 ? [`A new ${listed(mend.joined.map(nameOf), 'a new ')}, joined on`] : []),
