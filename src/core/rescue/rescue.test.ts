@@ -196,6 +196,11 @@ describe('mishaps as makers tell them', () => {
     for (const title of ['It will still do', 'A strip behind the bottom flap'])
       expect([title, torn(title)]).toEqual([title, expect.objectContaining({ ends: 'shows', panelId: 'bottom' })]);
     expect(torn('A new bottom flap, joined on')).toMatchObject({ ends: 'cut-off', panel: null });
+    // A mat that covers it is there, and is told with its size.
+    for (const way of found.filter(({ title }) => title.startsWith('A mat over it'))) {
+      expect(way.plan.made!.layers.length).toBeGreaterThan(0);
+      expect(way.text).toContain('Cut for it: a mat');
+    }
   });
 
   test('a tab that is stuck is cut off and made anew, where it is told which; what is left to do is told, and no more', () => {

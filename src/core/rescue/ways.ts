@@ -357,7 +357,8 @@ function* attempted(
     // A mat that lacks something is no mat.
     if (laid.bites.size > 0 && !made.pieces.includes(part)) continue;
     const folded = laid.bites.size === 0 ? { ...plan, design: on } : planFor(on);
-    if (!folded.made || !holds(folded)) continue;
+    // A torn flap may have no place for its mat any more.
+    if (!folded.made || folded.made.layers.length < made.layers.length || !holds(folded)) continue;
     yield wayOf({ kind, title, plan: folded, made: folded.made, piece, laid, mended: [], ...common });
     return;
   }
