@@ -92,7 +92,9 @@ const along = (lines: readonly Segment<'sheet'>[], axis: 'x' | 'y'): number[] =>
 /** So much of a sheet may be missing at one side, mm: what flaps lack there is seen when it is folded. */
 const LACKS = 32;
 
-/** Every way a piece of the pattern can lie on the sheet, the least ugly first; none where it is far larger. */
+/**
+ * The least ugly ways a piece of the pattern can lie on the sheet, the best first, and as it lay; none where it is far larger.
+ */
 export function waysToLie(made: Made, piece: Piece, sheet: ScarredSheet, sided: 1 | 2): readonly Laid[] {
   const folds = piece.hinges.map(({ line }) => line);
   const scores = sheet.marks.flatMap(({ kind, lines }) => (kind === 'score' ? lines : []));
@@ -108,13 +110,25 @@ export function waysToLie(made: Made, piece: Piece, sheet: ScarredSheet, sided: 
       const ys = starts(high, along(turned, 'y'), along(folds, 'y'));
       return xs.flatMap((x) => ys.map((y) => ({ ...lies, at: { x, y }, lay: layFrom({ map }, { x, y }) })));
     });
+  const found: Laid[] = [];
+  /** The ugliest of the best so far: what is uglier before all of it is looked at is none of them. */
+  const uglies: number[] = [];
+  for (const { lay, ...lies } of lays) {
+    const asItLay = lies.turned === 'not' && !lies.over && lies.at.x === 0 && lies.at.y === 0;
+    const one = laidSo(made, piece, sheet, lay, seen, asItLay ? Infinity : (uglies[BEST - 1] ?? Infinity));
+    if (!one) continue;
+    found.push({ ...one, ...lies });
+    uglies.push(one.ugly);
+    uglies.sort((a, b) => a - b);
+  }
   // Of what is as ugly the one that needs no turning.
-  return lays
-    .map(({ lay, ...lies }) => ({ ...laidSo(made, piece, sheet, lay, seen), ...lies }))
-    .sort((a, b) => Math.round(100 * (a.ugly - b.ugly)));
+  return found.sort((a, b) => Math.round(100 * (a.ugly - b.ugly)));
 }
 
-export type Seen = (panel: string, p: Point<'sheet'>) => boolean;
+/** So many of the best are wanted. */
+const BEST = 2;
+
+type Seen = (panel: string, p: Point<'sheet'>) => boolean;
 
 /** Paper alike on both sides, whichever way up: only where panels show is asked. */
 const PLAIN: Papers = { paper: { caliper: mm(0), sided: 2, directional: false, turn: 0 }, papers: {}, turns: {} };
@@ -140,21 +154,27 @@ export function showsWhere(made: Made): Seen {
   };
 }
 
-/** Where everything on the sheet ends up when the pattern lies on it so. */
+/**
+ * Where everything on the sheet ends up when the pattern lies on it so; null as soon as that is uglier than some limit.
+ */
 export function laidSo(
   made: Made,
   piece: Piece,
   sheet: ScarredSheet,
   lay: Affine,
   seen: Seen,
-): Omit<Laid, 'turned' | 'over' | 'at'> {
+  limit: number,
+): Omit<Laid, 'turned' | 'over' | 'at'> | null {
   const name = (id: string): string => piece.panels.find((panel) => panel.id === id)?.name ?? id;
   const { byPanel: bites, short } = bitesOf(piece, sheet, lay);
   const scored = new Set<string>();
   const showing: { panel: string; points: readonly Point<'sheet'>[] }[] = [];
   const spoiled = new Set<string>(bites.keys());
   let ugly = 0;
-  const scars = sheet.marks.map((mark): Scar => {
+  for (const rings of bites.values()) ugly += rings.reduce((sum, ring) => sum + 2 + Math.sqrt(area(ring)), 0);
+  const scars: Scar[] = [];
+  for (const mark of sheet.marks) {
+    if (ugly > limit) return null;
     const open = mark.gone.length > 0 || mark.kind === 'slit' || mark.kind === 'cut';
     const found = [
       ...mark.lines.flatMap((line) => endsOfLine(piece, mapped(lay, line), mark.kind, scored, seen)),
@@ -170,18 +190,17 @@ export function laidSo(
       for (const { ends, panel } of found)
         if (panel && (ends === 'shows' || (open && ends === 'hidden'))) spoiled.add(panel);
     const worst = RANK.flatMap((ends) => found.filter((one) => one.ends === ends))[0];
-    return {
+    scars.push({
       what: mark.what,
       ends: worst?.ends ?? 'cut-off',
       panel: worst?.panel ? name(worst.panel) : null,
       panelId: worst?.panel ?? null,
       wrong: mark.wrong,
       open,
-    };
-  });
+    });
+  }
   // Folds that still have to be scored are work.
   ugly += 0.01 * (piece.hinges.length - scored.size);
-  for (const rings of bites.values()) ugly += rings.reduce((sum, ring) => sum + 2 + Math.sqrt(area(ring)), 0);
   return { lay, scars, showing, bites, short: short.map(name), spoiled: [...spoiled], scored: [...scored], ugly };
 }
 

@@ -52,6 +52,8 @@ export interface Way {
   readonly laid: Laid | null;
   /** Panels with a strip behind them, or joined on anew. */
   readonly mended: readonly string[];
+  /** Discs on it would lie on each other. */
+  readonly overlaps: boolean;
   /** How ugly what shows is. */
   readonly ugly: number;
 }
@@ -158,7 +160,7 @@ const ORDER: Record<WayKind, number> = {
 function best(found: readonly Way[]): Way[] {
   const rank = (way: Way): readonly number[] => [
     Number(!way.keeps),
-    gapes(way) + overlaps(way.plan),
+    gapes(way) + Number(way.overlaps),
     shows(way),
     ORDER[way.kind],
     // What nobody sees is not ugly.
@@ -190,7 +192,7 @@ const gapes = ({ scars, mended }: Way): number =>
   );
 /** Discs that would lie on each other: they are moved, or cut. */
 const isOverlap = (check: Check): boolean => check.kind === 'closure' && check.about.trouble === 'discs_overlap';
-const overlaps = (plan: Plan): number => Number(checksOf(plan).some(isOverlap));
+const overlaps = (plan: Plan): boolean => plan.design.closure.kind === 'buttons' && checksOf(plan).some(isOverlap);
 /** No check of it fails. */
 const holds = (plan: Plan): boolean => !checksOf(plan).some(({ level }) => level === 'fail');
 
@@ -419,7 +421,7 @@ function mended(
   // Where its scars are is asked of the pattern that the sheet is to be, before what is missing is taken off.
   const drawn = planFor({ ...design, rescued: { ...rescued, gone: [], cuts: [], strips: [] } }).made ?? made;
   const { piece } = drawn.pieces.find((one) => one.piece.name === rescued.piece)!;
-  const laid = { ...laidSo(drawn, piece, common.sheet, lay, showsWhere(drawn)), turned, over, at };
+  const laid = { ...laidSo(drawn, piece, common.sheet, lay, showsWhere(drawn), Infinity)!, turned, over, at };
   const nameOf = (panel: string): string => panelName(whole.built, panel);
   const title = [
     ...(mend.joined.length > 0 ? [`A new ${listed(mend.joined.map(nameOf), 'a new ')}, joined on`] : []),
@@ -457,12 +459,13 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, bef
   const room = { width: made.fit?.ease.width ?? mm(0), height: made.fit?.ease.height ?? mm(0) };
   const showing = laid.scars.filter(({ ends }) => ends === 'shows');
   const hidden = laid.scars.filter(({ ends, wrong }) => ends === 'hidden' && wrong);
+  const lapping = overlaps(plan);
   const untouched =
+    !lapping &&
     !sheet.cutWrong &&
     !sheet.again &&
     !sheet.marks.some(({ wrong }) => wrong) &&
     !sheet.glued &&
-    overlaps(plan) === 0 &&
     JSON.stringify(inputOf({ ...plan.design, rescued: null })) === JSON.stringify(inputOf(before.design));
   const known = new Set(before.made?.built.pieces.map((one) => one.name));
   // What is cut of new paper: strips, flaps, mats that were not there.
@@ -504,6 +507,7 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, bef
     plan: untouched ? before : plan,
     laid,
     mended,
+    overlaps: lapping,
     ugly: laid.ugly,
   };
 }
@@ -554,6 +558,7 @@ function newSheet(plan: Plan, made: Made, mishap: Mishap, say: Say): Way {
     plan,
     laid: null,
     mended: [],
+    overlaps: false,
     ugly: 0,
   };
 }
