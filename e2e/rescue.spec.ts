@@ -134,7 +134,7 @@ test('a flap glued wrong, tapped on the sheet: it is made anew and joined on, ta
   await ways.getByRole('button', { name: 'Take it: A new closing flap, joined on' }).click();
   await expect(page).toHaveURL(/\/bench\?p=/);
   await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
-  const note = page.getByRole('alert').filter({ hasText: 'is made of the sheet that went wrong' });
+  const note = page.getByRole('note', { name: 'The sheet that went wrong' });
   await expect(note).toContainText('the closing flap made anew');
   await page.keyboard.press('4');
   const steps = page.getByRole('list', { name: 'Steps in order' });

@@ -1,7 +1,8 @@
-import { Alert, Button } from 'antd';
+import { Button } from 'antd';
 import { panelName, type Design, type DesignChange, type Made } from '@/core/plan';
 import { listed } from '@/core/text';
 import { useReading } from '../parts/Reading';
+import styles from './Brief.module.css';
 
 interface SpoiledSheetProps {
   readonly design: Design;
@@ -24,18 +25,15 @@ export function SpoiledSheet({ design: { rescued }, made, onChange }: SpoiledShe
     ...(strips.length > 0 ? [`a strip behind the ${names(strips)}`] : []),
   ];
   return (
-    <Alert
-      type="info"
-      title={`The ${piece} is made of the sheet that went wrong`}
-      description={
-        <>
-          <p>
-            It is {say(sheet.width)} × {say(sheet.height)}
-            {mends.length > 0 ? `, ${mends.join(' and ')}` : ''}. The steps tell what is left to do.
-          </p>
-          <Button onClick={() => onChange({ rescued: undefined }, 'new-sheet')}>Take a new sheet instead</Button>
-        </>
-      }
-    />
+    <section role="note" aria-label="The sheet that went wrong" className={styles.spoiled}>
+      <strong>The {piece} is made of the sheet that went wrong</strong>
+      <p>
+        It is {say(sheet.width)} × {say(sheet.height)}
+        {mends.length > 0 ? `, ${mends.join(' and ')}` : ''}. The steps tell what is left to do.
+      </p>
+      <Button size="small" onClick={() => onChange({ rescued: undefined }, 'new-sheet')}>
+        Take a new sheet instead
+      </Button>
+    </section>
   );
 }
