@@ -26,11 +26,9 @@ export function careAt(
   doing: Doing,
 ): string | null {
   if (step.piece !== doing.piece && !step.alike?.includes(doing.piece)) return null;
-  const { mark } = doing;
-  if (mark === null)
-    return doing.kind === 'cut' && step.phase === 'cut' && SIDES.some((side) => doing.what.startsWith(side))
-      ? `Of all that is done ${doing.what} matters most: cut it with care.`
-      : null;
+  const { mark, side } = doing;
+  if (side && step.phase === 'cut') return `Of all that is done ${doing.what} matters most: cut it with care.`;
+  if (mark === null) return null;
   const here = [step.at, ...step.readings.map(({ at }) => at)].some(
     (at) => at !== undefined && Math.abs(at - mark.at) < TOLERANCE.found,
   );
@@ -38,4 +36,3 @@ export function careAt(
     ? `Of all that is done this edge matters most: ${doing.kind === 'setting' ? 'set' : 'mark'} it with care.`
     : null;
 }
-const SIDES = ['the width', 'the height'];

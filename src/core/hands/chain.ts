@@ -1,7 +1,7 @@
 /** Hands over a whole set: what is made with errors goes into what is made with errors. */
 import type { Contents } from '../constructions';
-import { mm, type Mm } from '../length';
-import { heldBy, onEachOther, together, type Outside, type PlannedPart, type SetPlan } from '../sets';
+import { mm } from '../length';
+import { alike, heldBy, onEachOther, together, type Outside, type PlannedPart, type SetPlan } from '../sets';
 import { benchFor, benchForSize, normalFrom, type Asked, type Bench, type Hands } from './odds';
 
 /** How often one part of a set comes out right, its contents being what they became. */
@@ -22,37 +22,22 @@ const ASKED: readonly Asked[] = ['goes-in', 'laps', 'closes', 'hides'];
 /** Of like things in one room so many are made with errors of their own at most: the largest of more is hardly larger. */
 const MOST_DRAWN = 12;
 
-type Held = ReturnType<typeof heldBy>[number];
-
-/** The room that several like things take together, each as it became. */
-function roomOf(hold: Held, all: readonly Outside[], onFloor: boolean): Contents {
-  const own = all.map((one) => together({ ...hold, count: 1 }, one, onFloor));
-  const most = (side: keyof Contents): Mm => mm(Math.max(...own.map((one) => one[side])));
-  const sum = (side: keyof Contents): Mm => mm(own.reduce((all, one) => all + one[side], 0));
-  switch (hold.lie) {
-    case 'beside':
-      return { width: sum('width'), height: most('height'), thickness: most('thickness') };
-    case 'on-edge':
-      return onFloor
-        ? { width: most('width'), height: sum('height'), thickness: most('thickness') }
-        : { width: most('width'), height: most('height'), thickness: sum('thickness') };
-    case 'stacked':
-      return { width: most('width'), height: most('height'), thickness: sum('thickness') };
-  }
-}
-
 const grown = (one: Outside, by: Contents): Outside => ({
   width: mm(one.width + by.width),
   height: mm(one.height + by.height),
   thickness: mm(one.thickness + by.thickness),
 });
 
-/** A part on its bench; without one it is as it was planned: given, or nothing goes in. */
+/** A part on its bench; without one it is as it was planned: it stands, and nothing goes in. */
 interface AtWork {
   readonly planned: PlannedPart;
   readonly bench: Bench | null;
+  /** How far off each thing is that is done to it, a standard deviation, mm: nothing of what is bought. */
+  readonly deviations: readonly number[];
   readonly onFloor: boolean;
 }
+
+const AS_PLANNED: Contents = { width: mm(0), height: mm(0), thickness: mm(0) };
 
 /**
  * Makes a set so many times, from the inside out: each copy that goes into something has errors of its own, and what it goes
@@ -69,9 +54,11 @@ export function* makesOfSet(
   for (const planned of parts) {
     const { made, design } = planned.plan;
     const cavity = made?.built.cavities[0];
+    const bench = made && (benchFor(made, design, hands) ?? benchForSize(made));
     atWork.set(planned.part.id, {
       planned,
-      bench: made && !planned.part.given ? (benchFor(made, design, hands) ?? benchForSize(made)) : null,
+      bench,
+      deviations: bench?.doings.map(({ kind }) => (planned.part.given ? 0 : hands[kind] / 2)) ?? [],
       onFloor: cavity?.kind === 'box' && !cavity.onEdge,
     });
   }
@@ -83,7 +70,7 @@ export function* makesOfSet(
   );
   /** One copy of a part with all that goes into it: how much larger it became, and whether all of it came out right. */
   const make = (id: string): { readonly larger: Contents; readonly right: boolean } => {
-    const { planned, bench, onFloor } = atWork.get(id)!;
+    const { planned, bench, deviations, onFloor } = atWork.get(id)!;
     let right = true;
     const [became, planning]: [Contents[], Contents[]] = [[], []];
     for (const hold of heldBy(planned.part)) {
@@ -91,20 +78,9 @@ export function* makesOfSet(
       if (!outside) continue;
       const copies = Array.from({ length: Math.min(hold.count, MOST_DRAWN) }, () => make(hold.part));
       right &&= copies.every((one) => one.right);
-      became.push(
-        roomOf(
-          hold,
-          copies.map(({ larger }) => grown(outside, larger)),
-          onFloor,
-        ),
-      );
-      planning.push(
-        roomOf(
-          hold,
-          copies.map(() => outside),
-          onFloor,
-        ),
-      );
+      const asMade = copies.map(({ larger }) => grown(outside, larger));
+      became.push(together(hold, asMade, onFloor));
+      planning.push(together(hold, alike(copies.length, outside), onFloor));
     }
     const [now, then] = [onEachOther(became), onEachOther(planning)];
     const more: Contents = {
@@ -112,9 +88,9 @@ export function* makesOfSet(
       height: mm(now.height - then.height),
       thickness: mm(now.thickness - then.thickness),
     };
-    if (!bench) return { larger: more, right };
+    if (!bench) return { larger: AS_PLANNED, right };
     const outcome = bench.tried(
-      bench.doings.map(({ kind }) => (hands[kind] / 2) * normal()),
+      deviations.map((one) => one * normal()),
       more,
     );
     const count = counts.get(id)!;

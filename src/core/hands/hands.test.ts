@@ -144,7 +144,7 @@ test('at the step where it is done, and at no other, it is said what matters mos
     expect(careAt(step, most)).toBe('Of all that is done this edge matters most: set it with care.');
   }
   // What is cut wrong is told where it is cut; hands that never fail are told nothing.
-  const wide = { ...most, kind: 'cut', mark: null, what: 'the width' } as const;
+  const wide = { ...most, kind: 'cut', mark: null, side: true, what: 'the width' } as const;
   expect(steps.filter((step) => careAt(step, wide)).map(({ phase }) => phase)).toEqual(['cut']);
   expect(careAt(steps[0]!, { ...wide, piece: 'lid' })).toBeNull();
   expect(mattersMost(oddsOf(benchFor(plan.made!, plan.design, hands({}))!, hands({}), 20, 2))).toBeNull();
@@ -206,6 +206,42 @@ describe('over the chain of a set', () => {
     expect(Math.abs(pocket.share - wanted)).toBeLessThan(3 * Math.sqrt((wanted * (1 - wanted)) / RUNS));
     // By itself, for contents of the planned size, it would fit oftener than that.
     expect(normal((who.score * Math.SQRT2) / 2)).toBeGreaterThan(wanted + 0.01);
+  });
+
+  test('what is bought is as it is, and must take what became of its contents; what goes side by side adds up', () => {
+    const bought = (count: number, lie: string) => ({
+      version: 1,
+      set: 'Cards in a bought envelope',
+      graduation: '1/16 in',
+      tool: { kind: 'scoring-board' },
+      parts: [
+        {
+          id: 'card',
+          quantity: 1,
+          design: {
+            construction: 'folded-card',
+            options: { fold: 'top' },
+            contents: { width: '3 in', height: '4 in' },
+          },
+        },
+        {
+          id: 'envelope',
+          quantity: 1,
+          given: {
+            width: count * 76.2 + 2,
+            height: 130,
+            thickness: 0.3,
+            envelope: { flap: '1 in', shape: 'straight', opens: 'width' },
+          },
+          holds: [{ part: 'card', count, lie }],
+        },
+      ],
+    });
+    const share = (set: object) => ask({ cut: mm(3) }, set, 300).parts.find(({ part }) => part === 'envelope')!.share;
+    expect(ask({}, bought(1, 'stacked'), 4).share).toBe(1);
+    const one = share(bought(1, 'stacked'));
+    expect(one).toBeLessThan(1);
+    expect(share(bought(2, 'beside'))).toBeLessThan(one);
   });
 
   test('one of the two is asked about, not both and not none; what is wrong with a set is told with its place', () => {

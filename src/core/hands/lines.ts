@@ -24,6 +24,8 @@ export interface Doing {
   /** What it is in a maker’s words, and where it is marked, mm; null for what is cut. */
   readonly what: string;
   readonly mark: { readonly edge: Edge; readonly at: number } | null;
+  /** It is a side of the blank. */
+  readonly side: boolean;
 }
 
 /** How far one end of a line moves, square to it, for each mm that something is off. */
@@ -75,13 +77,14 @@ const rim = (blank: Blank, edge: Edge): Segment<'sheet'> => ({
 export function loosened(piece: Piece, marks: readonly Mark[], doings: Doing[], several: boolean): Loose {
   const { blank } = piece;
   const of = several ? ` of the ${piece.name}` : '';
-  const doing = (kind: Kind, id: string, what: string, mark: Doing['mark'] = null): number => {
-    doings.push({ id: `${piece.name}: ${id}`, piece: piece.name, kind, what: `${what}${of}`, mark });
+  const doing = (kind: Kind, id: string, what: string, more: Partial<Pick<Doing, 'mark' | 'side'>> = {}): number => {
+    const own = { id: `${piece.name}: ${id}`, piece: piece.name, kind, what: `${what}${of}` };
+    doings.push({ ...own, mark: null, side: false, ...more });
     return doings.length - 1;
   };
   // Measured from the near left corner, what is cut off lies to the right and at the far side.
-  const right = doing('cut', 'width', 'the width');
-  const far = doing('cut', 'height', 'the height');
+  const right = doing('cut', 'width', 'the width', { side: true });
+  const far = doing('cut', 'height', 'the height', { side: true });
   const rims = ([1, 2, 3, 4] as const).map((edge) => ({ edge, line: rim(blank, edge) }));
   const moved = (edge: Edge): Moves[] =>
     edge === 2 ? [{ doing: right, by: 1 }] : edge === 3 ? [{ doing: far, by: 1 }] : [];
@@ -96,8 +99,7 @@ export function loosened(piece: Piece, marks: readonly Mark[], doings: Doing[], 
     const known = settings.get(key);
     if (known !== undefined) return known;
     const made = doing(mark.reference === 'board' ? 'setting' : 'score', key, 'the mark', {
-      edge: mark.edge,
-      at: mark.at,
+      mark: { edge: mark.edge, at: mark.at },
     });
     settings.set(key, made);
     return made;

@@ -16,7 +16,7 @@ export {
 export { readSet, type SetResult } from './read';
 export { designOf, setOf, withDesign } from './design-of';
 export { heldBy, planSet, type PlannedPart, type Planner, type SetPlan } from './plan-set';
-export { onEachOther, together, type Outside } from './outside';
+export { alike, onEachOther, together, type Outside } from './outside';
 export { setChecks, type SetCheck, type SetRemedy } from './checks';
 export { setRemedyLabel, setSentence } from './words';
 export {

@@ -46,23 +46,34 @@ export function outsideOf(made: Made, design: Design, given: Outside | null, hol
 export type Lying = Pick<Hold, 'count' | 'lie' | 'turn'>;
 
 /**
- * The room several like things take together, along the axes of what holds them: one on the other they are as thick as
- * all, side by side as wide as all. On edge they are a stack that stands: in what holds things on edge by itself its
- * thickness, on a floor (`onFloor`) it is turned up.
+ * The room several like things take together, each as large as it is, along the axes of what holds them: one on the other they
+ * are as thick as all, side by side as wide as all. On edge they are a stack that stands: in what holds things on edge by
+ * itself its thickness, on a floor (`onFloor`) it is turned up.
  */
-export function together({ count, lie, turn }: Lying, one: Outside, onFloor: boolean): Contents {
-  const [width, height] = turn ? [one.height, one.width] : [one.width, one.height];
+export function together(
+  { lie, turn }: Pick<Hold, 'lie' | 'turn'>,
+  all: readonly Outside[],
+  onFloor: boolean,
+): Contents {
+  const own = all.map(({ width, height, thickness }) =>
+    turn ? { width: height, height: width, thickness } : { width, height, thickness },
+  );
+  const most = (side: keyof Outside): Mm => mm(Math.max(...own.map((one) => one[side])));
+  const sum = (side: keyof Outside): Mm => mm(own.reduce((so, one) => so + one[side], 0));
   switch (lie) {
     case 'stacked':
-      return { width, height, thickness: mm(count * one.thickness) };
+      return { width: most('width'), height: most('height'), thickness: sum('thickness') };
     case 'beside':
-      return { width: mm(count * width), height, thickness: one.thickness };
+      return { width: sum('width'), height: most('height'), thickness: most('thickness') };
     case 'on-edge':
       return onFloor
-        ? { width, height: mm(count * one.thickness), thickness: height }
-        : { width, height, thickness: mm(count * one.thickness) };
+        ? { width: most('width'), height: sum('thickness'), thickness: most('height') }
+        : { width: most('width'), height: most('height'), thickness: sum('thickness') };
   }
 }
+
+/** So many of one outside. */
+export const alike = (count: number, one: Outside): readonly Outside[] => Array.from({ length: count }, () => one);
 
 /** Several kinds of things in one room, each lying on the others. */
 export const onEachOther = (all: readonly Contents[]): Contents => ({

@@ -4,7 +4,7 @@ import { TOLERANCE } from '../geometry';
 import { mm, roundTo, stepOf, type Mm } from '../length';
 import { planFor, type Design, type Plan } from '../plan';
 import { listed, uncapitalised } from '../text';
-import { eachOf, onEachOther, outsideOf, together, type Outside } from './outside';
+import { alike, eachOf, onEachOther, outsideOf, together, type Outside } from './outside';
 import type { Hold, Part, SetDesign } from './set';
 
 /** A part with its plan; what it holds and how large it then is. */
@@ -113,7 +113,7 @@ export const heldBy = ({ holds, round }: Pick<Part, 'holds' | 'round'>): readonl
 function lyingIn(held: readonly Held[], { done }: Bench, onFloor: boolean): Contents | null {
   const all = held.flatMap((hold) => {
     const outside = done.get(hold.part)?.outside;
-    return outside ? [together(hold, outside, onFloor)] : [];
+    return outside ? [together(hold, alike(hold.count, outside), onFloor)] : [];
   });
   return held.length > 0 && all.length === held.length ? onEachOther(all) : null;
 }

@@ -3,6 +3,7 @@ import {
   applyAll,
   circle,
   difference,
+  direction,
   distance,
   intersection,
   leastWidth,
@@ -95,10 +96,7 @@ export function stillToDo(
 /** True where a line reaches all along another, but for its ends. */
 function covers(line: Segment<'sheet'>, fold: Segment<'sheet'>): boolean {
   const long = distance(fold.from, fold.to);
-  const [dx, dy] = [
-    (line.to.x - line.from.x) / distance(line.from, line.to),
-    (line.to.y - line.from.y) / distance(line.from, line.to),
-  ];
+  const { x: dx, y: dy } = direction(line.from, line.to);
   const band = [
     { x: line.from.x - dy, y: line.from.y + dx },
     { x: line.to.x - dy, y: line.to.y + dx },

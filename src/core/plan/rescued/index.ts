@@ -3,7 +3,7 @@ import type { Built } from '../../constructions';
 import { apply } from '../../geometry';
 import type { Graduation } from '../../length';
 import { bitesOf, bitten } from './bites';
-import { asRing, asSegment } from './done';
+import { asRing, asSegment, isAlong } from './done';
 import { layOf } from './lying';
 import { cutsIn, withJoined, withStrip } from './mends';
 import type { Rescued } from './schema';
@@ -30,10 +30,13 @@ export function onSheet(built: Built, rescued: Rescued, graduation: Graduation):
   if (!own) return null;
   const lay = layOf(rescued);
   const bites = bitesOf(own, { blank: rescued.sheet, gone: rescued.gone.map(asRing) }, lay);
-  const cuts = rescued.cuts.map((line) => {
-    const { from, to } = asSegment(line);
-    return { from: apply<'sheet'>(lay, from), to: apply<'sheet'>(lay, to) };
-  });
+  const cuts = rescued.cuts
+    .map((line) => {
+      const { from, to } = asSegment(line);
+      return { from: apply<'sheet'>(lay, from), to: apply<'sheet'>(lay, to) };
+    })
+    // What is slit as it should be needs nothing behind it.
+    .filter((line) => !own.slits.some((slit) => isAlong(slit.line, line)));
   const left = bitten(own, bites, rescued.strips);
   if (!left) return null;
   const backed = rescued.strips.reduce<Built | null>((now, panel) => {
