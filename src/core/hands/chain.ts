@@ -1,6 +1,7 @@
 /** Hands over a whole set: what is made with errors goes into what is made with errors. */
 import type { Contents } from '../constructions';
 import { mm } from '../length';
+import type { Design, Made } from '../plan';
 import { alike, heldBy, onEachOther, together, type Outside, type PlannedPart, type SetPlan } from '../sets';
 import { benchFor, benchForSize, normalFrom, type Asked, type Bench, type Hands } from './odds';
 
@@ -39,6 +40,14 @@ interface AtWork {
 
 const AS_PLANNED: Contents = { width: mm(0), height: mm(0), thickness: mm(0) };
 
+/** A part laid out with what goes in; what is there already is not sized for its contents, and is asked for them all the same. */
+function benchIn({ holds }: PlannedPart, made: Made, design: Design, hands: Hands): Bench | null {
+  const [hold] = made.holds;
+  return made.fit || !hold || !holds
+    ? benchFor(made, design, hands)
+    : benchFor({ ...made, fit: hold.fit(holds) }, { ...design, contents: holds }, hands);
+}
+
 /**
  * Makes a set so many times, from the inside out: each copy that goes into something has errors of its own, and what it goes
  * into must take it as it became. Goes on where it was left each time it is asked.
@@ -54,7 +63,7 @@ export function* makesOfSet(
   for (const planned of parts) {
     const { made, design } = planned.plan;
     const cavity = made?.built.cavities[0];
-    const bench = made && (benchFor(made, design, hands) ?? benchForSize(made));
+    const bench = made && (benchIn(planned, made, design, hands) ?? benchForSize(made));
     atWork.set(planned.part.id, {
       planned,
       bench,
