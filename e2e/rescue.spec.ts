@@ -116,6 +116,61 @@ test('from a make: punched at the mirror setting, dragged to where it is; named,
   await expect(misread).toBeHidden();
 });
 
+test('from a make, by keyboard: cut a quarter inch short, a way taken, made to its end; taken back it stands as before', async ({
+  page,
+}) => {
+  const progress = await begun(page, 'demo-1', 1);
+  const short = async (): Promise<void> => {
+    await page.keyboard.press('w');
+    await page.getByRole('dialog').getByRole('button', { name: 'Find a way out for it' }).press('Enter');
+    await expect(page.getByText('What you take goes on from there.')).toBeVisible();
+    const add = page.getByLabel('Add what is wrong', { exact: true });
+    await add.focus();
+    await page.keyboard.press('Enter');
+    await page.getByTitle('It is another size', { exact: true }).waitFor();
+    await page.keyboard.press('Enter');
+    await setLength(page, 'It is wide', '5 3/4 in');
+    const ways = page.getByRole('region', WAYS);
+    await expect(ways.getByRole('progressbar')).toBeHidden({ timeout: 40_000 });
+    await ways
+      .getByRole('button', { name: /^Take it: (?!A new sheet)/ })
+      .first()
+      .press('Enter');
+    await expect(page).toHaveURL(/\/make\?p=demo-1/);
+    await expect(progress).toHaveAttribute('aria-valuenow', '1');
+  };
+  const all = await progress.getAttribute('aria-valuemax');
+  await short();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(progress).toHaveAttribute('aria-valuemax', all!);
+  await expect(progress).toHaveAttribute('aria-valuenow', '1');
+  await short();
+  const end = Number(await progress.getAttribute('aria-valuemax'));
+  for (let at = 1; at < end; at++) {
+    await expect(progress).toHaveAttribute('aria-valuenow', String(at));
+    await page.keyboard.press('PageDown');
+  }
+  await expect(page.getByRole('heading', { name: 'Made', exact: true })).toBeVisible();
+});
+
+test('told wrong: nothing is lost, what cannot be is said; a sheet that is there no more says so', async ({ page }) => {
+  await openShelf(page);
+  await go(page, '/rescue?make=nothing&sheet=1');
+  await expect(page.getByText('That sheet is not in this browser any more.')).toBeVisible();
+  await page.getByLabel('Add what is wrong', { exact: true }).click();
+  await page.getByTitle('A slit, or a cut that ran on', { exact: true }).click();
+  const deep = page.getByLabel('It is cut in', { exact: true });
+  await deep.fill('two hands');
+  await deep.press('Tab');
+  await expect(page.getByText(/“two hands”/)).toBeVisible();
+  await setLength(page, 'It is cut in', '2 1/2 in');
+  const ways = page.getByRole('region', WAYS);
+  await expect(ways.getByRole('heading', { name: /^A strip behind the/ }).first()).toBeVisible({ timeout: 30_000 });
+  await page.waitForTimeout(500);
+  await page.reload();
+  await expect(page.getByLabel('It is cut in', { exact: true })).toHaveValue('2 1/2 in');
+});
+
 test('a flap glued wrong, tapped on the sheet: it is made anew and joined on, taken to the bench, and each step is told', async ({
   page,
 }) => {

@@ -44,6 +44,7 @@ import {
   setAsideOf,
   settleSheet,
   takeWay,
+  takeWayBack,
 } from './makes';
 import {
   addProject,
@@ -198,6 +199,17 @@ test('what the browser kept is checked before use: damaged tools, rooms or a the
   expect([await loadSetting(THEME), await loadSetting(USUAL_ROOM)]).toEqual(['auto', {}]);
 });
 
+/** A sheet that went wrong in a make. */
+const SHEET = {
+  part: 'part-1',
+  copy: 2,
+  step: 5,
+  piece: 'envelope',
+  blank: { width: 152, height: 152 },
+  moves: 4,
+  text: 'x',
+};
+
 describe('makes', () => {
   const project = { id: 'p', ...card };
 
@@ -242,15 +254,7 @@ describe('makes', () => {
 
   test('a sheet that went wrong is kept with what was done on it', async () => {
     const make = await begun(2);
-    const sheet = {
-      part: 'part-1',
-      copy: 2,
-      step: 5,
-      piece: 'envelope',
-      blank: { width: 152, height: 152 },
-      moves: 4,
-      text: 'x',
-    };
+    const sheet = SHEET;
     await keepSpoiled(make, sheet);
     await keepSpoiled((await db.makes.get(make.id))!, { ...sheet, copy: 1 });
     expect((await db.makes.get(make.id))?.spoiled).toEqual([
@@ -263,16 +267,7 @@ describe('makes', () => {
     const make = await begun(2);
     const now = async (): Promise<MakeRecord> => (await db.makes.get(make.id))!;
     const design = { version: 1, construction: 'seam-envelope', contents: { width: 90, height: 60 } } as const;
-    const sheet = {
-      part: 'part-1',
-      copy: 2,
-      step: 5,
-      piece: 'envelope',
-      blank: { width: 152, height: 152 },
-      moves: 4,
-      text: 'x',
-      done: 0,
-    };
+    const sheet = { ...SHEET, done: 0 };
     const first = await keepSpoiled(make, sheet);
     const second = (await keepSpoiled(await now(), { ...sheet, copy: 1 }), (await now()).spoiled[1]!);
     expect(
@@ -285,6 +280,21 @@ describe('makes', () => {
     expect((await now()).ways).toEqual([{ part: 'part-1', copy: 2, at: 0, design }]);
     expect((await now()).spoiled[0]).toMatchObject({ at: first, settled: true });
     expect(setAsideOf([await now()]).map(({ sheet: one }) => one.copy)).toEqual([1]);
+    // Taken back it stands where it stood, though it went on since.
+    const before = {
+      ...(await now()),
+      ways: [],
+      spoiled: (await now()).spoiled.map((one) => ({ ...one, settled: false })),
+    };
+    const taken = takeWay(before, before.spoiled[0]!, design);
+    keepMake(taken, { done: 3 });
+    await allKept();
+    takeWayBack(taken, before);
+    await allKept();
+    expect(await now()).toMatchObject({ done: 0, ways: [] });
+    expect(setAsideOf([await now()])).toHaveLength(2);
+    takeWay(await now(), (await now()).spoiled[0]!, design);
+    await allKept();
     settleSheet(await now(), second.at);
     await allKept();
     expect(setAsideOf([await now()])).toEqual([]);

@@ -82,12 +82,14 @@ export const settleSheet = (make: MakeRecord, at: number, settled = true): void 
 export const goesOnWith = (make: MakeRecord, sheet: SpoiledSheet): boolean =>
   make.endedAt === 0 && sheet.done === make.done;
 
-/** Takes a way out for the copy a sheet was to become: the make goes on from where it stood. */
-export function takeWay(make: MakeRecord, sheet: SpoiledSheet, design: DesignInput): void {
+/** Takes a way out for the copy a sheet was to become: the make goes on from where it stood. Gives it back as it is then. */
+export function takeWay(make: MakeRecord, sheet: SpoiledSheet, design: DesignInput): MakeRecord {
   const way = { part: sheet.part, copy: sheet.copy, at: make.done, design };
-  keep('makes', make.id, make, {
-    ...make,
-    spoiled: withSheet(make, sheet.at, true),
-    ways: [...(make.ways ?? []), way],
-  });
+  const taken = { ...make, spoiled: withSheet(make, sheet.at, true), ways: [...(make.ways ?? []), way] };
+  keep('makes', make.id, make, taken);
+  return taken;
 }
+
+/** The make as it was before a way was taken: its sheet set aside, and where it stood, however far it came since. */
+export const takeWayBack = (taken: MakeRecord, { done, spoiled, ways = [] }: MakeRecord): void =>
+  keep('makes', taken.id, { ...taken, done: done + 1 }, { ...taken, done, spoiled, ways });

@@ -259,6 +259,22 @@ describe('mishaps as makers tell them', () => {
     expect(flapAgain[0]!.text).toContain('Cut the new closing flap anew');
   });
 
+  test('of several alike one went wrong: it does as it is, or one is cut anew; the others are made as before', () => {
+    const album = { construction: 'ring-album', contents: { width: '3 in', height: '3 in' } };
+    const plan = planFor(mishap(album, []).design);
+    const many = plan.made!.pieces.find(({ piece }) => piece.quantity > 1)!.piece;
+    const { ways: found } = ways(album, [{ kind: 'score', edge: 1, at: many.blank.width / 2 }], { piece: many.name });
+    const own = found.filter(({ kind }) => kind === 'as-it-is' || kind === 'mend');
+    expect(own.length).toBeGreaterThan(0);
+    for (const way of own) {
+      expect(way.design.rescued).toBeUndefined();
+      expect(blanksOf(way.plan.made!, way.plan.design).find(({ name }) => name === many.name)!.quantity).toBe(
+        many.quantity,
+      );
+    }
+    expect(found.at(-1)!.text).toContain(`Cut the ${many.name} anew`);
+  });
+
   test('a mat that is cut too small does with a broader border, or is cut anew', () => {
     const matted = { ...TABS, layers: [{ on: 'front' }] };
     const { ways: found } = ways(matted, [{ kind: 'blank', width: '2 3/4 in', height: '3 in' }], { piece: 'mat' });

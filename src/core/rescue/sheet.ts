@@ -100,28 +100,18 @@ function earlier(rescued: Rescued | null, piece: Piece): SheetMark[] {
     [blankPolygon(rescued.sheet).map((p) => apply<'sheet'>(lay, p))],
   );
   const gone = [...rescued.gone.map((ring) => ring.map(on)), ...beyond];
+  const mark = (kind: SheetMark['kind'], what: string, more: Partial<SheetMark>): SheetMark => ({
+    kind,
+    what,
+    lines: [],
+    gone: [],
+    wrong: false,
+    ...more,
+  });
   return [
-    ...rescued.scores.map((one): SheetMark => ({
-      kind: 'score',
-      what: 'earlier score',
-      lines: [line(one)],
-      gone: [],
-      wrong: false,
-    })),
-    ...rescued.cuts.map((one): SheetMark => ({
-      kind: 'cut',
-      what: 'earlier cut',
-      lines: [line(one)],
-      gone: [],
-      wrong: true,
-    })),
-    ...gone.map((ring): SheetMark => ({
-      kind: 'tear',
-      what: 'place that was gone already',
-      lines: [],
-      gone: [ring],
-      wrong: false,
-    })),
+    ...rescued.scores.map((one) => mark('score', 'earlier score', { lines: [line(one)] })),
+    ...rescued.cuts.map((one) => mark('cut', 'earlier cut', { lines: [line(one)], wrong: true })),
+    ...gone.map((ring) => mark('tear', 'place that was gone already', { gone: [ring] })),
   ];
 }
 

@@ -330,12 +330,14 @@ function* attempted(
   if (!made || (mends && made.layers.length === 0)) return;
   const part = name === null ? made.pieces[0] : partNamed(made, name);
   const { piece } = part;
-  const told = mishap.design.contents !== null;
-  const keeps = kind !== 'other-contents' && (!told || made.fit !== null);
+  const sized = mishap.design.contents !== null;
+  const keeps = kind !== 'other-contents' && (!sized || made.fit !== null);
   const all = waysToLie(made, piece, sheet, paperOf(design, piece.name).sided);
   const lays = all.slice(0, FOLDED);
   const common = { keeps, sheet, before, say };
-  if (mendable) {
+  // Of several alike one went wrong: it does as it is, or is cut anew, and the others are told as before.
+  const alone = piece.quantity === 1;
+  if (mendable && alone) {
     // Mended as it lies; and as it would look best.
     const asItLay = all.find(({ turned, over, at }) => turned === 'not' && !over && at.x === 0 && at.y === 0);
     for (const laid of new Set([asItLay, ...(sheet.glued ? [] : lays.slice(0, 1))]))
@@ -361,7 +363,8 @@ function* attempted(
     const folded = laid.bites.size === 0 ? { ...plan, design: on } : planFor(on);
     // A torn flap may have no place for its mat any more.
     if (!folded.made || folded.made.layers.length < made.layers.length || !holds(folded)) continue;
-    yield wayOf({ kind, title, plan: folded, made: folded.made, piece, laid, mended: [], ...common });
+    const told = alone ? folded : plan;
+    yield wayOf({ kind, title, plan: told, made: told.made!, piece, laid, mended: [], ...common });
     return;
   }
 }
@@ -493,7 +496,7 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, bef
     fresh.length > 0
       ? `Cut for it: ${listed(fresh.map(({ piece: { name, blank } }) => `a ${name}, ${say(blank.width)} × ${say(blank.height)}`))}.`
       : null,
-    `${cost.steps} ${cost.steps === 1 ? 'step is' : 'steps are'} left.`,
+    plan.design.rescued && !untouched ? `${cost.steps} ${cost.steps === 1 ? 'step is' : 'steps are'} left.` : null,
   ];
   return {
     kind,

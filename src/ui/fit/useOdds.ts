@@ -1,4 +1,4 @@
-import { proxy } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import { mattersMost, type Hands, type HandsAnswer, type SetAnswer } from '@/core/hands';
 import type { DesignInput } from '@/core/plan';
 import type { SetInput } from '@/core/sets';
@@ -10,25 +10,30 @@ const PAUSE = 400;
 /** Makes counted for the curve, and for a word at one step. */
 const RUNS = 1500;
 const FEW = 400;
+/** Sets counted: each is several makes. */
+const SETS = 300;
 const SEED = 1;
 
-interface Counted {
-  readonly answer: HandsAnswer | null;
+interface Counted<A> {
+  readonly answer: A | null;
   /** Share of the makes that are counted. */
   readonly done: number;
 }
+type Asked<A> = Promise<{ readonly answer: A | null; readonly why: string | null }>;
 
 /** Makes counted beside the page; null asks nothing. */
-function useCounted(question: object | null, atMoreRoom: boolean) {
-  const { told, ...rest } = useBeside<HandsWorker, Counted>({
+function useCounted<A>(
+  question: object | null,
+  ask: (remote: Remote<HandsWorker>, tell: (done: number) => void) => Asked<A>,
+) {
+  const { told, ...rest } = useBeside<HandsWorker, Counted<A>>({
     key: question && JSON.stringify(question),
     pause: PAUSE,
     make: () => new Worker(new URL('../../workers/hands.worker.ts', import.meta.url), { type: 'module' }),
     job: async (remote, tell) => {
-      const { answer, why } = await remote.count(
-        question,
+      const { answer, why } = await ask(
+        remote,
         proxy((done: number) => tell({ done, answer: null })),
-        atMoreRoom,
       );
       if (answer) tell({ done: 1, answer });
       return why;
@@ -38,33 +43,20 @@ function useCounted(question: object | null, atMoreRoom: boolean) {
 }
 
 /** How likely hands like these make it fit, counted beside the page; anew whenever the design or the hands change. */
-export const useOdds = (design: DesignInput, hands: Hands) =>
-  useCounted({ version: 1, design, hands, runs: RUNS, seed: SEED }, true);
-
-/** Sets counted beside the page: each is several makes. */
-const SETS = 300;
+export function useOdds(design: DesignInput, hands: Hands) {
+  const question = { version: 1, design, hands, runs: RUNS, seed: SEED };
+  return useCounted<HandsAnswer>(question, (remote, tell) => remote.count(question, tell));
+}
 
 /** How likely hands like these make a whole set fit, each part what the others became; null asks nothing. */
 export function useSetOdds(set: SetInput | null, hands: Hands) {
   const question = set && { version: 1, set, hands, runs: SETS, seed: SEED };
-  const { told, ...rest } = useBeside<HandsWorker, { readonly answer: SetAnswer | null; readonly done: number }>({
-    key: question && JSON.stringify(question),
-    pause: PAUSE,
-    make: () => new Worker(new URL('../../workers/hands.worker.ts', import.meta.url), { type: 'module' }),
-    job: async (remote, tell) => {
-      const { answer, why } = await remote.countSet(
-        question,
-        proxy((done: number) => tell({ done, answer: null })),
-      );
-      if (answer) tell({ done: 1, answer });
-      return why;
-    },
-  });
-  return { answer: told?.answer ?? null, done: told?.done ?? 0, ...rest };
+  return useCounted<SetAnswer>(question, (remote, tell) => remote.countSet(question, tell));
 }
 
 /** What of a design is to be done with care; null until that is known, and where nothing stands out. */
 export function useCare(design: DesignInput | null, hands: Hands) {
-  const { answer } = useCounted(design && { version: 1, design, hands, runs: FEW, seed: SEED }, false);
+  const question = design && { version: 1, design, hands, runs: FEW, seed: SEED };
+  const { answer } = useCounted<HandsAnswer>(question, (remote, tell) => remote.count(question, tell, false));
   return answer && mattersMost(answer);
 }

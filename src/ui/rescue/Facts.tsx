@@ -2,14 +2,14 @@ import { DeleteOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Select } from 'antd';
 import type { Edge, Panel } from '@/core/pattern';
 import { LengthField } from '../parts/LengthField';
-import { begun, type ToldFact } from './facts';
+import { begun, isDeep, type ToldFact } from './facts';
 import styles from './Rescue.module.css';
 
 const NAMES: Record<ToldFact['kind'], string> = {
   blank: 'It is another size',
   score: 'A score',
   notch: 'A notch',
-  slit: 'A slit',
+  slit: 'A slit, or a cut that ran on',
   hole: 'A hole',
   torn: 'It is torn',
   glued: 'It is glued, and cannot be opened',
@@ -157,6 +157,15 @@ function FactFields({ fact, flaps, onChange }: FieldsProps) {
               least={0}
               most={2000}
               onChange={(instead) => onChange({ ...fact, instead })}
+            />
+          )}
+          {isDeep(fact) && (
+            <LengthField
+              label={fact.kind === 'slit' ? 'It is cut in' : 'In from the edge'}
+              value={fact.deep ?? 0}
+              least={1}
+              most={2000}
+              onChange={(deep) => onChange({ ...fact, deep })}
             />
           )}
           <Checkbox

@@ -4,19 +4,19 @@ import { Alert, Button, Progress, Select } from 'antd';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { CONSTRUCTIONS } from '@/core/constructions';
 import { inches, mm, stepOf, type Graduation } from '@/core/length';
-import { onlyHinge, partNamed, planFor, readDesign, sayer, stepsOf, type DesignInput, type Plan } from '@/core/plan';
+import { onlyHinge, partNamed, sayer, stepsOf, type DesignInput } from '@/core/plan';
 import { readRescue, sheetAsItIs } from '@/core/rescue';
 import { designOf, setOf, withDesign, type SetInput } from '@/core/sets';
 import { uncapitalised } from '@/core/text';
 import type { MakeRecord, PaperRecord, Project, SpoiledSheet } from '@/data/db';
-import { goesOnWith, settleSheet, takeWay } from '@/data/makes';
+import { goesOnWith, settleSheet, takeWay, takeWayBack } from '@/data/makes';
 import { addProject, keepProject, shelfAndBin } from '@/data/projects';
 import { MISREADS, remembering, UNITS } from '@/data/setting-kinds';
 import { Boundary } from '../parts/Boundary';
 import { LengthField } from '../parts/LengthField';
 import { useOnce } from '../parts/once';
 import { Opened } from '../parts/Opened';
-import { inputOfPart, usePlannedSet } from '../parts/plans';
+import { inputOfPart, planned, usePlannedSet } from '../parts/plans';
 import { Reading } from '../parts/Reading';
 import { useAll, useSetting } from '../parts/useKept';
 import { useStashPapers } from '../parts/useStash';
@@ -47,11 +47,7 @@ const USUAL: Told = {
   height: inches(4),
   facts: [],
 };
-/** Makers draw holders; books are made of several. */
-const HOLDERS = CONSTRUCTIONS.filter(({ does }) => does !== 'gathers').map(({ name, title }) => ({
-  value: name,
-  label: title,
-}));
+const HOLDERS = CONSTRUCTIONS.map(({ name, title }) => ({ value: name, label: title }));
 const NO_SET: SetInput = setOf({ version: 1, construction: 'mat', contents: { width: 50, height: 50 } });
 
 /** What the sheet was to be: something on the shelf, or a copy in a make as that was begun. */
@@ -86,6 +82,7 @@ function OnTheTable() {
       form={form}
       projectId={query.get('p') ?? ''}
       aside={asideOf(makes.records, query)}
+      vanished={query.has('make') && asideOf(makes.records, query) === null}
       shelf={shelfAndBin(all).shelf}
     />
   );
@@ -95,10 +92,12 @@ interface MishapProps {
   readonly form: string;
   readonly projectId: string;
   readonly aside: Aside | null;
+  /** The address names a sheet that is there no more. */
+  readonly vanished: boolean;
   readonly shelf: readonly Project[];
 }
 
-function Mishap({ form, projectId, aside, shelf }: MishapProps) {
+function Mishap({ form, projectId, aside, vanished, shelf }: MishapProps) {
   const begun: Told = {
     ...USUAL,
     project: projectId,
@@ -118,6 +117,9 @@ function Mishap({ form, projectId, aside, shelf }: MishapProps) {
         <p className={styles.lead}>
           Tell what the sheet is now. What it can still be is folded with its scars, the best first.
         </p>
+        {vanished && (
+          <Alert type="info" showIcon title="That sheet is not in this browser any more. Tell of another here." />
+        )}
         <WithPlan
           key={told.project}
           told={told}
@@ -145,12 +147,6 @@ interface WithPlanProps {
   readonly onDone: () => void;
 }
 
-/** The plan of a design; null where it cannot be read. */
-function planOf(design: DesignInput): Plan | null {
-  const read = readDesign(design);
-  return read.ok ? planFor(read.design) : null;
-}
-
 /** The design a copy in a make goes by: its own, where it went its own way before. */
 const ownDesign = ({ make, sheet }: Aside): DesignInput | null =>
   make.ways?.findLast(({ part, copy }) => part === sheet.part && copy === sheet.copy)?.design ?? null;
@@ -173,7 +169,8 @@ function WithPlan({ told, project, aside, shelf, graduation, units, onTell, onDo
           contents: { width: told.width, height: told.height },
           graduation,
         };
-  const plan = planOf(design);
+  const answer = planned(design);
+  const plan = 'plan' in answer ? answer.plan : null;
   const made = plan?.made ?? null;
   const piece = made && partNamed(made, told.piece).piece;
   const flaps = piece ? piece.panels.filter(({ id }) => onlyHinge(piece, id)) : [];
@@ -202,8 +199,16 @@ function WithPlan({ told, project, aside, shelf, graduation, units, onTell, onDo
       let to = '';
       if (aside && goesOnWith(aside.make, aside.sheet)) {
         // Nothing was wrong: it goes on as it was.
-        if (way.kind === 'as-it-is' && !way.design.rescued) settleSheet(aside.make, aside.sheet.at);
-        else takeWay(aside.make, aside.sheet, way.design);
+        const { make, sheet: own } = aside;
+        if (way.kind === 'as-it-is' && !way.design.rescued) settleSheet(make, own.at);
+        else {
+          const taken = takeWay(make, own, way.design);
+          undoable({
+            key: `${make.id} ${own.at}`,
+            done: `Copy ${own.copy} goes on: ${uncapitalised(way.title)}`,
+            back: () => Promise.resolve(takeWayBack(taken, make)),
+          });
+        }
         to = `/make?p=${aside.make.projectId}`;
       } else if (project && part && part.part.quantity === 1) {
         // The paper and the tool are the set’s, and other parts have them too: only the sheet is what it is.

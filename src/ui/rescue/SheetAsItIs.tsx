@@ -55,16 +55,18 @@ function whatHappened(
   const { edge, at: raw, deep } = places.reduce((a, b) => (b.deep < a.deep ? b : a));
   const at = Math.max(0, Math.round(raw / step) * step);
   const flap = flaps.find(({ polygon }) => contains(polygon, p));
+  const far = Math.max(TORN, Math.round(deep / step) * step);
   const mark = (kind: MarkKind): ToldFact => ({ kind, edge, at, instead: null });
+  const reaching = (kind: MarkKind): ToldFact => ({ kind, edge, at, instead: null, deep: far });
   return [
     {
       label: 'Torn here',
-      fact: { kind: 'torn', edge, at, wide: TORN, deep: Math.max(TORN, Math.round(deep / step) * step) },
+      fact: { kind: 'torn', edge, at, wide: TORN, deep: far },
     },
     { label: 'A score too many here', fact: mark('score') },
     { label: 'A notch too many here', fact: mark('notch') },
-    { label: 'Cut in here', fact: mark('slit') },
-    { label: 'A hole here', fact: mark('hole') },
+    { label: 'Cut in to here', fact: reaching('slit') },
+    { label: 'A hole here', fact: reaching('hole') },
     ...(flap ? [{ label: `The ${flap.name} is stuck`, fact: { kind: 'glued', panel: flap.id } as const }] : []),
   ];
 }

@@ -10,7 +10,7 @@ export type MarkKind = (typeof MARKS)[number];
 /** One thing that is wrong, as it is told on the screen: a size, a mark elsewhere or too many, a torn place, glue. */
 const told = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('blank'), width: length, height: length }),
-  z.object({ kind: z.enum(MARKS), edge, at: length, instead: length.nullable() }),
+  z.object({ kind: z.enum(MARKS), edge, at: length, instead: length.nullable(), deep: length.optional() }),
   z.object({ kind: z.literal('torn'), edge, at: length, wide: length, deep: length }),
   z.object({ kind: z.literal('glued'), panel: z.string().optional() }),
 ]);
@@ -64,12 +64,19 @@ export const wrongOf = (facts: readonly ToldFact[], blank: { readonly width: Mm;
           edge: fact.edge,
           at: fact.at,
           ...(fact.instead !== null && { instead: fact.instead }),
+          ...(isDeep(fact) && fact.deep !== undefined && { deep: fact.deep }),
         };
     }
   });
 
+/** True for what reaches, or lies, so far in from the edge it is told at. */
+export const isDeep = ({ kind, instead }: ToldMark): boolean =>
+  instead === null && (kind === 'slit' || kind === 'hole');
+
 /** A torn place is so wide and deep until it is measured, mm. */
 export const TORN = inches(1 / 2);
+
+const DEEP: ReadonlySet<string> = new Set<MarkKind>(['slit', 'hole']);
 
 /** A fact begun: the sheet’s own size, a mark in the middle of the near edge. */
 export const begun = (
@@ -82,4 +89,4 @@ export const begun = (
       ? { kind }
       : kind === 'torn'
         ? { kind, edge: 1, at: mm(width / 2), wide: TORN, deep: TORN }
-        : { kind, edge: 1 as Edge, at: mm(width / 2), instead: null };
+        : { kind, edge: 1 as Edge, at: mm(width / 2), instead: null, ...(DEEP.has(kind) && { deep: inches(1) }) };
