@@ -141,7 +141,7 @@ test('from a make, by keyboard: cut a quarter inch short, a way taken, made to i
   };
   const all = await progress.getAttribute('aria-valuemax');
   await short();
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByRole('button', { name: 'Take it back' }).click();
   await expect(progress).toHaveAttribute('aria-valuemax', all!);
   await expect(progress).toHaveAttribute('aria-valuenow', '1');
   await short();

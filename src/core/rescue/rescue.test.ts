@@ -260,7 +260,7 @@ describe('mishaps as makers tell them', () => {
   });
 
   test('of several alike one went wrong: it does as it is, or one is cut anew; the others are made as before', () => {
-    const album = { construction: 'ring-album', contents: { width: '3 in', height: '3 in' } };
+    const album = { construction: 'flap-album', contents: { width: '3 in', height: '3 in' } };
     const plan = planFor(mishap(album, []).design);
     const many = plan.made!.pieces.find(({ piece }) => piece.quantity > 1)!.piece;
     const { ways: found } = ways(album, [{ kind: 'score', edge: 1, at: many.blank.width / 2 }], { piece: many.name });

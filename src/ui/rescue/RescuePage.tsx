@@ -207,6 +207,7 @@ function WithPlan({ told, project, aside, shelf, graduation, units, onTell, onDo
             key: `${make.id} ${own.at}`,
             done: `Copy ${own.copy} goes on: ${uncapitalised(way.title)}`,
             back: () => Promise.resolve(takeWayBack(taken, make)),
+            label: 'Take it back',
           });
         }
         to = `/make?p=${aside.make.projectId}`;
@@ -222,6 +223,7 @@ function WithPlan({ told, project, aside, shelf, graduation, units, onTell, onDo
           key: id,
           done: `“${project.name}” is planned anew: ${uncapitalised(way.title)}`,
           back: () => keepProject(id, is, was),
+          label: 'Take it back',
         });
         to = `/bench?p=${id}`;
       } else {
