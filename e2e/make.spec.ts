@@ -160,8 +160,12 @@ test('that went wrong: the sheet is told as it is, set aside, and asked about as
   await go(page, '/make?p=demo-1');
   await expect(progress(page)).toHaveAttribute('aria-valuenow', '5');
   await page.getByRole('button', { name: 'That went wrong' }).click();
+  const all = Number(await progress(page).getAttribute('aria-valuemax'));
   await page.getByRole('button', { name: 'Take a new sheet, begin this copy again' }).click();
-  await expect(progress(page)).toHaveAttribute('aria-valuenow', '0');
+  // What is behind stays behind; the copy is cut anew, and all of it is made.
+  await expect(progress(page)).toHaveAttribute('aria-valuemax', String(all + 5));
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '5');
+  await expect(words(page)).toContainText('Cut');
 });
 
 test('by hand, and in space: every stop has its words and its picture', async ({ page }) => {

@@ -22,7 +22,7 @@ import type { MakeRecord, Project } from '@/data/db';
 import { keepMake, keepSpoiled } from '@/data/makes';
 import { HANDS, MISREADS } from '@/data/setting-kinds';
 import { useCare } from '../fit/useOdds';
-import { usePlannedSet } from '../parts/plans';
+import { inputOfPart, usePlannedSet } from '../parts/plans';
 import { Boundary } from '../parts/Boundary';
 import { KeysDialog, type KeyLine } from '../parts/KeysDialog';
 import { KEYS } from '../parts/keys';
@@ -121,18 +121,11 @@ function AtTheTable({ make, project, toolbox, plan }: TableProps) {
     const next = Math.max(0, Math.min(walk.length, to));
     if (next !== done) keepMake(make, { done: next, spent: make.spent + clock.take() });
   };
-  /** The copy at hand from its beginning, of a new sheet: as all are made, whatever way it went. */
-  const again = (of: Stop): void => {
-    const isCopy = ({ part, copy }: { readonly part: string; readonly copy: number }): boolean =>
-      part === of.part && copy === of.copies[0];
-    const others = (make.ways ?? []).filter((one) => !isCopy(one));
-    const now = withOwnWays(
-      walkOf(plan, say, copies, way),
-      plan,
-      say,
-      ways.filter((one) => !isCopy(one)),
-    );
-    keepMake(make, { ways: others, done: firstStopOf(now, of), spent: make.spent + clock.take() });
+  /** The copy at hand of a new sheet: it goes its own way from here, as it was planned. */
+  const again = ({ part, copies: [copy] }: Stop): void => {
+    const planned = plan.parts.find((one) => one.part.id === part)!;
+    const way = { part, copy: copy!, at: done, design: inputOfPart(make.set, planned) };
+    keepMake(make, { ways: [...(make.ways ?? []), way], spent: make.spent + clock.take() });
   };
   const latest = useRef(make);
   useEffect(() => {
@@ -290,13 +283,6 @@ function useBeware(stop: Stop | undefined, design: Design): readonly string[] {
   const told = [warningAt(stop.step, design.construction.name, misreads), most && careAt(stop.step, most)];
   return told.filter((one) => one !== null);
 }
-
-/** Where the copy at hand begins: its own first stop, or the cutting of all. */
-const firstStopOf = (walk: readonly Stop[], { part, copies: [copy] }: Stop): number =>
-  Math.max(
-    0,
-    walk.findIndex((stop) => stop.part === part && stop.copies.length === 1 && stop.copies[0] === copy),
-  );
 
 /** What is read out of a step. */
 function spoken({ step, copies }: Stop, all: number): string {
