@@ -6,7 +6,7 @@ import { outlineOf, type Piece } from '../pattern';
 import { checksOf } from './checks';
 import { LAYER_PLACES } from './design/extras';
 import { glueAreas, keepDry } from './work/glue';
-import { type Made, type MadePiece, type Plan } from './plan';
+import { type Made, type MadePiece, type Plan } from './made';
 import { pieceOf } from './thing';
 import { stepsOf, type Step } from './steps';
 import { checkSentence } from './words';

@@ -14,7 +14,8 @@ export {
 } from './design/design';
 export { issuesOf, type Issue } from '../text/issues';
 export { blanksOf } from './work/blanks';
-export { outlineOf, partNamed, planFor, type Made, type MadePiece, type Plan } from './plan';
+export { outlineOf, planFor } from './plan';
+export { partNamed, type Made, type MadePiece, type Plan } from './made';
 export { basePieces, ownPaper, panelName, viewOf } from './thing';
 export {
   ADHESIVES,
@@ -29,7 +30,8 @@ export {
 } from './design/extras';
 export { glueAdvice, glueAreas, keepDry, type GlueAdvice, type GlueArea } from './work/glue';
 export { closurePlan, type ClosurePlan } from './work/closures';
-export { addedOutside, type Layer, type MadeLayer } from './work/layers';
+export { addedOutside } from './work/layers';
+export { type Layer, type MadeLayer } from './made';
 export { sheetOf } from './design/sheets';
 export {
   fromPaper,
@@ -73,7 +75,8 @@ export { scoreNumbers } from './work/numbers';
 export { figureText, keyFigures, leastLap, settingOf, type FigurePart, type KeyFigure } from './looks/key-figures';
 export { sizeChart, type ChartCard, type ChartLine, type ChartRow } from './choosing/chart';
 export type { Phase } from './work/work';
-export { stepsOf, whenDone, type Action, type Finish, type Reading, type Step, type StepPicture } from './steps';
+export { stepsOf, whenDone, type Action, type Reading, type Step } from './steps';
+export { type Finish, type StepPicture } from './looks/step-picture';
 export { postPlan, receivePlan, type PostedPlan } from './posted';
 export { sheetNow, type SheetNow } from './work/sheet-now';
 export { longestCut } from './work/longest-cut';

@@ -20,40 +20,8 @@ import { onSheet, withFlapsJoined, type Rescued } from './rescued';
 import { sizedFor } from './sized';
 import { basePieces, ownPaper, spinesOf, viewOf } from './thing';
 import { discHoles } from './work/closures';
-import { addedOutside, layersOf, takenInside, type MadeLayer } from './work/layers';
-
-/** A piece to be cut, with the moves that make it. */
-export interface MadePiece {
-  readonly piece: Piece;
-  readonly programme: Programme;
-  /** Where the simulated tool's sheet differs from the pattern; empty when they agree. */
-  readonly toolFaults: readonly Fault[];
-}
-
-/** A design carried out: the pattern, the folding of it, the moves to make it, and what was measured. */
-export interface Made {
-  readonly built: Built;
-  /** The pieces to cut, without what the maker has already. */
-  readonly pieces: readonly [MadePiece, ...MadePiece[]];
-  /** What is laid on its faces and into its room, in the order of the design. */
-  readonly layers: readonly MadeLayer[];
-  readonly folded: Folded;
-  /** Its cavities, opened; the first is the one the contents are sized for. */
-  readonly holds: readonly Hold[];
-  /** Room for what goes in, along its own axes; depth 0 in what lies flat. */
-  readonly inside: Size3;
-  /** Room beside the design's contents; null when only the paper was given, or nothing goes in. */
-  readonly fit: Fit | null;
-  readonly largest: Contents;
-  readonly thickest: Mm;
-  /** Along the contents' width and height; thickness with the contents in. */
-  readonly finished: Size3 & { readonly thickness: Mm };
-}
-
-/** The answer to a design: made, or the reason why no pattern exists. */
-export type Plan =
-  | { readonly design: Design; readonly made: Made; readonly refusal: null }
-  | { readonly design: Design; readonly made: null; readonly refusal: Refusal };
+import { addedOutside, layersOf, takenInside } from './work/layers';
+import type { Made, MadeLayer, MadePiece, Plan } from './made';
 
 const NO_CONTENTS: Contents = { width: mm(0), height: mm(0), thickness: mm(0) };
 const NOTHING: Size3 = { width: mm(0), height: mm(0), depth: mm(0) };
@@ -188,10 +156,6 @@ function madePiece(piece: Piece, start: Start, { tool }: Design): MadePiece {
   const programme = programmeFor(piece, start, tool);
   return { piece, programme, toolFaults: differences(simulate(piece.blank, tool, programme.moves), piece) };
 }
-
-/** The piece of that name with its moves, a layer included. */
-export const partNamed = ({ pieces, layers }: Pick<Made, 'pieces' | 'layers'>, name: string): MadePiece =>
-  [...pieces, ...layers].find(({ piece }) => piece.name === name) ?? pieces[0];
 
 /**
  * The outline of what is folded, along its contents' width and height, or the box round what stands; depth 0 in what lies

@@ -2,7 +2,7 @@ import { constructionNamed } from '../constructions';
 import { holdOf, type Hold } from '../fit';
 import type { Check } from './checks';
 import { calipersOf, type Design } from './design/design';
-import type { Made, Plan } from './plan';
+import type { Made, Plan } from './made';
 
 /** A plan and its checks as plain data, as one thread hands them to another: a holder by its name, no open cavities. */
 export interface PostedPlan {

@@ -1,6 +1,7 @@
 /** What is said, as a maker reads it: every check at every level, every button, every caution. Written out by hand. */
 import { inches, mm, sayer } from '../length';
-import { adhesiveSentence, CAUTION, checkSentence, closureWords, remedyLabel } from './words';
+import { checkSentence, remedyLabel } from './words';
+import { adhesiveSentence, CAUTION, closureWords } from './work/words';
 import type { Check, Remedy } from './checks';
 import type { GlueAdvice } from './work/glue';
 

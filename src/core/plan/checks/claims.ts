@@ -1,6 +1,6 @@
 import { measured } from '../../constructions';
 import { calipersOf, type Design } from '../design/design';
-import { type Made } from '../plan';
+import { type Made } from '../made';
 import { panelName } from '../thing';
 import { claimed, type Check } from './check';
 

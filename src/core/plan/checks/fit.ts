@@ -4,7 +4,7 @@ import { turned, type Hold } from '../../fit';
 import { hasPanel, inView, layerOf, levelOf, mouthView, thickestPile, type FlatCavity } from '../../fold';
 import { inches, mm, type Mm } from '../../length';
 import { calipersOf, constructionOptions, type Design } from '../design/design';
-import { type Made, type Plan } from '../plan';
+import { type Made, type Plan } from '../made';
 import { spinesOf } from '../thing';
 import { check, curesFor, fromContents, type Check, type Level, type Remedy } from './check';
 

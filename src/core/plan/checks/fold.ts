@@ -5,7 +5,7 @@ import { LEAST } from '../../pattern';
 import type { Design } from '../design/design';
 import type { Closure } from '../design/extras';
 import { allNumbers } from '../work/numbers';
-import { type Made, type Plan } from '../plan';
+import { type Made, type Plan } from '../made';
 import { ownPaper, panelName } from '../thing';
 import { claimChecks } from './claims';
 import { check, curesFor, type Check } from './check';

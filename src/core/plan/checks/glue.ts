@@ -1,7 +1,7 @@
 import { mm, roundTo } from '../../length';
 import { closurePlan, type ClosurePlan } from '../work/closures';
 import { glueAdvice } from '../work/glue';
-import type { Made, Plan } from '../plan';
+import type { Made, Plan } from '../made';
 import type { DesignChange } from '../design/change';
 import type { Design } from '../design/design';
 import { check, type Check, type Remedy } from './check';

@@ -1,6 +1,6 @@
 /** Checks: `checksOf(plan)` asks of the folded shape what a maker would ask, each answer with what would mend it. */
 import type { Facts, RefusalCode } from '../../constructions';
-import type { Plan } from '../plan';
+import type { Plan } from '../made';
 import { check, curesFor, type Check, type Remedy } from './check';
 import { claimChecks } from './claims';
 import { enoughToDraw } from './enough';

@@ -3,7 +3,7 @@ import { mm, type Mm } from '../../length';
 import { edgeLength } from '../../pattern';
 import { constructionOptions, paperOf, type Design } from '../design/design';
 import { longestCut } from '../work/longest-cut';
-import type { Made, Plan } from '../plan';
+import type { Made, Plan } from '../made';
 import { check, type Check, type Remedy } from './check';
 
 /** Sizes of a tool this close are the same tool, mm. */

@@ -1,5 +1,5 @@
 import { REVEALS } from '../design/extras';
-import type { Made, Plan } from '../plan';
+import type { Made, Plan } from '../made';
 import { check, type Check } from './check';
 
 /** Layers that were asked for and for which there is no room. */

@@ -11,7 +11,7 @@ import {
 import { LEAST, type Hinge, type Panel, type Piece } from '../../pattern';
 import { paperOf, type Design } from '../design/design';
 import { PAPERS, smallestPaperFor } from '../design/papers';
-import { type Made, type Plan } from '../plan';
+import { type Made, type Plan } from '../made';
 import { panelName } from '../thing';
 import { glueAreas } from '../work/glue';
 import { check, curesFor, type Check } from './check';

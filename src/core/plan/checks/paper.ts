@@ -4,7 +4,7 @@ import { TOLERANCE } from '../../geometry';
 import type { Piece } from '../../pattern';
 import { paperOf, type Design } from '../design/design';
 import { liesOn, smallestPaperFor, STIFF, THIN } from '../design/papers';
-import type { Made, Plan } from '../plan';
+import type { Made, Plan } from '../made';
 import {
   isUpright,
   openPrintMap,

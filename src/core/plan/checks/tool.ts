@@ -1,6 +1,6 @@
 import { mm, onGraduation } from '../../length';
 import { planTool, usesTool } from '../../tools';
-import type { Made, Plan } from '../plan';
+import type { Made, Plan } from '../made';
 import { check, type Check } from './check';
 
 /** Whether the tool makes this pattern, and where it ends. */

@@ -6,7 +6,8 @@ import { briefFor, readDesign, type Design, type DesignInput } from '../design/d
 import { sizedFor } from '../sized';
 import { liesOn } from '../design/papers';
 import { takingIn, type Picture } from '../looks/picture';
-import { planFor, type Made } from '../plan';
+import { planFor } from '../plan';
+import { type Made } from '../made';
 
 /** What is known: something to put in, or a paper; and the rest of a design that all answers share. */
 export type Question = Omit<DesignInput, 'construction' | 'options' | 'version'> & {

@@ -1,7 +1,7 @@
 import type { Say } from '../../length';
 import { checksOf } from '../checks';
 import { printMap } from '../looks/print';
-import type { Plan } from '../plan';
+import type { Plan } from '../made';
 
 /** What a plan comes to, to weigh one choice against another: room, thickness, a lid's play, what shows plain. */
 export function consequenceOf(plan: Plan, say: Say): string {

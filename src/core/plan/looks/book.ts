@@ -3,7 +3,7 @@ import { claimsOf } from '../../constructions';
 import { foldedBox, inView, layerOf, levelOf, outOfView, type Layer, type Stack, type View } from '../../fold';
 import { apply, boxOf, compose, reflection, type Point } from '../../geometry';
 import { mm, type Mm } from '../../length';
-import type { Made } from '../plan';
+import type { Made } from '../made';
 import { viewOf } from '../thing';
 
 /** A card in a pocket of a page, in the page’s view: where it lies, and which way it comes out. */

@@ -13,12 +13,12 @@ import {
 } from '../../fold';
 import { apply, posed, type Polygon } from '../../geometry';
 import type { Design } from '../design/design';
-import type { Made } from '../plan';
+import type { Made } from '../made';
 import { basePieces, viewOf } from '../thing';
-import type { Finish } from '../steps';
+import type { Finish } from './step-picture';
 import { closurePlan, type ClosurePlan } from '../work/closures';
 import { glueAreas } from '../work/glue';
-import { type LaidOn, type MadeLayer } from '../work/layers';
+import { type LaidOn, type MadeLayer } from '../made';
 
 /** What is glued on the faces of the finished thing, the lowest first. */
 export const laidOnFaces = ({ layers }: Pick<Made, 'layers'>): readonly LaidOn[] =>

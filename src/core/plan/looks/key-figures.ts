@@ -5,7 +5,7 @@ import { claimsOf, leastOf, penTaken } from '../../constructions';
 import { mm, near, roundTo, type Mm, type Say } from '../../length';
 import { planTool } from '../../tools';
 import { calipersOf, type Design } from '../design/design';
-import { type Made, type MadePiece } from '../plan';
+import { type Made, type MadePiece } from '../made';
 import { pieceOf } from '../thing';
 import { listed } from '../../text';
 

@@ -25,7 +25,7 @@ import type { Contents } from '../../constructions';
 import { mm, type Mm } from '../../length';
 import type { Panel } from '../../pattern';
 import type { Design } from '../design/design';
-import { type Made } from '../plan';
+import { type Made } from '../made';
 import { viewOf } from '../thing';
 import { laidOnFaces, leafOn } from './dressing';
 

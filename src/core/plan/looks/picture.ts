@@ -30,11 +30,11 @@ import {
 } from '../../geometry';
 import type { Design } from '../design/design';
 import { glueAreas } from '../work/glue';
-import { type Made } from '../plan';
+import { type Made } from '../made';
 import { ownPaper, viewOf } from '../thing';
 import { seatIn } from '../../fit';
 import type { Mm } from '../../length';
-import type { StepPicture } from '../steps';
+import type { StepPicture } from './step-picture';
 import { dressing, leafOn } from './dressing';
 
 /** The finished thing as it is drawn: a pile and how it is looked at, or the faces of what stands. */

@@ -1,7 +1,7 @@
 /** From where a thing is looked at: its sides when it is finished, what shows when it is opened, each page of a book. */
 import { roomAxes, seenAsPile, type Stack, type View } from '../../fold';
 import type { Vec } from '../../geometry';
-import type { Made } from '../plan';
+import type { Made } from '../made';
 import { basePieces, ownPaper, viewOf } from '../thing';
 import { bookOf, type Book } from './book';
 

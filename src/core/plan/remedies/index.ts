@@ -5,7 +5,8 @@
 import { checksOf, type Check, type Remedy } from '../checks';
 import { changedDesign, inputOf } from '../design/change';
 import { readDesign } from '../design/design';
-import { planFor, type Plan } from '../plan';
+import { planFor } from '../plan';
+import { type Plan } from '../made';
 import { generalOffers, largerSheets, otherHolders, type OwnPaper } from './offers';
 
 export type { OwnPaper } from './offers';

@@ -1,10 +1,11 @@
 import type { Say } from '../../length';
 import type { Design } from '../design/design';
-import { partNamed, type Made } from '../plan';
+import { partNamed, type Made } from '../made';
 import { closurePlan, type ClosurePlan } from '../work/closures';
-import type { Layer } from '../work/layers';
-import { CAUTION, closureWords } from '../words';
-import type { Draft, Finish, StepPicture } from './step';
+import type { Layer } from '../made';
+import { CAUTION, closureWords } from '../work/words';
+import type { Draft } from './step';
+import type { Finish, StepPicture } from '../looks/step-picture';
 
 /** What is done with a layer once it is cut and punched. */
 export function layerStep({ on, upon, piece, ribbon }: Layer, made: Made, say: Say): Draft {

@@ -7,8 +7,8 @@ import type { Decoration } from '../design/extras';
 import { cutOutOf, windowInside, type CutOut } from '../looks/print';
 import { cutAway, type Rescued } from '../rescued';
 import { scoreNumbers } from '../work/numbers';
-import type { Made, MadePiece } from '../plan';
-import { CAUTION } from '../words';
+import type { Made, MadePiece } from '../made';
+import { CAUTION } from '../work/words';
 import { listed, quoted } from '../../text';
 import type { Draft } from './step';
 

@@ -4,11 +4,12 @@ import { CONTENTS, glueAreas, glueIds, keepDry, type GlueAdvice } from '../work/
 import type { ScoreNumber } from '../work/numbers';
 import type { Design } from '../design/design';
 import { isPhotoSize } from '../design/papers';
-import { type Made } from '../plan';
+import { type Made } from '../made';
 import { panelName, pieceOf } from '../thing';
-import { adhesiveSentence, CAUTION } from '../words';
+import { adhesiveSentence, CAUTION } from '../work/words';
 import { listed } from '../../text';
-import type { Draft, StepPicture } from './step';
+import type { Draft } from './step';
+import type { StepPicture } from '../looks/step-picture';
 
 /** True for a fold that is nothing but a fold: several of one piece are told together. */
 export const isPlain = ({ step, joints }: Stage, made: Made): boolean =>

@@ -4,7 +4,7 @@ import { paperOf, type Design } from '../design/design';
 import type { Adhesive } from '../design/extras';
 import { longestCut } from '../work/longest-cut';
 import { STIFF, THIN } from '../design/papers';
-import { CAUTION } from '../words';
+import { CAUTION } from '../work/words';
 import type { IfRough, Step } from './step';
 
 /** How to get a straight edge to measure from. */

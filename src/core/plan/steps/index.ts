@@ -1,7 +1,7 @@
 /** Steps: `stepsOf(plan, say)` tells the whole make in order, each step with its picture and its caution. */
 import type { Stage } from '../../fold';
 import type { Say } from '../../length';
-import { type Made, type MadePiece, type Plan } from '../plan';
+import { type Made, type MadePiece, type Plan } from '../made';
 import { stillToDo } from '../rescued';
 import { CONTENTS, glueAdvice, glueIds } from '../work/glue';
 import { allNumbers } from '../work/numbers';
@@ -14,7 +14,8 @@ import type { Draft, Step } from './step';
 
 export type { Reading } from '../../tools';
 export { whenDone } from './finishing';
-export type { Action, Finish, IfRough, Step, StepPicture } from './step';
+export type { Action, IfRough, Step } from './step';
+export type { Finish, StepPicture } from '../looks/step-picture';
 
 /** The whole make in the order of its work, told for the design's tool. */
 export function stepsOf(plan: Plan, say: Say): Step[] {

@@ -3,7 +3,7 @@ import { paperOf, type Design, type Papers } from '../design/design';
 import { cutFor } from '../design/sheets';
 import { mm } from '../../length';
 import { cutOutOf } from '../looks/print';
-import type { Made } from '../plan';
+import type { Made } from '../made';
 
 /**
  * The blanks one copy of a design takes, mm: its own pieces, not those the maker has already, and its layers.

@@ -5,7 +5,7 @@ import { apply, contains, fromSegment, invert, TOLERANCE, type Point } from '../
 import type { Hole } from '../../pattern';
 import type { Design } from '../design/design';
 import type { Closure } from '../design/extras';
-import { type Made, type MadePiece } from '../plan';
+import { type Made, type MadePiece } from '../made';
 import { ownPaper, viewOf } from '../thing';
 
 /** A bow takes this much cord beyond once round, a knot this much, mm. Common practice 10 to 12 in, and 4 in. */

@@ -14,7 +14,7 @@ import {
 import { inches, mm, type Mm } from '../../length';
 import type { Design } from '../design/design';
 import type { Adhesive } from '../design/extras';
-import type { Made } from '../plan';
+import type { Made } from '../made';
 
 /** Where glue goes for one step, on the flat sheet. */
 export interface GlueArea {

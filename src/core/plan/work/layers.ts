@@ -24,39 +24,9 @@ import { mm, near, roundTo, type Mm } from '../../length';
 import { LEAST, drawPiece, rect, type Hole, type Piece } from '../../pattern';
 import type { Design } from '../design/design';
 import { REVEALS, type LayerPlace } from '../design/extras';
-import { plainFace } from '../looks/print';
-import type { Made, MadePiece } from '../plan';
+import { plainFace } from '../looks/plain-face';
+import type { LaidOn, Layer, Made, MadePiece } from '../made';
 import { pieceOf, viewOf } from '../thing';
-
-/** A piece glued on a panel of the finished thing, as it lies on that panel's sheet. */
-export interface LaidOn {
-  readonly name: string;
-  readonly panel: string;
-  readonly side: Side;
-  readonly polygon: Polygon<'sheet'>;
-}
-
-/** A layer as it comes out. */
-export interface Layer {
-  /** Its place in the design's list of layers. */
-  readonly index: number;
-  readonly on: LayerPlace;
-  /** The layer it is glued on; null where it lies on the thing itself. */
-  readonly upon: string | null;
-  readonly reveal: Mm;
-  readonly piece: Piece;
-  readonly paper: Design['paper'];
-  /** Ribbon that goes round it, to pull it out by, mm; 0 for none. */
-  readonly ribbon: Mm;
-  /** The side of the finished thing it shows on; null for what lies inside, or only on the flat sheet. */
-  readonly face: 'front' | 'back' | null;
-  readonly laid: LaidOn | null;
-}
-
-/** A layer with the moves that make it. */
-export interface MadeLayer extends MadePiece {
-  readonly layer: Layer;
-}
 
 /** What layers are sized from. */
 type Sized = Pick<Made, 'inside' | 'finished' | 'built' | 'folded'> & {

@@ -1,5 +1,5 @@
 import { scoresRun, type Programme } from '../../tools';
-import type { Made } from '../plan';
+import type { Made } from '../made';
 
 /** Scores numbered in the order they are made; those run in one go share a number. */
 export const scoreNumbers = (programme: Programme): Map<string, number> =>

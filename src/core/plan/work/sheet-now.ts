@@ -3,7 +3,7 @@ import { isSquare, type Edge, type Piece } from '../../pattern';
 import { scoresRun, simulate, type SheetState } from '../../tools';
 import type { Design } from '../design/design';
 import { scoreNumbers } from './numbers';
-import { partNamed, type Made } from '../plan';
+import { partNamed, type Made } from '../made';
 import type { Step } from '../steps';
 import { flatMoves } from '../steps/flat';
 import { listed } from '../../text';

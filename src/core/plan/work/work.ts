@@ -3,11 +3,11 @@ import { TOLERANCE } from '../../geometry';
 import { near } from '../../length';
 import { paperOf, type Design } from '../design/design';
 import type { Decoration } from '../design/extras';
-import { type MadePiece, type Plan } from '../plan';
+import { type MadePiece, type Plan } from '../made';
 import { liesAsItIs } from '../rescued';
 import { pieceOf } from '../thing';
 import { closurePlan, type ClosurePlan } from './closures';
-import type { Layer } from './layers';
+import type { Layer } from '../made';
 import { scoreNumbers } from './numbers';
 import { inOrder, type Operation } from './order';
 
