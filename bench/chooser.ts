@@ -5,7 +5,10 @@
 import { Bench } from 'tinybench';
 import { CONSTRUCTIONS } from '../src/core/constructions';
 import { mm } from '../src/core/length';
-import { becomes, checksOf, papersFor, planFor, readDesign, suggest } from '../src/core/plan';
+import { becomes, papersFor, suggest } from '../src/core/choosing';
+import { checksOf } from '../src/core/checks';
+import { planFor } from '../src/core/plan';
+import { readDesign } from '../src/core/design';
 
 /** Longest a list may take, ms. */
 const BOUND = 1000;

@@ -4,15 +4,9 @@
  */
 import fc from 'fast-check';
 import { CONSTRUCTIONS } from '../src/core/constructions';
-import {
-  changedDesign,
-  checksOf,
-  planFor,
-  readDesign,
-  remediesTried,
-  type Check,
-  type DesignInput,
-} from '../src/core/plan';
+import { changedDesign, readDesign, type DesignInput } from '../src/core/design';
+import { checksOf, remediesTried, type Check } from '../src/core/checks';
+import { planFor } from '../src/core/plan';
 import { contentsFirst, paperFirst } from '../tests/helpers/designs';
 
 const DESIGNS = 2000;

@@ -4,7 +4,8 @@
  */
 import { benchFor, oddsOf, USUAL_HANDS } from '../src/core/hands';
 import { assemble } from '../src/core/fold';
-import { planFor, readDesign } from '../src/core/plan';
+import { planFor } from '../src/core/plan';
+import { readDesign } from '../src/core/design';
 
 /** What 4,000 folds may take, ms. */
 const BOUND = 3000;

@@ -4,7 +4,10 @@
  */
 import { Bench } from 'tinybench';
 import { CONSTRUCTIONS, optionFields } from '../src/core/constructions';
-import { checksOf, planDocument, planFor, readDesign } from '../src/core/plan';
+import { checksOf } from '../src/core/checks';
+import { planDocument } from '../src/core/document';
+import { planFor } from '../src/core/plan';
+import { readDesign } from '../src/core/design';
 
 /** Most a plan may take, ms. */
 const BOUND = 2;

@@ -7,7 +7,10 @@ import { Matrix4, Object3D, Vector3 } from 'three';
 import { Bench } from 'tinybench';
 import { CONSTRUCTIONS } from '../src/core/constructions';
 import { assemble } from '../src/core/fold';
-import { checksOf, momentsOf, planFor, readDesign, seenAt } from '../src/core/plan';
+import { checksOf } from '../src/core/checks';
+import { momentsOf, seenAt } from '../src/core/looks';
+import { planFor } from '../src/core/plan';
+import { readDesign } from '../src/core/design';
 
 /** A picture of a moving view may take so long, ms: 60 a second. */
 const FRAME = 1000 / 60;

@@ -3,7 +3,8 @@
  * holding each other may cost beyond the plans themselves.
  */
 import { Bench } from 'tinybench';
-import { checksOf, planFor } from '../src/core/plan';
+import { checksOf } from '../src/core/checks';
+import { planFor } from '../src/core/plan';
 import { planSet, readSet, setChecks, type SetInput } from '../src/core/sets';
 
 /** What a set may take beyond its plans, ms. */

@@ -4,7 +4,10 @@
  * edge and pieces alike told together; the three must have lost a third.
  */
 import { CONSTRUCTIONS } from '../src/core/constructions';
-import { planFor, readDesign, sayer, stepsOf, type DesignInput } from '../src/core/plan';
+import { planFor } from '../src/core/plan';
+import { readDesign, type DesignInput } from '../src/core/design';
+import { sayer } from '../src/core/length';
+import { stepsOf } from '../src/core/making';
 
 const say = sayer('in', '1/8 in');
 const board = { kind: 'scoring-board' } as const;

@@ -2,7 +2,8 @@
 import { writeFileSync } from 'node:fs';
 import { CONSTRUCTIONS, optionFields, type OptionField } from '../src/core/constructions';
 import { formatLength, inches, mm } from '../src/core/length';
-import { planFor, readDesign } from '../src/core/plan';
+import { planFor } from '../src/core/plan';
+import { readDesign } from '../src/core/design';
 
 export const FILE = 'docs/constructions.md';
 

@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { parseDocument, type Issue } from '../src/core/plan';
+import { parseDocument } from '../src/core/design';
+import { type Issue } from '../src/core/text/issues';
 
 /** What became of a document: its answer, what is wrong with it, or what nobody foresaw. */
 export type Answer =

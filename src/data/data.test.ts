@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
-import { checksOf } from '@/core/plan';
+import { checksOf } from '@/core/checks';
 import { planSet, readSet, setChecks, setOfOlder } from '@/core/sets';
 import { readCutList, sheetsFrom, stashPaperSchema, type StashPaper } from '@/core/cutting';
 import { loadSolver, pack } from '@/core/cutting/pack';

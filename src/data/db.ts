@@ -3,7 +3,7 @@ import type { CutList, CutPiece, KeptPaper, Layout } from '@/core/cutting';
 import type { Units } from '@/core/length';
 import type { SetInput, WayOfWork } from '@/core/sets';
 import type { LogEntry } from '@/core/files';
-import type { DesignInput } from '@/core/plan';
+import type { DesignInput } from '@/core/design';
 import { COMMON_TOOLBOX, type OwnTool } from '@/core/tools';
 import type { Patch } from './patch';
 import type { SettingKey } from './setting-kinds';

@@ -1,7 +1,7 @@
 import type { KeptPaper } from '@/core/cutting';
 import { logEntrySchema, type LogEntry, type ProjectFile } from '@/core/files';
 import { inches, mm } from '@/core/length';
-import type { DesignInput } from '@/core/plan';
+import type { DesignInput } from '@/core/design';
 import { setOf, type SetInput } from '@/core/sets';
 import type { CutRecord, CuttingRecord } from './db';
 

@@ -10,7 +10,11 @@ import { readLogCsv, writeLogCsv } from '@/core/files/log-csv';
 import { readProject, writeProject } from '@/core/files/project';
 import { CHAINS, planSet, readSet } from '@/core/sets';
 import { readStashCsv, writeStashCsv } from '@/core/files/stash-csv';
-import { checksOf, planFor, readDesign, stepsOf, sayer } from '@/core/plan';
+import { checksOf } from '@/core/checks';
+import { planFor } from '@/core/plan';
+import { readDesign } from '@/core/design';
+import { stepsOf } from '@/core/making';
+import { sayer } from '@/core/length';
 import { COMMON_TOOLBOX } from '@/core/tools';
 import { readRecord } from './records';
 

@@ -1,5 +1,5 @@
 import type { Units } from '@/core/length';
-import type { DesignInput } from '@/core/plan';
+import type { DesignInput } from '@/core/design';
 import type { SetInput, WayOfWork } from '@/core/sets';
 import { db, type MakeRecord, type Project, type SpoiledSheet } from './db';
 import { allKept, keep, readAll } from './keep';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { cutListSchema, layoutSchema, stashPaperSchema } from '@/core/cutting';
 import { logEntrySchema } from '@/core/files';
-import { issuesOf } from '@/core/plan';
+import { issuesOf } from '@/core/text/issues';
 import { readSet } from '@/core/sets';
 import { oneLine, quoted } from '@/core/text';
 import type { KeptTable } from './db';

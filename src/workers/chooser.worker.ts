@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { suggest, type Question, type Suggestion } from '@/core/plan';
+import { suggest, type Question, type Suggestion } from '@/core/choosing';
 import { greets } from './helper';
 
 const chooserWorker = {

@@ -1,16 +1,15 @@
 import { expose } from 'comlink';
 import {
   checksOf,
-  planFor,
   postPlan,
-  readDesign,
   remediesOf,
   remediesTried,
-  type DesignInput,
   type OwnPaper,
   type PostedPlan,
   type Remedies,
-} from '@/core/plan';
+} from '@/core/checks';
+import { planFor } from '@/core/plan';
+import { readDesign, type DesignInput } from '@/core/design';
 import { greets } from './helper';
 
 const planWorker = {

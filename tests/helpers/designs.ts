@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { z } from 'zod';
 import { optionFields, type Construction } from '../../src/core/constructions';
 import { GRADUATIONS, INCH } from '../../src/core/length';
-import { CLOSURES, LAYER_PLACES, planFor, readDesign, type DesignInput, type Plan } from '../../src/core/plan';
+import { CLOSURES, LAYER_PLACES, readDesign, type DesignInput } from '../../src/core/design';
+import { planFor, type Plan } from '../../src/core/plan';
 
 const tool = fc.oneof(
   fc.record({

@@ -1,4 +1,5 @@
-import type { Plan, PlanDocument } from '../../src/core/plan';
+import type { Plan } from '../../src/core/plan';
+import type { PlanDocument } from '../../src/core/document';
 import { secondArea, secondDifference } from './second-geometry';
 import {
   clearOf,

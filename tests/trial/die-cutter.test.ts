@@ -12,7 +12,11 @@ import { said } from '../helpers/faults';
 import { CONSTRUCTIONS } from '../../src/core/constructions';
 import { jsonSchema } from '../../src/core/files';
 import { inches, mm, sayer } from '../../src/core/length';
-import { checkSentence, checksOf, planDocument, stepsOf, type DesignInput, type Plan } from '../../src/core/plan';
+import { checkSentence, checksOf } from '../../src/core/checks';
+import { planDocument } from '../../src/core/document';
+import { stepsOf } from '../../src/core/making';
+import { type DesignInput } from '../../src/core/design';
+import { type Plan } from '../../src/core/plan';
 import {
   boardsOf,
   freshTool,

@@ -4,8 +4,8 @@
  */
 jest.mock('../../src/core/constructions/list', () => {
   const { ticketJacket } = jest.requireActual<typeof import('./ticket-jacket')>('./ticket-jacket');
-  const { plainSheet } = jest.requireActual<typeof import('../../src/core/constructions/plain-sheet')>(
-    '../../src/core/constructions/plain-sheet',
+  const { plainSheet } = jest.requireActual<typeof import('../../src/core/constructions/layers/plain-sheet')>(
+    '../../src/core/constructions/layers/plain-sheet',
   );
   return { CONSTRUCTIONS: [ticketJacket], GIVEN: [plainSheet] };
 });
@@ -15,14 +15,10 @@ import { disagreements } from '../helpers/disagreements';
 import { CONSTRUCTIONS } from '../../src/core/constructions';
 import { jsonSchema } from '../../src/core/files';
 import { inches, sayer } from '../../src/core/length';
-import {
-  checkSentence,
-  checksOf,
-  constructionOptions,
-  planDocument,
-  stepsOf,
-  type DesignInput,
-} from '../../src/core/plan';
+import { checkSentence, checksOf } from '../../src/core/checks';
+import { constructionOptions, type DesignInput } from '../../src/core/design';
+import { planDocument } from '../../src/core/document';
+import { stepsOf } from '../../src/core/making';
 
 const say = sayer('mm', '1 mm');
 const jacket = (more: object = {}) =>

@@ -5,7 +5,9 @@
  */
 import { expectApproved } from '../../../tests/helpers/approved';
 import { mm } from '../length';
-import { checksOf, constructionOptions, planFor, readDesign, type Plan } from '../plan';
+import { checksOf } from '../checks';
+import { constructionOptions, readDesign } from '../design';
+import { planFor, type Plan } from '../plan';
 import { CONSTRUCTIONS } from '.';
 
 const short = (value: number): string => String(Math.round(value * 100) / 100);

@@ -3,7 +3,8 @@ import { planOf } from '../../../tests/helpers/designs';
 import { distance } from '../geometry';
 import { INCH, inches } from '../length';
 import type { Piece } from '../pattern';
-import { checksOf, type Made } from '../plan';
+import { checksOf } from '../checks';
+import { type Made } from '../plan';
 import { roomy } from './sizing';
 import { CONSTRUCTIONS, optionFields } from '.';
 

@@ -2,7 +2,7 @@
 export * from './construction';
 export { drawn } from './drawn';
 export { withFeatures } from './features';
-export { soldAs } from './bought-envelope';
+export { soldAs } from './envelopes/bought-envelope';
 export { CONSTRUCTIONS, GIVEN } from './list';
 export { constructionNamed } from './registry';
 export { optionFields, type OptionField } from './options';

@@ -5,17 +5,12 @@ import { edgesMeet, leafOf } from '../fold';
 import { seenFrom } from '../geometry';
 import { INCH, inches, mm } from '../length';
 import type { Piece } from '../pattern';
-import {
-  checksOf,
-  checkSentence,
-  consequenceOf,
-  planDocument,
-  sayer,
-  stepsOf,
-  type Check,
-  type CheckOf,
-  type Made,
-} from '../plan';
+import { checksOf, checkSentence, type Check, type CheckOf } from '../checks';
+import { consequenceOf } from '../choosing';
+import { planDocument } from '../document';
+import { sayer } from '../length';
+import { stepsOf } from '../making';
+import { type Made } from '../plan';
 import { claimsOf, penTaken } from '.';
 
 const say = sayer('in', '1/8 in');

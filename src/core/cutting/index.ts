@@ -18,6 +18,7 @@ export {
 } from './cut-list';
 export { laidByHand, shareUsed, type ByHand } from './layout';
 export type { Progress } from './pack';
+export { longestCut } from './longest-cut';
 export { isOfSize, isPlaced } from './placed';
 export { carryOut, fenceOrder, type FenceGroup, type TrimmerCut } from './trimmer';
 export { copiesFrom, piecesOf, sheetsFor, type Need, type NeededPiece } from './needs';

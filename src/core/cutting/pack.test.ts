@@ -14,7 +14,8 @@ import {
   type CutListInput,
   type Layout,
 } from '.';
-import { loadSolver, pack, packing, type Solver } from './pack';
+import { loadSolver, type Solver } from './solver';
+import { pack, packing } from './pack';
 
 let solver: Solver;
 beforeAll(async () => {

@@ -1,7 +1,10 @@
 import { mm } from '../length';
-import { blanksOf, planFor, readDesign, type DesignInput } from '../plan';
+import { blanksOf } from '../making';
+import { planFor } from '../plan';
+import { readDesign, type DesignInput } from '../design';
 import { copiesFrom, paperSpent, piecesOf, readCutList, sheetsFrom, whenCut, type CutList, type KeptPaper } from '.';
-import { loadSolver, pack } from './pack';
+import { loadSolver } from './solver';
+import { pack } from './pack';
 
 const paper = (id: string, more: Partial<KeptPaper> = {}): KeptPaper => ({
   id,

@@ -6,31 +6,17 @@ import fc from 'fast-check';
 import { runs } from '../../../tests/helpers/runs';
 import { anyDesign } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
-import { blanksOf } from '../plan';
+import { blanksOf } from '../making';
 import { stillOf } from '../fold';
-import {
-  checkSentence,
-  checksOf,
-  closurePlan,
-  glueAdvice,
-  figureText,
-  keyFigures,
-  momentsOf,
-  pictureOf,
-  planDocument,
-  planFor,
-  printMap,
-  readDesign,
-  remedyLabel,
-  sayer,
-  seenAt,
-  sheetNow,
-  stepsOf,
-  suggest,
-  windowOnFront,
-  type DesignInput,
-  type Plan,
-} from '../plan';
+import { checkSentence, checksOf, remedyLabel } from '../checks';
+import { closurePlan, glueAdvice, planFor, type Plan } from '../plan';
+import { figureText, keyFigures, momentsOf, pictureOf, printMap, seenAt, windowOnFront } from '../looks';
+import { planDocument } from '../document';
+import { readDesign, type DesignInput } from '../design';
+import { sayer } from '../length';
+import { sheetNow } from '../rescue';
+import { stepsOf } from '../making';
+import { suggest } from '../choosing';
 import { allDrawings, sheetSvg } from '.';
 
 /** Asks all that screens, files and scripts ask; gives the plan, or null for a document that is refused. */

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { cutListSchema, layoutSchema } from '../cutting';
 import { handsSchema } from '../hands';
-import { designSchema, planSchema } from '../plan';
+import { designSchema } from '../design';
+import { planSchema } from '../document';
 import { rescueSchema } from '../rescue';
 import { setPlanSchema, setSchema } from '../sets';
 import { projectSchema } from './project';

@@ -1,6 +1,6 @@
 import { constructionNamed, CONSTRUCTIONS } from '../constructions';
 import { mm, parseLength, type Mm } from '../length';
-import { issuesOf } from '../plan';
+import { issuesOf } from '../text/issues';
 import { quoted } from '../text';
 import { cellOf, csv, guarded, length, reading, readTable, type Reading } from './csv';
 import { logEntrySchema, type LogEntry } from './log';

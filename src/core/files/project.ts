@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { oneLine } from '../text';
-import { issuesOf, type Issue } from '../plan';
+import { issuesOf, type Issue } from '../text/issues';
 import { readSet, setOfOlder, type SetInput } from '../sets';
 
 /** The set a project file of either version keeps, as it was written; every problem in it is told. */

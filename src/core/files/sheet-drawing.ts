@@ -1,18 +1,8 @@
 import type { Point, Polygon, Segment } from '../geometry';
 import { outlineOf, type Blank, type Hole, type Piece } from '../pattern';
-import {
-  cutOutOf,
-  glueAreas,
-  keepDry,
-  onPaper,
-  paperOf,
-  scoreNumbers,
-  type CutOut,
-  type Design,
-  type Made,
-  type MadePiece,
-  type Papers,
-} from '../plan';
+import { cutOutOf, onPaper, type CutOut } from '../looks';
+import { glueAreas, keepDry, scoreNumbers, type Made, type MadePiece } from '../plan';
+import { paperOf, type Design, type Papers } from '../design';
 import { isCut, pieceName, type SetPlan } from '../sets';
 
 /** A numbered fold line. */

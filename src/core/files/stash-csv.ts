@@ -1,6 +1,6 @@
 import { stashPaperSchema, type StashPaper } from '../cutting';
 import { caliperOf, parseLength, USUAL_CALIPER, type Units } from '../length';
-import { issuesOf } from '../plan';
+import { issuesOf } from '../text/issues';
 import { quoted } from '../text';
 import { cellOf, csv, guarded, length, reading, readTable, type Reading } from './csv';
 

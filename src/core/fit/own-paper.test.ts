@@ -7,7 +7,8 @@ import { paperFirst, planOf } from '../../../tests/helpers/designs';
 import { runs } from '../../../tests/helpers/runs';
 import { layersRound, mostLayersOf, readPlan, type ReadDocument } from '../../../tests/helpers/second-reader';
 import { CONSTRUCTIONS } from '../constructions';
-import { checksOf, planDocument } from '../plan';
+import { checksOf } from '../checks';
+import { planDocument } from '../document';
 
 const C = 0.25;
 const taken = (construction: string, more: object = {}, caliper = C) => {

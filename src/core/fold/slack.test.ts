@@ -7,7 +7,7 @@ import { holdOf } from '../fit';
 import type { Point } from '../geometry';
 import { mm } from '../length';
 import type { Piece } from '../pattern';
-import type { DesignInput } from '../plan';
+import type { DesignInput } from '../design';
 import { assemble, EXACT, offBy, type AssemblyFold } from '.';
 
 /** A piece cut and scored by hand: every corner of every panel, and every score, a little off, each place its own way. */

@@ -1,6 +1,6 @@
 /** What unfolds is measured on the folded thing, not asked of the formula that drew it. */
 import { planOf } from '../../../tests/helpers/designs';
-import { checksOf } from '../plan';
+import { checksOf } from '../checks';
 import { mm } from '../length';
 import { drawPiece, rect } from '../pattern';
 import { assemble, flatStack, freeBreadth, stageAfter, unfolds, type FlatCavity } from '.';

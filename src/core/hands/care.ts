@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../geometry';
-import type { Step } from '../plan';
+import type { Step } from '../making';
 import type { Doing } from './lines';
 import type { Odds } from './odds';
 

@@ -1,7 +1,8 @@
 /** Hands over a whole set: what is made with errors goes into what is made with errors. */
 import type { Contents } from '../constructions';
 import { mm } from '../length';
-import type { Design, Made } from '../plan';
+import type { Design } from '../design';
+import type { Made } from '../plan';
 import { alike, heldBy, onEachOther, together, type Outside, type PlannedPart, type SetPlan } from '../sets';
 import { benchFor, benchForSize, normalFrom, type Asked, type Bench, type Hands } from './odds';
 

@@ -4,8 +4,8 @@ import fc from 'fast-check';
 import { CONSTRUCTIONS } from '../constructions';
 import { planOf } from '../../../tests/helpers/designs';
 import { inches, mm, sayer, type Mm } from '../length';
-import type { DesignInput } from '../plan';
-import { stepsOf } from '../plan';
+import type { DesignInput } from '../design';
+import { stepsOf } from '../making';
 import { planSet, readSet } from '../sets';
 import {
   answerHands,

@@ -18,7 +18,8 @@ import { holdOf, roomAt } from '../fit';
 import { intersection, leastWidth } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Piece } from '../pattern';
-import { outlineOf, type Design, type Made } from '../plan';
+import { outlineOf, type Made } from '../plan';
+import { type Design } from '../design';
 import { toEnd } from '../progress';
 import { drawnWith, loosened, type Doing, type Drawn, type Kind, type Loose } from './lines';
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { inches, lengthSchema, mm, stepOf, type Mm } from '../length';
-import { changedDesign, inputOf, planFor, readDesign, type Design } from '../plan';
+import { changedDesign, inputOf, readDesign, type Design } from '../design';
+import { planFor } from '../plan';
 import { toEnd } from '../progress';
 import { issuesOf, type Issue } from '../text/issues';
 import { planSet, readSet, type SetDesign } from '../sets';

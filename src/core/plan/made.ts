@@ -6,8 +6,8 @@ import type { Polygon } from '../geometry';
 import type { Mm } from '../length';
 import type { Piece } from '../pattern';
 import type { Fault, Programme } from '../tools';
-import type { Design } from './design/design';
-import type { LayerPlace } from './design/extras';
+import type { Design } from '../design';
+import type { LayerPlace } from '../design';
 
 /** A piece to be cut, with the moves that make it. */
 export interface MadePiece {

@@ -3,18 +3,11 @@ import fc from 'fast-check';
 import { PageSizes } from '@cantoo/pdf-lib';
 import { CONSTRUCTIONS } from '../constructions';
 import { INCH, inches, mm } from '../length';
-import {
-  CARDS,
-  checkSentence,
-  checksOf,
-  PAPERS,
-  planDocument,
-  readDesign,
-  remedyLabel,
-  sayer,
-  smallestPaperFor,
-  stepsOf,
-} from '.';
+import { CARDS, PAPERS, readDesign, smallestPaperFor } from '../design';
+import { checkSentence, checksOf, remedyLabel } from '../checks';
+import { planDocument } from '../document';
+import { sayer } from '../length';
+import { stepsOf } from '../making';
 
 const envelope = (fields: object) => ({ version: 1, construction: 'diagonal-envelope', ...fields });
 const card = { contents: { width: '3 in', height: '4 in' } };

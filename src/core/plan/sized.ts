@@ -4,7 +4,7 @@ import { assemble, type Folded, type Size3 } from '../fold';
 import { holdOf, type Hold } from '../fit';
 import { TOLERANCE } from '../geometry';
 import { inches, mm, roundTo, type Mm } from '../length';
-import { briefFor, calipersOf, constructionOptions, type Design } from './design/design';
+import { briefFor, calipersOf, constructionOptions, type Design } from '../design';
 
 /** A pattern, what it folds to, and its first cavity opened. */
 interface FoldedPattern {

@@ -1,4 +1,4 @@
-import { planDocument } from '../plan';
+import { planDocument } from '../document';
 import type { WaysOut } from './ways';
 
 /** The ways out as the contract has them (docs/contract): lengths in millimetres, each with its whole plan. */

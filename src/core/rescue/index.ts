@@ -5,3 +5,4 @@ export { type Ends, type Laid, type Scar } from './laid';
 export { misreadSchema, misreadWords, mistakeOf, warningAt, type Misread, type Mistake } from './mistaken';
 export { rescueAnswer } from './answer';
 export { allWaysOut, waysOut, type Way, type WayKind, type WaysOut } from './ways';
+export { sheetNow, type SheetNow } from './sheet-now';

@@ -18,18 +18,10 @@ import {
 } from '../geometry';
 import { mm } from '../length';
 import type { Piece } from '../pattern';
-import {
-  bitesOf,
-  isAlong,
-  laidOnFaces,
-  layFrom,
-  orientations,
-  printMap,
-  USED,
-  type Made,
-  type Papers,
-  type Turned,
-} from '../plan';
+import { bitesOf, isAlong, layFrom, orientations, USED, type Turned } from '../mending';
+import { laidOnFaces, printMap } from '../looks';
+import { type Made } from '../plan';
+import { type Papers } from '../design';
 import type { ScarredSheet, SheetMark } from './sheet';
 
 /** Where a mark of the sheet ends up. */

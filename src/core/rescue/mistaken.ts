@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { inches, stepOf } from '../length';
 import { edgeLength, type Piece } from '../pattern';
-import type { Action, Design, Step } from '../plan';
+import type { Action, Step } from '../making';
+import type { Design } from '../design';
 import type { EdgeFact, Fact } from './wrong';
 
 /** A figure that is commonly taken for the right one, by what was read wrongly. */

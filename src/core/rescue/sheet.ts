@@ -13,7 +13,10 @@ import {
 } from '../geometry';
 import { inches, mm, type Say } from '../length';
 import { blankPolygon, edgeLength, notchTriangle, onEdge, type Blank, type Edge, type Piece } from '../pattern';
-import { layOf, partNamed, sheetNow, stepsOf, type Made, type Plan, type Rescued } from '../plan';
+import { layOf, type Rescued } from '../mending';
+import { partNamed, type Made, type Plan } from '../plan';
+import { sheetNow } from './sheet-now';
+import { stepsOf } from '../making';
 import { simulate, type SheetState } from '../tools';
 import { scoresLeft } from '../tools/sheet';
 import type { EdgeFact, Fact, Mishap } from './wrong';

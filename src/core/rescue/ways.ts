@@ -4,27 +4,18 @@ import { mm, stepOf, type Mm, type Say } from '../length';
 import type { Piece } from '../pattern';
 import {
   changedDesign,
-  checksOf,
-  FINER,
   inputOf,
-  laidAnew,
   liesOn,
-  onlyHinge,
-  panelName,
   paperOf,
-  partNamed,
-  planFor,
   readDesign,
-  remedyLabel,
-  stepsOf,
-  type Check,
   type Design,
   type DesignChange,
   type DesignInput,
-  type Made,
-  type Plan,
-  type Rescued,
-} from '../plan';
+} from '../design';
+import { checksOf, FINER, remedyLabel, type Check } from '../checks';
+import { laidAnew, stepsOf } from '../making';
+import { onlyHinge, type Rescued } from '../mending';
+import { panelName, partNamed, planFor, type Made, type Plan } from '../plan';
 import { toEnd } from '../progress';
 import { listed } from '../text';
 import { laidSo, showsWhere, waysToLie, type Laid, type Scar } from './laid';

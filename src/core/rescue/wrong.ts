@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { lengthSchema, mm, type Mm } from '../length';
 import type { Edge } from '../pattern';
-import { paperSchema, readDesign, type Design } from '../plan';
+import { paperSchema, readDesign, type Design } from '../design';
 import { issuesOf, type Issue } from '../text/issues';
 
 const size = lengthSchema({ over: 0, most: 10_000 });

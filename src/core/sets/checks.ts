@@ -3,7 +3,7 @@ import type { Contents } from '../constructions';
 import { TOLERANCE } from '../geometry';
 import { turned } from '../fit';
 import { inches, mm, type Mm } from '../length';
-import type { Level } from '../plan';
+import type { Level } from '../constructions';
 import { shortagesOf } from './cut-list';
 import { heldBy, type PlannedPart, type SetPlan } from './plan-set';
 import type { Part } from './set';

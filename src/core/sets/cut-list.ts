@@ -1,6 +1,7 @@
 /** One cut list over all parts, by paper, and what of the papers runs out. */
 import { piecesOf, sheetsFor, type NeededPiece } from '../cutting';
-import { blanksOf, paperOf, sheetOf } from '../plan';
+import { blanksOf } from '../making';
+import { paperOf, sheetOf } from '../design';
 import type { PlannedPart, SetPlan } from './plan-set';
 import type { SetDesign, SetPaper } from './set';
 

@@ -1,5 +1,5 @@
 import { lengthSchema } from '../length';
-import type { DesignInput } from '../plan';
+import type { DesignInput } from '../design';
 import { hasSize, paperIdOf, type PartInput, type PartOutput, type SetInput, type SetPaperInput } from './set';
 
 /** Contents as another part tells them. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { sayer, unitsOf, type Say } from '../length';
-import { planDocument, planSchema } from '../plan';
+import { planDocument, planSchema } from '../document';
 import { setChecks } from './checks';
 import { cutListOf, shortagesOf } from './cut-list';
 import { runsOf } from './order';

@@ -2,8 +2,11 @@
 import fc from 'fast-check';
 import { runs } from '../../../tests/helpers/runs';
 import { inches, sayer } from '../length';
-import { calipersOf } from '../plan/design/design';
-import { checksOf, momentsOf, pileOf, seenAt, stepsOf, type DesignInput } from '../plan';
+import { calipersOf } from '../design';
+import { checksOf } from '../checks';
+import { momentsOf, pileOf, seenAt } from '../looks';
+import { stepsOf } from '../making';
+import { type DesignInput } from '../design';
 import {
   answerTo,
   cutListOf,

@@ -1,6 +1,6 @@
 /** "I have these envelopes": what can be made of envelopes that were bought, each as a set to begin with. */
 import { inches, mm, type Mm } from '../length';
-import { constructionOptions } from '../plan';
+import { constructionOptions } from '../design';
 import type { PartInput, SetInput, SetPaperInput } from './set';
 
 /** Envelopes as they were measured, mm, and how many there are. */

@@ -1,6 +1,7 @@
 /** Designs as older versions kept them, with companions in a list of their own, as sets. */
 import { inches, mm } from '../length';
-import { planFor, readDesign, type DesignInput, type Made } from '../plan';
+import { planFor, type Made } from '../plan';
+import { readDesign, type DesignInput } from '../design';
 import { setOf } from './design-of';
 import { withOutside, withPart } from './change';
 import type { PartInput, SetInput } from './set';

@@ -1,7 +1,9 @@
 /** The order of work over all parts of a set and their copies, from the same graph for one part and for many. */
 import type { Say } from '../length';
-import { paperOf, stepsOf, type Plan, type Step } from '../plan';
-import { inOrder } from '../plan/work/order';
+import { paperOf } from '../design';
+import { stepsOf, type Step } from '../making';
+import { type Plan } from '../plan';
+import { inOrder } from '../making';
 import { isCut } from './cut-list';
 import type { PlannedPart, SetPlan } from './plan-set';
 

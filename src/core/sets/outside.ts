@@ -1,6 +1,7 @@
 import type { Contents } from '../constructions';
 import { inches, mm, type Mm } from '../length';
-import { addedOutside, closurePlan, type Closure, type Design, type Made } from '../plan';
+import { addedOutside, closurePlan, type Made } from '../plan';
+import { type Closure, type Design } from '../design';
 import type { Hold } from './set';
 
 /** How large a thing is from the outside with what it holds, mm: thickness at its thickest place. */

@@ -2,7 +2,8 @@
 import type { Contents } from '../constructions';
 import { TOLERANCE } from '../geometry';
 import { mm, roundTo, stepOf, type Mm } from '../length';
-import { planFor, type Design, type Plan } from '../plan';
+import { planFor, type Plan } from '../plan';
+import { type Design } from '../design';
 import { listed, uncapitalised } from '../text';
 import { alike, eachOf, onEachOther, outsideOf, together, type Outside } from './outside';
 import type { Hold, Part, SetDesign } from './set';

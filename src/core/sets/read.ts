@@ -1,5 +1,6 @@
 import { mm } from '../length';
-import { isGiven, readDesign, type Issue } from '../plan';
+import { isGiven, readDesign } from '../design';
+import { type Issue } from '../text/issues';
 import { issuesOf } from '../text/issues';
 import { designOf } from './design-of';
 import { innerFirst } from './inner-first';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { GRADUATIONS, lengthSchema, mm, type Graduation } from '../length';
-import { layerSchema, paperSchema, type Design, type DesignInput } from '../plan';
+import { layerSchema, paperSchema, type Design, type DesignInput } from '../design';
 import { lineSchema } from '../text';
 import { kitSchema, toolSchema } from '../tools';
 

@@ -3,7 +3,11 @@ import fc from 'fast-check';
 import { anyChain } from '../../../tests/helpers/sets';
 import { runs } from '../../../tests/helpers/runs';
 import { sayer, stepOf } from '../length';
-import { blanksOf, checksOf, paperOf, planDocument, planFor, readDesign } from '../plan';
+import { blanksOf } from '../making';
+import { checksOf } from '../checks';
+import { paperOf, readDesign } from '../design';
+import { planDocument } from '../document';
+import { planFor } from '../plan';
 import {
   CHAINS,
   cutListOf,

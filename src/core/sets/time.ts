@@ -1,4 +1,4 @@
-import type { Action } from '../plan';
+import type { Action } from '../making';
 import type { Stop } from './order';
 
 /** How long a step takes at the table, minutes. Usual figures, from memory; a person's own come from the log. */

@@ -1,7 +1,7 @@
 /** What is said of sets that are wrong, or not quite right; and changes a person makes. */
 import { expectApproved } from '../../../tests/helpers/approved';
 import { inches, sayer } from '../length';
-import { checksOf, checkSentence } from '../plan';
+import { checksOf, checkSentence } from '../checks';
 import {
   answerTo,
   CHAINS,

@@ -4,7 +4,8 @@ import { contentsFirst } from '../../../tests/helpers/designs';
 import { runs } from '../../../tests/helpers/runs';
 import { CONSTRUCTIONS } from '../constructions';
 import { sayer } from '../length';
-import { stepsOf, type DesignInput } from '../plan';
+import { stepsOf } from '../making';
+import { type DesignInput } from '../design';
 import { planSet, readSet, setOf, setsDone, walkOf, withOwnWays, type SetPlan } from '.';
 
 const say = sayer('in', '1/8 in');

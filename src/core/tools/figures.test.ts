@@ -3,7 +3,7 @@ import { expectApproved } from '../../../tests/helpers/approved';
 import { planOf } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
 import { inches, mm, type Graduation } from '../length';
-import type { DesignInput } from '../plan';
+import type { DesignInput } from '../design';
 import { COMMON_BOARD, hasGroove, planTool, sameTool, toolSchema, type Tool } from '.';
 import { calibrate, trialInside } from './calibrate';
 

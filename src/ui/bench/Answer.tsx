@@ -1,6 +1,6 @@
 import { Alert } from 'antd';
 import { memo } from 'react';
-import type { DesignChange, DesignInput } from '@/core/plan';
+import type { DesignChange, DesignInput } from '@/core/design';
 import { Boundary } from '../parts/Boundary';
 import type { Planned } from '../parts/plans';
 import { Checks } from './Checks';

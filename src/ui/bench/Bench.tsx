@@ -4,7 +4,7 @@ import { Button } from 'antd';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { constructionNamed } from '@/core/constructions';
-import type { DesignChange } from '@/core/plan';
+import type { DesignChange } from '@/core/design';
 import { withDesign, type SetInput } from '@/core/sets';
 import { Boundary } from '../parts/Boundary';
 import { KEYS } from '../parts/keys';

@@ -14,14 +14,14 @@ import {
   PAPERS,
   sizeIn,
   sizeNamed,
-  toolFor,
   type Design,
   type DesignChange,
   type DesignInput,
-  type Made,
   type PaperSize,
   isSold,
-} from '@/core/plan';
+} from '@/core/design';
+import { toolFor } from '@/core/choosing';
+import { type Made } from '@/core/plan';
 import { benchFigures, boardsOf, OFFERED, planTool, sameTool, type Tool } from '@/core/tools';
 import { toolsOut } from '@/data/settings';
 import { LengthField } from '../parts/LengthField';

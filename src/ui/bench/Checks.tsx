@@ -1,7 +1,9 @@
 import { CheckCircleFilled } from '@ant-design/icons';
 import { Button } from 'antd';
 import { useState } from 'react';
-import { checkSentence, remedyLabel, type Check, type DesignChange, type DesignInput, type Level } from '@/core/plan';
+import { checkSentence, remedyLabel, type Check } from '@/core/checks';
+import { type DesignChange, type DesignInput } from '@/core/design';
+import { type Level } from '@/core/constructions';
 import { useMedia } from '../shell/useMedia';
 import { CheckLine, CheckList } from '../parts/CheckList';
 import { useReading } from '../parts/Reading';

@@ -1,7 +1,9 @@
 import { Checkbox, Collapse, Radio } from 'antd';
 import { useMemo } from 'react';
 import type { OptionField } from '@/core/constructions';
-import { consequenceOf, constructionOptions, planFor, type Design, type DesignChange } from '@/core/plan';
+import { consequenceOf } from '@/core/choosing';
+import { constructionOptions, type Design, type DesignChange } from '@/core/design';
+import { planFor } from '@/core/plan';
 import { LengthField } from '../parts/LengthField';
 import { NumberField } from '../parts/NumberField';
 import { useReading } from '../parts/Reading';

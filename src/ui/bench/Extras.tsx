@@ -1,16 +1,14 @@
 import { Checkbox, Collapse, Segmented, Select } from 'antd';
 import {
   ADHESIVES,
-  closurePlan,
   CLOSURES,
   DECORATIONS,
-  glueAdvice,
   type Adhesive,
   type Closure,
   type Design,
   type DesignChange,
-  type Made,
-} from '@/core/plan';
+} from '@/core/design';
+import { closurePlan, glueAdvice, type Made } from '@/core/plan';
 import { LengthField } from '../parts/LengthField';
 import { useReading } from '../parts/Reading';
 import { Layers } from './Layers';

@@ -5,19 +5,9 @@ import { useMemo, useRef, useState, type MouseEvent } from 'react';
 import { seatIn } from '@/core/fit';
 import { foldedBox, hasPanel, isReady, layersAt, outOfView, type Stack } from '@/core/fold';
 import { sayThin } from '@/core/length';
-import {
-  basePieces,
-  beginning,
-  closurePlan,
-  finishedFront,
-  panelName,
-  printOn,
-  viewOf,
-  windowOnFront,
-  type Design,
-  type DesignChange,
-  type Made,
-} from '@/core/plan';
+import { basePieces, closurePlan, panelName, viewOf, type Made } from '@/core/plan';
+import { beginning, finishedFront, printOn, windowOnFront } from '@/core/looks';
+import { type Design, type DesignChange } from '@/core/design';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { useSize } from '../draw/useSize';
 import { StepSlider } from '../parts/StepSlider';

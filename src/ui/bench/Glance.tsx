@@ -1,4 +1,6 @@
-import { keyFigures, type Design, type Made } from '@/core/plan';
+import { keyFigures } from '@/core/looks';
+import { type Design } from '@/core/design';
+import { type Made } from '@/core/plan';
 import { Figure } from '../parts/Figure';
 import { useMedia } from '../shell/useMedia';
 import styles from './Bench.module.css';

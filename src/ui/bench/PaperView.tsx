@@ -7,19 +7,9 @@ import { foldedBox } from '@/core/fold';
 import type { Point } from '@/core/geometry';
 import { mm, roundTo, stepOf, type Graduation, type Mm } from '@/core/length';
 import { blankPolygon, outlineOf, type Blank } from '@/core/pattern';
-import {
-  basePieces,
-  onPaper,
-  ownPaper,
-  printMap,
-  printOn,
-  toCentreFront,
-  viewOf,
-  windowOnFront,
-  type Design,
-  type DesignChange,
-  type Made,
-} from '@/core/plan';
+import { basePieces, ownPaper, viewOf, type Made } from '@/core/plan';
+import { onPaper, printMap, printOn, toCentreFront, windowOnFront } from '@/core/looks';
+import { type Design, type DesignChange } from '@/core/design';
 import { FoldedFace } from '../draw/FoldedFace';
 import { Grab } from '../draw/Grab';
 import { ringsPath } from '../draw/path';

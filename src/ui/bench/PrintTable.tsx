@@ -3,17 +3,15 @@ import { useMemo } from 'react';
 import {
   isUpright,
   openPrintMap,
-  paperOf,
   printMap,
   printOn,
   standing,
   turnedUpright,
   turnFor,
-  type Design,
-  type DesignChange,
-  type Made,
   type Showing,
-} from '@/core/plan';
+} from '@/core/looks';
+import { paperOf, type Design, type DesignChange } from '@/core/design';
+import { type Made } from '@/core/plan';
 import styles from './PrintTable.module.css';
 
 interface PrintTableProps {

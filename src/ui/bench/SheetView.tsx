@@ -2,7 +2,8 @@
 
 import { useMemo, useRef, useState } from 'react';
 import { sheetDrawing } from '@/core/files';
-import type { Design, Made, MadePiece } from '@/core/plan';
+import type { Design } from '@/core/design';
+import type { Made, MadePiece } from '@/core/plan';
 import { useSize } from '../draw/useSize';
 import { useReading } from '../parts/Reading';
 import { contentsOnSheet } from './contentsOnSheet';

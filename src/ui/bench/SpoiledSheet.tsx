@@ -1,5 +1,6 @@
 import { Button } from 'antd';
-import { panelName, type Design, type DesignChange, type Made } from '@/core/plan';
+import { panelName, type Made } from '@/core/plan';
+import { type Design, type DesignChange } from '@/core/design';
 import { listed } from '@/core/text';
 import { useReading } from '../parts/Reading';
 import styles from './Brief.module.css';

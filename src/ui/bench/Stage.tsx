@@ -1,7 +1,7 @@
 import { Segmented } from 'antd';
 import dynamic from 'next/dynamic';
 import { memo, useState } from 'react';
-import type { DesignChange, DesignInput } from '@/core/plan';
+import type { DesignChange, DesignInput } from '@/core/design';
 import { Boundary } from '../parts/Boundary';
 import type { Planned } from '../parts/plans';
 import { VIEWS, type ViewName } from '../parts/views';

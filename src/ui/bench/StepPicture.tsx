@@ -3,22 +3,18 @@ import { foldedBox } from '@/core/fold';
 import { TOLERANCE, type Point } from '@/core/geometry';
 import { edgeLength, onEdge } from '@/core/pattern';
 import { planTool, toolMove } from '@/core/tools';
+import { basePieces, glueAreas, keepDry, partNamed, type Made } from '@/core/plan';
 import {
-  basePieces,
   finishedFront,
   cutFromSheet,
-  glueAreas,
   inPile,
-  keepDry,
-  partNamed,
   pileOf,
   stillStep,
   type CutOut,
-  type Design,
   type Finish,
-  type Made,
   type StepPicture as Picture,
-} from '@/core/plan';
+} from '@/core/looks';
+import { type Design } from '@/core/design';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { MadeSheet } from '../draw/MadeSheet';
 import { ringsPath } from '../draw/path';

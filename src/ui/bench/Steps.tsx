@@ -1,4 +1,5 @@
-import { stepsOf, type Plan } from '@/core/plan';
+import { stepsOf } from '@/core/making';
+import { type Plan } from '@/core/plan';
 import { listed } from '@/core/text';
 import { ACTION_TITLE } from '../parts/titles';
 import { useReading } from '../parts/Reading';

@@ -1,7 +1,8 @@
 import { turned } from '@/core/fit';
 import { flatStack, mouthView } from '@/core/fold';
 import type { Point } from '@/core/geometry';
-import type { Design, Made, MadePiece } from '@/core/plan';
+import type { Design } from '@/core/design';
+import type { Made, MadePiece } from '@/core/plan';
 
 /** Where contents lie on a sheet, mm. */
 export interface Seat {

@@ -1,4 +1,4 @@
-import type { DesignInput } from '@/core/plan';
+import type { DesignInput } from '@/core/design';
 import { startHelper, type Helper } from '@/workers/helper';
 import type { PlanWorker } from '@/workers/plan.worker';
 import { planned, takePlanned } from '../parts/plans';

@@ -1,4 +1,4 @@
-import { changedDesign, type DesignInput } from '@/core/plan';
+import { changedDesign, type DesignInput } from '@/core/design';
 import { withPart } from '@/core/sets';
 import type { Project } from '@/data/db';
 import { same } from '@/data/patch';

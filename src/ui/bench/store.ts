@@ -1,6 +1,6 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
 import type { Units } from '@/core/length';
-import { changedDesign, type Design, type DesignChange, type DesignInput } from '@/core/plan';
+import { changedDesign, type Design, type DesignChange, type DesignInput } from '@/core/design';
 import type { SetInput } from '@/core/sets';
 import type { Project } from '@/data/db';
 import { collide, patchBetween, patched } from '@/data/patch';

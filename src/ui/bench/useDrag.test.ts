@@ -1,5 +1,5 @@
 /** Dragging as the bench does it; with nothing beside the page, each plan is made here and comes a moment later. */
-import type { DesignInput } from '@/core/plan';
+import type { DesignInput } from '@/core/design';
 import { withPaper } from '@/core/sets';
 import { partOf, planned, plannedSet } from '../parts/plans';
 import { DEMO_SHELF } from '@/data/demo';

@@ -1,14 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
-import {
-  planFor,
-  readDesign,
-  remediesOf,
-  remediesTried,
-  type Check,
-  type DesignInput,
-  type OwnPaper,
-  type Remedies,
-} from '@/core/plan';
+import { planFor } from '@/core/plan';
+import { readDesign, type DesignInput } from '@/core/design';
+import { remediesOf, remediesTried, type Check, type OwnPaper, type Remedies } from '@/core/checks';
 import { startHelper, type Helper } from '@/workers/helper';
 import type { PlanWorker } from '@/workers/plan.worker';
 import { useStashPapers } from '../parts/useStash';

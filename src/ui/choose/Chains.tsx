@@ -4,7 +4,7 @@ import { Button } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { mm } from '@/core/length';
-import { pictureOf } from '@/core/plan';
+import { pictureOf } from '@/core/looks';
 import { CHAINS, cutListOf, type Begun, type Chain } from '@/core/sets';
 import { capitalised } from '@/core/text';
 import { addProject } from '@/data/projects';

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo } from 'react';
 import { z } from 'zod';
 import { inches, mm } from '@/core/length';
-import { figureText, keyFigures, pictureOf } from '@/core/plan';
+import { figureText, keyFigures, pictureOf } from '@/core/looks';
 import { cutListOf, ENVELOPE_WAYS, type Envelopes as Have, type EnvelopeWay } from '@/core/sets';
 import { uncapitalised } from '@/core/text';
 import { addProject } from '@/data/projects';

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Question, Suggestion } from '@/core/plan';
+import type { Question, Suggestion } from '@/core/choosing';
 import type { ChooserWorker } from '@/workers/chooser.worker';
 import { helperWhy, startHelper, type Helper } from '@/workers/helper';
 

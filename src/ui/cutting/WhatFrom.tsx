@@ -1,7 +1,7 @@
 import { Checkbox, Select } from 'antd';
 import Link from 'next/link';
 import { formatLength, mm } from '@/core/length';
-import { PAPERS } from '@/core/plan';
+import { PAPERS } from '@/core/design';
 import { Empty } from '../parts/Empty';
 import { useReading } from '../parts/Reading';
 import type { CuttingTable } from './useCuttingTable';

@@ -9,7 +9,7 @@ import {
   type KeptPaper,
   type Need,
 } from '@/core/cutting';
-import { PAPERS } from '@/core/plan';
+import { PAPERS } from '@/core/design';
 import { keepCutting, laidOn, type CuttingChange } from '@/data/cuttings';
 import type { CuttingRecord } from '@/data/db';
 import { useRecord } from '../parts/useKept';

@@ -1,5 +1,5 @@
 import { foldedBox } from '@/core/fold';
-import type { Picture } from '@/core/plan';
+import type { Picture } from '@/core/looks';
 import { FoldedFace } from './FoldedFace';
 import { Still, stillSize } from './Still';
 import styles from './FoldedFace.module.css';

@@ -3,7 +3,7 @@ import { group, line, scaleLinear } from 'd3';
 import { useMemo, useRef } from 'react';
 import { fromFits, USUAL_HANDS, type Exactness, type Hands, type HandsAnswer } from '@/core/hands';
 import { mm } from '@/core/length';
-import type { DesignChange, DesignInput } from '@/core/plan';
+import type { DesignChange, DesignInput } from '@/core/design';
 import type { LogRecord } from '@/data/db';
 import { evidenceIn, fitKey, ownMakes } from '@/data/log';
 import { HANDS } from '@/data/setting-kinds';

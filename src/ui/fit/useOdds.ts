@@ -1,6 +1,6 @@
 import { proxy, type Remote } from 'comlink';
 import { mattersMost, type Hands, type HandsAnswer, type SetAnswer } from '@/core/hands';
-import type { DesignInput } from '@/core/plan';
+import type { DesignInput } from '@/core/design';
 import type { SetInput } from '@/core/sets';
 import type { HandsWorker } from '@/workers/hands.worker';
 import { useBeside } from '../parts/useBeside';

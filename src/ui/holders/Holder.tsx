@@ -5,17 +5,12 @@ import Link from 'next/link';
 import { CONSTRUCTIONS, constructionNamed, optionFields, type OptionField } from '@/core/constructions';
 import { foldedBox } from '@/core/fold';
 import { formatLength, inches, mm } from '@/core/length';
-import {
-  consequenceOf,
-  basePieces,
-  pictureOf,
-  planFor,
-  readDesign,
-  sayer,
-  stepsOf,
-  viewOf,
-  type Made,
-} from '@/core/plan';
+import { consequenceOf } from '@/core/choosing';
+import { basePieces, planFor, viewOf, type Made } from '@/core/plan';
+import { pictureOf } from '@/core/looks';
+import { readDesign } from '@/core/design';
+import { sayer } from '@/core/length';
+import { stepsOf } from '@/core/making';
 import { FoldedFace } from '../draw/FoldedFace';
 import { SmallPicture } from '../draw/SmallPicture';
 import styles from './Holder.module.css';

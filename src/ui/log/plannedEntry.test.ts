@@ -1,6 +1,6 @@
 import { planOf } from '../../../tests/helpers/designs';
 import { logEntrySchema } from '@/core/files';
-import type { DesignInput } from '@/core/plan';
+import type { DesignInput } from '@/core/design';
 import { plannedEntry } from './plannedEntry';
 
 const entryOf = (design: Partial<DesignInput>, name = 'Star cards') => {

@@ -1,6 +1,7 @@
 import type { LogEntry } from '@/core/files';
 import { mm, sayThin, type Units } from '@/core/length';
-import type { Design, Made } from '@/core/plan';
+import type { Design } from '@/core/design';
+import type { Made } from '@/core/plan';
 
 /** What a plan itself tells for the log: the holder, what it was made for, the room it left, the paper. */
 export function plannedEntry(

@@ -1,17 +1,10 @@
 import { Button } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
 import { stillOf, type Leaf } from '@/core/fold';
-import {
-  concernedIn,
-  basePieces,
-  momentsOf,
-  panelName,
-  seenAt,
-  type Design,
-  type Made,
-  type Moment,
-  type Step,
-} from '@/core/plan';
+import { concernedIn, momentsOf, seenAt, type Moment } from '@/core/looks';
+import { basePieces, panelName, type Made } from '@/core/plan';
+import { type Design } from '@/core/design';
+import { type Step } from '@/core/making';
 import { stillSize } from '../draw/Still';
 import { useMedia } from '../shell/useMedia';
 import { Drawn } from '../space/Drawn';

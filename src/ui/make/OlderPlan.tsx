@@ -1,6 +1,6 @@
 import { Alert, Button } from 'antd';
 import { useMemo, useState } from 'react';
-import { figureText, keyFigures } from '@/core/plan';
+import { figureText, keyFigures } from '@/core/looks';
 import { walkOf, type SetPlan, type Stop } from '@/core/sets';
 import type { Toolbox } from '@/core/tools';
 import { uncapitalised } from '@/core/text';

@@ -1,7 +1,10 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { countedLength, formatLength, mm } from '@/core/length';
 import { leftOf } from '@/core/pattern';
-import { cutFromSheet, partNamed, type Design, type Made, type Reading } from '@/core/plan';
+import { cutFromSheet } from '@/core/looks';
+import { partNamed, type Made } from '@/core/plan';
+import { type Design } from '@/core/design';
+import { type Reading } from '@/core/tools';
 import type { Stop } from '@/core/sets';
 import { listed } from '@/core/text';
 import { StepPicture } from '../bench/StepPicture';

@@ -1,5 +1,8 @@
 import { leftOf } from '@/core/pattern';
-import { partNamed, sheetNow, type Design, type Made, type Step } from '@/core/plan';
+import { partNamed, type Made } from '@/core/plan';
+import { sheetNow } from '@/core/rescue';
+import { type Design } from '@/core/design';
+import { type Step } from '@/core/making';
 import type { Stop } from '@/core/sets';
 import { OnTable } from '../table/OnTable';
 import { useReading } from '../parts/Reading';

@@ -1,7 +1,7 @@
 import { CheckCircleFilled, CloseCircleFilled, InfoCircleFilled, WarningFilled } from '@ant-design/icons';
 import { Button } from 'antd';
 import type { ReactNode } from 'react';
-import type { Level } from '@/core/plan';
+import type { Level } from '@/core/constructions';
 import { Words } from './Words';
 import styles from './CheckList.module.css';
 

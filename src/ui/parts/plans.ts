@@ -1,16 +1,8 @@
 import { useMemo } from 'react';
-import {
-  checksOf,
-  planFor,
-  readDesign,
-  receivePlan,
-  type Check,
-  type Design,
-  type DesignInput,
-  type Issue,
-  type Plan,
-  type PostedPlan,
-} from '@/core/plan';
+import { checksOf, receivePlan, type Check, type PostedPlan } from '@/core/checks';
+import { planFor, type Plan } from '@/core/plan';
+import { readDesign, type Design, type DesignInput } from '@/core/design';
+import { type Issue } from '@/core/text/issues';
 import {
   designOf,
   planSet,

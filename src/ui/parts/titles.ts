@@ -1,4 +1,5 @@
-import type { Action, LayerPlace } from '@/core/plan';
+import type { Action } from '@/core/making';
+import type { LayerPlace } from '@/core/design';
 import type { Lie } from '@/core/sets';
 
 /** What a kind of step is called. */

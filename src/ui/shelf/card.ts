@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import { CARDS, pictureOf, sizeNamed, takingIn, type Picture } from '@/core/plan';
+import { CARDS, sizeNamed } from '@/core/design';
+import { pictureOf, takingIn, type Picture } from '@/core/looks';
 import { cutListOf, sheetsTaken, type PlannedPart, type SetInput, type SetPlan } from '@/core/sets';
 import { same } from '@/data/patch';
 import { keepStill, readStill } from '@/data/stills';

@@ -3,7 +3,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { z } from 'zod';
 import { stashPaperSchema, type StashPaper } from '@/core/cutting';
 import { inches, mm, USUAL_CALIPER } from '@/core/length';
-import { PAPERS } from '@/core/plan';
+import { PAPERS } from '@/core/design';
 import type { PaperRecord } from '@/data/db';
 import { addPaper, keepPaper, paperOf } from '@/data/stash';
 import { whyOf } from '@/data/trouble';

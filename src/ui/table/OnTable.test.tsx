@@ -5,7 +5,9 @@ import { parseSync, type INode } from 'svgson';
 import { planOf } from '../../../tests/helpers/designs';
 import { Reading } from '../parts/Reading';
 import { CONSTRUCTIONS } from '@/core/constructions';
-import { sayer, stepsOf, type Plan, type Step } from '@/core/plan';
+import { sayer } from '@/core/length';
+import { stepsOf, type Step } from '@/core/making';
+import { type Plan } from '@/core/plan';
 import type { Tool } from '@/core/tools';
 import { OnTable } from './OnTable';
 

@@ -1,7 +1,7 @@
 import { range } from 'd3';
 import { dot, minus, type Point } from '@/core/geometry';
 import { INCH } from '@/core/length';
-import type { CutOut, cutFromSheet } from '@/core/plan';
+import type { CutOut, cutFromSheet } from '@/core/looks';
 import { edgeLength, leftOf, onEdge, type Blank, type Edge } from '@/core/pattern';
 import { planTool, scoresRun, toolMove, type Move, type Tool } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';

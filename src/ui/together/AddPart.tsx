@@ -3,7 +3,7 @@ import { Modal, Radio, Select } from 'antd';
 import { useState } from 'react';
 import { CONSTRUCTIONS, constructionNamed, DOES, type Does } from '@/core/constructions';
 import { inches, mm } from '@/core/length';
-import { LAYER_PLACES, type LayerPlace } from '@/core/plan';
+import { LAYER_PLACES, type LayerPlace } from '@/core/design';
 import {
   freeId,
   LIES,

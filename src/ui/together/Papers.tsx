@@ -2,7 +2,7 @@ import { PlusOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Select } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
 import { inches } from '@/core/length';
-import { PAPERS } from '@/core/plan';
+import { PAPERS } from '@/core/design';
 import { cutListOf, freeId, sheetsTaken, withPaper, type SetPaperInput } from '@/core/sets';
 import { LengthField } from '../parts/LengthField';
 import { NumberField } from '../parts/NumberField';

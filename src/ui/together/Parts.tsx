@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { paperOf } from '@/core/plan';
+import { paperOf } from '@/core/design';
 import { MOST_ALIKE, minutesOf, walkOf, withPart, type PartInput, type PlannedPart } from '@/core/sets';
 import { NumberField } from '../parts/NumberField';
 import { useReading } from '../parts/Reading';

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { formatLength, mm } from '@/core/length';
-import { CARDS, sizeChart, type ChartLine } from '@/core/plan';
+import { CARDS } from '@/core/design';
+import { sizeChart, type ChartLine } from '@/core/choosing';
 import { toolOf } from '@/core/tools';
 import { useReading } from '../parts/Reading';
 import type { OwnBoard } from './useBoard';

@@ -1,0 +1,256 @@
+/** What albums of all kinds are made of besides their envelopes: mats, cards that are pulled out, covers. */
+import type { AssemblyStep } from '../../fold';
+import { direction, distance, type Point, type Segment } from '../../geometry';
+import { inches, mm, type Mm } from '../../length';
+import { drawPiece, rect, ring, type Piece } from '../../pattern';
+import type { Brief } from '../construction';
+import { basePiece, fold, place, segment } from '../building';
+import { rounded } from '../corners';
+import { onMark } from '../sizing';
+
+/** Pieces and what is done with them. */
+export interface Parts {
+  readonly pieces: readonly Piece[];
+  readonly steps: readonly AssemblyStep[];
+}
+
+/** What is asked and there is nothing of. */
+export const NO_PARTS: Parts = { pieces: [], steps: [] };
+export const partsOf = (all: readonly Parts[]): Parts => ({
+  pieces: all.flatMap(({ pieces }) => pieces),
+  steps: all.flatMap(({ steps }) => steps),
+});
+
+/** A rectangle of paper with one panel, so many of it. */
+export const sheetOf = (id: string, name: string, width: number, height: number, quantity = 1): Piece =>
+  drawPiece({
+    name,
+    quantity,
+    blank: { width: mm(width), height: mm(height) },
+    panels: [{ id, name, polygon: rect(0, 0, width, height) }],
+    folds: [],
+  });
+
+interface Gluing extends Pick<AssemblyStep, 'care'> {
+  readonly to?: readonly string[];
+  readonly name?: string;
+  readonly over?: boolean;
+}
+
+/**
+ * A rectangle glued on a panel: its left edge, downwards, on a line there that has the panel's paper on its left. Over a
+ * panel that shows its outside it is turned over, so that both show the same face.
+ */
+export const glued = (
+  piece: Piece,
+  onto: string,
+  on: Segment<'sheet'>,
+  { to = [onto], name = `Glue the ${piece.name} on`, over = true, care }: Gluing = {},
+): AssemblyStep => {
+  const [panel] = piece.panels;
+  return place(`lay-${panel!.id}`, name, {
+    panel: panel!.id,
+    onto,
+    line: segment(0, piece.blank.height, 0, 0),
+    on,
+    over,
+    level: 'top',
+    gluedTo: to,
+    ...(care && { care }),
+  });
+};
+
+/** A thumb tab is so wide, its corners rounded so far, mm; it is glued half over an edge. Common practice 1 in. */
+const THUMB = inches(1);
+const THUMB_CORNER = inches(1 / 4);
+
+function thumbTab(id: string, name: string, quantity: number): Piece {
+  const square = rect(0, 0, THUMB, THUMB);
+  const round = rounded(square, [0, 1, 2, 3], THUMB_CORNER, `round-${id}-tab`, `${name}’s thumb tab`);
+  const sheet = sheetOf(`${id}-tab`, `${name}’s thumb tab`, THUMB, THUMB, quantity);
+  if ('limit' in round) return sheet;
+  return { ...sheet, panels: sheet.panels.map((panel) => ({ ...panel, polygon: round.polygon })), trims: round.trims };
+}
+
+/**
+ * A card that is pulled out, a layer on either side and a tab to hold it by half over its far edge: `across` the pocket's
+ * mouth and `into` it.
+ */
+export function pullOut(
+  id: string,
+  name: string,
+  { across, into, reveal, quantity }: { across: number; into: number; reveal: number; quantity: number },
+): Parts {
+  const card = sheetOf(id, name, across, into, quantity);
+  const [w, h] = [across - 2 * reveal, into - 2 * reveal];
+  const layer = (side: 'front' | 'back'): Piece => sheetOf(`${id}-${side}`, `${name}’s ${side} layer`, w, h, quantity);
+  const front = layer('front');
+  const back = layer('back');
+  const tab = thumbTab(id, name, quantity);
+  return {
+    pieces: [card, front, back, tab],
+    steps: [
+      place(`lay-${id}-tab`, `Glue the thumb tab half over the upper edge of the ${name}, in the middle`, {
+        panel: `${id}-tab`,
+        onto: id,
+        line: segment(0, THUMB / 2, THUMB, THUMB / 2),
+        on: segment((across + THUMB) / 2, into, (across - THUMB) / 2, into),
+        over: true,
+        level: 'top',
+        gluedTo: [id],
+      }),
+      place(`lay-${id}-front`, `Glue a layer on the ${name}, over the tab`, {
+        panel: `${id}-front`,
+        onto: id,
+        line: segment(0, 0, w, 0),
+        on: segment(reveal + w, reveal, reveal, reveal),
+        over: true,
+        level: 'top',
+        gluedTo: [id, `${id}-tab`],
+      }),
+      place(`lay-${id}-back`, `Glue a layer on the other side of the ${name}`, {
+        panel: `${id}-back`,
+        onto: id,
+        line: segment(0, 0, w, 0),
+        on: segment(reveal, reveal, reveal + w, reveal),
+        over: false,
+        level: 'bottom',
+        gluedTo: [id],
+      }),
+    ],
+  };
+}
+
+/** Covers of a book: boards, what wraps them and what lines them. */
+export interface Covers {
+  readonly width: number;
+  readonly height: number;
+  readonly board: number;
+  readonly turnIn: number;
+  readonly reveal: number;
+  readonly quantity: number;
+}
+
+/** One of several covers, by its name: `front `; empty where one is folded for all. */
+export type CoverName = '' | 'front ' | 'back ';
+
+/** A panel of a cover by its id. */
+export const coverPanel = (name: CoverName, panel: string): string => `${name.trim()}${name && '-'}${panel}`;
+
+/** Panels of a cover, all of which stand out past the page. */
+export const coverPanels = (name: CoverName): string[] =>
+  ['wrap', 'turn-1', 'turn-2', 'turn-3', 'turn-4', 'board', 'lining'].map((panel) => coverPanel(name, panel));
+
+/**
+ * A board with its wrap turned in on four sides, the corners mitred, and a lining: the wrap is the board and twice the
+ * turn-in and the board's thickness either way. One is folded for all; the lining looks up. `near` is the cover’s near edge,
+ * `under` where the near edge of a page lies in the middle of it, both on the sheet of the wrap.
+ */
+export function covers(
+  { width, height, board: t, turnIn: m, reveal, quantity }: Covers,
+  brief: Brief,
+  name: CoverName = '',
+): Parts & { readonly near: Segment<'sheet'>; readonly under: (across: number, deep: number) => Segment<'sheet'> } {
+  const wrapped = (side: number): number => onMark(side + 2 * (t + m), brief, 'up');
+  const of = name && ` of the ${name}cover`;
+  const id = (panel: string): string => coverPanel(name, panel);
+  // Cut on a mark: what that adds the wrap has more round the board's edges.
+  const [W, H] = [wrapped(width), wrapped(height)].map((side) => side - 2 * m) as [number, number];
+  const [x2, y2] = [m + W, m + H];
+  const slant = Math.min(m, W / 2 - 1, H / 2 - 1);
+  const wrap = drawPiece({
+    name: `${name}cover wrap`,
+    quantity,
+    blank: { width: mm(W + 2 * m), height: mm(H + 2 * m) },
+    panels: [
+      { id: id('wrap'), name: `${name}cover`, polygon: rect(m, m, x2, y2) },
+      { id: id('turn-1'), name: `near turn-in${of}`, polygon: ring([m + slant, 0], [x2 - slant, 0], [x2, m], [m, m]) },
+      {
+        id: id('turn-2'),
+        name: `far turn-in${of}`,
+        polygon: ring([m, y2], [x2, y2], [x2 - slant, y2 + m], [m + slant, y2 + m]),
+      },
+      { id: id('turn-3'), name: `left turn-in${of}`, polygon: ring([0, m + slant], [m, m], [m, y2], [0, y2 - slant]) },
+      {
+        id: id('turn-4'),
+        name: `right turn-in${of}`,
+        polygon: ring([x2, m], [x2 + m, m + slant], [x2 + m, y2 - slant], [x2, y2]),
+      },
+    ],
+    folds: [1, 2, 3, 4].map((k) => ({ id: id(`s-turn-${k}`), between: [id('wrap'), id(`turn-${k}`)] as const })),
+  });
+  const board = {
+    ...basePiece(`${name}board`, id('board'), { width: mm(width), height: mm(height) }),
+    source: 'bought' as const,
+    quantity,
+  };
+  const [lw, lh] = [width - 2 * reveal, height - 2 * reveal];
+  return {
+    near: segment(m, m, x2, m),
+    under: (across, deep) => {
+      const [x, y] = [m + (W - across) / 2, m + (H - deep) / 2];
+      return segment(x, y, x + across, y);
+    },
+    pieces: [wrap, board, sheetOf(id('lining'), `${name}cover lining`, lw, lh, quantity)],
+    steps: [
+      place(id('lay-board'), `Glue the board on the middle of the inside of the ${name}cover wrap`, {
+        panel: id('board'),
+        onto: id('wrap'),
+        line: segment(0, 0, width, 0),
+        on: segment(m + (W - width) / 2, m + (H - height) / 2, m + (W + width) / 2, m + (H - height) / 2),
+        over: false,
+        level: 'top',
+        gluedTo: [id('wrap')],
+      }),
+      ...['near', 'far', 'left', 'right'].map((side, i) =>
+        fold(
+          id(`turn-${i + 1}`),
+          `Turn the ${side} edge of the wrap in over the board, and press it down`,
+          [id(`s-turn-${i + 1}`)],
+          {
+            gluedTo: [id('board')],
+          },
+        ),
+      ),
+      place(id('lay-lining'), `Glue the ${name}cover lining over the turn-ins`, {
+        panel: id('lining'),
+        onto: id('board'),
+        line: segment(0, 0, lw, 0),
+        on: segment(reveal + lw, reveal, reveal, reveal),
+        over: true,
+        level: 'top',
+        gluedTo: ['board', 'turn-1', 'turn-2', 'turn-3', 'turn-4'].map(id),
+      }),
+    ],
+  };
+}
+
+/** Cards for photos: a border of twice `reveal` all round, and a layer on them half as wide again. */
+export const photoCards = (
+  photo: { readonly width: Mm; readonly height: Mm },
+  reveal: number,
+  quantity: number,
+): Parts => {
+  const card = sheetOf('photo-card', 'photo card', photo.width + 4 * reveal, photo.height + 4 * reveal, quantity);
+  const layer = sheetOf('photo-layer', 'photo layer', photo.width + 2 * reveal, photo.height + 2 * reveal, quantity);
+  return {
+    pieces: [card, layer],
+    steps: [
+      glued(layer, 'photo-card', segment(reveal, reveal + layer.blank.height, reveal, reveal), {
+        over: false,
+        care: 'photo',
+      }),
+    ],
+  };
+};
+
+/** A stretch as long as `length` at the middle of a line, running as it does. */
+export function middleOf({ from, to }: Segment<'sheet'>, length: number): Segment<'sheet'> {
+  const along = direction(from, to);
+  const off = (distance(from, to) - length) / 2;
+  const at = (t: number): Point<'sheet'> => ({ x: from.x + along.x * t, y: from.y + along.y * t });
+  return { from: at(off), to: at(off + length) };
+}
+
+/** A line the other way round. */
+export const reversed = ({ from, to }: Segment<'sheet'>): Segment<'sheet'> => ({ from: to, to: from });

@@ -1,0 +1,122 @@
+import { seatIn } from '../fit';
+import {
+  carriedLeaf,
+  hasPanel,
+  inView,
+  layerOf,
+  leafOf,
+  type Leaf,
+  type Stack,
+  type Standing,
+  type Touch,
+  type View,
+} from '../fold';
+import { apply, posed, type Polygon } from '../geometry';
+import type { Design } from '../design';
+import type { Made } from '../plan';
+import { basePieces, viewOf } from '../plan';
+import type { Finish } from './step-picture';
+import { closurePlan, type ClosurePlan } from '../plan';
+import { glueAreas } from '../plan';
+import { type LaidOn, type MadeLayer } from '../plan';
+
+/** What is glued on the faces of the finished thing, the lowest first. */
+export const laidOnFaces = ({ layers }: Pick<Made, 'layers'>): readonly LaidOn[] =>
+  layers.flatMap(({ layer }) => (layer.laid ? [layer.laid] : []));
+
+/** Places on a panel of a pile in a view of it; none where the panel is not in it. */
+export const inPile = (
+  panel: string,
+  polygons: readonly Polygon<'sheet'>[],
+  stack: Stack,
+  view: View,
+): readonly Polygon<'folded'>[] =>
+  hasPanel(stack, panel)
+    ? polygons.map((ring) => ring.map((p) => inView(view, apply(layerOf(stack, panel).map, p))))
+    : [];
+
+/** How far what lies on paper is drawn off it, mm: enough to lie on top of it. */
+const OFF = 0.1;
+
+/** Paper, or glue, on a panel of what stands, and what it touches. */
+export function leafOn(
+  standing: Standing,
+  { name, panel, side, polygon }: LaidOn,
+  piece: string,
+  off = OFF,
+): { readonly leaf: Leaf; readonly touch: Touch } {
+  const { pose } = leafOf(standing, panel);
+  const id = `${piece}-${panel}-${name}`;
+  const o = posed(pose, { x: 0, y: 0 }, side === 'inside' ? off : -off);
+  const leaf: Leaf = { piece, panel: { id, name, polygon }, pose, corners: [], box: [o, o] };
+  return { leaf: carriedLeaf(leaf, (p) => ({ ...p, o })), touch: { panel: id, onto: panel, face: side } };
+}
+
+/** The insert that lies in the first room with the contents; null where none is asked for. */
+const insertOf = ({ layers }: Made): MadeLayer | null => layers.find(({ layer }) => layer.on === 'inside') ?? null;
+
+/** What has been put on the finished thing by a step's picture: its layers, up to the one that is laid, and what shuts it. */
+export function dressing(
+  made: Made,
+  design: Pick<Design, 'closure' | 'thickness'>,
+  done: Finish,
+  upTo: string | undefined = undefined,
+): { readonly laid: readonly LaidOn[]; readonly closure: ClosurePlan | null } {
+  const all = laidOnFaces(made);
+  const last = all.findIndex(({ name }) => name === upTo);
+  const laid = last < 0 ? all : all.slice(0, last + 1);
+  const closure = closurePlan(made, design);
+  // A ribbon is glued on under the mat; whatever else shuts it comes last.
+  const under = closure?.kind === 'ribbon' && !closure.trouble;
+  return {
+    laid: done === 'closure' && under ? [] : laid,
+    closure: done === 'layer' && !under ? null : closure,
+  };
+}
+
+type Seat = ReturnType<typeof seatIn>;
+
+/** The finished pile as its front is drawn: what lies in it, what is glued on it, where its paper is glued, what shuts it. */
+export interface FinishedFront {
+  readonly stack: Stack;
+  readonly view: View;
+  readonly face: 'below' | 'above';
+  readonly given: ReadonlySet<string>;
+  readonly contents: Seat | null;
+  readonly insert: Seat | null;
+  readonly glue: readonly Polygon<'folded'>[];
+  readonly laid: readonly Polygon<'folded'>[];
+  readonly closure: ClosurePlan | null;
+}
+
+/** Everything that is drawn on the front of a finished pile, in its view, mm. */
+export function finishedFront(made: Made, design: Design, done: Finish, upTo?: string): FinishedFront {
+  const { built, folded, inside } = made;
+  const stack = folded.finished;
+  const view = viewOf(built, stack);
+  const [cavity] = built.cavities;
+  const seat = (size: Parameters<typeof seatIn>[2]): Seat | null =>
+    cavity && cavity.kind !== 'box' ? seatIn(cavity, inside, size) : null;
+  const insert = insertOf(made);
+  const { laid, closure } = dressing(made, design, done, upTo);
+  // What is laid on the back is shown there.
+  const back =
+    made.layers.some(({ layer }) => layer.piece.name === upTo && layer.face === 'back') ||
+    (done === 'closure' && closure?.face === 'back');
+  const shown = new Set(
+    made.layers.flatMap(({ layer }) => (layer.face === (back ? 'back' : 'front') ? [layer.piece.name] : [])),
+  );
+  return {
+    stack,
+    view,
+    face: back === (built.front === 'below') ? 'above' : 'below',
+    given: basePieces(built),
+    contents: seat(design.contents ?? made.largest),
+    insert: insert && seat(insert.piece.blank),
+    glue: glueAreas(made).flatMap(({ joint: { panel, polygons } }) => inPile(panel, polygons, stack, view)),
+    laid: laid
+      .filter(({ name }) => shown.has(name))
+      .flatMap(({ panel, polygon }) => inPile(panel, [polygon], stack, view)),
+    closure: closure && (closure.face === 'back') === back ? closure : null,
+  };
+}

@@ -1,0 +1,24 @@
+/** Looks: what shows of a thing that was made, and how: prints and which way up they stand, pictures of every step, key figures. */
+export { type FinishedFront, dressing, finishedFront, inPile, laidOnFaces } from './dressing';
+export { type FigurePart, type KeyFigure, figureText, keyFigures, leastLap, settingOf } from './key-figures';
+export { type Moment, beginning, concernedIn, momentsOf, seenAt } from './moments';
+export { type Picture, pictureOf, pileOf, stillStep, takingIn } from './picture';
+export {
+  type CutOut,
+  type Showing,
+  cutFromSheet,
+  cutOutOf,
+  fromPaper,
+  isUpright,
+  onPaper,
+  openPrintMap,
+  printMap,
+  printOn,
+  standing,
+  toCentreFront,
+  turnFor,
+  turnedUpright,
+  windowInside,
+  windowOnFront,
+} from './print';
+export type { Finish, StepPicture } from './step-picture';

@@ -1,0 +1,46 @@
+import type { Edge } from '../pattern';
+
+/** What is put on the finished thing: what lies on its front, what shuts it; or it as it is in the end. */
+export type Finish = 'layer' | 'closure' | 'whole';
+
+/** What the paper looks like during a step. */
+export type StepPicture =
+  /** Flat, with `near` at the maker, after the first `moves` of the piece's programme; the last `fresh` of them are this step's. */
+  | {
+      readonly kind: 'flat';
+      readonly piece: string;
+      readonly near: Edge;
+      readonly moves: number;
+      readonly fresh: number;
+      /** The blank is cut out of its sheet. */
+      readonly cut?: true;
+      /** Never folded, it is finished as it lies: with what is put on it now. */
+      readonly done?: Finish;
+      readonly laying?: string;
+    }
+  /** Part-folded: the pile before or after a stage. `glue` is about to be put on, or the contents about to go in. */
+  | {
+      readonly kind: 'folded';
+      readonly stage: number;
+      /** The first stage of several that are folded in this step. */
+      readonly since?: number;
+      readonly before?: boolean;
+      readonly glue?: string;
+      readonly inserting?: boolean;
+      /** Nothing is folded: the finished thing, with what is put on it now; `whole` shows it as it is in the end. */
+      readonly done?: Finish;
+      /** The layer that is laid on it now. */
+      readonly laying?: string;
+    }
+  /** Standing: the thing before or after a stage in space. */
+  | {
+      readonly kind: 'standing';
+      readonly stage: number;
+      readonly before?: boolean;
+      readonly glue?: string;
+      readonly inserting?: boolean;
+      /** Nothing is folded: the finished thing, with what is put on it now; `whole` shows it as it is in the end. */
+      readonly done?: Finish;
+      /** The layer that is laid on it now. */
+      readonly laying?: string;
+    };

@@ -1,0 +1,85 @@
+import type { Say } from '../length';
+import type { Design } from '../design';
+import { partNamed, type Made } from '../plan';
+import { closurePlan, type ClosurePlan } from '../plan';
+import type { Layer } from '../plan';
+import { CAUTION, closureWords } from './words';
+import type { Draft } from './step';
+import type { Finish, StepPicture } from '../looks';
+
+/** What is done with a layer once it is cut and punched. */
+export function layerStep({ on, upon, piece, ribbon }: Layer, made: Made, say: Say): Draft {
+  const own = `the ${piece.name}`;
+  const flat = { kind: 'flat', piece: piece.name, near: 1, moves: movesOf(made, piece.name), fresh: 0 } as const;
+  const is = { piece: piece.name, picture: flat };
+  const glued = { ...is, action: 'glue', picture: { ...whenDone(made, 'layer'), laying: piece.name } } as const;
+  switch (on) {
+    case 'inside':
+      return {
+        ...is,
+        action: 'insert',
+        text: made.folded.standing
+          ? `Lay ${own} on the floor.`
+          : ribbon > 0
+            ? `Lay ${say(ribbon)} of ribbon round the far end of ${own} and slide both in, the ribbon’s ends out of the mouth: it pulls out what goes in.`
+            : `Slide ${own} in.`,
+      };
+    case 'sheet': {
+      const holed = made.pieces.filter((part) => part.piece.holes.length > 0).map((part) => part.piece.name);
+      return {
+        ...is,
+        action: 'mark',
+        text: `Lay ${own} on the ${holed[0] ?? 'sheet'}, edge on edge, and prick the middle of each hole through it: the marks for its holes are there then.`,
+        caution: CAUTION.awl,
+      };
+    }
+    case 'flap':
+      return {
+        ...glued,
+        text: `Glue ${own} ${upon ? `in the middle of the ${upon}` : 'on the flap'}, the same border all round.`,
+      };
+    case 'front':
+    case 'back':
+      return {
+        ...glued,
+        text: `Glue ${own} in the middle of ${upon ? `the ${upon}` : `the plain part of the ${on}`}.`,
+      };
+  }
+}
+
+const movesOf = (made: Made, name: string): number => partNamed(made, name).programme.moves.length;
+
+/** Discs for a cord to wind round, fixed while both sides of the paper can be reached. */
+export function discsStep(made: Made, design: Design, say: Say): Draft {
+  const part = made.pieces.find(({ piece }) => piece.holes.some(({ id }) => id.startsWith('disc')));
+  const { name } = (part ?? made.pieces[0]).piece;
+  const off = closurePlan(made, design)?.discs[0]?.cut ?? null;
+  const first =
+    off === null ? '' : `Cut both discs off along a straight line, ${say(off)} from the middle: there they meet. `;
+  return {
+    piece: name,
+    action: 'close',
+    text: `${first}Fix a disc through each of the two holes on the outside, a washer behind it on the inside${off === null ? '' : ', the straight edges towards each other'}.`,
+    caution: off === null ? CAUTION.fixings : `${CAUTION.blade} ${CAUTION.fixings}`,
+    picture: { kind: 'flat', piece: name, near: 1, moves: movesOf(made, name), fresh: 0 },
+  };
+}
+
+/** What shuts it. */
+export function closureStep({ kind, length, through }: ClosurePlan, made: Made, say: Say): Draft {
+  return {
+    piece: made.pieces[0].piece.name,
+    action: kind === 'ribbon' && !through ? 'glue' : 'close',
+    text: closureWords(kind, say(length), through),
+    picture: whenDone(made, 'closure'),
+    ...(kind === 'dot' && { caution: CAUTION.smallParts }),
+  };
+}
+
+/** The finished thing, and what is put on it now. */
+export function whenDone({ folded, pieces }: Made, done: Finish): StepPicture {
+  if (folded.standing) return { kind: 'standing', stage: folded.standing.stages.length - 1, done };
+  return folded.stages.length > 0
+    ? { kind: 'folded', stage: folded.stages.length - 1, done }
+    : { kind: 'flat', piece: pieces[0].piece.name, near: 1, moves: 0, fresh: 0, done };
+}

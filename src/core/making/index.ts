@@ -1,0 +1,8 @@
+/** Making: `stepsOf(plan, say)` is the order of work told step by step. */
+export { blanksOf } from './blanks';
+export { whenDone } from './finishing';
+export { flatMoves, laidAnew } from './flat';
+export { inOrder } from './order';
+export type { Action, Step } from './step';
+export { stepsOf } from './steps';
+export { CAUTION, adhesiveSentence, closureWords } from './words';

@@ -1,0 +1,47 @@
+import type { Mm } from '../length';
+import type { Edge } from '../pattern';
+import type { Reading } from '../tools';
+import type { StepPicture } from '../looks';
+import type { Phase } from './work';
+
+export type Action = 'cut' | 'mark' | 'punch' | 'score' | 'turn' | 'trim' | 'fold' | 'glue' | 'insert' | 'close';
+
+/** Help for a sheet that is not as it should be, and what to beware of in giving it. */
+export interface IfRough {
+  readonly text: string;
+  readonly caution: string;
+}
+
+/** One thing to do at the table. */
+export interface Step {
+  readonly id: number;
+  readonly piece: string;
+  /** Other pieces to which the same is done in the same go. */
+  readonly alike?: readonly string[];
+  readonly action: Action;
+  readonly edge?: Edge;
+  readonly at?: Mm;
+  readonly turn?: 'cw';
+  readonly score?: string;
+  /** All scores of this step, where it makes or folds several. */
+  readonly scores?: readonly string[];
+  /** The glue that is put on, or that holds from this step on. */
+  readonly glue?: string;
+  /** The glue that was put on before and now joins. */
+  readonly joins?: string;
+  readonly layer?: string;
+  /** Radius of the corners that are rounded. */
+  readonly rounds?: Mm;
+  readonly text: string;
+  /** The hand's part of it: how hard to press, how to crease, how long to wait. */
+  readonly how?: string;
+  readonly ifRough?: IfRough;
+  readonly caution?: string;
+  readonly phase: Phase;
+  /** Lengths to find on a ruler, in the order they are needed. */
+  readonly readings: readonly Reading[];
+  readonly picture: StepPicture;
+}
+
+/** A step that has no place in the order yet. */
+export type Draft = Omit<Step, 'id' | 'phase' | 'readings' | 'how'> & { readonly readings?: readonly Reading[] };

@@ -1,0 +1,146 @@
+/** Steps: `stepsOf(plan, say)` tells the whole make in order, each step with its picture and its caution. */
+import type { Stage } from '../fold';
+import type { Say } from '../length';
+import { type Made, type MadePiece, type Plan } from '../plan';
+import { stillToDo } from '../mending';
+import { CONTENTS, glueAdvice, glueIds } from '../plan';
+import { allNumbers } from '../plan';
+import { workOf, type Work } from './work';
+import { closureStep, discsStep, layerStep } from './finishing';
+import { cutStep, decorating, toolSteps } from './flat';
+import { assemblySteps, contentsSteps, foldsTogether, isPlain, pieceAt, standingSteps } from './folding';
+import { handled, withWaits } from './handling';
+import type { Draft, Step } from './step';
+
+export type { Reading } from '../tools';
+export { whenDone } from './finishing';
+export type { Action, IfRough, Step } from './step';
+export type { Finish, StepPicture } from '../looks';
+
+/** The whole make in the order of its work, told for the design's tool. */
+export function stepsOf(plan: Plan, say: Say): Step[] {
+  const { made, design } = plan;
+  if (!made) return [];
+  const late = new Set(
+    made.built.features.flatMap((f) => (f.kind === 'finger-notch' && f.when === 'assembled' ? [f.cavity] : [])),
+  );
+  const advice = glueAdvice(made, design);
+  const ids = glueIds(made);
+  const holdsWith = new Map(advice.map(({ step, chosen }) => [ids.get(step) ?? '', chosen]));
+  const numbers = allNumbers(made);
+  const glueFor = (step: string) => advice.find((a) => a.step === step);
+  const told = (work: Work): readonly Draft[] => {
+    switch (work.do) {
+      case 'cut':
+        return [cutStep(work.part.piece, namesOf(work.alike), made, design, say)];
+      case 'flat':
+        return leftOn(work.part, toolSteps(work.part, namesOf(work.alike), made, say), design);
+      case 'decorate':
+        return [decorating(work.what, work.part, made)];
+      case 'fix-discs':
+        return [discsStep(made, design, say)];
+      case 'fold':
+        return assemblySteps(made.folded.stages[work.stage]!, work.stage, made, numbers, glueFor(work.id), say, late);
+      case 'raise':
+        return standingSteps(
+          made.folded.standing!.stages[work.stage]!,
+          work.stage,
+          made,
+          numbers,
+          glueFor(work.id),
+          say,
+        );
+      case 'contents':
+        return contentsSteps(made, design, glueFor(CONTENTS), say);
+      case 'layer':
+        return [layerStep(work.layer, made, say)];
+      case 'closure':
+        return [closureStep(work.closure, made, say)];
+    }
+  };
+  const steps = together(workOf(plan), made)
+    .flatMap((run) => {
+      const [first] = run;
+      const drafts = run.length > 1 ? [foldsTogether(stagesOf(run, made), lastOf(run), made, numbers)] : told(first);
+      return drafts.map((draft) => ({ ...draft, phase: first.phase }));
+    })
+    .map((draft, i, all) => ({
+      ...draft,
+      text: `${draft.text}${pageByPage(plan) && draft.phase === 'fold' ? pageAgain(i, all, made) : again(draft, all.slice(0, i), made)}`,
+    }))
+    .map((draft, i) => handled({ id: i + 1, readings: [], ...draft }, design, holdsWith));
+  return withWaits(steps, (glue) => holdsWith.get(glue) ?? design.adhesive.all);
+}
+
+/** Of the work on a flat sheet what is still to be done: all of it, but on a sheet that went wrong. */
+function leftOn(part: MadePiece, drafts: readonly Draft[], { rescued, tool }: Plan['design']): readonly Draft[] {
+  if (rescued?.piece !== part.piece.name) return drafts;
+  const moves = drafts.map(({ picture }): readonly [number, number] =>
+    picture.kind === 'flat' ? [picture.moves - picture.fresh, picture.moves] : [0, 0],
+  );
+  const left = stillToDo(part, moves, rescued, tool);
+  return drafts.filter((_, i) => left[i]);
+}
+
+/** What is said where a piece is made several times: once for its flat work, and at each step of folding and joining. */
+function again(
+  draft: Draft & Pick<Step, 'phase'>,
+  before: readonly (Draft & Pick<Step, 'phase'>)[],
+  made: Made,
+): string {
+  const quantity = timesOf(draft, made);
+  if (quantity === 1 || draft.phase === 'cut' || draft.action === 'glue') return '';
+  const all = quantity === 2 ? 'both' : `all ${quantity}`;
+  if (draft.phase === 'fold') return ` The same for ${all}.`;
+  return before.some(({ piece, phase }) => piece === draft.piece && phase === 'flat')
+    ? ''
+    : ` This and what follows for ${all}.`;
+}
+
+/** How many times a step is done. */
+function timesOf({ piece, picture }: Draft, made: Made): number {
+  const once = picture.kind === 'folded' && made.folded.stages[picture.stage]?.step.once;
+  return once ? 1 : (made.built.pieces.find(({ name }) => name === piece)?.quantity ?? 1);
+}
+
+/** A book may be made one page after the other, all that is cut once cut. */
+const pageByPage = ({ design }: Plan): boolean => design.construction.does === 'gathers' && design.order === 'by-piece';
+
+/** Steps that follow each other and are done as many times are done through for one, then again for each other. */
+function pageAgain(i: number, all: readonly (Draft & Pick<Step, 'phase'>)[], made: Made): string {
+  const times = timesOf(all[i]!, made);
+  const goesOn = (one: (typeof all)[number] | undefined): boolean =>
+    one !== undefined && one.phase === 'fold' && timesOf(one, made) === times;
+  if (times === 1 || goesOn(all[i + 1])) return '';
+  let first = i;
+  while (goesOn(all[first - 1])) first--;
+  const others = times === 2 ? 'the other one' : `the other ${times - 1}, one after the other`;
+  return first === i ? ` The same for ${others}.` : ` Then make ${others}: the last ${i - first + 1} steps again.`;
+}
+
+type Run = readonly [Work, ...Work[]];
+/** So many folds are told in one step at most. */
+const FOLDS = 4;
+
+/** Plain folds of one piece that follow each other are one thing to do; everything else stands by itself. */
+function together(all: readonly Work[], made: Made): readonly Run[] {
+  const runs: [Work, ...Work[]][] = [];
+  for (const work of all) {
+    const last = runs.at(-1);
+    if (last && last.length < FOLDS && goesOn(last.at(-1)!, work, made)) last.push(work);
+    else runs.push([work]);
+  }
+  return runs;
+}
+
+function goesOn(a: Work, b: Work, made: Made): boolean {
+  if (a.do !== 'fold' || b.do !== 'fold' || b.stage !== a.stage + 1) return false;
+  const [one, next] = [made.folded.stages[a.stage]!, made.folded.stages[b.stage]!];
+  return isPlain(one, made) && isPlain(next, made) && pieceAt(one, made) === pieceAt(next, made);
+}
+
+const lastOf = (run: Run): number => Math.max(...run.map((work) => (work.do === 'fold' ? work.stage : -1)));
+const stagesOf = (run: Run, made: Made): readonly Stage[] =>
+  run.flatMap((work) => (work.do === 'fold' ? [made.folded.stages[work.stage]!] : []));
+
+const namesOf = (parts: readonly MadePiece[]): readonly string[] => parts.map(({ piece }) => piece.name);

@@ -1,0 +1,7 @@
+/** Mending: a pattern laid on a sheet that went wrong (`onSheet`), bitten by what is gone, mended and folded like any other. */
+export { bitesOf } from './bites';
+export { USED, isAlong, stillToDo } from './done';
+export { cutAway, layFrom, layOf, liesAsItIs, orientations } from './lying';
+export { onSheet, withFlapsJoined } from './mending';
+export { onlyHinge } from './mends';
+export { type Rescued, type Turned, rescuedSchema } from './schema';

@@ -1,9 +1,0 @@
-import { REVEALS } from '../design/extras';
-import type { Made, Plan } from '../made';
-import { check, type Check } from './check';
-
-/** Layers that were asked for and for which there is no room. */
-export const layerChecks = ({ design }: Plan, { layers }: Made): Check[] =>
-  design.layers.flatMap(({ on, reveal = REVEALS[on] }, i) =>
-    layers.some(({ layer }) => layer.index === i) ? [] : [check('layer', 'warn', reveal, 0, { on }, [], `${i + 1}`)],
-  );
