@@ -15,11 +15,16 @@ import {
   roomGrip,
   segment,
   SLANT,
-} from '../../src/core/constructions/building';
+} from '../../src/core/constructions/shared/building';
 import type { ClaimType } from '../../src/core/constructions';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../../src/core/constructions/construction';
-import { lengthOption } from '../../src/core/constructions/options';
-import { OPEN, sizedInside, tooLarge } from '../../src/core/constructions/sizing';
+import {
+  PLAIN,
+  type Brief,
+  type BuildResult,
+  type Construction,
+} from '../../src/core/constructions/shared/construction';
+import { lengthOption } from '../../src/core/constructions/shared/options';
+import { OPEN, sizedInside, tooLarge } from '../../src/core/constructions/shared/sizing';
 import { layerOf } from '../../src/core/fold';
 import { mm } from '../../src/core/length';
 import { drawPiece, rect } from '../../src/core/pattern';

@@ -1,7 +1,7 @@
 import { isSquare } from '../pattern';
 import { constructionNamed } from '../constructions';
 import { mm, roundTo, type Graduation, type Mm } from '../length';
-import type { Remedy } from './checks';
+import type { Remedy } from './check';
 import { constructionOptions, type Design } from '../design';
 import { HOLDS } from '../plan';
 

@@ -1,6 +1,6 @@
 import { constructionNamed } from '../constructions';
 import { holdOf, type Hold } from '../fit';
-import type { Check } from './checks';
+import type { Check } from './check';
 import { calipersOf, type Design } from '../design';
 import type { Made, Plan } from '../plan';
 

@@ -2,7 +2,8 @@
  * Remedies: `remediesTried(plan)` offers against each thing that is not as it should be only what was tried in the plan
  * and helps, in the order in which a maker would rather have it.
  */
-import { checksOf, type Check, type Remedy } from './checks';
+import { checksOf } from './checks';
+import { type Check, type Remedy } from './check';
 import { changedDesign, inputOf } from '../design';
 import { readDesign } from '../design';
 import { planFor } from '../plan';

@@ -2,7 +2,7 @@
 import { inches, mm, sayer } from '../length';
 import { checkSentence, remedyLabel } from './words';
 import { adhesiveSentence, CAUTION, closureWords } from '../making';
-import type { Check, Remedy } from './checks';
+import type { Check, Remedy } from './check';
 import type { GlueAdvice } from '../plan';
 
 const say = sayer('in', '1/8 in');

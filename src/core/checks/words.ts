@@ -4,7 +4,7 @@ import { CLAIM_WORDS, constructionNamed, type Finding, type Words } from '../con
 import { formatLength, mm, type Say } from '../length';
 import { listed } from '../text';
 import { faultWords, planTool, TOOL_WORDS } from '../tools';
-import type { Check, PlanFacts, Remedy } from './checks';
+import type { Check, PlanFacts, Remedy } from './check';
 
 /** The sentence for a check: what will happen at the table and what to do. */
 export function checkSentence(check: Check, say: Say): string {

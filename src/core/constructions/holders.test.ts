@@ -5,7 +5,7 @@ import { INCH, inches } from '../length';
 import type { Piece } from '../pattern';
 import { checksOf } from '../checks';
 import { type Made } from '../plan';
-import { roomy } from './sizing';
+import { roomy } from './shared/sizing';
 import { CONSTRUCTIONS, optionFields } from '.';
 
 const plan = (construction: string, fields: object) =>

@@ -3,7 +3,7 @@ import { bellyBand } from './pockets/belly-band';
 import { boughtEnvelope } from './envelopes/bought-envelope';
 import { cardHolder } from './pockets/card-holder';
 import { coinEnvelope } from './envelopes/coin-envelope';
-import { anyConstruction, type Construction } from './construction';
+import { anyConstruction, type Construction } from './shared/construction';
 import { coverBoard } from './layers/cover-board';
 import { deskFile } from './boxes/desk-file';
 import { diagonalBox } from './boxes/diagonal-box';

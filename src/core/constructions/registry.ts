@@ -1,4 +1,4 @@
-import type { Construction } from './construction';
+import type { Construction } from './shared/construction';
 import { CONSTRUCTIONS, GIVEN } from './list';
 
 const BY_NAME = new Map([...CONSTRUCTIONS, ...GIVEN].map((one) => [one.name, one]));

@@ -9,15 +9,15 @@ import {
   type Segment,
 } from '../geometry';
 import type { Piece } from '../pattern';
-import { bringing } from './bringing';
-import type { Cavity } from './cavity';
-import { contactsOf, type Contact } from './contact';
-import { carried, foldOver, tuckProblems, type Fold, type FoldProblem } from './foldOver';
-import { hangsOn } from './hangsOn';
+import { bringing } from './flat/bringing';
+import type { Cavity } from './flat/cavity';
+import { contactsOf, type Contact } from './flat/contact';
+import { carried, foldOver, tuckProblems, type Fold, type FoldProblem } from './flat/foldOver';
+import { hangsOn } from './flat/hangsOn';
 import { raise, type Raised, type StandingProblem, type StandingWork } from './standing';
-import type { StepBasics } from './assembly-step';
-import { EXACT, isBroad, type Slack } from './slack';
-import { flatStack, hasPanel, layerOf, levelOf, type Joint, type Layer, type Stack } from './stack';
+import type { StepBasics } from './flat/assembly-step';
+import { EXACT, isBroad, type Slack } from './flat/slack';
+import { flatStack, hasPanel, layerOf, levelOf, type Joint, type Layer, type Stack } from './flat/stack';
 
 /** Flat work, and the glue that goes with it. */
 interface FlatStep extends StepBasics {

@@ -12,9 +12,9 @@ export {
   type Layer,
   type Side,
   type Stack,
-} from './stack';
-export { EXACT, offBy, type Slack } from './slack';
-export { foldOver, type Fold, type FoldProblem } from './foldOver';
+} from './flat/stack';
+export { EXACT, offBy, type Slack } from './flat/slack';
+export { foldOver, type Fold, type FoldProblem } from './flat/foldOver';
 export {
   assemble,
   isReady,
@@ -27,14 +27,14 @@ export {
   type Folded,
   type Stage,
 } from './assemble';
-export { bringing } from './bringing';
+export { bringing } from './flat/bringing';
 export { refold } from './refold';
-export { reached } from './hangsOn';
-export { contactsOf, type Contact } from './contact';
-export * from './measure';
-export { NO_PAPER, type Calipers, type Taken } from './taken';
-export * from './unfolds';
-export type { BoxCavity, Cavity, FlatCavity } from './cavity';
+export { reached } from './flat/hangsOn';
+export { contactsOf, type Contact } from './flat/contact';
+export * from './flat/measure';
+export { NO_PAPER, type Calipers, type Taken } from './flat/taken';
+export * from './flat/unfolds';
+export type { BoxCavity, Cavity, FlatCavity } from './flat/cavity';
 export {
   aboveSlot,
   facesView,
@@ -44,5 +44,5 @@ export {
   type FitRefusal,
   type Slot,
   type SlotRefusal,
-} from './slot';
+} from './flat/slot';
 export * from './standing';

@@ -1,8 +1,8 @@
 import { apply, applyAll, compose, IDENTITY, reflection, type Affine, type Polygon, type Segment } from '../geometry';
 import type { Hinge, Piece } from '../pattern';
-import { bringing } from './bringing';
+import { bringing } from './flat/bringing';
 import type { AssemblyStep, FlatWork, Folded, Stage } from './assemble';
-import type { Stack } from './stack';
+import type { Stack } from './flat/stack';
 
 /**
  * What was folded once, folded again from pieces whose lines lie a little elsewhere: the same panels move in the same

@@ -14,7 +14,8 @@ import { inputOf } from '../design';
 import { planDocument } from '../document';
 import { planFor, type Plan } from '../plan';
 import { sayer } from '../length';
-import { onlyHinge, type Rescued } from './mending';
+import { onlyHinge } from './mends';
+import { type Rescued } from './schema';
 
 const say = sayer('in', '1/8 in');
 const drawn = (construction: string, does: Does): Plan =>

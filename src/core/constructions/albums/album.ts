@@ -3,10 +3,10 @@ import type { AssemblyStep } from '../../fold';
 import { direction, distance, type Point, type Segment } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect, ring, type Piece } from '../../pattern';
-import type { Brief } from '../construction';
-import { basePiece, fold, place, segment } from '../building';
-import { rounded } from '../corners';
-import { onMark } from '../sizing';
+import type { Brief } from '../shared/construction';
+import { basePiece, fold, place, segment } from '../shared/building';
+import { rounded } from '../shared/corners';
+import { onMark } from '../shared/sizing';
 
 /** Pieces and what is done with them. */
 export interface Parts {

@@ -4,9 +4,9 @@ import { direction, TOLERANCE, type Point, type Segment } from '../../geometry';
 import { inches, mm, stepOf, type Mm } from '../../length';
 import { LEAST, type Hinge, type Piece } from '../../pattern';
 import { middleOf, reversed, sheetOf } from './album';
-import { built, EASE, fold, partCure, place, refuse, segment } from '../building';
-import { cornerOption } from '../closing-flap';
-import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../construction';
+import { built, EASE, fold, partCure, place, refuse, segment } from '../shared/building';
+import { cornerOption } from '../shared/closing-flap';
+import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../shared/construction';
 import {
   drawSheet,
   gripsFor,
@@ -17,8 +17,8 @@ import {
   type Square,
 } from '../envelopes/diagonal';
 import { pointedMat } from '../layers/flap-mat';
-import { choiceOption, lengthOption, openLengthOption, yesNoOption } from '../options';
-import { onMark, tooLarge } from '../sizing';
+import { choiceOption, lengthOption, openLengthOption, yesNoOption } from '../shared/options';
+import { onMark, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   setting: openLengthOption(

@@ -15,10 +15,10 @@ import {
   type Parts,
 } from './album';
 import { drawBought, type DrawnEnvelope } from '../envelopes/bought-envelope';
-import { built, fold, partCure, place, refuse, segment } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../construction';
-import { choiceOption, countOption, lengthOption, openLengthOption, yesNoOption } from '../options';
-import { insideFor, onMark, OPEN, tooLarge } from '../sizing';
+import { built, fold, partCure, place, refuse, segment } from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../shared/construction';
+import { choiceOption, countOption, lengthOption, openLengthOption, yesNoOption } from '../shared/options';
+import { insideFor, onMark, OPEN, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   envelopeWidth: openLengthOption(

@@ -2,11 +2,11 @@ import { TOLERANCE } from '../../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect, ring } from '../../pattern';
-import { built, optionGrip, raise, refuse, RIGHT, roomGrip, segment, SLANT, UP, partCure } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
+import { built, optionGrip, raise, refuse, RIGHT, roomGrip, segment, SLANT, UP, partCure } from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { deeperCures, leastDepthOption } from './lids';
-import { lengthOption, openLengthOption } from '../options';
-import { onMark, roomy, tooLarge } from '../sizing';
+import { lengthOption, openLengthOption } from '../shared/options';
+import { onMark, roomy, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   depth: openLengthOption(

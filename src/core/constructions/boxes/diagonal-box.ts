@@ -13,8 +13,15 @@ import {
   isSquare,
   LEAST,
 } from '../../pattern';
-import { built, EASE, fold, raise, refuse } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction, type Ease, type Refusal } from '../construction';
+import { built, EASE, fold, raise, refuse } from '../shared/building';
+import {
+  PLAIN,
+  type Brief,
+  type BuildResult,
+  type Construction,
+  type Ease,
+  type Refusal,
+} from '../shared/construction';
 import {
   deeperCures,
   depthFor,
@@ -27,9 +34,9 @@ import {
   putLidOn,
   SHALLOW_CURES,
 } from './lids';
-import { choiceOption, lengthOption, openLengthOption, yesNoOption } from '../options';
-import { marksRound } from '../rounding';
-import { onMark, tooLarge } from '../sizing';
+import { choiceOption, lengthOption, openLengthOption, yesNoOption } from '../shared/options';
+import { marksRound } from '../shared/rounding';
+import { onMark, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   setting: openLengthOption(

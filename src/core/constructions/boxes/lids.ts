@@ -3,10 +3,10 @@ import type { AssemblySet } from '../../fold';
 import { TOLERANCE, type Segment } from '../../geometry';
 import { inches, mm, roundTo, stepOf, type Mm } from '../../length';
 import { drawPiece, rect, type Piece } from '../../pattern';
-import { segment, setDown } from '../building';
-import type { Brief, Cure } from '../construction';
-import { lengthOption, openLengthOption } from '../options';
-import { onMark } from '../sizing';
+import { segment, setDown } from '../shared/building';
+import type { Brief, Cure } from '../shared/construction';
+import { lengthOption, openLengthOption } from '../shared/options';
+import { onMark } from '../shared/sizing';
 
 /** Depth from a given sheet when neither contents nor maker tell one, mm. Common practice 1 in. */
 const USUAL_DEPTH = inches(1);

@@ -2,11 +2,23 @@ import { TOLERANCE } from '../../geometry';
 import { z } from 'zod';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import { built, EASE, fold, optionGrip, raise, refuse, RIGHT, roomGrip, segment, UP, partCure } from '../building';
+import {
+  built,
+  EASE,
+  fold,
+  optionGrip,
+  raise,
+  refuse,
+  RIGHT,
+  roomGrip,
+  segment,
+  UP,
+  partCure,
+} from '../shared/building';
 import { penWall } from '../claims';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { choiceOption, lengthOption, openLengthOption } from '../options';
-import { FREE, insideFor, leftOver, onMark, spineFor, tooLarge } from '../sizing';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { choiceOption, lengthOption, openLengthOption } from '../shared/options';
+import { FREE, insideFor, leftOver, onMark, spineFor, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   pen: openLengthOption(

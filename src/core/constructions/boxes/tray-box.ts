@@ -1,8 +1,8 @@
 import { TOLERANCE } from '../../geometry';
 import { z } from 'zod';
 import { inches, mm, type Mm } from '../../length';
-import { built, EASE, optionGrip, refuse, RIGHT, roomGrip, UP } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
+import { built, EASE, optionGrip, refuse, RIGHT, roomGrip, UP } from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import {
   deeperCures,
   depthFor,
@@ -15,8 +15,8 @@ import {
   putLidOn,
   SHALLOW_CURES,
 } from './lids';
-import { choiceOption, lengthOption, yesNoOption } from '../options';
-import { FREE, insideFor, onMark, tooLarge } from '../sizing';
+import { choiceOption, lengthOption, yesNoOption } from '../shared/options';
+import { FREE, insideFor, onMark, tooLarge } from '../shared/sizing';
 import { drawTray } from './tray';
 
 const options = z.strictObject({

@@ -2,7 +2,7 @@
 import type { AssemblyRaise } from '../../fold';
 import { mm, type Mm } from '../../length';
 import { drawPiece, rect, ring, type Piece } from '../../pattern';
-import { raise, segment, SLANT } from '../building';
+import { raise, segment, SLANT } from '../shared/building';
 
 /** What a tray is drawn from, mm; ids start with `prefix`. */
 export interface TraySize {

@@ -3,10 +3,10 @@ import type { AssemblyStep } from '../../fold';
 import { TOLERANCE, type Polygon, type Segment } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect, ring, type Panel, type Piece, type Source } from '../../pattern';
-import { built, EASE, fold, refuse, segment } from '../building';
-import { PLAIN, type Construction } from '../construction';
-import { choiceOption, lengthOption } from '../options';
-import { tooLarge } from '../sizing';
+import { built, EASE, fold, refuse, segment } from '../shared/building';
+import { PLAIN, type Construction } from '../shared/construction';
+import { choiceOption, lengthOption } from '../shared/options';
+import { tooLarge } from '../shared/sizing';
 
 /** An envelope as it is bought, measured, mm: its body along the mouth and into it, and its flap; 0 where that is cut off. */
 export interface BoughtEnvelope {

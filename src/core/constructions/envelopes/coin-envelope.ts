@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { inches, mm } from '../../length';
-import { cornerOption } from '../closing-flap';
-import type { Construction } from '../construction';
+import { cornerOption } from '../shared/closing-flap';
+import type { Construction } from '../shared/construction';
 import { squareEnvelope } from './diagonal';
-import { choiceOption, lengthOption, openLengthOption } from '../options';
+import { choiceOption, lengthOption, openLengthOption } from '../shared/options';
 
 const options = z.strictObject({
   setting: openLengthOption(

@@ -4,7 +4,7 @@ import { INCH, inches, mm } from '../../length';
 import { checksOf } from '../../checks';
 import { type Made } from '../../plan';
 import { lapBetween, layerOf, mouthView, reachAcross, type FlatCavity } from '../../fold';
-import { bestCandidate, marksRound } from '../rounding';
+import { bestCandidate, marksRound } from '../shared/rounding';
 import { claimsOf, CONSTRUCTIONS, constructionNamed } from '..';
 
 const envelope = (fields: object) => planOf({ version: 1, construction: 'diagonal-envelope', ...fields });

@@ -24,12 +24,20 @@ import {
   isSquare,
 } from '../../pattern';
 import type { AssemblyFold } from '../../fold';
-import { fold } from '../building';
+import { fold } from '../shared/building';
 import type { Claim } from '../claims';
-import { PLAIN, type Brief, type BuildResult, type Ease, type Grip, type Refusal, type Start } from '../construction';
-import { roundFree } from '../corners';
+import {
+  PLAIN,
+  type Brief,
+  type BuildResult,
+  type Ease,
+  type Grip,
+  type Refusal,
+  type Start,
+} from '../shared/construction';
+import { roundFree } from '../shared/corners';
 import { LEAST } from '../../pattern';
-import { bestCandidate, marksRound, wantedEase, type Candidate } from '../rounding';
+import { bestCandidate, marksRound, wantedEase, type Candidate } from '../shared/rounding';
 
 /** What the square envelopes share of their options. */
 export interface SquareOptions {

@@ -15,12 +15,12 @@ import {
   SLANT,
   UP,
   partCure,
-} from '../building';
-import { cornerOption, idleWithFlap, closingFlap } from '../closing-flap';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { fingerNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../finger-notch';
-import { choiceOption, lengthOption } from '../options';
-import { CLOSED, OPEN, sizedInside, tooLarge } from '../sizing';
+} from '../shared/building';
+import { cornerOption, idleWithFlap, closingFlap } from '../shared/closing-flap';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { fingerNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
+import { choiceOption, lengthOption } from '../shared/options';
+import { CLOSED, OPEN, sizedInside, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Side tabs', 'Width of the tabs that are glued.', inches(1 / 4), { over: 0 }),

@@ -2,10 +2,10 @@ import { TOLERANCE } from '../../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect, ring } from '../../pattern';
-import { built, EASE, optionGrip, raise, refuse, segment, setDown, UP, partCure } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { lengthOption, openLengthOption, yesNoOption } from '../options';
-import { onMark, tooLarge } from '../sizing';
+import { built, EASE, optionGrip, raise, refuse, segment, setDown, UP, partCure } from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { lengthOption, openLengthOption, yesNoOption } from '../shared/options';
+import { onMark, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   turnIn: lengthOption('Turn-in', 'What of the wrap lies on the board’s back.', inches(1 / 2), { over: 0 }),

@@ -2,11 +2,11 @@ import { z } from 'zod';
 import { TOLERANCE, type Polygon, type Segment } from '../../geometry';
 import { inches, mm, stepOf } from '../../length';
 import { drawPiece, isSquare, ring, type Piece, type Trim } from '../../pattern';
-import { built, EASE, basePiece, place, refuse, segment, partCure } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../construction';
-import { otherHalf, rounded } from '../corners';
-import { lengthOption } from '../options';
-import { onMark, tooLarge } from '../sizing';
+import { built, EASE, basePiece, place, refuse, segment, partCure } from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../shared/construction';
+import { otherHalf, rounded } from '../shared/corners';
+import { lengthOption } from '../shared/options';
+import { onMark, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   reveal: lengthOption('Reveal', 'The border of the flap that shows all round.', inches(1 / 8), { least: 0 }),

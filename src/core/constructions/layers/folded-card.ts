@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import { built, EASE, fold } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { choiceOption } from '../options';
-import { onMark } from '../sizing';
+import { built, EASE, fold } from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { choiceOption } from '../shared/options';
+import { onMark } from '../shared/sizing';
 
 const options = z.strictObject({
   fold: choiceOption('Fold', 'At the left side, or along the top.', ['side', 'top']),

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import { built, EASE, basePiece, place, refuse, segment, partCure } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { lengthOption } from '../options';
-import { onMark, tooLarge } from '../sizing';
+import { built, EASE, basePiece, place, refuse, segment, partCure } from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { lengthOption } from '../shared/options';
+import { onMark, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   reveal: lengthOption('Reveal', 'The border of the panel that shows all round the mat.', inches(1 / 8), { least: 0 }),

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import { built, EASE } from '../building';
-import { PLAIN, type Construction } from '../construction';
+import { built, EASE } from '../shared/building';
+import { PLAIN, type Construction } from '../shared/construction';
 
 const options = z.strictObject({});
 

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import { built, EASE, refuse, partCure } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { lengthOption } from '../options';
-import { onMark, tooLarge } from '../sizing';
+import { built, EASE, refuse, partCure } from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { lengthOption } from '../shared/options';
+import { onMark, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   hole: lengthOption('Hole', 'For the ribbon or cord it hangs by.', inches(3 / 16), { over: 0 }, { madeWith: 'punch' }),

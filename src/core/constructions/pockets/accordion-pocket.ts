@@ -2,10 +2,22 @@ import { TOLERANCE } from '../../geometry';
 import { z } from 'zod';
 import { inches, mm, stepOf } from '../../length';
 import { drawPiece, rect, ring, type FoldLine, type Panel, isSquare } from '../../pattern';
-import { built, EASE, fold, LEFT, optionGrip, place, refuse, RIGHT, roomGrip, segment, partCure } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { choiceOption, countOption, lengthOption, openLengthOption } from '../options';
-import { insideFor, leftOver, OPEN, spineOver, tooLarge } from '../sizing';
+import {
+  built,
+  EASE,
+  fold,
+  LEFT,
+  optionGrip,
+  place,
+  refuse,
+  RIGHT,
+  roomGrip,
+  segment,
+  partCure,
+} from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { choiceOption, countOption, lengthOption, openLengthOption } from '../shared/options';
+import { insideFor, leftOver, OPEN, spineOver, tooLarge } from '../shared/sizing';
 
 const MOST_PLEATS = 8;
 

@@ -2,11 +2,11 @@ import { TOLERANCE } from '../../geometry';
 import { z } from 'zod';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import { built, EASE, fold, LEFT, place, refuse, RIGHT, roomGrip, segment, partCure } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { lengthOption, openLengthOption } from '../options';
+import { built, EASE, fold, LEFT, place, refuse, RIGHT, roomGrip, segment, partCure } from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { lengthOption, openLengthOption } from '../shared/options';
 import { sideFor, wrapped } from './round-packet';
-import { FREE, insideFor, leftOver, onMark, OPEN, tooLarge } from '../sizing';
+import { FREE, insideFor, leftOver, onMark, OPEN, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   breadth: lengthOption('Breadth', 'Of the band.', inches(3 / 2), { over: 0 }),

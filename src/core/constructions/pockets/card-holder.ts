@@ -2,11 +2,11 @@ import { TOLERANCE } from '../../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect, ring } from '../../pattern';
-import { built, DOWN, EASE, fold, optionGrip, refuse, RIGHT, roomGrip, segment, partCure } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../finger-notch';
-import { choiceOption, lengthOption } from '../options';
-import { OPEN, sizedInside, tooLarge } from '../sizing';
+import { built, DOWN, EASE, fold, optionGrip, refuse, RIGHT, roomGrip, segment, partCure } from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
+import { choiceOption, lengthOption } from '../shared/options';
+import { OPEN, sizedInside, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the side tab and of the bottom tab.', inches(1 / 2), { over: 0 }),

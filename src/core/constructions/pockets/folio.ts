@@ -3,10 +3,10 @@ import { z } from 'zod';
 import type { AssemblyStep } from '../../fold';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect, ring, type Piece } from '../../pattern';
-import { built, fold, place, raise, refuse, segment, partCure } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from '../construction';
-import { openLengthOption, yesNoOption } from '../options';
-import { leftOver, onMark, roomy, spineFor, tooLarge } from '../sizing';
+import { built, fold, place, raise, refuse, segment, partCure } from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from '../shared/construction';
+import { openLengthOption, yesNoOption } from '../shared/options';
+import { leftOver, onMark, roomy, spineFor, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   panelEase: openLengthOption(

@@ -15,12 +15,12 @@ import {
   SLANT,
   UP,
   partCure,
-} from '../building';
-import { roundedFlap } from '../closing-flap';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../finger-notch';
-import { choiceOption, lengthOption, openLengthOption } from '../options';
-import { insideFor, leftOver, onMark, OPEN, tooLarge } from '../sizing';
+} from '../shared/building';
+import { roundedFlap } from '../shared/closing-flap';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
+import { choiceOption, lengthOption, openLengthOption } from '../shared/options';
+import { insideFor, leftOver, onMark, OPEN, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Side tabs', 'Width of the tabs beside the pocket.', inches(1 / 4), { over: 0 }),

@@ -16,11 +16,11 @@ import {
   segment,
   SLANT,
   partCure,
-} from '../building';
-import { cornerOption, closingFlap } from '../closing-flap';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { choiceOption, lengthOption, yesNoOption } from '../options';
-import { CLOSED, sizedInside, tooLarge } from '../sizing';
+} from '../shared/building';
+import { cornerOption, closingFlap } from '../shared/closing-flap';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { choiceOption, lengthOption, yesNoOption } from '../shared/options';
+import { CLOSED, sizedInside, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Folded in at the sides and the bottom of the front.', inches(1 / 2), { over: 0 }),

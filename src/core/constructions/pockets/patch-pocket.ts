@@ -16,11 +16,11 @@ import {
   roomGrip,
   segment,
   partCure,
-} from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../finger-notch';
-import { choiceOption, lengthOption } from '../options';
-import { OPEN, sizedInside, tooLarge } from '../sizing';
+} from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
+import { choiceOption, lengthOption } from '../shared/options';
+import { OPEN, sizedInside, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the tabs on three sides.', inches(1 / 4), { over: 0 }),

@@ -2,9 +2,9 @@
 import type { AssemblyRaise, BoxCavity } from '../../fold';
 import { mm, type Mm } from '../../length';
 import { LEAST, rect, type FoldLine, type Panel } from '../../pattern';
-import { raise, segment } from '../building';
-import type { Brief } from '../construction';
-import { onMark } from '../sizing';
+import { raise, segment } from '../shared/building';
+import type { Brief } from '../shared/construction';
+import { onMark } from '../shared/sizing';
 
 /** Packets thicker than this want four creases, mm. Common practice 1/8 in. */
 const CREASED = 3;

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import { built, EASE, fold, LEFT, refuse, RIGHT, roomGrip, segment, UP } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../finger-notch';
-import { choiceOption, lengthOption } from '../options';
+import { built, EASE, fold, LEFT, refuse, RIGHT, roomGrip, segment, UP } from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
+import { choiceOption, lengthOption } from '../shared/options';
 import { sideFor, wrapped } from './round-packet';
-import { FREE, onMark, OPEN, sizedInside } from '../sizing';
+import { FREE, onMark, OPEN, sizedInside } from '../shared/sizing';
 
 const options = z.strictObject({
   fold: choiceOption('Folded', 'Once at the end, once along the side, or round into a tube.', ['end', 'side', 'tube']),

@@ -15,10 +15,10 @@ import {
   segment,
   UP,
   partCure,
-} from '../building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../construction';
-import { lengthOption, openLengthOption } from '../options';
-import { OPEN, sizedInside, spineOver, tooLarge } from '../sizing';
+} from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { lengthOption, openLengthOption } from '../shared/options';
+import { OPEN, sizedInside, spineOver, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   door: lengthOption('Doors', 'How far each door comes over the front.', inches(2), { over: 0 }),

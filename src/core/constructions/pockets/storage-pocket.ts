@@ -2,10 +2,10 @@ import { TOLERANCE } from '../../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect, ring, type Piece } from '../../pattern';
-import { built, EASE, fold, optionGrip, place, refuse, roomGrip, segment, UP, partCure } from '../building';
-import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from '../construction';
-import { choiceOption, lengthOption, yesNoOption } from '../options';
-import { CLOSED, insideFor, leftOver, onMark, tooLarge } from '../sizing';
+import { built, EASE, fold, optionGrip, place, refuse, roomGrip, segment, UP, partCure } from '../shared/building';
+import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from '../shared/construction';
+import { choiceOption, lengthOption, yesNoOption } from '../shared/options';
+import { CLOSED, insideFor, leftOver, onMark, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   topFlap: lengthOption('Top flap', 'Folded down over the front.', inches(2), { over: 0 }),

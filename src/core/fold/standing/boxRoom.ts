@@ -1,10 +1,10 @@
 import { area, boxOf3, cross3, dot3, minus3, posed, seenFrom, type Pose, type Vec, TOLERANCE } from '../../geometry';
 import { mm, type Mm } from '../../length';
-import type { BoxCavity } from '../cavity';
-import { reached } from '../hangsOn';
+import type { BoxCavity } from '../flat/cavity';
+import { reached } from '../flat/hangsOn';
 import { rect } from '../../pattern';
-import { thickestPile } from '../measure';
-import type { Calipers } from '../taken';
+import { thickestPile } from '../flat/measure';
+import type { Calipers } from '../flat/taken';
 import { flushWith, pileOf, type Axis } from './flush';
 import { leaf, leafOf, type Leaf, type Standing } from './pose';
 

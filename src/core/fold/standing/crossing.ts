@@ -1,5 +1,5 @@
 import { cross3, dot3, length3, minus3, plus3, seenFrom, type Vec } from '../../geometry';
-import { EXACT } from '../slack';
+import { EXACT } from '../flat/slack';
 import type { Leaf } from './pose';
 
 /** True when the upright boxes round two panels do not meet. */

@@ -1,5 +1,5 @@
 import { apply, cross3, dot3, seenFrom, type Affine, type Pose, type Vec } from '../../geometry';
-import type { Layer, Stack } from '../stack';
+import type { Layer, Stack } from '../flat/stack';
 import type { Leaf, Standing } from './pose';
 
 /** A direction to look from: the viewer stands at `from` and has `up` above. */

@@ -1,5 +1,5 @@
 import { seenFrom, type Point, type Pose } from '../../geometry';
-import type { Stack } from '../stack';
+import type { Stack } from '../flat/stack';
 import type { Leaf } from './pose';
 
 /** Paper that stands within this of a plane counts as its layers, mm. */

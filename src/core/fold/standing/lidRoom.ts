@@ -1,6 +1,6 @@
 import { boxOf3, seenFrom, type Pose, type Segment, TOLERANCE } from '../../geometry';
-import { reached } from '../hangsOn';
-import { thickestPile } from '../measure';
+import { reached } from '../flat/hangsOn';
+import { thickestPile } from '../flat/measure';
 import { flushWith, pileOf } from './flush';
 import { leafOf, type Leaf, type Standing } from './pose';
 import { roomAxes, roomOver } from './boxRoom';

@@ -1,6 +1,6 @@
 import { boxOf3, poseOf, posed, type Pose, type Vec } from '../../geometry';
 import type { Hinge, Panel } from '../../pattern';
-import type { Joint, Stack } from '../stack';
+import type { Joint, Stack } from '../flat/stack';
 
 /** One panel where it stands in space. */
 export interface Leaf {

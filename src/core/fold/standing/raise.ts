@@ -26,11 +26,11 @@ import {
 } from '../../geometry';
 import type { Mm } from '../../length';
 import type { Panel, Piece } from '../../pattern';
-import type { StepBasics } from '../assembly-step';
-import { bringing } from '../bringing';
-import { hangsOn, reached } from '../hangsOn';
-import { EXACT, type Slack } from '../slack';
-import type { Joint, Side, Stack } from '../stack';
+import type { StepBasics } from '../flat/assembly-step';
+import { bringing } from '../flat/bringing';
+import { hangsOn, reached } from '../flat/hangsOn';
+import { EXACT, type Slack } from '../flat/slack';
+import type { Joint, Side, Stack } from '../flat/stack';
 import { passThrough } from './crossing';
 import { carriedLeaf, leafOf, standingOf, type Leaf, type Standing, type Touch } from './pose';
 

@@ -1,5 +1,5 @@
 import { cross3, dot3, seenFrom, type Point, type Vec, TOLERANCE, centre3 } from '../../geometry';
-import type { Side } from '../stack';
+import type { Side } from '../flat/stack';
 import type { Leaf, Touch } from './pose';
 
 /** A panel as it is drawn in a still picture. */

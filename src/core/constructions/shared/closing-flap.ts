@@ -1,6 +1,6 @@
-import { sideOf, type Polygon, type Segment, TOLERANCE } from '../geometry';
-import { inches, type Mm } from '../length';
-import type { FoldLine, Panel, Trim } from '../pattern';
+import { sideOf, type Polygon, type Segment, TOLERANCE } from '../../geometry';
+import { inches, type Mm } from '../../length';
+import type { FoldLine, Panel, Trim } from '../../pattern';
 import { refuse } from './building';
 import type { BuildResult, Refusal } from './construction';
 import { roundFree } from './corners';

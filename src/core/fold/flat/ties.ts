@@ -1,5 +1,5 @@
-import { apply, type Point } from '../geometry';
-import type { Hinge } from '../pattern';
+import { apply, type Point } from '../../geometry';
+import type { Hinge } from '../../pattern';
 import { hingeLine, isFolded, layerOf, type Stack } from './stack';
 
 /** Paper held to paper across a gap between layers: along a folded hinge (a line) or over a glued area (a ring). */

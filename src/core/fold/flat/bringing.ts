@@ -1,4 +1,4 @@
-import { apply, compose, direction, type Affine, type Segment } from '../geometry';
+import { apply, compose, direction, type Affine, type Segment } from '../../geometry';
 
 /** The rigid map that brings one line onto another, start to start; `over` turns the paper over on the way. */
 export function bringing(line: Segment, on: Segment, over: boolean): Affine {

@@ -9,8 +9,8 @@ import {
   type Polygon,
   TOLERANCE,
   centreOf,
-} from '../geometry';
-import { mm, type Mm } from '../length';
+} from '../../geometry';
+import { mm, type Mm } from '../../length';
 import { hasPanel, layerOf, levelOf, type Layer, type Stack } from './stack';
 import type { Cavity, FlatCavity } from './cavity';
 import { EXACT, type Slack } from './slack';

@@ -1,5 +1,5 @@
-import { mm } from '../length';
-import { Undrawable } from '../pattern';
+import { mm } from '../../length';
+import { Undrawable } from '../../pattern';
 import type { Brief, BuildResult, Construction } from './construction';
 
 /** Least width and height of contents a holder is drawn for, mm: what is smaller has no panel that can be folded. */

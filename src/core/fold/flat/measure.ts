@@ -17,7 +17,7 @@ import {
   centreOf,
   fromSegment,
   TOLERANCE,
-} from '../geometry';
+} from '../../geometry';
 import { layerOf, type Layer, type Side, type Stack } from './stack';
 
 /** How one panel laps another in the folded plane. */

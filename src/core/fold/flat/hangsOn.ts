@@ -1,4 +1,4 @@
-import type { Hinge } from '../pattern';
+import type { Hinge } from '../../pattern';
 import type { Joint } from './stack';
 
 /** What holds some paper together. */

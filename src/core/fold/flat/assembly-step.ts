@@ -1,4 +1,4 @@
-import type { Mm } from '../length';
+import type { Mm } from '../../length';
 
 /** What all steps of an assembly have in common: a name, and where they stand in the order. */
 export interface StepBasics {

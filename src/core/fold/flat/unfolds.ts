@@ -1,5 +1,5 @@
-import { applyAll, direction, dot, extent, type Polygon } from '../geometry';
-import { mm, type Mm } from '../length';
+import { applyAll, direction, dot, extent, type Polygon } from '../../geometry';
+import { mm, type Mm } from '../../length';
 import { hingeLine, layerOf, type Stack } from './stack';
 
 /**

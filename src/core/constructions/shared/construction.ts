@@ -1,9 +1,9 @@
 import type { z } from 'zod';
-import type { AssemblyStep, Cavity } from '../fold';
-import type { Point } from '../geometry';
-import type { Graduation, Mm } from '../length';
-import type { Blank, Edge, Piece } from '../pattern';
-import type { Claim, OwnClaims } from './claims';
+import type { AssemblyStep, Cavity } from '../../fold';
+import type { Point } from '../../geometry';
+import type { Graduation, Mm } from '../../length';
+import type { Blank, Edge, Piece } from '../../pattern';
+import type { Claim, OwnClaims } from '../claims';
 import type { AskedKind, RefusalCode } from './facts';
 
 export interface Contents {

@@ -10,7 +10,7 @@ import {
   type Affine,
   type Polygon,
   type Segment,
-} from '../geometry';
+} from '../../geometry';
 import { hingeLine, layerOf, type Layer, type Stack } from './stack';
 import { EXACT, isBroad, type Slack } from './slack';
 import { tiesBetween } from './ties';

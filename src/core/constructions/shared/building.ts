@@ -1,7 +1,7 @@
-import type { AssemblyFold, AssemblyPlace, AssemblyRaise, AssemblySet } from '../fold';
-import type { Point, Segment } from '../geometry';
-import { inches, mm } from '../length';
-import { blankPolygon, drawPiece, type Blank, type Piece } from '../pattern';
+import type { AssemblyFold, AssemblyPlace, AssemblyRaise, AssemblySet } from '../../fold';
+import type { Point, Segment } from '../../geometry';
+import { inches, mm } from '../../length';
+import { blankPolygon, drawPiece, type Blank, type Piece } from '../../pattern';
 import type { BuildResult, Built, Cure, Ease, Grip, Refusal } from './construction';
 
 /** Directions on the sheet, for folds that are dragged. */

@@ -1,6 +1,6 @@
-import { difference, roundCorners, sideOf, type Polygon, type Segment, TOLERANCE } from '../geometry';
-import { mm, type Mm } from '../length';
-import { ring, type Trim } from '../pattern';
+import { difference, roundCorners, sideOf, type Polygon, type Segment, TOLERANCE } from '../../geometry';
+import { mm, type Mm } from '../../length';
+import { ring, type Trim } from '../../pattern';
 
 /** A part with its outer corners rounded and what comes off at each, or the largest radius (mm) they all take. */
 export type Rounded = { readonly polygon: Polygon<'sheet'>; readonly trims: readonly Trim[] } | { readonly limit: Mm };

@@ -2,8 +2,8 @@
  * What can be found of a plan, and what the sentence about it needs besides its figures: one line a kind. A kind without
  * words does not compile, and neither does a cure for what nobody asks.
  */
-import type { AnyProblem, FitRefusal } from '../fold';
-import type { ClaimFacts, OwnFacts } from './claims';
+import type { AnyProblem, FitRefusal } from '../../fold';
+import type { ClaimFacts, OwnFacts } from '../claims';
 
 type Nothing = Readonly<Record<string, never>>;
 interface Part {

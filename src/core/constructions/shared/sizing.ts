@@ -1,7 +1,7 @@
-import { TOLERANCE } from '../geometry';
-import { mm, roundTo, stepOf, type Direction, type Graduation, type Mm } from '../length';
-import type { Room } from '../fold';
-import { LEAST } from '../pattern';
+import { TOLERANCE } from '../../geometry';
+import { mm, roundTo, stepOf, type Direction, type Graduation, type Mm } from '../../length';
+import type { Room } from '../../fold';
+import { LEAST } from '../../pattern';
 import type { Brief, Refusal } from './construction';
 
 /** What the contents' thickness takes from each way, as a share of it. */

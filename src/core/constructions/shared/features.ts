@@ -10,7 +10,7 @@ import {
   type Folded,
   type Layer,
   type Stack,
-} from '../fold';
+} from '../../fold';
 import {
   anticlockwise,
   apply,
@@ -27,9 +27,9 @@ import {
   sideOf,
   type Point,
   type Polygon,
-} from '../geometry';
-import { mm, type Mm } from '../length';
-import { LEAST, type Hole, type Piece, type Trim } from '../pattern';
+} from '../../geometry';
+import { mm, type Mm } from '../../length';
+import { LEAST, type Hole, type Piece, type Trim } from '../../pattern';
 import type { BuildResult, Built, Feature } from './construction';
 
 /** Chords that draw a circle leave it by well under a cut's width. */

@@ -1,4 +1,4 @@
-import { anticlockwise, applyAll, difference, invert, plainRings, sharedRegion, type Polygon } from '../geometry';
+import { anticlockwise, applyAll, difference, invert, plainRings, sharedRegion, type Polygon } from '../../geometry';
 import { layerOf, levelOf, type Side, type Stack } from './stack';
 
 /** Where one panel lies face to face with another: on the flat sheet of the first. */

@@ -1,5 +1,5 @@
-import { apply, applyAll, IDENTITY, sameMap, type Affine, type Polygon, type Segment } from '../geometry';
-import type { Hinge, Piece } from '../pattern';
+import { apply, applyAll, IDENTITY, sameMap, type Affine, type Polygon, type Segment } from '../../geometry';
+import type { Hinge, Piece } from '../../pattern';
 
 /** Which face of the paper: the inside face lies up while the sheet is flat. */
 export type Side = 'inside' | 'outside';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lengthSchema, type LengthLimits, type Mm } from '../length';
+import { lengthSchema, type LengthLimits, type Mm } from '../../length';
 
 /** What every option tells about itself besides its value. Read by forms, the JSON Schema and the docs. */
 export interface OptionMeta {

@@ -1,5 +1,5 @@
-import { TOLERANCE } from '../geometry';
-import { mm, near, stepOf, type Graduation } from '../length';
+import { TOLERANCE } from '../../geometry';
+import { mm, near, stepOf, type Graduation } from '../../length';
 import type { Ease } from './construction';
 
 /** A pair of positions a rounding search may choose. */

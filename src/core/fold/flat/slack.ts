@@ -1,4 +1,4 @@
-import { leastWidth, TOLERANCE, type Polygon } from '../geometry';
+import { leastWidth, TOLERANCE, type Polygon } from '../../geometry';
 
 /**
  * How far off paper may be and still count as folded as told. A pattern is exact; a sheet that hands have cut and

@@ -1,9 +1,9 @@
 /** What unfolds is measured on the folded thing, not asked of the formula that drew it. */
-import { planOf } from '../../../tests/helpers/designs';
-import { checksOf } from '../checks';
-import { mm } from '../length';
-import { drawPiece, rect } from '../pattern';
-import { assemble, flatStack, freeBreadth, stageAfter, unfolds, type FlatCavity } from '.';
+import { planOf } from '../../../../tests/helpers/designs';
+import { checksOf } from '../../checks';
+import { mm } from '../../length';
+import { drawPiece, rect } from '../../pattern';
+import { assemble, flatStack, freeBreadth, stageAfter, unfolds, type FlatCavity } from '..';
 
 const plan = (construction: string, contents: object, options: object = {}) =>
   planOf({ version: 1, construction, contents, options, graduation: 'exact' });

@@ -1,4 +1,4 @@
-import type { Segment } from '../geometry';
+import type { Segment } from '../../geometry';
 
 /** What every place for contents says of itself. */
 interface Place {

@@ -1,4 +1,4 @@
-import { boxOf, leftPart, type Point, type Segment } from '../geometry';
+import { boxOf, leftPart, type Point, type Segment } from '../../geometry';
 import type { FlatCavity } from './cavity';
 import { inView, thickestPile, type View } from './measure';
 import { hasPanel, layerOf, levelOf, type Layer, type Stack } from './stack';

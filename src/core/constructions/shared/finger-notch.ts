@@ -1,4 +1,4 @@
-import type { Mm } from '../length';
+import type { Mm } from '../../length';
 import type { Built, Cure, School } from './construction';
 import { choiceOption, lengthOption } from './options';
 

@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { inches, mm } from '../length';
+import { inches, mm } from '../../length';
 import { choiceOption, lengthOption, openLengthOption, optionFields } from './options';
-import { CONSTRUCTIONS } from '.';
+import { CONSTRUCTIONS } from '..';
 
 const sample = z.strictObject({
   lap: lengthOption('Lap', 'Holds the seam.', inches(1 / 2), { least: 3, most: 60 }),
