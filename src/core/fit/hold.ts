@@ -1,8 +1,6 @@
 import type { Contents, Ease } from '../constructions';
-import { NO_PAPER, type Calipers, type Cavity, type FitRefusal, type Folded, type Size3 } from '../fold';
+import type { Cavity, FitRefusal, Size3 } from '../fold';
 import type { Mm } from '../length';
-import { boxHold } from './box';
-import { pocketHold } from './pocket';
 
 /** How contents sit in a folded holder; width and height along the contents' own. */
 export interface Fit {
@@ -33,10 +31,3 @@ export interface Hold {
   /** Most thickness at a width and height that keeps the least ease; 0 when they do not fit at all. */
   readonly thickest: (least: Ease, contents: Contents) => Mm;
 }
-
-/**
- * Opens a cavity of a folded holder. Throws when what it says of itself is not in the folded thing.
- * @param caliper how thick the paper of each piece is: its own layers take of the room
- */
-export const holdOf = (folded: Folded, cavity: Cavity, caliper: Calipers = NO_PAPER): Hold =>
-  cavity.kind === 'box' ? boxHold(folded, cavity, caliper) : pocketHold(folded, cavity, caliper);

@@ -1,5 +1,6 @@
 /** Fit: `holdOf(folded, cavity).fit(card)` says what room a card has in a holder that was really folded. */
-export { holdOf, type Fit, type Hold } from './hold';
+export type { Fit, Hold } from './hold';
+export { holdOf } from './hold-of';
 export { roomAt, seatIn, turned } from './pocket';
 export {
   contentsKind,

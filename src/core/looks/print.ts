@@ -1,15 +1,11 @@
-import { inView, layerOf, outOfView, visibleFrom, type Side } from '../fold';
+import { inView, layerOf, visibleFrom, type Side } from '../fold';
 import {
-  apply,
   applyAll,
   area as areaOf,
   boxOf,
   contains,
   fromSegment,
-  invert,
-  largestRectangle,
   regionArea,
-  type Box,
   sharedRegion,
   type Point,
   type Polygon,
@@ -20,7 +16,7 @@ import type { DesignChange } from '../design';
 import { paperOf, type Design, type Papers, type Quarters } from '../design';
 import { type Made, type MadePiece } from '../plan';
 import { panelName, pieceOf } from '../plan';
-import { closedSights, openSights, type Shape, type Sight } from '../plan';
+import { closedSights, openSights, type Sight } from '../plan';
 
 /** A panel as it shows on the finished thing. */
 export interface Showing {

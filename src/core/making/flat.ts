@@ -13,6 +13,7 @@ import { listed, quoted } from '../text';
 import type { Draft } from './step';
 
 type MarkMove = Extract<Move, { readonly do: 'mark' }>;
+type TurnMove = Extract<Move, { readonly do: 'turn' }>;
 /** What marks are for: one, and several. */
 const MARK_FOR: Readonly<Record<MarkFor, readonly [string, string]>> = {
   notch: ['for the notch', 'for the notches'],
@@ -247,7 +248,7 @@ export function toolSteps({ piece, programme }: MadePiece, alike: readonly strin
   /** The moves of one kind that end with this one. */
   const runUpTo = <M extends Move>(end: number, goesOn: (move: Move) => move is M): readonly M[] => {
     const others = programme.moves.slice(0, end + 1);
-    return others.slice(others.findLastIndex((move) => !goesOn(move)) + 1) as unknown as readonly M[];
+    return others.slice(others.findLastIndex((move) => !goesOn(move)) + 1).filter(goesOn);
   };
   let near: Edge = 1;
   programme.moves.forEach((move, i) => {
@@ -268,7 +269,7 @@ export function toolSteps({ piece, programme }: MadePiece, alike: readonly strin
         before: programme.moves.slice(0, i),
         after: programme.moves.slice(i + 1),
       };
-      const told = own.step(move as never, telling as never);
+      const told = own.step(move, telling);
       if (!told) return;
       const { takes, caution, brings, ...step } = told;
       return push({ ...step, ...(caution && { caution: CAUTION[caution] }) }, takes, brings);
@@ -277,7 +278,7 @@ export function toolSteps({ piece, programme }: MadePiece, alike: readonly strin
       case 'turn': {
         // Turns that follow each other are one thing to do: told with the last of them.
         if (programme.moves[i + 1]?.do === 'turn') return;
-        const turns = runUpTo(i, (other) => other.do === 'turn').length;
+        const turns = runUpTo(i, (other): other is TurnMove => other.do === 'turn').length;
         return push(
           {
             action: 'turn',

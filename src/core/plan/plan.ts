@@ -8,11 +8,11 @@ import {
   type Start,
 } from '../constructions';
 import { assemble, foldedBox, roomAxes, thickestPile, type Folded, type Size3 } from '../fold';
-import { holdOf, turned, type Fit, type Hold } from '../fit';
+import { holdOf, turned, type Hold } from '../fit';
 import { boxOf3, seenFrom } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Piece } from '../pattern';
-import { differences, programmeFor, simulate, type Fault, type Programme } from '../tools';
+import { differences, programmeFor, simulate } from '../tools';
 import { calipersOf, type Design, type Papers } from '../design';
 import { isSold } from '../design';
 import { comesInPieces, firstPieceFrom } from '../design';

@@ -16,7 +16,7 @@ import type { Fault } from './fault';
 import type { HandMove } from './move';
 import { stretchOf, type Sheet } from './sheet';
 
-/** What is done with what lies on any table: how it changes the sheet, and in a few words. Told as steps in `plan/steps`. */
+/** What is done with what lies on any table: how it changes the sheet, and in a few words. Told as steps in `making`. */
 export const HAND_MOVES: {
   readonly [Do in HandMove['do']]: {
     readonly carryOut: (move: Extract<HandMove, { readonly do: Do }>, sheet: Sheet) => void;

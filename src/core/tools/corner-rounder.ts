@@ -1,12 +1,12 @@
 import { inches } from '../length';
-import type { Figures, InKit, ToolType } from './tool';
+import type { Figures, ToolType } from './tool';
 
 const figures = {
   radius: { owned: { title: 'Radius', least: 1, most: 60, fresh: inches(1 / 4) } },
-} as const satisfies Figures;
+} satisfies Figures;
 
 /** Rounds the corners of the paper. */
-export const cornerRounder: ToolType<'corner-rounder', typeof figures> & InKit<'rounders', 'each'> = {
+export const cornerRounder: ToolType = {
   kind: 'corner-rounder',
   title: 'Corner rounder',
   plural: 'Corner rounders',

@@ -1,10 +1,10 @@
-import { inches, lengthSchema, mm, type Mm } from '../length';
-import { edgeLength, leftOf, rightOf, type Edge } from '../pattern';
+import { inches, lengthSchema, mm } from '../length';
+import { edgeLength, leftOf, rightOf } from '../pattern';
 import { sideOf, TOLERANCE } from '../geometry';
 
-import type { Scoring, Spot } from './move';
-
-import { handNotch, makingByHand, type Asked, type Figures, type ToolType } from './tool';
+import type { EdgeBoard } from './kinds';
+import type { EdgeBoardMove, Spot } from './move';
+import { handNotch, makingByHand, type Figures, type MovesOf, type ToolType } from './tool';
 
 const figures = {
   scoreFrom: {
@@ -29,24 +29,13 @@ const figures = {
     bench: { title: 'Guide off by', least: -20, most: 20 },
   },
   notch: { asked: handNotch('Notch to cut by hand on square sheets, along the sheet’s edge.'), byHand: true },
-} as const satisfies Figures;
-export type EdgeBoard = Asked<'edge-board', typeof figures>;
-
-export type EdgeBoardMove =
-  /** One score as far from the near edge as the board makes it. */
-  | ({ readonly do: 'edge-score'; readonly edge: Edge } & Scoring)
-  /** Its relief notch, punched where the guide meets the score `at`: slants away on the far or the near side of it. */
-  | { readonly do: 'relief'; readonly edge: Edge; readonly at: Mm; readonly slants: 'left' | 'right' };
-
-export interface EdgeBoardFaults {
-  'guide-meets-nothing': { readonly edge: Edge; readonly at: number };
-}
+} satisfies Figures;
 
 /** How far from the edge it truly scores. */
 const scoreOf = ({ scoreFrom, offset }: EdgeBoard): number => scoreFrom + offset;
 
 /** The board that scores near an edge, and punches a relief notch where its guide meets a score. */
-export const edgeBoard: ToolType<'edge-board', typeof figures, EdgeBoardMove, object, EdgeBoardFaults> = {
+export const edgeBoard: ToolType<EdgeBoard> = {
   kind: 'edge-board',
   title: 'Edge board',
   plural: 'Edge boards',
@@ -109,7 +98,7 @@ export const edgeBoard: ToolType<'edge-board', typeof figures, EdgeBoardMove, ob
         }),
         short: ({ at }, say) => `punch the relief notch at ${say(at)}.`,
       },
-    },
+    } satisfies MovesOf<EdgeBoardMove, EdgeBoard>,
     faults: {
       'guide-meets-nothing': ({ edge, at }, say) => `no score meets the guide at ${say(at)} on edge ${edge}`,
     },

@@ -1,12 +1,12 @@
 import type { Start } from '../constructions';
 import { direction, distance, dot, minus, sideOf, TOLERANCE } from '../geometry';
-import { inches, lengthSchema, mm, type Mm } from '../length';
+import { inches, lengthSchema, mm } from '../length';
 import { edgeLength, leftOf, notchTriangle, onEdge, type Edge, type Piece } from '../pattern';
-import type { NoFacts } from './fault';
 import { scoredLines, type ScoredLine } from './lines';
-import type { HandMove, Mark, Programme, Scoring } from './move';
+import type { EnvelopeBoard } from './kinds';
+import type { EnvelopeBoardMove, Mark, Move, Programme } from './move';
 import { Sheet } from './sheet';
-import { askedSchema, type Asked, type Figures, type Reading, type ToolType } from './tool';
+import { type Figures, type MovesOf, type Reading, type ToolType } from './tool';
 
 const figures = {
   notch: {
@@ -41,46 +41,18 @@ const figures = {
     asked: lengthSchema({ over: 0 }).prefault(inches(7)).describe('Longest score the board’s groove guides.'),
     owned: { title: 'Groove ends at', least: 20, most: 1000, fresh: inches(7) },
   },
-} as const satisfies Figures;
-export type EnvelopeBoard = Asked<'envelope-board', typeof figures>;
-
+} satisfies Figures;
 /** An envelope board as most are: notch 3/4 in, no offset, ruler to 5 in, groove to 7 in. */
-export const COMMON_BOARD: EnvelopeBoard = askedSchema('envelope-board', figures).parse({ kind: 'envelope-board' });
-
-export type EnvelopeBoardMove =
-  /** Lay the near edge in the board: by its ruler (`at` the reading), by a mark on the sheet, or pointer to the last score. */
-  | {
-      readonly do: 'place';
-      readonly edge: Edge;
-      readonly by: 'ruler' | 'mark' | 'pointer';
-      readonly at: Mm;
-      /** The score the pointer comes to, where it is not the last one made. */
-      readonly to?: string;
-    }
-  | { readonly do: 'punch' }
-  /** Run the groove; `onward` says the groove ends first and a ruler carries the score to the sheet's edge. */
-  | ({ readonly do: 'score'; readonly length: Mm; readonly onward: boolean } & Scoring);
-type BoardMove = HandMove | EnvelopeBoardMove;
-
-export interface EnvelopeBoardFaults {
-  'not-laid': NoFacts;
-  'ruler-ends': { readonly at: number };
-  'no-mark': { readonly edge: Edge; readonly at: number };
-  'pointer-meets-nothing': NoFacts;
-}
-export interface EnvelopeBoardFacts {
-  'ruler-end': NoFacts;
-  'groove-end': NoFacts;
-}
+export const COMMON_BOARD: EnvelopeBoard = {
+  kind: 'envelope-board',
+  notch: inches(3 / 4),
+  offset: mm(0),
+  rulerEnd: inches(5),
+  grooveEnd: inches(7),
+};
 
 /** The board that punches notches and scores from them at half a right angle. */
-export const envelopeBoard: ToolType<
-  'envelope-board',
-  typeof figures,
-  EnvelopeBoardMove,
-  EnvelopeBoardFacts,
-  EnvelopeBoardFaults
-> = {
+export const envelopeBoard: ToolType<EnvelopeBoard> = {
   kind: 'envelope-board',
   title: 'Envelope board',
   plural: 'Envelope boards',
@@ -172,7 +144,7 @@ export const envelopeBoard: ToolType<
         },
         short: () => 'score along the groove.',
       },
-    },
+    } satisfies MovesOf<EnvelopeBoardMove, EnvelopeBoard>,
     faults: {
       'not-laid': () => 'the sheet does not lie in the board',
       'ruler-ends': ({ at }, say) => `the board’s ruler ends before ${say(at)}`,
@@ -258,15 +230,15 @@ export const envelopeBoard: ToolType<
 const alongNear = (sheet: Sheet) => direction(sheet.over(0, 0), sheet.over(sheet.wide, 0));
 
 /** How far the sheet's left end stands from the middle of the notch, as it was last laid; null when it lies free. */
-function standingIn(board: EnvelopeBoard, moves: readonly BoardMove[]): number | null {
+function standingIn(board: EnvelopeBoard, moves: readonly Move[]): number | null {
   const last = moves.findLast((move) => move.do === 'turn' || move.do === 'place');
   if (last?.do !== 'place') return null;
   return last.by === 'ruler' ? last.at + board.offset : last.at;
 }
 
 /** Edge by edge round the sheet, starting where the setting can be read: place, punch, score, turn. */
-function roundTheSheet(piece: Piece, start: Start, board: EnvelopeBoard): Programme<BoardMove> {
-  const moves: BoardMove[] = [];
+function roundTheSheet(piece: Piece, start: Start, board: EnvelopeBoard): Programme {
+  const moves: Move[] = [];
   const marks: Mark[] = [];
   const edges = [0, 1, 2, 3].map((i) => (((start.edge - 1 + i) % 4) + 1) as Edge);
   for (let turn = 1; turn < start.edge; turn++) moves.push({ do: 'turn' });

@@ -1,6 +1,5 @@
 import type { Say } from '../length';
 import type { Edge } from '../pattern';
-import type { ToolFaults } from './registry';
 
 /** What can go wrong in a move, as data: the codes of a table of faults with what their words need. */
 export type FaultIn<Facts> = { [Code in keyof Facts & string]: { readonly code: Code } & Facts[Code] }[keyof Facts &
@@ -28,6 +27,24 @@ export interface CommonFaults {
   'not-made': { readonly what: Kind; readonly count: number };
   'not-wanted': { readonly what: Kind; readonly count: number };
   'other-waste': { readonly by: 'cut' | 'round' | 'bite' };
+}
+/** What can go wrong with one of the tools. */
+export interface ToolFaults {
+  'not-laid': NoFacts;
+  'ruler-ends': { readonly at: number };
+  'no-mark': { readonly edge: Edge; readonly at: number };
+  'pointer-meets-nothing': NoFacts;
+  'board-ends': { readonly at: number };
+  'no-groove': { readonly at: number };
+  'guide-meets-nothing': { readonly edge: Edge; readonly at: number };
+}
+/** What the tools' limits can find of a plan: for each kind what its sentence needs. */
+export interface ToolLimitFacts {
+  'ruler-end': NoFacts;
+  'groove-end': NoFacts;
+  'slanted-scores': NoFacts;
+  'board-end': NoFacts;
+  'between-grooves': { readonly below: number; readonly above: number };
 }
 /** Anything that can go wrong in the simulated making of a piece. */
 export type Fault = FaultIn<CommonFaults> | FaultIn<ToolFaults>;

@@ -1,10 +1,12 @@
 /** Tools: `programmeFor(piece, start, tool)` says what to do; `simulate(blank, tool, moves)` does it. */
-export { COMMON_BOARD, type EnvelopeBoard } from './envelope-board';
-export { hasGroove, type ScoringBoard } from './scoring-board';
+export { COMMON_BOARD } from './envelope-board';
+export { hasGroove } from './scoring-board';
+export type { EnvelopeBoard, Kit, OwnTool, ScoringBoard, Tool, ToolKind } from './kinds';
 export { TOOLS } from './list';
 export {
   benchFigures,
   faultWords,
+  figureOf,
   freshTool,
   kitOf,
   kitSchema,
@@ -19,14 +21,9 @@ export {
   toolOf,
   toolSchema,
   usesTool,
-  type Kit,
-  type Move,
-  type OwnTool,
-  type Tool,
-  type ToolKind,
-  type ToolLimitFacts,
+  withFigure,
 } from './registry';
-export type { Fault } from './fault';
+export type { Fault, ToolLimitFacts } from './fault';
 export type { Hand, Reading, Thing, ToolStep, ToolWork, Under } from './tool';
 export {
   boardsOf,
@@ -38,7 +35,16 @@ export {
   type ToolChange,
 } from './toolbox';
 export { enclosedBy } from './enclosed';
-export { scoresRun, type Mark, type MarkFor, type Programme, type RimMark, type Spot, type Stretch } from './move';
+export {
+  scoresRun,
+  type Mark,
+  type MarkFor,
+  type Move,
+  type Programme,
+  type RimMark,
+  type Spot,
+  type Stretch,
+} from './move';
 export { programmeFor } from './programme';
 export { partWay, stretchReadings } from './telling';
 export { simulate, type Simulated } from './simulate';

@@ -4,7 +4,16 @@ import { envelopeBoard } from './envelope-board';
 import { punch } from './punch';
 import { ruler } from './ruler';
 import { scoringBoard } from './scoring-board';
+import type { ToolType } from './tool';
 import { trimmer } from './trimmer';
 
 /** Every kind of tool there is, as the tools page lists them. A new one is one file and one line here. */
-export const TOOLS = [envelopeBoard, scoringBoard, edgeBoard, trimmer, ruler, punch, cornerRounder] as const;
+export const TOOLS: readonly ToolType[] = [
+  envelopeBoard,
+  scoringBoard,
+  edgeBoard,
+  trimmer,
+  ruler,
+  punch,
+  cornerRounder,
+];

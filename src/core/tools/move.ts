@@ -1,6 +1,5 @@
 import type { Mm } from '../length';
 import type { Edge } from '../pattern';
-import type { Move } from './registry';
 
 /** A place on the sheet's rim: along an edge from its left end once that edge is near, mm. */
 export interface RimMark {
@@ -58,6 +57,42 @@ export type HandMove =
   | { readonly do: 'bite'; readonly what: string; readonly at: Spot; readonly diameter: Mm }
   | { readonly do: 'hole'; readonly what: string; readonly at: Spot; readonly diameter: Mm };
 
+/** What is done with an envelope board. */
+export type EnvelopeBoardMove =
+  /** Lay the near edge in the board: by its ruler (`at` the reading), by a mark on the sheet, or pointer to the last score. */
+  | {
+      readonly do: 'place';
+      readonly edge: Edge;
+      readonly by: 'ruler' | 'mark' | 'pointer';
+      readonly at: Mm;
+      /** The score the pointer comes to, where it is not the last one made. */
+      readonly to?: string;
+    }
+  | { readonly do: 'punch' }
+  /** Run the groove; `onward` says the groove ends first and a ruler carries the score to the sheet's edge. */
+  | ({ readonly do: 'score'; readonly length: Mm; readonly onward: boolean } & Scoring);
+
+/** With the sheet's left edge at the fence, score down the groove `at` from it. */
+export type ScoringBoardMove = {
+  readonly do: 'groove';
+  readonly edge: Edge;
+  readonly at: Mm;
+  /** Where it starts and stops when not all along the groove: up from the near edge, mm. */
+  readonly only?: Stretch;
+} & Scoring;
+
+/** What is done with an edge board. */
+export type EdgeBoardMove =
+  /** One score as far from the near edge as the board makes it. */
+  | ({ readonly do: 'edge-score'; readonly edge: Edge } & Scoring)
+  /** Its relief notch, punched where the guide meets the score `at`: slants away on the far or the near side of it. */
+  | { readonly do: 'relief'; readonly edge: Edge; readonly at: Mm; readonly slants: 'left' | 'right' };
+
+/** What is done with a tool itself, and not with what lies on any table. */
+export type ToolMove = EnvelopeBoardMove | ScoringBoardMove | EdgeBoardMove;
+/** One thing the maker does to the flat sheet. */
+export type Move = HandMove | ToolMove;
+
 /** What the maker sets or measures, in contract terms. */
 export interface Mark extends RimMark {
   readonly for: MarkFor;
@@ -70,8 +105,8 @@ export interface Mark extends RimMark {
 }
 
 /** Moves in the order they are made, and what is set or measured in them. */
-export interface Programme<M = Move> {
-  readonly moves: readonly M[];
+export interface Programme {
+  readonly moves: readonly Move[];
   readonly marks: readonly Mark[];
 }
 

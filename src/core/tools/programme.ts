@@ -3,8 +3,9 @@ import type { Start } from '../constructions';
 import { mm } from '../length';
 import { edgeLength, rightOf, type Edge, type Piece } from '../pattern';
 import { rimLines, scoredLines, spotAt, straightLines, type RimLine, type StraightLine } from './lines';
-import { planTool, type Move, type Tool } from './registry';
-import type { Mark, MarkFor, Programme, RimMark, Spot, Stretch } from './move';
+import type { Tool } from './kinds';
+import { planTool } from './registry';
+import type { Mark, MarkFor, Move, Programme, RimMark, Spot, Stretch } from './move';
 
 /** A move that waits to be made: on an edge that must be near for it, or anywhere once all edges are done. */
 interface Task {

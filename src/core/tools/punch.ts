@@ -1,12 +1,12 @@
 import { inches } from '../length';
-import type { Figures, InKit, ToolType } from './tool';
+import type { Figures, ToolType } from './tool';
 
 const figures = {
   diameter: { owned: { title: 'Across', least: 1, most: 120, fresh: inches(1) } },
-} as const satisfies Figures;
+} satisfies Figures;
 
 /** A round punch: finger notches and holes. */
-export const punch: ToolType<'punch', typeof figures> & InKit<'punches', 'each'> = {
+export const punch: ToolType = {
   kind: 'punch',
   title: 'Punch',
   plural: 'Punches',

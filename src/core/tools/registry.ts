@@ -1,96 +1,62 @@
 import { z } from 'zod';
-import type { Together, Words } from '../constructions';
+import type { Words } from '../constructions';
 import { TOLERANCE } from '../geometry';
 import { lengthSchema, mm, type Mm, type Say } from '../length';
 import { lineSchema } from '../text';
 import { HAND_MOVES } from './by-hand';
-import { COMMON_FAULT_WORDS, type Fault, type FaultWords } from './fault';
+import { COMMON_FAULT_WORDS, type Fault, type ToolLimitFacts } from './fault';
+import type { Kit, KitInput, OwnTool, Tool, ToolInput, ToolKind } from './kinds';
 import { TOOLS } from './list';
-import type { HandMove } from './move';
+import type { Move } from './move';
 import type { Sheet } from './sheet';
-import {
-  askedSchema,
-  type Asked,
-  type Figures,
-  type InKit,
-  type MoveType,
-  type Owned,
-  type PlanTool,
-  type ToolType,
-} from './tool';
+import type { Figures, MoveType, PlanTool, ToolType } from './tool';
 
-/** What the list's tools come to, as types: their designs' tools, moves, findings, faults. */
-type Listed = (typeof TOOLS)[number];
-type HasAsked<F> = true extends { [N in keyof F]: F[N] extends { readonly asked: z.ZodType } ? true : never }[keyof F]
-  ? true
-  : false;
-type AskedOf<T> =
-  T extends ToolType<infer Kind, infer F, infer _M, infer _A, infer _U>
-    ? HasAsked<F> extends true
-      ? Asked<Kind, F>
-      : never
-    : never;
-type AskedInputOf<T> =
-  T extends ToolType<infer Kind, infer F, infer _M, infer _A, infer _U>
-    ? HasAsked<F> extends true
-      ? z.input<ReturnType<typeof askedSchema<Kind, F>>>
-      : never
-    : never;
-type OwnedOf<T> = T extends ToolType<infer Kind, infer F, infer _M, infer _A, infer _U> ? Owned<Kind, F> : never;
-type MoveOf<T> = T extends ToolType<infer _K, infer _F, infer M, infer _A, infer _U> ? M : never;
-type FactsOf<T> = T extends ToolType<infer _K, infer _F, infer _M, infer A, infer _U> ? A : never;
-type FaultsOf<T> = T extends ToolType<infer _K, infer _F, infer _M, infer _A, infer U> ? U : never;
-
-/** What the maker works with, as a design has it. */
-export type Tool = AskedOf<Listed>;
-/** One tool a maker owns. */
-export type OwnTool = OwnedOf<Listed>;
-export type ToolKind = OwnTool['kind'];
-/** One thing the maker does to the flat sheet. */
-export type Move = HandMove | MoveOf<Listed>;
-/** What the tools' limits can find of a plan. */
-export type ToolLimitFacts = Together<FactsOf<Listed>>;
-/** What can go wrong with one of the tools. */
-export type ToolFaults = Together<FaultsOf<Listed>>;
-
-/** A tool whatever its kind: its own file has the types. */
-export type AnyTool = ToolType<ToolKind, Figures, never, object, object>;
-export type AnyPlanTool = PlanTool<Tool, Exclude<Move, HandMove>, ToolLimitFacts, ToolFaults>;
-
-const ALL = TOOLS as unknown as readonly AnyTool[];
-const planOf = (tool: AnyTool): AnyPlanTool | null => tool.plan as unknown as AnyPlanTool | null;
 /** Kinds of tool that a plan is made for. */
-const PLANNED = ALL.filter(({ plan }) => plan !== null);
+const PLANNED = TOOLS.flatMap(({ plan, ...tool }) => (plan ? [{ ...tool, plan }] : []));
 
 /** The record of a kind of tool. */
-export const toolType = (kind: string): AnyTool => ALL.find((tool) => tool.kind === kind)!;
+export const toolType = (kind: ToolKind): ToolType => TOOLS.find((tool) => tool.kind === kind)!;
 /** What a plan is made for with such a tool. */
-export const planTool = ({ kind }: { readonly kind: Tool['kind'] }): AnyPlanTool => planOf(toolType(kind))!;
+export const planTool = ({ kind }: { readonly kind: Tool['kind'] }): PlanTool => toolType(kind).plan!;
 
 const either = (words: readonly string[]): string => `${words.slice(0, -1).join(', ')} or ${words.at(-1)}`;
 
+/** A schema built from the tools' figures; that these are the figures of the types by hand is held by a test. */
+const typed = <T, I>(schema: z.ZodType): z.ZodType<T, I> => schema as z.ZodType<T, I>;
+
+/** A schema for one of several kinds, each with its figures. */
+const byKind = (shapes: readonly z.core.$ZodLooseShape[], error?: string) =>
+  z.discriminatedUnion(
+    'kind',
+    shapes.map((shape) => z.strictObject(shape)) as [z.ZodObject, ...z.ZodObject[]],
+    error === undefined ? {} : { error },
+  );
+
 /** What the maker works with. */
-export const toolSchema = z.discriminatedUnion(
-  'kind',
-  PLANNED.map(({ kind, figures }) => askedSchema(kind, figures)) as never,
-  { error: `The tool is one of ${either(PLANNED.map(({ kind }) => `"${kind}"`))}, named by its kind.` },
-) as unknown as z.ZodType<Tool, AskedInputOf<Listed>>;
+export const toolSchema = typed<Tool, ToolInput>(
+  byKind(
+    PLANNED.map(({ kind, figures }) => ({
+      kind: z.literal(kind),
+      ...Object.fromEntries(Object.entries(figures).flatMap(([name, { asked }]) => (asked ? [[name, asked]] : []))),
+    })),
+    `The tool is one of ${either(PLANNED.map(({ kind }) => `"${kind}"`))}, named by its kind.`,
+  ),
+);
 
 const own = { id: z.string().min(1).max(60), name: lineSchema(60), out: z.boolean() };
 
 /** One tool a maker owns: its figures, its name, and whether it is out today. */
-export const ownToolSchema = z.discriminatedUnion(
-  'kind',
-  ALL.map(({ kind, figures }) =>
-    z.strictObject({
+export const ownToolSchema = typed<OwnTool, unknown>(
+  byKind(
+    TOOLS.map(({ kind, figures }) => ({
       ...own,
       kind: z.literal(kind),
       ...Object.fromEntries(
         ownedFigures({ figures }).map(({ name, least, most }) => [name, lengthSchema({ least, most })]),
       ),
-    }),
-  ) as never,
-) as unknown as z.ZodType<OwnTool>;
+    })),
+  ),
+);
 
 /** A figure of an owned tool as forms show it; limits in mm. */
 export interface OwnedFigure {
@@ -104,6 +70,19 @@ export interface OwnedFigure {
 /** The figures on the card of an owned tool. */
 export function ownedFigures({ figures }: { readonly figures: Figures }): readonly OwnedFigure[] {
   return Object.entries(figures).flatMap(([name, { owned }]) => (owned ? [{ name, ...owned }] : []));
+}
+
+/** One figure of a tool by its name, mm; undefined where it has none of that name, or none is told. */
+export function figureOf(tool: Tool | OwnTool, name: string): Mm | undefined {
+  const value: unknown = Object.entries(tool).find(([key]) => key === name)?.[1];
+  return typeof value === 'number' ? mm(value) : undefined;
+}
+
+/** A tool with one figure changed, or left out. */
+export function withFigure(tool: Tool, name: string, length: Mm | undefined): Tool {
+  const changed = { ...tool, [name]: length };
+  if (length === undefined) Reflect.deleteProperty(changed, name);
+  return changed;
 }
 
 /** A tool of that kind, new. */
@@ -120,22 +99,23 @@ export const freshTool = (kind: ToolKind, name: string, id: string, figures: obj
 /** The tool a plan is made for, from one that is owned; null for what only helps. */
 export function toolOf(owned: OwnTool): Tool | null {
   const { kind, figures, plan } = toolType(owned.kind);
-  if (!plan || planOf(toolType(kind))!.common) return null;
-  const has = owned as unknown as Record<string, unknown>;
+  if (!plan || plan.common) return null;
   return toolSchema.parse({
     kind,
     ...Object.fromEntries(
-      Object.entries(figures).flatMap(([name, { asked, owned: mine }]) => (asked && mine ? [[name, has[name]]] : [])),
+      Object.entries(figures).flatMap(([name, { asked, owned: mine }]) =>
+        asked && mine ? [[name, figureOf(owned, name)]] : [],
+      ),
     ),
   });
 }
 
 /** Kinds of tool a plan can be made for, with the words they are offered by. */
 export const OFFERED: readonly { readonly kind: Tool['kind']; readonly label: string; readonly common: boolean }[] =
-  PLANNED.map((tool) => ({
-    kind: tool.kind as Tool['kind'],
-    label: planOf(tool)!.offered,
-    common: planOf(tool)!.common ?? false,
+  PLANNED.map(({ kind, plan: { offered, common = false } }) => ({
+    kind: kind as Tool['kind'],
+    label: offered,
+    common,
   })).sort((a, b) => Number(a.common) - Number(b.common));
 
 /** A figure of a project's own tool as the bench shows it. */
@@ -155,80 +135,74 @@ export const benchFigures = ({ kind }: Tool): readonly BenchFigure[] =>
 /** True when two tools are one for a plan: every figure alike. What is cut by hand anyway is no figure of a board. */
 export function sameTool(a: Tool, b: Tool): boolean {
   if (a.kind !== b.kind) return false;
-  const { figures } = toolType(a.kind);
-  const value = (tool: Tool, name: string): unknown => (tool as unknown as Record<string, unknown>)[name];
-  return Object.entries(figures).every(([name, { asked, byHand }]) => {
+  return Object.entries(toolType(a.kind).figures).every(([name, { asked, byHand }]) => {
     if (!asked || byHand) return true;
-    const [x, y] = [value(a, name), value(b, name)];
-    return typeof x === 'number' && typeof y === 'number' ? Math.abs(x - y) < TOLERANCE.length : x === y;
+    const [x, y] = [figureOf(a, name), figureOf(b, name)];
+    return x !== undefined && y !== undefined ? Math.abs(x - y) < TOLERANCE.length : x === y;
   });
 }
 
-const shape = Object.fromEntries(
-  ALL.flatMap(({ kit }) => {
-    if (!kit) return [];
-    const length = lengthSchema({ over: 0 });
-    return [[kit.key, (kit.how === 'each' ? z.array(length) : length).optional().describe(kit.describe)]];
-  }),
+/** What else lies on the table besides the tool that scores. */
+export const kitSchema = typed<Kit, KitInput>(
+  z.strictObject(
+    Object.fromEntries(
+      TOOLS.flatMap(({ kit }) => {
+        if (!kit) return [];
+        const length = lengthSchema({ over: 0 });
+        return [[kit.key, (kit.how === 'each' ? z.array(length) : length).optional().describe(kit.describe)]];
+      }),
+    ),
+  ),
 );
-/** What else lies on the table besides the tool that scores. What is left out is not asked about. */
-export type Kit = KitOf<Mm>;
-type KitOf<Length> = Together<KitEntry<Listed, Length>>;
-type KitEntry<T, Length> =
-  T extends InKit<infer Key, infer How>
-    ? { readonly [Name in Key]?: (How extends 'each' ? Length[] : Length) | undefined }
-    : never;
-type KitInput = KitOf<z.input<ReturnType<typeof lengthSchema>>>;
-export const kitSchema = z.strictObject(shape) as unknown as z.ZodType<Kit, KitInput>;
 
 /** What else is out today. A kind of which nothing is owned at all is not asked about; one that is put away is missing. */
 export function kitOf(toolbox: readonly OwnTool[]): Kit {
   return Object.fromEntries(
-    ALL.flatMap(({ kind, kit }): [string, Mm | Mm[]][] => {
+    TOOLS.flatMap(({ kind, kit }): [string, Mm | Mm[]][] => {
       const all = toolbox.filter((tool) => tool.kind === kind);
       if (!kit || all.length === 0) return [];
-      const out = all.filter((tool) => tool.out).map((tool) => (tool as unknown as Record<string, Mm>)[kit.figure]!);
+      const out = all.filter((tool) => tool.out).flatMap((tool) => figureOf(tool, kit.figure) ?? []);
       if (kit.how === 'each') return [[kit.key, out]];
       return out.length > 0 ? [[kit.key, mm(Math.max(...out))]] : [];
     }),
   );
 }
 
-/** How a move is carried out and told, and the kind of tool that makes it; null for what is done by hand. */
-const MOVES = new Map<string, { readonly tool: AnyTool | null; readonly type: MoveType<never, never, never> }>([
-  ...Object.entries(HAND_MOVES).map(([name, type]) => [name, { tool: null, type: type as never }] as const),
-  ...ALL.flatMap((tool) =>
-    Object.entries(planOf(tool)?.moves ?? {}).map(([name, type]) => [name, { tool, type: type as never }] as const),
+/** How a move of a tool is carried out and told, and the tool that makes it. */
+const TOOL_MOVES = new Map<string, { readonly tool: ToolType; readonly type: MoveType }>(
+  TOOLS.flatMap((tool) =>
+    Object.entries(tool.plan?.moves ?? {}).map(([name, type]) => [name, { tool, type }] as const),
   ),
-]);
+);
+/** How what is done by hand is carried out, and in a few words. */
+const BY_HAND: Readonly<Record<string, Pick<MoveType, 'carryOut' | 'short'>>> = HAND_MOVES;
 
 /** Carries one move out on a sheet. A move of another tool than the one on the table is a fault, not an exception. */
 export function carryOut(move: Move, sheet: Sheet, tool: Tool): void {
-  const kind = MOVES.get(move.do);
-  if (!kind) throw new Error(`no simulated tool carries out ${JSON.stringify(move)}`);
-  if (kind.tool && kind.tool.kind !== tool.kind) sheet.fault({ code: 'no-tool', tool: kind.tool.title.toLowerCase() });
-  else (kind.type as unknown as MoveType<Move, Tool, Move>).carryOut(move, sheet, tool);
+  const own = TOOL_MOVES.get(move.do);
+  const type = own?.type ?? BY_HAND[move.do];
+  if (!type) throw new Error(`no simulated tool carries out ${JSON.stringify(move)}`);
+  if (own && own.tool.kind !== tool.kind) sheet.fault({ code: 'no-tool', tool: own.tool.title.toLowerCase() });
+  else type.carryOut(move, sheet, tool);
 }
 
 /** The kind of a tool's own move; null for what is done by hand. */
-export const toolMove = (move: Move): MoveType<Exclude<Move, HandMove>, Tool, Exclude<Move, HandMove>> | null => {
-  const kind = MOVES.get(move.do);
-  return kind?.tool ? (kind.type as never) : null;
-};
+export const toolMove = (move: Move): MoveType | null => TOOL_MOVES.get(move.do)?.type ?? null;
 
 /** One move in a few words, for one who tries a tool on the screen. */
-export const moveWords = (move: Move, say: Say): string =>
-  (MOVES.get(move.do)!.type as unknown as MoveType<Move, Tool, Move>).short(move, say);
+export const moveWords = (move: Move, say: Say): string => (toolMove(move) ?? BY_HAND[move.do]!).short(move, say);
 
 /** True when a programme uses the tool itself, and not only what lies on any table. */
 export const usesTool = (moves: readonly Move[]): boolean => moves.some((move) => toolMove(move) !== null);
 
-const FAULT_WORDS = Object.assign({}, COMMON_FAULT_WORDS, ...PLANNED.map((tool) => planOf(tool)!.faults)) as FaultWords<
-  Record<string, object>
->;
+const FAULT_WORDS: Readonly<Record<string, (fault: Fault, say: Say) => string>> = Object.assign(
+  {},
+  COMMON_FAULT_WORDS,
+  ...PLANNED.map(({ plan }) => plan.faults),
+);
 
 /** What went wrong, as the end of a sentence. */
 export const faultWords = (fault: Fault, say: Say): string => FAULT_WORDS[fault.code]!(fault, say);
 
-/** What is said of the limits of all tools: each file's own words are complete. */
-export const TOOL_WORDS = Object.assign({}, ...PLANNED.map((tool) => planOf(tool)!.words)) as Words<ToolLimitFacts>;
+/** What is said of the limits of all tools; that each has its words is held by a test. */
+export const TOOL_WORDS: Words<ToolLimitFacts> = Object.assign({}, ...PLANNED.map(({ plan }) => plan.words));

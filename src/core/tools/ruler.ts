@@ -1,5 +1,6 @@
 import { inches } from '../length';
-import { handNotch, makingByHand, type Asked, type Figures, type InKit, type ToolType } from './tool';
+import type { HandRuler } from './kinds';
+import { handNotch, makingByHand, type Figures, type ToolType } from './tool';
 
 const figures = {
   notch: {
@@ -15,11 +16,10 @@ const figures = {
     },
   },
   length: { owned: { title: 'Length', least: 50, most: 3000, fresh: inches(18) } },
-} as const satisfies Figures;
-export type Ruler = Asked<'ruler', typeof figures>;
+} satisfies Figures;
 
 /** A ruler and what lies beside it on any table: marks, lines from mark to mark, notches cut with scissors. */
-export const ruler: ToolType<'ruler', typeof figures> & InKit<'ruler', 'longest'> = {
+export const ruler: ToolType<HandRuler> = {
   kind: 'ruler',
   title: 'Ruler',
   plural: 'Rulers',

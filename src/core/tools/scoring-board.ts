@@ -1,11 +1,11 @@
 import { TOLERANCE } from '../geometry';
-import { inches, GRADUATIONS, lengthSchema, mm, near as nearly, stepOf, type Mm } from '../length';
+import { inches, GRADUATIONS, lengthSchema, mm, near as nearly, stepOf } from '../length';
 import { edgeLength, leftOf, type Edge } from '../pattern';
 import { listed } from '../text';
-import type { NoFacts } from './fault';
-import { scoresRun, type Scoring, type Stretch } from './move';
+import type { ScoringBoard } from './kinds';
+import { scoresRun, type Move, type ScoringBoardMove, type Stretch } from './move';
 import { stretchOf } from './sheet';
-import { handNotch, makingByHand, type Asked, type Figures, type Reading, type ToolType } from './tool';
+import { handNotch, makingByHand, type Figures, type MovesOf, type Reading, type ToolType } from './tool';
 import { partWay, stretchReadings } from './telling';
 
 const figures = {
@@ -22,8 +22,7 @@ const figures = {
     bench: { title: 'Groove to groove', clears: 'any', least: 0.5, most: 60 },
   },
   notch: { asked: handNotch('Notch to cut by hand, along the sheet’s edge.'), byHand: true },
-} as const satisfies Figures;
-export type ScoringBoard = Asked<'scoring-board', typeof figures>;
+} satisfies Figures;
 
 /** How far from a groove a score may stand and still be run in it, mm: the tip of a scoring tool. From memory. */
 const IN_GROOVE = 0.1;
@@ -44,40 +43,14 @@ const sameStretch = (a: Stretch | undefined, b: Stretch | undefined): boolean =>
 /** True where one groove is run after another with the sheet lying as it lies. */
 const goesOn = (a: ScoringBoardMove, b: ScoringBoardMove): boolean => a.edge === b.edge && sameStretch(a.only, b.only);
 
-/** The grooves that are run with the sheet lying as it does for the last of them: one thing to do. */
-function withoutMoving(moves: readonly { readonly do: string }[]): readonly ScoringBoardMove[] {
-  const last = moves.at(-1) as ScoringBoardMove;
-  const before = moves.findLastIndex((move) => move.do !== 'groove' || !goesOn(move as ScoringBoardMove, last));
-  return moves.slice(before + 1) as ScoringBoardMove[];
-}
-
-/** With the sheet's left edge at the fence, score down the groove `at` from it. */
-export type ScoringBoardMove = {
-  readonly do: 'groove';
-  readonly edge: Edge;
-  readonly at: Mm;
-  /** Where it starts and stops when not all along the groove: up from the near edge, mm. */
-  readonly only?: Stretch;
-} & Scoring;
-
-export interface ScoringBoardFaults {
-  'board-ends': { readonly at: number };
-  'no-groove': { readonly at: number };
-}
-export interface ScoringBoardFacts {
-  'slanted-scores': NoFacts;
-  'board-end': NoFacts;
-  'between-grooves': { readonly below: number; readonly above: number };
+/** The grooves that are run with the sheet lying as it does for this last of them: one thing to do. */
+function withoutMoving(before: readonly Move[], last: ScoringBoardMove): readonly ScoringBoardMove[] {
+  const since = before.findLastIndex((move) => move.do !== 'groove' || !goesOn(move, last)) + 1;
+  return [...before.slice(since).filter((move) => move.do === 'groove'), last];
 }
 
 /** The board with grooves square to its fence. */
-export const scoringBoard: ToolType<
-  'scoring-board',
-  typeof figures,
-  ScoringBoardMove,
-  ScoringBoardFacts,
-  ScoringBoardFaults
-> = {
+export const scoringBoard: ToolType<ScoringBoard> = {
   kind: 'scoring-board',
   title: 'Scoring board',
   plural: 'Scoring boards',
@@ -109,7 +82,7 @@ export const scoringBoard: ToolType<
         step: (move, { say, number, of, before, after }) => {
           const [next] = after;
           if (next?.do === 'groove' && goesOn(next, move)) return null;
-          const all = withoutMoving([...before, move]);
+          const all = withoutMoving(before, move);
           const { edge, only } = move;
           const numbers = listed(all.map(({ score }) => String(number(score))));
           return {
@@ -128,7 +101,7 @@ export const scoringBoard: ToolType<
         },
         short: ({ edge, at }, say) => `edge ${leftOf(edge)} against the fence, score down the groove at ${say(at)}.`,
       },
-    },
+    } satisfies MovesOf<ScoringBoardMove, ScoringBoard>,
     faults: {
       'board-ends': ({ at }, say) => `the scoring board ends before ${say(at)}`,
       'no-groove': ({ at }, say) => `the scoring board has no groove at ${say(at)}`,
@@ -181,7 +154,7 @@ export const scoringBoard: ToolType<
             is: 'grooves',
             end: board.length,
             pitch: board.pitch ?? null,
-            lit: withoutMoving(moves).map(({ at }) => at),
+            lit: withoutMoving(moves.slice(0, -1), last).map(({ at }) => at),
           },
           { is: 'fence', along: 'left' },
           { is: 'fence', along: 'near' },

@@ -1,6 +1,8 @@
 import type { Segment } from '../geometry';
 import type { Blank } from '../pattern';
-import { carryOut, type Move, type Tool } from './registry';
+import type { Tool } from './kinds';
+import type { Move } from './move';
+import { carryOut } from './registry';
 import { scoresLeft, Sheet, wholeSheet, type SheetState } from './sheet';
 
 /** What a simulated tool left of the sheet. */

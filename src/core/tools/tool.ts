@@ -1,11 +1,12 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import type { Start, Making, FindingOf, Words } from '../constructions';
 import { inches, lengthSchema, mm, roundTo, type Graduation, type Mm, type Say, type Units } from '../length';
 import type { Point } from '../geometry';
 import type { Blank, Edge, Piece } from '../pattern';
-import type { FaultWords } from './fault';
+import type { FaultWords, ToolFaults, ToolLimitFacts } from './fault';
+import type { Kit, Tool, ToolKind } from './kinds';
 import type { StraightLine } from './lines';
-import type { HandMove, Mark, Programme, RimMark, Spot } from './move';
+import type { Mark, Move, Programme, RimMark, Spot, ToolMove } from './move';
 import type { Sheet, SheetState } from './sheet';
 
 /** A length with limits, in mm. */
@@ -32,33 +33,6 @@ export interface Figure {
   readonly byHand?: true;
 }
 export type Figures = Readonly<Record<string, Figure>>;
-
-type AskedShape<Kind extends string, F extends Figures> = { kind: z.ZodLiteral<Kind> } & {
-  [Name in keyof F as F[Name] extends { readonly asked: z.ZodType } ? Name : never]: F[Name] extends {
-    readonly asked: infer Schema extends z.ZodType;
-  }
-    ? Schema
-    : never;
-};
-type OwnedNames<F extends Figures> = { [N in keyof F]: F[N] extends { readonly owned: object } ? N : never }[keyof F];
-
-/** What a design says of a tool of that kind, as it is read. */
-export type Asked<Kind extends string, F extends Figures> = z.output<z.ZodObject<AskedShape<Kind, F>, z.core.$strict>>;
-/** One tool a maker owns: its figures, its name, and whether it is out today. */
-export type Owned<Kind extends string, F extends Figures> = {
-  readonly id: string;
-  readonly name: string;
-  /** Lies on the table today. */
-  readonly out: boolean;
-  readonly kind: Kind;
-} & { readonly [N in OwnedNames<F>]: Mm };
-
-/** The schema of a design's tool, from its figures. */
-export const askedSchema = <Kind extends string, F extends Figures>(kind: Kind, figures: F) =>
-  z.strictObject({
-    kind: z.literal(kind),
-    ...Object.fromEntries(Object.entries(figures).flatMap(([name, { asked }]) => (asked ? [[name, asked]] : []))),
-  } as unknown as AskedShape<Kind, F>);
 
 /** The notch that is cut by hand where the tool has none. */
 export const handNotch = (words: string) =>
@@ -91,24 +65,31 @@ export interface Reading {
   readonly what: string;
 }
 /** Where a move stands when it is told. */
-export interface Telling<M> {
+export interface Telling {
   readonly say: Say;
   /** The number of a score on its piece. */
   readonly number: (score: string) => number;
   /** ` of the cover`, where there are several pieces. */
   readonly of: string;
   /** The moves before this one, and those after it. */
-  readonly before: readonly (HandMove | M)[];
-  readonly after: readonly (HandMove | M)[];
+  readonly before: readonly Move[];
+  readonly after: readonly Move[];
 }
 
-/** One kind of move of a tool: what it does to the sheet, how it is told as a step, and in a few words. */
-export interface MoveType<M, T, All> {
-  readonly carryOut: (move: M, sheet: Sheet, tool: T) => void;
+/**
+ * One kind of move of a tool: what it does to the sheet, how it is told as a step, and in a few words. Written as methods, so
+ * that a tool's own moves, which take that tool alone, stand among those of all tools.
+ */
+export interface MoveType<M = Move, T = Tool> {
+  carryOut(move: M, sheet: Sheet, tool: T): void;
   /** Null where the next move's step tells it. */
-  readonly step: (move: M, telling: Telling<All>) => ToolStep | null;
-  readonly short: (move: M, say: Say) => string;
+  step(move: M, telling: Telling): ToolStep | null;
+  short(move: M, say: Say): string;
 }
+/** A move type for each of these moves, complete or it does not compile. */
+export type MovesOf<M extends { readonly do: string }, T> = {
+  readonly [Do in M['do']]: MoveType<Extract<M, { readonly do: Do }>, T>;
+};
 
 /** What lies in or under the sheet, in the maker's own view: x to the right from where the tool works, y away, mm. */
 export interface Under {
@@ -129,11 +110,11 @@ export type Thing =
   | { readonly is: 'punch'; readonly across: number; readonly pressed: boolean };
 
 /** Something the hands can do at a tool on the screen, with the length it is set to where there is one. */
-export interface Hand<M> {
+export interface Hand {
   readonly title: string;
   readonly length?: { readonly title: string; readonly most: number; readonly fresh: Readonly<Record<Units, Mm>> };
   readonly off?: boolean;
-  readonly moves: (length: Mm) => readonly M[];
+  readonly moves: (length: Mm) => readonly Move[];
 }
 
 /** What a tool is asked about a plan. */
@@ -145,78 +126,63 @@ export interface ToolWork {
   readonly notched: boolean;
 }
 /** What a tool does not reach, or not without help; `marks` are ones that would suit it. */
-export type ToolFinding<Facts> = FindingOf<Facts> & { readonly marks?: Graduation };
+export type ToolFinding = FindingOf<ToolLimitFacts> & { readonly marks?: Graduation };
 
 /**
  * One kind of tool: its figures and their limits, what it makes and by which moves, the simulated tool that carries
  * those out, its picture, and everything that is said of it. One file and one line in the list.
  */
-export interface ToolType<
-  Kind extends string = string,
-  F extends Figures = Figures,
-  M extends { readonly do: string } = never,
-  Facts = object,
-  Faults = object,
-> {
-  readonly kind: Kind;
+export interface ToolType<T = Tool> {
+  readonly kind: ToolKind;
   readonly title: string;
   readonly plural: string;
-  readonly figures: F;
+  readonly figures: Figures;
   /** What a plan is made for with it; null where it only helps. */
-  readonly plan: PlanTool<Asked<Kind, F>, M, Facts, Faults> | null;
+  readonly plan: PlanTool<T> | null;
   /** What it is on the table besides the tool that scores: the largest there is, or one of many sizes. */
   readonly kit?: {
-    readonly key: string;
-    readonly figure: keyof F & string;
+    readonly key: keyof Kit;
+    readonly figure: string;
     readonly how: 'longest' | 'each';
     readonly describe: string;
   };
 }
 
-/** A tool that helps: by what name a table's kit has it, the longest of them or each. */
-export interface InKit<Key extends string, How extends 'longest' | 'each'> {
-  readonly kit: { readonly key: Key; readonly how: How };
-}
-
-/** What a plan is made for. */
-export interface PlanTool<T, M extends { readonly do: string }, Facts, Faults> {
+/** What a plan is made for. Written as methods for the same reason as its moves. */
+export interface PlanTool<T = Tool> {
   /** As it stands among the tools to plan for. */
   readonly offered: string;
   /** Its figures in a line, where they are not set on the bench. */
-  readonly told?: (tool: T, say: Say) => string;
+  told?(tool: T, say: Say): string;
   /** Always there: nobody lists it among the boards they own. */
   readonly common?: true;
   /** What a construction needs to know of it. */
-  readonly making: (tool: T, graduation: Graduation) => Making;
+  making(tool: T, graduation: Graduation): Making;
   /** A piece in one go; null where this tool does not make it so. */
-  readonly whole?: (piece: Piece, start: Start, tool: T) => Programme<HandMove | M> | null;
+  whole?(piece: Piece, start: Start, tool: T): Programme | null;
   /** The notches and scores of a sheet that is notched on every edge. */
-  readonly notched?: (piece: Piece, start: Start, tool: T) => Programme<HandMove | M>;
+  notched?(piece: Piece, start: Start, tool: T): Programme;
   /** One straight score, and the edge that must be near for it; null where a ruler makes it. */
-  readonly score?: (
+  score?(
     line: StraightLine,
     blank: Blank,
     tool: T,
-  ) => { readonly near: Edge | null; readonly move: M; readonly mark: Mark | null } | null;
+  ): { readonly near: Edge | null; readonly move: ToolMove; readonly mark: Mark | null } | null;
   /** What it makes of a cut before the blade does, and what that marks. */
-  readonly slants?: (path: readonly Spot[], tool: T) => readonly { readonly move: M; readonly marks: RimMark }[];
-  readonly moves: { readonly [Do in M['do']]: MoveType<Extract<M, { readonly do: Do }>, T, M> };
-  readonly faults: FaultWords<Faults>;
+  slants?(path: readonly Spot[], tool: T): readonly { readonly move: ToolMove; readonly marks: RimMark }[];
+  readonly moves: Readonly<Record<string, MoveType>>;
+  readonly faults: Partial<FaultWords<ToolFaults>>;
   /** What is set or marked with it, and so wants to stand on a mark of the ruler; all scores unless said. */
-  readonly settings?: (work: ToolWork) => readonly Mark[] | null;
+  settings?(work: ToolWork): readonly Mark[] | null;
   /** Where it ends, and what it does not reach. */
-  readonly limits?: (tool: T, work: ToolWork) => readonly ToolFinding<Facts>[];
-  readonly words: Words<Facts>;
+  limits?(tool: T, work: ToolWork): readonly ToolFinding[];
+  readonly words: Partial<Words<ToolLimitFacts>>;
   /** Its moves, tried on a simulated one, give the pattern: said so. */
   readonly proof: string;
   /** What lies under the sheet in the last of these moves; null when it lies free. */
-  readonly under?: (
-    tool: T,
-    moves: readonly (HandMove | M)[],
-    sheet: { readonly wide: number; readonly deep: number },
-  ) => Under | null;
+  under?(tool: T, moves: readonly Move[], sheet: { readonly wide: number; readonly deep: number }): Under | null;
   /** What the hands can do with it on the screen, on a sheet as it is by now. */
-  readonly hands?: (tool: T, sheet: SheetState) => readonly Hand<HandMove | M>[];
+  hands?(tool: T, sheet: SheetState): readonly Hand[];
 }
 
 /** What a construction needs to know of a tool that has no notch: it is measured, so it stands on the graduation. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { inches } from '../length';
-import { freshTool, ownToolSchema, toolOf, type OwnTool, type Tool } from './registry';
+import type { OwnTool, Tool } from './kinds';
+import { freshTool, ownToolSchema, toolOf } from './registry';
 
 /** Most tools of one table. */
 export const MOST_TOOLS = 200;

@@ -1,12 +1,12 @@
 import { inches } from '../length';
-import type { Figures, InKit, ToolType } from './tool';
+import type { Figures, ToolType } from './tool';
 
 const figures = {
   longest: { owned: { title: 'Longest cut', least: 50, most: 3000, fresh: inches(12) } },
-} as const satisfies Figures;
+} satisfies Figures;
 
 /** Cuts blanks from their sheets along its fence. */
-export const trimmer: ToolType<'trimmer', typeof figures> & InKit<'trimmer', 'longest'> = {
+export const trimmer: ToolType = {
   kind: 'trimmer',
   title: 'Trimmer',
   plural: 'Trimmers',

@@ -22,7 +22,7 @@ import {
 } from '@/core/design';
 import { toolFor } from '@/core/choosing';
 import { type Made } from '@/core/plan';
-import { benchFigures, boardsOf, OFFERED, planTool, sameTool, type Tool } from '@/core/tools';
+import { benchFigures, boardsOf, figureOf, OFFERED, planTool, sameTool, withFigure, type Tool } from '@/core/tools';
 import { toolsOut } from '@/data/settings';
 import { LengthField } from '../parts/LengthField';
 import { PaperThickness } from '../parts/PaperThickness';
@@ -336,11 +336,10 @@ function ToolChoice({ design, onChange }: BriefProps) {
   const own = boards.find((board) => sameTool(tool, board.tool));
   // Of a kind that is owned, the owned ones stand in the list; what this project has besides stands there too.
   const others = OFFERED.filter(({ kind }) => kind === tool.kind || !boards.some((board) => board.tool.kind === kind));
-  const { told } = planTool(tool);
+  const told = planTool(tool).told?.(tool, say);
   const figures = benchFigures(tool).filter(({ notched }) => !notched || takesSquare(construction));
   const change = (name: string, length: Mm | undefined): void => {
-    const { [name]: _, ...rest } = tool as unknown as Record<string, unknown>;
-    onChange({ tool: (length === undefined ? rest : { ...rest, [name]: length }) as Tool }, `tool-${name}`);
+    onChange({ tool: withFigure(tool, name, length) }, `tool-${name}`);
   };
   return (
     <>
@@ -365,7 +364,7 @@ function ToolChoice({ design, onChange }: BriefProps) {
       />
       {told && (
         <>
-          <p className={styles.board}>{told(tool, say)}</p>
+          <p className={styles.board}>{told}</p>
           <Link href="/tools" className={styles.toTools}>
             My tools and their figures
           </Link>
@@ -379,7 +378,7 @@ function ToolChoice({ design, onChange }: BriefProps) {
               label={title}
               {...(hint && { hint })}
               {...(clears && { placeholder: clears, onClear: () => change(name, undefined) })}
-              value={(tool as unknown as Record<string, number | undefined>)[name]}
+              value={figureOf(tool, name)}
               least={least}
               most={most}
               onChange={(length) => change(name, mm(length))}

@@ -17,7 +17,7 @@ export function Hands({ tool, sheet, onMove }: HandsProps) {
   const { units } = useReading();
   const hands = planTool(tool).hands?.(tool, sheet) ?? [];
   const [set, setSet] = useState<Readonly<Record<string, Mm>>>({});
-  const lengthOf = ({ title, length }: Hand<Move>): Mm => set[title] ?? length?.fresh[units] ?? mm(0);
+  const lengthOf = ({ title, length }: Hand): Mm => set[title] ?? length?.fresh[units] ?? mm(0);
   if (hands.length === 0) return null;
   return (
     <div className={styles.hands}>

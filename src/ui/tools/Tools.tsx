@@ -5,7 +5,16 @@ import { Button, Switch } from 'antd';
 import Link from 'next/link';
 import { mm } from '@/core/length';
 import { article } from '@/core/text';
-import { freshTool, MOST_TOOLS, ownedFigures, TOOLS, withChanged, type OwnTool, type ToolChange } from '@/core/tools';
+import {
+  figureOf,
+  freshTool,
+  MOST_TOOLS,
+  ownedFigures,
+  TOOLS,
+  withChanged,
+  type OwnTool,
+  type ToolChange,
+} from '@/core/tools';
 import type { Setting } from '@/data/db';
 import { TOOLBOX } from '@/data/setting-kinds';
 import { LengthField } from '../parts/LengthField';
@@ -99,7 +108,7 @@ function ToolCard({
   readonly onChange: (change: ToolChange) => void;
   readonly onRemove: () => void;
 }) {
-  const value = (name: string): number => (tool as unknown as Record<string, number>)[name]!;
+  const value = (name: string): number => figureOf(tool, name) ?? 0;
   return (
     <li className={`${styles.card} ${tool.out ? '' : styles.away}`}>
       <div className={styles.cardHead}>
