@@ -44,8 +44,15 @@ export interface Bites {
 const lacking = (rings: readonly Polygon<'sheet'>[]): Polygon<'sheet'>[] =>
   plainRings(rings).filter((ring) => leastWidth(ring) > SLIVER && area(ring) > SPECK);
 
-/** What the panels of a piece lack, the sheet laid under it by `lay`. */
-export function bitesOf(piece: Piece, sheet: Sheet, lay: Affine): Bites {
+/** How ugly it is that this much paper is lacking. */
+export const uglinessOf = (rings: readonly Polygon<'sheet'>[]): number =>
+  rings.reduce((sum, ring) => sum + 2 + Math.sqrt(area(ring)), 0);
+
+/**
+ * What the panels of a piece lack, the sheet laid under it by `lay`. Uglier than `limit` it is not looked at to its end: what
+ * was found by then is uglier too.
+ */
+export function bitesOf(piece: Piece, sheet: Sheet, lay: Affine, limit = Infinity): Bites {
   const blank = blankPolygon(sheet.blank).map((p) => apply<'sheet'>(lay, p));
   const gone = sheet.gone.map((ring) => applyAll<'sheet'>(lay, ring));
   const [rim, boxes] = [boxOf(blank), gone.map(boxOf)];
@@ -53,7 +60,9 @@ export function bitesOf(piece: Piece, sheet: Sheet, lay: Affine): Bites {
     minX < rim.minX - SLIVER || minY < rim.minY - SLIVER || maxX > rim.maxX + SLIVER || maxY > rim.maxY + SLIVER;
   const byPanel = new Map<string, readonly Polygon<'sheet'>[]>();
   const short: string[] = [];
+  let ugly = 0;
   for (const { id, polygon } of piece.panels) {
+    if (ugly > limit) break;
     const box = boxOf(polygon);
     // What the pattern itself has holes for lacks nothing.
     const holes = piece.holes.flatMap(({ panel, centre, diameter }) =>
@@ -64,6 +73,7 @@ export function bitesOf(piece: Piece, sheet: Sheet, lay: Affine): Bites {
     const taken = gone.flatMap((ring, i) => (boxesMeet(box, boxes[i]!) ? intersection(polygon, ring) : []));
     const missing = [...over, ...lacking(difference(taken, holes))];
     if (missing.length > 0) byPanel.set(id, missing);
+    ugly += uglinessOf(missing);
   }
   return { byPanel, short };
 }

@@ -5,7 +5,7 @@ export { CONTENTS, type GlueAdvice, glueAdvice, glueAreas, glueIds, keepDry } fr
 export { addedOutside, layersOf } from './layers';
 export { type LaidOn, type Layer, type Made, type MadeLayer, type MadePiece, type Plan, partNamed } from './made';
 export { type ScoreNumber, allNumbers, scoreNumbers } from './numbers';
-export { outlineOf, planFor } from './plan';
+export { outlineOf, planFor, planOnSheet } from './plan';
 export { type Shape, type Sight, closedSights, openSights } from './sights';
 export { HOLDS, sizedFor } from './sized';
 export { basePieces, ownPaper, panelName, pieceOf, spinesOf, viewOf } from './thing';

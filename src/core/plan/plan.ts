@@ -32,10 +32,15 @@ const NOTHING: Size3 = { width: mm(0), height: mm(0), depth: mm(0) };
  */
 export function planFor(asked: Design): Plan {
   const plan = planAsDrawn(asked);
-  const { rescued } = asked;
+  return asked.rescued ? planOnSheet(plan, asked.rescued) : plan;
+}
+
+/** A plan that was drawn for whole sheets, with one of its pieces made of a sheet that went wrong: nothing is sized anew. */
+export function planOnSheet(whole: Plan, rescued: Rescued): Plan {
+  const plan: Plan = { ...whole, design: { ...whole.design, rescued } };
   // A mat that is cut of a spoiled sheet is whole: it is only cut of another.
-  const isLayer = plan.made?.layers.some(({ piece }) => piece.name === rescued?.piece) ?? false;
-  return rescued && plan.made && !isLayer ? onSheetAsItIs(plan, rescued) : plan;
+  const isLayer = plan.made?.layers.some(({ piece }) => piece.name === rescued.piece) ?? false;
+  return plan.made && !isLayer ? onSheetAsItIs(plan, rescued) : plan;
 }
 
 function planAsDrawn(asked: Design): Plan {

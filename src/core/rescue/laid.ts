@@ -18,7 +18,7 @@ import {
 } from '../geometry';
 import { mm } from '../length';
 import type { Piece } from '../pattern';
-import { bitesOf, isAlong, layFrom, orientations, USED, type Turned } from '../mending';
+import { bitesOf, isAlong, layFrom, orientations, uglinessOf, USED, type Turned } from '../mending';
 import { laidOnFaces, printMap } from '../looks';
 import { type Made } from '../plan';
 import { type Papers } from '../design';
@@ -158,12 +158,12 @@ export function laidSo(
   limit: number,
 ): Omit<Laid, 'turned' | 'over' | 'at'> | null {
   const name = (id: string): string => piece.panels.find((panel) => panel.id === id)?.name ?? id;
-  const { byPanel: bites, short } = bitesOf(piece, sheet, lay);
+  const { byPanel: bites, short } = bitesOf(piece, sheet, lay, sheet.marks.length > 0 ? limit : Infinity);
   const scored = new Set<string>();
   const showing: { panel: string; points: readonly Point<'sheet'>[] }[] = [];
   const spoiled = new Set<string>(bites.keys());
   let ugly = 0;
-  for (const rings of bites.values()) ugly += rings.reduce((sum, ring) => sum + 2 + Math.sqrt(area(ring)), 0);
+  for (const rings of bites.values()) ugly += uglinessOf(rings);
   const scars: Scar[] = [];
   for (const mark of sheet.marks) {
     if (ugly > limit) return null;

@@ -15,7 +15,7 @@ import {
 import { checksOf, FINER, remedyLabel, type Check } from '../checks';
 import { laidAnew, stepsOf } from '../making';
 import { onlyHinge, type Rescued } from '../mending';
-import { panelName, partNamed, planFor, type Made, type Plan } from '../plan';
+import { panelName, partNamed, planFor, planOnSheet, type Made, type Plan } from '../plan';
 import { toEnd } from '../progress';
 import { listed } from '../text';
 import { laidSo, showsWhere, waysToLie, type Laid, type Scar } from './laid';
@@ -316,9 +316,10 @@ function* attempted(
   say: Say,
   found: readonly Way[],
 ): Generator<Way> {
-  const plan = planFor(design);
+  // What lies as it was planned is planned already.
+  const plan = design === mishap.design ? before : planFor(design);
   const { made } = plan;
-  if (!made || (mends && made.layers.length === 0)) return;
+  if (!plan.made || !made || (mends && made.layers.length === 0)) return;
   const part = name === null ? made.pieces[0] : partNamed(made, name);
   const { piece } = part;
   const sized = mishap.design.contents !== null;
@@ -333,7 +334,7 @@ function* attempted(
     const asItLay = all.find(({ turned, over, at }) => turned === 'not' && !over && at.x === 0 && at.y === 0);
     for (const laid of new Set([asItLay, ...(sheet.glued ? [] : lays.slice(0, 1))]))
       for (const mend of laid ? mendsFor(piece, laid, sheet) : []) {
-        const way = mended(mend, { ...rescuedFrom(sheet, piece, laid!), ...mend }, plan, made, laid!, common);
+        const way = mended(mend, { ...rescuedFrom(sheet, piece, laid!), ...mend }, plan, laid!, common);
         if (way) yield way;
       }
   }
@@ -348,10 +349,9 @@ function* attempted(
     // A mat that covers nothing mends nothing.
     if (mends && (laid.scars.some(showsWrong) || !laid.scars.some(({ ends, wrong }) => wrong && ends === 'hidden')))
       continue;
-    const on = { ...design, rescued };
     // A mat that lacks something is no mat.
     if (laid.bites.size > 0 && !made.pieces.includes(part)) continue;
-    const folded = laid.bites.size === 0 ? { ...plan, design: on } : planFor(on);
+    const folded = laid.bites.size === 0 ? { ...plan, design: { ...design, rescued } } : planOnSheet(plan, rescued);
     // A torn flap may have no place for its mat any more.
     if (!folded.made || folded.made.layers.length < made.layers.length || !holds(folded)) continue;
     const told = alone ? folded : plan;
@@ -404,19 +404,18 @@ function mendsFor(piece: Piece, { spoiled, bites, scars }: Laid, { stuck }: Scar
 function mended(
   mend: Mend,
   rescued: Rescued,
-  { design }: Plan,
-  whole: Made,
+  whole: Plan & { readonly made: Made },
   { turned, over, at, lay }: Laid,
   common: Pick<Told, 'keeps' | 'sheet' | 'before' | 'say'>,
 ): Way | null {
-  const plan = planFor({ ...design, rescued });
+  const plan = planOnSheet(whole, rescued);
   const { made } = plan;
   if (!made || !holds(plan)) return null;
   // Where its scars are is asked of the pattern that the sheet is to be, before what is missing is taken off.
-  const drawn = planFor({ ...design, rescued: { ...rescued, gone: [], cuts: [], strips: [] } }).made ?? made;
+  const drawn = planOnSheet(whole, { ...rescued, gone: [], cuts: [], strips: [] }).made ?? made;
   const { piece } = drawn.pieces.find((one) => one.piece.name === rescued.piece)!;
   const laid = { ...laidSo(drawn, piece, common.sheet, lay, showsWhere(drawn), Infinity)!, turned, over, at };
-  const nameOf = (panel: string): string => panelName(whole.built, panel);
+  const nameOf = (panel: string): string => panelName(whole.made.built, panel);
   const title = [
     ...(mend.joined.length > 0 ? [`A new ${listed(mend.joined.map(nameOf), 'a new ')}, joined on`] : []),
     ...(mend.strips.length > 0
