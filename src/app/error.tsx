@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Result } from 'antd';
-import Link from 'next/link';
+import { Link } from '@/ui/parts/Link';
 import { boundaryWords, isMissingPart } from '@/ui/parts/Boundary';
 
 /** What stands in place of a screen that broke; the frame round it, and everything kept, is as it was. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { polygonArea } from 'd3';
+import { polygonArea } from 'd3-polygon';
 import { secondArea, secondDifference, secondIntersection } from '../../../tests/helpers/second-geometry';
 import {
   apply,

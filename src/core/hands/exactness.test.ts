@@ -1,5 +1,5 @@
 /** One’s own figures from a strip that was cut and measured: worked by hand, and against drawn samples. */
-import { randomLcg, randomNormal } from 'd3';
+import { randomLcg, randomNormal } from 'd3-random';
 import { sampleStandardDeviation } from 'simple-statistics';
 import { inches, mm } from '../length';
 import { trialInside } from '../tools';

@@ -1,4 +1,4 @@
-import { randomLcg, randomNormal } from 'd3';
+import { randomLcg, randomNormal } from 'd3-random';
 import { claimsOf, measured, type Contents, type OwnClaims } from '../constructions';
 import {
   aboveSlot,

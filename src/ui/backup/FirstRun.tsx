@@ -1,5 +1,5 @@
 import { liveQuery } from 'dexie';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useEffect, useState } from 'react';
 import { onlyDemo } from '@/data/backup';
 import styles from './Backup.module.css';

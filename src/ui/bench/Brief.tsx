@@ -1,7 +1,7 @@
 'use client';
 
 import { Checkbox, Select } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { memo } from 'react';
 import { CONSTRUCTIONS, DOES, type Does } from '@/core/constructions';
 import type { KeptPaper } from '@/core/cutting';

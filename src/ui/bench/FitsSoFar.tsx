@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useMemo } from 'react';
 import { roomFromFits } from '@/core/fit';
 import type { Design, DesignChange } from '@/core/design';

@@ -1,4 +1,4 @@
-import { polygonCentroid } from 'd3';
+import { polygonCentroid } from 'd3-polygon';
 import type { ReactNode } from 'react';
 import type { SheetDrawing } from '@/core/files';
 import { boxOf, distance, type Point } from '@/core/geometry';

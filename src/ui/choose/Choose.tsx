@@ -1,7 +1,7 @@
 'use client';
 
 import { Alert, Select, Segmented } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { z } from 'zod';

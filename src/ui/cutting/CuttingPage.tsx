@@ -2,7 +2,7 @@
 
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { Button, Select } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useCallback, useMemo } from 'react';
 import type { CutPiece, NeededPiece } from '@/core/cutting';
 import { inches, mm } from '@/core/length';

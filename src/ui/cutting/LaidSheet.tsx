@@ -1,6 +1,7 @@
 'use client';
 
-import { drag, select } from 'd3';
+import { drag } from 'd3-drag';
+import { select } from 'd3-selection';
 import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import type { Placement, SheetKind, SheetLayout, TrimmerCut } from '@/core/cutting';
 import { formatLength, mm } from '@/core/length';

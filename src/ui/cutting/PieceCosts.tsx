@@ -1,4 +1,5 @@
-import { max, scaleLinear } from 'd3';
+import { max } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
 import { useMoney } from '../parts/useMoney';
 import styles from './Cutting.module.css';
 

@@ -1,5 +1,5 @@
 import { Checkbox, Select } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { formatLength, mm } from '@/core/length';
 import { PAPERS } from '@/core/design';
 import { Empty } from '../parts/Empty';

@@ -1,6 +1,7 @@
 'use client';
 
-import { drag, select } from 'd3';
+import { drag } from 'd3-drag';
+import { select } from 'd3-selection';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import styles from './Grab.module.css';
 

@@ -1,4 +1,4 @@
-import { range } from 'd3';
+import { range } from 'd3-array';
 import { memo } from 'react';
 import { INCH, stepOf } from '@/core/length';
 import { useReading } from '../parts/Reading';

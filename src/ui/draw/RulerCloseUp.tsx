@@ -1,4 +1,5 @@
-import { range, scaleLinear } from 'd3';
+import { range } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
 import { INCH, countedLength, lengthParts, mm, tickOf } from '@/core/length';
 import { useReading } from '../parts/Reading';
 import styles from './RulerCloseUp.module.css';

@@ -1,5 +1,7 @@
 import { Alert, Button, Progress } from 'antd';
-import { group, line, scaleLinear } from 'd3';
+import { group } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 import { useMemo, useRef } from 'react';
 import { fromFits, USUAL_HANDS, type Exactness, type Hands, type HandsAnswer } from '@/core/hands';
 import { mm } from '@/core/length';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { CONSTRUCTIONS, constructionNamed, optionFields, type OptionField } from '@/core/constructions';
 import { foldedBox } from '@/core/fold';
 import { formatLength, inches, mm } from '@/core/length';

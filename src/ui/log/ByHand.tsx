@@ -1,6 +1,6 @@
 import { Button, Select } from 'antd';
 import dayjs from 'dayjs';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { z } from 'zod';

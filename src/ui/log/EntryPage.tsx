@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { LogEntry } from '@/core/files';

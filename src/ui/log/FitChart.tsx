@@ -1,4 +1,7 @@
-import { axisBottom, extent, group, scaleLinear, select } from 'd3';
+import { extent, group } from 'd3-array';
+import { axisBottom } from 'd3-axis';
+import { scaleLinear } from 'd3-scale';
+import { select } from 'd3-selection';
 import { useEffect, useRef } from 'react';
 import { wantedRoom, type RoomAdvice } from '@/core/fit';
 import { formatLength, INCH, mm } from '@/core/length';

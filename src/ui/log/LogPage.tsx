@@ -2,7 +2,7 @@
 
 import { DownloadOutlined, SearchOutlined, UploadOutlined } from '@ant-design/icons';
 import { Button, Input, Select, Table, type TableColumnsType } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { CONSTRUCTIONS } from '@/core/constructions';

@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { group } from 'd3';
+import { group } from 'd3-array';
 import { constructionNamed, type Ease } from '@/core/constructions';
 import { FELT, roomFromFits, type ContentsKind, type RoomAdvice } from '@/core/fit';
 import { formatLength, mm } from '@/core/length';

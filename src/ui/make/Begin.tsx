@@ -1,7 +1,7 @@
 'use client';
 
 import { Alert, Button, Segmented } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useMemo } from 'react';
 import { z } from 'zod';
 import { checkSentence } from '@/core/checks';

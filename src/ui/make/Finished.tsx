@@ -1,6 +1,6 @@
 import { Button, Segmented } from 'antd';
 import dayjs from 'dayjs';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useMemo, useState, type ReactNode } from 'react';
 import type { LogEntry } from '@/core/files';
 import { whenDone } from '@/core/making';

@@ -8,7 +8,7 @@ import {
   WarningOutlined,
 } from '@ant-design/icons';
 import { Alert, Button, Modal } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';

@@ -1,5 +1,5 @@
 import { Alert, Button, Modal } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { partNamed, type Made } from '@/core/plan';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Result } from 'antd';
-import Link from 'next/link';
+import { Link } from './Link';
 
 interface NotHereProps {
   /** What is not there: `This project is not on the shelf`. */

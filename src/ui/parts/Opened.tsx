@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Result } from 'antd';
-import Link from 'next/link';
+import { Link } from './Link';
 import { useEffect, useState, type ReactNode } from 'react';
 import { openData } from '@/data/opened';
 import { troubleOf, type DataTrouble } from '@/data/trouble';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Modal } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import { z } from 'zod';

@@ -5,7 +5,7 @@ import { EllipsisOutlined } from '@ant-design/icons';
 import { Button, Dropdown } from 'antd';
 import dayjs from 'dayjs';
 import relativeTime from 'dayjs/plugin/relativeTime';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { constructionNamed } from '@/core/constructions';
 import { lengthParts, mm } from '@/core/length';
 import { isSquare } from '@/core/pattern';

@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { mm } from '@/core/length';
 import type { MakeRecord, SpoiledSheet } from '@/data/db';
 import { setAsideOf, settleSheet } from '@/data/makes';

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { Waiting } from '../parts/Waiting';
 import styles from './Shelf.module.css';
 

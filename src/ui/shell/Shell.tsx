@@ -4,7 +4,7 @@ import { BulbOutlined, MoonOutlined, SunOutlined } from '@ant-design/icons';
 import { AntdRegistry } from '@ant-design/nextjs-registry';
 import { App, Button, ConfigProvider, theme as antTheme, Tooltip } from 'antd';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { usePathname } from 'next/navigation';
 import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import type { Theme } from '@/data/setting-kinds';

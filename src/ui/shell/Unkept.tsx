@@ -1,5 +1,5 @@
 import { Alert, Button } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useKeepingTrouble } from '../parts/useKept';
 
 /** Says, on every screen, when the last changes are not kept, and what can be done. */

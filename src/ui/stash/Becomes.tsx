@@ -1,5 +1,5 @@
 import { Alert, Modal } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { KeptPaper } from '@/core/cutting';

@@ -1,4 +1,7 @@
-import { axisBottom, axisLeft, scaleBand, scaleLinear, select, stack } from 'd3';
+import { axisBottom, axisLeft } from 'd3-axis';
+import { scaleBand, scaleLinear } from 'd3-scale';
+import { select } from 'd3-selection';
+import { stack } from 'd3-shape';
 import { useEffect, useRef } from 'react';
 import { INCH } from '@/core/length';
 import type { CutRecord } from '@/data/db';

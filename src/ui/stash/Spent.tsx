@@ -1,5 +1,5 @@
 import { App } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { INCH } from '@/core/length';
 import { undoCut } from '@/data/cuttings';
 import type { CutRecord } from '@/data/db';

@@ -1,4 +1,4 @@
-import { range } from 'd3';
+import { range } from 'd3-array';
 import { dot, minus, type Point } from '@/core/geometry';
 import { INCH } from '@/core/length';
 import type { CutOut, cutFromSheet } from '@/core/looks';

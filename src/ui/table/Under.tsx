@@ -1,4 +1,4 @@
-import { range } from 'd3';
+import { range } from 'd3-array';
 import { INCH, stepOf, type Mm } from '@/core/length';
 import type { Thing, Under as UnderSheet } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';

@@ -1,5 +1,5 @@
 import { Select } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import type { OwnTool } from '@/core/tools';
 import { Empty } from '../parts/Empty';
 

@@ -2,7 +2,7 @@
 
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { Button, Switch } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { mm } from '@/core/length';
 import { article } from '@/core/text';
 import {

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { usePathname } from 'next/navigation';
 import { MyUnitsSwitch } from '../parts/MyUnits';
 import styles from './Tools.module.css';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Alert, Select } from 'antd';
-import Link from 'next/link';
+import { Link } from '../parts/Link';
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { inches, mm } from '@/core/length';

@@ -1,0 +1,156 @@
+/** The house itself: floors and their guards, circles, names that stand twice, what the texts about it say. */
+import { spawnSync } from 'node:child_process';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { dirname, join, relative } from 'node:path';
+import ts from 'typescript';
+import { CONSTRUCTIONS } from '../src/core/constructions';
+
+const CORE = 'src/core';
+const filesIn = (folder: string, name: RegExp): string[] =>
+  readdirSync(folder, { recursive: true })
+    .map((file) => join(folder, String(file)))
+    .filter((file) => name.test(file))
+    .sort();
+/** Every source of the app, its tests left out. */
+const SOURCES = filesIn('src', /(?<!\.d|\.test)\.tsx?$/);
+
+describe('the floors of the core', () => {
+  const floors = readdirSync(CORE, { withFileTypes: true }).flatMap((entry) =>
+    entry.isDirectory() ? [entry.name] : [],
+  );
+  const top = 'files';
+  const texts = floors.flatMap((floor): [string, string][] => [
+    [`${CORE}/${floor}/tried.ts`, "import React from 'react';\n\nexport const tried = React;\n"],
+    [`${CORE}/${floor}/tried.ts`, "import { db } from '../../data/db';\n\nexport const tried = db;\n"],
+    [`${CORE}/${floor}/deep/tried.ts`, `import { tried } from '../../${top}';\n\nexport const again = tried;\n`],
+    [`${CORE}/${floor}/tried.ts`, 'export const tried = (): number => Date.now();\n'],
+  ]);
+  const { stdout, stderr, status } = spawnSync(process.execPath, ['tests/helpers/lint-texts.mjs'], {
+    input: JSON.stringify(texts),
+    encoding: 'utf8',
+  });
+  const told = (): string[][] => {
+    if (status !== 0) throw new Error(stderr);
+    return JSON.parse(stdout) as string[][];
+  };
+  test.each(floors.map((floor, i) => [floor, i] as const))(
+    '%s: a file there imports no React, no storage, nothing that lies above it, and asks no clock',
+    (floor, i) => {
+      const [react, storage, above, clock] = told().slice(4 * i, 4 * i + 4);
+      expect(react!.join()).toContain('The core is pure');
+      expect(storage!.join()).toContain('may not import what stands outside src/core');
+      if (floor !== top) expect(above!.join()).toContain(`${floor} lies below ${top}`);
+      expect(clock!.join()).toContain('knows no browser and no clock');
+    },
+  );
+});
+
+/** The file a relative import, or one from the root of the sources, names. */
+function imported(from: string, name: string): string | null {
+  if (!/^(\.|@\/)/.test(name)) return null;
+  const base = name.startsWith('@/') ? join('src', name.slice(2)) : join(dirname(from), name);
+  const found = ['.ts', '.tsx', '/index.ts'].map((end) => base + end).find((path) => existsSync(path));
+  return found ?? null;
+}
+const arrows = new Map(
+  SOURCES.map((file) => {
+    const { importedFiles } = ts.preProcessFile(readFileSync(file, 'utf8'), true, true);
+    return [file, importedFiles.flatMap(({ fileName }) => imported(file, fileName) ?? [])] as const;
+  }),
+);
+
+/** Paths that come round to where they began, of a graph. */
+function circles(graph: ReadonlyMap<string, readonly string[]>): string[] {
+  const found: string[] = [];
+  const done = new Set<string>();
+  const walk = (at: string, path: readonly string[]): void => {
+    const begun = path.indexOf(at);
+    if (begun >= 0) return void found.push([...path.slice(begun), at].join(' → '));
+    if (done.has(at)) return;
+    for (const next of graph.get(at) ?? []) walk(next, [...path, at]);
+    done.add(at);
+  };
+  for (const at of graph.keys()) walk(at, []);
+  return found;
+}
+
+test('a circle is found where there is one', () => {
+  expect(circles(new Map([['a', ['b']], ['b', ['c']], ['c', ['b']]]))).toEqual(['b → c → b']); // prettier-ignore
+  expect(circles(new Map([['a', ['b', 'c']], ['b', ['c']], ['c', []]]))).toEqual([]); // prettier-ignore
+});
+
+test('no file of the app comes round to itself by its imports', () => {
+  expect([...arrows.values()].flat().length).toBeGreaterThan(1000);
+  expect(circles(arrows)).toEqual([]);
+});
+
+test('no two folders of the core name each other', () => {
+  const between = new Map<string, Set<string>>();
+  for (const [file, others] of arrows)
+    for (const other of others) {
+      const [from, to] = [dirname(file), dirname(other)];
+      if (from !== to && from.startsWith(CORE) && to.startsWith(CORE))
+        between.set(from, (between.get(from) ?? new Set()).add(to));
+    }
+  const both = [...between].flatMap(([from, all]) =>
+    [...all].filter((to) => from < to && between.get(to)?.has(from)).map((to) => `${from} ↔ ${to}`),
+  );
+  expect(both).toEqual([]);
+});
+
+test('no type that is exported stands twice', () => {
+  const where = new Map<string, string[]>();
+  for (const file of SOURCES)
+    for (const [, name] of readFileSync(file, 'utf8').matchAll(/^export (?:interface|type) (\w+)\b(?=[^;]*[={<])/gm))
+      where.set(name!, [...(where.get(name!) ?? []), file]);
+  expect(where.size).toBeGreaterThan(300);
+  expect([...where].filter(([, files]) => files.length > 1)).toEqual([]);
+});
+
+describe('what is written about the house', () => {
+  const texts = ['README.md', 'CONTRIBUTING.md', 'CHANGELOG.md', ...filesIn('docs', /\.md$/)];
+  test('every link leads somewhere, and every path that is named is there', () => {
+    const lost = texts.flatMap((text) => {
+      const said = readFileSync(text, 'utf8');
+      const links = [...said.matchAll(/\]\(([^)#]+)/g)].flatMap(([, link]) =>
+        /^\w+:/.test(link!) || existsSync(join(dirname(text), link!)) ? [] : [`${text}: ${link}`],
+      );
+      const paths = [...said.matchAll(/`((?:src|docs|tests|scripts|bench|e2e)\/[\w./[\]-]+)`/g)].flatMap(([, path]) =>
+        existsSync(path!) ? [] : [`${text}: ${path}`],
+      );
+      // What changed is told of the files there were then.
+      return text === 'CHANGELOG.md' ? links : [...links, ...paths];
+    });
+    expect(lost).toEqual([]);
+  });
+  test('documents named in the code are there', () => {
+    const lost = SOURCES.flatMap((file) =>
+      [...readFileSync(file, 'utf8').matchAll(/\bdocs\/[\w./-]*\w/g)].flatMap(([path]) =>
+        existsSync(path) ? [] : [`${file}: ${path}`],
+      ),
+    );
+    expect(lost).toEqual([]);
+  });
+  const WORDS = ['twenty', 'twenty-one', 'twenty-two', 'twenty-three', 'twenty-four', 'twenty-five', 'twenty-six', 'twenty-seven', 'twenty-eight', 'twenty-nine', 'thirty']; // prettier-ignore
+  test('the things to make are counted as the registry counts them', () => {
+    const [, count] = /^([\w-]+) things to make/im.exec(readFileSync('README.md', 'utf8'))!;
+    expect(20 + WORDS.indexOf(count!.toLowerCase())).toBe(CONSTRUCTIONS.length);
+  });
+  test('every room of the core stands in the table of rooms, and no other', () => {
+    const told = [...readFileSync('docs/architecture.md', 'utf8').matchAll(/^\| `src\/core\/(\w+)`/gm)].map(
+      ([, room]) => room,
+    );
+    expect(told.sort()).toEqual(readdirSync(CORE).sort());
+  });
+  test('a comment for documentation stands before what it is about', () => {
+    const alone = SOURCES.flatMap((file) =>
+      [...readFileSync(file, 'utf8').matchAll(/\*\/\n(?:\n|(?=\/\*\*))/g)].flatMap(({ index, 0: end }) => {
+        const before = readFileSync(file, 'utf8').slice(0, index);
+        // The first comment of a file may be about all of it.
+        const first = !/\*\//.test(before) && /^\s*(['"]use \w+['"];\s*)?\/\*\*/.test(before);
+        return first ? [] : [`${relative('.', file)}: ${before.split('\n').at(-1)}${end.trim()}`];
+      }),
+    );
+    expect(alone).toEqual([]);
+  });
+});
