@@ -1,5 +1,5 @@
 /** Command line of the plan contract: a design or a set on standard input, its plan on standard output; `--many` for one a line. */
-import { answerTo as planned } from '../src/core/sets';
+import { planAnswerTo as planned } from '../src/core/sets';
 import { answerTo, end, endMany, standardInput, wrong, type Answer } from './document';
 
 const plan = (text: string): Promise<Answer> =>

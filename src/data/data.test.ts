@@ -61,7 +61,7 @@ import { readRecord } from './records';
 import { MISREADS, remembering, SPOKEN, THEME, TOOLBOX, USUAL_ROOM } from './setting-kinds';
 import { boardOut, keepSetting, loadSetting } from './settings';
 import { troubleOf } from './trouble';
-import { addPaper, addPapers, dropPaper, inStash, keepPaper, leftInStash, paperOf, putBackPaper } from './stash';
+import { addPaper, addPapers, dropPaper, inStash, keepPaper, leftInStash, stashPaperOf, putBackPaper } from './stash';
 
 const card = { name: 'Star cards', units: 'in' as const, set: DEMO_SHELF[0]!.set };
 const allLog = async () => latestFirst((await readAll<LogRecord>('log')).records);
@@ -752,7 +752,7 @@ describe('the stash', () => {
 
   test('a paper is what the person told, without what the database adds', async () => {
     await addPaper(card);
-    expect(paperOf((await allPapers())[0]!)).toEqual(card);
+    expect(stashPaperOf((await allPapers())[0]!)).toEqual(card);
   });
 
   test('every demo paper is one the stash would read, and no more paper was used than there was', () => {

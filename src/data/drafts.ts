@@ -1,14 +1,13 @@
-import { db, type DraftRecord } from './db';
-import { keep } from './keep';
-import { newId } from './newId';
-
 /**
  * What was typed into a form and not sent off. Each open form has a draft of its own, so that two windows do not type
  * into one; a window that was closed leaves its draft to the next that opens the form.
  */
+import { db, type DraftRecord } from './db';
+import { keep } from './keep';
+import { newId } from './newId';
 
 /** A draft a page has in hand. */
-export interface Draft {
+export interface FormDraft {
   readonly id: string;
   /** What was typed into it before; null where nothing was. */
   readonly value: unknown;
@@ -32,7 +31,7 @@ function take(id: string): Promise<(() => void) | null> {
 }
 
 /** Takes up the draft of a form: the last one nobody has in hand, or a new one. */
-export async function takeUpDraft(form: string): Promise<Draft> {
+export async function takeUpDraft(form: string): Promise<FormDraft> {
   const kept = (await db.drafts.where('id').startsWith(`${form}#`).toArray()).filter(({ value }) => value !== null);
   for (const { id, value } of kept.sort((a, b) => b.updatedAt - a.updatedAt)) {
     const putDown = await take(id);

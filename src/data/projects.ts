@@ -19,10 +19,11 @@ export async function addProject(file: Pick<ProjectFile, 'name' | 'units' | 'set
 }
 
 /** What the person decides about a project. */
-export type Decided = Pick<Project, 'name' | 'units' | 'set'>;
+export type ProjectDecisions = Pick<Project, 'name' | 'units' | 'set'>;
 
 /** Keeps what became of a project, at once; what changed in it elsewhere meanwhile stays. */
-export const keepProject = (id: string, before: Decided, after: Decided): void => keep('projects', id, before, after);
+export const keepProject = (id: string, before: ProjectDecisions, after: ProjectDecisions): void =>
+  keep('projects', id, before, after);
 
 /** A copy beside the original, named so that both can be told apart. */
 export async function duplicateProject(id: string): Promise<string | null> {

@@ -35,7 +35,7 @@ export const addPapers = (papers: readonly StashPaper[]): Promise<void> =>
   });
 
 /** A record without what the database adds. */
-export const paperOf = ({
+export const stashPaperOf = ({
   name,
   width,
   height,

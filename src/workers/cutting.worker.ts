@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import type { CutList, Progress } from '@/core/cutting';
+import type { CutList, PackProgress } from '@/core/cutting';
 import { loadSolver, packing } from '@/core/cutting/pack';
 import { greets } from './helper';
 
@@ -13,7 +13,7 @@ const cuttingWorker = {
    * Lays a list out, telling of every step that found something. Done when the last was told; gives what the person
    * should know of it, or null.
    */
-  async lay(list: CutList, tell: (progress: Progress) => void): Promise<string | null> {
+  async lay(list: CutList, tell: (progress: PackProgress) => void): Promise<string | null> {
     const solver = await loadSolver().catch(() => null);
     let told = '';
     for (const progress of packing(list, solver)) {

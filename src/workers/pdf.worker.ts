@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import { PAGES, setDrawings } from '@/core/files';
 import { benchCardPdf } from '@/core/files/bench-card';
 import { sheetPdf, type PrintWords } from '@/core/files/pdf';
-import { isPlain, type Printed } from '@/core/files/pdf-text';
+import { isPlainText, type Printed } from '@/core/files/pdf-text';
 import { printPicture } from '@/core/files/print-picture';
 import type { Units } from '@/core/length';
 import { figureText, keyFigures } from '@/core/looks';
@@ -65,7 +65,7 @@ const BOLD = [
 
 /** The fonts a text takes besides those every reader has. One that cannot be fetched is done without. */
 async function fontsFor(text: string, files: readonly URL[]): Promise<Uint8Array[]> {
-  if (isPlain(text.normalize('NFC'))) return [];
+  if (isPlainText(text.normalize('NFC'))) return [];
   const fetched = await Promise.all(
     files.map((file) =>
       fetch(file).then(

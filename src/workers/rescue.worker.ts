@@ -5,11 +5,11 @@ import type { Graduation, Units } from '@/core/length';
 import { finishedFront, takingIn, type FinishedFront, type Picture } from '@/core/looks';
 import { sayer } from '@/core/length';
 import { toEnd } from '@/core/progress';
-import { readRescue, waysOut, type Misread, type Way, type WaysOut } from '@/core/rescue';
+import { readRescue, waysOut, type Misread, type WayOut, type WaysOut } from '@/core/rescue';
 import { greets } from './helper';
 
 /** A way out as it is shown: plain data, because a plan does not survive the crossing. */
-export interface ShownWay extends Pick<Way, 'kind' | 'title' | 'design' | 'keeps' | 'room' | 'cost' | 'text'> {
+export interface ShownWay extends Pick<WayOut, 'kind' | 'title' | 'design' | 'keeps' | 'room' | 'cost' | 'text'> {
   /** The finished pile from the side the scars are seen on, and where they are, in its view; null for what stands. */
   readonly flat:
     | (Pick<FinishedFront, 'stack' | 'view' | 'given' | 'laid'> & {
@@ -26,7 +26,7 @@ export interface ShownWays {
   readonly done: number;
 }
 
-function shown({ plan, laid, ...way }: Way): ShownWay {
+function shown({ plan, laid, ...way }: WayOut): ShownWay {
   const { made, design } = plan;
   const told = {
     kind: way.kind,

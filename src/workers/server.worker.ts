@@ -8,16 +8,16 @@ import { parseDocument } from '@/core/design';
 import { sayer } from '@/core/length';
 import { toEnd } from '@/core/progress';
 import { readRescue, rescueAnswer, waysOut, type Mishap } from '@/core/rescue';
-import { answerTo } from '@/core/sets';
+import { planAnswerTo } from '@/core/sets';
 
 /** What the server's helper is asked: a kind of work, and the document as it came. */
-export interface Asked {
+export interface ServerQuestion {
   readonly kind: 'plan' | 'pack' | 'hands' | 'rescue';
   readonly text: string;
 }
 
 /** What it says: the best it has so far, or the answer; what nobody foresaw comes as its stack. */
-export type Said =
+export type ServerAnswer =
   | { readonly so: 'far'; readonly body: string }
   | { readonly so: 'answer'; readonly status: 200 | 422; readonly body: string }
   | { readonly so: 'broke'; readonly stack: string };
@@ -29,14 +29,18 @@ const patience = { ...USUAL_PATIENCE, solverSeconds: 3, joins: 400_000 };
 /** The best so far is told no oftener than this, ms. */
 const OFTEN = 400;
 
-const answer = (status: 200 | 422, body: object): Said => ({ so: 'answer', status, body: JSON.stringify(body) });
-const wrong = (error: string, issues: readonly object[]): Said => answer(422, { error, issues });
+const answer = (status: 200 | 422, body: object): ServerAnswer => ({
+  so: 'answer',
+  status,
+  body: JSON.stringify(body),
+});
+const wrong = (error: string, issues: readonly object[]): ServerAnswer => answer(422, { error, issues });
 
-async function work({ kind, text }: Asked, say: (said: Said) => void): Promise<Said> {
+async function work({ kind, text }: ServerQuestion, say: (said: ServerAnswer) => void): Promise<ServerAnswer> {
   const document = parseDocument(text);
   if (!document.ok) return wrong(document.message, [{ path: '', message: document.message }]);
   if (kind === 'plan') {
-    const planned = answerTo(document.value);
+    const planned = planAnswerTo(document.value);
     return planned.ok ? answer(200, planned.answer) : wrong(planned.error, planned.issues);
   }
   if (kind === 'hands') {
@@ -63,7 +67,7 @@ async function work({ kind, text }: Asked, say: (said: Said) => void): Promise<S
 }
 
 /** Ways out, the best so far told now and then: late is better than never. */
-function rescued(mishap: Mishap, say: (said: Said) => void): Said {
+function rescued(mishap: Mishap, say: (said: ServerAnswer) => void): ServerAnswer {
   const { graduation } = mishap.design;
   let last = performance.now();
   const found = toEnd(waysOut(mishap, sayer(unitsOf(graduation), graduation)), (best) => {
@@ -74,8 +78,8 @@ function rescued(mishap: Mishap, say: (said: Said) => void): Said {
   return answer(200, rescueAnswer(found));
 }
 
-parentPort?.on('message', (asked: Asked) => {
-  const say = (said: Said): void => parentPort!.postMessage(said);
+parentPort?.on('message', (asked: ServerQuestion) => {
+  const say = (said: ServerAnswer): void => parentPort!.postMessage(said);
   work(asked, say).then(say, (error: unknown) =>
     say({ so: 'broke', stack: error instanceof Error ? (error.stack ?? error.message) : String(error) }),
   );

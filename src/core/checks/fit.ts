@@ -1,6 +1,6 @@
 import { TOLERANCE, extent } from '../geometry';
 import type { Ease } from '../constructions';
-import { turned, type Hold } from '../fit';
+import { alongContents, type OpenCavity } from '../fit';
 import { hasPanel, inView, layerOf, levelOf, mouthView, thickestPile, type FlatCavity } from '../fold';
 import { inches, mm, type Mm } from '../length';
 import { calipersOf, constructionOptions, type Design } from '../design';
@@ -78,7 +78,7 @@ function gaveWay({ construction, options, told, blank }: Design): Check[] {
 }
 
 /** Far more room than was aimed for: of a sheet that is too large, or of a shape that the other way decides. */
-function looseChecks(design: Design, { limits, cavity }: Hold, ease: Ease): Check[] {
+function looseChecks(design: Design, { limits, cavity }: OpenCavity, ease: Ease): Check[] {
   if (cavity.through) return [];
   return (['width', 'height'] as const)
     .filter((side) => limits.includes(side) && ease[side] > design.aim[side] + LOOSE + TOLERANCE.folded)
@@ -104,8 +104,8 @@ function shallowPocket(design: Design, { folded, inside }: Made, cavity: FlatCav
     return Math.max(0, top);
   });
   const contents = design.contents!;
-  const tall = turned(cavity, contents).height;
-  const deep = turned(cavity, inside).height - Math.max(...depths);
+  const tall = alongContents(cavity, contents).height;
+  const deep = alongContents(cavity, inside).height - Math.max(...depths);
   return deep < KEEPS * tall - TOLERANCE.folded
     ? [
         check(

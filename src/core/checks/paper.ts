@@ -10,7 +10,7 @@ import {
   openPrintMap,
   printMap,
   printOn,
-  standing,
+  printStands,
   turnedUpright,
   turnFor,
   windowOnFront,
@@ -192,8 +192,8 @@ function openedCheck(design: Design, made: Made, closed: readonly Showing[]): Ch
       slanted.add(one.piece);
       continue;
     }
-    const key = `${name} ${standing(turn)}`;
-    const lies = wrong.get(key) ?? { name, stands: standing(turn), faces: [] };
+    const key = `${name} ${printStands(turn)}`;
+    const lies = wrong.get(key) ?? { name, stands: printStands(turn), faces: [] };
     lies.faces.push(face);
     wrong.set(key, lies);
   }

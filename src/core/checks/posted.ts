@@ -1,5 +1,5 @@
 import { constructionNamed } from '../constructions';
-import { holdOf, type Hold } from '../fit';
+import { holdOf, type OpenCavity } from '../fit';
 import type { Check } from './check';
 import { calipersOf, type Design } from '../design';
 import type { Made, Plan } from '../plan';
@@ -32,10 +32,10 @@ export function receivePlan({ design, made, refusal, checks }: PostedPlan): {
   const construction = constructionNamed(design.construction);
   if (!construction) throw new Error(`a plan of ${design.construction} was handed over, and no such holder is known`);
   const own: Design = { ...design, construction };
-  let holds: readonly Hold[] | null = null;
+  let holds: readonly OpenCavity[] | null = null;
   const whole = made && {
     ...made,
-    get holds(): readonly Hold[] {
+    get holds(): readonly OpenCavity[] {
       return (holds ??= made.built.cavities.map((cavity) => holdOf(made.folded, cavity, calipersOf(own))));
     },
   };

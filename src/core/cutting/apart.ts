@@ -2,7 +2,7 @@
 export const SAME = 100;
 
 /** A rectangle of paper, nm. What lies on it is grown by the blade's width, and so is the paper. */
-export interface Part {
+export interface SheetPart {
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -10,13 +10,13 @@ export interface Part {
 }
 
 /** A piece on the paper; `id` says which. */
-export interface Block extends Part {
+export interface Block extends SheetPart {
   readonly id: number;
 }
 
 /** A cut from edge to edge of one part: across x (an upright line) or across y, parting it into first and second. */
 export interface Parting {
-  readonly part: Part;
+  readonly part: SheetPart;
   readonly axis: 'x' | 'y';
   /** Where the second part begins. */
   readonly at: number;
@@ -27,8 +27,8 @@ export interface Parting {
 /** What becomes of a part: it is parted, it is a piece, or nothing lies on it. */
 export type Pieces =
   | { readonly kind: 'cut'; readonly cut: Parting }
-  | { readonly kind: 'piece'; readonly part: Part; readonly id: number }
-  | { readonly kind: 'rest'; readonly part: Part };
+  | { readonly kind: 'piece'; readonly part: SheetPart; readonly id: number }
+  | { readonly kind: 'rest'; readonly part: SheetPart };
 
 /** The cuts that part the pieces, or the pieces no cut from edge to edge passes between. */
 export type Apart =
@@ -36,10 +36,10 @@ export type Apart =
 
 type Axis = Parting['axis'];
 const other = (axis: Axis): Axis => (axis === 'x' ? 'y' : 'x');
-const start = (part: Part, axis: Axis): number => part[axis];
-const length = (part: Part, axis: Axis): number => (axis === 'x' ? part.width : part.height);
-const end = (part: Part, axis: Axis): number => start(part, axis) + length(part, axis);
-const between = (part: Part, axis: Axis, from: number, to: number): Part =>
+const start = (part: SheetPart, axis: Axis): number => part[axis];
+const length = (part: SheetPart, axis: Axis): number => (axis === 'x' ? part.width : part.height);
+const end = (part: SheetPart, axis: Axis): number => start(part, axis) + length(part, axis);
+const between = (part: SheetPart, axis: Axis, from: number, to: number): SheetPart =>
   axis === 'x' ? { ...part, x: from, width: to - from } : { ...part, y: from, height: to - from };
 
 /**
@@ -47,7 +47,7 @@ const between = (part: Part, axis: Axis, from: number, to: number): Part =>
  * other. If any order of cuts parts them this one does, for a cut that was possible before another is still possible
  * after it. `first` is the axis tried first.
  */
-export function apart(blocks: readonly Block[], part: Part, first: Axis): Apart {
+export function apart(blocks: readonly Block[], part: SheetPart, first: Axis): Apart {
   if (blocks.length === 0) return { ok: true, pieces: { kind: 'rest', part } };
   const [block] = blocks;
   if (
@@ -66,12 +66,12 @@ export function apart(blocks: readonly Block[], part: Part, first: Axis): Apart 
 }
 
 /** Whether there is paper beside the outermost pieces. */
-const gaps = (blocks: readonly Block[], part: Part, axis: Axis): boolean =>
+const gaps = (blocks: readonly Block[], part: SheetPart, axis: Axis): boolean =>
   Math.min(...blocks.map((block) => start(block, axis))) > start(part, axis) + SAME ||
   Math.max(...blocks.map((block) => end(block, axis))) < end(part, axis) - SAME;
 
 /** Cuts one strip after the other off a part. */
-function inTurn(found: readonly Strip[], part: Part, axis: Axis): Apart {
+function inTurn(found: readonly Strip[], part: SheetPart, axis: Axis): Apart {
   const [strip, ...more] = found;
   if (!strip) return { ok: true, pieces: { kind: 'rest', part } };
   const cut = (at: number, head: Apart, tail: Apart): Apart =>
@@ -120,7 +120,7 @@ export function partings(pieces: Pieces): Parting[] {
 }
 
 /** What is left over, the blade's width still with it. */
-export function restsOf(pieces: Pieces): Part[] {
+export function restsOf(pieces: Pieces): SheetPart[] {
   if (pieces.kind === 'cut') return [...restsOf(pieces.cut.first), ...restsOf(pieces.cut.second)];
   return pieces.kind === 'rest' ? [pieces.part] : [];
 }

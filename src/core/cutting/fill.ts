@@ -1,4 +1,4 @@
-import { waysOn, type Item, type Laid, type Stock } from './problem';
+import { waysOn, type Item, type LaidItem, type Stock } from './problem';
 
 /** A rectangle still empty, nm. */
 interface Space {
@@ -74,9 +74,9 @@ export function fill(
   order: readonly number[],
   manner: Manner,
   free: boolean,
-): Laid[] {
+): LaidItem[] {
   const rest = [...left];
-  const laid: Laid[] = [];
+  const laid: LaidItem[] = [];
   let spaces: Space[] = [{ x: 0, y: 0, width: stock.width, height: stock.height }];
   for (const i of order) {
     const ways = waysOn(stock, items[i]!);

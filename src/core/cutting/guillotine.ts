@@ -1,4 +1,4 @@
-import { waysOn, type Item, type Laid, type Stock } from './problem';
+import { waysOn, type Item, type LaidItem, type Stock } from './problem';
 
 /** Most places a cut may stand along one side; with more, sizes are rounded to a grid of this many. */
 export const MOST_POINTS = 320;
@@ -106,10 +106,10 @@ export class GuillotineTable {
   }
 
   /** The pieces of the best sheet found by `solve`, nm. */
-  laid(): Laid[] {
+  laid(): LaidItem[] {
     const { xs, ys, restX, restY, how, ways, unitX, unitY } = this;
     const [nx, ny] = [xs.length, ys.length];
-    const laid: Laid[] = [];
+    const laid: LaidItem[] = [];
     const walk = (a: number, b: number, x: number, y: number): void => {
       const by = how[a * ny + b]!;
       if (by === 0) return;

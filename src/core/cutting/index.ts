@@ -17,10 +17,10 @@ export {
   type SheetLayout,
 } from './cut-list';
 export { laidByHand, shareUsed, type ByHand } from './layout';
-export type { Progress } from './pack';
+export type { PackProgress } from './pack';
 export { longestCut } from './longest-cut';
 export { isOfSize, isPlaced } from './placed';
-export { carryOut, fenceOrder, type FenceGroup, type TrimmerCut } from './trimmer';
+export { carryOutCuts, fenceOrder, type FenceGroup, type TrimmerCut } from './trimmer';
 export { copiesFrom, piecesOf, sheetsFor, type Need, type NeededPiece } from './needs';
 export {
   paperSpent,

@@ -1,7 +1,7 @@
-import { apart, partings, restsOf, type Part, type Parting, type Pieces } from './apart';
+import { apart, partings, restsOf, type SheetPart, type Parting, type Pieces } from './apart';
 import type { Answer } from './answer';
 import type { Cut, CutList, Layout, Placement, Rect, SheetKind, SheetLayout } from './cut-list';
-import { NM, type Laid, type Problem, type Stock } from './problem';
+import { NM, type LaidItem, type Problem, type Stock } from './problem';
 import { bestApart, blocksOf, emptyOf, tidied } from './tidy';
 
 /** From nanometres inside the trim to millimetres on the sheet. */
@@ -11,7 +11,7 @@ const mmOn =
     trim + nm / NM;
 
 /** A part of a sheet without the blade's width that went with it, mm. */
-function rectOf({ x, y, width, height }: Part, sheet: SheetKind, { kerf }: Stock): Rect {
+function rectOf({ x, y, width, height }: SheetPart, sheet: SheetKind, { kerf }: Stock): Rect {
   const on = mmOn(sheet);
   return { x: on(x), y: on(y), width: (width - kerf) / NM, height: (height - kerf) / NM };
 }
@@ -53,7 +53,7 @@ function sheetLayout(
   list: CutList,
   problem: Problem,
   stock: Stock,
-  laid: readonly Laid[],
+  laid: readonly LaidItem[],
   naming: Naming,
 ): SheetLayout {
   const sheet = list.sheets[stock.sheet]!;
@@ -141,11 +141,11 @@ export function layoutOf(
 ): Layout {
   const { items, stocks, free } = problem;
   const naming = namesOf(list, problem);
-  const area = (laid: readonly Laid[]): number =>
+  const area = (laid: readonly LaidItem[]): number =>
     laid.reduce((sum, { item }) => sum + items[item]!.width * items[item]!.height, 0);
   // Sheets of a kind together, fullest first; the same sheet is laid the same way each time.
   const pieces = answer.patterns.reduce((sum, pattern) => sum + pattern.laid.length, 0);
-  const tidyOf = new Map<string, readonly Laid[]>();
+  const tidyOf = new Map<string, readonly LaidItem[]>();
   const sheets = [...answer.patterns]
     .sort((a, b) => a.stock - b.stock || area(b.laid) - area(a.laid))
     .map(({ stock, counts, laid }) => {
@@ -180,7 +180,7 @@ export function laidByHand(
 ): ByHand {
   const kerf = Math.round(sheet.kerf * NM);
   const inside = (side: number): number => Math.round((side - 2 * sheet.trim) * NM) + kerf;
-  const part: Part = { x: 0, y: 0, width: inside(sheet.width), height: inside(sheet.height) };
+  const part: SheetPart = { x: 0, y: 0, width: inside(sheet.width), height: inside(sheet.height) };
   const blocks = placements.map(({ x, y, width, height }, id) => ({
     id,
     x: Math.round((x - sheet.trim) * NM),

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { runs } from '../../../tests/helpers/runs';
 import { ALBUM } from '../../../tests/helpers/cut-lists';
 import {
-  carryOut,
+  carryOutCuts,
   copiesFrom,
   fenceOrder,
   isPlaced,
@@ -83,7 +83,7 @@ function lawful(list: CutList, layout: Layout): void {
     });
     if (list.cutter === 'free') continue;
     // The simulated trimmer carries the cuts out in order; every piece and every offcut is a part in the end.
-    const { parts } = carryOut(sheet, cuts);
+    const { parts } = carryOutCuts(sheet, cuts);
     for (const wanted of [...placements, ...offcuts])
       expect(
         parts.some(
@@ -444,8 +444,10 @@ describe('on the trimmer', () => {
 
   test('a cut that stops inside a part is refused by its number', () => {
     const sheet = read({ sheets: [square], pieces: [inch('p', 1, 1)] }).sheets[0]!;
-    expect(() => carryOut(sheet, [{ from: [100, 0], to: [100, 200] }])).toThrow('Cut 1 does not go from edge to edge');
-    expect(() => carryOut(sheet, [{ from: [0, 0], to: [100, 200] }])).toThrow('Cut 1');
+    expect(() => carryOutCuts(sheet, [{ from: [100, 0], to: [100, 200] }])).toThrow(
+      'Cut 1 does not go from edge to edge',
+    );
+    expect(() => carryOutCuts(sheet, [{ from: [0, 0], to: [100, 200] }])).toThrow('Cut 1');
   });
 });
 
@@ -476,7 +478,7 @@ describe('laid by hand', () => {
 
   test('what can be cut comes with its cuts and what is left', () => {
     const found = laidByHand([at(20, 0, 30, 20)], sheet, 'guillotine', 10);
-    expect(found.ok && carryOut(sheet, found.sheet.cuts).parts).toHaveLength(3);
+    expect(found.ok && carryOutCuts(sheet, found.sheet.cuts).parts).toHaveLength(3);
     expect(found.ok && found.sheet.offcuts).toHaveLength(2);
   });
 });

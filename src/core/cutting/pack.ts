@@ -2,15 +2,15 @@ import type { CutList, Layout } from './cut-list';
 import { layoutOf } from './layout';
 import { placedFirst } from './placed';
 import { problemOf, waysOn, type Problem } from './problem';
-import { search, USUAL_PATIENCE, type Doing, type Patience } from './search';
+import { search, USUAL_PATIENCE, type SearchPhase, type Patience } from './search';
 import type { Solver } from './solver';
 
 export { loadSolver, type Solver } from './solver';
 export { USUAL_PATIENCE, type Patience } from './search';
 
 /** Where the packing stands: the best layout so far, and what is being done. */
-export interface Progress {
-  readonly doing: Doing | 'done';
+export interface PackProgress {
+  readonly doing: SearchPhase | 'done';
   readonly layout: Layout;
   readonly patterns: number;
 }
@@ -40,7 +40,7 @@ export function* packing(
   list: CutList,
   solver: Solver | null,
   patience: Patience = USUAL_PATIENCE,
-): Generator<Progress, Layout> {
+): Generator<PackProgress, Layout> {
   const { rest, whole } = placedFirst(list);
   const { problem, misfits } = withoutMisfits(rest);
   const running = search(problem, solver, patience);

@@ -7,7 +7,7 @@ import { areaBound } from './bounds';
 import { everyPattern } from './every-pattern';
 import { fill, FREE_MANNERS, largestFirst, MANNERS } from './fill';
 import { GuillotineTable } from './guillotine';
-import { countsOf, NM, waysOn, type Item, type Laid, type Stock } from './problem';
+import { countsOf, NM, waysOn, type Item, type LaidItem, type Stock } from './problem';
 import { seamlessPatterns } from './seamless';
 import { lookAhead } from './skyline';
 import { loadSolver, type Solver } from './solver';
@@ -25,7 +25,7 @@ const someItems = fc
   .map((all) => all.map(([w, h, demand, turn]) => itemOf(w, h, demand, turn)));
 
 /** Whether laid pieces lie on the sheet and not on one another, and no more of each than there are. */
-function lies(laid: readonly Laid[], stock: Stock, items: readonly Item[]): boolean {
+function lies(laid: readonly LaidItem[], stock: Stock, items: readonly Item[]): boolean {
   const blocks = blocksOf(laid, stock, items);
   return (
     countsOf(laid, items).every((n, i) => n <= items[i]!.demand) &&
@@ -246,7 +246,7 @@ describe('patterns', () => {
           3000,
         );
         expect(lies(laid, stock, items)).toBe(true);
-        const area = (some: readonly Laid[]): number =>
+        const area = (some: readonly LaidItem[]): number =>
           some.reduce((sum, { item }) => sum + items[item]!.width * items[item]!.height, 0);
         const largest = Math.max(
           0,
@@ -285,7 +285,7 @@ describe('parting', () => {
   });
 
   test('laid anew, a sheet keeps its pieces and its largest offcut never shrinks', () => {
-    const rest = (laid: readonly Laid[], stock: Stock, items: readonly Item[]): number =>
+    const rest = (laid: readonly LaidItem[], stock: Stock, items: readonly Item[]): number =>
       Math.max(
         0,
         ...restsOf(bestApart(laid, stock, items, NM)!)

@@ -32,7 +32,7 @@ export interface Item {
 }
 
 /** A piece laid on a sheet, nm, from the lower left of what the trim leaves. */
-export interface Laid {
+export interface LaidItem {
   readonly item: number;
   readonly x: number;
   readonly y: number;
@@ -44,7 +44,7 @@ export interface Pattern {
   readonly stock: number;
   /** How many of each item. */
   readonly counts: readonly number[];
-  readonly laid: readonly Laid[];
+  readonly laid: readonly LaidItem[];
 }
 
 /** A cut list in whole nanometres, equal sizes together. */
@@ -90,22 +90,22 @@ export function problemOf(list: CutList): Problem {
 }
 
 /** A way an item may lie on a stock, blade included. */
-export interface Way {
+export interface ItemPose {
   readonly width: number;
   readonly height: number;
   readonly turned: boolean;
 }
 
 /** The ways an item may lie on a stock; none where it does not fit. */
-export function waysOn(stock: Stock, item: Item): readonly Way[] {
+export function waysOn(stock: Stock, item: Item): readonly ItemPose[] {
   const [width, height] = [item.width + stock.kerf, item.height + stock.kerf];
-  const ways: Way[] = [{ width, height, turned: false }];
+  const ways: ItemPose[] = [{ width, height, turned: false }];
   if (item.turn && stock.turn) ways.push({ width: height, height: width, turned: true });
   return ways.filter((way) => way.width <= stock.width && way.height <= stock.height);
 }
 
 /** How many of each item lie there. */
-export function countsOf(laid: readonly Laid[], items: readonly Item[]): number[] {
+export function countsOf(laid: readonly LaidItem[], items: readonly Item[]): number[] {
   const counts = items.map(() => 0);
   for (const { item } of laid) counts[item]!++;
   return counts;

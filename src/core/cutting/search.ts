@@ -10,11 +10,11 @@ import { lookAhead } from './skyline';
 import { Growing, wholeNumbers, type Column, type Row, type Solver } from './solver';
 
 /** What the search is doing. */
-export type Doing = 'first answer' | 'lower bound' | 'better patterns' | 'whole numbers' | 'every pattern';
+export type SearchPhase = 'first answer' | 'lower bound' | 'better patterns' | 'whole numbers' | 'every pattern';
 
 /** Where the search stands: the best answer so far and what is proved. */
 export interface SearchState {
-  readonly doing: Doing;
+  readonly doing: SearchPhase;
   readonly answer: Answer;
   /** No answer that keeps the priorities uses fewer sheets. */
   readonly lowerBound: number;
@@ -97,7 +97,7 @@ class Standing {
     this.best = answer;
     this.bestRating = rating(answer, this.problem);
   }
-  now(doing: Doing): SearchState {
+  now(doing: SearchPhase): SearchState {
     const { best: answer, lowerBound, proved, pool } = this;
     return { doing, answer, lowerBound, proved, patterns: pool.size };
   }

@@ -1,4 +1,4 @@
-import { waysOn, type Item, type Laid, type Stock } from './problem';
+import { waysOn, type Item, type LaidItem, type Stock } from './problem';
 
 /** A level stretch of the pieces' upper outline. */
 interface Level {
@@ -12,16 +12,16 @@ interface Level {
  * is tried, then none; the fullest sheet found within so many steps is given. Finds what no rule of thumb does, such as
  * four pieces round a fifth.
  */
-export function lookAhead(stock: Stock, items: readonly Item[], left: readonly number[], steps: number): Laid[] {
+export function lookAhead(stock: Stock, items: readonly Item[], left: readonly number[], steps: number): LaidItem[] {
   const ways = items.map((item) => waysOn(stock, item));
   const areas = ways.map((way) => (way[0] ? way[0].width * way[0].height : 0));
   const order = items.map((_, i) => i).sort((a, b) => areas[b]! - areas[a]!);
   const rest = [...left];
   const whole = stock.width * stock.height;
   let bestArea = 0;
-  let best: Laid[] = [];
+  let best: LaidItem[] = [];
   let tried = 0;
-  const laid: Laid[] = [];
+  const laid: LaidItem[] = [];
   /** `lost` is what can no longer be covered. */
   const go = (outline: readonly Level[], area: number, lost: number): boolean => {
     if (area > bestArea) [bestArea, best] = [area, [...laid]];

@@ -1,9 +1,9 @@
-import { apart, partings, restsOf, type Block, type Part, type Pieces } from './apart';
+import { apart, partings, restsOf, type Block, type SheetPart, type Pieces } from './apart';
 import { carve, fill, largestFirst, MANNERS, FREE_MANNERS } from './fill';
-import { countsOf, waysOn, type Item, type Laid, type Stock } from './problem';
+import { countsOf, waysOn, type Item, type LaidItem, type Stock } from './problem';
 
 /** The laid pieces as blocks of paper, the blade's width with them. */
-export function blocksOf(laid: readonly Laid[], stock: Stock, items: readonly Item[]): Block[] {
+export function blocksOf(laid: readonly LaidItem[], stock: Stock, items: readonly Item[]): Block[] {
   return laid.map(({ item, x, y, turned }, id) => {
     const { width, height } = items[item]!;
     const [w, h] = turned ? [height, width] : [width, height];
@@ -11,14 +11,19 @@ export function blocksOf(laid: readonly Laid[], stock: Stock, items: readonly It
   });
 }
 
-const whole = (stock: Stock): Part => ({ x: 0, y: 0, width: stock.width, height: stock.height });
+const whole = (stock: Stock): SheetPart => ({ x: 0, y: 0, width: stock.width, height: stock.height });
 
 /** How good what is left over is: the area of its largest rectangle worth keeping, nm². */
-const largest = (rests: readonly Part[], keep: number): number =>
+const largest = (rests: readonly SheetPart[], keep: number): number =>
   Math.max(0, ...rests.filter((r) => Math.min(r.width, r.height) >= keep).map((r) => r.width * r.height));
 
 /** The cuts for laid pieces, upright or across first, whichever leaves the larger offcut, then the fewer cuts. */
-export function bestApart(laid: readonly Laid[], stock: Stock, items: readonly Item[], keep: number): Pieces | null {
+export function bestApart(
+  laid: readonly LaidItem[],
+  stock: Stock,
+  items: readonly Item[],
+  keep: number,
+): Pieces | null {
   const blocks = blocksOf(laid, stock, items);
   let best: { pieces: Pieces; rest: number; cuts: number } | null = null;
   for (const axis of ['x', 'y'] as const) {
@@ -33,10 +38,10 @@ export function bestApart(laid: readonly Laid[], stock: Stock, items: readonly I
 }
 
 /** The largest empty rectangles that do not overlap, largest first, for pieces cut without edge to edge cuts. */
-export function emptyOf(laid: readonly Laid[], stock: Stock, items: readonly Item[], keep: number): Part[] {
-  let spaces: Part[] = [whole(stock)];
+export function emptyOf(laid: readonly LaidItem[], stock: Stock, items: readonly Item[], keep: number): SheetPart[] {
+  let spaces: SheetPart[] = [whole(stock)];
   for (const block of blocksOf(laid, stock, items)) spaces = carve(spaces, block);
-  const found: Part[] = [];
+  const found: SheetPart[] = [];
   for (;;) {
     const [first] = spaces
       .filter((space) => Math.min(space.width, space.height) >= keep + stock.kerf)
@@ -58,16 +63,16 @@ const [MOST_LAID, MOST_MANNERS, SIZES] = [300_000, 24, 24];
  * taken, and of equals the one given. `pieces` is how many the whole layout has: the more, the less is tried.
  */
 export function tidied(
-  laid: readonly Laid[],
+  laid: readonly LaidItem[],
   stock: Stock,
   items: readonly Item[],
   keep: number,
   free: boolean,
   pieces: number,
-): readonly Laid[] {
+): readonly LaidItem[] {
   const counts = countsOf(laid, items);
   const all = laid.length;
-  const rate = (candidate: readonly Laid[]): number => {
+  const rate = (candidate: readonly LaidItem[]): number => {
     if (free) return largest(emptyOf(candidate, stock, items, keep), keep);
     const pieces = bestApart(candidate, stock, items, keep);
     return pieces ? largest(restsOf(pieces), keep + stock.kerf) : -1;
@@ -85,7 +90,7 @@ export function tidied(
   );
   let best = laid;
   let rating = rate(laid);
-  const fits = (part: Stock): Laid[] | null => {
+  const fits = (part: Stock): LaidItem[] | null => {
     for (const manner of manners) {
       const order = orders.get(manner.order)!;
       const now = fill(part, items, counts, order, manner, free);
@@ -115,5 +120,5 @@ export function tidied(
 }
 
 /** How far laid pieces reach along a side, nm. */
-const reach = (laid: readonly Laid[], stock: Stock, items: readonly Item[], side: 'width' | 'height'): number =>
+const reach = (laid: readonly LaidItem[], stock: Stock, items: readonly Item[], side: 'width' | 'height'): number =>
   Math.max(0, ...blocksOf(laid, stock, items).map((b) => (side === 'width' ? b.x + b.width : b.y + b.height)));

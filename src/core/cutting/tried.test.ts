@@ -14,7 +14,7 @@ import { everyPattern } from './every-pattern';
 import { carve, fill, FREE_MANNERS, largestFirst, MANNERS } from './fill';
 import { laidByHand } from './layout';
 import { copiesFrom } from './needs';
-import { NM, problemOf, type Item, type Laid, type Problem, type Stock } from './problem';
+import { NM, problemOf, type Item, type LaidItem, type Problem, type Stock } from './problem';
 import { search, simpleBound, USUAL_PATIENCE, type Patience } from './search';
 import { seamlessPatterns } from './seamless';
 import { lookAhead } from './skyline';
@@ -33,7 +33,7 @@ const MIXED = [
   itemOf(100, 70, 1),
   itemOf(20, 110, 2, false),
 ];
-const laidText = (laid: readonly Laid[]): string =>
+const laidText = (laid: readonly LaidItem[]): string =>
   laid.map(({ item, x, y, turned }) => `${item}${turned ? 't' : ''} ${x / NM},${y / NM}`).join('; ');
 
 test('every manner of filling a sheet', () => {

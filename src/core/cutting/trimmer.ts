@@ -27,7 +27,10 @@ export interface TrimmerCut {
  * A simulated trimmer: carries out a sheet's cuts one by one, each from edge to edge of the one part it lies in.
  * Gives the parts in the end. Throws, naming the cut, when one does not go from edge to edge of a part.
  */
-export function carryOut(sheet: SheetKind, cuts: readonly Cut[]): { parts: Rect[]; made: Omit<TrimmerCut, 'sheet'>[] } {
+export function carryOutCuts(
+  sheet: SheetKind,
+  cuts: readonly Cut[],
+): { parts: Rect[]; made: Omit<TrimmerCut, 'sheet'>[] } {
   const parts: { rect: Rect; by: number }[] = [
     { rect: { x: 0, y: 0, width: sheet.width, height: sheet.height }, by: -1 },
   ];
@@ -91,7 +94,7 @@ export interface FenceGroup {
 export function fenceOrder(sheets: readonly SheetKind[], layouts: readonly SheetLayout[]): FenceGroup[] {
   const kinds = new Map(sheets.map((sheet) => [sheet.name, sheet]));
   let waiting = layouts.flatMap((layout, sheet): TrimmerCut[] =>
-    carryOut(kinds.get(layout.sheet)!, layout.cuts).made.map((cut) => ({ ...cut, sheet })),
+    carryOutCuts(kinds.get(layout.sheet)!, layout.cuts).made.map((cut) => ({ ...cut, sheet })),
   );
   const groups: FenceGroup[] = [];
   const done = new Set<string>();

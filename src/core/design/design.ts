@@ -232,7 +232,7 @@ const schemaOf = (constructions: readonly Construction[]) =>
           );
     });
 
-/** The design document (docs/contract: the plan's question). Every construction's options are part of it. */
+/** The design document (its JSON Schema: /api/v1/schema). Every construction's options are part of it. */
 export const designSchema = schemaOf(CONSTRUCTIONS);
 const givenSchema = schemaOf(GIVEN);
 /** True for what nobody makes: a set tells of it as given. */

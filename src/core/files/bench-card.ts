@@ -1,7 +1,7 @@
 import { PDFDocument, popGraphicsState, pushGraphicsState, rgb, StandardFonts, type PDFPage } from '@cantoo/pdf-lib';
 import { INCH, type Units } from '../length';
 import { drawPicture, POINT, sheetLines } from './pdf';
-import { letteringIn, wrapped, type Lettering, type Printed } from './pdf-text';
+import { letteringIn, linesOf, type Lettering, type Printed } from './pdf-text';
 import type { PrintShape } from './print-picture';
 import type { SheetDrawing } from './sheet-drawing';
 import { RIM, type Page } from './tiles';
@@ -207,7 +207,7 @@ function drawSteps(page: PDFPage, letters: Lettering, words: BenchCardWords, top
       const fresh = caution !== undefined && !told.has(caution);
       if (fresh) told.add(caution);
       const said = fresh ? `${text} ${caution}` : text;
-      const lines = wrapped(said, (line) => letters.width(line, size) <= column * POINT - indent(size));
+      const lines = linesOf(said, (line) => letters.width(line, size) <= column * POINT - indent(size));
       return { lines, height: (lines.length * size * 1.18 + size * 0.35) / POINT };
     });
   };

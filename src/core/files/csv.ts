@@ -79,7 +79,7 @@ export const cellOf = (row: Readonly<Record<string, unknown>>, column: string): 
 };
 
 /** A table being read: how many lines it has, and what became of them, so many at a time. */
-export type Reading<Line> =
+export type TableReading<Line> =
   | { readonly ok: true; readonly count: number; readonly parts: () => Generator<readonly Line[]> }
   | { readonly ok: false; readonly message: string };
 
@@ -90,7 +90,7 @@ const PART = 500;
 export const reading = <Line>(
   table: Table,
   readLine: (row: Readonly<Record<string, unknown>>, line: number) => Line,
-): Reading<Line> =>
+): TableReading<Line> =>
   table.ok
     ? {
         ok: true,

@@ -1,7 +1,7 @@
 import DxfParser from 'dxf-parser';
 import Papa from 'papaparse';
 import { parseSync, type INode } from 'svgson';
-import { carryOut, readCutList, type CutList, type Layout } from '../cutting';
+import { carryOutCuts, readCutList, type CutList, type Layout } from '../cutting';
 import { loadSolver, pack } from '../cutting/pack';
 import { cutsCsv, layoutCsv, layoutDxf, layoutSvg } from './layout-files';
 
@@ -72,7 +72,7 @@ test('the tables: every piece where it lies, every cut at its fence; no cell is 
   expect(pieces.filter(({ piece }) => piece === "'=mat <1>")).toHaveLength(5);
   expect(pieces.some(({ piece }) => piece!.startsWith('='))).toBe(false);
   const cuts = read(cutsCsv(list, layout));
-  const made = layout.sheets.flatMap(({ cuts: all }) => carryOut(list.sheets[0]!, all).made);
+  const made = layout.sheets.flatMap(({ cuts: all }) => carryOutCuts(list.sheets[0]!, all).made);
   expect(cuts.map(({ fence }) => Number(fence)).sort()).toEqual(
     made.map(({ setting }) => Number(setting.toFixed(2))).sort(),
   );

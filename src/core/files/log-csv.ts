@@ -2,7 +2,7 @@ import { constructionNamed, CONSTRUCTIONS } from '../constructions';
 import { mm, parseLength, type Mm } from '../length';
 import { issuesOf } from '../text/issues';
 import { quoted } from '../text';
-import { cellOf, csv, guarded, length, reading, readTable, type Reading } from './csv';
+import { cellOf, csv, guarded, length, reading, readTable, type TableReading } from './csv';
 import { logEntrySchema, type LogEntry } from './log';
 
 /** Columns of the log as a table, in their order; lengths are numbers of millimetres. */
@@ -65,7 +65,7 @@ export type LogLine =
  * Reads a log from comma-separated values, part by part; nothing is half read. Columns may come in any order and be left
  * out where a make has nothing to say; lengths may carry their unit, plain numbers are millimetres.
  */
-export const readLogCsv = (text: string): Reading<LogLine> =>
+export const readLogCsv = (text: string): TableReading<LogLine> =>
   reading(readTable(text, ['day', 'name', 'holder', 'width', 'height'], 'the log'), readLine);
 
 function readLine(row: Readonly<Record<string, unknown>>, line: number): LogLine {

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { planOf } from '../../../tests/helpers/designs';
 import { readPdf } from '../../../tests/helpers/printed';
 import { inches } from '../length';
-import { isPlain, wrapped } from './pdf-text';
+import { isPlainText, linesOf } from './pdf-text';
 import { sheetPdf } from './pdf';
 import { PAGES, sheetDrawing } from '.';
 
@@ -42,11 +42,11 @@ test('without more fonts it prints what every reader has, and tells the rest', a
 });
 
 test('plain is what the readers’ own fonts have, by their code page', () => {
-  expect(['Café “x” – 3 ½ € ™', 'œ Š ž'].every(isPlain)).toBe(true);
-  expect(['Ж', '½\u0301', '→', '✓', '\u0007'].some(isPlain)).toBe(false);
+  expect(['Café “x” – 3 ½ € ™', 'œ Š ž'].every(isPlainText)).toBe(true);
+  expect(['Ж', '½\u0301', '→', '✓', '\u0007'].some(isPlainText)).toBe(false);
 });
 
 test('words are set in lines that fit; a word too long stands alone', () => {
   const fits = (line: string): boolean => line.length <= 8;
-  expect(wrapped('cut the square card-holder so', fits)).toEqual(['cut the', 'square', 'card-holder', 'so']);
+  expect(linesOf('cut the square card-holder so', fits)).toEqual(['cut the', 'square', 'card-holder', 'so']);
 });

@@ -2,7 +2,7 @@ import fontkit from '@cantoo/fontkit';
 import type { PDFDocument, PDFFont, PDFPage, RGB, StandardFonts } from '@cantoo/pdf-lib';
 
 /** Words in lines that fit. */
-export function wrapped(text: string, fits: (line: string) => boolean): string[] {
+export function linesOf(text: string, fits: (line: string) => boolean): string[] {
   const lines: string[] = [];
   for (const word of text.split(' ')) {
     const longer = lines.length > 0 ? `${lines.at(-1)} ${word}` : word;
@@ -40,7 +40,7 @@ const PLAIN =
   /^[\u0020-\u007E\u00A0-\u00FF\u0152\u0153\u0160\u0161\u0178\u017D\u017E\u0192\u02C6\u02DC\u2013\u2014\u2018-\u201A\u201C-\u201E\u2020-\u2022\u2026\u2030\u2039\u203A\u20AC\u2122]*$/;
 
 /** True for text that needs no font besides those every reader has. */
-export const isPlain = (text: string): boolean => PLAIN.test(text);
+export const isPlainText = (text: string): boolean => PLAIN.test(text);
 
 /**
  * Prepares setting text in one of the fonts every reader has, and for what that lacks in `more`: font files (WOFF or
@@ -56,7 +56,7 @@ export async function letteringIn(
   for (const file of more) fonts.push(await pdf.embedFont(file, { subset: true }));
   const letters = fonts.map((font, i) => (i === 0 ? null : new Set(font.getCharacterSet())));
   const missing = new Set<string>();
-  const has = (i: number, letter: string): boolean => letters[i]?.has(letter.codePointAt(0)!) ?? isPlain(letter);
+  const has = (i: number, letter: string): boolean => letters[i]?.has(letter.codePointAt(0)!) ?? isPlainText(letter);
   /** Stretches of text, each in one font. */
   const runs = (text: string): { readonly font: PDFFont; text: string }[] => {
     const found: { readonly font: PDFFont; text: string }[] = [];

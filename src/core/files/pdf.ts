@@ -20,7 +20,7 @@ import {
   type PDFPage,
 } from '@cantoo/pdf-lib';
 import { boxOf, circle, type Point } from '../geometry';
-import { letteringIn, wrapped, type Lettering, type Printed } from './pdf-text';
+import { letteringIn, linesOf, type Lettering, type Printed } from './pdf-text';
 import { FOOT, OVERLAP, RIM, tilesFor, type Page, type Tile } from './tiles';
 import type { PrintShape } from './print-picture';
 import type { SheetDrawing } from './sheet-drawing';
@@ -209,7 +209,7 @@ function drawFoot(
   const right = page.getWidth() - RIM * POINT;
   const width = right - from - (picture.length > 0 ? (PICTURE.width + 4) * POINT : 0);
   drawPicture(page, picture, right - PICTURE.width * POINT, y + 1 * POINT);
-  const lines = wrapped(`${words.title}: ${words.numbers}`, (text) => letters.width(text, 9) <= width);
+  const lines = linesOf(`${words.title}: ${words.numbers}`, (text) => letters.width(text, 9) <= width);
   // From the bar upwards; two lines fit under the sheet.
   lines
     .slice(0, 2)

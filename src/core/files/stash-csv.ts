@@ -2,7 +2,7 @@ import { stashPaperSchema, type StashPaper } from '../cutting';
 import { caliperOf, parseLength, USUAL_CALIPER, type Units } from '../length';
 import { issuesOf } from '../text/issues';
 import { quoted } from '../text';
-import { cellOf, csv, guarded, length, reading, readTable, type Reading } from './csv';
+import { cellOf, csv, guarded, length, reading, readTable, type TableReading } from './csv';
 
 /** Columns of the stash as a table, in their order. */
 const COLUMNS = [
@@ -53,7 +53,7 @@ export type StashLine =
  * left out is one sheet. A weight (`weight`, g/m²) stands for the caliper where that is left out. Plain lengths are in
  * `units`, but for the caliper, which is millimetres.
  */
-export const readStashCsv = (text: string, units: Units): Reading<StashLine> =>
+export const readStashCsv = (text: string, units: Units): TableReading<StashLine> =>
   reading(readTable(text, ['name', 'width', 'height'], 'the stash'), (row, line) => readLine(row, line, units));
 
 function readLine(row: Readonly<Record<string, unknown>>, line: number, units: Units): StashLine {

@@ -14,7 +14,7 @@ import {
   type Standing,
 } from '../fold';
 import { mm, type Mm } from '../length';
-import type { Fit, Hold } from './hold';
+import type { Fit, OpenCavity } from './hold';
 
 /** A box that stands, when things go in and at the end. */
 export interface OpenedBox {
@@ -90,7 +90,7 @@ export const thickestInBox = (box: OpenedBox, least: Ease, contents: Contents): 
     : clear(box, 'depth');
 
 /** A box, ready to be asked. */
-export function boxHold(folded: Folded, cavity: BoxCavity, caliper: Calipers): Hold {
+export function boxHold(folded: Folded, cavity: BoxCavity, caliper: Calipers): OpenCavity {
   const box = openedBox(folded, cavity, caliper);
   return {
     cavity,

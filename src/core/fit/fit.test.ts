@@ -4,7 +4,7 @@ import type { BoxCavity, FlatCavity, Slot } from '../fold';
 import { mm } from '../length';
 import { contentsKind, holdOf } from '.';
 import { boxFit, largestInBox, openedBox, thickestInBox, type OpenedBox } from './box';
-import { fitOf, insideOf, largestContents, seatIn, slotsOf, thickest, turned, type Slots } from './pocket';
+import { fitOf, insideOf, largestContents, seatIn, slotsOf, thickest, alongContents, type Slots } from './pocket';
 
 const size = (width: number, height: number) => ({ width: mm(width), height: mm(height) });
 const contents = (width: number, height: number, thickness = 0) => ({
@@ -32,11 +32,11 @@ const slots = (fields: Partial<Slots> = {}): Slots => ({
 
 describe('lengths along the contents and along the mouth', () => {
   test('are the same where the width lies across it, and swapped where the height does', () => {
-    expect(turned(cavity(), size(3, 4))).toEqual(size(3, 4));
-    expect(turned(tall, size(3, 4))).toEqual(size(4, 3));
+    expect(alongContents(cavity(), size(3, 4))).toEqual(size(3, 4));
+    expect(alongContents(tall, size(3, 4))).toEqual(size(4, 3));
     // A box lies along its contents, and so does what holds nothing.
-    expect(turned({ kind: 'box' } as BoxCavity, size(3, 4))).toEqual(size(3, 4));
-    expect(turned(undefined, size(3, 4))).toEqual(size(3, 4));
+    expect(alongContents({ kind: 'box' } as BoxCavity, size(3, 4))).toEqual(size(3, 4));
+    expect(alongContents(undefined, size(3, 4))).toEqual(size(3, 4));
   });
   test('the inside is what both goes in and lies', () => {
     expect(insideOf(slots())).toEqual(size(100, 58));

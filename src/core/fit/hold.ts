@@ -14,7 +14,7 @@ export interface Fit {
 }
 
 /** A cavity of a folded holder, ready to be asked. All lengths are mm along the contents' own axes. */
-export interface Hold {
+export interface OpenCavity {
   readonly cavity: Cavity;
   /** Between its faces, as scored: the largest thing that goes in were its paper of no thickness; depth 0 in what lies flat. */
   readonly inside: Size3;

@@ -1,7 +1,7 @@
 /** Fit: `holdOf(folded, cavity).fit(card)` says what room a card has in a holder that was really folded. */
-export type { Fit, Hold } from './hold';
+export type { Fit, OpenCavity } from './hold';
 export { holdOf } from './hold-of';
-export { roomAt, seatIn, turned } from './pocket';
+export { roomAt, seatIn, alongContents } from './pocket';
 export {
   contentsKind,
   FELT,

@@ -17,7 +17,7 @@ import {
 } from '../fold';
 import { TOLERANCE } from '../geometry';
 import { mm, type Mm } from '../length';
-import type { Fit, Hold } from './hold';
+import type { Fit, OpenCavity } from './hold';
 
 /**
  * What the contents' thickness takes of the room each way, mm, but for what walls take up by standing apart. At a bottom
@@ -38,7 +38,7 @@ const paperTakes = ({ cavity, lying: { taken } }: Slots): { width: number; heigh
 const bulge = (cavity: FlatCavity): number => (cavity.kind === 'closed' ? 1 : 0.5);
 
 /** Lengths along the contents' own axes as the mouth sees them (width across it, height into it), and back. */
-export const turned = <T>(
+export const alongContents = <T>(
   cavity: Cavity | undefined,
   { width, height }: { width: T; height: T },
 ): { width: T; height: T } =>
@@ -68,7 +68,7 @@ export function slotsOf(folded: Folded, cavity: FlatCavity, caliper: Calipers = 
 
 /** The largest flat thing that both goes in and lies inside; mm along the contents' own axes. */
 export const insideOf = ({ cavity, going, lying }: Slots): Room =>
-  turned(cavity, smaller(going.largest, lying.largest));
+  alongContents(cavity, smaller(going.largest, lying.largest));
 
 const smaller = (a: Room, b: Room): Room => ({
   width: mm(Math.min(a.width, b.width)),
@@ -89,23 +89,23 @@ export function roomAt(
   contents: Pick<Contents, 'width' | 'height'>,
   slack: Slack,
 ): Room {
-  const want = turned(cavity, contents);
+  const want = alongContents(cavity, contents);
   const going = slotOf(insertAfter, cavity, false, slack, NO_PAPER, above.insertAfter);
   const lying = slotOf(finished, cavity, !cavity.through, slack, NO_PAPER, above.finished);
-  return turned(cavity, smaller(going.roomFor(want), lying.roomFor(want)));
+  return alongContents(cavity, smaller(going.roomFor(want), lying.roomFor(want)));
 }
 
 /** How the given contents fit, asked of the folded shape at insertion and when closed. */
 export function fitOf(slots: Slots, contents: Contents): Fit {
   const { cavity, going, lying } = slots;
-  const flat = turned(cavity, contents);
+  const flat = alongContents(cavity, contents);
   const { width, height } = thickTakes(slots, contents.thickness);
   const deep = flat.height + height;
   const want = { width: flat.width + width, height: cavity.through ? Math.min(deep, lying.largest.height) : deep };
   const room = smaller(going.roomFor(want), lying.roomFor(want));
   const paper = paperTakes(slots);
   const left = (side: 'width' | 'height'): Mm => mm(pressed(room[side] - want[side], paper[side]));
-  const ease = turned(cavity, { width: left('width'), height: left('height') });
+  const ease = alongContents(cavity, { width: left('width'), height: left('height') });
   const stuck: FitRefusal =
     ease.width < -TOLERANCE.drawn ? 'too_wide' : ease.height < -TOLERANCE.drawn ? 'too_high' : null;
   return { ease, depth: mm(0), insert: going.test(want) ?? stuck, seat: lying.test(want) ?? stuck };
@@ -123,16 +123,20 @@ function pressed(room: number, paper: number): number {
 /** Most width and height that keep the least ease at a thickness; 0 where nothing fits. */
 export function largestContents(slots: Slots, inside: Room, least: Ease, thickness: Mm): Contents {
   const { cavity } = slots;
-  const [room, limit] = [turned(cavity, inside), turned(cavity, least)];
+  const [room, limit] = [alongContents(cavity, inside), alongContents(cavity, least)];
   const [thick, paper] = [thickTakes(slots, thickness), paperTakes(slots)];
   const most = (side: 'width' | 'height'): Mm => mm(Math.max(0, room[side] - thick[side] - paper[side] - limit[side]));
-  return { ...turned(cavity, { width: most('width'), height: most('height') }), thickness };
+  return { ...alongContents(cavity, { width: most('width'), height: most('height') }), thickness };
 }
 
 /** Most thickness at a width and height that keeps the least ease both ways; 0 when they do not fit at all. */
 export function thickest(slots: Slots, inside: Room, least: Ease, contents: Contents): Mm {
   const { cavity, opens, lying } = slots;
-  const [room, flat, limit] = [turned(cavity, inside), turned(cavity, contents), turned(cavity, least)];
+  const [room, flat, limit] = [
+    alongContents(cavity, inside),
+    alongContents(cavity, contents),
+    alongContents(cavity, least),
+  ];
   const paper = paperTakes(slots);
   const left = (side: 'width' | 'height'): number => room[side] - paper[side] - flat[side] - limit[side];
   const [across, into] = [left('width'), cavity.through ? Infinity : left('height') / bulge(cavity)];
@@ -151,7 +155,7 @@ export function seatIn(
   inside: { readonly width: Mm; readonly height: Mm },
   contents: { readonly width: Mm; readonly height: Mm },
 ): { readonly x: number; readonly y: number; readonly width: Mm; readonly height: Mm } {
-  const [lying, room] = [turned(cavity, contents), turned(cavity, inside)];
+  const [lying, room] = [alongContents(cavity, contents), alongContents(cavity, inside)];
   const left = room.height - lying.height;
   return {
     ...lying,
@@ -161,14 +165,14 @@ export function seatIn(
 }
 
 /** A flat cavity, ready to be asked. */
-export function pocketHold(folded: Folded, cavity: FlatCavity, caliper: Calipers): Hold {
+export function pocketHold(folded: Folded, cavity: FlatCavity, caliper: Calipers): OpenCavity {
   const slots = slotsOf(folded, cavity, caliper);
   const inside: Size3 = { ...insideOf(slots), depth: mm(0) };
   const paper = paperTakes(slots);
   return {
     cavity,
     inside,
-    taken: { ...turned(cavity, { width: mm(paper.width), height: mm(paper.height) }), depth: mm(0) },
+    taken: { ...alongContents(cavity, { width: mm(paper.width), height: mm(paper.height) }), depth: mm(0) },
     limits: cavity.through ? [cavity.acrossMouth ?? 'width'] : ['width', 'height'],
     opens: slots.opens,
     fit: (contents) => fitOf(slots, contents),

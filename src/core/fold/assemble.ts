@@ -227,7 +227,7 @@ function lay(pileWith: (panel: string) => Stack, step: AssemblyPlace, slack: Sla
 
 type Level = AssemblyPlace['level'];
 type SlidOver = Extract<Level, { readonly slidOver: unknown }>;
-interface Laid {
+interface LaidPile {
   readonly layers: readonly Layer[];
   readonly problems: readonly FoldProblem[];
 }
@@ -239,7 +239,7 @@ function laidAt(
   level: Exclude<Level, SlidOver>,
   step: AssemblyPlace,
   slack: Slack,
-): Laid {
+): LaidPile {
   const at =
     level === 'top'
       ? base.layers.length
@@ -255,7 +255,7 @@ function laidAt(
 }
 
 /** A pocket slid over paper of the pile: nothing of its own may tie its two walls together where that comes to lie. */
-function slid(part: Stack, base: Stack, { slidOver, from }: SlidOver, step: AssemblyPlace, slack: Slack): Laid {
+function slid(part: Stack, base: Stack, { slidOver, from }: SlidOver, step: AssemblyPlace, slack: Slack): LaidPile {
   const levels = slidOver.map((panel) => levelOf(base, panel));
   const [low, high] = [Math.min(...levels), Math.max(...levels)];
   if (high - low + 1 !== slidOver.length)

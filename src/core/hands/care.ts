@@ -1,6 +1,6 @@
 import { TOLERANCE } from '../geometry';
 import type { Step } from '../making';
-import type { Doing } from './lines';
+import type { HandError } from './lines';
 import type { Odds } from './odds';
 
 /** What goes with less of what goes wrong is not worth a word. */
@@ -15,7 +15,7 @@ export function mattersMost({
 }: {
   readonly share: number | null;
   readonly matters: Odds['matters'];
-}): Doing | null {
+}): HandError | null {
   const [most] = matters;
   return share !== null && share < ENOUGH && most && most.share > WORTH ? most : null;
 }
@@ -23,7 +23,7 @@ export function mattersMost({
 /** What is said at the step where it is done; null at every other. */
 export function careAt(
   step: Pick<Step, 'piece' | 'alike' | 'phase' | 'edge' | 'at' | 'readings'>,
-  doing: Doing,
+  doing: HandError,
 ): string | null {
   if (step.piece !== doing.piece && !step.alike?.includes(doing.piece)) return null;
   const { mark, side } = doing;

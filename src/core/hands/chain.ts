@@ -4,13 +4,13 @@ import { mm } from '../length';
 import type { Design } from '../design';
 import type { Made } from '../plan';
 import { alike, heldBy, onEachOther, together, type Outside, type PlannedPart, type SetPlan } from '../sets';
-import { benchFor, benchForSize, normalFrom, type Asked, type Bench, type Hands } from './odds';
+import { benchFor, benchForSize, normalFrom, type MakeCheck, type OddsBench, type Hands } from './odds';
 
 /** How often one part of a set comes out right, its contents being what they became. */
 export interface PartOdds {
   readonly part: string;
   readonly share: number;
-  readonly by: readonly { readonly check: Asked; readonly share: number }[];
+  readonly by: readonly { readonly check: MakeCheck; readonly share: number }[];
 }
 export interface ChainOdds {
   /** Share of sets in which every part does. */
@@ -20,7 +20,7 @@ export interface ChainOdds {
   readonly runs: number;
 }
 
-const ASKED: readonly Asked[] = ['goes-in', 'laps', 'closes', 'hides'];
+const ASKED: readonly MakeCheck[] = ['goes-in', 'laps', 'closes', 'hides'];
 /** Of like things in one room so many are made with errors of their own at most: the largest of more is hardly larger. */
 const MOST_DRAWN = 12;
 
@@ -33,7 +33,7 @@ const grown = (one: Outside, by: Contents): Outside => ({
 /** A part on its bench; without one it is as it was planned: it stands, and nothing goes in. */
 interface AtWork {
   readonly planned: PlannedPart;
-  readonly bench: Bench | null;
+  readonly bench: OddsBench | null;
   /** How far off each thing is that is done to it, a standard deviation, mm: nothing of what is bought. */
   readonly deviations: readonly number[];
   readonly onFloor: boolean;
@@ -42,7 +42,7 @@ interface AtWork {
 const AS_PLANNED: Contents = { width: mm(0), height: mm(0), thickness: mm(0) };
 
 /** A part laid out with what goes in; what is there already is not sized for its contents, and is asked for them all the same. */
-function benchIn({ holds }: PlannedPart, made: Made, design: Design, hands: Hands): Bench | null {
+function benchIn({ holds }: PlannedPart, made: Made, design: Design, hands: Hands): OddsBench | null {
   const [hold] = made.holds;
   return made.fit || !hold || !holds
     ? benchFor(made, design, hands)
@@ -75,7 +75,7 @@ export function* makesOfSet(
   const counts = new Map(
     parts.map(({ part }) => [
       part.id,
-      { all: 0, right: Object.fromEntries(ASKED.map((asked) => [asked, 0])) as Record<Asked, number>, tried: 0 },
+      { all: 0, right: Object.fromEntries(ASKED.map((asked) => [asked, 0])) as Record<MakeCheck, number>, tried: 0 },
     ]),
   );
   /** One copy of a part with all that goes into it: how much larger it became, and whether all of it came out right. */

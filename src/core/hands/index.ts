@@ -1,5 +1,5 @@
 /** Hands: `oddsAnswer(question)` makes a plan thousands of times with the errors of hands, and counts how often it fits. */
-export { benchFor, oddsOf, type Asked, type Hands, type Odds } from './odds';
+export { benchFor, oddsOf, type MakeCheck, type Hands, type Odds } from './odds';
 export { careAt, mattersMost } from './care';
 export { fromFits, fromStrip, fromTrials, readMeasures, type Exactness } from './exactness';
 export {

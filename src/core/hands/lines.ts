@@ -13,14 +13,14 @@ import { edgeLength, leftOf, notchTriangle, onEdge, type Blank, type Edge, type 
 import type { Mark } from '../tools';
 
 /** What of a sheet is made with an error of its own: its size, a line that is scored, one that is cut, a setting of a board. */
-export type Kind = 'cut' | 'score' | 'setting';
+export type ErrorKind = 'cut' | 'score' | 'setting';
 
 /** One thing that hands do, and how exact it has to be done: its error moves lines of the sheet. */
-export interface Doing {
+export interface HandError {
   readonly id: string;
   /** The piece it is done on. */
   readonly piece: string;
-  readonly kind: Kind;
+  readonly kind: ErrorKind;
   /** What it is in a maker’s words, and where it is marked, mm; null for what is cut. */
   readonly what: string;
   readonly mark: { readonly edge: Edge; readonly at: number } | null;
@@ -74,10 +74,15 @@ const rim = (blank: Blank, edge: Edge): Segment<'sheet'> => ({
  * own mark is measured, and by the side it is measured from; a score between two notches by the setting of either.
  * @param doings what hands do so far; what this piece takes is added
  */
-export function loosened(piece: Piece, marks: readonly Mark[], doings: Doing[], several: boolean): Loose {
+export function loosened(piece: Piece, marks: readonly Mark[], doings: HandError[], several: boolean): Loose {
   const { blank } = piece;
   const of = several ? ` of the ${piece.name}` : '';
-  const doing = (kind: Kind, id: string, what: string, more: Partial<Pick<Doing, 'mark' | 'side'>> = {}): number => {
+  const doing = (
+    kind: ErrorKind,
+    id: string,
+    what: string,
+    more: Partial<Pick<HandError, 'mark' | 'side'>> = {},
+  ): number => {
     const own = { id: `${piece.name}: ${id}`, piece: piece.name, kind, what: `${what}${of}` };
     doings.push({ ...own, mark: null, side: false, ...more });
     return doings.length - 1;

@@ -18,25 +18,25 @@ import { holdOf, roomAt } from '../fit';
 import { intersection, leastWidth } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Piece } from '../pattern';
-import { outlineOf, type Made } from '../plan';
+import { thingOutline, type Made } from '../plan';
 import { type Design } from '../design';
 import { toEnd } from '../progress';
-import { drawnWith, loosened, type Doing, type Drawn, type Kind, type Loose } from './lines';
+import { drawnWith, loosened, type HandError, type Drawn, type ErrorKind, type Loose } from './lines';
 
 /** How exact someone is: two standard deviations of what they cut, score, and set a board to, mm. */
-export type Hands = Readonly<Record<Kind, Mm>>;
+export type Hands = Readonly<Record<ErrorKind, Mm>>;
 
 /** What has to come out right. */
-export type Asked = 'goes-in' | 'laps' | 'closes' | 'hides';
+export type MakeCheck = 'goes-in' | 'laps' | 'closes' | 'hides';
 
 /** How often a make comes out right. */
 export interface Odds {
   /** Share of makes in which everything does, 0 to 1. */
   readonly share: number;
   /** Of what has to come out right, the share of makes in which it does, the least first. */
-  readonly by: readonly { readonly check: Asked; readonly share: number }[];
+  readonly by: readonly { readonly check: MakeCheck; readonly share: number }[];
   /** What is done, and how much of what goes wrong goes with its error, 0 to 1; the most first. */
-  readonly matters: readonly (Doing & { readonly share: number })[];
+  readonly matters: readonly (HandError & { readonly share: number })[];
   readonly runs: number;
 }
 
@@ -44,15 +44,15 @@ export interface Odds {
 const SEEN = 1;
 
 /** A make that can be done again and again with other errors. */
-export interface Bench {
-  readonly doings: readonly Doing[];
+export interface OddsBench {
+  readonly doings: readonly HandError[];
   /** What comes out right when everything is off by so much, mm, and what goes in is larger by so much. */
-  readonly tried: (errors: readonly number[], more?: Contents) => Outcome;
+  readonly tried: (errors: readonly number[], more?: Contents) => MakeOutcome;
 }
 
 /** What came out right in one make, and how much larger it is from the outside than planned. */
-export interface Outcome {
-  readonly right: Readonly<Record<Asked, boolean>>;
+export interface MakeOutcome {
+  readonly right: Readonly<Record<MakeCheck, boolean>>;
   readonly larger: () => Contents;
 }
 
@@ -64,7 +64,7 @@ const NEVER = 6;
 /**
  * Lays a plan out for being made many times: its lines loosened, its folds kept. Null where nothing of a size goes in.
  */
-export function benchFor(made: Made, design: Design, hands: Hands): Bench | null {
+export function benchFor(made: Made, design: Design, hands: Hands): OddsBench | null {
   const [cavity] = made.built.cavities;
   const { contents } = design;
   if (!cavity || !contents || !made.fit) return null;
@@ -78,7 +78,7 @@ export function benchFor(made: Made, design: Design, hands: Hands): Bench | null
 }
 
 /** Lays out what nothing of a size goes into: all of it comes out right, of the size that hands give it. Null for what stands. */
-export function benchForSize(made: Made): Bench | null {
+export function benchForSize(made: Made): OddsBench | null {
   const { folded, built } = made;
   if (folded.standing) return null;
   const right = { 'goes-in': true, laps: true, closes: true, hides: true };
@@ -93,9 +93,9 @@ export function benchForSize(made: Made): Bench | null {
   }));
 }
 
-function laidOut(made: Made, tried: Tried): Bench {
+function laidOut(made: Made, tried: Tried): OddsBench {
   const { built, pieces } = made;
-  const doings: Doing[] = [];
+  const doings: HandError[] = [];
   const several = pieces.length > 1;
   const loose = built.pieces.map((piece): Piece | Loose => {
     const own = pieces.find((one) => one.piece.name === piece.name);
@@ -103,7 +103,7 @@ function laidOut(made: Made, tried: Tried): Bench {
   });
   const drawn = (errors: readonly number[]): readonly Drawn[] =>
     loose.map((one) => ('lines' in one ? drawnWith(one, errors) : asBought(one)));
-  const planned = outlineOf(built, made.folded);
+  const planned = thingOutline(built, made.folded);
   return {
     doings,
     tried: (errors, more = NO_MORE) => {
@@ -111,7 +111,7 @@ function laidOut(made: Made, tried: Tried): Bench {
       return {
         right,
         larger: () => {
-          const { width, height, depth } = outlineOf(built, folded);
+          const { width, height, depth } = thingOutline(built, folded);
           return {
             width: mm(width - planned.width),
             height: mm(height - planned.height),
@@ -126,7 +126,7 @@ function laidOut(made: Made, tried: Tried): Bench {
 type Tried = (
   drawn: readonly Drawn[],
   more: Contents,
-) => { readonly right: Readonly<Record<Asked, boolean>>; readonly folded: Folded };
+) => { readonly right: Readonly<Record<MakeCheck, boolean>>; readonly folded: Folded };
 
 /** The lengths of the contents that a plan limits, with the room it leaves them, mm. */
 const limitsOf = ({ holds: [hold] }: Made): readonly ('width' | 'height')[] =>
@@ -238,17 +238,17 @@ export const normalFrom = (seed: number): (() => number) =>
  * Makes a plan so many times with errors drawn from normal distributions, two standard deviations as told, and counts.
  * The same seed draws the same errors. Goes on where it was left each time it is asked, for whoever shows how far it is.
  */
-export function* makes(bench: Bench, hands: Hands, runs: number, seed: number): Generator<number, Odds> {
+export function* makes(bench: OddsBench, hands: Hands, runs: number, seed: number): Generator<number, Odds> {
   const normal = normalFrom(seed);
   const deviation = bench.doings.map(({ kind }) => hands[kind] / 2);
-  const right: Record<Asked, number> = { 'goes-in': 0, laps: 0, closes: 0, hides: 0 };
+  const right: Record<MakeCheck, number> = { 'goes-in': 0, laps: 0, closes: 0, hides: 0 };
   let all = 0;
   const sums = bench.doings.map(() => ({ x: 0, xx: 0, xy: 0 }));
   for (let run = 0; run < runs; run++) {
     const errors = deviation.map((one) => one * normal());
     const tried = bench.tried(errors).right;
     let whole = true;
-    for (const asked of Object.keys(right) as Asked[]) {
+    for (const asked of Object.keys(right) as MakeCheck[]) {
       if (tried[asked]) right[asked]++;
       else whole = false;
     }
@@ -271,7 +271,7 @@ export function* makes(bench: Bench, hands: Hands, runs: number, seed: number): 
   const explained = withError.reduce((sum, one) => sum + one, 0);
   return {
     share: all / runs,
-    by: (Object.keys(right) as Asked[])
+    by: (Object.keys(right) as MakeCheck[])
       .map((check) => ({ check, share: right[check] / runs }))
       .sort((a, b) => a.share - b.share),
     matters: bench.doings
@@ -282,5 +282,5 @@ export function* makes(bench: Bench, hands: Hands, runs: number, seed: number): 
 }
 
 /** All makes at once. */
-export const oddsOf = (bench: Bench, hands: Hands, runs: number, seed: number): Odds =>
+export const oddsOf = (bench: OddsBench, hands: Hands, runs: number, seed: number): Odds =>
   toEnd(makes(bench, hands, runs, seed));

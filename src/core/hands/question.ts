@@ -18,7 +18,7 @@ const USUAL_RUNS = 4000;
 const off = lengthSchema({ least: 0, most: 10 });
 
 /**
- * The hands document (docs/contract): a design, or a whole set, how exact its maker is, how often it is made, and the seed of
+ * The hands document (its JSON Schema: /api/v1/schema): a design, or a whole set, how exact its maker is, how often it is made, and the seed of
  * chance.
  */
 export const handsSchema = z.strictObject({
@@ -57,16 +57,16 @@ export type DesignQuestion = Counting & { readonly design: Design; readonly set:
 export type SetQuestion = Counting & { readonly design: null; readonly set: SetDesign };
 export type HandsQuestion = DesignQuestion | SetQuestion;
 
-type Reading =
+type ReadQuestion =
   { readonly ok: true; readonly question: HandsQuestion } | { readonly ok: false; readonly issues: readonly Issue[] };
 
 /** Reads the document; what is wrong with it with its place. */
-export function readHands(document: unknown): Reading {
+export function readHands(document: unknown): ReadQuestion {
   const read = handsSchema.safeParse(document);
   if (!read.success) return { ok: false, issues: issuesOf(read.error) };
   const { design, set, hands, runs, seed } = read.data;
   const counting = { hands, runs, seed };
-  const within = (place: string, issues: readonly Issue[]): Reading => ({
+  const within = (place: string, issues: readonly Issue[]): ReadQuestion => ({
     ok: false,
     issues: issues.map(({ path, message }) => ({ path: [place, path].filter(Boolean).join('.'), message })),
   });
@@ -108,7 +108,7 @@ export interface HandsAnswer {
 }
 
 /** How far it has come, 0 to 1. */
-export type Progress = number;
+export type HandsProgress = number;
 
 /**
  * How likely hands like these make it fit, and at more room. Step by step, telling how far it is: whoever asks may stop it.
@@ -117,7 +117,7 @@ export type Progress = number;
 export function* oddsAnswer(
   { design, hands, runs, seed }: DesignQuestion,
   atMoreRoom = true,
-): Generator<Progress, HandsAnswer> {
+): Generator<HandsProgress, HandsAnswer> {
   const plan = planFor(design);
   const bench = plan.made && benchFor(plan.made, design, hands);
   const none = { version: 1, share: null, by: [], matters: [], room: [], runs, seed } as const;
@@ -138,12 +138,17 @@ export function* oddsAnswer(
 }
 
 /** How likely hands like these make a whole set fit, the same way. */
-export function* setOddsAnswer({ set, hands, runs, seed }: SetQuestion): Generator<Progress, SetAnswer> {
+export function* setOddsAnswer({ set, hands, runs, seed }: SetQuestion): Generator<HandsProgress, SetAnswer> {
   const odds = yield* shareDone(makesOfSet(planSet(set), hands, runs, seed), runs, 0, 1);
   return { version: 1, ...odds, seed };
 }
 
-function* shareDone<T>(going: Generator<number, T>, runs: number, before: number, all: number): Generator<Progress, T> {
+function* shareDone<T>(
+  going: Generator<number, T>,
+  runs: number,
+  before: number,
+  all: number,
+): Generator<HandsProgress, T> {
   for (;;) {
     const next = going.next();
     if (next.done) return next.value;

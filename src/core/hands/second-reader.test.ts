@@ -6,7 +6,7 @@ import { CONSTRUCTIONS } from '../constructions';
 import { layerOf, refold } from '../fold';
 import { apply, area, centreOf, compose, contains, invert, union, type Point, type Polygon } from '../geometry';
 import { sharedEdge, type Piece } from '../pattern';
-import { drawnWith, loosened, type Doing } from './lines';
+import { drawnWith, loosened, type HandError } from './lines';
 
 const pair = ({ x, y }: Point): readonly [number, number] => [x, y];
 
@@ -53,7 +53,7 @@ test('there is something to hold', () => expect(ONE.length).toBeGreaterThan(5));
 test.each(ONE)('%s, off by up to half a millimetre everywhere, folds to what the second reader folds', (_, made) => {
   const { built, folded } = made;
   const [{ piece, programme }] = made.pieces;
-  const doings: Doing[] = [];
+  const doings: HandError[] = [];
   const loose = loosened(piece, programme.marks, doings, false);
   const off = fc.array(
     fc.integer({ min: -5, max: 5 }).map((tenths) => tenths / 10),

@@ -2,7 +2,7 @@
 export { type FinishedFront, dressing, finishedFront, inPile, laidOnFaces } from './dressing';
 export { type FigurePart, type KeyFigure, figureText, keyFigures, leastLap, settingOf } from './key-figures';
 export { type Moment, beginning, concernedIn, momentsOf, seenAt } from './moments';
-export { type Picture, pictureOf, pileOf, stillStep, takingIn } from './picture';
+export { type Picture, pictureOf, pileAtStep, stillStep, takingIn } from './picture';
 export {
   type CutOut,
   type Showing,
@@ -14,7 +14,7 @@ export {
   openPrintMap,
   printMap,
   printOn,
-  standing,
+  printStands,
   toCentreFront,
   turnFor,
   turnedUpright,

@@ -81,7 +81,7 @@ const GAP = 0.08;
  * The pile of one step and how it is looked at. What is glued before it is laid down lies beside the pile it goes on,
  * the side that takes the glue up.
  */
-export function pileOf(
+export function pileAtStep(
   made: Made,
   picture: Extract<StepPicture, { kind: 'folded' }>,
 ): { readonly stack: Stack; readonly view: View } {

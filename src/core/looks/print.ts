@@ -53,7 +53,7 @@ export function printOn(made: Made, design: Papers, { panel, side }: Pick<Showin
 export const isUpright = ({ turn }: Pick<Showing, 'turn'>): boolean => Math.abs(turn) < 0.5;
 
 /** How a print stands, in words. */
-export function standing(turn: number): string {
+export function printStands(turn: number): string {
   const upright = Math.round(turn);
   if (upright === 0) return 'upright';
   if (Math.abs(upright) === 180) return 'upside down';

@@ -2,13 +2,13 @@ import type { Say } from '../length';
 import type { Design } from '../design';
 import { partNamed, type Made } from '../plan';
 import { closurePlan, type ClosurePlan } from '../plan';
-import type { Layer } from '../plan';
+import type { PlannedLayer } from '../plan';
 import { CAUTION, closureWords } from './words';
-import type { Draft } from './step';
+import type { StepDraft } from './step';
 import type { Finish, StepPicture } from '../looks';
 
 /** What is done with a layer once it is cut and punched. */
-export function layerStep({ on, upon, piece, ribbon }: Layer, made: Made, say: Say): Draft {
+export function layerStep({ on, upon, piece, ribbon }: PlannedLayer, made: Made, say: Say): StepDraft {
   const own = `the ${piece.name}`;
   const flat = { kind: 'flat', piece: piece.name, near: 1, moves: movesOf(made, piece.name), fresh: 0 } as const;
   const is = { piece: piece.name, picture: flat };
@@ -50,7 +50,7 @@ export function layerStep({ on, upon, piece, ribbon }: Layer, made: Made, say: S
 const movesOf = (made: Made, name: string): number => partNamed(made, name).programme.moves.length;
 
 /** Discs for a cord to wind round, fixed while both sides of the paper can be reached. */
-export function discsStep(made: Made, design: Design, say: Say): Draft {
+export function discsStep(made: Made, design: Design, say: Say): StepDraft {
   const part = made.pieces.find(({ piece }) => piece.holes.some(({ id }) => id.startsWith('disc')));
   const { name } = (part ?? made.pieces[0]).piece;
   const off = closurePlan(made, design)?.discs[0]?.cut ?? null;
@@ -66,7 +66,7 @@ export function discsStep(made: Made, design: Design, say: Say): Draft {
 }
 
 /** What shuts it. */
-export function closureStep({ kind, length, through }: ClosurePlan, made: Made, say: Say): Draft {
+export function closureStep({ kind, length, through }: ClosurePlan, made: Made, say: Say): StepDraft {
   return {
     piece: made.pieces[0].piece.name,
     action: kind === 'ribbon' && !through ? 'glue' : 'close',

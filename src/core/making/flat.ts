@@ -1,7 +1,7 @@
 import { TOLERANCE } from '../geometry';
 import { mm, near as nearly, type Say } from '../length';
 import { leftOf, type Edge, type Piece, isSquare } from '../pattern';
-import { partWay, stretchReadings, toolMove, type MarkFor, type Move, type Reading, type Spot } from '../tools';
+import { partWay, stretchReadings, toolMove, type MarkFor, type Move, type RulerReading, type Spot } from '../tools';
 import { paperOf, type Design } from '../design';
 import type { Decoration } from '../design';
 import { cutOutOf, windowInside, type CutOut } from '../looks';
@@ -10,7 +10,7 @@ import { scoreNumbers } from '../plan';
 import type { Made, MadePiece } from '../plan';
 import { CAUTION } from './words';
 import { listed, quoted } from '../text';
-import type { Draft } from './step';
+import type { StepDraft } from './step';
 
 type MarkMove = Extract<Move, { readonly do: 'mark' }>;
 type TurnMove = Extract<Move, { readonly do: 'turn' }>;
@@ -24,7 +24,7 @@ const MARK_FOR: Readonly<Record<MarkFor, readonly [string, string]>> = {
 };
 
 /** All marks on one edge, by what they are for, and how many moves that takes. */
-function marking(marks: readonly MarkMove[], say: Say): [Omit<Draft, 'picture' | 'piece'>, number] {
+function marking(marks: readonly MarkMove[], say: Say): [Omit<StepDraft, 'picture' | 'piece'>, number] {
   const { edge, at } = marks[0]!;
   // Where one notch ends and the next begins there is one mark.
   const apart = marks.filter(
@@ -60,7 +60,7 @@ function marking(marks: readonly MarkMove[], say: Say): [Omit<Draft, 'picture' |
       edge,
       at,
       text: `With edge ${edge} near you, ${text}.`,
-      readings: apart.flatMap((mark): Reading[] => [
+      readings: apart.flatMap((mark): RulerReading[] => [
         { at: mark.at, on: 'ruler', what: `from the left end of edge ${edge}` },
         ...(mark.deep ? [{ at: mm(mark.deep), on: 'ruler', what: 'up from the edge' } as const] : []),
       ]),
@@ -78,7 +78,7 @@ export const flatMoves = (made: Made, { programme: { moves } }: MadePiece): numb
   punchedLast(made) ? moves.filter((move) => move.do !== 'bite').length : moves.length;
 
 /** Edges inked, or a pattern pressed in, on the flat piece. */
-export function decorating(what: Decoration, part: MadePiece, made: Made): Draft {
+export function decorating(what: Decoration, part: MadePiece, made: Made): StepDraft {
   const { piece } = part;
   return {
     piece: piece.name,
@@ -99,7 +99,7 @@ function fromPaper({ name }: Piece, design: Design): string {
 }
 
 /** Cutting the blank. */
-export function cutStep(piece: Piece, alike: readonly string[], made: Made, design: Design, say: Say): Draft {
+export function cutStep(piece: Piece, alike: readonly string[], made: Made, design: Design, say: Say): StepDraft {
   const { width, height } = piece.blank;
   if (design.rescued?.piece === piece.name) return cuttingRescued(piece, design.rescued, say);
   const out = piece === made.pieces[0].piece ? cutOutOf(made, design) : null;
@@ -146,7 +146,7 @@ export function laidAnew({ turned, over }: Pick<Rescued, 'turned' | 'over'>): st
 }
 
 /** The sheet that went wrong, laid anew and cut to what the piece takes. */
-function cuttingRescued(piece: Piece, rescued: Rescued, say: Say): Draft {
+function cuttingRescued(piece: Piece, rescued: Rescued, say: Say): StepDraft {
   const { left, near, width, height } = cutAway(piece, rescued);
   const cuts = [
     ...(left > 0 ? [{ at: mm(left), text: `cut ${say(mm(left))} off its left end` }] : []),
@@ -195,7 +195,7 @@ function wastesOff(cuts: readonly CutMove[]): string {
 }
 
 /** A blank cut out of a certain place of its sheet: two distances from two edges, a cut after the other. */
-function cuttingOut(piece: Piece, out: CutOut, made: Made, design: Design, say: Say): Draft {
+function cuttingOut(piece: Piece, out: CutOut, made: Made, design: Design, say: Say): StepDraft {
   const { x, y, width, height } = out;
   const inside = windowInside(made, design);
   const off = (length: number, which: string): string =>
@@ -240,8 +240,13 @@ function cornersOf(part: string, count: number): string {
 }
 
 /** The programme of a piece, told move by move for the tool. */
-export function toolSteps({ piece, programme }: MadePiece, alike: readonly string[], made: Made, say: Say): Draft[] {
-  const steps: Draft[] = [];
+export function toolSteps(
+  { piece, programme }: MadePiece,
+  alike: readonly string[],
+  made: Made,
+  say: Say,
+): StepDraft[] {
+  const steps: StepDraft[] = [];
   const numbers = scoreNumbers(programme);
   const number = (score: string): number => numbers.get(score) ?? 0;
   const several = made.pieces.length > 1 ? ` of the ${listed([piece.name, ...alike], 'the ')}` : '';
@@ -253,7 +258,7 @@ export function toolSteps({ piece, programme }: MadePiece, alike: readonly strin
   let near: Edge = 1;
   programme.moves.forEach((move, i) => {
     if (move.do === 'turn') near = ((near % 4) + 1) as Edge;
-    const push = (step: Omit<Draft, 'picture' | 'piece'>, fresh = 1, by: Edge = near): void =>
+    const push = (step: Omit<StepDraft, 'picture' | 'piece'>, fresh = 1, by: Edge = near): void =>
       void steps.push({
         piece: piece.name,
         ...(alike.length > 0 && { alike }),

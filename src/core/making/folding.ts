@@ -8,11 +8,11 @@ import { type Made } from '../plan';
 import { panelName, pieceOf } from '../plan';
 import { adhesiveSentence, CAUTION } from './words';
 import { listed } from '../text';
-import type { Draft } from './step';
+import type { StepDraft } from './step';
 import type { StepPicture } from '../looks';
 
 /** True for a fold that is nothing but a fold: several of one piece are told together. */
-export const isPlain = ({ step, joints }: Stage, made: Made): boolean =>
+export const isPlainFold = ({ step, joints }: Stage, made: Made): boolean =>
   step.kind === 'fold' &&
   !step.closes &&
   !step.under &&
@@ -20,7 +20,7 @@ export const isPlain = ({ step, joints }: Stage, made: Made): boolean =>
   !made.built.cavities.some(({ insertAfter }) => insertAfter === step.id);
 
 /** The piece a step of the assembly is about. */
-export const pieceAt = ({ step, moving }: Stage, { built }: Pick<Made, 'built'>): string =>
+export const pieceWorkedOn = ({ step, moving }: Stage, { built }: Pick<Made, 'built'>): string =>
   pieceOf(built, step.kind === 'fold' ? moving[0]! : step.panel).name;
 
 /** Plain folds of one piece, one after the other. */
@@ -29,14 +29,14 @@ export function foldsTogether(
   last: number,
   made: Made,
   numbers: ReadonlyMap<string, ScoreNumber>,
-): Draft {
+): StepDraft {
   const [first] = stages;
   const scores = stages.flatMap(({ step }) => (step.kind === 'fold' ? step.hinges : []));
   const said = stages.map(({ step }) => `${step.name}${scoreWords(step, numbers)}`);
   const [lead, ...others] = said as [string, ...string[]];
   const all = others.every((one) => one.startsWith('Fold ')) ? [lead, ...others.map((one) => one.slice(5))] : said;
   return {
-    piece: pieceAt(first!, made),
+    piece: pieceWorkedOn(first!, made),
     action: 'fold',
     score: scores[0]!,
     scores,
@@ -54,13 +54,13 @@ export function assemblySteps(
   advice: GlueAdvice | undefined,
   say: Say,
   late: ReadonlySet<string>,
-): Draft[] {
+): StepDraft[] {
   const { step } = stage;
   const { built } = made;
   const name = (id: string): string => panelName(built, id);
-  const steps: Draft[] = [];
+  const steps: StepDraft[] = [];
   const glue = glueIds(made).get(step.id);
-  const piece = pieceAt(stage, made);
+  const piece = pieceWorkedOn(stage, made);
   const glued = [...new Set(stage.joints.map((joint) => name(joint.panel)))];
   const onto = [...new Set(stage.joints.map((joint) => name(joint.onto)))];
   if (glue && !step.closes)
@@ -105,7 +105,7 @@ export function contentsSteps(
   { contents, holds }: Pick<Design, 'contents' | 'holds'>,
   advice: GlueAdvice | undefined,
   say: Say,
-): Draft[] {
+): StepDraft[] {
   const { built, folded } = made;
   const cavity = built.cavities[0]!;
   const piece = pieceOf(built, cavity.floor).name;
@@ -163,12 +163,12 @@ export function standingSteps(
   numbers: ReadonlyMap<string, ScoreNumber>,
   advice: GlueAdvice | undefined,
   say: Say,
-): Draft[] {
+): StepDraft[] {
   const { step } = stage;
   const { built } = made;
   const [cavity] = built.cavities;
   const name = (id: string): string => (id === CONTENTS && cavity ? cavity.id : panelName(built, id));
-  const steps: Draft[] = [];
+  const steps: StepDraft[] = [];
   const glue = glueIds(made).get(step.id);
   const here = glueAreas(made).flatMap(({ id, joint }) => (id === glue ? [joint] : []));
   const hinges = step.kind === 'raise' ? step.turns.flatMap((turn) => turn.hinges) : [];

@@ -7,7 +7,7 @@ import { hasPanel } from '../fold';
 import { scoresRun, type Move } from '../tools';
 import { CLOSURES, type DesignInput } from '../design';
 import { glueAreas, partNamed, type Plan } from '../plan';
-import { pileOf, stillStep } from '../looks';
+import { pileAtStep, stillStep } from '../looks';
 import { sayer } from '../length';
 import { stepsOf } from './steps';
 import { type Action, type Step } from './step';
@@ -59,7 +59,7 @@ function missing(step: Step, plan: Plan): string[] {
   // Panels that are drawn.
   // What is never folded is finished as it lies.
   const stack =
-    picture.kind === 'folded' ? pileOf(made, picture).stack : picture.kind === 'flat' ? made.folded.finished : null;
+    picture.kind === 'folded' ? pileAtStep(made, picture).stack : picture.kind === 'flat' ? made.folded.finished : null;
   const faces = picture.kind === 'standing' ? stillStep(made, picture, design) : [];
   const shows = (panel: string): boolean =>
     stack ? hasPanel(stack, panel) : faces.some((face) => face.panel === panel);

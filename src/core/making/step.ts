@@ -1,6 +1,6 @@
 import type { Mm } from '../length';
 import type { Edge } from '../pattern';
-import type { Reading } from '../tools';
+import type { RulerReading } from '../tools';
 import type { StepPicture } from '../looks';
 import type { Phase } from './work';
 
@@ -39,9 +39,11 @@ export interface Step {
   readonly caution?: string;
   readonly phase: Phase;
   /** Lengths to find on a ruler, in the order they are needed. */
-  readonly readings: readonly Reading[];
+  readonly readings: readonly RulerReading[];
   readonly picture: StepPicture;
 }
 
 /** A step that has no place in the order yet. */
-export type Draft = Omit<Step, 'id' | 'phase' | 'readings' | 'how'> & { readonly readings?: readonly Reading[] };
+export type StepDraft = Omit<Step, 'id' | 'phase' | 'readings' | 'how'> & {
+  readonly readings?: readonly RulerReading[];
+};

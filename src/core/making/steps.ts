@@ -8,11 +8,11 @@ import { allNumbers } from '../plan';
 import { workOf, type Work } from './work';
 import { closureStep, discsStep, layerStep } from './finishing';
 import { cutStep, decorating, toolSteps } from './flat';
-import { assemblySteps, contentsSteps, foldsTogether, isPlain, pieceAt, standingSteps } from './folding';
+import { assemblySteps, contentsSteps, foldsTogether, isPlainFold, pieceWorkedOn, standingSteps } from './folding';
 import { handled, withWaits } from './handling';
-import type { Draft, Step } from './step';
+import type { StepDraft, Step } from './step';
 
-export type { Reading } from '../tools';
+export type { RulerReading } from '../tools';
 export { whenDone } from './finishing';
 export type { Action, IfRough, Step } from './step';
 export type { Finish, StepPicture } from '../looks';
@@ -29,7 +29,7 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
   const holdsWith = new Map(advice.map(({ step, chosen }) => [ids.get(step) ?? '', chosen]));
   const numbers = allNumbers(made);
   const glueFor = (step: string) => advice.find((a) => a.step === step);
-  const told = (work: Work): readonly Draft[] => {
+  const told = (work: Work): readonly StepDraft[] => {
     switch (work.do) {
       case 'cut':
         return [cutStep(work.part.piece, namesOf(work.alike), made, design, say)];
@@ -73,7 +73,11 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
 }
 
 /** Of the work on a flat sheet what is still to be done: all of it, but on a sheet that went wrong. */
-function leftOn(part: MadePiece, drafts: readonly Draft[], { rescued, tool }: Plan['design']): readonly Draft[] {
+function leftOn(
+  part: MadePiece,
+  drafts: readonly StepDraft[],
+  { rescued, tool }: Plan['design'],
+): readonly StepDraft[] {
   if (rescued?.piece !== part.piece.name) return drafts;
   const moves = drafts.map(({ picture }): readonly [number, number] =>
     picture.kind === 'flat' ? [picture.moves - picture.fresh, picture.moves] : [0, 0],
@@ -84,8 +88,8 @@ function leftOn(part: MadePiece, drafts: readonly Draft[], { rescued, tool }: Pl
 
 /** What is said where a piece is made several times: once for its flat work, and at each step of folding and joining. */
 function again(
-  draft: Draft & Pick<Step, 'phase'>,
-  before: readonly (Draft & Pick<Step, 'phase'>)[],
+  draft: StepDraft & Pick<Step, 'phase'>,
+  before: readonly (StepDraft & Pick<Step, 'phase'>)[],
   made: Made,
 ): string {
   const quantity = timesOf(draft, made);
@@ -98,7 +102,7 @@ function again(
 }
 
 /** How many times a step is done. */
-function timesOf({ piece, picture }: Draft, made: Made): number {
+function timesOf({ piece, picture }: StepDraft, made: Made): number {
   const once = picture.kind === 'folded' && made.folded.stages[picture.stage]?.step.once;
   return once ? 1 : (made.built.pieces.find(({ name }) => name === piece)?.quantity ?? 1);
 }
@@ -107,7 +111,7 @@ function timesOf({ piece, picture }: Draft, made: Made): number {
 const pageByPage = ({ design }: Plan): boolean => design.construction.does === 'gathers' && design.order === 'by-piece';
 
 /** Steps that follow each other and are done as many times are done through for one, then again for each other. */
-function pageAgain(i: number, all: readonly (Draft & Pick<Step, 'phase'>)[], made: Made): string {
+function pageAgain(i: number, all: readonly (StepDraft & Pick<Step, 'phase'>)[], made: Made): string {
   const times = timesOf(all[i]!, made);
   const goesOn = (one: (typeof all)[number] | undefined): boolean =>
     one !== undefined && one.phase === 'fold' && timesOf(one, made) === times;
@@ -136,7 +140,7 @@ function together(all: readonly Work[], made: Made): readonly Run[] {
 function goesOn(a: Work, b: Work, made: Made): boolean {
   if (a.do !== 'fold' || b.do !== 'fold' || b.stage !== a.stage + 1) return false;
   const [one, next] = [made.folded.stages[a.stage]!, made.folded.stages[b.stage]!];
-  return isPlain(one, made) && isPlain(next, made) && pieceAt(one, made) === pieceAt(next, made);
+  return isPlainFold(one, made) && isPlainFold(next, made) && pieceWorkedOn(one, made) === pieceWorkedOn(next, made);
 }
 
 const lastOf = (run: Run): number => Math.max(...run.map((work) => (work.do === 'fold' ? work.stage : -1)));

@@ -7,7 +7,7 @@ import { type MadePiece, type Plan } from '../plan';
 import { liesAsItIs } from '../mending';
 import { pieceOf } from '../plan';
 import { closurePlan, type ClosurePlan } from '../plan';
-import type { Layer } from '../plan';
+import type { PlannedLayer } from '../plan';
 import { scoreNumbers } from '../plan';
 import { inOrder, type Operation } from './order';
 
@@ -27,7 +27,7 @@ type Done =
   /** What goes in is laid down before the first wall stands, or put in once there is room for it. */
   | { readonly do: 'contents' }
   /** A layer, cut by now, goes where it belongs. */
-  | { readonly do: 'layer'; readonly layer: Layer }
+  | { readonly do: 'layer'; readonly layer: PlannedLayer }
   | { readonly do: 'closure'; readonly closure: ClosurePlan };
 
 export type Work = Operation & { readonly phase: Phase } & Done;
@@ -86,7 +86,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
       ? liesAsItIs(part.piece, design.rescued)
       : part === made.pieces[0] && isSheetAtHand(part, design);
   const leadOf = (name: string): string => leads.get(made.pieces.find(({ piece }) => piece.name === name)!)!.piece.name;
-  const going = (...places: Layer['on'][]): string[] =>
+  const going = (...places: PlannedLayer['on'][]): string[] =>
     made.layers.flatMap(({ layer: { on, piece } }) => (places.includes(on) ? [`lay ${piece.name}`] : []));
   // A template is there before the holes are marked.
   const template = going('sheet');

@@ -86,13 +86,13 @@ export interface Slit {
   readonly line: Segment<'sheet'>;
 }
 
-/** A flat piece of paper: its blank, the panels on it, the hinges between them and what is cut away. */
 /**
  * Where a piece comes from: cut and scored for this thing; bought or had, and part of it; or there already and only
  * fixed to (a page, a panel): measured against, never counted in size, layers or print.
  */
 export type Source = 'made' | 'bought' | 'base';
 
+/** A flat piece of paper: its blank, the panels on it, the hinges between them and what is cut away. */
 export interface Piece {
   readonly name: string;
   /** How many alike one thing takes; the first of them is folded for all. */

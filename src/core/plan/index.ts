@@ -3,9 +3,17 @@ export { type Book, type BookLeaf, bookOf, leafBox } from './book';
 export { type ClosurePlan, closurePlan } from './closures';
 export { CONTENTS, type GlueAdvice, glueAdvice, glueAreas, glueIds, keepDry } from './glue';
 export { addedOutside, layersOf } from './layers';
-export { type LaidOn, type Layer, type Made, type MadeLayer, type MadePiece, type Plan, partNamed } from './made';
+export {
+  type LaidOn,
+  type PlannedLayer,
+  type Made,
+  type MadeLayer,
+  type MadePiece,
+  type Plan,
+  partNamed,
+} from './made';
 export { type ScoreNumber, allNumbers, scoreNumbers } from './numbers';
-export { outlineOf, planFor, planOnSheet } from './plan';
+export { thingOutline, planFor, planOnSheet } from './plan';
 export { type Shape, type Sight, closedSights, openSights } from './sights';
 export { HOLDS, sizedFor } from './sized';
 export { basePieces, ownPaper, panelName, pieceOf, spinesOf, viewOf } from './thing';

@@ -1,5 +1,5 @@
 /** Layers: what is laid on a face of the finished thing, or into its room, each read off the folded shape. */
-import { turned } from '../fit';
+import { alongContents } from '../fit';
 import { visibleFrom, type Side } from '../fold';
 import {
   anticlockwise,
@@ -25,7 +25,7 @@ import { LEAST, drawPiece, rect, type Hole, type Piece } from '../pattern';
 import type { Design } from '../design';
 import { REVEALS, type LayerPlace } from '../design';
 import { plainFace } from './plain-face';
-import type { LaidOn, Layer, Made, MadePiece } from './made';
+import type { LaidOn, PlannedLayer, Made, MadePiece } from './made';
 import { pieceOf, viewOf } from './thing';
 
 /** What layers are sized from. */
@@ -38,7 +38,7 @@ interface Seat {
   readonly upon: string | null;
   readonly shape: Polygon<'sheet'>;
   readonly onto: { readonly panel: string; readonly side: Side; readonly map: (p: Point) => Point<'sheet'> } | null;
-  readonly face: Layer['face'];
+  readonly face: PlannedLayer['face'];
   readonly holes: readonly Hole[];
 }
 
@@ -61,8 +61,8 @@ const ORDINALS = ['', 'second ', 'third ', 'fourth ', 'fifth ', 'sixth '];
 export function layersOf(
   made: Sized,
   { layers, graduation, paper }: Pick<Design, 'layers' | 'graduation' | 'paper'>,
-): Layer[] {
-  const out: Layer[] = [];
+): PlannedLayer[] {
+  const out: PlannedLayer[] = [];
   const taken = new Set(made.built.pieces.map(({ name }) => name));
   const named = (on: LayerPlace): string => {
     const base = on === 'inside' && made.folded.standing ? 'liner' : NAMES[on];
@@ -91,7 +91,7 @@ export function layersOf(
       paper: own ?? paper,
       ribbon:
         pull && on === 'inside'
-          ? mm(Math.ceil(2 * turned(made.built.cavities[0], made.inside).height + TO_HOLD))
+          ? mm(Math.ceil(2 * alongContents(made.built.cavities[0], made.inside).height + TO_HOLD))
           : mm(0),
       face: seat.face,
       laid: onto && {
@@ -114,7 +114,7 @@ export const takenInside = ({ layers, paper }: Pick<Design, 'layers' | 'paper'>)
   mm(layers.reduce((sum, { on, paper: own }) => sum + (on === 'inside' ? (own ?? paper).caliper : 0), 0));
 
 /** Thickness that layers add to what shows, mm. */
-export const addedOutside = (layers: readonly Layer[]): Mm =>
+export const addedOutside = (layers: readonly PlannedLayer[]): Mm =>
   mm(layers.reduce((sum, { face, paper }) => sum + (face ? paper.caliper : 0), 0));
 
 /** What the first layer of a place lies on; null where there is no such place. */
@@ -124,7 +124,7 @@ function firstSeat(made: Sized, on: LayerPlace): Seat | null {
     case 'back': {
       const plain = plainFace(made, on);
       if (!plain) return null;
-      const size = turned(made.built.cavities[0], { width: mm(plain.width), height: mm(plain.height) });
+      const size = alongContents(made.built.cavities[0], { width: mm(plain.width), height: mm(plain.height) });
       const quarter = size.width !== plain.width;
       // From the layer's sheet, along the finished thing's own width and height, to off the middle of the plain part.
       const off = (p: Point): Point<'folded'> =>

@@ -1,6 +1,6 @@
 /** What was made of a design: the pattern, the folding of it, the moves to make it, and what was measured. */
 import type { Built, Contents, Refusal } from '../constructions';
-import type { Fit, Hold } from '../fit';
+import type { Fit, OpenCavity } from '../fit';
 import type { Folded, Side, Size3 } from '../fold';
 import type { Polygon } from '../geometry';
 import type { Mm } from '../length';
@@ -26,7 +26,7 @@ export interface LaidOn {
 }
 
 /** A layer as it comes out. */
-export interface Layer {
+export interface PlannedLayer {
   /** Its place in the design's list of layers. */
   readonly index: number;
   readonly on: LayerPlace;
@@ -44,7 +44,7 @@ export interface Layer {
 
 /** A layer with the moves that make it. */
 export interface MadeLayer extends MadePiece {
-  readonly layer: Layer;
+  readonly layer: PlannedLayer;
 }
 
 /** A design carried out: the pattern, the folding of it, the moves to make it, and what was measured. */
@@ -56,7 +56,7 @@ export interface Made {
   readonly layers: readonly MadeLayer[];
   readonly folded: Folded;
   /** Its cavities, opened; the first is the one the contents are sized for. */
-  readonly holds: readonly Hold[];
+  readonly holds: readonly OpenCavity[];
   /** Room for what goes in, along its own axes; depth 0 in what lies flat. */
   readonly inside: Size3;
   /** Room beside the design's contents; null when only the paper was given, or nothing goes in. */

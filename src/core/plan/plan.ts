@@ -8,7 +8,7 @@ import {
   type Start,
 } from '../constructions';
 import { assemble, foldedBox, roomAxes, thickestPile, type Folded, type Size3 } from '../fold';
-import { holdOf, turned, type Hold } from '../fit';
+import { holdOf, alongContents, type OpenCavity } from '../fit';
 import { boxOf3, seenFrom } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Piece } from '../pattern';
@@ -116,7 +116,7 @@ function withDiscHoles(design: Design, built: Built, folded: Folded): Built {
   };
 }
 
-function madeFrom(design: Design, pattern: Built, folded: Folded, holds: readonly Hold[]): Made {
+function madeFrom(design: Design, pattern: Built, folded: Folded, holds: readonly OpenCavity[]): Made {
   const built = withDiscHoles(design, pattern, folded);
   const pieces = built.pieces
     .filter(({ source }) => source === 'made')
@@ -124,7 +124,13 @@ function madeFrom(design: Design, pattern: Built, folded: Folded, holds: readonl
   return madeOf(design, built, pieces, folded, holds);
 }
 
-function madeOf(design: Design, built: Built, pieces: Made['pieces'], folded: Folded, holds: readonly Hold[]): Made {
+function madeOf(
+  design: Design,
+  built: Built,
+  pieces: Made['pieces'],
+  folded: Folded,
+  holds: readonly OpenCavity[],
+): Made {
   const [hold] = holds;
   const { least, thickness } = design;
   const shared = withLayersInside(design);
@@ -166,7 +172,7 @@ function madePiece(piece: Piece, start: Start, { tool }: Design): MadePiece {
  * The outline of what is folded, along its contents' width and height, or the box round what stands; depth 0 in what lies
  * flat.
  */
-export function outlineOf(built: Built, folded: Folded): Size3 {
+export function thingOutline(built: Built, folded: Folded): Size3 {
   const [cavity] = built.cavities;
   if (folded.standing && cavity?.kind === 'box') {
     const { finished } = folded.standing;
@@ -179,7 +185,7 @@ export function outlineOf(built: Built, folded: Folded): Size3 {
   }
   const box = foldedBox(ownPaper(folded.finished, built), viewOf(built, folded.finished));
   const outline = { width: mm(box.maxX - box.minX), height: mm(box.maxY - box.minY) };
-  return { ...turned(cavity, outline), depth: mm(0) };
+  return { ...alongContents(cavity, outline), depth: mm(0) };
 }
 
 /** How large the finished thing is: its outline and the layers it stacks to, or the box round what stands. */
@@ -188,7 +194,7 @@ function finishedSize(
   folded: Folded,
   { thickness, ...design }: Papers & Pick<Design, 'thickness'>,
 ): Made['finished'] {
-  const outline = outlineOf(built, folded);
+  const outline = thingOutline(built, folded);
   const [cavity] = built.cavities;
   if (folded.standing && cavity?.kind === 'box') return { ...outline, thickness: outline.depth };
   const own = ownPaper(folded.finished, built);

@@ -1,7 +1,7 @@
 /** Sizing: the pattern that suits a design's contents, found by folding it. */
 import { drawn, type Built, type Refusal } from '../constructions';
 import { assemble, type Folded, type Size3 } from '../fold';
-import { holdOf, type Hold } from '../fit';
+import { holdOf, type OpenCavity } from '../fit';
 import { TOLERANCE } from '../geometry';
 import { inches, mm, roundTo, type Mm } from '../length';
 import { briefFor, calipersOf, constructionOptions, type Design } from '../design';
@@ -11,7 +11,7 @@ interface FoldedPattern {
   readonly ok: true;
   readonly built: Built;
   readonly folded: Folded;
-  readonly hold: Hold | null;
+  readonly hold: OpenCavity | null;
 }
 type Sized = FoldedPattern | { readonly ok: false; readonly refusal: Refusal };
 

@@ -1,7 +1,7 @@
 import { planDocument } from '../document';
 import type { WaysOut } from './ways';
 
-/** The ways out as the contract has them (docs/contract): lengths in millimetres, each with its whole plan. */
+/** The ways out as the contract has them: lengths in millimetres, each with its whole plan. */
 export const rescueAnswer = ({ sheet, ways, mistakes }: WaysOut): object => ({
   version: 1,
   ways: ways.map(({ kind, title, design, keeps, room, scars, cost, text, plan }) => ({

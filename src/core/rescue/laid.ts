@@ -39,7 +39,7 @@ export interface Scar {
 }
 
 /** A pattern laid on a sheet as it is. */
-export interface Laid {
+export interface LaidPattern {
   /** How the sheet is turned for it, and where on it the pattern begins, mm from its left end and its near edge then. */
   readonly turned: Turned;
   readonly over: boolean;
@@ -87,7 +87,7 @@ const LACKS = 32;
 /**
  * The least ugly ways a piece of the pattern can lie on the sheet, the best first, and as it lay; none where it is far larger.
  */
-export function waysToLie(made: Made, piece: Piece, sheet: ScarredSheet, sided: 1 | 2): readonly Laid[] {
+export function waysToLie(made: Made, piece: Piece, sheet: ScarredSheet, sided: 1 | 2): readonly LaidPattern[] {
   const folds = piece.hinges.map(({ line }) => line);
   const scores = sheet.marks.flatMap(({ kind, lines }) => (kind === 'score' ? lines : []));
   const seen = showsWhere(made);
@@ -102,7 +102,7 @@ export function waysToLie(made: Made, piece: Piece, sheet: ScarredSheet, sided: 
       const ys = starts(high, along(turned, 'y'), along(folds, 'y'));
       return xs.flatMap((x) => ys.map((y) => ({ ...lies, at: { x, y }, lay: layFrom({ map }, { x, y }) })));
     });
-  const found: Laid[] = [];
+  const found: LaidPattern[] = [];
   /** The ugliest of the best so far: what is uglier before all of it is looked at is none of them. */
   const uglies: number[] = [];
   for (const { lay, ...lies } of lays) {
@@ -156,7 +156,7 @@ export function laidSo(
   lay: Affine,
   seen: Seen,
   limit: number,
-): Omit<Laid, 'turned' | 'over' | 'at'> | null {
+): Omit<LaidPattern, 'turned' | 'over' | 'at'> | null {
   const name = (id: string): string => piece.panels.find((panel) => panel.id === id)?.name ?? id;
   const { byPanel: bites, short } = bitesOf(piece, sheet, lay, sheet.marks.length > 0 ? limit : Infinity);
   const scored = new Set<string>();

@@ -60,13 +60,13 @@ const NOTCH = inches(3 / 4);
 const NEAR = 1;
 
 /** The piece that went wrong, as the plan draws it. */
-export const pieceAt = (made: Made, { piece }: Pick<Mishap, 'piece'>): Piece =>
+export const spoiledPiece = (made: Made, { piece }: Pick<Mishap, 'piece'>): Piece =>
   partNamed(made, piece ?? made.pieces[0].piece.name).piece;
 
 /** The sheet as it is: the work as far as it was done, with what is wrong on it. */
 export function sheetAsItIs(plan: Plan, made: Made, mishap: Mishap, say: Say): ScarredSheet {
   const { design } = plan;
-  const piece = pieceAt(made, mishap);
+  const piece = spoiledPiece(made, mishap);
   const { programme } = partNamed(made, piece.name);
   const steps = stepsOf(plan, say);
   const at = mishap.step === null ? undefined : steps.find(({ id }) => id === mishap.step);
@@ -154,14 +154,14 @@ function marksOf(state: SheetState, piece: Piece, say: Say): SheetMark[] {
       kind: 'hole',
       what: 'hole',
       lines: [],
-      gone: [round(centre, diameter)],
+      gone: [roundHole(centre, diameter)],
       wrong: false,
     })),
   ];
 }
 
 /** A round hole as it is drawn. */
-const round = (centre: Point<'sheet'>, diameter: number): Polygon<'sheet'> => circle(centre, diameter / 2, 24);
+const roundHole = (centre: Point<'sheet'>, diameter: number): Polygon<'sheet'> => circle(centre, diameter / 2, 24);
 
 /** Where a point on the rim lies: which edge, and how far from its left end. */
 function rimOf(blank: Blank, p: Point<'sheet'>): { readonly edge: Edge; readonly at: number } | null {
@@ -227,7 +227,7 @@ function onEdgeApplied(marks: readonly SheetMark[], fact: EdgeFact, blank: Blank
       kind === 'notch'
         ? [triangleAt(blank, edge, at, piece.notches[0]?.length ?? NOTCH)]
         : kind === 'hole'
-          ? [round(on(at, fact.deep ?? DEEP), fact.diameter ?? HOLE)]
+          ? [roundHole(on(at, fact.deep ?? DEEP), fact.diameter ?? HOLE)]
           : [];
     return [...marks, { kind, what: `${named(at)}, one too many`, lines, gone, wrong: true }];
   }

@@ -18,15 +18,15 @@ import { onlyHinge, type Rescued } from '../mending';
 import { panelName, partNamed, planFor, planOnSheet, type Made, type Plan } from '../plan';
 import { toEnd } from '../progress';
 import { listed } from '../text';
-import { laidSo, showsWhere, waysToLie, type Laid, type Scar } from './laid';
+import { laidSo, showsWhere, waysToLie, type LaidPattern, type Scar } from './laid';
 import { misreadOf, mistakeWords, type Misread, type Mistake } from './mistaken';
-import { pieceAt, sheetAsItIs, type ScarredSheet, type SheetMark } from './sheet';
+import { spoiledPiece, sheetAsItIs, type ScarredSheet, type SheetMark } from './sheet';
 import type { Mishap, Other } from './wrong';
 
 export type WayKind = 'as-it-is' | 'mend' | 'other-holder' | 'other-contents' | 'new-sheet';
 
 /** One way out of a mishap. */
-export interface Way {
+export interface WayOut {
   readonly kind: WayKind;
   readonly title: string;
   readonly design: DesignInput;
@@ -40,7 +40,7 @@ export interface Way {
   readonly text: string;
   readonly plan: Plan;
   /** How its pattern lies on the sheet; null for a new one. */
-  readonly laid: Laid | null;
+  readonly laid: LaidPattern | null;
   /** Panels with a strip behind them, or joined on anew. */
   readonly mended: readonly string[];
   /** Discs on it would lie on each other. */
@@ -55,7 +55,7 @@ export interface WaysOut {
   /** Readings that are commonly mistaken, for each thing wrong that is one. */
   readonly mistakes: readonly { readonly mistake: Mistake; readonly text: string; readonly misread: Misread }[];
   /** The best first; a new sheet is always the last. */
-  readonly ways: readonly Way[];
+  readonly ways: readonly WayOut[];
   /** Share of what is tried that was, 0 to 1. */
   readonly done: number;
 }
@@ -107,8 +107,8 @@ export function* waysOut(mishap: Mishap, say: Say): Generator<WaysOut, WaysOut> 
     return { sheet: none, mistakes: [], ways: [], done: 1 };
   }
   const sheet = sheetAsItIs(plan, made, mishap, say);
-  const piece = pieceAt(made, mishap);
-  const found: Way[] = [];
+  const piece = spoiledPiece(made, mishap);
+  const found: WayOut[] = [];
   const misreads = mishap.wrong.flatMap((fact) => misreadOf(fact, piece, mishap.design) ?? []);
   const mistakes = misreads
     .filter(({ mistake }, i) => misreads.findIndex((one) => one.mistake === mistake) === i)
@@ -148,8 +148,8 @@ const ORDER: Record<WayKind, number> = {
   'other-contents': 3,
   'new-sheet': 4,
 };
-function best(found: readonly Way[]): Way[] {
-  const rank = (way: Way): readonly number[] => [
+function best(found: readonly WayOut[]): WayOut[] {
+  const rank = (way: WayOut): readonly number[] => [
     Number(!way.keeps),
     gapes(way) + Number(way.overlaps),
     shows(way),
@@ -173,9 +173,9 @@ function best(found: readonly Way[]): Way[] {
 }
 
 /** Whether anything of the sheet’s history can be seen. */
-const shows = ({ scars }: Pick<Way, 'scars'>): number => Number(scars.some(({ ends }) => ends === 'shows'));
+const shows = ({ scars }: Pick<WayOut, 'scars'>): number => Number(scars.some(({ ends }) => ends === 'shows'));
 /** Whether it is cut through where that can be seen, with nothing behind. */
-const gapes = ({ scars, mended }: Way): number =>
+const gapes = ({ scars, mended }: WayOut): number =>
   Number(
     scars.some(
       ({ ends, open, wrong, panelId }) => wrong && open && ends === 'shows' && !mended.includes(panelId ?? ''),
@@ -188,8 +188,8 @@ const overlaps = (plan: Plan): boolean => plan.design.closure.kind === 'buttons'
 const holds = (plan: Plan): boolean => !checksOf(plan).some(({ level }) => level === 'fail');
 
 /** Two ways that come to the same: one holder on one size of paper, with as much room and the same to be seen. */
-const isSame = (a: Way, b: Way): boolean => {
-  const gist = ({ kind, design, plan, room, scars }: Way): string =>
+const isSame = (a: WayOut, b: WayOut): boolean => {
+  const gist = ({ kind, design, plan, room, scars }: WayOut): string =>
     JSON.stringify([
       kind,
       design.construction,
@@ -314,8 +314,8 @@ function* attempted(
   sheet: ScarredSheet,
   before: Plan,
   say: Say,
-  found: readonly Way[],
-): Generator<Way> {
+  found: readonly WayOut[],
+): Generator<WayOut> {
   // What lies as it was planned is planned already.
   const plan = design === mishap.design ? before : planFor(design);
   const { made } = plan;
@@ -363,7 +363,7 @@ function* attempted(
 const pair = ({ x, y }: Point<'sheet'>): [Mm, Mm] => [mm(x), mm(y)];
 
 /** The sheet as a design carries it, and how the pattern lies on it. */
-function rescuedFrom(sheet: ScarredSheet, piece: Piece, { turned, over, at }: Laid): Rescued {
+function rescuedFrom(sheet: ScarredSheet, piece: Piece, { turned, over, at }: LaidPattern): Rescued {
   const lines = (some: readonly SheetMark[]): Rescued['scores'] =>
     some.flatMap((mark) => mark.lines.map(({ from, to }): [[Mm, Mm], [Mm, Mm]] => [pair(from), pair(to)]));
   return {
@@ -387,7 +387,7 @@ type Mend = Pick<Rescued, 'strips' | 'joined'>;
 const MOST_JOINED = 2;
 
 /** What could mend a sheet that a pattern is laid on: strips behind what is open, flaps made anew. */
-function mendsFor(piece: Piece, { spoiled, bites, scars }: Laid, { stuck }: ScarredSheet): readonly Mend[] {
+function mendsFor(piece: Piece, { spoiled, bites, scars }: LaidPattern, { stuck }: ScarredSheet): readonly Mend[] {
   if (stuck) return [{ strips: [], joined: [stuck] }];
   const cut = new Set(scars.flatMap(({ open, wrong, panelId }) => (open && wrong && panelId ? [panelId] : [])));
   const open = spoiled.filter((panel) => bites.has(panel) || cut.has(panel));
@@ -405,9 +405,9 @@ function mended(
   mend: Mend,
   rescued: Rescued,
   whole: Plan & { readonly made: Made },
-  { turned, over, at, lay }: Laid,
+  { turned, over, at, lay }: LaidPattern,
   common: Pick<Told, 'keeps' | 'sheet' | 'before' | 'say'>,
-): Way | null {
+): WayOut | null {
   const plan = planOnSheet(whole, rescued);
   const { made } = plan;
   if (!made || !holds(plan)) return null;
@@ -441,14 +441,14 @@ interface Told {
   readonly plan: Plan;
   readonly made: Made;
   readonly piece: Piece;
-  readonly laid: Laid;
+  readonly laid: LaidPattern;
   readonly mended: readonly string[];
   readonly sheet: ScarredSheet;
   readonly before: Plan;
   readonly say: Say;
 }
 
-function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, before, say }: Told): Way {
+function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, before, say }: Told): WayOut {
   const room = { width: made.fit?.ease.width ?? mm(0), height: made.fit?.ease.height ?? mm(0) };
   const showing = laid.scars.filter(({ ends }) => ends === 'shows');
   const hidden = laid.scars.filter(({ ends, wrong }) => ends === 'hidden' && wrong);
@@ -506,7 +506,7 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, bef
 }
 
 /** How the sheet is laid for it; null where it lies as it did. */
-function lying(laid: Laid, say: Say): string | null {
+function lying(laid: LaidPattern, say: Say): string | null {
   const { x, y } = laid.at;
   const from = [
     x > BEGINS ? `${say(mm(x))} from its left end` : '',
@@ -519,8 +519,8 @@ function lying(laid: Laid, say: Say): string | null {
 const BEGINS = 0.5;
 
 /** Only this piece anew, and whether there is paper for it. */
-function newSheet(plan: Plan, made: Made, mishap: Mishap, say: Say): Way {
-  const piece = pieceAt(made, mishap);
+function newSheet(plan: Plan, made: Made, mishap: Mishap, say: Say): WayOut {
+  const piece = spoiledPiece(made, mishap);
   const { blank } = piece;
   const has = mishap.papers.filter(
     (paper) =>

@@ -42,7 +42,7 @@ export type Fact = z.output<typeof factSchema>;
 /** Most things told of one sheet, and most contents and papers that ways out are sought with. */
 const MOST = 20;
 
-/** The rescue document (docs/contract): a design, how far its make had come, and what is wrong on the sheet. */
+/** The rescue document (its JSON Schema: /api/v1/schema): a design, how far its make had come, and what is wrong on the sheet. */
 export const rescueSchema = z.strictObject({
   version: z.literal(1, { error: 'This reads documents of version 1: write "version": 1.' }),
   design: z.record(z.string(), z.unknown(), { error: 'A design is an object with its construction.' }),

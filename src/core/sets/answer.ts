@@ -15,7 +15,7 @@ export type PlanAnswer =
 const isSet = (document: unknown): boolean => typeof document === 'object' && document !== null && 'parts' in document;
 
 /** Answers a design with its plan, a set with the plans of all its parts; which it is, is told by the document itself. */
-export function answerTo(document: unknown): PlanAnswer {
+export function planAnswerTo(document: unknown): PlanAnswer {
   if (isSet(document)) {
     const read = readSet(document);
     return read.ok

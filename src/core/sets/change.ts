@@ -53,12 +53,12 @@ export function holding(part: PartInput, hold: NonNullable<PartInput['holds']>[n
 }
 
 /** A part that goes into another: it tells the other’s size from then on, which needs none of its own any more. */
-export function withInside(set: SetInput, holder: string, inner: PartInput, hold: Partial<Hold> = {}): SetInput {
+export function withInside(set: SetInput, holder: string, inner: PartInput, hold: Partial<HeldInput> = {}): SetInput {
   const holds = (part: PartInput): PartInput =>
     part.id === holder ? holding(part, { part: inner.id, ...hold }) : part;
   return { ...set, parts: [inner, ...set.parts.map(holds)] };
 }
-type Hold = NonNullable<PartInput['holds']>[number];
+type HeldInput = NonNullable<PartInput['holds']>[number];
 
 /** A part that another goes into, or that goes round it. */
 export const withOutside = (set: SetInput, outer: PartInput): SetInput => ({ ...set, parts: [...set.parts, outer] });

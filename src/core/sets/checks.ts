@@ -1,7 +1,7 @@
 /** Checks across a set: counts, what goes into what and out again, papers. What each part has by itself its own plan tells. */
 import type { Contents } from '../constructions';
 import { TOLERANCE } from '../geometry';
-import { turned } from '../fit';
+import { alongContents } from '../fit';
 import { inches, mm, type Mm } from '../length';
 import type { Level } from '../constructions';
 import { shortagesOf } from './cut-list';
@@ -185,7 +185,9 @@ function gripChecks({ part, plan, holds }: PlannedPart): SetCheck[] {
     const tight = fit !== undefined && Math.max(fit.ease.width, fit.ease.height) < FINGERS && fit.depth >= 0;
     return tight && !cavity.onEdge && holds.thickness > FINGERS ? [grip(true)] : [];
   }
-  return turned(cavity, holds).height <= turned(cavity, made.inside).height - TOLERANCE.folded ? [grip(false)] : [];
+  return alongContents(cavity, holds).height <= alongContents(cavity, made.inside).height - TOLERANCE.folded
+    ? [grip(false)]
+    : [];
 }
 
 /** A paper for a piece that the part does not have says nothing. */

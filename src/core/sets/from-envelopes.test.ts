@@ -4,11 +4,11 @@ import { runs } from '../../../tests/helpers/runs';
 import { inches, sayer } from '../length';
 import { calipersOf } from '../design';
 import { checksOf } from '../checks';
-import { momentsOf, pileOf, seenAt } from '../looks';
+import { momentsOf, pileAtStep, seenAt } from '../looks';
 import { stepsOf } from '../making';
 import { type DesignInput } from '../design';
 import {
-  answerTo,
+  planAnswerTo,
   cutListOf,
   ENVELOPE_WAYS,
   planSet,
@@ -154,7 +154,7 @@ test('its pocket is as it was measured, its flap folds, and every picture of it 
         expect(made.finished).toMatchObject({ width: expect.closeTo(width, 6), height: expect.closeTo(height, 6) });
         for (const { picture } of stepsOf(plan, say)) {
           if (picture.kind !== 'folded') continue;
-          const { layers } = pileOf(made, picture).stack;
+          const { layers } = pileAtStep(made, picture).stack;
           expect(layers.length).toBeGreaterThan(0);
         }
         expect(stepsOf(plan, say).every(({ picture }) => picture.kind !== 'standing')).toBe(true);
@@ -188,7 +188,7 @@ test('it is two papers thick, as it was measured; a layer on it is of the set’
 
 test('nobody makes what is given: a document that asks for it is told how to write it', () => {
   const design = { version: 1, construction: 'bought-envelope', blank: { width: 100, height: 100 } } as unknown;
-  expect(answerTo(design)).toMatchObject({
+  expect(planAnswerTo(design)).toMatchObject({
     ok: false,
     issues: [{ path: 'construction', message: expect.stringContaining('“given”') }],
   });

@@ -3,7 +3,7 @@ export {
   LIES,
   MOST_ALIKE,
   setSchema,
-  type Hold,
+  type HeldPart,
   type Lie,
   type Part,
   type PartInput,
@@ -36,5 +36,5 @@ export { minutesOf } from './time';
 export { CHAINS, type Begun, type Chain } from './chains';
 export { ENVELOPE_WAYS, type Envelopes, type EnvelopeWay } from './from-envelopes';
 export { setDocument, setPlanSchema, type SetPlanDocument } from './document';
-export { answerTo, type PlanAnswer } from './answer';
+export { planAnswerTo, type PlanAnswer } from './answer';
 export { setOfOlder } from './older';

@@ -1,5 +1,5 @@
 import { freeId, holding, roundOf } from './change';
-import type { Hold, PartInput, SetInput } from './set';
+import type { HeldPart, PartInput, SetInput } from './set';
 
 /** The parts of a set that nothing of it holds or goes round: what one sees of it. */
 export const outermost = ({ parts }: SetInput): readonly PartInput[] =>
@@ -59,7 +59,7 @@ export function joined(set: SetInput, other: SetInput): { readonly set: SetInput
 }
 
 /** How a set comes to lie in another. */
-export type Put = Pick<Hold, 'count' | 'lie'>;
+export type Put = Pick<HeldPart, 'count' | 'lie'>;
 
 /** The set with another in one of its parts: that tells the part’s size from then on. */
 export function withSetInside(set: SetInput, holder: string, other: SetInput, { count, lie }: Put): SetInput {

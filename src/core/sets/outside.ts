@@ -2,7 +2,7 @@ import type { Contents } from '../constructions';
 import { inches, mm, type Mm } from '../length';
 import { addedOutside, closurePlan, type Made } from '../plan';
 import { type Closure, type Design } from '../design';
-import type { Hold } from './set';
+import type { HeldPart } from './set';
 
 /** How large a thing is from the outside with what it holds, mm: thickness at its thickest place. */
 export interface Outside {
@@ -44,7 +44,7 @@ export function outsideOf(made: Made, design: Design, given: Outside | null, hol
 }
 
 /** How some things lie in what holds them: so many of one outside. */
-export type Lying = Pick<Hold, 'count' | 'lie' | 'turn'>;
+export type Lying = Pick<HeldPart, 'count' | 'lie' | 'turn'>;
 
 /**
  * The room several like things take together, each as large as it is, along the axes of what holds them: one on the other they
@@ -52,7 +52,7 @@ export type Lying = Pick<Hold, 'count' | 'lie' | 'turn'>;
  * itself its thickness, on a floor (`onFloor`) it is turned up.
  */
 export function together(
-  { lie, turn }: Pick<Hold, 'lie' | 'turn'>,
+  { lie, turn }: Pick<HeldPart, 'lie' | 'turn'>,
   all: readonly Outside[],
   onFloor: boolean,
 ): Contents {

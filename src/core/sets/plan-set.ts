@@ -6,7 +6,7 @@ import { planFor, type Plan } from '../plan';
 import { type Design } from '../design';
 import { listed, uncapitalised } from '../text';
 import { alike, eachOf, onEachOther, outsideOf, together, type Outside } from './outside';
-import type { Hold, Part, SetDesign } from './set';
+import type { HeldPart, Part, SetDesign } from './set';
 
 /** A part with its plan; what it holds and how large it then is. */
 export interface PlannedPart {
@@ -41,17 +41,17 @@ export function planSet(set: SetDesign, plan: Planner = planFor): SetPlan {
   return { set, parts: set.parts.flatMap(({ id }) => done.get(id) ?? []) };
 }
 
-interface Bench {
+interface SetBench {
   readonly done: Map<string, PlannedPart>;
   readonly part: (id: string) => Part;
   readonly plan: Planner;
 }
 
 /** Plans a part whose size comes from within or stands by itself, and then what fills it. */
-const planOuter = (part: Part, bench: Bench): void => planFilled(part, bench, (more) => sizedFor(part, more, bench));
+const planOuter = (part: Part, bench: SetBench): void => planFilled(part, bench, (more) => sizedFor(part, more, bench));
 
 /** Plans a part with so much thickness to spare, and what fills it; then once more with the thickness that takes. */
-function planFilled(part: Part, bench: Bench, planned: (more: Mm) => PlannedPart): void {
+function planFilled(part: Part, bench: SetBench, planned: (more: Mm) => PlannedPart): void {
   const fillers = part.holds.filter(({ fills }) => fills);
   const settle = (more: Mm): void => {
     const holder = planned(more);
@@ -72,7 +72,7 @@ function planFilled(part: Part, bench: Bench, planned: (more: Mm) => PlannedPart
 }
 
 /** A part planned for what it holds or goes round, with so much thickness more. */
-function sizedFor(part: Part, more: Mm, bench: Bench): PlannedPart {
+function sizedFor(part: Part, more: Mm, bench: SetBench): PlannedPart {
   const held = heldBy(part);
   const planned = (onFloor: boolean): PlannedPart => {
     const holds = lyingIn(held, bench, onFloor);
@@ -104,14 +104,14 @@ const untold = (part: Part, from: string): PlannedPart => ({
   own: null,
 });
 
-type Held = Pick<Hold, 'part' | 'count' | 'lie' | 'turn'>;
+type Held = Pick<HeldPart, 'part' | 'count' | 'lie' | 'turn'>;
 
 /** What a part takes its size from: what it holds, or goes round. */
 export const heldBy = ({ holds, round }: Pick<Part, 'holds' | 'round'>): readonly Held[] =>
   round ? [{ ...round, turn: false }] : holds.filter(({ fills }) => !fills);
 
 /** Some things together as they lie in one; null where there are none, or something of them has no plan. */
-function lyingIn(held: readonly Held[], { done }: Bench, onFloor: boolean): Contents | null {
+function lyingIn(held: readonly Held[], { done }: SetBench, onFloor: boolean): Contents | null {
   const all = held.flatMap((hold) => {
     const outside = done.get(hold.part)?.outside;
     return outside ? [together(hold, alike(hold.count, outside), onFloor)] : [];
@@ -120,7 +120,7 @@ function lyingIn(held: readonly Held[], { done }: Bench, onFloor: boolean): Cont
 }
 
 /** A part planned for some contents; what stands by itself is planned as it is. */
-function carriedOut(part: Part, holds: Contents | null, { plan, part: named }: Bench): PlannedPart {
+function carriedOut(part: Part, holds: Contents | null, { plan, part: named }: SetBench): PlannedPart {
   const design = designFor(part, part.fixed ? null : holds, named);
   return filled(part, plan(design), holds);
 }
@@ -141,14 +141,14 @@ const round = (own: Outside, holds: Contents): Outside => ({
 });
 
 /** A part’s design for what goes in, and what that is called. */
-function designFor(part: Part, contents: Contents | null, named: Bench['part']): Design {
+function designFor(part: Part, contents: Contents | null, named: SetBench['part']): Design {
   const called = calledTogether(part, named);
   const design = called === null ? part.design : { ...part.design, holds: called };
   return contents ? { ...design, contents, thickness: contents.thickness } : design;
 }
 
 /** What a part holds in words: `card`, `4 envelopes and tag`; null for nothing of the set. */
-function calledTogether(part: Part, named: Bench['part']): string | null {
+function calledTogether(part: Part, named: SetBench['part']): string | null {
   const all = part.round ? [part.round] : part.holds;
   if (all.length === 0) return null;
   return all.map(({ part: id, count }) => counted(count, named(id).name)).join(' and ');
@@ -167,10 +167,10 @@ function plural(name: string): string {
 }
 
 /** Plans what is as large as the room of its holder allows, on its marks; and what fills that. */
-const planFilling = (part: Part, hold: Hold, holder: PlannedPart, bench: Bench): void =>
+const planFilling = (part: Part, hold: HeldPart, holder: PlannedPart, bench: SetBench): void =>
   planFilled(part, bench, (more) => fitted(part, hold, holder, more, bench));
 
-function fitted(part: Part, hold: Hold, holder: PlannedPart, thickness: Mm, bench: Bench): PlannedPart {
+function fitted(part: Part, hold: HeldPart, holder: PlannedPart, thickness: Mm, bench: SetBench): PlannedPart {
   const room = roomIn(holder.plan, hold);
   const none = (): PlannedPart => untold(part, `room of the ${uncapitalised(holder.part.name)}`);
   if (!room) return none();
@@ -216,7 +216,7 @@ const larger = ({ outside: a }: PlannedPart, { outside: b }: PlannedPart): boole
   a !== null && (b === null || a.width * a.height > b.width * b.height);
 
 /** The most one of some like things may measure to lie in a holder with the room it aims for; null where none goes in. */
-function roomIn({ made, design }: Plan, hold: Hold): { readonly width: Mm; readonly height: Mm } | null {
+function roomIn({ made, design }: Plan, hold: HeldPart): { readonly width: Mm; readonly height: Mm } | null {
   const [opened] = made?.holds ?? [];
   if (!opened) return null;
   const { width, height } = eachOf(hold, opened.largest(design.aim, design.thickness));

@@ -106,7 +106,7 @@ const partSchema = z.strictObject({
   layers: z.array(setLayerSchema).max(12, { error: 'At most 12 layers.' }).default([]),
 });
 
-/** The set document (docs/contract): papers, and parts that hold each other. */
+/** The set document (its JSON Schema: /api/v1/schema): papers, and parts that hold each other. */
 export const setSchema = z.strictObject({
   version: z.literal(1, { error: 'This reads documents of version 1: write "version": 1.' }),
   set: name.default('').describe('What the set is called.'),
@@ -131,7 +131,7 @@ export type SetPaperInput = NonNullable<SetInput['papers']>[number];
 type SetOutput = z.output<typeof setSchema>;
 export type SetPaper = SetOutput['papers'][number];
 export type PartOutput = SetOutput['parts'][number];
-export type Hold = PartOutput['holds'][number];
+export type HeldPart = PartOutput['holds'][number];
 
 /** A part of a set, its design with nothing left open but what others tell. */
 export interface Part extends Omit<PartOutput, 'name' | 'design' | 'given'> {
@@ -142,7 +142,7 @@ export interface Part extends Omit<PartOutput, 'name' | 'design' | 'given'> {
   /** Its size stands by itself: told, given, or by its paper. What it holds is checked against it. */
   readonly fixed: boolean;
   /** What makes it as large as it is, from the outside: what it fills. */
-  readonly fills: { readonly holder: string; readonly hold: Hold } | null;
+  readonly fills: { readonly holder: string; readonly hold: HeldPart } | null;
 }
 
 /** A set, read: parts from the innermost outwards, those that fill another after it. */

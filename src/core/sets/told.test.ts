@@ -3,7 +3,7 @@ import { expectApproved } from '../../../tests/helpers/approved';
 import { inches, sayer } from '../length';
 import { checksOf, checkSentence } from '../checks';
 import {
-  answerTo,
+  planAnswerTo,
   CHAINS,
   designOf,
   freeId,
@@ -322,16 +322,16 @@ test('a design of an older version, with all it had: every companion is a layer 
 
 test('one door answers a design and a set, and says which of them has a problem', () => {
   const design = { version: 1, construction: 'mat', contents: { width: 40, height: 50 } };
-  expect(answerTo(design)).toMatchObject({ ok: true, answer: { construction: 'mat' } });
-  expect(answerTo(set({ ...card, quantity: 4 }, envelope))).toMatchObject({
+  expect(planAnswerTo(design)).toMatchObject({ ok: true, answer: { construction: 'mat' } });
+  expect(planAnswerTo(set({ ...card, quantity: 4 }, envelope))).toMatchObject({
     ok: true,
     answer: { parts: [{ id: 'card', plan: null }, { id: 'envelope' }] },
   });
-  expect(answerTo({ ...design, construction: 'loom' })).toMatchObject({
+  expect(planAnswerTo({ ...design, construction: 'loom' })).toMatchObject({
     ok: false,
     error: 'The design has a problem.',
   });
-  expect(answerTo(set())).toMatchObject({ ok: false, error: 'The set has a problem.' });
+  expect(planAnswerTo(set())).toMatchObject({ ok: false, error: 'The set has a problem.' });
 });
 
 test('what holds a banded box has room for the box and the band round it', () => {

@@ -44,7 +44,7 @@ export const trialInside = ({ notch, offset }: BoardSize, sheet: Mm, setting: Mm
 });
 
 /** One measured length as an equation: `offset · d − notch / 2 = found`, d being 1 for a width and −1 for a height. */
-interface Reading {
+interface TrialReading {
   readonly trial: number;
   readonly way: 1 | -1;
   readonly found: number;
@@ -95,7 +95,7 @@ export function calibrate(trials: readonly TrialFold[], reading: number = READIN
   };
 }
 
-function readingsOf({ sheet, setting, width, height }: TrialFold, trial: number): Reading[] {
+function readingsOf({ sheet, setting, width, height }: TrialFold, trial: number): TrialReading[] {
   return [
     ...(width === undefined ? [] : [{ trial, way: 1, found: width / Math.SQRT2 - setting } as const]),
     ...(height === undefined ? [] : [{ trial, way: -1, found: height / Math.SQRT2 - (sheet - setting) } as const]),

@@ -6,7 +6,7 @@ import { scoredLines, type ScoredLine } from './lines';
 import type { EnvelopeBoard } from './kinds';
 import type { EnvelopeBoardMove, Mark, Move, Programme } from './move';
 import { Sheet } from './sheet';
-import { type Figures, type MovesOf, type Reading, type ToolType } from './tool';
+import { type Figures, type MovesOf, type RulerReading, type ToolType } from './tool';
 
 const figures = {
   notch: {
@@ -115,7 +115,8 @@ export const envelopeBoard: ToolType<EnvelopeBoard> = {
             mark: `${lay}, edge ${leftOf(edge)} on the left, with your mark in the middle of the notch. Punch.`,
             pointer: `${lay}, with ${to === undefined ? 'the score you just made' : `score ${number(to)}`} at the pointer. Punch.`,
           }[by];
-          const readings: Reading[] = by === 'ruler' ? [{ at, on: 'board', what: 'for the sheet’s left end' }] : [];
+          const readings: RulerReading[] =
+            by === 'ruler' ? [{ at, on: 'board', what: 'for the sheet’s left end' }] : [];
           return { action: 'punch', edge, at, text, readings, caution: 'punch', takes: 2 };
         },
         short: () => 'punch.',

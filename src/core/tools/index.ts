@@ -24,7 +24,7 @@ export {
   withFigure,
 } from './registry';
 export type { Fault, ToolLimitFacts } from './fault';
-export type { Hand, Reading, Thing, ToolStep, ToolWork, Under } from './tool';
+export type { ToolGesture, RulerReading, UnderThing, ToolStep, ToolWork, Under } from './tool';
 export {
   boardsOf,
   COMMON_TOOLBOX,

@@ -5,7 +5,7 @@ import { listed } from '../text';
 import type { ScoringBoard } from './kinds';
 import { scoresRun, type Move, type ScoringBoardMove, type Stretch } from './move';
 import { stretchOf } from './sheet';
-import { handNotch, makingByHand, type Figures, type MovesOf, type Reading, type ToolType } from './tool';
+import { handNotch, makingByHand, type Figures, type MovesOf, type RulerReading, type ToolType } from './tool';
 import { partWay, stretchReadings } from './telling';
 
 const figures = {
@@ -93,7 +93,7 @@ export const scoringBoard: ToolType<ScoringBoard> = {
             ...(all.length > 1 && { scores: all.flatMap(scoresRun) }),
             text: `${all.length > 1 ? 'Scores' : 'Score'} ${numbers}${of}: edge ${edge} near you, edge ${leftOf(edge)} against the fence, down the ${all.length > 1 ? 'grooves' : 'groove'} at ${listed(all.map(({ at }) => say(at)))}${partWay(only, say)}.`,
             readings: [
-              ...all.map(({ at }): Reading => ({ at, on: 'fence', what: 'from the fence' })),
+              ...all.map(({ at }): RulerReading => ({ at, on: 'fence', what: 'from the fence' })),
               ...stretchReadings(only),
             ],
             takes: all.length,

@@ -49,7 +49,7 @@ export interface ToolStep {
   /** All scores of this step, where it makes several. */
   readonly scores?: readonly string[];
   readonly text: string;
-  readonly readings?: readonly Reading[];
+  readonly readings?: readonly RulerReading[];
   readonly caution?: 'punch' | 'blade' | 'press';
   /** The edge its picture brings near, where that is not the one the last turn brought. */
   readonly brings?: Edge;
@@ -57,7 +57,7 @@ export interface ToolStep {
   readonly takes?: number;
 }
 /** A length that is read off something during a step. */
-export interface Reading {
+export interface RulerReading {
   readonly at: Mm;
   /** What it is read on: the tool's own ruler, or one laid along the sheet. */
   readonly on: 'board' | 'fence' | 'ruler' | 'trimmer';
@@ -96,9 +96,9 @@ export interface Under {
   readonly box: { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number };
   /** How far left of the origin the sheet's left end lies. */
   readonly shift: number;
-  readonly things: readonly Thing[];
+  readonly things: readonly UnderThing[];
 }
-export type Thing =
+export type UnderThing =
   /** A groove a score is run in. */
   | { readonly is: 'groove'; readonly from: Point; readonly to: Point }
   /** Grooves all over, square to the fence, with those to use. */
@@ -110,7 +110,7 @@ export type Thing =
   | { readonly is: 'punch'; readonly across: number; readonly pressed: boolean };
 
 /** Something the hands can do at a tool on the screen, with the length it is set to where there is one. */
-export interface Hand {
+export interface ToolGesture {
   readonly title: string;
   readonly length?: { readonly title: string; readonly most: number; readonly fresh: Readonly<Record<Units, Mm>> };
   readonly off?: boolean;
@@ -182,7 +182,7 @@ export interface PlanTool<T = Tool> {
   /** What lies under the sheet in the last of these moves; null when it lies free. */
   under?(tool: T, moves: readonly Move[], sheet: { readonly wide: number; readonly deep: number }): Under | null;
   /** What the hands can do with it on the screen, on a sheet as it is by now. */
-  hands?(tool: T, sheet: SheetState): readonly Hand[];
+  hands?(tool: T, sheet: SheetState): readonly ToolGesture[];
 }
 
 /** What a construction needs to know of a tool that has no notch: it is measured, so it stands on the graduation. */

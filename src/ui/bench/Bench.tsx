@@ -13,7 +13,7 @@ import { partOf, plannedSet, usePlannedSet, type OpenPart, type Planned } from '
 import { useTell } from '../parts/useTell';
 import { useToolbox } from '../parts/useToolbox';
 import { withKit } from '../parts/withKit';
-import { Reading } from '../parts/Reading';
+import { InUnits } from '../parts/InUnits';
 import { Answer } from './Answer';
 import { Brief } from './Brief';
 import { Glance } from './Glance';
@@ -146,7 +146,7 @@ function Table({ store, view, onView, onKeys }: TableProps) {
   );
   const shown = beside.open.answer;
   return (
-    <Reading units={store((now) => now.units)} graduation={set.graduation ?? '1/8 in'}>
+    <InUnits units={store((now) => now.units)} graduation={set.graduation ?? '1/8 in'}>
       <Toolbar store={store} whole={beside.whole} />
       <Boundary what="The set at a glance" of={set}>
         <Strip {...together} view={view} onView={onView} />
@@ -175,7 +175,7 @@ function Table({ store, view, onView, onKeys }: TableProps) {
           <KeysButton onKeys={onKeys} />
         </section>
       </div>
-    </Reading>
+    </InUnits>
   );
 }
 

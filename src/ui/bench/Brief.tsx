@@ -28,7 +28,7 @@ import { LengthField } from '../parts/LengthField';
 import { PaperThickness } from '../parts/PaperThickness';
 import { useToolbox } from '../parts/useToolbox';
 import { useStashPapers } from '../parts/useStash';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { Choices, OptionInput } from './Choices';
 import { Extras } from './Extras';
 import { EnoughPaper } from './EnoughPaper';
@@ -114,7 +114,7 @@ function MadeAs({ design, onChange }: BriefProps) {
 }
 
 function WhatGoesIn({ design, onChange }: BriefProps) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const { contents, thickness } = design;
   if (!contents) return null;
   const change = (part: Partial<typeof contents>, key: string): void =>
@@ -230,7 +230,7 @@ const paperFrom = (stash: readonly KeptPaper[], { paper }: Design): KeptPaper | 
   );
 
 function Paper({ design, made, onChange }: BriefProps) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const { paper } = design;
   const stash = useStashPapers();
   const own = paperFrom(stash, design);
@@ -328,7 +328,7 @@ function SizeFields({ labels, value, least, onChange }: SizeFieldsProps) {
 }
 
 function ToolChoice({ design, onChange }: BriefProps) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const toolbox = useToolbox();
   const { tool, construction } = design;
   const say = (value: number): string => formatLength(mm(value), units, units === 'in' ? '1/32 in' : '0.5 mm', true);

@@ -6,7 +6,7 @@ import { type DesignChange, type DesignInput } from '@/core/design';
 import { type Level } from '@/core/constructions';
 import { useMedia } from '../shell/useMedia';
 import { CheckLine, CheckList } from '../parts/CheckList';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { useRemedies } from './useRemedies';
 import styles from './Checks.module.css';
 
@@ -20,7 +20,7 @@ interface ChecksProps {
 
 /** What the folding proved and what it did not, worst first, each with the button that cures it. */
 export function Checks({ of, checks, onRemedy }: ChecksProps) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const remedies = useRemedies(of, checks);
   const wide = useMedia('(min-width: 721px)');
   const [chosen, setAll] = useState<boolean | null>(null);

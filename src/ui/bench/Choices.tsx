@@ -6,7 +6,7 @@ import { constructionOptions, type Design, type DesignChange } from '@/core/desi
 import { planFor } from '@/core/plan';
 import { LengthField } from '../parts/LengthField';
 import { NumberField } from '../parts/NumberField';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './Brief.module.css';
 
 interface ChoicesProps {
@@ -149,7 +149,7 @@ function Consequence({
   readonly option: string;
   readonly value: string;
 }) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const words = useMemo(() => {
     const options = { ...(design.options as Record<string, unknown>), [option]: value };
     try {

@@ -10,7 +10,7 @@ import {
 } from '@/core/design';
 import { closurePlan, glueAdvice, type Made } from '@/core/plan';
 import { LengthField } from '../parts/LengthField';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { Layers } from './Layers';
 import styles from './Brief.module.css';
 
@@ -40,7 +40,7 @@ const SHUTS: Record<Closure, string> = {
 };
 /** What holds it together, what shuts it, what is laid on it: each with the figures that follow from the fold. */
 export function Extras({ design, made, onChange }: ExtrasProps) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const { adhesive, closure, decorate } = design;
   const advice = made ? glueAdvice(made, design) : [];
   const shut = made ? closurePlan(made, design) : null;

@@ -10,7 +10,7 @@ import { USUAL_ROOM } from '@/data/setting-kinds';
 import { fitWords } from '../log/fitWords';
 import { useAll, useSetting } from '../parts/useKept';
 import { Words } from '../parts/Words';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './Bench.module.css';
 
 interface FitsSoFarProps {
@@ -25,7 +25,7 @@ const SAME = 0.8;
 
 /** What the log knows of such a holder round such contents: how the last one fitted, and the room that would be right. */
 export function FitsSoFar({ design, fit, onChange }: FitsSoFarProps) {
-  const { units, say } = useReading();
+  const { units, say } = useUnits();
   const all = useAll<LogRecord>('log');
   const [, setUsual] = useSetting(USUAL_ROOM);
   const log = useMemo(() => all && ownMakes(latestFirst(all.records)), [all]);

@@ -12,7 +12,7 @@ import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { useSize } from '../draw/useSize';
 import { StepSlider } from '../parts/StepSlider';
 import { SpaceView } from '../space/SpaceView';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { LeafThrough } from './LeafThrough';
 import { PrintTable } from './PrintTable';
 import styles from './FoldedView.module.css';
@@ -96,7 +96,7 @@ export function FoldedView(props: FoldedViewProps) {
 
 /** The thing from both sides at any step of its folding, true to scale; a point of it tells its layers. */
 function Faces({ made, design }: FoldedViewProps) {
-  const { say, units } = useReading();
+  const { say, units } = useUnits();
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const frames = useMemo(() => framesOf(made), [made]);

@@ -6,7 +6,7 @@ import { capitalised } from '@/core/text';
 import { newId } from '@/data/newId';
 import { LengthField } from '../parts/LengthField';
 import { MenuButton } from '../parts/MenuButton';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { LAYER_TITLE } from '../parts/titles';
 import { Words } from '../parts/Words';
 import styles from './Brief.module.css';
@@ -19,7 +19,7 @@ interface LayersProps {
 
 /** What is laid on the faces of the thing and into its room, each next one on the last. */
 export function Layers({ design, made, onChange }: LayersProps) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const { layers } = design;
   const change = (index: number, part: Partial<Design['layers'][number]>, key: string): void =>
     onChange({ layers: layers.map((layer, i) => (i === index ? { ...layer, ...part } : layer)) }, key);

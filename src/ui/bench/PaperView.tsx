@@ -15,7 +15,7 @@ import { Grab } from '../draw/Grab';
 import { ringsPath } from '../draw/path';
 import { useSize } from '../draw/useSize';
 import { LengthField } from '../parts/LengthField';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './PaperView.module.css';
 
 type Change = (change: DesignChange, key: string) => void;
@@ -78,7 +78,7 @@ const SMALLEST = 5;
  * a window marked on the paper shown where it lands on the finished front.
  */
 export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
-  const { graduation, say } = useReading();
+  const { graduation, say } = useUnits();
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const { paper } = design;

@@ -5,7 +5,7 @@ import {
   openPrintMap,
   printMap,
   printOn,
-  standing,
+  printStands,
   turnedUpright,
   turnFor,
   type Showing,
@@ -59,7 +59,7 @@ export function PrintTable({ made, design, onChange }: PrintTableProps) {
               <td>{one.side === 'outside' ? 'outside' : paper(one).sided === 1 ? 'plain inside' : 'inside'}</td>
               {directional && (
                 <td className={isUpright(one) ? undefined : styles.wrong}>
-                  {printOn(made, design, one) === null ? '' : standing(one.turn)}
+                  {printOn(made, design, one) === null ? '' : printStands(one.turn)}
                   <MakeUpright showing={one} now={paper(one).turn} onTurn={(to) => turn(one, to)} />
                 </td>
               )}

@@ -5,12 +5,12 @@ import { boxOf, distance, type Point } from '@/core/geometry';
 import { formatLength, mm, roundTo } from '@/core/length';
 import type { Piece } from '@/core/pattern';
 import { ringsPath } from '../draw/path';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import type { Seat } from './contentsOnSheet';
 import styles from './SheetView.module.css';
 
 /** How a sheet is seen on the screen. */
-export interface Sight {
+export interface SheetView {
   readonly at: (p: Point) => readonly [number, number];
   /** Pixels to a millimetre. */
   readonly scale: number;
@@ -33,7 +33,7 @@ interface PaperProps {
   readonly drawing: SheetDrawing;
   readonly piece: Piece;
   readonly seat: Seat | null;
-  readonly sight: Sight;
+  readonly sight: SheetView;
 }
 
 /** The blank, the paper that is left of it, its glue, and what will lie on it. */
@@ -129,9 +129,9 @@ export function ContentsLabel({
 }: {
   readonly seat: Seat;
   readonly known: boolean;
-  readonly sight: Sight;
+  readonly sight: SheetView;
 }) {
-  const { units, graduation } = useReading();
+  const { units, graduation } = useUnits();
   const [x, y] = sight.at(seat.heart);
   if (seat.shown * sight.scale < 70) return null;
   // What fits is never said larger than it is.

@@ -2,13 +2,13 @@ import { edgeLength, onEdge, type Edge } from '@/core/pattern';
 import type { Made, MadePiece } from '@/core/plan';
 import { FigureText } from '../draw/FigureText';
 import { Ruler } from '../draw/Ruler';
-import type { Sight } from './SheetDrawn';
+import type { SheetView } from './SheetDrawn';
 import styles from './SheetView.module.css';
 
 interface SheetEdgesProps {
   readonly made: Made;
   readonly part: MadePiece;
-  readonly sight: Sight;
+  readonly sight: SheetView;
 }
 
 /** The four edges of a sheet, each ruled and with what is set or measured along it. */

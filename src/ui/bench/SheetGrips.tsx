@@ -4,13 +4,13 @@ import { middle, type Point } from '@/core/geometry';
 import { stepOf } from '@/core/length';
 import type { Made } from '@/core/plan';
 import { Grab } from '../draw/Grab';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import type { Seat } from './contentsOnSheet';
-import type { Sight } from './SheetDrawn';
+import type { SheetView } from './SheetDrawn';
 import type { Dragging } from './useDrag';
 
 interface GripsProps {
-  readonly sight: Sight;
+  readonly sight: SheetView;
   readonly dragging: Dragging;
   /** The scale is held while something is dragged. */
   readonly onHold: (held: boolean) => void;
@@ -24,7 +24,7 @@ export function FoldGrips({
   dragging: { onFold },
   onHold,
 }: GripsProps & { readonly made: Made; readonly drawing: SheetDrawing }) {
-  const { graduation, say } = useReading();
+  const { graduation, say } = useUnits();
   const step = stepOf(graduation) || 1;
   return made.built.grips.map((grip: Grip) => {
     const score = drawing.scores.find(({ id }) => id === grip.hinge);
@@ -65,7 +65,7 @@ export function ContentsGrip({
   dragging: { onContents },
   onHold,
 }: GripsProps & { readonly seat: Seat }) {
-  const { graduation, say } = useReading();
+  const { graduation, say } = useUnits();
   const step = stepOf(graduation) || 1;
   const { corner, heart, across, deep, width, height } = seat;
   return (

@@ -5,9 +5,9 @@ import { sheetDrawing } from '@/core/files';
 import type { Design } from '@/core/design';
 import type { Made, MadePiece } from '@/core/plan';
 import { useSize } from '../draw/useSize';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { contentsOnSheet } from './contentsOnSheet';
-import { ContentsLabel, GlueHatches, Legend, LinesDrawn, PanelNames, PaperDrawn, type Sight } from './SheetDrawn';
+import { ContentsLabel, GlueHatches, Legend, LinesDrawn, PanelNames, PaperDrawn, type SheetView } from './SheetDrawn';
 import { SheetEdges } from './SheetEdges';
 import { ContentsGrip, FoldGrips } from './SheetGrips';
 import type { Dragging } from './useDrag';
@@ -26,7 +26,7 @@ const MARGIN = 58;
 
 /** The flat sheet of one piece, true to scale: ruled edges, numbered scores, cuts, flaps, glue, and what can be dragged. */
 export function SheetView({ made, part, design, dragging }: SheetViewProps) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const [heldScale, setHeldScale] = useState<number | null>(null);
@@ -36,7 +36,7 @@ export function SheetView({ made, part, design, dragging }: SheetViewProps) {
   const box = size ?? { width: 600, height: 600 };
   const free = { width: Math.max(120, box.width - 2 * MARGIN), height: Math.max(120, box.height - 2 * MARGIN) };
   const scale = heldScale ?? Math.min(free.width / blank.width, free.height / blank.height);
-  const sight: Sight = {
+  const sight: SheetView = {
     scale,
     // The middle of the sheet stands still while it grows, so a drag never runs away from the finger.
     at: (p) => [box.width / 2 + (p.x - blank.width / 2) * scale, box.height / 2 - (p.y - blank.height / 2) * scale],

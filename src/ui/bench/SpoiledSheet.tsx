@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import { panelName, type Made } from '@/core/plan';
 import { type Design, type DesignChange } from '@/core/design';
 import { listed } from '@/core/text';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './Brief.module.css';
 
 interface SpoiledSheetProps {
@@ -13,7 +13,7 @@ interface SpoiledSheetProps {
 
 /** Says that a piece is made of a sheet that went wrong, and how it is mended; a new one takes its place at a touch. */
 export function SpoiledSheet({ design: { rescued }, made, onChange }: SpoiledSheetProps) {
-  const { say } = useReading();
+  const { say } = useUnits();
   if (!rescued) return null;
   const { piece, sheet, strips, joined } = rescued;
   const names = (panels: readonly string[]): string =>

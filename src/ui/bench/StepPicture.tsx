@@ -1,4 +1,4 @@
-import { turned } from '@/core/fit';
+import { alongContents } from '@/core/fit';
 import { foldedBox } from '@/core/fold';
 import { TOLERANCE, type Point } from '@/core/geometry';
 import { edgeLength, onEdge } from '@/core/pattern';
@@ -8,7 +8,7 @@ import {
   finishedFront,
   cutFromSheet,
   inPile,
-  pileOf,
+  pileAtStep,
   stillStep,
   type CutOut,
   type Finish,
@@ -151,7 +151,7 @@ function Cutting({ picture, made, design, size: side }: Sized & { picture: Extra
 function PartFolded({ picture, made, design, size }: Sized & { picture: Extract<Picture, { kind: 'folded' }> }) {
   const { folded, built } = made;
   const stage = folded.stages[picture.stage]!;
-  const { stack, view } = pileOf(made, picture);
+  const { stack, view } = pileAtStep(made, picture);
   const box = foldedBox(stack, view);
   const [wide, high] = [box.maxX - box.minX, box.maxY - box.minY];
   // A part-folded pile is drawn as large as its picture allows, but a small one never larger than the flat sheet.
@@ -168,7 +168,10 @@ function PartFolded({ picture, made, design, size }: Sized & { picture: Extract<
     .filter(({ step }) => picture.glue && step === stage.step.id)
     .flatMap(({ panel, polygons }) => inPile(panel, polygons, stack, view));
   const [cavity] = built.cavities;
-  const [contents, inside] = [turned(cavity, design.contents ?? made.largest), turned(cavity, made.inside)];
+  const [contents, inside] = [
+    alongContents(cavity, design.contents ?? made.largest),
+    alongContents(cavity, made.inside),
+  ];
   // A little less than half of them is still outside; seen from above, the rectangle's left end is its right.
   const [left, top] = place({ x: (inside.width + contents.width) / 2, y: -0.45 * contents.height });
   return (

@@ -2,14 +2,14 @@ import { stepsOf } from '@/core/making';
 import { type Plan } from '@/core/plan';
 import { listed } from '@/core/text';
 import { ACTION_TITLE } from '../parts/titles';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { Words } from '../parts/Words';
 import { StepPicture } from './StepPicture';
 import styles from './Steps.module.css';
 
 /** The whole make in order for the chosen tool, each step with the paper as it lies and the caution it needs. */
 export function Steps({ plan }: { plan: Plan }) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const { made, design } = plan;
   const steps = stepsOf(plan, say);
   return (

@@ -1,4 +1,4 @@
-import { turned } from '@/core/fit';
+import { alongContents } from '@/core/fit';
 import { flatStack, mouthView } from '@/core/fold';
 import type { Point } from '@/core/geometry';
 import type { Design } from '@/core/design';
@@ -26,7 +26,7 @@ export function contentsOnSheet(made: Made, { piece }: MadePiece, design: Design
   if (!cavity || cavity.kind === 'box' || !panel) return null;
   const view = mouthView(flatStack(piece), cavity);
   const { width, height } = design.contents ?? made.largest;
-  const { width: across, height: deep } = turned(cavity, { width: view.across, height: view.up });
+  const { width: across, height: deep } = alongContents(cavity, { width: view.across, height: view.up });
   const xs = panel.polygon.map((p) => p.x);
   const ys = panel.polygon.map((p) => p.y);
   const heart = { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 };

@@ -2,7 +2,8 @@ import { changedDesign, type DesignInput } from '@/core/design';
 import { withPart } from '@/core/sets';
 import type { Project } from '@/data/db';
 import { same } from '@/data/patch';
-import { changedSince, createBenchStore, type Decided } from './store';
+import { changedSince, createBenchStore } from './store';
+import type { ProjectDecisions } from '@/data/projects';
 
 const design = {
   version: 1,
@@ -24,7 +25,7 @@ const project: Project = {
   deletedAt: 0,
 };
 const open = () => {
-  const kept: [Decided, Decided][] = [];
+  const kept: [ProjectDecisions, ProjectDecisions][] = [];
   const store = createBenchStore(project, (before, after) => void kept.push([before, after]));
   return { ...store.getState(), now: () => store.getState(), kept };
 };

@@ -4,43 +4,40 @@ import { changedDesign, type Design, type DesignChange, type DesignInput } from 
 import type { SetInput } from '@/core/sets';
 import type { Project } from '@/data/db';
 import { collide, patchBetween, patched } from '@/data/patch';
-
-/** What undo goes back to: everything the person decides. */
-export interface Decided {
-  readonly name: string;
-  readonly units: Units;
-  readonly set: SetInput;
-}
+import type { ProjectDecisions } from '@/data/projects';
 
 /** Changes under one key that follow within this time are one step of undo, ms. */
 const SAME_GESTURE = 900;
 /** Steps of undo kept. */
 const KEPT = 200;
 
-export interface BenchState extends Decided {
+export interface BenchState extends ProjectDecisions {
   readonly id: string;
   /** The part on the table, by its id; looked at, not decided: undo leaves it. */
   readonly part: string;
   readonly show: (part: string) => void;
-  readonly past: readonly Decided[];
-  readonly future: readonly Decided[];
+  readonly past: readonly ProjectDecisions[];
+  readonly future: readonly ProjectDecisions[];
   /** Makes a change; changes with the same key in one go (a drag, typing) undo together. */
-  readonly change: (to: Partial<Decided>, key: string) => void;
+  readonly change: (to: Partial<ProjectDecisions>, key: string) => void;
   readonly undo: () => void;
   readonly redo: () => void;
   /**
    * Takes over what another page changed. Undo goes on taking back this page's own changes and leaves the other's; where
    * both changed the same, it brings this page's own back.
    */
-  readonly adopt: (other: Decided) => void;
+  readonly adopt: (other: ProjectDecisions) => void;
 }
 
 export type BenchStore = UseBoundStore<StoreApi<BenchState>>;
 
-const decided = ({ name, units, set }: Decided): Decided => ({ name, units, set });
+const decided = ({ name, units, set }: ProjectDecisions): ProjectDecisions => ({ name, units, set });
 
 /** The open project with its undo history. Every change is handed to `keep` as it is made. */
-export function createBenchStore(project: Project, keep: (before: Decided, after: Decided) => void): BenchStore {
+export function createBenchStore(
+  project: Project,
+  keep: (before: ProjectDecisions, after: ProjectDecisions) => void,
+): BenchStore {
   let lastKey = '';
   let lastAt = 0;
   return create<BenchState>()((set, get) => {

@@ -4,7 +4,8 @@ import { withPaper } from '@/core/sets';
 import { partOf, planned, plannedSet } from '../parts/plans';
 import { DEMO_SHELF } from '@/data/demo';
 import type { Project } from '@/data/db';
-import { createBenchStore, type BenchStore, type Decided } from './store';
+import { createBenchStore, type BenchStore } from './store';
+import type { ProjectDecisions } from '@/data/projects';
 import { Dragger } from './useDrag';
 
 const project = (n: number): Project => ({
@@ -22,7 +23,7 @@ const designNow = (store: BenchStore): DesignInput => {
   return partOf(plannedSet(set), part).input;
 };
 function bench(n: number) {
-  const kept: Decided[] = [];
+  const kept: ProjectDecisions[] = [];
   const store = createBenchStore(project(n), (_, after) => kept.push(after));
   const dragger = new Dragger(store);
   const made = () => {

@@ -17,7 +17,7 @@ import { NumberField } from '../parts/NumberField';
 import { useOnce } from '../parts/once';
 import { Opened } from '../parts/Opened';
 import { plannedSet } from '../parts/plans';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { Words } from '../parts/Words';
@@ -117,7 +117,7 @@ function ChainPicture({ chain }: { readonly chain: Chain }) {
 
 /** The parts and how large each comes out, before it is begun. */
 function WhatComes({ chain, begun }: { readonly chain: Chain; readonly begun: Begun }) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const whole = useMemo(() => plannedSet(chain.set(begun)), [chain, begun]);
   if (!('plan' in whole)) return <p role="alert">{whole.issues.map(({ message }) => message).join(' ')}</p>;
   const pieces = cutListOf(whole.plan).reduce(

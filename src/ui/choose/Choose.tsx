@@ -25,7 +25,7 @@ import { useTell } from '../parts/useTell';
 import { useToolbox } from '../parts/useToolbox';
 import { useUnsent } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
-import { Reading, useReading, type HowRead } from '../parts/Reading';
+import { InUnits, useUnits, type HowRead } from '../parts/InUnits';
 import { Words } from '../parts/Words';
 import { sheetWords } from './sheetWords';
 import { useSuggestions } from './useSuggestions';
@@ -102,7 +102,7 @@ export function Choose() {
   const can = suggestions?.filter(({ obstacle }) => obstacle === null) ?? [];
   const cannot = suggestions?.filter(({ obstacle }) => obstacle !== null) ?? [];
   return (
-    <Reading units={units} graduation={graduation}>
+    <InUnits units={units} graduation={graduation}>
       <main className={styles.choose}>
         <h1>{TITLE[asked]}</h1>
         <div className={styles.question}>
@@ -176,7 +176,7 @@ export function Choose() {
           </section>
         )}
       </main>
-    </Reading>
+    </InUnits>
   );
 }
 
@@ -215,7 +215,7 @@ function Sizes({
   readonly size: { readonly width: Mm; readonly height: Mm };
   readonly onSize: (size: { width: Mm; height: Mm }) => void;
 }) {
-  const { units } = useReading();
+  const { units } = useUnits();
   return (
     <>
       <Select
@@ -262,7 +262,7 @@ function Answer({
   readonly asked: Asked;
   readonly onTake: () => void;
 }) {
-  const reading = useReading();
+  const reading = useUnits();
   return (
     <>
       <button type="button" className={styles.answer} onClick={onTake}>
@@ -286,7 +286,7 @@ function Answer({
 
 /** A holder that cannot, and why. */
 function WhyNot({ suggestion: { title, obstacle } }: { readonly suggestion: Suggestion }) {
-  const { say } = useReading();
+  const { say } = useUnits();
   return (
     <>
       <strong>{title}.</strong> <Words>{checkSentence(obstacle!, say)}</Words>

@@ -19,7 +19,7 @@ import { useOnce } from '../parts/once';
 import { Opened } from '../parts/Opened';
 import { SoldAs } from '../parts/SoldAs';
 import { plannedSet } from '../parts/plans';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { useUnsent } from '../parts/useUnsent';
@@ -168,7 +168,7 @@ interface WayProps {
 
 /** One thing they can become, as it comes out. */
 function Way({ way, have, onTake }: WayProps) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const wont = way.wont(have);
   const whole = useMemo(() => (wont === null ? plannedSet(way.set(have)) : null), [way, have, wont]);
   const plan = whole && 'plan' in whole ? whole.plan : null;

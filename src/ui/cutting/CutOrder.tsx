@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import type { FenceGroup, Layout, Rect, SheetLayout, TrimmerCut } from '@/core/cutting';
 import { formatLength, mm, onGraduation, roundTo } from '@/core/length';
 import { Figure } from '../parts/Figure';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { Words } from '../parts/Words';
 import styles from './Cutting.module.css';
 
@@ -37,7 +37,7 @@ export function partWords(part: Rect, { placements, offcuts }: SheetLayout): str
 
 /** The cuts one by one, in the order that moves the fence least; which part lies at the fence, and what becomes of it. */
 export function CutOrder({ layout, groups, step, longest, onStep }: CutOrderProps) {
-  const { units, graduation } = useReading();
+  const { units, graduation } = useUnits();
   const cuts = useMemo(() => groups.flatMap((group) => group.cuts), [groups]);
   const starts = useMemo(
     () => groups.map((_, i) => groups.slice(0, i).reduce((sum, g) => sum + g.cuts.length, 0)),

@@ -3,7 +3,7 @@
 import { PrinterOutlined } from '@ant-design/icons';
 import { Alert, Button, Progress as Bar } from 'antd';
 import { useMemo, useState } from 'react';
-import { fenceOrder, type CutList, type Layout, type Progress } from '@/core/cutting';
+import { fenceOrder, type CutList, type Layout, type PackProgress } from '@/core/cutting';
 import { kitOf } from '@/core/tools';
 import { OnceButton } from '../parts/once';
 import { useToolbox } from '../parts/useToolbox';
@@ -26,7 +26,7 @@ interface CutPlanProps {
   readonly copies: number;
 }
 
-const DOING: Record<Progress['doing'], string> = {
+const DOING: Record<PackProgress['doing'], string> = {
   'first answer': 'A first answer is there. Looking for a better one…',
   'lower bound': 'Working out how few sheets there must be…',
   'better patterns': 'Trying other ways to fill a sheet…',

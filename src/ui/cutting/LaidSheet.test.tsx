@@ -1,8 +1,8 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { parseSync, type INode } from 'svgson';
-import { carryOut, fenceOrder, readCutList, type CutList, type Layout } from '@/core/cutting';
+import { carryOutCuts, fenceOrder, readCutList, type CutList, type Layout } from '@/core/cutting';
 import { loadSolver, pack } from '@/core/cutting/pack';
-import { Reading } from '../parts/Reading';
+import { InUnits } from '../parts/InUnits';
 import { CutOrder, partWords } from './CutOrder';
 import { LaidSheet } from './LaidSheet';
 
@@ -29,11 +29,11 @@ const text = (node: INode): string =>
 
 test('the drawing, read by another reader, has every piece and offcut at its place, and the cut at hand', () => {
   const [sheet] = layout.sheets;
-  const { made } = carryOut(list.sheets[0]!, sheet!.cuts);
+  const { made } = carryOutCuts(list.sheets[0]!, sheet!.cuts);
   const cut = { ...made[0]!, sheet: 0 };
   const root = parseSync(
     renderToStaticMarkup(
-      <Reading units="in" graduation="1/16 in">
+      <InUnits units="in" graduation="1/16 in">
         <LaidSheet
           sheet={sheet!}
           kind={list.sheets[0]!}
@@ -43,7 +43,7 @@ test('the drawing, read by another reader, has every piece and offcut at its pla
           cut={cut}
           hands={null}
         />
-      </Reading>,
+      </InUnits>,
     ),
   );
   const rects = all(root)
@@ -67,9 +67,9 @@ test('the order of cuts says where the fence stands, what lies at it, and what i
   const groups = fenceOrder(list.sheets, layout.sheets);
   const shown = (longest: number | undefined, step: number): string =>
     renderToStaticMarkup(
-      <Reading units="in" graduation="1/16 in">
+      <InUnits units="in" graduation="1/16 in">
         <CutOrder layout={layout} groups={groups} step={step} longest={longest} onStep={() => {}} />
-      </Reading>,
+      </InUnits>,
     ).replaceAll(/<[^>]*>/g, ' ');
   expect(shown(undefined, 0)).toContain('Cut 1 of');
   expect(shown(undefined, 0)).toContain('edge at the fence');

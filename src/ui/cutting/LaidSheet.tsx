@@ -5,12 +5,12 @@ import { select } from 'd3-selection';
 import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import type { Placement, SheetKind, SheetLayout, TrimmerCut } from '@/core/cutting';
 import { formatLength, mm } from '@/core/length';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { DrawnWords } from '../parts/Words';
 import styles from './Cutting.module.css';
 
 /** What hands do to the pieces of a sheet. */
-export interface Hands {
+export interface PieceGestures {
   readonly onSelect: (piece: number) => void;
   /** A piece was dragged by so much, mm; `over` is the element it was dropped on. */
   readonly onDrag: (piece: number, dx: number, dy: number, over: Element | null) => void;
@@ -29,7 +29,7 @@ interface LaidSheetProps {
   /** The cut that is being made, if it is on this sheet. */
   readonly cut: TrimmerCut | null;
   /** Null for a sheet that is only looked at. */
-  readonly hands: Hands | null;
+  readonly hands: PieceGestures | null;
 }
 
 const STEPS: Record<string, readonly [number, number]> = {
@@ -53,7 +53,7 @@ function fitted(name: string, width: number, size: number): string {
 /** One sheet to scale: its pieces by name, what is kept of it, and the cut at hand. Pieces are dragged or stepped. */
 export function LaidSheet(props: LaidSheetProps) {
   const { sheet, kind, label, wrong, selected, cut, hands } = props;
-  const { units, graduation } = useReading();
+  const { units, graduation } = useUnits();
   const hatch = useId();
   const { width, height } = kind;
   const margin = Math.max(width, height) * 0.03;
@@ -161,12 +161,12 @@ interface PieceProps {
   readonly sheetHeight: number;
   readonly size: number;
   readonly state: string;
-  readonly hands: Hands | null;
+  readonly hands: PieceGestures | null;
 }
 
 /** A piece on the sheet: dragged with mouse or finger, stepped with the arrows, turned with R. */
 function Piece({ index, piece, sheetHeight, size, state, hands }: PieceProps) {
-  const { units, graduation } = useReading();
+  const { units, graduation } = useUnits();
   const group = useRef<SVGGElement>(null);
   const latest = useRef(hands);
   useEffect(() => {

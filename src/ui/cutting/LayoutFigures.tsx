@@ -1,7 +1,7 @@
 import { Alert, Button } from 'antd';
 import { isPlaced, paperSpent, type CutList, type KeptPaper, type Layout } from '@/core/cutting';
 import { formatLength, mm } from '@/core/length';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { useMoney } from '../parts/useMoney';
 import { Words } from '../parts/Words';
 import { kindOf } from './byHand';
@@ -100,7 +100,7 @@ export function Unplaced({ table, layout }: Pick<LayoutFiguresProps, 'table' | '
 
 /** Pieces that lie anywhere here, since the paper on which they have a place is not cut. */
 export function OffTheirPaper({ list, layout }: Pick<LayoutFiguresProps, 'list' | 'layout'>) {
-  const { units, graduation } = useReading();
+  const { units, graduation } = useUnits();
   const say = (length: number): string => formatLength(mm(length), units, graduation);
   const lies = layout.sheets.flatMap(({ sheet, placements }) =>
     placements.filter((one) => !isPlaced(list, kindOf(list, sheet), one)).map(({ piece }) => piece),

@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { Fragment, useEffect, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { cutListOf, pieceName, type SetPlan } from '@/core/sets';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { Words } from '../parts/Words';
 import styles from './PiecesTable.module.css';
 
@@ -43,7 +43,7 @@ export function PiecesTable(props: PiecesTableProps) {
 }
 
 function Pieces({ plan, copies }: PiecesTableProps) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const cuts = useMemo(() => cutListOf(plan, copies), [plan, copies]);
   const given = useMemo(
     () =>

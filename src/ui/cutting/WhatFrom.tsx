@@ -3,7 +3,7 @@ import { Link } from '../parts/Link';
 import { formatLength, mm } from '@/core/length';
 import { PAPERS } from '@/core/design';
 import { Empty } from '../parts/Empty';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import type { CuttingTable } from './useCuttingTable';
 import { Words } from '../parts/Words';
 import styles from './Cutting.module.css';
@@ -14,7 +14,7 @@ interface WhatFromProps {
 
 /** Which papers may be cut, and with what. */
 export function WhatFrom({ table }: WhatFromProps) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const { record, stash, chosen, bought, save } = table;
   const say = (value: number): string => formatLength(mm(value), units, units === 'in' ? '1/16 in' : '0.5 mm');
   return (

@@ -1,6 +1,6 @@
 import { readCutList, type CutList, type Layout, type Placement } from '@/core/cutting';
 import { loadSolver, pack } from '@/core/cutting/pack';
-import { kindOf, mayTurn, placeFor, redrawn, refusedWords, settled, snapped, turned } from './byHand';
+import { kindOf, mayTurn, placeFor, redrawn, refusedWords, settled, snapped, turnedPlacement } from './byHand';
 import { sheetGroups } from './sheetGroups';
 
 let list: CutList;
@@ -69,7 +69,7 @@ test('a place on another sheet: where it still can be cut, turned if it must be,
   expect(placeFor(at(5, 5, 37, 60), [large], list, sheet)).toMatchObject({ width: 60, height: 37, turned: true });
   expect(placeFor({ ...at(0, 0, 10, 60), piece: 'upright' }, [large], list, sheet)).toBeNull();
   expect([mayTurn(list, sheet, 'tag'), mayTurn(list, sheet, 'upright')]).toEqual([true, false]);
-  expect(turned(turned(large))).toEqual(large);
+  expect(turnedPlacement(turnedPlacement(large))).toEqual(large);
 });
 
 test('neighbouring sheets laid alike stand together', () => {

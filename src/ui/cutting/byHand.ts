@@ -12,7 +12,7 @@ import { mm, roundTo, type Graduation } from '@/core/length';
 type Refused = Extract<ByHand, { ok: false }>;
 
 /** Sheets as somebody laid them, and for each that cannot be cut, why. */
-export interface Draft {
+export interface LayoutDraft {
   readonly layout: Layout;
   readonly refused: ReadonlyMap<number, Refused>;
 }
@@ -22,9 +22,9 @@ export const kindOf = (list: CutList, name: string): SheetKind => list.sheets.fi
 /** A layout with some sheets' pieces laid anew: their cuts and offcuts follow, or the reason why they cannot be cut. */
 export function redrawn(
   list: CutList,
-  { layout, refused }: Draft,
+  { layout, refused }: LayoutDraft,
   changed: ReadonlyMap<number, readonly Placement[]>,
-): Draft {
+): LayoutDraft {
   const troubles = new Map(refused);
   const sheets = layout.sheets.map((sheet, i) => {
     const placements = changed.get(i);
@@ -39,7 +39,7 @@ export function redrawn(
 }
 
 /** A layout that can be cut, without its empty sheets. */
-export function settled({ layout }: Draft, list: CutList): Layout {
+export function settled({ layout }: LayoutDraft, list: CutList): Layout {
   const sheets = layout.sheets.filter(({ placements }) => placements.length > 0);
   return {
     ...layout,
@@ -54,7 +54,7 @@ export function settled({ layout }: Draft, list: CutList): Layout {
 export const mayTurn = (list: CutList, sheet: SheetKind, piece: string): boolean =>
   !sheet.directional && list.pieces.every(({ name, turn }) => name !== piece || turn);
 
-export const turned = (piece: Placement): Placement => ({
+export const turnedPlacement = (piece: Placement): Placement => ({
   ...piece,
   width: piece.height,
   height: piece.width,
@@ -106,7 +106,7 @@ export function placeFor(
   const { trim, kerf } = sheet;
   const xs = [trim, ...others.map((o) => o.x + o.width + kerf)].sort((a, b) => a - b);
   const ys = [trim, ...others.map((o) => o.y + o.height + kerf)].sort((a, b) => a - b);
-  for (const lying of mayTurn(list, sheet, piece.piece) ? [piece, turned(piece)] : [piece])
+  for (const lying of mayTurn(list, sheet, piece.piece) ? [piece, turnedPlacement(piece)] : [piece])
     for (const y of ys)
       for (const x of xs) {
         const there = { ...lying, x, y };

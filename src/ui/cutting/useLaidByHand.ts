@@ -2,8 +2,8 @@ import { App } from 'antd';
 import { useState } from 'react';
 import { isPlaced, type CutList, type Layout } from '@/core/cutting';
 import { stepOf } from '@/core/length';
-import { useReading } from '../parts/Reading';
-import { kindOf, mayTurn, placeFor, redrawn, settled, snapped, turned, type Draft } from './byHand';
+import { useUnits } from '../parts/InUnits';
+import { kindOf, mayTurn, placeFor, redrawn, settled, snapped, turnedPlacement, type LayoutDraft } from './byHand';
 
 type Placements = Layout['sheets'][number]['placements'];
 
@@ -20,7 +20,7 @@ interface LaidByHand {
   /** The layout as it is dragged. */
   readonly layout: Layout;
   /** What was dragged and cannot be cut yet. */
-  readonly open: Draft | null;
+  readonly open: LayoutDraft | null;
   readonly putBack: () => void;
   /** The piece in hand. */
   readonly picked: number | null;
@@ -33,9 +33,9 @@ interface LaidByHand {
  * cannot stays open, with its reason, and nothing of it is kept.
  */
 export function useLaidByHand(list: CutList, valid: Layout, onSettled: (layout: Layout) => void): LaidByHand {
-  const { graduation } = useReading();
+  const { graduation } = useUnits();
   const { message } = App.useApp();
-  const [open, setOpen] = useState<Draft | null>(null);
+  const [open, setOpen] = useState<LayoutDraft | null>(null);
   const [picked, pick] = useState<number | null>(null);
   const layout = open?.layout ?? valid;
   const take = (changed: ReadonlyMap<number, Placements>): void => {
@@ -83,7 +83,7 @@ export function useLaidByHand(list: CutList, valid: Layout, onSettled: (layout: 
         change(piece, (own) => ({ ...own, x: own.x + dx * by, y: own.y + dy * by }));
       },
       turn: (piece) => {
-        if (mayTurn(list, kind, placements[piece]!.piece)) return change(piece, turned);
+        if (mayTurn(list, kind, placements[piece]!.piece)) return change(piece, turnedPlacement);
         void message.info('This piece may not be turned: its paper or its print has a right way up.');
       },
       toSheet,

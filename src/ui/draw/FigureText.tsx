@@ -1,5 +1,5 @@
 import { lengthParts, mm } from '@/core/length';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './draw.module.css';
 
 interface FigureTextProps {
@@ -13,7 +13,7 @@ interface FigureTextProps {
 
 /** A length inside a drawing, with a true diagonal fraction. */
 export function FigureText({ x, y, value, before = '', className, anchor = 'middle' }: FigureTextProps) {
-  const { units, graduation } = useReading();
+  const { units, graduation } = useUnits();
   const parts = lengthParts(mm(value), units, graduation);
   return (
     <text x={x} y={y} textAnchor={anchor} className={className}>

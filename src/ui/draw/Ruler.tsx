@@ -1,7 +1,7 @@
 import { range } from 'd3-array';
 import { memo } from 'react';
 import { INCH, stepOf } from '@/core/length';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './draw.module.css';
 
 interface RulerProps {
@@ -15,7 +15,7 @@ const CLOSEST = 3.4;
 
 /** Ruler marks along +x, growing to +y: drawn outside an edge, counted from the edge's left end. */
 export const Ruler = memo(function Ruler({ length, scale }: RulerProps) {
-  const { units, graduation } = useReading();
+  const { units, graduation } = useUnits();
   const own = units === 'in' ? [1 / 32, 1 / 16, 1 / 8, 1 / 4, 1 / 2].map((part) => part * INCH) : [0.5, 1, 5];
   const whole = units === 'in' ? INCH : 10;
   const finest =

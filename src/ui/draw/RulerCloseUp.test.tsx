@@ -1,7 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { parseSync, type INode } from 'svgson';
 import { inches, mm, type Graduation, type Units } from '@/core/length';
-import { Reading } from '../parts/Reading';
+import { InUnits } from '../parts/InUnits';
 import { RulerCloseUp } from './RulerCloseUp';
 
 const all = (node: INode, name: string): INode[] => [
@@ -12,9 +12,9 @@ const text = (node: INode): string => node.value + node.children.map(text).join(
 const ruler = (at: number, units: Units, graduation: Graduation, runs?: 'left' | 'right'): INode =>
   parseSync(
     renderToStaticMarkup(
-      <Reading units={units} graduation={graduation}>
+      <InUnits units={units} graduation={graduation}>
         <RulerCloseUp at={at} runs={runs} />
-      </Reading>,
+      </InUnits>,
     ),
   );
 

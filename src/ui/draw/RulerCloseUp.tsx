@@ -1,7 +1,7 @@
 import { range } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { INCH, countedLength, lengthParts, mm, tickOf } from '@/core/length';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './RulerCloseUp.module.css';
 
 interface RulerCloseUpProps {
@@ -15,7 +15,7 @@ const [WIDTH, HEIGHT] = [520, 132];
 
 /** A stretch of the person's ruler round one length: the long mark before it, the small ones counted, the right one lit. */
 export function RulerCloseUp({ at, runs = 'right' }: RulerCloseUpProps) {
-  const { units, graduation } = useReading();
+  const { units, graduation } = useUnits();
   const { whole, marks, per, at: mark } = tickOf(mm(at), units, graduation);
   const unit = units === 'in' ? INCH : 10;
   const start = units === 'in' ? whole * INCH : whole;

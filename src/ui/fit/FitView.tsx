@@ -11,7 +11,7 @@ import { evidenceIn, fitKey, ownMakes } from '@/data/log';
 import { HANDS } from '@/data/setting-kinds';
 import { useSize } from '../draw/useSize';
 import { LengthField } from '../parts/LengthField';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { useAll, useSetting } from '../parts/useKept';
 import type { PlannedSet } from '../parts/plans';
 import { OwnFigure } from './OwnFigure';
@@ -105,7 +105,7 @@ function Found({
   readonly share: number;
   readonly onChange: FitViewProps['onChange'];
 }) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const fails = answer.by.filter((one) => outOf(one.share) < 100);
   const [most] = answer.matters;
   const enough = answer.room.find((one) => one.share >= ENOUGH);
@@ -165,7 +165,7 @@ const MARGIN = { left: 44, right: 30, top: 12, bottom: 36 };
 
 /** The share of makes that fit, against the room that is aimed for. */
 function Curve({ room }: { readonly room: HandsAnswer['room'] }) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const wide = Math.min(size?.width ?? 0, 620);

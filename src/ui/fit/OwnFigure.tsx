@@ -2,7 +2,7 @@ import { Button } from 'antd';
 import type { Exactness, Hands } from '@/core/hands';
 import { HANDS } from '@/data/setting-kinds';
 import { USUAL_HANDS } from '@/core/hands';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { useSetting } from '../parts/useKept';
 
 interface OwnFigureProps {
@@ -16,7 +16,7 @@ const WHAT: Record<keyof Hands, string> = { cut: 'you cut', score: 'you score', 
 
 /** One’s own exactness as something measured anyway says it, how sure that is, and a button that takes it. */
 export function OwnFigure({ from, kind, found: { off, sure, measured } }: OwnFigureProps) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const [kept, keep] = useSetting(HANDS);
   const taken = kept !== null && kept !== undefined && Math.abs(kept[kind] - off) < 1e-6;
   return (

@@ -1,5 +1,5 @@
 import { Alert, Progress } from 'antd';
-import type { Asked, Hands, SetAnswer } from '@/core/hands';
+import type { MakeCheck, Hands, SetAnswer } from '@/core/hands';
 import type { SetInput } from '@/core/sets';
 import { useSetOdds } from './useOdds';
 import { ASKED, outOf } from './words';
@@ -32,7 +32,7 @@ function Told({
   readonly answer: SetAnswer;
   readonly names: WholeSetProps['names'];
 }) {
-  const worst = (by: SetAnswer['parts'][number]['by']): Asked => by[0]!.check;
+  const worst = (by: SetAnswer['parts'][number]['by']): MakeCheck => by[0]!.check;
   const failing = parts.filter((one) => outOf(one.share) < 100);
   return (
     <>

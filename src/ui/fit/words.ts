@@ -1,7 +1,7 @@
-import type { Asked } from '@/core/hands';
+import type { MakeCheck } from '@/core/hands';
 
 /** What has to come out right, in a maker’s words. */
-export const ASKED: Record<Asked, string> = {
+export const ASKED: Record<MakeCheck, string> = {
   'goes-in': 'everything goes in',
   laps: 'flaps still lap where they are glued',
   closes: 'it still closes',

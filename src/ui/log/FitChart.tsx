@@ -6,7 +6,7 @@ import { useEffect, useRef } from 'react';
 import { wantedRoom, type RoomAdvice } from '@/core/fit';
 import { formatLength, INCH, mm } from '@/core/length';
 import type { Evidence } from '@/data/log';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './Log.module.css';
 
 interface FitChartProps {
@@ -23,7 +23,7 @@ const WORD = { tight: 'tight', right: 'just right', loose: 'loose' } as const;
 
 /** Room left against the verdict, a dot a make; a line leads to the room that would have been right. */
 export function FitChart({ side, makes, advice }: FitChartProps) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const axis = useRef<SVGGElement>(null);
   const unit = units === 'in' ? INCH : 1;
   const values = makes.flatMap((make) => [make.room[side], wantedRoom(make.room[side], make.fit[side])]);

@@ -16,7 +16,7 @@ import { Overtaken } from '../parts/Overtaken';
 import { TextField } from '../parts/TextField';
 import { useEditing } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { shrunk } from './photo';
 import styles from './Log.module.css';
 
@@ -104,7 +104,7 @@ function entryOf(known: Known, { how, way, by, ...rest }: Answers): LogEntry {
 
 /** How did it fit: asked when a make ends, and again when its entry is opened. */
 export function FitForm({ form, known, photo = null, saveText, onSave, beside }: FitFormProps) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const kept = useMemo(() => answersOf(known, units), [known, units]);
   const editing = useEditing(form, kept, ANSWERS, { told: known.fit !== undefined });
   const { value, base, set, forget } = editing;

@@ -7,7 +7,7 @@ import { whyOf } from '@/data/trouble';
 import { FilePicker } from '../parts/FilePicker';
 import { useOnce } from '../parts/once';
 import { readInParts } from '../parts/readInParts';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './Log.module.css';
 
 interface ImportDialogProps {
@@ -29,7 +29,7 @@ const SHOWN = 60;
 /** A log read in from a table: nothing is added before it was looked at, and then all of it or nothing. */
 export function ImportDialog({ known, onClose }: ImportDialogProps) {
   const { message } = App.useApp();
-  const { units } = useReading();
+  const { units } = useUnits();
   const [preview, setPreview] = useState<Preview | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [progress, setProgress] = useState<{ readonly doing: string; readonly share: number } | null>(null);

@@ -22,7 +22,7 @@ import { SetAside } from '../parts/SetAside';
 import { damagedIn, useAll } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { Waiting } from '../parts/Waiting';
-import { Reading, useReading } from '../parts/Reading';
+import { InUnits, useUnits } from '../parts/InUnits';
 import { Words } from '../parts/Words';
 import { ByHand } from './ByHand';
 import { EntryPage } from './EntryPage';
@@ -46,7 +46,7 @@ export function LogPage() {
 function ReadLog() {
   const address = useSearchParams();
   const id = address.get('e');
-  const { units } = useReading();
+  const { units } = useUnits();
   const all = useAll<LogRecord>('log');
   const entries = useMemo(() => all && latestFirst(all.records), [all]);
   if (!entries) return <Waiting what="Opening the log" whole />;
@@ -61,9 +61,9 @@ function ReadLog() {
       />
     );
   return entry ? (
-    <Reading units={entry.units} graduation={entry.units === 'in' ? '1/16 in' : '0.5 mm'}>
+    <InUnits units={entry.units} graduation={entry.units === 'in' ? '1/16 in' : '0.5 mm'}>
       <EntryPage key={entry.id} entry={entry} />
-    </Reading>
+    </InUnits>
   ) : (
     <Log entries={entries} damaged={damagedIn(all)} />
   );

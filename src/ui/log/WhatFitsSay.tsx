@@ -8,7 +8,7 @@ import { evidenceIn, fitKey, fitKeyParts, FIT_MARKS, ownMakes } from '@/data/log
 import { USUAL_ROOM } from '@/data/setting-kinds';
 import { ExampleTag } from '../parts/ExampleTag';
 import { useSetting } from '../parts/useKept';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { Words } from '../parts/Words';
 import { FitChart } from './FitChart';
 import styles from './Log.module.css';
@@ -19,7 +19,7 @@ const SAME = 0.8;
 
 /** What the fits so far say about the room to leave, by kind of holder and of contents: offered, never forced. */
 export function WhatFitsSay({ entries }: { readonly entries: readonly LogRecord[] }) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const [usual = {}, setUsual] = useSetting(USUAL_ROOM);
   // Until there is one of one's own the examples show how it works; they are never taken for the person's.
   const mine = ownMakes(entries);

@@ -18,7 +18,7 @@ import { useOnce } from '../parts/once';
 import { useTell } from '../parts/useTell';
 import { useUnsent } from '../parts/useUnsent';
 import { withKit } from '../parts/withKit';
-import { Reading } from '../parts/Reading';
+import { InUnits } from '../parts/InUnits';
 import { timeSaid } from '../parts/titles';
 import { BenchCardButton } from './BenchCardButton';
 import styles from './Make.module.css';
@@ -61,7 +61,7 @@ export function Begin({ project, toolbox }: { readonly project: Project; readonl
       .catch(failed('It could not be begun')),
   );
   return (
-    <Reading units={project.units} graduation={graduation}>
+    <InUnits units={project.units} graduation={graduation}>
       <main className={styles.begin}>
         <Link href={`/bench?p=${encodeURIComponent(project.id)}`}>‹ Bench</Link>
         <h1>Make “{project.name}”</h1>
@@ -123,7 +123,7 @@ export function Begin({ project, toolbox }: { readonly project: Project; readonl
           </div>
         </div>
       </main>
-    </Reading>
+    </InUnits>
   );
 }
 

@@ -10,7 +10,7 @@ import { download, fileName } from '../parts/download';
 import { MenuButton } from '../parts/MenuButton';
 import { printing } from '../parts/printing';
 import { useTell } from '../parts/useTell';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './Make.module.css';
 
 interface BenchCardButtonProps {
@@ -21,7 +21,7 @@ interface BenchCardButtonProps {
 
 /** The whole make on one page, with a label for the finished thing's inside. */
 export function BenchCardButton({ set, title, copies }: BenchCardButtonProps) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const { wrong, warn } = useTell();
   const [busy, setBusy] = useState(false);
   const print = async (page: string): Promise<void> => {

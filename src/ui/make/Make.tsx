@@ -31,7 +31,7 @@ import { KEYS } from '../parts/keys';
 import { useTell } from '../parts/useTell';
 import { useSetting } from '../parts/useKept';
 import { withKit } from '../parts/withKit';
-import { Reading, useReading } from '../parts/Reading';
+import { InUnits, useUnits } from '../parts/InUnits';
 import { BenchCardButton } from './BenchCardButton';
 import { Finished } from './Finished';
 import { OlderPlan } from './OlderPlan';
@@ -80,9 +80,9 @@ export function Make(props: MakeProps) {
       </main>
     );
   return (
-    <Reading units={props.make.units} graduation={whole.plan.set.graduation}>
+    <InUnits units={props.make.units} graduation={whole.plan.set.graduation}>
       <AtTheTable {...props} plan={whole.plan} />
-    </Reading>
+    </InUnits>
   );
 }
 
@@ -95,7 +95,7 @@ function AtTheTable({ make, project, toolbox, plan }: TableProps) {
   const { undoable } = useTell();
   const router = useRouter();
   const { copies, way } = make;
-  const { say } = useReading();
+  const { say } = useUnits();
   const ways = useMemo(() => waysOf(make.ways), [make.ways]);
   const walk = useMemo(
     () => withOwnWays(walkOf(plan, say, copies, way), plan, say, ways),

@@ -8,7 +8,7 @@ import type { MakeRecord, Project } from '@/data/db';
 import { keepMake } from '@/data/makes';
 import { same } from '@/data/patch';
 import { usePlannedSet } from '../parts/plans';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { withKit } from '../parts/withKit';
 import { Words } from '../parts/Words';
 import styles from './Make.module.css';
@@ -24,7 +24,7 @@ interface OlderPlanProps {
 
 /** Says so when the project was changed since this make began, what is different, and what of the work still counts. */
 export function OlderPlan({ make, project, toolbox, plan, walk }: OlderPlanProps) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const [left, setLeft] = useState<unknown>(null);
   const newer = useMemo(() => withKit(project.set, toolbox), [project.set, toolbox]);
   const whole = usePlannedSet(newer);

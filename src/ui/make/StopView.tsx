@@ -4,7 +4,7 @@ import { leftOf } from '@/core/pattern';
 import { cutFromSheet } from '@/core/looks';
 import { partNamed, type Made } from '@/core/plan';
 import { type Design } from '@/core/design';
-import { type Reading } from '@/core/tools';
+import { type RulerReading } from '@/core/tools';
 import type { Stop } from '@/core/sets';
 import { listed } from '@/core/text';
 import { StepPicture } from '../bench/StepPicture';
@@ -12,7 +12,7 @@ import { RulerCloseUp } from '../draw/RulerCloseUp';
 import { useSize } from '../draw/useSize';
 import { ACTION_TITLE } from '../parts/titles';
 import { OnTable } from '../table/OnTable';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { Words } from '../parts/Words';
 import { Folding } from './Folding';
 import styles from './Make.module.css';
@@ -30,7 +30,7 @@ interface StopViewProps {
 }
 
 /** What a length is read on, in words. */
-const READ_ON: Record<Reading['on'], string> = {
+const READ_ON: Record<RulerReading['on'], string> = {
   board: 'on the board’s ruler',
   fence: 'on the scoring board',
   ruler: 'with a ruler',
@@ -100,8 +100,8 @@ export function StopView({ at, stop, made, design, part, beware }: StopViewProps
 }
 
 /** The lengths of a step: one at a time close up, the others a touch away. */
-function Readings({ readings }: { readonly readings: readonly Reading[] }) {
-  const { units, graduation } = useReading();
+function Readings({ readings }: { readonly readings: readonly RulerReading[] }) {
+  const { units, graduation } = useUnits();
   const [chosen, setChosen] = useState(0);
   const reading = readings[Math.min(chosen, readings.length - 1)];
   if (!reading) return null;

@@ -11,7 +11,7 @@ import type { SpoiledSheet } from '@/data/db';
 import { whyOf } from '@/data/trouble';
 import { OnceButton } from '../parts/once';
 import { OnTable } from '../table/OnTable';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './Make.module.css';
 
 interface WentWrongProps {
@@ -29,7 +29,7 @@ interface WentWrongProps {
 
 /** What the sheet now is, kept for its rescue, and what else it could become. */
 export function WentWrong({ made, makeId, design, steps, stop, onClose, onKeep, onAgain }: WentWrongProps) {
-  const { units, say } = useReading();
+  const { units, say } = useUnits();
   const { step, copies } = stop;
   const now = sheetNow(made, design, steps, step, say);
   const part = partNamed(made, now.piece.name);

@@ -5,7 +5,7 @@ import { type Design } from '@/core/design';
 import { type Step } from '@/core/making';
 import type { Stop } from '@/core/sets';
 import { OnTable } from '../table/OnTable';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './Make.module.css';
 
 interface WhichEdgeProps {
@@ -17,7 +17,7 @@ interface WhichEdgeProps {
 
 /** Where a maker who was called away stands: what is done on the sheet, which edge is near, how to tell. */
 export function WhichEdge({ made, design, steps, stop }: WhichEdgeProps) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const { step } = stop;
   const now = sheetNow(made, design, steps, step, say);
   const part = partNamed(made, now.piece.name);

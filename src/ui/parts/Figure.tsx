@@ -1,5 +1,5 @@
 import { lengthParts, mm } from '@/core/length';
-import { useReading } from './Reading';
+import { useUnits } from './InUnits';
 import styles from './Figure.module.css';
 
 interface FigureProps {
@@ -12,7 +12,7 @@ interface FigureProps {
 
 /** A length set in type: tabular whole number, true diagonal fraction, unit always shown; ≈ when it lies between marks. */
 export function Figure({ value, size = 'text', unit = true }: FigureProps) {
-  const { units, graduation } = useReading();
+  const { units, graduation } = useUnits();
   const parts = lengthParts(mm(value), units, graduation);
   return (
     <span className={`${styles.figure} ${styles[size]}`}>

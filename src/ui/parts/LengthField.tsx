@@ -4,7 +4,7 @@ import { Input } from 'antd';
 import { useId, type KeyboardEvent } from 'react';
 import { formatLength, mm, parseLength, stepOf, type Graduation, type Units } from '@/core/length';
 import { useHeld } from './useHeld';
-import { useReading } from './Reading';
+import { useUnits } from './InUnits';
 import styles from './LengthField.module.css';
 
 interface LengthFieldProps {
@@ -34,7 +34,7 @@ export function LengthField({
   placeholder,
   title,
 }: LengthFieldProps) {
-  const { units, graduation } = useReading();
+  const { units, graduation } = useUnits();
   const id = useId();
   const kept = value === undefined ? '' : formatLength(mm(value), units, exactEnough(value, units, graduation));
   const { shown, typing, hold, release, leave } = useHeld(kept, (typed) => {

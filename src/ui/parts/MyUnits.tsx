@@ -2,7 +2,7 @@
 
 import type { ReactNode } from 'react';
 import { UNITS } from '@/data/setting-kinds';
-import { Reading } from './Reading';
+import { InUnits } from './InUnits';
 import { UnitsSwitch } from './UnitsSwitch';
 import { useSetting } from './useKept';
 
@@ -10,9 +10,9 @@ import { useSetting } from './useKept';
 export function InMyUnits({ children }: { readonly children: ReactNode }) {
   const [units = 'in'] = useSetting(UNITS);
   return (
-    <Reading units={units} graduation={units === 'in' ? '1/16 in' : '0.5 mm'}>
+    <InUnits units={units} graduation={units === 'in' ? '1/16 in' : '0.5 mm'}>
       {children}
-    </Reading>
+    </InUnits>
   );
 }
 

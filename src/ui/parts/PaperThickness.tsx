@@ -2,7 +2,7 @@ import { Select } from 'antd';
 import { useState } from 'react';
 import { caliperOf, gramsAt, gramsOf, INCH, mm, poundsOf, type Mm, feelsLike, sayThin } from '@/core/length';
 import { NumberField } from './NumberField';
-import { useReading } from './Reading';
+import { useUnits } from './InUnits';
 import styles from './PaperThickness.module.css';
 
 /** How a packet of paper says how thick it is, and what one unit of it comes to in mm and back. */
@@ -43,7 +43,7 @@ interface PaperThicknessProps {
 
 /** How thick the paper is, by what its packet says: a weight or a caliper. */
 export function PaperThickness({ caliper, onChange }: PaperThicknessProps) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const [measure, setMeasure] = useState<Measure>('gsm');
   const { from, to, digits, step } = MEASURES[measure];
   const rounded = (value: number): number => Number(value.toFixed(digits));

@@ -1,9 +1,9 @@
 import { soldAs } from '@/core/constructions';
-import { useReading } from './Reading';
+import { useUnits } from './InUnits';
 
 /** What a bought envelope is most likely called in the shop, where it measures more than that. */
 export function SoldAs({ across, deep, className }: SoldAsProps) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const [one, other] = [soldAs(across), soldAs(deep)];
   if (one === null && other === null) return null;
   const name = [one ?? across, other ?? deep].map((side) => say(side)).join(' × ');

@@ -1,8 +1,8 @@
-import type { Reading } from '@/core/files/csv';
+import type { TableReading } from '@/core/files/csv';
 
 /** All lines of a table; `told` hears what share is read, and the page is drawn and answers in between. */
 export async function readInParts<Line>(
-  reading: Extract<Reading<Line>, { ok: true }>,
+  reading: Extract<TableReading<Line>, { ok: true }>,
   told: (share: number) => void,
 ): Promise<readonly Line[]> {
   const lines: Line[] = [];

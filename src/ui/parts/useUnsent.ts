@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { z } from 'zod';
-import { keepDraft, takeUpDraft, type Draft } from '@/data/drafts';
+import { keepDraft, takeUpDraft, type FormDraft } from '@/data/drafts';
 import { allKept, reportTrouble } from '@/data/keep';
 import { fieldsIn, patchBetween, patched, same } from '@/data/patch';
 import { troubleOf } from '@/data/trouble';
@@ -22,7 +22,7 @@ export interface Unsent<T> {
  */
 export function useUnsent<T extends object>(form: string, initial: T, shape: z.ZodType<T>): Unsent<T> {
   const [state, setState] = useState<{ readonly value: T; readonly restored: boolean } | null>(null);
-  const draft = useRef<Draft | null>(null);
+  const draft = useRef<FormDraft | null>(null);
   const latest = useRef<T>(initial);
   /** What the draft holds as it is kept; null for nothing. */
   const kept = useRef<unknown>(null);

@@ -21,7 +21,7 @@ import { LengthField } from '../parts/LengthField';
 import { useOnce } from '../parts/once';
 import { Opened } from '../parts/Opened';
 import { inputOfPart, planned, usePlannedSet } from '../parts/plans';
-import { Reading } from '../parts/Reading';
+import { InUnits } from '../parts/InUnits';
 import { useAll, useSetting } from '../parts/useKept';
 import { useStashPapers } from '../parts/useStash';
 import { useTell } from '../parts/useTell';
@@ -115,7 +115,7 @@ function Mishap({ form, projectId, aside, vanished, shelf }: MishapProps) {
   const graduation: Graduation =
     (source?.set.graduation as Graduation | undefined) ?? (units === 'in' ? '1/8 in' : '1 mm');
   return (
-    <Reading units={source?.units ?? units} graduation={graduation}>
+    <InUnits units={source?.units ?? units} graduation={graduation}>
       <main className={styles.rescue}>
         <h1>I cut it wrong</h1>
         <p className={styles.lead}>
@@ -136,7 +136,7 @@ function Mishap({ form, projectId, aside, vanished, shelf }: MishapProps) {
           onDone={forget}
         />
       </main>
-    </Reading>
+    </InUnits>
   );
 }
 

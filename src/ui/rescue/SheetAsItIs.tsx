@@ -5,7 +5,7 @@ import { edgeLength, onEdge, type Blank, type Edge, type Panel } from '@/core/pa
 import { placeOnEdge, type ScarredSheet, type SheetMark } from '@/core/rescue';
 import { ringsPath } from '../draw/path';
 import { useSize } from '../draw/useSize';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { TORN, type MarkKind, type ToldFact } from './facts';
 import styles from './Rescue.module.css';
 
@@ -75,7 +75,7 @@ function whatHappened(
 export function SheetAsItIs({ sheet, flaps, step, onMove, onHappened }: SheetAsItIsProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const { say } = useReading();
+  const { say } = useUnits();
   const [tapped, setTapped] = useState<Tap | null>(null);
   const [drag, setDrag] = useState<{ readonly mark: SheetMark; readonly by: number } | null>(null);
   const began = useRef<{ readonly x: number; readonly y: number } | null>(null);

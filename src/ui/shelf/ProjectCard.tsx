@@ -17,7 +17,7 @@ import { download } from '../parts/download';
 import { Figure } from '../parts/Figure';
 import { projectAlong } from '../parts/projectAlong';
 import { SmallPicture } from '../draw/SmallPicture';
-import { Reading, useReading } from '../parts/Reading';
+import { InUnits, useUnits } from '../parts/InUnits';
 import { useCard, type Card } from './card';
 import styles from './Shelf.module.css';
 
@@ -42,7 +42,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
   const drop = useDroppable({ id: project.id });
   const figure = (value: number, unit = true) => <Figure value={value} unit={unit} />;
   return (
-    <Reading units={project.units} graduation={project.set.graduation ?? '1/8 in'}>
+    <InUnits units={project.units} graduation={project.set.graduation ?? '1/8 in'}>
       <li
         ref={(node) => {
           drag.setNodeRef(node);
@@ -111,7 +111,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
           />
         </Dropdown>
       </li>
-    </Reading>
+    </InUnits>
   );
 }
 
@@ -121,7 +121,7 @@ const titleOf = ({ set: { parts } }: Project): string =>
 
 /** "from a 6 in square", "from 8 1/2 × 11 in", "from 4 pieces". */
 function Blanks({ card: { pieces, sheets, blank } }: { readonly card: Card }) {
-  const { units, graduation } = useReading();
+  const { units, graduation } = useUnits();
   const figure = (value: number, unit = true) => <Figure value={value} unit={unit} />;
   if (sheets > 0)
     return (

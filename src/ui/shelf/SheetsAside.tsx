@@ -4,7 +4,7 @@ import { mm } from '@/core/length';
 import type { MakeRecord, SpoiledSheet } from '@/data/db';
 import { setAsideOf, settleSheet } from '@/data/makes';
 import { ringsPath } from '../draw/path';
-import { Reading, useReading } from '../parts/Reading';
+import { InUnits, useUnits } from '../parts/InUnits';
 import { useTell } from '../parts/useTell';
 import styles from './Shelf.module.css';
 
@@ -20,9 +20,9 @@ export function SheetsAside({ makes }: { readonly makes: readonly MakeRecord[] }
       <h2>Sheets set aside</h2>
       <ul>
         {aside.map(({ make, sheet }) => (
-          <Reading key={`${make.id} ${sheet.at}`} units={make.units} graduation="exact">
+          <InUnits key={`${make.id} ${sheet.at}`} units={make.units} graduation="exact">
             <AsideSheet make={make} sheet={sheet} />
-          </Reading>
+          </InUnits>
         ))}
       </ul>
     </section>
@@ -30,7 +30,7 @@ export function SheetsAside({ makes }: { readonly makes: readonly MakeRecord[] }
 }
 
 function AsideSheet({ make, sheet }: { readonly make: MakeRecord; readonly sheet: SpoiledSheet }) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const { undoable } = useTell();
   const { width, height } = sheet.blank;
   const what = `The ${sheet.piece} of “${make.name}”`;

@@ -16,7 +16,7 @@ import { useOnce } from '../parts/once';
 import { plannedSet } from '../parts/plans';
 import { useTell } from '../parts/useTell';
 import { Waiting } from '../parts/Waiting';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { Words } from '../parts/Words';
 import styles from './Stash.module.css';
 
@@ -58,7 +58,7 @@ async function contentsUsed(): Promise<Used[]> {
 
 /** A sheet or an offcut against every holder and everything the person makes holders for, folded and proved. */
 export function Becomes({ paper, onClose }: BecomesProps) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const { failed } = useTell();
   const router = useRouter();
   const [answers, setAnswers] = useState<readonly { used: Used; holders: readonly Suggestion[] }[] | null>(null);

@@ -8,7 +8,7 @@ import { FilePicker } from '../parts/FilePicker';
 import { useOnce } from '../parts/once';
 import { readInParts } from '../parts/readInParts';
 import { useUnsent } from '../parts/useUnsent';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './Stash.module.css';
 
 interface ImportPapersProps {
@@ -23,7 +23,7 @@ const SHOWN = 60;
 
 /** Papers from a table, pasted or from a file; nothing is put in before it was looked at. */
 export function ImportPapers({ onClose }: ImportPapersProps) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const { message } = App.useApp();
   const { value, set, forget } = useUnsent('papers-table', NO_TABLE, TABLE);
   const [lines, setLines] = useState<readonly StashLine[] | null>(null);

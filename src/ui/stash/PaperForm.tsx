@@ -5,7 +5,7 @@ import { stashPaperSchema, type StashPaper } from '@/core/cutting';
 import { inches, mm, USUAL_CALIPER } from '@/core/length';
 import { PAPERS } from '@/core/design';
 import type { PaperRecord } from '@/data/db';
-import { addPaper, keepPaper, paperOf } from '@/data/stash';
+import { addPaper, keepPaper, stashPaperOf } from '@/data/stash';
 import { whyOf } from '@/data/trouble';
 import { LengthField } from '../parts/LengthField';
 import { NumberField } from '../parts/NumberField';
@@ -14,7 +14,7 @@ import { Overtaken } from '../parts/Overtaken';
 import { PaperThickness } from '../parts/PaperThickness';
 import { TextField } from '../parts/TextField';
 import { useEditing, useUnsent } from '../parts/useUnsent';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './Stash.module.css';
 
 interface DialogProps {
@@ -64,10 +64,10 @@ export function NewPaper(props: DialogProps) {
 
 /** A paper of the stash to change. */
 export function ChangePaper({ paper, ...props }: DialogProps & { readonly paper: PaperRecord }) {
-  const kept = useMemo(() => paperOf(paper), [paper]);
+  const kept = useMemo(() => stashPaperOf(paper), [paper]);
   const editing = useEditing(`paper/${paper.id}`, kept, DRAFT);
   const { value, base, set, forget } = editing;
-  const { say } = useReading();
+  const { say } = useUnits();
   return (
     <PaperForm
       {...props}

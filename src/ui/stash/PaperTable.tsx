@@ -7,7 +7,7 @@ import { keepPaper } from '@/data/stash';
 import { ExampleTag } from '../parts/ExampleTag';
 import { Empty } from '../parts/Empty';
 import { NumberField } from '../parts/NumberField';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { useMoney } from '../parts/useMoney';
 import { Words } from '../parts/Words';
 import styles from './Stash.module.css';
@@ -26,7 +26,7 @@ interface PaperTableProps {
 
 /** Papers line by line, with how many there are of each. */
 export function PaperTable({ title, papers, none, cuts, onBecomes, onChange, onRemove }: PaperTableProps) {
-  const { units, graduation } = useReading();
+  const { units, graduation } = useUnits();
   const money = useMoney();
   const say = (value: number): string => formatLength(mm(value), units, graduation);
   const cutOf = new Map(cuts.map((cut) => [cut.id, cut]));

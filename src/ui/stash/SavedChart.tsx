@@ -5,7 +5,7 @@ import { stack } from 'd3-shape';
 import { useEffect, useRef } from 'react';
 import { INCH } from '@/core/length';
 import type { CutRecord } from '@/data/db';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './Stash.module.css';
 
 interface SavedChartProps {
@@ -14,8 +14,8 @@ interface SavedChartProps {
 
 const [WIDTH, HEIGHT] = [520, 210];
 const PARTS = ['fresh', 'saved', 'kept', 'lost'] as const;
-type Part = (typeof PARTS)[number];
-const WORD: Record<Part, string> = {
+type ChartPart = (typeof PARTS)[number];
+const WORD: Record<ChartPart, string> = {
   fresh: 'pieces from new sheets',
   saved: 'pieces from offcuts',
   kept: 'kept as offcuts',
@@ -24,7 +24,7 @@ const WORD: Record<Part, string> = {
 
 /** Where the paper of each cutting went; the paper saved is what was cut from offcuts. */
 export function SavedChart({ cuts }: SavedChartProps) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const axes = useRef<SVGGElement>(null);
   // Square feet or square decimetres: both are a few to a cutting.
   const unit = units === 'in' ? (12 * INCH) ** 2 : 10_000;
@@ -45,7 +45,7 @@ export function SavedChart({ cuts }: SavedChartProps) {
     [0, Math.max(1e-6, ...rows.map((r) => r.fresh + r.saved + r.kept + r.lost))],
     [HEIGHT - 34, 10],
   ).nice();
-  const layers = stack<(typeof rows)[number], Part>().keys(PARTS)(rows);
+  const layers = stack<(typeof rows)[number], ChartPart>().keys(PARTS)(rows);
   const drawn = JSON.stringify([rows.map(({ id, at }) => [id, at]), y.domain()]);
   useEffect(() => {
     if (!axes.current) return;

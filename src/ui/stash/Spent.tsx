@@ -9,7 +9,7 @@ import { ExampleTag } from '../parts/ExampleTag';
 import { Boundary } from '../parts/Boundary';
 import { Empty } from '../parts/Empty';
 import { OnceButton } from '../parts/once';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { useMoney } from '../parts/useMoney';
 import { SavedChart } from './SavedChart';
 import styles from './Stash.module.css';
@@ -17,7 +17,7 @@ import styles from './Stash.module.css';
 /** What was cut, how much of it came from offcuts, and what can be taken back. */
 export function Spent({ cuts }: { readonly cuts: readonly CutRecord[] }) {
   const { modal } = App.useApp();
-  const { units } = useReading();
+  const { units } = useUnits();
   const say = useMoney();
   const unit = units === 'in' ? (12 * INCH) ** 2 : 10_000;
   // What was cut in the examples saved nobody anything: it is shown until there is something of one's own.

@@ -7,7 +7,7 @@ import { carriedOut } from '@/data/cuttings';
 import type { CutRecord, PaperRecord } from '@/data/db';
 import type { Damaged } from '@/data/keep';
 import { CURRENCY } from '@/data/setting-kinds';
-import { dropPaper, inStash, paperOf, putBackPaper } from '@/data/stash';
+import { dropPaper, inStash, stashPaperOf, putBackPaper } from '@/data/stash';
 import { Boundary } from '../parts/Boundary';
 import { download } from '../parts/download';
 import { Opened } from '../parts/Opened';
@@ -75,7 +75,7 @@ function Stash({
   };
   const save = async (): Promise<void> => {
     const { writeStashCsv } = await import('@/core/files/stash-csv');
-    download('tuck-fold-stash.csv', 'text/csv;charset=utf-8', writeStashCsv(papers.map(paperOf)));
+    download('tuck-fold-stash.csv', 'text/csv;charset=utf-8', writeStashCsv(papers.map(stashPaperOf)));
   };
   const table = {
     cuts,

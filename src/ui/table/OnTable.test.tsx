@@ -3,7 +3,7 @@ import { mm } from '@/core/length';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { parseSync, type INode } from 'svgson';
 import { planOf } from '../../../tests/helpers/designs';
-import { Reading } from '../parts/Reading';
+import { InUnits } from '../parts/InUnits';
 import { CONSTRUCTIONS } from '@/core/constructions';
 import { sayer } from '@/core/length';
 import { stepsOf, type Step } from '@/core/making';
@@ -19,7 +19,7 @@ function drawn(plan: Plan, step: Step): INode {
   const part = plan.made!.pieces.find(({ piece }) => piece.name === step.piece)!;
   return parseSync(
     renderToStaticMarkup(
-      <Reading units="in" graduation="1/8 in">
+      <InUnits units="in" graduation="1/8 in">
         <OnTable
           blank={part.piece.blank}
           tool={plan.design.tool}
@@ -30,7 +30,7 @@ function drawn(plan: Plan, step: Step): INode {
           height={500}
           label={step.text}
         />
-      </Reading>,
+      </InUnits>,
     ),
   );
 }
@@ -117,7 +117,7 @@ test('the sheet with its blank’s cuts is drawn where it is cut from', () => {
   const { blank } = plan.made!.pieces[0].piece;
   const svg = parseSync(
     renderToStaticMarkup(
-      <Reading units="in" graduation="1/8 in">
+      <InUnits units="in" graduation="1/8 in">
         <OnTable
           blank={blank}
           tool={plan.design.tool}
@@ -133,7 +133,7 @@ test('the sheet with its blank’s cuts is drawn where it is cut from', () => {
             told: false,
           }}
         />
-      </Reading>,
+      </InUnits>,
     ),
   );
   // Only the width is to be cut: the sheet is as high as the blank.

@@ -6,10 +6,10 @@ import { edgeLength, leftOf, onEdge, type Blank, type Edge } from '@/core/patter
 import { planTool, scoresRun, toolMove, type Move, type Tool } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
 import { inFrom, MadeSheet } from '../draw/MadeSheet';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { HandTools } from './HandTools';
 import { figureRows, roomForRows, ROW } from './figureRows';
-import { LIT, Over, Under, type Box, type View } from './Under';
+import { LIT, Over, Under, type TableBox, type TableView } from './Under';
 import styles from './OnTable.module.css';
 
 interface OnTableProps {
@@ -54,8 +54,8 @@ export function OnTable(props: OnTableProps) {
   const laid = onTool ? (planTool(tool).under?.(tool, moves, { wide, deep }) ?? null) : null;
   // The sheet's left end stands so far left of where the tool works; elsewhere it is the origin.
   const shift = laid?.shift ?? 0;
-  const sheet: Box = { left: -shift, right: wide - shift, bottom: 0, top: deep };
-  const under: Box =
+  const sheet: TableBox = { left: -shift, right: wide - shift, bottom: 0, top: deep };
+  const under: TableBox =
     laid?.box ??
     (paper
       ? { left: 0, right: paper.width, bottom: 0, top: paper.height }
@@ -154,7 +154,7 @@ function Uncut({
   upright,
   px,
   py,
-}: View & { readonly paper: Blank; readonly out: CutOut; readonly upright: boolean }) {
+}: TableView & { readonly paper: Blank; readonly out: CutOut; readonly upright: boolean }) {
   const [right, top] = [x + width, y + height];
   const uprights = [x, right].filter((at) => at > 1e-6 && at < paper.width - 1e-6);
   const levels = [y, top].filter((at) => at > 1e-6 && at < paper.height - 1e-6);
@@ -270,8 +270,8 @@ function MarkRuler({
   px,
   py,
   scale,
-}: View & { readonly marks: readonly number[]; readonly long: number }) {
-  const { units } = useReading();
+}: TableView & { readonly marks: readonly number[]; readonly long: number }) {
+  const { units } = useUnits();
   const whole = units === 'in' ? INCH : 10;
   const step = whole / (units === 'in' ? (scale > 2 ? 8 : 4) : scale > 2 ? 10 : 2);
   const rows = figureRows(marks.map(px));

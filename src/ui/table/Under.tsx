@@ -1,8 +1,8 @@
 import { range } from 'd3-array';
 import { INCH, stepOf, type Mm } from '@/core/length';
-import type { Thing, Under as UnderSheet } from '@/core/tools';
+import type { UnderThing, Under as UnderSheet } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { figureRows, ROW } from './figureRows';
 import styles from './OnTable.module.css';
 
@@ -10,10 +10,10 @@ import styles from './OnTable.module.css';
 export const LIT = 20;
 
 /** A box in the maker's own view, mm: x to the right, y away from the maker. */
-export type Box = UnderSheet['box'];
+export type TableBox = UnderSheet['box'];
 
 /** How the table is drawn: where a place lies, and the person's own marks. */
-export interface View {
+export interface TableView {
   readonly px: (x: number) => number;
   readonly py: (y: number) => number;
   /** Pixels to a millimetre. */
@@ -25,7 +25,7 @@ export function Under({
   under: { box, things },
   plain = false,
   ...view
-}: View & { readonly under: UnderSheet; readonly plain?: boolean }) {
+}: TableView & { readonly under: UnderSheet; readonly plain?: boolean }) {
   const { px, py } = view;
   return (
     <g>
@@ -48,11 +48,11 @@ export function Under({
 }
 
 /** What of the tool comes down over the sheet. */
-export const Over = ({ under: { things }, ...view }: View & { readonly under: UnderSheet }) => (
+export const Over = ({ under: { things }, ...view }: TableView & { readonly under: UnderSheet }) => (
   <>{things.map((thing, i) => (thing.is === 'punch' ? <Punch key={i} {...thing} {...view} /> : null))}</>
 );
 
-function Part({ thing, box, ...view }: View & { readonly thing: Thing; readonly box: Box }) {
+function Part({ thing, box, ...view }: TableView & { readonly thing: UnderThing; readonly box: TableBox }) {
   const { px, py } = view;
   switch (thing.is) {
     case 'groove':
@@ -85,8 +85,8 @@ function Scale({
   px,
   py,
   scale,
-}: View & { readonly from: number; readonly end: Mm; readonly lit: Mm | null }) {
-  const { units, graduation } = useReading();
+}: TableView & { readonly from: number; readonly end: Mm; readonly lit: Mm | null }) {
+  const { units, graduation } = useUnits();
   const whole = units === 'in' ? INCH : 10;
   const step = Math.max(stepOf(graduation) || 0, units === 'in' ? INCH / 8 : 1) * (scale < 1.6 ? 2 : 1);
   const x = (reading: number): number => px(from - reading);
@@ -127,8 +127,13 @@ function Grooves({
   px,
   py,
   scale,
-}: View & { readonly end: number; readonly pitch: number | null; readonly lit: readonly Mm[]; readonly box: Box }) {
-  const { units } = useReading();
+}: TableView & {
+  readonly end: number;
+  readonly pitch: number | null;
+  readonly lit: readonly Mm[];
+  readonly box: TableBox;
+}) {
+  const { units } = useUnits();
   const pitch = own ?? (units === 'in' ? INCH / 8 : 5);
   const each = pitch * Math.max(1, Math.ceil(4 / (pitch * scale)));
   const whole = units === 'in' ? INCH : 50;
@@ -164,7 +169,7 @@ function Grooves({
 }
 
 /** The punch at the notch and the pointer beside it. */
-function Punch({ across, pressed, px, py, scale }: View & { readonly across: number; readonly pressed: boolean }) {
+function Punch({ across, pressed, px, py, scale }: TableView & { readonly across: number; readonly pressed: boolean }) {
   const half = (across / 2) * scale;
   return (
     <g>

@@ -2,12 +2,12 @@ import { memo, useMemo } from 'react';
 import { setRemedyLabel, setSentence, withRemedy } from '@/core/sets';
 import { CheckLine, CheckList } from '../parts/CheckList';
 import { checksAcross } from '../parts/plans';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import type { TogetherProps } from './props';
 
 /** What is found across the set, each with the button that helps: counts, what does not go in, papers that run out. */
 export const Across = memo(function Across({ whole, onSet }: Pick<TogetherProps, 'whole' | 'onSet'>) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const found = useMemo(() => checksAcross(whole).filter(({ level }) => level !== 'pass'), [whole]);
   if (found.length === 0) return null;
   return (

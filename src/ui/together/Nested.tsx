@@ -1,6 +1,6 @@
 import { useRef } from 'react';
 import { useSize } from '../draw/useSize';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { outlinesOf } from './nest';
 import type { TogetherProps } from './props';
 import { tintOf } from './tint';
@@ -33,7 +33,7 @@ function Drawn({
   readonly whole: Extract<TogetherProps['whole'], { readonly plan: unknown }>;
   readonly room: { readonly width: number; readonly height: number };
 }) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const { plan } = whole;
   const [front, side] = [outlinesOf(plan, 'front'), outlinesOf(plan, 'side')];
   const span = (all: typeof front) => ({

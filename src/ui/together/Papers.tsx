@@ -7,7 +7,7 @@ import { cutListOf, freeId, sheetsTaken, withPaper, type SetPaperInput } from '@
 import { LengthField } from '../parts/LengthField';
 import { NumberField } from '../parts/NumberField';
 import { PaperThickness } from '../parts/PaperThickness';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { TextField } from '../parts/TextField';
 import { useStashPapers } from '../parts/useStash';
 import { inWords, Words } from '../parts/Words';
@@ -27,7 +27,7 @@ export function Papers({
   onSet,
   children,
 }: TogetherProps & { readonly children: (giving: Giving) => ReactNode }) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const [picked, setPicked] = useState<string | null>(null);
   const papers = whole.set.papers ?? [];
   const paper = papers.find(({ id }) => id === picked) ?? null;
@@ -124,7 +124,7 @@ function PaperForm({
   readonly takes: number;
   readonly onChange: (next: Partial<SetPaperInput>, key: string) => void;
 }) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const stash = useStashPapers();
   const { name = '', width, height, count, caliper, sided = 2, directional = false, stash: own } = paper;
   return (

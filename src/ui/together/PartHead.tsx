@@ -6,7 +6,7 @@ import {
   MOST_ALIKE,
   withoutPart,
   withPart,
-  type Hold,
+  type HeldPart,
   type Lie,
   type PartInput,
   type PlannedPart,
@@ -15,7 +15,7 @@ import { capitalised } from '@/core/text';
 import { LengthField } from '../parts/LengthField';
 import { NumberField } from '../parts/NumberField';
 import { SoldAs } from '../parts/SoldAs';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { TextField } from '../parts/TextField';
 import { LIE_TITLE } from '../parts/titles';
 import { Words } from '../parts/Words';
@@ -80,7 +80,7 @@ function GivenEnvelope({
 
 /** The part on the table: its name, how many, what it holds and how that lies; the size of what is there already. */
 export function PartHead({ whole, onSet, onShow, planned }: TogetherProps & { readonly planned: PlannedPart | null }) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const { set } = whole;
   if (!planned) return null;
   const { part, holds, own: outside } = planned;
@@ -96,7 +96,7 @@ export function PartHead({ whole, onSet, onShow, planned }: TogetherProps & { re
       return given ? withPart(now, part.id, { given: next(given) }) : now;
     }, `${part.id}-${key}`);
   const named = (id: string): string => set.parts.find((one) => one.id === id)?.name ?? id;
-  const holding = (index: number, next: Partial<Hold>): void =>
+  const holding = (index: number, next: Partial<HeldPart>): void =>
     change({ holds: raw.holds!.map((hold, i) => (i === index ? { ...hold, ...next } : hold)) }, `holds-${index}`);
   return (
     <div className={styles.head}>

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { paperOf } from '@/core/design';
 import { MOST_ALIKE, minutesOf, walkOf, withPart, type PartInput, type PlannedPart } from '@/core/sets';
 import { NumberField } from '../parts/NumberField';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { timeSaid } from '../parts/titles';
 import { Words } from '../parts/Words';
 import type { Giving } from './Papers';
@@ -12,7 +12,7 @@ import styles from './Together.module.css';
 
 /** Every part with how many there are of it, how large it is and which papers it is of; and how long all of it takes. */
 export function Parts({ whole, part: shown, onSet, onShow, giving }: TogetherProps & { readonly giving: Giving }) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const plan = 'plan' in whole ? whole.plan : null;
   const walk = useMemo(() => (plan ? walkOf(plan, say, 1, 'together') : []), [plan, say]);
   if (!plan) return null;

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { cutListOf, sheetsTaken, type SetPlan } from '@/core/sets';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { useStashPapers } from '../parts/useStash';
 import { Words } from '../parts/Words';
 import styles from './Together.module.css';
@@ -13,7 +13,7 @@ interface ShoppingListProps {
 
 /** What of each paper so many sets take, what there is of it, and what to buy. */
 export function ShoppingList({ plan, copies }: ShoppingListProps) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const stash = useStashPapers();
   const lines = useMemo(
     () =>

@@ -16,7 +16,7 @@ import { useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { useUnsent } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { BoardSelect, NoBoard } from './BoardSelect';
 import { Changes } from './Changes';
 import { ToolsHead } from './ToolsHead';
@@ -49,7 +49,7 @@ export const Calibrate = () => (
 );
 
 function CalibrateBoard() {
-  const { units } = useReading();
+  const { units } = useUnits();
   const { read, board, boards, choose } = useBoard();
   return (
     <main className={styles.tools}>
@@ -67,7 +67,7 @@ function CalibrateBoard() {
 }
 
 function Trials({ board }: { readonly board: OwnBoard }) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const { message } = App.useApp();
   const { failed, undoable } = useTell();
   const [, setToolbox] = useSetting(TOOLBOX);

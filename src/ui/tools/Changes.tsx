@@ -3,13 +3,13 @@ import { formatLength, mm } from '@/core/length';
 import { CARDS } from '@/core/design';
 import { sizeChart, type ChartLine } from '@/core/choosing';
 import { toolOf } from '@/core/tools';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import type { OwnBoard } from './useBoard';
 import styles from './Tools.module.css';
 
 /** What the new figures change for a few cards, before they are taken. */
 export function Changes({ board, next }: { readonly board: OwnBoard; readonly next: OwnBoard }) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const graduation = units === 'in' ? '1/8 in' : '1 mm';
   const [before, after] = useMemo(() => {
     const cards = CARDS.slice(1, 6).map(({ title, width, height }) => ({

@@ -1,9 +1,9 @@
 import { Button } from 'antd';
 import { useState } from 'react';
 import { mm, type Mm } from '@/core/length';
-import { planTool, type Hand, type Move, type SheetState, type Tool } from '@/core/tools';
+import { planTool, type ToolGesture, type Move, type SheetState, type Tool } from '@/core/tools';
 import { LengthField } from '../parts/LengthField';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './Tools.module.css';
 
 interface HandsProps {
@@ -14,10 +14,10 @@ interface HandsProps {
 
 /** What the hands do at the tool, with the lengths it is set to. */
 export function Hands({ tool, sheet, onMove }: HandsProps) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const hands = planTool(tool).hands?.(tool, sheet) ?? [];
   const [set, setSet] = useState<Readonly<Record<string, Mm>>>({});
-  const lengthOf = ({ title, length }: Hand): Mm => set[title] ?? length?.fresh[units] ?? mm(0);
+  const lengthOf = ({ title, length }: ToolGesture): Mm => set[title] ?? length?.fresh[units] ?? mm(0);
   if (hands.length === 0) return null;
   return (
     <div className={styles.hands}>

@@ -6,7 +6,7 @@ import { type Made } from '@/core/plan';
 import { differences, enclosedBy, faultWords, type Move, type Simulated, type Tool } from '@/core/tools';
 import { madeOf } from '../parts/plans';
 import { SmallPicture } from '../draw/SmallPicture';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import styles from './Tools.module.css';
 
 /** A sheet on a board: by itself, or a piece of a plan. */
@@ -24,7 +24,7 @@ export function Outcome({
   made,
   plan,
 }: TrialProps & { readonly moves: readonly Move[]; readonly made: Simulated }) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const inside = enclosedBy(made.scores);
   const folded = useMemo(() => foldedAs(blank, tool, moves, made, plan), [blank, tool, moves, made, plan]);
   return (

@@ -22,7 +22,7 @@ import { plannedSet } from '../parts/plans';
 import { useAll, useSetting } from '../parts/useKept';
 import { useUnsent } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
-import { Reading, useReading } from '../parts/Reading';
+import { InUnits, useUnits } from '../parts/InUnits';
 import { BoardSelect, NoBoard } from './BoardSelect';
 import { ToolsHead } from './ToolsHead';
 import { useBoard } from './useBoard';
@@ -44,7 +44,7 @@ export const SizeChart = () => (
 );
 
 function MySizeChart() {
-  const { units } = useReading();
+  const { units } = useUnits();
   const { read, board, boards, choose } = useBoard();
   const first = useMemo(() => FIRST(units), [units]);
   const [kept, keepChart] = useSetting(SIZE_CHART, first);
@@ -80,7 +80,7 @@ function Chart({
   /** What of the chart is to be, made of the chart as it is this moment. */
   readonly onChange: (change: (now: ChartSetting) => Partial<ChartSetting>) => void;
 }) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const { graduation, ease, cards } = chart;
   const say = useMemo(() => sayer(units, graduation), [units, graduation]);
   const lines = useMemo(
@@ -142,7 +142,7 @@ function Chart({
           </tr>
         </thead>
         <tbody>
-          <Reading units={units} graduation={graduation}>
+          <InUnits units={units} graduation={graduation}>
             {lines.map((line, i) => (
               <ChartLineRow
                 key={i}
@@ -156,7 +156,7 @@ function Chart({
                 }
               />
             ))}
-          </Reading>
+          </InUnits>
         </tbody>
       </table>
       <p className={styles.proved}>

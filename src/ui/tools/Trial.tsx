@@ -4,14 +4,14 @@ import { leftOf } from '@/core/pattern';
 import { moveWords, simulate, type Move } from '@/core/tools';
 import { useSize } from '../draw/useSize';
 import { OnTable } from '../table/OnTable';
-import { useReading } from '../parts/Reading';
+import { useUnits } from '../parts/InUnits';
 import { Hands } from './Hands';
 import { Outcome, type TrialProps } from './Outcome';
 import styles from './Tools.module.css';
 
 /** The board with its sheet, the moves made, and what they come to. */
 export function Trial({ blank, tool, plan }: TrialProps) {
-  const { say } = useReading();
+  const { say } = useUnits();
   const [moves, setMoves] = useState<readonly Move[]>([]);
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);

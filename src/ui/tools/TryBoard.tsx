@@ -18,7 +18,7 @@ import { usePlannedSet } from '../parts/plans';
 import { useAll } from '../parts/useKept';
 import { useToolbox } from '../parts/useToolbox';
 import { Waiting } from '../parts/Waiting';
-import { Reading, useReading } from '../parts/Reading';
+import { InUnits, useUnits } from '../parts/InUnits';
 import { ToolsHead } from './ToolsHead';
 import { Trial } from './Trial';
 import styles from './Tools.module.css';
@@ -31,7 +31,7 @@ export const TryBoard = () => (
 );
 
 function TryOut() {
-  const { units } = useReading();
+  const { units } = useUnits();
   const toolbox = useToolbox();
   const address = useSearchParams();
   const [chosen, setChosen] = useState<string | null>(null);
@@ -101,16 +101,16 @@ function AlongPlan({ project }: { readonly project: Project }) {
           onChange={setChosen}
         />
       )}
-      <Reading units={project.units} graduation={design.graduation}>
+      <InUnits units={project.units} graduation={design.graduation}>
         <Trial key={chosen} blank={part.piece.blank} tool={design.tool} plan={{ made, part }} />
-      </Reading>
+      </InUnits>
     </>
   );
 }
 
 /** A sheet of any size on one of one's own boards. */
 function Freely({ toolbox, named }: { readonly toolbox: Toolbox; readonly named: string | null }) {
-  const { units } = useReading();
+  const { units } = useUnits();
   const boards = boardsOf(toolbox).filter(({ tool }) => planTool(tool).hands);
   const [chosen, setChosen] = useState(named ?? boards[0]?.own.id ?? '');
   const tool = boards.find(({ own }) => own.id === chosen)?.tool ?? boards[0]?.tool ?? COMMON_BOARD;
@@ -118,7 +118,7 @@ function Freely({ toolbox, named }: { readonly toolbox: Toolbox; readonly named:
     units === 'in' ? { width: inches(6), height: inches(6) } : { width: mm(150), height: mm(150) },
   );
   return (
-    <Reading units={units} graduation={units === 'in' ? '1/8 in' : '1 mm'}>
+    <InUnits units={units} graduation={units === 'in' ? '1/8 in' : '1 mm'}>
       <div className={styles.chartSettings}>
         <Select
           aria-label="Board"
@@ -139,6 +139,6 @@ function Freely({ toolbox, named }: { readonly toolbox: Toolbox; readonly named:
         ))}
       </div>
       <Trial key={`${chosen} ${blank.width} ${blank.height}`} blank={blank} tool={tool} plan={null} />
-    </Reading>
+    </InUnits>
   );
 }

@@ -1,7 +1,7 @@
-import type { Outcome } from './crew';
+import type { CrewOutcome } from './crew';
 import { answerTo } from './answer';
 
-let outcome: Outcome | Error;
+let outcome: CrewOutcome | Error;
 jest.mock('./crew', () => ({
   crew: () => ({ ask: () => (outcome instanceof Error ? Promise.reject(outcome) : Promise.resolve(outcome)) }),
 }));

@@ -1,25 +1,25 @@
 import { randomUUID } from 'node:crypto';
 import { Worker } from 'node:worker_threads';
-import type { Asked } from '@/workers/server.worker';
+import type { ServerQuestion } from '@/workers/server.worker';
 import { readBody } from './body';
-import { crew, type Outcome } from './crew';
+import { crew, type CrewOutcome } from './crew';
 
 const hire = (): Worker => new Worker(new URL('../../../workers/server.worker.ts', import.meta.url));
 /** A plan takes milliseconds: many may wait for one thread. A layout takes seconds: two at once, and none waits. */
-const CREWS: Record<Asked['kind'], ReturnType<typeof crew>> = {
+const CREWS: Record<ServerQuestion['kind'], ReturnType<typeof crew>> = {
   plan: crew({ hands: 1, queue: 64, deadline: 8000, hire }),
   pack: crew({ hands: 2, queue: 0, deadline: 10_000, hire }),
   hands: crew({ hands: 1, queue: 4, deadline: 30_000, hire }),
   rescue: crew({ hands: 1, queue: 4, deadline: 20_000, hire }),
 };
 
-const BUSY: Record<Asked['kind'], string> = {
+const BUSY: Record<ServerQuestion['kind'], string> = {
   plan: 'More designs are being planned than can be at once. Ask again in a few seconds.',
   pack: 'Two lists are being laid out already, and two are the most at once. Ask again in a few seconds.',
   hands: 'Some designs are being made thousands of times already. Ask again in half a minute.',
   rescue: 'Ways out are being sought for other sheets already. Ask again in half a minute.',
 };
-const LATE: Record<Asked['kind'], string> = {
+const LATE: Record<ServerQuestion['kind'], string> = {
   plan: 'This design takes longer to plan than a server may spend on it. Plan it in the app, or by “npm run plan”.',
   pack: 'No layout of this list was found in ten seconds. Make two lists of it, or lay it out by “npm run pack”.',
   rescue: 'No way out was found in time. Ask by “npm run rescue”.',
@@ -31,7 +31,7 @@ const sentence = (status: number, message: string, more: HeadersInit = {}): Resp
   Response.json({ error: message, issues: [{ path: '', message }] }, { status, headers: more });
 
 /** What nobody foresaw: told with a reference under which the server's log has the document that caused it. */
-function unforeseen(kind: Asked['kind'], stack: string, document: string): Response {
+function unforeseen(kind: ServerQuestion['kind'], stack: string, document: string): Response {
   const reference = randomUUID();
   console.error(JSON.stringify({ reference, kind, stack, document }));
   return Response.json(
@@ -44,13 +44,13 @@ function unforeseen(kind: Asked['kind'], stack: string, document: string): Respo
 }
 
 /** Answers a posted document: 422 with the reasons for a bad one, 413 for one too long, 503 where nothing is free. */
-export async function answerTo(kind: Asked['kind'], request: Request): Promise<Response> {
+export async function answerTo(kind: ServerQuestion['kind'], request: Request): Promise<Response> {
   let document = '';
   try {
     const body = await readBody(request);
     if (!body.ok) return sentence(body.status, body.message);
     document = body.text;
-    const outcome: Outcome = await CREWS[kind].ask({ kind, text: document }, request.signal);
+    const outcome: CrewOutcome = await CREWS[kind].ask({ kind, text: document }, request.signal);
     switch (outcome.kind) {
       case 'answer':
         return new Response(outcome.body, {

@@ -1,13 +1,13 @@
 import { EventEmitter } from 'node:events';
 import type { Worker } from 'node:worker_threads';
-import type { Asked, Said } from '@/workers/server.worker';
+import type { ServerQuestion, ServerAnswer } from '@/workers/server.worker';
 import { crew } from './crew';
 
 /** A thread that says what the test tells it to. */
 class Hand extends EventEmitter {
-  readonly asked: Asked[] = [];
+  readonly asked: ServerQuestion[] = [];
   ended = false;
-  postMessage(asked: Asked): void {
+  postMessage(asked: ServerQuestion): void {
     this.asked.push(asked);
   }
   terminate(): Promise<number> {
@@ -17,7 +17,7 @@ class Hand extends EventEmitter {
   }
   ref(): void {}
   unref(): void {}
-  say(said: Said): void {
+  say(said: ServerAnswer): void {
     this.emit('message', said);
   }
 }
@@ -32,7 +32,7 @@ function hired(limits: { readonly hands: number; readonly queue: number; readonl
   const asking = (text: string, signal = new AbortController().signal) => ask({ kind: 'pack', text }, signal);
   return { hands, asking };
 }
-const ANSWER: Said = { so: 'answer', status: 200, body: '{"a":1}' };
+const ANSWER: ServerAnswer = { so: 'answer', status: 200, body: '{"a":1}' };
 const soon = (): Promise<void> => new Promise((wake) => setImmediate(wake));
 
 test('an answer is passed on, and its thread does the next piece of work', async () => {

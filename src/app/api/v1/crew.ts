@@ -1,8 +1,8 @@
 import type { Worker } from 'node:worker_threads';
-import type { Asked, Said } from '@/workers/server.worker';
+import type { ServerQuestion, ServerAnswer } from '@/workers/server.worker';
 
 /** What became of a piece of work: an answer, nothing in time, no hand free, the asker gone, or a fault of ours. */
-export type Outcome =
+export type CrewOutcome =
   | { readonly kind: 'answer'; readonly status: number; readonly body: string }
   | { readonly kind: 'late' | 'busy' | 'gone' }
   | { readonly kind: 'broke'; readonly stack: string };
@@ -23,7 +23,7 @@ interface CrewLimits {
  * from answering. A thread whose work takes too long, or whose asker went away, is ended with it.
  */
 export function crew({ hands, queue, deadline, hire }: CrewLimits): {
-  readonly ask: (asked: Asked, signal: AbortSignal) => Promise<Outcome>;
+  readonly ask: (asked: ServerQuestion, signal: AbortSignal) => Promise<CrewOutcome>;
 } {
   const idle: Worker[] = [];
   const waiting: (() => void)[] = [];
@@ -33,11 +33,11 @@ export function crew({ hands, queue, deadline, hire }: CrewLimits): {
     working--;
     waiting.shift()?.();
   };
-  const begin = (asked: Asked, signal: AbortSignal): Promise<Outcome> =>
+  const begin = (asked: ServerQuestion, signal: AbortSignal): Promise<CrewOutcome> =>
     new Promise((resolve) => {
       const worker = idle.pop() ?? hire();
       let best: string | null = null;
-      const settle = (outcome: Outcome, keep: boolean): void => {
+      const settle = (outcome: CrewOutcome, keep: boolean): void => {
         clearTimeout(timer);
         signal.removeEventListener('abort', leave);
         worker.removeAllListeners();
@@ -60,7 +60,7 @@ export function crew({ hands, queue, deadline, hire }: CrewLimits): {
       );
       worker.ref();
       worker.removeAllListeners();
-      worker.on('message', (said: Said) => {
+      worker.on('message', (said: ServerAnswer) => {
         if (said.so === 'far') best = said.body;
         else if (said.so === 'answer') settle({ kind: 'answer', status: said.status, body: said.body }, true);
         else settle({ kind: 'broke', stack: said.stack }, false);

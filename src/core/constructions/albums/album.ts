@@ -22,7 +22,7 @@ export const partsOf = (all: readonly Parts[]): Parts => ({
 });
 
 /** A rectangle of paper with one panel, so many of it. */
-export const sheetOf = (id: string, name: string, width: number, height: number, quantity = 1): Piece =>
+export const albumSheet = (id: string, name: string, width: number, height: number, quantity = 1): Piece =>
   drawPiece({
     name,
     quantity,
@@ -67,7 +67,7 @@ const THUMB_CORNER = inches(1 / 4);
 function thumbTab(id: string, name: string, quantity: number): Piece {
   const square = rect(0, 0, THUMB, THUMB);
   const round = rounded(square, [0, 1, 2, 3], THUMB_CORNER, `round-${id}-tab`, `${name}’s thumb tab`);
-  const sheet = sheetOf(`${id}-tab`, `${name}’s thumb tab`, THUMB, THUMB, quantity);
+  const sheet = albumSheet(`${id}-tab`, `${name}’s thumb tab`, THUMB, THUMB, quantity);
   if ('limit' in round) return sheet;
   return { ...sheet, panels: sheet.panels.map((panel) => ({ ...panel, polygon: round.polygon })), trims: round.trims };
 }
@@ -81,9 +81,10 @@ export function pullOut(
   name: string,
   { across, into, reveal, quantity }: { across: number; into: number; reveal: number; quantity: number },
 ): Parts {
-  const card = sheetOf(id, name, across, into, quantity);
+  const card = albumSheet(id, name, across, into, quantity);
   const [w, h] = [across - 2 * reveal, into - 2 * reveal];
-  const layer = (side: 'front' | 'back'): Piece => sheetOf(`${id}-${side}`, `${name}’s ${side} layer`, w, h, quantity);
+  const layer = (side: 'front' | 'back'): Piece =>
+    albumSheet(`${id}-${side}`, `${name}’s ${side} layer`, w, h, quantity);
   const front = layer('front');
   const back = layer('back');
   const tab = thumbTab(id, name, quantity);
@@ -191,7 +192,7 @@ export function covers(
       const [x, y] = [m + (W - across) / 2, m + (H - deep) / 2];
       return segment(x, y, x + across, y);
     },
-    pieces: [wrap, board, sheetOf(id('lining'), `${name}cover lining`, lw, lh, quantity)],
+    pieces: [wrap, board, albumSheet(id('lining'), `${name}cover lining`, lw, lh, quantity)],
     steps: [
       place(id('lay-board'), `Glue the board on the middle of the inside of the ${name}cover wrap`, {
         panel: id('board'),
@@ -231,8 +232,8 @@ export const photoCards = (
   reveal: number,
   quantity: number,
 ): Parts => {
-  const card = sheetOf('photo-card', 'photo card', photo.width + 4 * reveal, photo.height + 4 * reveal, quantity);
-  const layer = sheetOf('photo-layer', 'photo layer', photo.width + 2 * reveal, photo.height + 2 * reveal, quantity);
+  const card = albumSheet('photo-card', 'photo card', photo.width + 4 * reveal, photo.height + 4 * reveal, quantity);
+  const layer = albumSheet('photo-layer', 'photo layer', photo.width + 2 * reveal, photo.height + 2 * reveal, quantity);
   return {
     pieces: [card, layer],
     steps: [
@@ -243,14 +244,6 @@ export const photoCards = (
     ],
   };
 };
-
-/** A stretch as long as `length` at the middle of a line, running as it does. */
-export function middleOf({ from, to }: Segment<'sheet'>, length: number): Segment<'sheet'> {
-  const along = direction(from, to);
-  const off = (distance(from, to) - length) / 2;
-  const at = (t: number): Point<'sheet'> => ({ x: from.x + along.x * t, y: from.y + along.y * t });
-  return { from: at(off), to: at(off + length) };
-}
 
 /** A line the other way round. */
 export const reversed = ({ from, to }: Segment<'sheet'>): Segment<'sheet'> => ({ from: to, to: from });

@@ -3,8 +3,8 @@ import type { AssemblyPlace, AssemblyStep } from '../../fold';
 import { direction, TOLERANCE, type Point, type Segment } from '../../geometry';
 import { inches, mm, stepOf, type Mm } from '../../length';
 import { LEAST, type Hinge, type Piece } from '../../pattern';
-import { middleOf, reversed, sheetOf } from './album';
-import { built, EASE, fold, partCure, place, refuse, segment } from '../shared/building';
+import { reversed, albumSheet } from './album';
+import { built, EASE, fold, middleOf, partCure, place, refuse, segment } from '../shared/building';
 import { cornerOption } from '../shared/closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../shared/construction';
 import {
@@ -274,7 +274,7 @@ function matsFor(brief: Brief<Options>, centre: Square, wing: Square): Mats | Re
   const pieces: Piece[] = [];
   const borders: (readonly [string, string])[] = [];
   const laid = (id: string, name: string, size: Size, square: Square, on: string, inside: boolean, glued: string[]) => {
-    pieces.push(sheetOf(id, name, size.width, size.height));
+    pieces.push(albumSheet(id, name, size.width, size.height));
     borders.push([id, on]);
     return place(`lay-${id}`, `Glue the ${name} on, the same border all round`, {
       panel: id,

@@ -2,20 +2,9 @@ import { z } from 'zod';
 import type { AssemblyStep, FlatCavity } from '../../fold';
 import { inches, mm } from '../../length';
 import { drawPiece, LEAST, rect } from '../../pattern';
-import {
-  coverPanels,
-  covers,
-  glued,
-  middleOf,
-  NO_PARTS,
-  partsOf,
-  reversed,
-  sheetOf,
-  type Covers,
-  type Parts,
-} from './album';
+import { coverPanels, covers, glued, NO_PARTS, partsOf, reversed, albumSheet, type Covers, type Parts } from './album';
 import { drawBought, type DrawnEnvelope } from '../envelopes/bought-envelope';
-import { built, fold, partCure, place, refuse, segment } from '../shared/building';
+import { built, fold, middleOf, partCure, place, refuse, segment } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../shared/construction';
 import { choiceOption, countOption, lengthOption, openLengthOption, yesNoOption } from '../shared/options';
 import { insideFor, onMark, OPEN, tooLarge } from '../shared/sizing';
@@ -304,7 +293,7 @@ function cardPages(page: Page, { mouth: { from } }: DrawnEnvelope, { cards, gate
 
 /** A mat for every page there is; one is laid for all, on the last. */
 function matOf(page: Page, { mouth: { from, to } }: DrawnEnvelope, { reveal: r, envelopes: n }: Options): Parts {
-  const mat = sheetOf('page-mat', 'page mat', page.deep - 2 * r, page.along - 2 * r, 2 * n);
+  const mat = albumSheet('page-mat', 'page mat', page.deep - 2 * r, page.along - 2 * r, 2 * n);
   const far = from.y - page.deep + r;
   return {
     pieces: [mat],

@@ -11,7 +11,7 @@ import {
   partsOf,
   photoCards,
   pullOut,
-  sheetOf,
+  albumSheet,
   type Covers,
   type Parts,
 } from './album';
@@ -309,8 +309,8 @@ function pocketsOf(first: DrawnEnvelope, second: DrawnEnvelope): [FlatCavity, Fl
 
 /** The outer mat and the ring strip of one half, on the side with the seams. */
 function matsOn(half: Half, { backMouth }: DrawnEnvelope, { e, tape, r }: Page, pages: number): Parts {
-  const mat = sheetOf(`${half}-mat`, `${half} outer mat`, e - tape - 3 * r, e - 2 * r, pages);
-  const strip = sheetOf(`${half}-strip`, `${half} ring strip`, tape, e - 2 * r, pages);
+  const mat = albumSheet(`${half}-mat`, `${half} outer mat`, e - tape - 3 * r, e - 2 * r, pages);
+  const strip = albumSheet(`${half}-strip`, `${half} ring strip`, tape, e - 2 * r, pages);
   const back = `${half}-back`;
   const { x } = backMouth.from;
   return {
@@ -428,7 +428,7 @@ function cardsIn(
 function guide({ e, tape, r }: Page, fromEdge: Mm, centres: readonly number[]): Piece {
   const breadth = Math.max(tape + 2 * r, 2 * fromEdge);
   return {
-    ...sheetOf('hole-guide', 'hole guide', breadth, e),
+    ...albumSheet('hole-guide', 'hole guide', breadth, e),
     holes: centres.map((y, i): Hole => ({
       id: `ring-${i + 1}`,
       panel: 'hole-guide',

@@ -2,7 +2,18 @@ import { TOLERANCE } from '../../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect, ring } from '../../pattern';
-import { built, optionGrip, raise, refuse, RIGHT, roomGrip, segment, SLANT, UP, partCure } from '../shared/building';
+import {
+  built,
+  optionGrip,
+  raiseStep,
+  refuse,
+  RIGHT,
+  roomGrip,
+  segment,
+  SLANT,
+  UP,
+  partCure,
+} from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { deeperCures, leastDepthOption } from './lids';
 import { lengthOption, openLengthOption } from '../shared/options';
@@ -154,19 +165,22 @@ function build(brief: Brief<Options>): BuildResult {
     front: 'above',
     pieces: [piece],
     assembly: [
-      raise('raise-front', 'Raise the front, wings and all', [['s-front']]),
-      raise('turn-front-wings', 'Turn the front’s wings in along the base', [['s-front-wing-1'], ['s-front-wing-2']]),
-      raise('raise-walls', 'Raise the walls outside the wings', [['s-wall-1'], ['s-wall-2']], {
+      raiseStep('raise-front', 'Raise the front, wings and all', [['s-front']]),
+      raiseStep('turn-front-wings', 'Turn the front’s wings in along the base', [
+        ['s-front-wing-1'],
+        ['s-front-wing-2'],
+      ]),
+      raiseStep('raise-walls', 'Raise the walls outside the wings', [['s-wall-1'], ['s-wall-2']], {
         joins: [1, 2].map((n) => ({ panel: `front-wing-${n}`, onto: `wall-${n}`, face: 'inside' as const })),
       }),
       ...[1, 2].map((n) =>
-        raise(`fold-tuck-${n}`, `Fold the ${n === 1 ? 'near' : 'far'} tuck in over the wing`, [[`s-tuck-${n}`]], {
+        raiseStep(`fold-tuck-${n}`, `Fold the ${n === 1 ? 'near' : 'far'} tuck in over the wing`, [[`s-tuck-${n}`]], {
           angle: 180,
           joins: [{ panel: `tuck-${n}`, onto: `front-wing-${n}`, face: 'inside' }],
         }),
       ),
-      raise('turn-back-wings', 'Turn the back’s wings up', [['s-back-wing-1'], ['s-back-wing-2']]),
-      raise('raise-back', 'Raise the back, its wings inside the tucks', [['s-back']], {
+      raiseStep('turn-back-wings', 'Turn the back’s wings up', [['s-back-wing-1'], ['s-back-wing-2']]),
+      raiseStep('raise-back', 'Raise the back, its wings inside the tucks', [['s-back']], {
         joins: [1, 2].map((n) => ({ panel: `back-wing-${n}`, onto: `tuck-${n}`, face: 'outside' as const })),
       }),
     ],

@@ -13,7 +13,7 @@ import {
   isSquare,
   LEAST,
 } from '../../pattern';
-import { built, EASE, fold, raise, refuse } from '../shared/building';
+import { built, EASE, fold, raiseStep, refuse } from '../shared/building';
 import {
   PLAIN,
   type Brief,
@@ -485,16 +485,16 @@ function raisingOf({ id, of }: Box, { hinges }: Piece, tabs: readonly Tab[]): re
       ? [id(`s-wall-${k}`), id(`s-lining-${k}`)]
       : [id(`s-wall-${k}`)];
   return [
-    raise(id('raise-tabbed'), `Raise the far and the near wall${of}, tabs and all`, [wall(2), wall(4)]),
+    raiseStep(id('raise-tabbed'), `Raise the far and the near wall${of}, tabs and all`, [wall(2), wall(4)]),
     // One wall's tabs after the other's: where they are long they would meet on the way.
     ...([2, 4] as const).map((k) =>
-      raise(
+      raiseStep(
         id(`turn-tabs-${k}`),
         `Turn the tabs of the ${PLACES[k]} wall${of} in`,
         tabs.filter(({ on }) => on === k).map((tab) => [`s-${tab.id}`] as const),
       ),
     ),
-    raise(id('raise-others'), `Raise the right and the left wall${of} against the tabs`, [wall(1), wall(3)], {
+    raiseStep(id('raise-others'), `Raise the right and the left wall${of} against the tabs`, [wall(1), wall(3)], {
       joins: tabs.map((tab) => ({ panel: tab.id, onto: id(`wall-${tab.onto}`), face: 'inside' })),
     }),
   ];
@@ -502,7 +502,7 @@ function raisingOf({ id, of }: Box, { hinges }: Piece, tabs: readonly Tab[]): re
 
 const CLOSING_ORDER = [1, 3, 2, 4] as const satisfies readonly Wall[];
 const closeRim = ({ id }: Box, k: Wall, last: boolean): AssemblyRaise =>
-  raise(
+  raiseStep(
     id(`close-${k}`),
     `Fold the ${PLACES[k]} rim flap over the opening`,
     [[id(`s-flap-${k}`)]],

@@ -3,7 +3,7 @@ import type { AssemblySet } from '../../fold';
 import { TOLERANCE, type Segment } from '../../geometry';
 import { inches, mm, roundTo, stepOf, type Mm } from '../../length';
 import { drawPiece, rect, type Piece } from '../../pattern';
-import { segment, setDown } from '../shared/building';
+import { middleOf, segment, setDown } from '../shared/building';
 import type { Brief, Cure } from '../shared/construction';
 import { lengthOption, openLengthOption } from '../shared/options';
 import { onMark } from '../shared/sizing';
@@ -47,14 +47,6 @@ export const linerPiece = (width: number, height: number): Piece =>
     panels: [{ id: 'liner', name: 'liner', polygon: rect(0, 0, width, height) }],
     folds: [],
   });
-
-/** The middle line of `length` along a segment. */
-export function middleOf({ from, to }: Segment<'sheet'>, length: number): Segment<'sheet'> {
-  const all = Math.hypot(to.x - from.x, to.y - from.y);
-  const [ux, uy] = [(to.x - from.x) / all, (to.y - from.y) / all];
-  const [cx, cy] = [(from.x + to.x) / 2, (from.y + to.y) / 2];
-  return segment(cx - (ux * length) / 2, cy - (uy * length) / 2, cx + (ux * length) / 2, cy + (uy * length) / 2);
-}
 
 /** Lays the liner on the middle of a floor. */
 export const layLiner = (floor: string, across: Segment<'sheet'>, width: number, height: number): AssemblySet =>

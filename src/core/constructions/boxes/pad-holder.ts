@@ -7,7 +7,7 @@ import {
   EASE,
   fold,
   optionGrip,
-  raise,
+  raiseStep,
   refuse,
   RIGHT,
   roomGrip,
@@ -121,8 +121,8 @@ function build(brief: Brief<Options>): BuildResult {
           gluedTo: glued.map((k) => `first-${k}`),
         },
       ),
-      raise('raise-spine', 'Raise the spine, loop and cover with it', [['s4']]),
-      raise('close', 'Fold the cover over the pad', [all('s3')], { closes: true }),
+      raiseStep('raise-spine', 'Raise the spine, loop and cover with it', [['s4']]),
+      raiseStep('close', 'Fold the cover over the pad', [all('s3')], { closes: true }),
     ],
     cavities: [
       {

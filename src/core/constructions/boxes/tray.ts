@@ -2,7 +2,7 @@
 import type { AssemblyRaise } from '../../fold';
 import { mm, type Mm } from '../../length';
 import { drawPiece, rect, ring, type Piece } from '../../pattern';
-import { raise, segment, SLANT } from '../shared/building';
+import { raiseStep, segment, SLANT } from '../shared/building';
 
 /** What a tray is drawn from, mm; ids start with `prefix`. */
 export interface TraySize {
@@ -86,16 +86,16 @@ export function drawTray({ prefix, name, width: W, height: L, depth: d, keepers 
   return {
     piece,
     steps: [
-      raise(id('raise-keepers'), `Raise the ${first} and the ${second} wall${of}`, [
+      raiseStep(id('raise-keepers'), `Raise the ${first} and the ${second} wall${of}`, [
         [id(`s-${first}`)],
         [id(`s-${second}`)],
       ]),
-      raise(
+      raiseStep(
         id('turn-tabs'),
         `Turn the four tabs${of} in`,
         tabs.map((t) => [`s-${t.tab}`] as const),
       ),
-      raise(
+      raiseStep(
         id('raise-others'),
         `Raise the ${third} and the ${fourth} wall${of} against the tabs`,
         [[id(`s-${third}`)], [id(`s-${fourth}`)]],

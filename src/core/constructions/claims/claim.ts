@@ -25,7 +25,7 @@ export type Words<Facts> = {
 };
 
 /** What a claim is asked of. */
-export interface Thing {
+export interface FoldedThing {
   readonly folded: Folded;
   /** What the contents are sized for. */
   readonly cavity: Cavity | undefined;
@@ -39,7 +39,7 @@ export interface Thing {
 export interface ClaimType<Claim, Facts> {
   /** Asked of the pile that lies flat, or of what stands. */
   readonly of: 'pile' | 'standing';
-  readonly measure: (claim: Claim, thing: Thing) => readonly FindingOf<Facts>[];
+  readonly measure: (claim: Claim, thing: FoldedThing) => readonly FindingOf<Facts>[];
   readonly words: Words<Facts>;
 }
 
@@ -60,7 +60,7 @@ export type OwnClaims = Readonly<
     string,
     {
       readonly of: 'pile' | 'standing';
-      readonly measure: (claim: OwnClaim, thing: Thing) => readonly Finding[];
+      readonly measure: (claim: OwnClaim, thing: FoldedThing) => readonly Finding[];
       readonly words: Readonly<Record<string, (finding: never, say: Say) => string>>;
     }
   >

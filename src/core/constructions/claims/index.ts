@@ -2,7 +2,7 @@
  * Claims: what a construction promises beyond its pattern. Each kind is one file with how it is measured on the folded
  * thing and what is said of it, and one line here.
  */
-import type { ClaimType, FindingOf, OwnClaim, OwnClaims, OwnFacts, Thing, Together, Words } from './claim';
+import type { ClaimType, FindingOf, OwnClaim, OwnClaims, OwnFacts, FoldedThing, Together, Words } from './claim';
 import { creases } from './creases';
 import { facing } from './facing';
 import { laps } from './laps';
@@ -63,7 +63,7 @@ export const CLAIM_WORDS = Object.assign({}, ...Object.values(KINDS).map(({ word
 export const measured = (
   claims: readonly Claim[],
   of: 'pile' | 'standing',
-  thing: Thing,
+  thing: FoldedThing,
   own: OwnClaims = {},
 ): readonly FindingOf<ClaimFacts & OwnFacts>[] =>
   claims.flatMap((claim): readonly FindingOf<ClaimFacts & OwnFacts>[] => {

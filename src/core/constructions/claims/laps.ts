@@ -1,7 +1,7 @@
 import { leastWidth, TOLERANCE } from '../../geometry';
 import { lapBetween } from '../../fold';
 import { inches, mm, type Mm } from '../../length';
-import { type ClaimType, type Level, type Thing } from './claim';
+import { type ClaimType, type Level, type FoldedThing } from './claim';
 
 /** Pairs of panels whose lap holds the thing together. */
 export interface Laps {
@@ -20,7 +20,7 @@ const LEAST_LAP = inches(1 / 4);
 /** The narrowest of the laps on the folded thing; null where nothing laps. */
 export function leastOf(
   { pairs }: Laps,
-  { folded }: Pick<Thing, 'folded'>,
+  { folded }: Pick<FoldedThing, 'folded'>,
 ): { readonly a: string; readonly b: string; readonly breadth: Mm } | null {
   const { finished, standing } = folded;
   // In space papers lap where they are glued.

@@ -1,7 +1,7 @@
 import { TOLERANCE } from '../../geometry';
 import { layerOf, stageAfter, unfolds } from '../../fold';
 import { mm, type Mm } from '../../length';
-import { type ClaimType, type Thing } from './claim';
+import { type ClaimType, type FoldedThing } from './claim';
 
 /** A loop of two walls that a pen is pushed through, the step that makes it, and the pen asked for. */
 export interface PenLoop {
@@ -26,7 +26,10 @@ export const penWall = (pen: number, caliper: number): number => (Math.PI * (pen
  * The thickest pen that goes into the folded loop, mm: it is as long round as its two walls can be lifted, along the
  * middle of the paper, and the pen keeps its slack.
  */
-export const penTaken = ({ walls, after }: PenLoop, { folded, caliper }: Pick<Thing, 'folded' | 'caliper'>): Mm => {
+export const penTaken = (
+  { walls, after }: PenLoop,
+  { folded, caliper }: Pick<FoldedThing, 'folded' | 'caliper'>,
+): Mm => {
   const { stack } = stageAfter(folded, after);
   return mm(Math.max(0, unfolds(stack, walls) / Math.PI - caliper(layerOf(stack, walls[0]).piece) - SLACK));
 };

@@ -4,7 +4,7 @@ import type { Mm } from '../../length';
 import { type ClaimType } from './claim';
 
 /** Flaps whose tips lap over the opening of a box, and what a tie hole there takes with its margin, mm; 0 without one. */
-export interface Tie {
+export interface TieClaim {
   readonly kind: 'tie';
   readonly flaps: readonly [string, string];
   readonly needs: Mm;
@@ -13,7 +13,7 @@ export interface TieFacts {
   tie: { readonly a: string; readonly b: string; readonly holed: boolean };
 }
 
-export const tie: ClaimType<Tie, TieFacts> = {
+export const tie: ClaimType<TieClaim, TieFacts> = {
   of: 'standing',
   measure: ({ flaps, needs }, { folded, cavity, name }) => {
     if (cavity?.kind !== 'box') return [];

@@ -2,7 +2,7 @@ import { TOLERANCE } from '../../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect, ring } from '../../pattern';
-import { built, EASE, optionGrip, raise, refuse, segment, setDown, UP, partCure } from '../shared/building';
+import { built, EASE, optionGrip, raiseStep, refuse, segment, setDown, UP, partCure } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { lengthOption, openLengthOption, yesNoOption } from '../shared/options';
 import { onMark, tooLarge } from '../shared/sizing';
@@ -117,15 +117,15 @@ function build(brief: Brief<Options>): BuildResult {
     ...PLAIN,
     pieces: [wrap, ...(lined ? [lining] : [])],
     assembly: [
-      raise('edge-ends', 'Turn the near and the far edge up round the board', [['s-edge-near'], ['s-edge-far']]),
-      raise(
+      raiseStep('edge-ends', 'Turn the near and the far edge up round the board', [['s-edge-near'], ['s-edge-far']]),
+      raiseStep(
         'turn-ends',
         'Turn the wrap in over them and press it down; pinch the corners in',
         [['s-turn-near'], ['s-turn-far']],
         { sticks: ['turn-near', 'turn-far'] },
       ),
-      raise('edge-sides', 'Turn the left and the right edge up', [['s-edge-left'], ['s-edge-right']]),
-      raise('turn-sides', 'Turn the wrap in over them', [['s-turn-left'], ['s-turn-right']], {
+      raiseStep('edge-sides', 'Turn the left and the right edge up', [['s-edge-left'], ['s-edge-right']]),
+      raiseStep('turn-sides', 'Turn the wrap in over them', [['s-turn-left'], ['s-turn-right']], {
         sticks: ['turn-left', 'turn-right'],
         ...(lined ? {} : { closes: true }),
       }),

@@ -5,7 +5,7 @@ import { drawPiece, rect } from '../../pattern';
 import { built, EASE, fold, LEFT, place, refuse, RIGHT, roomGrip, segment, partCure } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { lengthOption, openLengthOption } from '../shared/options';
-import { sideFor, wrapped } from './round-packet';
+import { sideFor, drawWrap } from './round-packet';
 import { FREE, insideFor, leftOver, onMark, OPEN, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
@@ -142,7 +142,7 @@ function standing(brief: Brief<Options>, width: number, side: Mm, tall: Mm): Bui
     ? Math.min(width, onMark(sheetLength - width - side, brief, 'down'))
     : onMark(both / 2, brief, 'up');
   const second = both - first;
-  const wrap = wrapped({ first, side, width, second, tall, id: 'band', through: true });
+  const wrap = drawWrap({ first, side, width, second, tall, id: 'band', through: true });
   const end = first + side + width;
   const rest = wrap.rest(joined ? lap : end);
   return built({

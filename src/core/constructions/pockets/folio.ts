@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { AssemblyStep } from '../../fold';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect, ring, type Piece } from '../../pattern';
-import { built, fold, place, raise, refuse, segment, partCure } from '../shared/building';
+import { built, fold, place, raiseStep, refuse, segment, partCure } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from '../shared/construction';
 import { openLengthOption, yesNoOption } from '../shared/options';
 import { leftOver, onMark, roomy, spineFor, tooLarge } from '../shared/sizing';
@@ -169,11 +169,11 @@ function build(brief: Brief<Options>): BuildResult {
       level: 'top',
       gluedTo: ['wing-2'],
     }),
-    raise('raise-spine-1', 'Raise the left spine', [['s-spine-1']]),
-    raise('close-wing-1', 'Fold the left wing over the notebook', [['s-wing-1']]),
-    raise('raise-spine-2', 'Raise the right spine', [['s-spine-2']]),
-    raise('close-wing-2', 'Fold the right wing over the left', [['s-wing-2']]),
-    raise('close', 'Bring the strap round the edge', [['s-strap-tab']], { closes: true }),
+    raiseStep('raise-spine-1', 'Raise the left spine', [['s-spine-1']]),
+    raiseStep('close-wing-1', 'Fold the left wing over the notebook', [['s-wing-1']]),
+    raiseStep('raise-spine-2', 'Raise the right spine', [['s-spine-2']]),
+    raiseStep('close-wing-2', 'Fold the right wing over the left', [['s-wing-2']]),
+    raiseStep('close', 'Bring the strap round the edge', [['s-strap-tab']], { closes: true }),
   ];
   return built({
     ...PLAIN,

@@ -2,7 +2,7 @@
 import type { AssemblyRaise, BoxCavity } from '../../fold';
 import { mm, type Mm } from '../../length';
 import { LEAST, rect, type FoldLine, type Panel } from '../../pattern';
-import { raise, segment } from '../shared/building';
+import { raiseStep, segment } from '../shared/building';
 import type { Brief } from '../shared/construction';
 import { onMark } from '../shared/sizing';
 
@@ -43,7 +43,7 @@ export interface Wrapped {
 }
 
 /** Draws a wrap: end, side, front, side and end in a row; the ends lap on the packet's back. */
-export function wrapped({ first, side, width, second, tall, id, through }: Wrap): Wrapped {
+export function drawWrap({ first, side, width, second, tall, id, through }: Wrap): Wrapped {
   const [x1, x2, x3] = [first, first + side, first + side + width];
   return {
     front: [
@@ -64,9 +64,9 @@ export function wrapped({ first, side, width, second, tall, id, through }: Wrap)
       { id: 's-end-2', between: ['side-2', 'end-2'], angle: 90 },
     ],
     steps: [
-      raise('raise-sides', 'Raise both sides', [['s-side-1'], ['s-side-2']]),
-      raise('fold-end-1', 'Fold the first end over', [['s-end-1']]),
-      raise('fold-end-2', 'Fold the second end over it', [['s-end-2']], {
+      raiseStep('raise-sides', 'Raise both sides', [['s-side-1'], ['s-side-2']]),
+      raiseStep('fold-end-1', 'Fold the first end over', [['s-end-1']]),
+      raiseStep('fold-end-2', 'Fold the second end over it', [['s-end-2']], {
         joins: [{ panel: 'end-2', onto: 'end-1', face: 'outside' }],
       }),
     ],

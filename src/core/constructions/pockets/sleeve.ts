@@ -5,7 +5,7 @@ import { built, EASE, fold, LEFT, refuse, RIGHT, roomGrip, segment, UP } from '.
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
 import { choiceOption, lengthOption } from '../shared/options';
-import { sideFor, wrapped } from './round-packet';
+import { sideFor, drawWrap } from './round-packet';
 import { FREE, onMark, OPEN, sizedInside } from '../shared/sizing';
 
 const options = z.strictObject({
@@ -46,13 +46,13 @@ function build(brief: Brief<Options>): BuildResult {
           name: 'sleeve',
           blank: sheet,
           panels: [
-            { id: 'back', name: 'front', polygon: rect(x1, 0, x2, h) },
+            { id: 'front', name: 'front', polygon: rect(x1, 0, x2, h) },
             { id: 'end-1', name: 'first end', polygon: rect(0, 0, x1, h) },
             { id: 'end-2', name: 'second end', polygon: rect(x2, 0, sheet.width, h) },
           ],
           folds: [
-            { id: 's-end-1', between: ['back', 'end-1'] },
-            { id: 's-end-2', between: ['back', 'end-2'] },
+            { id: 's-end-1', between: ['front', 'end-1'] },
+            { id: 's-end-2', between: ['front', 'end-2'] },
           ],
         }),
       ],
@@ -61,7 +61,7 @@ function build(brief: Brief<Options>): BuildResult {
         fold('fold-end-2', 'Fold the second end over it', ['s-end-2'], { gluedTo: ['end-1'] }),
       ],
       cavities: [
-        { ...cavity, kind: 'tube', roof: ['end-1', 'end-2'], mouth: segment(x1, h, x2, h), insertAfter: 'fold-end-2' },
+        { ...cavity, kind: 'tube', floor: 'front', roof: ['end-1', 'end-2'], mouth: segment(x1, h, x2, h), insertAfter: 'fold-end-2' },
       ],
       claims: [{ kind: 'laps', pairs: [['end-2', 'end-1']] }],
       grips: blank
@@ -120,7 +120,7 @@ function standing(brief: Brief<Options>, side: Mm): BuildResult {
   const { width, height } = sized.inside;
   const both = blank ? blank.width - width - 2 * side : width + lap;
   const first = onMark(both / 2, brief, 'up');
-  const wrap = wrapped({
+  const wrap = drawWrap({
     first,
     side,
     width,

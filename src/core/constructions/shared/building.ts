@@ -1,5 +1,5 @@
 import type { AssemblyFold, AssemblyPlace, AssemblyRaise, AssemblySet } from '../../fold';
-import type { Point, Segment } from '../../geometry';
+import { direction, distance, type Point, type Segment } from '../../geometry';
 import { inches, mm } from '../../length';
 import { blankPolygon, drawPiece, type Blank, type Piece } from '../../pattern';
 import type { BuildResult, Built, Cure, Ease, Grip, Refusal } from './construction';
@@ -49,7 +49,7 @@ export const place = (id: string, name: string, how: Omit<AssemblyPlace, 'kind' 
 });
 
 /** Walls, or whatever else turns in space, raised together: each by its own hinges; square when no angle is told. */
-export const raise = (
+export const raiseStep = (
   id: string,
   name: string,
   turns: readonly (readonly [hinge: string, ...more: string[]])[],
@@ -106,3 +106,11 @@ export const basePiece = (name: string, panel: string, blank: Blank, shape = bla
 
 export const refuse = (refusal: Refusal): BuildResult => ({ ok: false, refusal });
 export const built = (made: Built): BuildResult => ({ ok: true, built: made });
+
+/** A stretch as long as `length` at the middle of a line, running as it does. */
+export function middleOf({ from, to }: Segment<'sheet'>, length: number): Segment<'sheet'> {
+  const along = direction(from, to);
+  const off = (distance(from, to) - length) / 2;
+  const at = (t: number): Point<'sheet'> => ({ x: from.x + along.x * t, y: from.y + along.y * t });
+  return { from: at(off), to: at(off + length) };
+}

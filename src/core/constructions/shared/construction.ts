@@ -177,7 +177,6 @@ export interface Cure {
   ) => Readonly<Record<string, unknown>> | null;
 }
 
-/** One design of holder. Its options' schema gives every option a default, a unit and a reason. */
 /**
  * What a holder does with what it holds: closes over it, stays open, goes round it, stands about it, gathers many in a
  * book; or decorates.
@@ -185,6 +184,7 @@ export interface Cure {
 export const DOES = ['closes', 'opens', 'wraps', 'stands', 'gathers', 'decorates'] as const;
 export type Does = (typeof DOES)[number];
 
+/** One design of holder. Its options' schema gives every option a default, a unit and a reason. */
 export interface Construction<Options = unknown> {
   readonly name: string;
   readonly does: Does;

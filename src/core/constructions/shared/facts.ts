@@ -6,7 +6,7 @@ import type { AnyProblem, FitRefusal } from '../../fold';
 import type { ClaimFacts, OwnFacts } from '../claims';
 
 type Nothing = Readonly<Record<string, never>>;
-interface Part {
+interface NamedPart {
   /** What a maker calls it. */
   readonly part: string;
 }
@@ -26,8 +26,8 @@ export interface RefusalFacts {
   'tip-too-deep': Nothing;
   'sheet-too-small': { readonly side: string };
   /** A part that a cure of its own is for has an id. */
-  'part-too-large': Part & { readonly id?: string };
-  'part-too-small': Part & Enough;
+  'part-too-large': NamedPart & { readonly id?: string };
+  'part-too-small': NamedPart & Enough;
   'contents-too-small': { readonly side: string } & Enough;
   'notch-cuts-fold': Nothing;
   'notch-cuts-glue': Nothing;
@@ -37,14 +37,14 @@ export interface RefusalFacts {
   /** All pieces do not come from the sheets there are. */
   'sheets-too-few': { readonly width: number; readonly height: number };
   /** Its size follows from another part of its set, which tells none. */
-  'not-told': Part;
+  'not-told': NamedPart;
   /** A sheet that went wrong has too little left for what is to be made of it. */
-  'sheet-past-mending': Part;
+  'sheet-past-mending': NamedPart;
 }
 export type RefusalCode = keyof RefusalFacts;
 
 /** What is asked of every plan, or of its paper, glue and tools. */
-export interface PlanFacts {
+export interface HolderFacts {
   'room-width': Nothing;
   'room-height': Nothing;
   'room-depth': { readonly onEdge: boolean };
@@ -59,7 +59,7 @@ export interface PlanFacts {
   spine: { readonly panel: string };
   loose: { readonly side: 'width' | 'height'; readonly why: 'sheet' | 'proportions' };
   /** A part that is shorter than usual on a given sheet, for the contents. */
-  'gave-way': Part;
+  'gave-way': NamedPart;
   'closing-lap': { readonly panel: string };
   'shallow-pocket': { readonly tall: number };
   'slides-off': Nothing;
@@ -107,10 +107,10 @@ export interface PlanFacts {
   };
   /** A layer for which there is no room; its border. */
   layer: { readonly on: string };
-  'narrow-part': Part;
-  'close-scores': Part;
-  'paper-left': Part;
-  'glue-strip': Part;
+  'narrow-part': NamedPart;
+  'close-scores': NamedPart;
+  'paper-left': NamedPart;
+  'glue-strip': NamedPart;
   board: Nothing;
   'large-blank': { readonly width: number; readonly height: number };
   'between-marks': Nothing;
@@ -120,6 +120,6 @@ export interface PlanFacts {
   'no-corner-rounder': Nothing;
 }
 
-export interface Facts extends RefusalFacts, PlanFacts, ClaimFacts, OwnFacts {}
+export interface Facts extends RefusalFacts, HolderFacts, ClaimFacts, OwnFacts {}
 /** Everything that can be found of a plan. */
 export type AskedKind = keyof Facts;

@@ -19,21 +19,21 @@ const readAs = (units: Units, graduation: Graduation): HowRead => ({
 });
 const HowItIsRead = createContext<HowRead | null>(null);
 
-interface ReadingProps {
+interface InUnitsProps {
   readonly units: Units;
   readonly graduation: Graduation;
   readonly children: ReactNode;
 }
 
 /** Every length inside is read and typed in these units, on these marks: a project has its own, and so has a chart. */
-export function Reading({ units, graduation, children }: ReadingProps) {
+export function InUnits({ units, graduation, children }: InUnitsProps) {
   const how = useMemo(() => readAs(units, graduation), [units, graduation]);
   return <HowItIsRead value={how}>{children}</HowItIsRead>;
 }
 
 /** How lengths are read here. Fails where nobody said: a length in units of nobody's choosing would be taken for theirs. */
-export function useReading(): HowRead {
+export function useUnits(): HowRead {
   const how = useContext(HowItIsRead);
-  if (!how) throw new Error('A length is shown outside of any Reading.');
+  if (!how) throw new Error('A length is shown outside of any InUnits.');
   return how;
 }
