@@ -133,7 +133,7 @@ describe('what is written about the house', () => {
   });
   const WORDS = ['twenty', 'twenty-one', 'twenty-two', 'twenty-three', 'twenty-four', 'twenty-five', 'twenty-six', 'twenty-seven', 'twenty-eight', 'twenty-nine', 'thirty']; // prettier-ignore
   test('the things to make are counted as the registry counts them', () => {
-    const [, count] = /^([\w-]+) things to make/im.exec(readFileSync('README.md', 'utf8'))!;
+    const [, count] = /([\w-]+) things to make/i.exec(readFileSync('README.md', 'utf8'))!;
     expect(20 + WORDS.indexOf(count!.toLowerCase())).toBe(CONSTRUCTIONS.length);
   });
   test('every room of the core stands in the table of rooms, and no other', () => {

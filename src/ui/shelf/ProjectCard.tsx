@@ -18,6 +18,7 @@ import { Figure } from '../parts/Figure';
 import { projectAlong } from '../parts/projectAlong';
 import { SmallPicture } from '../draw/SmallPicture';
 import { InUnits, useUnits } from '../parts/InUnits';
+import { useInSight } from '../parts/useInSight';
 import { useCard, type Card } from './card';
 import styles from './Shelf.module.css';
 
@@ -37,7 +38,8 @@ const ROOM = { width: 230, height: 136 };
 
 /** A project on the shelf: the folded thing drawn to scale, its name and what it is. */
 export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCardProps) {
-  const card = useCard(project.set);
+  const [sightRef, inSight] = useInSight();
+  const card = useCard(project.set, inSight);
   const drag = useDraggable({ id: project.id });
   const drop = useDroppable({ id: project.id });
   const figure = (value: number, unit = true) => <Figure value={value} unit={unit} />;
@@ -56,7 +58,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
         onPointerDown={(event) => drag.listeners?.onPointerDown?.(event)}
       >
         <Link href={`/bench?p=${encodeURIComponent(project.id)}`} className={styles.open} draggable={false}>
-          <span className={styles.picture}>
+          <span className={styles.picture} ref={sightRef}>
             {card?.picture && <SmallPicture picture={card.picture} scale={SHELF_SCALE} room={ROOM} />}
           </span>
           <strong>{project.name.trim() || 'Untitled'}</strong>

@@ -23,7 +23,7 @@ test('what cannot be read says why, and shows nothing else', () => {
 test('a card is data: it is the same once it was kept', async () => {
   for (let n = 0; n < DEMO_SHELF.length; n++) {
     const card = cardOf(set(n));
-    await keepStill(`card ${n}`, card);
-    expect(await readStill(`card ${n}`)).toEqual(card);
+    await keepStill(`card ${n}`, card, 'v1');
+    expect((await readStill(`card ${n}`))?.card).toEqual(card);
   }
 });

@@ -2,7 +2,6 @@ import { useEffect, useState } from 'react';
 import { CARDS, sizeNamed } from '@/core/design';
 import { pictureOf, takingIn, type Picture } from '@/core/looks';
 import { cutListOf, sheetsTaken, type PlannedPart, type SetInput, type SetPlan } from '@/core/sets';
-import { same } from '@/data/patch';
 import { keepStill, readStill } from '@/data/stills';
 import { answerOf, checksAcross, plannedSet } from '../parts/plans';
 
@@ -104,11 +103,14 @@ const idle = (): Promise<void> =>
 /** Cards this page has drawn already. */
 const drawn = new Map<string, Card>();
 
+/** This version of what draws cards; nothing while the app is worked on. */
+const VERSION = process.env.DRAWN_BY ?? '';
+
 /**
- * The card of a set: as it was last drawn, at once; then planned when there is time, and drawn anew where that says
- * something else. Null until there is one.
+ * The card of a set: as it was last drawn, at once. Where another version of the app drew it, or none did, it is planned once
+ * it is in sight and there is time, and drawn anew where that says something else. Null until there is one.
  */
-export function useCard(set: SetInput): Card | null {
+export function useCard(set: SetInput, inSight: boolean): Card | null {
   const key = JSON.stringify(set);
   const [shown, setShown] = useState<{ readonly key: string; readonly card: Card } | null>(null);
   useEffect(() => {
@@ -118,14 +120,15 @@ export function useCard(set: SetInput): Card | null {
       if (!gone) setShown({ key, card });
     };
     const draw = async (): Promise<void> => {
-      const still = (await readStill(key)) as Card | null;
-      if (still && !gone) show(still);
+      const still = await readStill(key);
+      if (still && !gone) setShown({ key, card: still.card as Card });
+      if (still && VERSION !== '' && still.by === VERSION) return void drawn.set(key, still.card as Card);
+      if (!inSight) return;
       await idle();
       if (gone) return;
       const now = cardOf(set);
-      if (still && same(still, now)) return;
       show(now);
-      await keepStill(key, now);
+      await keepStill(key, now, VERSION);
     };
     if (!drawn.has(key))
       draw().catch((error: unknown) =>
@@ -137,6 +140,6 @@ export function useCard(set: SetInput): Card | null {
     return () => void (gone = true);
     // A set is told by what it says.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
+  }, [key, inSight]);
   return shown?.key === key ? shown.card : (drawn.get(key) ?? null);
 }
