@@ -39,7 +39,11 @@ export default defineConfig({
     {
       name: 'space',
       testMatch: /space/,
-      use: { launchOptions: launch('--use-angle=swiftshader', '--enable-unsafe-swiftshader') },
+      use: {
+        // Every point is drawn by the processor: fewer of them are as many things to see.
+        viewport: { width: 1120, height: 640 },
+        launchOptions: launch('--use-angle=swiftshader', '--enable-unsafe-swiftshader'),
+      },
     },
     // By itself, after all others: it looks how long answers take while the server works hard.
     { name: 'server', testMatch: /api/, dependencies: ['table', 'offline', 'space'] },

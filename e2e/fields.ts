@@ -101,6 +101,8 @@ export async function walk(
   visit: (fields: readonly Field[], where: string) => Promise<void>,
 ): Promise<void> {
   const open = async (): Promise<void> => {
+    // A screen that is there is left and come back to: it stands as if it were new, and nothing is loaded again.
+    if (page.url().endsWith(address)) await go(page, address.startsWith('/backup') ? '/tools' : '/backup');
     await go(page, address);
     await page.locator('main').waitFor();
     // Screens read what is kept first.

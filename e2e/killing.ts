@@ -279,6 +279,27 @@ export const EDITS: readonly Edit[] = [
   typed('sizes asked about in the chooser', '/choose?have=contents', 'css=label:text-is("Height") + input', eighths),
 ];
 
+/**
+ * One edit for each way a change is made and kept: a field of a record, a key held down, a choice, a form's draft, a form sent
+ * off, a list, a setting. `npm run bench kills` makes all of them, a thousand times.
+ */
+export const DRAWN_EDITS: readonly Edit[] = EDITS.filter(({ name }) =>
+  [
+    'a length on the bench',
+    'a choice on the bench',
+    'a fold dragged by keys on the bench',
+    'steps of a make, pressed fast',
+    'sheets of a paper',
+    'a paper being written',
+    'an entry of the log changed',
+    'a length of a loose piece',
+    'a card put into the size chart',
+    'a project put in the bin and back',
+    'the light chosen',
+    'sizes asked about in the chooser',
+  ].includes(name),
+);
+
 /** What an edit made depends on what was there: told from before the kill to after it. */
 const kept = new Map<string, string>();
 

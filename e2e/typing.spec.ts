@@ -11,8 +11,11 @@ const TEXT: Record<Field['kind'], string> = {
 };
 /** Time from key to key, ms: from as fast as anyone types to slow, one after the other over the fields. */
 const SPEEDS = process.env.SPEEDS?.split(',').map(Number) ?? [20, 20, 20, 60];
-/** Most fields of a kind that are typed in on one screen: the rows of a table have the same ones. */
-const ROWS = Number(process.env.ROWS ?? 10);
+/**
+ * Most fields of a kind that are typed in on one screen or form: they are one component each, and the rows of a table have the
+ * same ones. `ROWS=10` types in more of them.
+ */
+const ROWS = Number(process.env.ROWS ?? 2);
 /** While it is typed the processor is slowed so many times: for everything, `SLOWED=4 SPEEDS=30,60,100,150` takes its time. */
 const SLOWED = Number(process.env.SLOWED ?? 1);
 
@@ -44,7 +47,7 @@ async function typed(
 
 const pages = [...everyPage(), ...MORE_PAGES];
 /** Screens with many fields, and screens with few, in parts that take about as long. */
-const PARTS = [0, 1, 2].map((part) => pages.filter((_, i) => i % 3 === part));
+const PARTS = [0, 1].map((part) => pages.filter((_, i) => i % 2 === part));
 
 /** Types into every field of some pages and gives what went wrong. `most` of a kind on one screen, where not all are. */
 async function typeEverywhere(

@@ -1,12 +1,14 @@
 /** Every check there is, from a fresh machine on: `npm test`. Says at the end how many tests ran. */
 import { spawn } from 'node:child_process';
-import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { relative } from 'node:path';
 import { chromium, installPackages } from './install.mjs';
+import { TIMES } from './unit.mjs';
 
 const started = Date.now();
 const seconds = () => ((Date.now() - started) / 1000).toFixed(0);
 installPackages();
-const browser = chromium();
+const times = [['installing packages', (Date.now() - started) / 1000]];
 const bin = (name) => `node_modules/.bin/${name}`;
 const reports = { unit: '.reports/unit.json', browser: '.reports/browser.json' };
 rmSync('.reports', { recursive: true, force: true });
@@ -28,6 +30,7 @@ const part = (title, command, args, { env = {}, alone = false } = {}) =>
     child.on('error', (error) => (said += error.message));
     child.on('close', (status) => {
       running.delete(child);
+      times.push([title, (Date.now() - begun) / 1000]);
       const took = `${((Date.now() - begun) / 1000).toFixed(0)} s`;
       console.log(alone ? `(${took})` : `\n== ${title} (${took})\n${said.trim()}`);
       if (status === 0) return done();
@@ -40,16 +43,17 @@ const inTurn = async (...parts) => {
   for (const next of parts) await next();
 };
 
-// Each of these works on one core, so the build and the reading checks go beside each other.
+// Each of these works on one core, so the build and the reading checks go beside each other. The browser comes meanwhile.
 await Promise.all([
+  part('a browser', process.execPath, ['scripts/install.mjs', 'browser']),
   inTurn(
-    () => part('formatting', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
     () => part('lint: rules of the language, a pure core, arrows one way', bin('eslint'), ['.', '--max-warnings', '0']),
-    () => part('unused code', bin('knip'), []),
+    () => part('formatting', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
   ),
   inTurn(
     () => part('build', 'npm', ['run', '-s', 'build'], { env: { TYPES_CHECKED_APART: '1' } }),
     () => part('types', bin('tsc'), ['--noEmit']),
+    () => part('unused code', bin('knip'), []),
   ),
 ]);
 await part(
@@ -58,16 +62,41 @@ await part(
   ['--ci', '--maxWorkers=100%', '--json', '--outputFile', reports.unit],
   { alone: true },
 );
-await part('browser tests', bin('playwright'), ['test'], { env: { CHROMIUM: browser }, alone: true });
+await part('browser tests', bin('playwright'), ['test'], { env: { CHROMIUM: chromium() }, alone: true });
 
 const unit = JSON.parse(readFileSync(reports.unit, 'utf8'));
-const { stats } = JSON.parse(readFileSync(reports.browser, 'utf8'));
+const inBrowser = JSON.parse(readFileSync(reports.browser, 'utf8'));
+const { stats } = inBrowser;
 const counts = { unit: unit.numPassedTests, browser: stats.expected };
 const unrun = unit.numPendingTests + unit.numTodoTests + stats.skipped;
 if (counts.unit === 0 || counts.browser === 0) {
   console.error('A kind of test ran no test at all.');
   process.exit(1);
 }
+
+/** Seconds by file: of the unit tests, and of what is driven in a browser. */
+const unitTimes = unit.testResults.map(({ name, startTime, endTime }) => [
+  relative('.', name),
+  (endTime - startTime) / 1000,
+]);
+const results = ({ specs = [], suites = [] }) => [
+  ...specs.flatMap(({ file, tests }) =>
+    tests.flatMap((test) => test.results.map(({ duration }) => [file, duration / 1000])),
+  ),
+  ...suites.flatMap(results),
+];
+const browserTimes = new Map();
+for (const [file, took] of inBrowser.suites.flatMap(results))
+  browserTimes.set(`e2e/${file}`, (browserTimes.get(`e2e/${file}`) ?? 0) + took);
+const slowest = [...unitTimes, ...browserTimes].sort(([, a], [, b]) => b - a);
+const told = (rows) => rows.map(([what, took]) => `${took.toFixed(0).padStart(5)} s  ${what}`).join('\n');
+console.log(`\nEach check:\n${told(times)}\n\nThe slowest files:\n${told(slowest.slice(0, 10))}`);
+// What answers quickly is known by this file: `npm run unit` reads it.
+if (process.env.KEEP_TIMES === '1')
+  writeFileSync(
+    TIMES,
+    `${JSON.stringify(Object.fromEntries(unitTimes.map(([file, took]) => [file, Math.round(took)]).sort()), null, 2)}\n`,
+  );
 console.log(
   `\nEvery check passed: ${counts.unit + counts.browser} tests ran (${counts.unit} unit and property, ${counts.browser} in the browser), ${unrun} skipped, in ${(seconds() / 60).toFixed(1)} minutes.`,
 );

@@ -2,6 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 
 const STAMP = 'node_modules/.installed';
 const OLDEST_NODE = [20, 20];
@@ -61,3 +62,6 @@ export function chromium() {
   );
   process.exit(1);
 }
+
+// `node scripts/install.mjs browser`: the browser alone, for a check that does other things meanwhile.
+if (process.argv[1] === fileURLToPath(import.meta.url) && process.argv[2] === 'browser') console.log(chromium());

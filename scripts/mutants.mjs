@@ -1,7 +1,7 @@
 /**
  * Would a test notice? Makes small changes in the core, one at a time, and runs the tests that reach each:
  * `npm run mutants` draws 200 in every folder of src/core, `npm run mutants -- fold files` in these,
- * `SAMPLE=40 SEED=7 npm run mutants` as many and others. What no test noticed is printed with its line; changes that
+ * `SAMPLE=40 SEED=7 npm run mutants` as many and others, `OWN=1` asks the tests of that folder alone. What no test noticed is printed with its line; changes that
  * change nothing anybody could see are listed, with the reason, in scripts/mutants/equivalent.json.
  */
 import { spawnSync } from 'node:child_process';
@@ -10,6 +10,7 @@ import { installPackages } from './install.mjs';
 
 installPackages();
 const { changesOf, draw, DRAWN, keyOf, sources } = await import('./mutants/sample.mjs');
+const { TIMES } = await import('./unit.mjs');
 
 const every = readdirSync('src/core');
 const folders = process.argv.slice(2);
@@ -22,29 +23,21 @@ if (folders.length === 0) folders.push(...every);
 const { SAMPLE = '200', SEED = '1' } = process.env;
 
 /**
- * Tests of many seconds, quick ones first: a change is let go at the first test that notices. They are asked about their
- * own folder; the second reader about every plan.
+ * Quick tests first: a change is let go at the first test that notices. Those of many seconds are asked about their own folder;
+ * the second reader about every plan.
  */
-const SLOW = [
-  'cutting/pack',
-  'files/',
-  'fold/second-opinion',
-  'plan/extras',
-  'plan/looks/moments',
-  'plan/plan.test',
-  'plan/checks/sentences',
-  'plan/work/walk',
-  'tools/straight',
-];
-const LAST = /second-|holders|formulas|answers|laws/;
+const SECONDS = 12;
+const EVERYWHERE = /second-|holders|formulas|answers|laws/;
+const times = JSON.parse(readFileSync(TIMES, 'utf8'));
+const took = (name) => times[`src/core/${name}`] ?? 0;
 const tests = readdirSync('src/core', { recursive: true })
   .filter((name) => name.endsWith('.test.ts'))
-  .sort((a, b) => rank(a) - rank(b) || a.localeCompare(b));
-function rank(name) {
-  return LAST.test(name) ? 2 : SLOW.some((slow) => name.startsWith(slow)) ? 1 : 0;
-}
+  .sort((a, b) => took(a) - took(b) || a.localeCompare(b));
 const asked = (folder) =>
-  tests.filter((name) => name.startsWith(`${folder}/`) || !SLOW.some((slow) => name.startsWith(slow)));
+  tests.filter(
+    (name) =>
+      name.startsWith(`${folder}/`) || (process.env.OWN !== '1' && (took(name) < SECONDS || EVERYWHERE.test(name))),
+  );
 
 const same = JSON.parse(readFileSync('scripts/mutants/equivalent.json', 'utf8'));
 const stale = same.filter(({ file, line }) => !existsSync(file) || !readFileSync(file, 'utf8').includes(line));

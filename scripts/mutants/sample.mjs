@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative, resolve } from 'node:path';
+import { randomLcg } from 'd3-random';
 import { createInstrumenter } from '@stryker-mutator/instrumenter';
 import { createInjector } from 'typed-inject';
 
@@ -44,15 +45,9 @@ export async function changesOf(folder) {
   return mutants;
 }
 
-/** `count` of these, drawn with a seed (mulberry32, public domain), each as likely as any other. */
+/** `count` of these, drawn with a seed, each as likely as any other. */
 export function draw(things, count, seed) {
-  let state = seed >>> 0;
-  const next = () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), state | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
-  };
+  const next = randomLcg(((seed >>> 0) + 0.5) / 2 ** 32);
   const left = [...things];
   for (let k = 0; k < Math.min(count, left.length); k++) {
     const at = k + Math.floor(next() * (left.length - k));

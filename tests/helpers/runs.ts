@@ -5,3 +5,6 @@
 export const runs = (times: number): { readonly numRuns: number } => ({
   numRuns: Math.ceil(times * Number(process.env.RUNS ?? 1)),
 });
+
+/** How often something has to have come up in a property's cases, where fewer of them than usual are tried. */
+export const atLeast = (count: number): number => Math.floor(count * Math.min(1, Number(process.env.RUNS ?? 1)));

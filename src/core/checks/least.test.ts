@@ -127,7 +127,7 @@ test.each(FOLDED.map((construction) => [construction.name, construction] as cons
         for (const piece of document.pieces)
           expect(Math.min(...facesOf(piece as never).map(breadth))).toBeGreaterThan(1.49);
       }),
-      runs(12),
+      runs(6),
     );
   },
 );

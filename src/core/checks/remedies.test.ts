@@ -57,7 +57,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
           }
         }
       }),
-      runs(10),
+      runs(5),
     );
   });
 
@@ -68,7 +68,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
         expect(new Set(seen).size).toBe(seen.length);
         expect(seen.length).toBeLessThan(9);
       }),
-      runs(10),
+      runs(5),
     );
   });
 });

@@ -39,7 +39,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
           }
         }
       }),
-      runs(10),
+      runs(5),
     );
   });
 
@@ -66,7 +66,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
             else for (const c of still) expect(c.value).toBeLessThanOrEqual(check.value + 1e-6);
           }
       }),
-      runs(10),
+      runs(5),
     );
   });
 

@@ -5,7 +5,7 @@ import { planOf } from '../../../tests/helpers/designs';
 import { inches, stepOf, type Graduation } from '../length';
 import type { Made } from '../plan';
 
-const RUNS = runs(40);
+const RUNS = runs(15);
 const inch = (value: number): number => inches(value);
 
 /** Blank of the first piece from the inside, and what the thickness takes, at the options' defaults. */

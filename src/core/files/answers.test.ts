@@ -58,7 +58,7 @@ test.each(CONSTRUCTIONS.map((construction) => [construction.name, construction] 
   (_, construction) => {
     fc.assert(
       fc.property(anyDesign(construction), (input) => void everythingOf(input)),
-      runs(20),
+      runs(10),
     );
   },
 );

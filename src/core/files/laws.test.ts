@@ -23,7 +23,7 @@ import { setOf } from '../sets';
 import { readProject, sheetDrawing, sheetSvg, writeProject } from '.';
 
 /** Designs that a law must hold for, one by one: those it says nothing about are drawn anew, not counted. */
-const RUNS = runs(8);
+const RUNS = runs(5);
 /** Lengths that must agree, agree to this, mm. */
 const CLOSE = 0.01;
 

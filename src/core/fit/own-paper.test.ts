@@ -95,7 +95,7 @@ test.each(['tray-box', 'diagonal-box', 'desk-file'])(
           expect(layers.map((count) => count * caliper)).toEqual(told.map((mm) => expect.closeTo(mm, 4)));
         },
       ),
-      runs(12),
+      runs(5),
     );
     expect(counted).toBeGreaterThan(0);
   },
@@ -120,7 +120,7 @@ test.each(['card-holder', 'patch-pocket', 'library-pocket', 'belly-band'])(
           expect(told).toBeCloseTo((layers + 2) * caliper, 4);
         },
       ),
-      runs(12),
+      runs(5),
     );
   },
 );
@@ -149,7 +149,7 @@ describe.each(HOLDERS.map((c) => [c.name, c] as const))('%s on a given sheet', (
           expect(less.height).toBeLessThanOrEqual(now!.height + 1e-6);
         }
       }),
-      runs(15),
+      runs(6),
     );
   });
 
@@ -171,7 +171,7 @@ describe.each(HOLDERS.map((c) => [c.name, c] as const))('%s on a given sheet', (
           expect(thick!.ease[side]).toBeLessThanOrEqual(thin!.ease[side] + 1e-6);
         expect(thick!.depth).toBeLessThanOrEqual(thin!.depth + 1e-6);
       }),
-      runs(10),
+      runs(5),
     );
   });
 });

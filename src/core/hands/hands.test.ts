@@ -1,6 +1,7 @@
 /** Hands: shares counted by folding, held against the normal distribution where a single length decides. */
 import { cumulativeStdNormalProbability } from 'simple-statistics';
 import fc from 'fast-check';
+import { runs } from '../../../tests/helpers/runs';
 import { CONSTRUCTIONS } from '../constructions';
 import { planOf } from '../../../tests/helpers/designs';
 import { inches, mm, sayer, type Mm } from '../length';
@@ -104,7 +105,7 @@ describe('laws', () => {
           expect(room.at(-1)!.share).toBeGreaterThan(room[0]!.share - 0.05);
         },
       ),
-      { numRuns: 3 },
+      runs(2),
     );
   });
 

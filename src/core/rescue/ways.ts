@@ -118,19 +118,27 @@ export function* waysOut(mishap: Mishap, say: Say): Generator<WaysOut, WaysOut> 
   const answer = (done: number): WaysOut => ({ sheet, mistakes, ways: [...best(found), last], done });
   yield answer(0);
   // A strip, or a flap that was joined on, is made again.
-  const attempts = drawn ? [...attemptsFor(fresh, sheet, whole, whole.made, drawn, say)] : [];
-  let tried = 0;
-  for (const attempt of attempts) {
+  // The first is tried before all others are so much as read: where nothing is wrong none of them is.
+  const coming = drawn ? attemptsFor(fresh, sheet, whole, whole.made, drawn, say) : [];
+  let [tried, all] = [0, Infinity];
+  const seek = function* (attempt: Attempt): Generator<WaysOut, boolean> {
     tried++;
     // What shows nothing needs no mat.
-    if (attempt.mends && !found.some(({ kind, scars }) => kind === 'as-it-is' && scars.some(showsWrong))) continue;
+    if (attempt.mends && !found.some(({ kind, scars }) => kind === 'as-it-is' && scars.some(showsWrong))) return false;
     for (const way of attempted(attempt, fresh, sheet, whole, say, found)) {
       if (!found.some((one) => isSame(one, way))) found.push(way);
       // Nothing is wrong: nothing else is sought.
-      if (way.title === AS_IT_SHOULD) return answer(1);
-      yield answer(tried / attempts.length);
+      if (way.title === AS_IT_SHOULD) return true;
+      yield answer(tried / all);
     }
-    if (tried % 8 === 0) yield answer(tried / attempts.length);
+    if (tried % 8 === 0) yield answer(tried / all);
+    return false;
+  };
+  for (const first of coming) {
+    if (yield* seek(first)) return answer(1);
+    const others = [...coming];
+    all = 1 + others.length;
+    for (const attempt of others) if (yield* seek(attempt)) return answer(1);
   }
   return answer(1);
 }

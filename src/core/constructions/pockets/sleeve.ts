@@ -61,7 +61,14 @@ function build(brief: Brief<Options>): BuildResult {
         fold('fold-end-2', 'Fold the second end over it', ['s-end-2'], { gluedTo: ['end-1'] }),
       ],
       cavities: [
-        { ...cavity, kind: 'tube', floor: 'front', roof: ['end-1', 'end-2'], mouth: segment(x1, h, x2, h), insertAfter: 'fold-end-2' },
+        {
+          ...cavity,
+          kind: 'tube',
+          floor: 'front',
+          roof: ['end-1', 'end-2'],
+          mouth: segment(x1, h, x2, h),
+          insertAfter: 'fold-end-2',
+        },
       ],
       claims: [{ kind: 'laps', pairs: [['end-2', 'end-1']] }],
       grips: blank
