@@ -7,6 +7,7 @@ export const FLOORS = [
   'text',
   'length',
   'progress',
+  'chance',
   'geometry',
   'pattern',
   'fold',

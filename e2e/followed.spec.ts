@@ -160,6 +160,22 @@ for (const { name, width, height, holders } of SIZES)
     });
   });
 
+test('what is pressed before the first step is there counts', async ({ page }) => {
+  await go(page, '/make?p=demo-2');
+  const begin = page.getByRole('button', { name: 'Begin', exact: true });
+  await begin.waitFor();
+  // In one task: nothing is awaited between the button and the keys.
+  await begin.evaluate((button: HTMLElement) => {
+    button.click();
+    for (let i = 0; i < 2; i++)
+      document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'PageDown', code: 'PageDown', bubbles: true }));
+  });
+  await expect(page.getByRole('progressbar', { name: 'How far the make has come' })).toHaveAttribute(
+    'aria-valuenow',
+    '2',
+  );
+});
+
 test('a make on an older plan says so, tells what changed, and takes the new one', async ({ page }) => {
   await beginWithContents(page);
   const bench = new URL(page.url());

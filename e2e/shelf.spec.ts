@@ -17,8 +17,14 @@ const project = (change: object = {}) =>
 test('the demo shelf shows each project drawn to scale, and the three things one may have', async ({ page }) => {
   await openShelf(page);
   await expect(page.getByRole('listitem')).toHaveCount(DEMO_SHELF.length);
-  // A card is drawn when there is time for it: its picture stands in its link.
+  // A card is drawn when it comes into sight and there is time for it: its picture stands in its link.
   const pictures = page.locator('main li a svg');
+  await expect(pictures.first()).toBeVisible();
+  expect(await pictures.count()).toBeLessThan(DEMO_SHELF.length);
+  for (const item of await page.getByRole('listitem').all()) {
+    await item.scrollIntoViewIfNeeded();
+    await expect(item.locator('a svg').first()).toBeVisible();
+  }
   await expect(pictures).toHaveCount(DEMO_SHELF.length);
   const drawn = await pictures.evaluateAll((all) => all.map((svg) => svg.getBoundingClientRect().width));
   // Tickets are narrower than postcards: one scale for the whole shelf.

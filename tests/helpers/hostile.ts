@@ -1,3 +1,5 @@
+import { seeded } from '../../src/core/chance';
+
 /**
  * Files as an attacker, a broken disk or a bad editor would leave them: good ones with something done to them, and some
  * that never were good. The same seed gives the same files.
@@ -6,17 +8,6 @@ export interface HostileFile {
   /** What was done, to find a failure by. */
   readonly how: string;
   readonly bytes: Uint8Array;
-}
-
-/** Random numbers from 0 to 1 that a seed repeats (mulberry32, public domain). */
-export function random(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), state | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
-  };
 }
 
 const LETTERS = new TextEncoder();
@@ -205,7 +196,7 @@ export function hostileFiles(
   seed: number,
   count: number,
 ): HostileFile[] {
-  const next = random(seed);
+  const next = seeded(seed);
   const strangers = STRANGERS.map(([how, text]) => ({ how, bytes: bytesOf(text) }));
   const noise = Array.from({ length: 8 }, (_, i) => ({
     how: `noise ${i + 1}`,

@@ -1,4 +1,5 @@
-import { randomLcg, randomNormal } from 'd3-random';
+import { randomNormal } from 'd3-random';
+import { seeded } from '../chance';
 import { claimsOf, measured, type Contents, type OwnClaims } from '../constructions';
 import {
   aboveSlot,
@@ -230,9 +231,7 @@ const lapOf = ({ layers }: Stack, flaps: readonly string[]): number =>
   );
 
 /** Draws from the normal distribution, mean 0 and deviation 1; one seed draws the same ones. */
-export const normalFrom = (seed: number): (() => number) =>
-  // As a fraction of one: the generator’s own way to be seeded.
-  randomNormal.source(randomLcg(((seed >>> 0) + 0.5) / 2 ** 32))(0, 1);
+export const normalFrom = (seed: number): (() => number) => randomNormal.source(seeded(seed))(0, 1);
 
 /**
  * Makes a plan so many times with errors drawn from normal distributions, two standard deviations as told, and counts.

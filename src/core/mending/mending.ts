@@ -2,6 +2,7 @@
 import type { Built } from '../constructions';
 import { apply } from '../geometry';
 import type { Graduation } from '../length';
+import { some } from '../pattern';
 import { bitesOf, bitten } from './bites';
 import { asRing, asSegment, isAlong } from './done';
 import { layOf } from './lying';
@@ -48,7 +49,7 @@ export function onSheet(built: Built, rescued: Rescued, graduation: Graduation):
   return (
     backed && {
       ...backed,
-      pieces: backed.pieces.map((one) => (one === own ? left : one)) as unknown as Built['pieces'],
+      pieces: some(backed.pieces.map((one) => (one === own ? left : one))),
     }
   );
 }

@@ -22,7 +22,7 @@ import {
   type Segment,
 } from '../geometry';
 import { inches, mm, roundTo, type Graduation } from '../length';
-import { drawPiece, rect, sharedEdge, wasteTrims, type Hinge, type Panel, type Piece } from '../pattern';
+import { drawPiece, rect, sharedEdge, wasteTrims, type Hinge, type Panel, type Piece, some } from '../pattern';
 
 /** What a strip or lap is glued by on either side of what it mends, mm. Common practice 1/4 in, a joint 1/2 in. */
 const STRIP = inches(1 / 4);
@@ -71,7 +71,7 @@ function withLaid(built: Built, pieces: readonly Piece[], piece: Piece, { panels
   };
   return {
     ...built,
-    pieces: pieces as unknown as Built['pieces'],
+    pieces: some(pieces),
     assembly: [step, ...built.assembly.map(after)],
     cavities: built.cavities.map((cavity) =>
       cavity.kind !== 'box' && cavity.roof.includes(onto) ? { ...cavity, roof: [...cavity.roof, laid] } : cavity,

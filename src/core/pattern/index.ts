@@ -5,3 +5,4 @@ export { outlineOf, wasteOf } from './outline';
 export { patternFaults, type PatternFault } from './consistent';
 export { drawable, Undrawable } from './undrawable';
 export { LEAST } from './least';
+export * from './some';

@@ -11,7 +11,7 @@ import { assemble, foldedBox, roomAxes, thickestPile, type Folded, type Size3 } 
 import { holdOf, alongContents, type OpenCavity } from '../fit';
 import { boxOf3, seenFrom } from '../geometry';
 import { mm, type Mm } from '../length';
-import type { Piece } from '../pattern';
+import { some, type Piece } from '../pattern';
 import { differences, programmeFor, simulate } from '../tools';
 import { calipersOf, type Design, type Papers } from '../design';
 import { isSold } from '../design';
@@ -109,10 +109,12 @@ function withDiscHoles(design: Design, built: Built, folded: Folded): Built {
   if (holes.length === 0) return built;
   return {
     ...built,
-    pieces: built.pieces.map((piece) => {
-      const own = holes.filter(({ panel }) => piece.panels.some(({ id }) => id === panel));
-      return own.length > 0 ? { ...piece, holes: [...piece.holes, ...own] } : piece;
-    }) as unknown as Built['pieces'],
+    pieces: some(
+      built.pieces.map((piece) => {
+        const own = holes.filter(({ panel }) => piece.panels.some(({ id }) => id === panel));
+        return own.length > 0 ? { ...piece, holes: [...piece.holes, ...own] } : piece;
+      }),
+    ),
   };
 }
 

@@ -31,8 +31,15 @@ const ROOM = { width: 300, height: 220 };
 const ASKED_SHAPE = z.object({ copies: z.int().min(1).max(MOST), way: z.enum(['together', 'one-by-one']) });
 const ASKED: z.output<typeof ASKED_SHAPE> = { copies: 1, way: 'together' };
 
+interface BeginProps {
+  readonly project: Project;
+  readonly toolbox: Toolbox;
+  readonly onBegin: () => void;
+  readonly onFailed: () => void;
+}
+
 /** Before a make begins: how many, and in what order of work. */
-export function Begin({ project, toolbox }: { readonly project: Project; readonly toolbox: Toolbox }) {
+export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
   const { failed } = useTell();
   const { value, set: ask, forget } = useUnsent(`begin/${project.id}`, ASKED, ASKED_SHAPE);
   const { copies, way } = value ?? ASKED;
@@ -55,11 +62,15 @@ export function Begin({ project, toolbox }: { readonly project: Project; readonl
   );
   const across = plan ? checksAcross(whole).filter(({ level }) => level === 'warn' || level === 'fail') : [];
   // The page follows the makes there are, and lays this one out as soon as it is one of them.
-  const [begin, busy] = useOnce(() =>
-    beginMake(project, copies, way)
+  const [begin, busy] = useOnce(() => {
+    onBegin();
+    return beginMake(project, copies, way)
       .then(() => forget())
-      .catch(failed('It could not be begun')),
-  );
+      .catch((error: unknown) => {
+        onFailed();
+        failed('It could not be begun')(error);
+      });
+  });
   return (
     <InUnits units={project.units} graduation={graduation}>
       <main className={styles.begin}>

@@ -46,6 +46,8 @@ interface MakeProps {
   /** The project as it stands now: it may have been changed since. */
   readonly project: Project;
   readonly toolbox: Toolbox;
+  /** Says, once it lies on the table, how many steps were pressed on before. */
+  readonly onTable: () => number;
 }
 
 /** What the keyboard, or a foot pedal, does during a make. */
@@ -91,7 +93,7 @@ interface TableProps extends MakeProps {
 }
 
 /** One step at a time, to be read from an arm's length away. */
-function AtTheTable({ make, project, toolbox, plan }: TableProps) {
+function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
   const { undoable } = useTell();
   const router = useRouter();
   const { copies, way } = make;
@@ -129,6 +131,12 @@ function AtTheTable({ make, project, toolbox, plan }: TableProps) {
     const way = { part, copy: copy!, at: done, design: inputOfPart(make.set, planned) };
     keepMake(make, { ways: [...(make.ways ?? []), way], spent: make.spent + clock.take() });
   };
+  useEffect(() => {
+    const ahead = onTable();
+    if (ahead > 0) goTo(done + ahead);
+    // Once, when it is laid out.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [onTable]);
   const latest = useRef(make);
   useEffect(() => {
     latest.current = make;

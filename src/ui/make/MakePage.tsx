@@ -10,6 +10,7 @@ import { damagedIn, useAll, useRecord } from '../parts/useKept';
 import { useToolbox } from '../parts/useToolbox';
 import { Begin } from './Begin';
 import { Make } from './Make';
+import { useAhead } from './useAhead';
 
 /** Opens the make of the project the address names, where it was left; begins one when none goes on. */
 export function MakePage() {
@@ -33,6 +34,7 @@ function MakeOf({ id }: { readonly id: string }) {
     return own.find((one) => one.id === onTable) ?? last ?? null;
   }, [makes, id, onTable]);
   if (make && make.id !== onTable) setOnTable(make.id);
+  const ahead = useAhead();
   const read = project === undefined || !makes || !toolbox ? undefined : project;
   return (
     <OneProject project={read} opening="Laying out the table" what={({ name }) => `The make of “${name}”`}>
@@ -42,9 +44,9 @@ function MakeOf({ id }: { readonly id: string }) {
             damaged={damagedIn(makes).filter(({ raw }) => (raw as { projectId?: unknown })?.projectId === id)}
           />
           {make ? (
-            <Make key={make.id} make={make} project={own} toolbox={toolbox!} />
+            <Make key={make.id} make={make} project={own} toolbox={toolbox!} onTable={ahead.take} />
           ) : (
-            <Begin project={own} toolbox={toolbox!} />
+            <Begin project={own} toolbox={toolbox!} onBegin={ahead.begin} onFailed={ahead.take} />
           )}
         </>
       )}

@@ -70,8 +70,8 @@ function build(brief: Brief<Options>): BuildResult {
   const page = pageFor(brief);
   const trouble = tooMuch(page, options);
   if (trouble) return refuse(trouble);
-  const all = Array.from({ length: n }, (_, i) => envelopeOf(i + 1, page, options));
-  const [first, second] = all as unknown as readonly [DrawnEnvelope, DrawnEnvelope];
+  const [first, second] = [envelopeOf(1, page, options), envelopeOf(2, page, options)];
+  const all = [first, second, ...Array.from({ length: n - 2 }, (_, i) => envelopeOf(i + 3, page, options))];
   const chain = all.slice(2).flatMap((_, i) => linked(i + 3, all, options));
   const cards = options.cards > 0 ? cardPages(page, all[2]!, options) : NO_PARTS;
   const mat = matOf(page, all.at(-1)!, options);

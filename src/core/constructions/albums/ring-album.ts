@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { FlatCavity, Joint } from '../../fold';
 import { circle, type Point, type Polygon } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
-import { drawPiece, isSquare, LEAST, rect, ring, type Hole, type Piece } from '../../pattern';
+import { drawPiece, isSquare, LEAST, rect, ring, type Hole, type Piece, some } from '../../pattern';
 import {
   coverPanels,
   covers,
@@ -130,7 +130,7 @@ function build(brief: Brief<Options>): BuildResult {
     ...(options.cornerTuck > 0 ? [cornerGuide(options.cornerTuck)] : []),
   ];
   const cards = options.pullOuts ? cardsIn(page, cavities, [first, second], centres, brief.caliper) : [];
-  const [front, ...others] = [...pieces, ...guides] as unknown as [Piece, ...Piece[]];
+  const [front, ...others] = some([...pieces, ...guides]);
   return built({
     ...PLAIN,
     pieces: [front, first.piece, second.piece, ...others],
@@ -274,7 +274,7 @@ function tapeOn({ mouth: { from, to } }: DrawnEnvelope, { e, tape, flap }: Page)
 function pocketsOf(first: DrawnEnvelope, second: DrawnEnvelope): [FlatCavity, FlatCavity, FlatCavity] {
   const covered = { floor: 1, roof: 1 };
   const { from, to } = second.mouth;
-  const [, { y: far }] = frontOf(second) as unknown as [unknown, { readonly y: number }];
+  const far = frontOf(second)[1]!.y;
   return [
     {
       id: 'first pocket',

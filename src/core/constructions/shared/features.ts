@@ -29,7 +29,7 @@ import {
   type Polygon,
 } from '../../geometry';
 import { mm, type Mm } from '../../length';
-import { LEAST, type Hole, type Piece, type Trim } from '../../pattern';
+import { LEAST, type Hole, type Piece, type Trim, some } from '../../pattern';
 import type { BuildResult, Built, Feature } from './construction';
 
 /** Chords that draw a circle leave it by well under a cut's width. */
@@ -219,7 +219,7 @@ const refusal = (
 
 const changed = (built: Built, change: (piece: Piece) => Piece): Built => ({
   ...built,
-  pieces: built.pieces.map(change) as unknown as Built['pieces'],
+  pieces: some(built.pieces.map(change)),
 });
 
 /** True when a score of one of the panels runs through a circle. */
