@@ -71,6 +71,13 @@ test('the tables: every piece where it lies, every cut at its fence; no cell is 
   expect(pieces).toHaveLength(8);
   expect(pieces.filter(({ piece }) => piece === "'=mat <1>")).toHaveLength(5);
   expect(pieces.some(({ piece }) => piece!.startsWith('='))).toBe(false);
+  // Sheets are counted from one, as a person counts them.
+  expect(pieces.map(({ number }) => Number(number))).toEqual(
+    layout.sheets.flatMap(({ placements }, i) => placements.map(() => i + 1)),
+  );
+  expect(pieces.map(({ sheet, turned }) => [sheet, turned])).toEqual(
+    layout.sheets.flatMap(({ sheet, placements }) => placements.map((p) => [sheet, p.turned ? 'yes' : 'no'])),
+  );
   const cuts = read(cutsCsv(list, layout));
   const made = layout.sheets.flatMap(({ cuts: all }) => carryOutCuts(list.sheets[0]!, all).made);
   expect(cuts.map(({ fence }) => Number(fence)).sort()).toEqual(

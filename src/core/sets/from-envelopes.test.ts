@@ -1,7 +1,7 @@
 /** What bought envelopes can become, and what goes into one: begun from any that are measured, planned and checked. */
 import fc from 'fast-check';
 import { runs } from '../../../tests/helpers/runs';
-import { inches, sayer } from '../length';
+import { inches, mm, sayer } from '../length';
 import { calipersOf } from '../design';
 import { checksOf } from '../checks';
 import { momentsOf, pileAtStep, seenAt } from '../looks';
@@ -80,9 +80,12 @@ test('what they will not become says why', () => {
   expect(way('rings').wont({ ...HAVE, count: 1 })).toBe('A page takes two envelopes.');
   expect(way('rings').wont(HAVE)).toBeNull();
   expect(way('flaps').wont({ ...HAVE, count: 2 })).toBe('It takes three envelopes at least.');
-  expect(way('flaps').wont({ ...HAVE, flap: inches(6) })).toBe(
+  const longest = mm(HAVE.deep - inches(1 / 4));
+  expect(way('flaps').wont({ ...HAVE, flap: longest })).toBeNull();
+  expect(way('flaps').wont({ ...HAVE, count: 3, flap: mm(longest + 0.01) })).toBe(
     'Its flaps must be shorter than the envelopes are deep.',
   );
+  expect(way('flaps').wont({ ...HAVE, count: 3 })).toBeNull();
 });
 
 test('many envelopes make as long an album as there may be, two to a page on rings', () => {

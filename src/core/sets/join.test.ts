@@ -54,6 +54,32 @@ test('two sets as one keep their parts and papers under ids of their own; the sa
   expect(planned(kraft.set).parts).toHaveLength(3);
 });
 
+test('papers of single pieces and of layers, and the tool a set is made with, come along', () => {
+  const lidded: SetInput = {
+    ...box,
+    tool: { kind: 'scoring-board' },
+    parts: [{ ...box.parts[0]!, papers: { lid: 'card' }, layers: [{ on: 'front', paper: 'card' }] }],
+  };
+  const card = { ...chain('card-and-envelope'), tool: { kind: 'ruler' } } as const;
+  const [own] = joined(card, lidded).set.parts;
+  expect(own).toMatchObject({
+    id: 'box',
+    paper: 'card-2',
+    papers: { lid: 'card-2' },
+    layers: [{ on: 'front', paper: 'card-2' }],
+    tool: { kind: 'scoring-board' },
+  });
+  // What is made with the tool of the whole set needs none of its own; a part's own stays its own.
+  expect(joined({ ...card, tool: { kind: 'scoring-board' } }, lidded).set.parts[0]).not.toHaveProperty('tool');
+  const [edge] = joined(card, { ...lidded, parts: [{ ...lidded.parts[0]!, tool: { kind: 'edge-board' } }] }).set.parts;
+  expect(edge!.tool).toEqual({ kind: 'edge-board' });
+  expect(joined(card, box).set.parts[0]).not.toHaveProperty('tool');
+  expect(joined(card, box).set.parts[0]).not.toHaveProperty('papers');
+  const { plan } = planned(joined(card, lidded).set).parts.find(({ part }) => part.id === 'box')!;
+  expect(plan.design.papers).toMatchObject({ lid: { caliper: 0.4 } });
+  expect(plan.design.tool.kind).toBe('scoring-board');
+});
+
 test('a set in a part of another tells its size, as many as it takes for each of them', () => {
   const both = withSetInside(box, 'box', chain('card-and-envelope'), { count: 3, lie: 'stacked' });
   const plan = planned(both);

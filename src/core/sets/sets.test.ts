@@ -329,4 +329,17 @@ describe('a part’s design', () => {
     expect(next.parts[1]!.design).toEqual({ construction: 'seam-envelope', options: { lap: 10 } });
     expect([next.parts[0], next.parts[2], next.parts[3]]).toEqual([set.parts[0], set.parts[2], set.parts[3]]);
   });
+
+  test('another tool is that of the whole where it is all there is, and else of the part alone', () => {
+    const set = CHAINS[1]!.set(CHAINS[1]!.usual);
+    const tool = { kind: 'edge-board' } as const;
+    const now = designOf(set, set.parts[1]!);
+    const several = withDesign(set, 'envelope', now, { ...now, tool });
+    expect([several.tool, several.parts[1]!.tool, several.parts[0]]).toEqual([set.tool, tool, set.parts[0]]);
+    const one: SetInput = { ...set, parts: [{ ...set.parts[1]!, holds: [], tool: { kind: 'ruler' } }] };
+    const alone = designOf(one, one.parts[0]!);
+    const next = withDesign(one, 'envelope', alone, { ...alone, tool });
+    expect(next.tool).toEqual(tool);
+    expect(next.parts[0]).not.toHaveProperty('tool');
+  });
 });

@@ -232,10 +232,13 @@ describe('ring album', () => {
     [{ holeFromEdge: '1/8 in' }, 'part-too-small', undefined],
     [{ holeFromEdge: '6 in' }, 'part-too-large', 'holeFromEdge'],
   ])('%j is refused, and says which part', (options, code, id) => {
-    expect(plan('ring-album', { envelope: '6 1/8 in', ...options }).refusal).toMatchObject({
-      code,
-      ...(id && { about: { id } }),
-    });
+    const { refusal } = plan('ring-album', { envelope: '6 1/8 in', ...options });
+    expect(refusal).toMatchObject({ code, ...(id && { about: { id } }) });
+    if (id === undefined) return;
+    // What it says there is room for does, as far as this part goes, and a hair more does not.
+    const at = (length: number) => plan('ring-album', { envelope: '6 1/8 in', [id]: length }).refusal?.about?.id;
+    expect(at(refusal!.limit - 0.001)).not.toBe(id);
+    expect(at(refusal!.limit + 0.01)).toBe(id);
   });
 
   test('a square gives both corners of its own page: as many squares are cut as there are pages', () => {
