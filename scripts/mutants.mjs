@@ -1,6 +1,6 @@
 /**
  * Would a test notice? Makes small changes in the core, one at a time, and runs the tests that reach each:
- * `npm run mutants` draws 200 in every folder of src/core, `npm run mutants -- fold files` in these,
+ * `npm run mutants` draws 200 in every folder of src/core, `npm run mutants -- fold constructions/albums` in these,
  * `SAMPLE=40 SEED=7 npm run mutants` as many and others, `OWN=1` asks the tests of that folder alone. What no test noticed is printed with its line; changes that
  * change nothing anybody could see are listed, with the reason, in scripts/mutants/equivalent.json.
  */
@@ -14,7 +14,7 @@ const { TIMES } = await import('./unit.mjs');
 
 const every = readdirSync('src/core');
 const folders = process.argv.slice(2);
-const unknown = folders.filter((folder) => !every.includes(folder));
+const unknown = folders.filter((folder) => !existsSync(`src/core/${folder}`));
 if (unknown.length > 0) {
   console.error(`No folder of src/core is called ${unknown.join(', ')}; there are ${every.join(', ')}.`);
   process.exit(2);
@@ -65,7 +65,7 @@ async function tried(folder) {
   const drawn = new Set(draw(await changesOf(folder), Number(SAMPLE), Number(SEED)).map(keyOf));
   writeFileSync(DRAWN, JSON.stringify([...drawn]));
   console.log(`\n${folder}: ${drawn.size} changes, seed ${SEED}.`);
-  const [config, report] = ['.reports/mutants-config.json', `.reports/mutants-${folder}.json`];
+  const [config, report] = ['.reports/mutants-config.json', `.reports/mutants-${folder.replaceAll('/', '-')}.json`];
   writeFileSync(
     config,
     JSON.stringify({
