@@ -51,7 +51,6 @@ test('an album on rings from the envelopes one has: the list follows the envelop
 });
 
 test('the album is leafed through by keys and by swiping, and its cards are pulled out', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/bench?p=demo-20');
   await look(page, 'Folded');
   await page.getByText('Leaf through', { exact: true }).click();
@@ -75,7 +74,6 @@ test('the album is leafed through by keys and by swiping, and its cards are pull
 });
 
 test('paper with a right way up is told page by page, and one button turns every piece', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/bench?p=demo-20');
   await look(page, 'Folded');
   const shows = page.getByRole('region', { name: 'What of the print shows' });
@@ -99,7 +97,6 @@ test('paper with a right way up is told page by page, and one button turns every
 });
 
 test('discs at the tips of two flaps would meet: told before the glue, and mended by one button', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/bench?p=demo-1');
   await page.getByLabel('Made as', { exact: true }).click();
   await page.getByTitle('Fold-out of three envelopes', { exact: true }).click();
@@ -183,7 +180,6 @@ test('a card as large as goes into a bought envelope; the envelope measured smal
 });
 
 test('the fold-out of three is chosen on the bench, and unfolds step by step', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/holders/envelope-trio');
   await expect(page.getByText('A wing joined inside out.')).toBeVisible();
   await go(page, '/bench?p=demo-1');

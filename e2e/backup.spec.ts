@@ -106,7 +106,6 @@ test('everything is saved in one file, and after the browser forgot it, comes ba
 });
 
 test('over what is here: a preview, a choice where both differ, and all of it taken back', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/bench?p=demo-2');
   await page.getByLabel('Name of the project').fill('As it was');
   const file = await saved(page);

@@ -1,16 +1,5 @@
 import DxfParser from 'dxf-parser';
-import {
-  downloaded,
-  expect,
-  type Extra,
-  go,
-  goBy,
-  layOnCuttingTable as lay,
-  openShelf,
-  sheet,
-  takeAlong,
-  test,
-} from './table';
+import { downloaded, expect, type Extra, go, goBy, layOnCuttingTable as lay, sheet, takeAlong, test } from './table';
 import { ALBUM, cutUpSquares } from '../tests/helpers/cut-lists';
 import type { Page } from '@playwright/test';
 
@@ -158,7 +147,6 @@ test('too little paper is told, and mended by buying', async ({ page }) => {
 });
 
 test('a longer cut than the trimmer makes is flagged, and the bench has its own cutting', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/bench?p=demo-1');
   await expect(sheet(page)).toBeVisible();
   await page.keyboard.press('5');
@@ -178,7 +166,6 @@ test('a longer cut than the trimmer makes is flagged, and the bench has its own 
 test('a piece laid where its motif is lies there in the cutting, is not moved by hand, and is drawn there in the files', async ({
   page,
 }) => {
-  await openShelf(page);
   await go(page, '/bench?p=demo-6');
   const view = (name: string) => page.getByRole('region', { name: 'The plan' }).getByText(name, { exact: true });
   await view('On paper').click();

@@ -1,10 +1,9 @@
 /** How often a plan fits when it is made by hand: counted on the bench, with one's own exactness, and room taken. */
-import { expect, go, openShelf, setLength, test } from './table';
+import { expect, go, setLength, test } from './table';
 
 test('the share, what fails first and the curve; less exact hands fit less often, and the room that fits is taken', async ({
   page,
 }) => {
-  await openShelf(page);
   await go(page, '/bench?p=demo-1');
   await page.getByRole('radiogroup', { name: 'View' }).getByText('Fit', { exact: true }).click();
   const share = page.getByText(/^\d+ of 100 come out right$/);
@@ -39,7 +38,6 @@ test('the share, what fails first and the curve; less exact hands fit less often
 });
 
 test('what holds nothing of a size says so, and counting can be stopped', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/bench?p=demo-1');
   await page.getByRole('radiogroup', { name: 'View' }).getByText('Fit', { exact: true }).click();
   await page.getByRole('button', { name: 'Stop' }).click();

@@ -202,7 +202,6 @@ test('a make on an older plan says so, tells what changed, and takes the new one
 });
 
 test('a make is written down by hand; it counts, examples do not', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/log');
   await expect(page.getByRole('article').first()).toContainText('Example');
   await expect(page.getByRole('button', { name: 'Make that my usual room' })).toHaveCount(0);
@@ -249,7 +248,6 @@ test('contents and a paper are asked about together; a project nobody named foll
 });
 
 test('money is told in the person’s own currency, in the stash and at the cutting table', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/stash');
   await page.getByLabel('Money in').fill('crown');
   await page.getByLabel('Money in').press('Enter');

@@ -1,8 +1,7 @@
 import type { Page } from '@playwright/test';
-import { downloaded, expect, go, openShelf, setLength, test } from './table';
+import { downloaded, expect, go, setLength, test } from './table';
 
 async function openLog(page: Page): Promise<void> {
-  await openShelf(page);
   await go(page, '/log');
   await expect(page.getByRole('heading', { name: 'Log', exact: true })).toBeVisible();
 }
@@ -136,7 +135,6 @@ test('the log goes out as a table and comes back: a preview first, known lines s
 });
 
 test('an entry that is not there says so', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/log?e=nobody');
   await expect(page.getByText('That entry is not in the log')).toBeVisible();
 });

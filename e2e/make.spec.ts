@@ -1,5 +1,5 @@
 import { DEMO_SHELF } from '../src/data/demo';
-import { downloaded, expect, go, openShelf, test } from './table';
+import { downloaded, expect, go, test } from './table';
 import type { Page } from '@playwright/test';
 
 /** Opens a demo project's make and begins it. */
@@ -231,7 +231,6 @@ test('the bench card is one page', async ({ page }) => {
 });
 
 test('a photo is shrunk and kept with the entry; what is no picture is refused with a sentence', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/log?e=demo-log-1');
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   const photo = page.getByLabel('Photo of the finished thing');

@@ -45,7 +45,6 @@ test('from the front door by keyboard: a square cut short, what it can still be,
 
 /** A make begun from the bench, so many steps done by keyboard. */
 async function begun(page: Page, project: string, steps: number): Promise<Locator> {
-  await openShelf(page);
   await go(page, `/bench?p=${project}`);
   await page
     .getByRole('link', { name: 'Make it' })
@@ -154,7 +153,6 @@ test('from a make, by keyboard: cut a quarter inch short, a way taken, made to i
 });
 
 test('told wrong: nothing is lost, what cannot be is said; a sheet that is there no more says so', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/rescue?make=nothing&sheet=1');
   await expect(page.getByText('That sheet is not in this browser any more.')).toBeVisible();
   await page.getByLabel('Add what is wrong', { exact: true }).click();
@@ -174,7 +172,6 @@ test('told wrong: nothing is lost, what cannot be is said; a sheet that is there
 test('a flap glued wrong, tapped on the sheet: it is made anew and joined on, taken to the bench, and each step is told', async ({
   page,
 }) => {
-  await openShelf(page);
   await go(page, '/rescue');
   await page.getByLabel('Holder', { exact: true }).click();
   await page.getByTitle('Envelope with side tabs', { exact: true }).click();
@@ -223,7 +220,6 @@ test('a sheet set aside lies on the shelf with its picture; put away, and put ba
 test('a score too many: its scar is shown on the folded thing, and a mat hides it; glued shut only a new sheet is left', async ({
   page,
 }) => {
-  await openShelf(page);
   await go(page, '/rescue');
   await page.getByLabel('Holder', { exact: true }).click();
   await page.getByTitle('Envelope with side tabs', { exact: true }).click();
@@ -249,7 +245,6 @@ test('a score too many: its scar is shown on the folded thing, and a mat hides i
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });
   test('the sheet and what is wrong fit the width', async ({ page }) => {
-    await openShelf(page);
     await go(page, '/rescue');
     await page.getByLabel('Add what is wrong', { exact: true }).click();
     await page.getByTitle('It is torn', { exact: true }).click();

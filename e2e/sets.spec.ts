@@ -126,7 +126,6 @@ test('a paper picked up is given by tapping; one that runs out says what to buy,
 test('two copies of a set are made: by paper and setting, inner before outer, each part’s fit in the log', async ({
   page,
 }) => {
-  await openShelf(page);
   await go(page, '/sets');
   await page.getByRole('button', { name: /^A card and its envelope/ }).click();
   await page.getByRole('button', { name: 'Begin this set' }).click();
@@ -164,7 +163,6 @@ test('two copies of a set are made: by paper and setting, inner before outer, ea
 });
 
 test('a single holder grows into a set: what it goes in, a layer, and something from the shelf', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/bench?p=demo-1');
   await expect(sheet(page)).toBeVisible();
   const cut = await figure(page, 'Cut a square');

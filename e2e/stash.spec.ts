@@ -28,7 +28,6 @@ test('a paper is added, changed, taken out and put back, all kept through a relo
 test('papers are pasted from a table: looked at first, bad lines stay out; and all goes out as a table', async ({
   page,
 }) => {
-  await openShelf(page);
   await go(page, '/stash');
   await page.getByRole('button', { name: 'Paste or import' }).click();
   const dialog = page.getByRole('dialog', { name: 'Papers from a table' });
@@ -47,7 +46,6 @@ test('papers are pasted from a table: looked at first, bad lines stay out; and a
 });
 
 test('what an offcut can become: every holder against what the projects hold, and one is begun', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/stash');
   await page
     .getByRole('row', { name: /Offcut, Midnight/ })
@@ -63,7 +61,6 @@ test('what an offcut can become: every holder against what the projects hold, an
 });
 
 test('the bench offers the stash, and says when a paper is too small', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/bench?p=demo-1');
   await expect(sheet(page)).toBeVisible();
   const choose = async (paper: string): Promise<void> => {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, go, goBy, openShelf, setLength, test } from './table';
+import { expect, go, goBy, setLength, test } from './table';
 
 /** The row of a card in the size chart. */
 const line = (page: Page, card: string) => page.getByRole('row', { name: new RegExp(`^${card}`) });
@@ -11,7 +11,6 @@ const inside = (setting: number) => [Math.SQRT2 * (setting - 0.4), Math.SQRT2 * 
 test('a board is calibrated from trial folds: the figures, how sure they are, and the chart and the projects follow', async ({
   page,
 }) => {
-  await openShelf(page);
   await go(page, '/tools/chart');
   await expect(line(page, '3 × 4 in card')).toContainText(/6 in.*2 5\/8 in/);
   await page.getByRole('link', { name: 'Calibrate a board' }).click();
@@ -58,7 +57,6 @@ test('figures no board can have are refused with a sentence, one way alone with 
 test('tools are added, put away, changed and taken off with undo; the bench says what is missing and mends it', async ({
   page,
 }) => {
-  await openShelf(page);
   await go(page, '/tools');
   await page.getByRole('switch', { name: '1 in punch is out today' }).click();
   await page.getByRole('button', { name: 'Add a punch' }).click();
@@ -87,7 +85,6 @@ test('tools are added, put away, changed and taken off with undo; the bench says
 });
 
 test('a score between the grooves is told of, and the steps mark it instead', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/bench?p=demo-6');
   await setLength(page, 'Groove to groove', '3/8 in');
   await expect(page.getByText(/lies between your scoring board’s grooves/)).toBeVisible();
@@ -122,7 +119,6 @@ test('a sheet of one’s own on the simulated board: place, punch, score, turn, 
 });
 
 test('the simulated board steps along any plan, and notices when one leaves it', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/tools/try?p=demo-1');
   const hand = page.getByRole('region', { name: 'What to do with it' });
   await expect(hand).toContainText('Next in the plan: lay edge 1 in the board, the left end at 2 5/8 in');
@@ -136,7 +132,6 @@ test('the simulated board steps along any plan, and notices when one leaves it',
 });
 
 test('a chart of one’s own: cards added and taken out, more room, what cannot be made says why', async ({ page }) => {
-  await openShelf(page);
   await go(page, '/tools/chart');
   await page.getByLabel('Name', { exact: true }).fill('Bookmark');
   await page.getByLabel('Card’s width').fill('1 1/2 in');

@@ -99,7 +99,6 @@ test('on a processor slowed four times, a field of each kind on the screens that
 test('what is not sent off survives a reload: a new paper, a note in the log, trial folds, a card, a pasted table', async ({
   page,
 }) => {
-  await openShelf(page);
   await go(page, '/stash');
   await page.getByRole('button', { name: 'Add a paper' }).click();
   const form = page.getByRole('dialog', { name: 'A paper for the stash' });

@@ -107,7 +107,7 @@ test('a slider set: tongue in its channel, lip over it, doors, foot and clasp ov
 
 test('sleeves and bands are as thick as they are wrapped', () => {
   expect(pileAt(made('sleeve'), 0.5, 0.5)).toEqual(['back', 'front']);
-  expect(pileAt(made('sleeve', { fold: 'tube' }), 0.5, 0.5)).toEqual(['back', 'end-1', 'end-2']);
+  expect(pileAt(made('sleeve', { fold: 'tube' }), 0.5, 0.5)).toEqual(['front', 'end-1', 'end-2']);
   const joined = made('belly-band', { sheetLength: '8 in' });
   expect([pileAt(joined, 0.03, 0.5), pileAt(joined, 0.97, 0.5)].flat()).toContain('join');
 });

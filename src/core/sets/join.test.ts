@@ -7,6 +7,7 @@ import {
   planSet,
   readSet,
   walkOf,
+  withInside,
   withSetInside,
   withSetOutside,
   type SetInput,
@@ -78,6 +79,19 @@ test('papers of single pieces and of layers, and the tool a set is made with, co
   const { plan } = planned(joined(card, lidded).set).parts.find(({ part }) => part.id === 'box')!;
   expect(plan.design.papers).toMatchObject({ lid: { caliper: 0.4 } });
   expect(plan.design.tool.kind).toBe('scoring-board');
+});
+
+test('a part that is put into one of several goes into that one alone', () => {
+  const set = chain('cards-in-a-box');
+  const inner = { id: 'note', given: { width: 40, height: 50, thickness: 0.2 } };
+  const put = withInside(set, 'box', inner, { count: 2 });
+  expect(put.parts[0]).toEqual(inner);
+  for (const part of set.parts) {
+    const now = put.parts.find(({ id }) => id === part.id)!;
+    const added = (now.holds ?? []).filter(({ part: held }) => held === 'note');
+    expect([part.id, added]).toEqual([part.id, part.id === 'box' ? [{ part: 'note', count: 2 }] : []]);
+    if (part.id !== 'box') expect(now).toBe(part);
+  }
 });
 
 test('a set in a part of another tells its size, as many as it takes for each of them', () => {

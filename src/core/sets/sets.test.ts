@@ -330,6 +330,14 @@ describe('a part’s design', () => {
     expect([next.parts[0], next.parts[2], next.parts[3]]).toEqual([set.parts[0], set.parts[2], set.parts[3]]);
   });
 
+  test('a set without papers gets the one that is told', () => {
+    const { papers: _, ...set } = CHAINS[1]!.set(CHAINS[1]!.usual);
+    const bare: SetInput = { ...set, parts: [{ ...set.parts[1]!, holds: [], paper: undefined }] };
+    const now = designOf(bare, bare.parts[0]!);
+    const next = withDesign(bare, 'envelope', now, { ...now, paper: { ...now.paper, caliper: 0.3 } });
+    expect(next.papers).toEqual([expect.objectContaining({ id: 'paper', caliper: 0.3 })]);
+  });
+
   test('another tool is that of the whole where it is all there is, and else of the part alone', () => {
     const set = CHAINS[1]!.set(CHAINS[1]!.usual);
     const tool = { kind: 'edge-board' } as const;
