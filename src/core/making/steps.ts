@@ -12,11 +12,6 @@ import { assemblySteps, contentsSteps, foldsTogether, isPlainFold, pieceWorkedOn
 import { handled, withWaits } from './handling';
 import type { StepDraft, Step } from './step';
 
-export type { RulerReading } from '../tools';
-export { whenDone } from './finishing';
-export type { Action, IfRough, Step } from './step';
-export type { Finish, StepPicture } from '../looks';
-
 /** The whole make in the order of its work, told for the design's tool. */
 export function stepsOf(plan: Plan, say: Say): Step[] {
   const { made, design } = plan;

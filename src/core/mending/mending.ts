@@ -9,12 +9,6 @@ import { layOf } from './lying';
 import { cutsIn, withJoined, withStrip } from './mends';
 import type { Rescued } from './schema';
 
-export { bitesOf, type Bites } from './bites';
-export { isAlong, stillToDo, USED } from './done';
-export { cutAway, layFrom, layOf, liesAsItIs, orientations, type Orientation } from './lying';
-export { onlyHinge } from './mends';
-export { type Rescued, type Turned } from './schema';
-
 /**
  * The pattern with flaps joined on: as it would be cut and scored from a whole sheet; null where a flap cannot be made anew.
  */

@@ -1,7 +1,5 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
-import type { Units } from '@/core/length';
 import { changedDesign, type Design, type DesignChange, type DesignInput } from '@/core/design';
-import type { SetInput } from '@/core/sets';
 import type { Project } from '@/data/db';
 import { collide, patchBetween, patched } from '@/data/patch';
 import type { ProjectDecisions } from '@/data/projects';
