@@ -1,5 +1,4 @@
-import type { Page } from '@playwright/test';
-import { test as plain } from '@playwright/test';
+import { type Page, test as plain } from '@playwright/test';
 import { chooseHolder, downloaded, expect, go, openShelf, sheet, test } from './table';
 
 /** Puts records into the database as they are, damaged or not. */

@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseDocument } from '../src/core/design';
-import { type Issue } from '../src/core/text/issues';
+import type { Issue } from '../src/core/text/issues';
 
 /** What became of a document: its answer, what is wrong with it, or what nobody foresaw. */
 export type Answer =

@@ -1,6 +1,5 @@
 /** Command line of the rescue contract: a sheet that went wrong on standard input, what it can still be on standard output. */
-import { unitsOf } from '../src/core/length';
-import { sayer } from '../src/core/length';
+import { unitsOf, sayer } from '../src/core/length';
 import { allWaysOut, readRescue, rescueAnswer } from '../src/core/rescue';
 import { answerTo, end, standardInput, wrong } from './document';
 

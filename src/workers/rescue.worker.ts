@@ -1,9 +1,8 @@
 import { expose } from 'comlink';
 import { hasPanel, inView, layerOf, layersAt } from '@/core/fold';
 import { apply } from '@/core/geometry';
-import type { Graduation, Units } from '@/core/length';
+import { type Graduation, type Units, sayer } from '@/core/length';
 import { finishedFront, takingIn, type FinishedFront, type Picture } from '@/core/looks';
-import { sayer } from '@/core/length';
 import { toEnd } from '@/core/progress';
 import { readRescue, waysOut, type Misread, type WayOut, type WaysOut } from '@/core/rescue';
 import { greets } from './helper';

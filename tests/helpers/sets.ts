@@ -1,7 +1,6 @@
 /** Random sets for the laws: things in things, to five deep, with counts, layers and papers of their own. */
 import fc from 'fast-check';
-import type { PartInput, SetInput } from '../../src/core/sets';
-import { LIES } from '../../src/core/sets';
+import { type PartInput, type SetInput, LIES } from '../../src/core/sets';
 
 const PAPERS: NonNullable<SetInput['papers']> = [
   { id: 'thin', name: 'Thin', width: 500, height: 700, caliper: 0.12 },

@@ -15,8 +15,8 @@ import { inches, mm, sayer } from '../../src/core/length';
 import { checkSentence, checksOf } from '../../src/core/checks';
 import { planDocument } from '../../src/core/document';
 import { stepsOf } from '../../src/core/making';
-import { type DesignInput } from '../../src/core/design';
-import { type Plan } from '../../src/core/plan';
+import type { DesignInput } from '../../src/core/design';
+import type { Plan } from '../../src/core/plan';
 import {
   boardsOf,
   freshTool,

@@ -8,7 +8,7 @@ import { CONSTRUCTIONS } from '../constructions';
 import { checksOf } from './checks';
 import { consequenceOf } from '../choosing';
 import { sayer } from '../length';
-import { type DesignInput } from '../design';
+import type { DesignInput } from '../design';
 
 const say = sayer('in', '1/8 in');
 const card = { width: '3 in', height: '4 in' };

@@ -1,8 +1,7 @@
 import type { AskedKind, ClaimFacts, Facts, Finding, FindingOf, Level, OwnFacts } from '../constructions';
 import type { Fault, Tool, ToolLimitFacts } from '../tools';
 import type { Graduation, Mm } from '../length';
-import type { DesignChange } from '../design';
-import { constructionOptions, type Design } from '../design';
+import { type DesignChange, constructionOptions, type Design } from '../design';
 
 export { type Level } from '../constructions';
 

@@ -1,7 +1,6 @@
 import { measured } from '../constructions';
 import { calipersOf, type Design } from '../design';
-import { type Made } from '../plan';
-import { panelName } from '../plan';
+import { type Made, panelName } from '../plan';
 import { claimed, type Check } from './check';
 
 /** What the construction promises of the pile, or of what stands, measured on the folded thing. */

@@ -4,8 +4,7 @@ import { alongContents, type OpenCavity } from '../fit';
 import { hasPanel, inView, layerOf, levelOf, mouthView, thickestPile, type FlatCavity } from '../fold';
 import { inches, mm, type Mm } from '../length';
 import { calipersOf, constructionOptions, type Design } from '../design';
-import { type Made, type Plan } from '../plan';
-import { spinesOf } from '../plan';
+import { type Made, type Plan, spinesOf } from '../plan';
 import { check, curesFor, fromContents, type Check, type Level, type Remedy } from './check';
 
 /** A band with more room than this falls off by itself, mm. Common practice 1/4 in. */

@@ -2,11 +2,8 @@ import { aboveSlot, layerOf, uncovered, type Stack } from '../fold';
 import { anticlockwise, direction, dot, extent, intersection, leastWidth, regionArea, TOLERANCE } from '../geometry';
 import { inches, mm } from '../length';
 import { LEAST } from '../pattern';
-import type { Design } from '../design';
-import type { Closure } from '../design';
-import { allNumbers } from '../plan';
-import { type Made, type Plan } from '../plan';
-import { ownPaper, panelName } from '../plan';
+import type { Design, Closure } from '../design';
+import { allNumbers, type Made, type Plan, ownPaper, panelName } from '../plan';
 import { claimChecks } from './claims';
 import { check, curesFor, type Check } from './check';
 

@@ -1,9 +1,6 @@
 import { mm, roundTo } from '../length';
-import { closurePlan, type ClosurePlan } from '../plan';
-import { glueAdvice } from '../plan';
-import type { Made, Plan } from '../plan';
-import type { DesignChange } from '../design';
-import type { Design } from '../design';
+import { closurePlan, type ClosurePlan, glueAdvice, type Made, type Plan } from '../plan';
+import type { DesignChange, Design } from '../design';
 import { check, type Check, type Remedy } from './check';
 
 /** Whether what is chosen to glue with suits its areas. */

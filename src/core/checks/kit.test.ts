@@ -1,12 +1,11 @@
 import { planOf } from '../../../tests/helpers/designs';
-import { inches } from '../length';
+import { inches, sayer } from '../length';
 import { drawPiece, rect } from '../pattern';
 import { differences, programmeFor, simulate } from '../tools';
 import { checksOf } from './checks';
 import { checkSentence, remedyLabel } from './words';
 import { longestCut } from '../cutting';
-import { sayer } from '../length';
-import { type DesignInput } from '../design';
+import type { DesignInput } from '../design';
 
 const say = sayer('in', '1/16 in');
 const holder = (fields: object): DesignInput =>

@@ -10,7 +10,7 @@ import { planDocument } from '../document';
 import { planFor } from '../plan';
 import { readDesign, type DesignChange, type DesignInput } from '../design';
 import { sayer } from '../length';
-import { type Check } from './check';
+import type { Check } from './check';
 
 const design = (construction: string, fields: object = {}): DesignInput =>
   ({

@@ -1,10 +1,7 @@
 import { direction, distance, fromSegment, leastWidth, sideOf, TOLERANCE, type Point, type Segment } from '../geometry';
 import { LEAST, type Hinge, type Panel, type Piece } from '../pattern';
-import { paperOf, type Design } from '../design';
-import { PAPERS, smallestPaperFor } from '../design';
-import { type Made, type Plan } from '../plan';
-import { panelName } from '../plan';
-import { glueAreas } from '../plan';
+import { paperOf, type Design, PAPERS, smallestPaperFor } from '../design';
+import { type Made, type Plan, panelName, glueAreas } from '../plan';
 import { check, curesFor, type Check } from './check';
 
 /** Something small: how small, mm, and what a maker calls it. */

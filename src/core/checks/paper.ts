@@ -1,9 +1,7 @@
 import { sheetsFor } from '../cutting';
-import { cutFor, sheetOf } from '../design';
+import { cutFor, sheetOf, paperOf, type Design, liesOn, smallestPaperFor, STIFF, THIN } from '../design';
 import { TOLERANCE } from '../geometry';
 import type { Piece } from '../pattern';
-import { paperOf, type Design } from '../design';
-import { liesOn, smallestPaperFor, STIFF, THIN } from '../design';
 import type { Made, Plan } from '../plan';
 import {
   isUpright,

@@ -7,7 +7,7 @@ import { checksOf } from './checks';
 import { keyFigures } from '../looks';
 import { planDocument } from '../document';
 import { postPlan, receivePlan } from './posted';
-import { type Plan } from '../plan';
+import type { Plan } from '../plan';
 
 /** Through the same copying that a message takes. */
 const handed = (plan: Plan) => receivePlan(structuredClone(postPlan(plan, checksOf(plan))));

@@ -3,14 +3,13 @@ import fc from 'fast-check';
 import { contentsFirst, paperFirst, planOf } from '../../../tests/helpers/designs';
 import { runs } from '../../../tests/helpers/runs';
 import { CONSTRUCTIONS } from '../constructions';
-import { inches, mm } from '../length';
+import { inches, mm, sayer } from '../length';
 import { changedDesign, readDesign, type DesignInput } from '../design';
 import { checksOf } from './checks';
 import { planFor, type Plan } from '../plan';
 import { remediesTried } from './remedies';
 import { remedyLabel } from './words';
-import { sayer } from '../length';
-import { type Check } from './check';
+import type { Check } from './check';
 
 const say = sayer('in', '1/8 in');
 const failsOf = (checks: readonly Check[]): ReadonlyMap<string, number> =>

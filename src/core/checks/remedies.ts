@@ -3,11 +3,9 @@
  * and helps, in the order in which a maker would rather have it.
  */
 import { checksOf } from './checks';
-import { type Check, type Remedy } from './check';
-import { changedDesign, inputOf } from '../design';
-import { readDesign } from '../design';
-import { planFor } from '../plan';
-import { type Plan } from '../plan';
+import type { Check, Remedy } from './check';
+import { changedDesign, inputOf, readDesign } from '../design';
+import { planFor, type Plan } from '../plan';
 import { generalOffers, largerSheets, otherHolders, type OwnPaper } from './offers';
 
 export type { OwnPaper } from './offers';

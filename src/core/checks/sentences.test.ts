@@ -10,7 +10,7 @@ import { readDesign } from '../design';
 import { sayer } from '../length';
 import { stepsOf } from '../making';
 import { planFor } from '../plan';
-import { type Check } from './check';
+import type { Check } from './check';
 
 const BROKEN = /undefined|NaN|Infinity|null|\[object|  | \.|,,|\bs-|-tab-\d|g\d\b/;
 

@@ -2,12 +2,9 @@ import { CONSTRUCTIONS, drawn, type Construction, type Does } from '../construct
 import { boxOf } from '../geometry';
 import { mm, type Mm } from '../length';
 import { checksOf, type Check } from '../checks';
-import { briefFor, readDesign, type Design, type DesignInput } from '../design';
-import { sizedFor } from '../plan';
-import { liesOn } from '../design';
+import { briefFor, readDesign, type Design, type DesignInput, liesOn } from '../design';
+import { sizedFor, planFor, type Made } from '../plan';
 import { takingIn, type Picture } from '../looks';
-import { planFor } from '../plan';
-import { type Made } from '../plan';
 
 /** What is known: something to put in, or a paper; and the rest of a design that all answers share. */
 export type Question = Omit<DesignInput, 'construction' | 'options' | 'version'> & {

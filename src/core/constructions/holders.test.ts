@@ -4,7 +4,7 @@ import { distance } from '../geometry';
 import { INCH, inches } from '../length';
 import type { Piece } from '../pattern';
 import { checksOf } from '../checks';
-import { type Made } from '../plan';
+import type { Made } from '../plan';
 import { roomy } from './shared/sizing';
 import { CONSTRUCTIONS, optionFields } from '.';
 

@@ -3,14 +3,13 @@ import practice from '../../../tests/common-practice.json';
 import { planOf } from '../../../tests/helpers/designs';
 import { edgesMeet, leafOf } from '../fold';
 import { seenFrom } from '../geometry';
-import { INCH, inches, mm } from '../length';
+import { INCH, inches, mm, sayer } from '../length';
 import type { Piece } from '../pattern';
 import { checksOf, checkSentence, type Check, type CheckOf } from '../checks';
 import { consequenceOf } from '../choosing';
 import { planDocument } from '../document';
-import { sayer } from '../length';
 import { stepsOf } from '../making';
-import { type Made } from '../plan';
+import type { Made } from '../plan';
 import { claimsOf, penTaken } from '.';
 
 const say = sayer('in', '1/8 in');

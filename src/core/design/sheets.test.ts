@@ -4,12 +4,11 @@ import { planOf } from '../../../tests/helpers/designs';
 import { runs } from '../../../tests/helpers/runs';
 import { readCutList } from '../cutting';
 import { loadSolver, pack } from '../cutting/pack';
-import { INCH } from '../length';
+import { INCH, sayer } from '../length';
 import { blanksOf } from '../making';
 import { checkSentence, checksOf, remediesTried, remedyLabel } from '../checks';
 import { readDesign } from './design';
-import { sayer } from '../length';
-import { type Plan } from '../plan';
+import type { Plan } from '../plan';
 
 const say = sayer('in', '1/8 in');
 const square = (side: string) => ({ blank: { width: side, height: side } });

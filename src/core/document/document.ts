@@ -3,13 +3,10 @@ import { bringing, layerOf, type Joint } from '../fold';
 import { boxOf, compose, invert, type Point } from '../geometry';
 import { mm, sayer, unitsOf, type Say } from '../length';
 import { outlineOf, type Piece } from '../pattern';
-import { checksOf } from '../checks';
+import { checksOf, checkSentence } from '../checks';
 import { LAYER_PLACES } from '../design';
-import { glueAreas, keepDry } from '../plan';
-import { type Made, type MadePiece, type Plan } from '../plan';
-import { pieceOf } from '../plan';
+import { glueAreas, keepDry, type Made, type MadePiece, type Plan, pieceOf } from '../plan';
 import { stepsOf, type Step } from '../making';
-import { checkSentence } from '../checks';
 
 const number = z.number();
 const pair = z.tuple([number, number]);

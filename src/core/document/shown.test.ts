@@ -4,16 +4,26 @@
  */
 import { expectApproved } from '../../../tests/helpers/approved';
 import { planOf } from '../../../tests/helpers/designs';
-import { inches, mm } from '../length';
+import { inches, mm, sayer } from '../length';
 import { becomes, papersFor, suggest } from '../choosing';
 import { checksOf } from '../checks';
 import { closurePlan, type Plan } from '../plan';
-import { CLOSURES, LAYER_PLACES, readDesign, type DesignInput } from '../design';
+import {
+  CLOSURES,
+  LAYER_PLACES,
+  readDesign,
+  type DesignInput,
+  CARDS,
+  liesOn,
+  MEASURED,
+  PAPERS,
+  sizeIn,
+  sizeNamed,
+  smallestPaperFor,
+} from '../design';
 import { momentsOf } from '../looks';
-import { sayer } from '../length';
 import { sheetNow } from '../rescue';
 import { stepsOf } from '../making';
-import { CARDS, liesOn, MEASURED, PAPERS, sizeIn, sizeNamed, smallestPaperFor } from '../design';
 
 const say = sayer('in', '1/8 in');
 const short = (value: number): string => String(Math.round(value * 100) / 100 + 0);

@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import { runs } from '../../../tests/helpers/runs';
 import { anyDesign } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
-import { blanksOf } from '../making';
+import { blanksOf, stepsOf } from '../making';
 import { stillOf } from '../fold';
 import { checkSentence, checksOf, remedyLabel } from '../checks';
 import { closurePlan, glueAdvice, planFor, type Plan } from '../plan';
@@ -15,7 +15,6 @@ import { planDocument } from '../document';
 import { readDesign, type DesignInput } from '../design';
 import { sayer } from '../length';
 import { sheetNow } from '../rescue';
-import { stepsOf } from '../making';
 import { suggest } from '../choosing';
 import { allDrawings, sheetSvg } from '.';
 

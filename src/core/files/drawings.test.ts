@@ -5,7 +5,7 @@ import { planOf } from '../../../tests/helpers/designs';
 import type { CutList, Layout } from '../cutting';
 import { mm } from '../length';
 import { LAYER_PLACES, type DesignInput } from '../design';
-import { type Made } from '../plan';
+import type { Made } from '../plan';
 import { cutsCsv, layoutCsv, layoutDxf, layoutSvg } from './layout-files';
 import { printPicture, type PrintShape } from './print-picture';
 import { escaped, figure } from './svg';

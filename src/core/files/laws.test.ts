@@ -11,14 +11,13 @@ import { claimsOf, CONSTRUCTIONS } from '../constructions';
 import { edgesMeet, foldedOutline, layerOf, leafOf } from '../fold';
 import { slotsOf } from '../fit/pocket';
 import { applyAll, area, distance, posed, seenFrom, type Point, type Polygon, type Segment } from '../geometry';
-import { mm } from '../length';
+import { mm, sayer } from '../length';
 import { patternFaults, wasteOf } from '../pattern';
 import { checksOf } from '../checks';
 import { ownPaper, type Made, type Plan } from '../plan';
 import { planDocument, planSchema } from '../document';
-import { sayer } from '../length';
 import { stepsOf } from '../making';
-import { type DesignInput } from '../design';
+import type { DesignInput } from '../design';
 import { setOf } from '../sets';
 import { readProject, sheetDrawing, sheetSvg, writeProject } from '.';
 

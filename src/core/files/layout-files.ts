@@ -1,6 +1,5 @@
 import { DxfWriter, point3d } from '@tarikjabiri/dxf';
-import type { CutList, Layout, SheetKind, SheetLayout } from '../cutting';
-import { fenceOrder } from '../cutting';
+import { type CutList, type Layout, type SheetKind, type SheetLayout, fenceOrder } from '../cutting';
 import { oneLine } from '../text';
 import { csv, guarded, length } from './csv';
 import { escaped, figure } from './svg';

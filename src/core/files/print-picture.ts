@@ -1,7 +1,7 @@
 import { foldedBox, inView, visibleFrom } from '../fold';
 import type { Point } from '../geometry';
 import { pictureOf } from '../looks';
-import { type Made } from '../plan';
+import type { Made } from '../plan';
 
 /** One shape of a printed picture, mm: x to the right, y up. Later ones cover earlier ones. */
 export interface PrintShape {

@@ -20,7 +20,7 @@ import { intersection, leastWidth } from '../geometry';
 import { mm, type Mm } from '../length';
 import type { Piece } from '../pattern';
 import { thingOutline, type Made } from '../plan';
-import { type Design } from '../design';
+import type { Design } from '../design';
 import { toEnd } from '../progress';
 import { drawnWith, loosened, type HandError, type Drawn, type ErrorKind, type Loose } from './lines';
 

@@ -1,5 +1,5 @@
 import { INCH, type Mm } from './mm';
-import { type Graduation, type Units } from './graduation';
+import type { Graduation, Units } from './graduation';
 
 /** A length taken apart for setting in type: sign, whole number, fraction or decimals, unit. */
 export interface LengthParts {

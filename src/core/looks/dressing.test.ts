@@ -6,7 +6,7 @@ import { momentsOf, seenAt } from './moments';
 import { stepsOf, whenDone } from '../making';
 import { stillStep } from './picture';
 import { sayer } from '../length';
-import { type DesignInput } from '../design';
+import type { DesignInput } from '../design';
 import { dressing, finishedFront, laidOnFaces } from './dressing';
 
 const planned = (construction: string, fields: object = {}) => {

@@ -13,12 +13,17 @@ import {
 } from '../fold';
 import { apply, posed, type Polygon } from '../geometry';
 import type { Design } from '../design';
-import type { Made } from '../plan';
-import { basePieces, viewOf } from '../plan';
+import {
+  type Made,
+  basePieces,
+  viewOf,
+  closurePlan,
+  type ClosurePlan,
+  glueAreas,
+  type LaidOn,
+  type MadeLayer,
+} from '../plan';
 import type { Finish } from './step-picture';
-import { closurePlan, type ClosurePlan } from '../plan';
-import { glueAreas } from '../plan';
-import { type LaidOn, type MadeLayer } from '../plan';
 
 /** What is glued on the faces of the finished thing, the lowest first. */
 export const laidOnFaces = ({ layers }: Pick<Made, 'layers'>): readonly LaidOn[] =>

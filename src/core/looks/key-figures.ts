@@ -5,8 +5,7 @@ import { claimsOf, leastOf, penTaken } from '../constructions';
 import { mm, near, roundTo, type Mm, type Say } from '../length';
 import { planTool } from '../tools';
 import { calipersOf, type Design } from '../design';
-import { type Made, type MadePiece } from '../plan';
-import { pieceOf } from '../plan';
+import { type Made, type MadePiece, pieceOf } from '../plan';
 import { listed } from '../text';
 
 /** Lengths that are read together: a size (`3 × 4`), or places one after the other (`2, 5 and 8`). */

@@ -3,12 +3,11 @@ import { planOf } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
 import { leafOf, type Leaf } from '../fold';
 import { distance3, poseBetween, seenFrom, turnedAbout, LYING, type Vec } from '../geometry';
-import { inches } from '../length';
+import { inches, sayer } from '../length';
 import { concernedIn, momentsOf, seenAt } from './moments';
 import { pictureOf, stillStep } from './picture';
 import { stepsOf } from '../making';
-import { sayer } from '../length';
-import { type Made, type Plan } from '../plan';
+import type { Made, Plan } from '../plan';
 
 const planned = (construction: string, more: object = {}): Plan & { made: Made } => {
   const deep = ['tray-box', 'diagonal-box', 'desk-file', 'pad-holder', 'folio'].includes(construction);

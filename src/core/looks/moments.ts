@@ -25,8 +25,7 @@ import type { Contents } from '../constructions';
 import { mm, type Mm } from '../length';
 import type { Panel } from '../pattern';
 import type { Design } from '../design';
-import { type Made } from '../plan';
-import { viewOf } from '../plan';
+import { type Made, viewOf } from '../plan';
 import { laidOnFaces, leafOn } from './dressing';
 
 /** One thing done at the table, as it is seen in space: how the paper lay, how it moves, how it then stands. */

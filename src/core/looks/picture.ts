@@ -29,9 +29,7 @@ import {
   type Point,
 } from '../geometry';
 import type { Design } from '../design';
-import { glueAreas } from '../plan';
-import { type Made } from '../plan';
-import { ownPaper, viewOf } from '../plan';
+import { glueAreas, type Made, ownPaper, viewOf } from '../plan';
 import { seatIn } from '../fit';
 import type { Mm } from '../length';
 import type { StepPicture } from './step-picture';

@@ -1,11 +1,10 @@
 /** What of the print shows on each holder and which way up: worked out by folding printed paper, no other source. */
 import { planOf } from '../../../tests/helpers/designs';
-import { inches } from '../length';
+import { inches, sayer } from '../length';
 import { cutOutOf, printMap, toCentreFront, windowInside, windowOnFront, type Showing } from './print';
-import { sayer } from '../length';
 import { stepsOf } from '../making';
-import { type DesignInput } from '../design';
-import { type Plan } from '../plan';
+import type { DesignInput } from '../design';
+import type { Plan } from '../plan';
 
 const shows = (
   construction: string,

@@ -12,11 +12,8 @@ import {
   TOLERANCE,
 } from '../geometry';
 import { outlineOf, type Blank } from '../pattern';
-import type { DesignChange } from '../design';
-import { paperOf, type Design, type Papers, type Quarters } from '../design';
-import { type Made, type MadePiece } from '../plan';
-import { panelName, pieceOf } from '../plan';
-import { closedSights, openSights, type Sight } from '../plan';
+import { type DesignChange, paperOf, type Design, type Papers, type Quarters } from '../design';
+import { type Made, type MadePiece, panelName, pieceOf, closedSights, openSights, type Sight } from '../plan';
 
 /** A panel as it shows on the finished thing. */
 export interface Showing {

@@ -1,6 +1,5 @@
 import type { NeededPiece } from '../cutting';
-import { paperOf, type Design, type Papers } from '../design';
-import { cutFor } from '../design';
+import { paperOf, type Design, type Papers, cutFor } from '../design';
 import { mm } from '../length';
 import { cutOutOf } from '../looks';
 import type { Made } from '../plan';

@@ -1,14 +1,12 @@
 import { planOf } from '../../../tests/helpers/designs';
-import { INCH, inches, mm } from '../length';
+import { INCH, inches, mm, sayer } from '../length';
 import { inOrder } from './order';
-import { layersOf } from '../plan';
+import { layersOf, closurePlan, glueAdvice, planFor, type Made, type Plan } from '../plan';
 import { fromSegment } from '../geometry';
 import { ADHESIVES, changedDesign, CLOSURES, LAYER_PLACES, inputOf, readDesign, paperOf } from '../design';
 import { checksOf, checkSentence } from '../checks';
-import { closurePlan, glueAdvice, planFor, type Made, type Plan } from '../plan';
 import { fromPaper, onPaper, printMap, turnFor, windowOnFront } from '../looks';
 import { planDocument } from '../document';
-import { sayer } from '../length';
 import { stepsOf } from './steps';
 import { suggest, papersFor, becomes } from '../choosing';
 

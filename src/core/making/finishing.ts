@@ -1,8 +1,6 @@
 import type { Say } from '../length';
 import type { Design } from '../design';
-import { partNamed, type Made } from '../plan';
-import { closurePlan, type ClosurePlan } from '../plan';
-import type { PlannedLayer } from '../plan';
+import { partNamed, type Made, closurePlan, type ClosurePlan, type PlannedLayer } from '../plan';
 import { CAUTION, closureWords } from './words';
 import type { StepDraft } from './step';
 import type { Finish, StepPicture } from '../looks';

@@ -1,11 +1,17 @@
 import type { Say } from '../length';
 import { isReady, type FlatWork, type Stage, type StandingStage } from '../fold';
-import { CONTENTS, glueAreas, glueIds, keepDry, type GlueAdvice } from '../plan';
-import type { ScoreNumber } from '../plan';
-import type { Design } from '../design';
-import { isPhotoSize } from '../design';
-import { type Made } from '../plan';
-import { panelName, pieceOf } from '../plan';
+import {
+  CONTENTS,
+  glueAreas,
+  glueIds,
+  keepDry,
+  type GlueAdvice,
+  type ScoreNumber,
+  type Made,
+  panelName,
+  pieceOf,
+} from '../plan';
+import { type Design, isPhotoSize } from '../design';
 import { adhesiveSentence, CAUTION } from './words';
 import { listed } from '../text';
 import type { StepDraft } from './step';

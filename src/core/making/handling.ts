@@ -1,9 +1,7 @@
 import { TOLERANCE } from '../geometry';
 import { near, type Mm } from '../length';
-import { paperOf, type Design } from '../design';
-import type { Adhesive } from '../design';
+import { paperOf, type Design, type Adhesive, STIFF, THIN } from '../design';
 import { longestCut } from '../cutting/longest-cut';
-import { STIFF, THIN } from '../design';
 import { CAUTION } from './words';
 import type { IfRough, Step } from './step';
 

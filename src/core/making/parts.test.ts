@@ -3,13 +3,12 @@ import { planOf } from '../../../tests/helpers/designs';
 import { blanksOf } from './blanks';
 import { assemble, type AssemblyStep } from '../fold';
 import { holdOf } from '../fit';
-import { mm } from '../length';
+import { mm, sayer } from '../length';
 import { drawPiece, patternFaults, rect, type Piece, type Source } from '../pattern';
 import { checksOf } from '../checks';
 import { paperOf, type Design, type DesignInput } from '../design';
 import { planFor } from '../plan';
 import { printMap } from '../looks';
-import { sayer } from '../length';
 import { stepsOf } from './steps';
 import { workOf } from './work';
 

@@ -6,13 +6,11 @@ import { CONSTRUCTIONS } from '../constructions';
 import { hasPanel } from '../fold';
 import { scoresRun, type Move } from '../tools';
 import { CLOSURES, type DesignInput } from '../design';
-import { glueAreas, partNamed, type Plan } from '../plan';
-import { pileAtStep, stillStep } from '../looks';
+import { glueAreas, partNamed, type Plan, allNumbers } from '../plan';
+import { pileAtStep, stillStep, dressing } from '../looks';
 import { sayer } from '../length';
 import { stepsOf } from './steps';
-import { type Action, type Step } from './step';
-import { dressing } from '../looks';
-import { allNumbers } from '../plan';
+import type { Action, Step } from './step';
 
 const say = sayer('in', '1/8 in');
 

@@ -10,7 +10,7 @@ import { ADHESIVES, CLOSURES, DECORATIONS, type Adhesive, type DesignInput } fro
 import { closurePlan, glueAreas, type Plan } from '../plan';
 import { sayer } from '../length';
 import { stepsOf } from './steps';
-import { type Step } from './step';
+import type { Step } from './step';
 import { flatMoves } from './flat';
 
 const say = sayer('in', '1/8 in');

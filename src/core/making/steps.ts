@@ -1,10 +1,8 @@
 /** Steps: `stepsOf(plan, say)` tells the whole make in order, each step with its picture and its caution. */
 import type { Stage } from '../fold';
 import type { Say } from '../length';
-import { type Made, type MadePiece, type Plan } from '../plan';
+import { type Made, type MadePiece, type Plan, CONTENTS, glueAdvice, glueIds, allNumbers } from '../plan';
 import { stillToDo } from '../mending';
-import { CONTENTS, glueAdvice, glueIds } from '../plan';
-import { allNumbers } from '../plan';
 import { workOf, type Work } from './work';
 import { closureStep, discsStep, layerStep } from './finishing';
 import { cutStep, decorating, toolSteps } from './flat';

@@ -6,12 +6,11 @@
 import { expectApproved } from '../../../tests/helpers/approved';
 import { planOf } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
-import type { Units } from '../length';
+import { type Units, sayer } from '../length';
 import { checksOf, checkSentence, remedyLabel } from '../checks';
 import { LAYER_PLACES, type DesignInput } from '../design';
 import { figureText, keyFigures } from '../looks';
 import { glueAdvice } from '../plan';
-import { sayer } from '../length';
 import { stepsOf } from './steps';
 
 function told(design: DesignInput, units: Units): string {

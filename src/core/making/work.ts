@@ -1,14 +1,17 @@
 import { isReady, reached } from '../fold';
 import { TOLERANCE } from '../geometry';
 import { near } from '../length';
-import { paperOf, type Design } from '../design';
-import type { Decoration } from '../design';
-import { type MadePiece, type Plan } from '../plan';
+import { paperOf, type Design, type Decoration } from '../design';
+import {
+  type MadePiece,
+  type Plan,
+  pieceOf,
+  closurePlan,
+  type ClosurePlan,
+  type PlannedLayer,
+  scoreNumbers,
+} from '../plan';
 import { liesAsItIs } from '../mending';
-import { pieceOf } from '../plan';
-import { closurePlan, type ClosurePlan } from '../plan';
-import type { PlannedLayer } from '../plan';
-import { scoreNumbers } from '../plan';
 import { inOrder, type Operation } from './order';
 
 /** Cutting the blanks, working on the flat sheets, folding and gluing. */

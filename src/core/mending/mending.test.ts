@@ -6,16 +6,15 @@ import fc from 'fast-check';
 import { CONSTRUCTIONS, type Does } from '../constructions';
 import { foldedOutline } from '../fold';
 import { difference, regionArea } from '../geometry';
-import { inches } from '../length';
+import { inches, sayer } from '../length';
 import type { Piece } from '../pattern';
 import { blanksOf, stepsOf } from '../making';
 import { checksOf } from '../checks';
 import { inputOf } from '../design';
 import { planDocument } from '../document';
 import { planFor, type Plan } from '../plan';
-import { sayer } from '../length';
 import { onlyHinge } from './mends';
-import { type Rescued } from './schema';
+import type { Rescued } from './schema';
 
 const say = sayer('in', '1/8 in');
 const drawn = (construction: string, does: Does): Plan =>

@@ -3,9 +3,8 @@ import { foldedBox, inView, outOfView, type Layer, type View } from '../fold';
 import { inches, mm, type Mm } from '../length';
 import { apply, contains, fromSegment, invert, TOLERANCE, type Point } from '../geometry';
 import type { Hole } from '../pattern';
-import type { Design } from '../design';
-import type { Closure } from '../design';
-import { type Made, type MadePiece } from './made';
+import type { Design, Closure } from '../design';
+import type { Made, MadePiece } from './made';
 import { ownPaper, viewOf } from './thing';
 
 /** A bow takes this much cord beyond once round, a knot this much, mm. Common practice 10 to 12 in, and 4 in. */

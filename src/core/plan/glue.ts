@@ -12,8 +12,7 @@ import {
   centreOf,
 } from '../geometry';
 import { inches, mm, type Mm } from '../length';
-import type { Design } from '../design';
-import type { Adhesive } from '../design';
+import type { Design, Adhesive } from '../design';
 import type { Made } from './made';
 
 /** Where glue goes for one step, on the flat sheet. */

@@ -22,8 +22,7 @@ import {
 } from '../geometry';
 import { mm, near, roundTo, type Mm } from '../length';
 import { LEAST, drawPiece, rect, type Hole, type Piece } from '../pattern';
-import type { Design } from '../design';
-import { REVEALS, type LayerPlace } from '../design';
+import { type Design, REVEALS, type LayerPlace } from '../design';
 import { plainFace } from './plain-face';
 import type { LaidOn, PlannedLayer, Made, MadePiece } from './made';
 import { pieceOf, viewOf } from './thing';

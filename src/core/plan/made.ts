@@ -6,8 +6,7 @@ import type { Polygon } from '../geometry';
 import type { Mm } from '../length';
 import type { Piece } from '../pattern';
 import type { Fault, Programme } from '../tools';
-import type { Design } from '../design';
-import type { LayerPlace } from '../design';
+import type { Design, LayerPlace } from '../design';
 
 /** A piece to be cut, with the moves that make it. */
 export interface MadePiece {

@@ -2,11 +2,10 @@ import { contentsFirst, planOf } from '../../../tests/helpers/designs';
 import fc from 'fast-check';
 import { PageSizes } from '@cantoo/pdf-lib';
 import { CONSTRUCTIONS } from '../constructions';
-import { INCH, inches, mm } from '../length';
+import { INCH, inches, mm, sayer } from '../length';
 import { CARDS, PAPERS, readDesign, smallestPaperFor } from '../design';
 import { checkSentence, checksOf, remedyLabel } from '../checks';
 import { planDocument } from '../document';
-import { sayer } from '../length';
 import { stepsOf } from '../making';
 
 const envelope = (fields: object) => ({ version: 1, construction: 'diagonal-envelope', ...fields });

@@ -20,8 +20,8 @@ import { mm } from '../length';
 import type { Piece } from '../pattern';
 import { bitesOf, isAlong, layFrom, orientations, uglinessOf, USED, type Turned } from '../mending';
 import { laidOnFaces, printMap } from '../looks';
-import { type Made } from '../plan';
-import { type Papers } from '../design';
+import type { Made } from '../plan';
+import type { Papers } from '../design';
 import type { ScarredSheet, SheetMark } from './sheet';
 
 /** Where a mark of the sheet ends up. */

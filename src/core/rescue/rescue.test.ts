@@ -2,11 +2,10 @@
 import fc from 'fast-check';
 import { runs } from '../../../tests/helpers/runs';
 import { CONSTRUCTIONS } from '../constructions';
-import { inches, mm } from '../length';
+import { inches, mm, sayer } from '../length';
 import { blanksOf, stepsOf } from '../making';
 import { checksOf } from '../checks';
 import { planFor, type Made } from '../plan';
-import { sayer } from '../length';
 import { foldedOutline } from '../fold';
 import { toEnd } from '../progress';
 import { difference, regionArea } from '../geometry';

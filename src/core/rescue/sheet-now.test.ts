@@ -6,7 +6,7 @@ import { simulate } from '../tools';
 import { sayer } from '../length';
 import { sheetNow } from './sheet-now';
 import { stepsOf, type Step } from '../making';
-import { type Plan } from '../plan';
+import type { Plan } from '../plan';
 
 const say = sayer('in', '1/8 in');
 const card = (fields: object = {}): Plan =>

@@ -2,10 +2,8 @@ import type { Say } from '../length';
 import { isSquare, type Edge, type Piece } from '../pattern';
 import { scoresRun, simulate, type SheetState } from '../tools';
 import type { Design } from '../design';
-import { scoreNumbers } from '../plan';
-import { partNamed, type Made } from '../plan';
-import type { Step } from '../making';
-import { flatMoves } from '../making';
+import { scoreNumbers, partNamed, type Made } from '../plan';
+import { type Step, flatMoves } from '../making';
 import { listed } from '../text';
 
 /** What a sheet has become by the time a step goes wrong: as cut, as scored, as folded. */

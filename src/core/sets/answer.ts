@@ -1,7 +1,7 @@
 import { isGiven, readDesign } from '../design';
 import { planDocument, type PlanDocument } from '../document';
 import { planFor } from '../plan';
-import { type Issue } from '../text/issues';
+import type { Issue } from '../text/issues';
 import { setDocument, type SetPlanDocument } from './document';
 import { planSet } from './plan-set';
 import { readSet } from './read';

@@ -1,9 +1,8 @@
 /** Checks across a set: counts, what goes into what and out again, papers. What each part has by itself its own plan tells. */
-import type { Contents } from '../constructions';
+import type { Contents, Level } from '../constructions';
 import { TOLERANCE } from '../geometry';
 import { alongContents } from '../fit';
 import { inches, mm, type Mm } from '../length';
-import type { Level } from '../constructions';
 import { shortagesOf } from './cut-list';
 import { heldBy, type PlannedPart, type SetPlan } from './plan-set';
 import type { Part } from './set';

@@ -2,11 +2,10 @@
 import fc from 'fast-check';
 import { runs } from '../../../tests/helpers/runs';
 import { inches, mm, sayer } from '../length';
-import { calipersOf } from '../design';
+import { calipersOf, type DesignInput } from '../design';
 import { checksOf } from '../checks';
 import { momentsOf, pileAtStep, seenAt } from '../looks';
 import { stepsOf } from '../making';
-import { type DesignInput } from '../design';
 import {
   planAnswerTo,
   cutListOf,

@@ -1,9 +1,8 @@
 /** The order of work over all parts of a set and their copies, from the same graph for one part and for many. */
 import type { Say } from '../length';
 import { paperOf } from '../design';
-import { stepsOf, type Step } from '../making';
-import { type Plan } from '../plan';
-import { inOrder } from '../making';
+import { stepsOf, type Step, inOrder } from '../making';
+import type { Plan } from '../plan';
 import { isCut } from './cut-list';
 import type { PlannedPart, SetPlan } from './plan-set';
 

@@ -1,7 +1,7 @@
 import type { Contents } from '../constructions';
 import { inches, mm, type Mm } from '../length';
 import { addedOutside, closurePlan, type Made } from '../plan';
-import { type Closure, type Design } from '../design';
+import type { Closure, Design } from '../design';
 import type { HeldPart } from './set';
 
 /** How large a thing is from the outside with what it holds, mm: thickness at its thickest place. */

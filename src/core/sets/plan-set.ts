@@ -3,7 +3,7 @@ import type { Contents } from '../constructions';
 import { TOLERANCE } from '../geometry';
 import { mm, roundTo, stepOf, type Mm } from '../length';
 import { planFor, type Plan } from '../plan';
-import { type Design } from '../design';
+import type { Design } from '../design';
 import { listed, uncapitalised } from '../text';
 import { alike, eachOf, onEachOther, outsideOf, together, type Outside } from './outside';
 import type { HeldPart, Part, SetDesign } from './set';

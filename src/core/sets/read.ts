@@ -1,7 +1,6 @@
 import { mm } from '../length';
 import { isGiven, readDesign } from '../design';
-import { type Issue } from '../text/issues';
-import { issuesOf } from '../text/issues';
+import { type Issue, issuesOf } from '../text/issues';
 import { designOf } from './design-of';
 import { innerFirst } from './inner-first';
 import { hasSize, setSchema, type Part, type PartOutput, type SetDesign } from './set';

@@ -5,7 +5,7 @@ import { runs } from '../../../tests/helpers/runs';
 import { CONSTRUCTIONS } from '../constructions';
 import { sayer } from '../length';
 import { stepsOf } from '../making';
-import { type DesignInput } from '../design';
+import type { DesignInput } from '../design';
 import { planSet, readSet, setOf, setsDone, walkOf, withOwnWays, type SetPlan } from '.';
 
 const say = sayer('in', '1/8 in');

@@ -6,7 +6,7 @@ import { scoredLines, type ScoredLine } from './lines';
 import type { EnvelopeBoard } from './kinds';
 import type { EnvelopeBoardMove, Mark, Move, Programme } from './move';
 import { Sheet } from './sheet';
-import { type Figures, type MovesOf, type RulerReading, type ToolType } from './tool';
+import type { Figures, MovesOf, RulerReading, ToolType } from './tool';
 
 const figures = {
   notch: {

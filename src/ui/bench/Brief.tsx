@@ -21,7 +21,7 @@ import {
   isSold,
 } from '@/core/design';
 import { toolFor } from '@/core/choosing';
-import { type Made } from '@/core/plan';
+import type { Made } from '@/core/plan';
 import { benchFigures, boardsOf, figureOf, OFFERED, planTool, sameTool, withFigure, type Tool } from '@/core/tools';
 import { toolsOut } from '@/data/settings';
 import { LengthField } from '../parts/LengthField';

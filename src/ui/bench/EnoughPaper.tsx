@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { copiesFrom, sheetsFrom, type KeptPaper } from '@/core/cutting';
 import { blanksOf } from '@/core/making';
 import { paperOf, type Design } from '@/core/design';
-import { type Made } from '@/core/plan';
+import type { Made } from '@/core/plan';
 import styles from './Brief.module.css';
 
 interface EnoughPaperProps {

@@ -3,8 +3,7 @@
 import { DownloadOutlined } from '@ant-design/icons';
 import { useState } from 'react';
 import { PAGES, setDrawings, sheetSvg } from '@/core/files';
-import { inches, type Units } from '@/core/length';
-import { sayer } from '@/core/length';
+import { inches, type Units, sayer } from '@/core/length';
 import { stepsOf } from '@/core/making';
 import { helperWhy } from '@/workers/helper';
 import { download, fileName } from '../parts/download';

@@ -7,7 +7,7 @@ import { foldedBox, hasPanel, isReady, layersAt, outOfView, type Stack } from '@
 import { sayThin } from '@/core/length';
 import { basePieces, closurePlan, panelName, viewOf, type Made } from '@/core/plan';
 import { beginning, finishedFront, printOn, windowOnFront } from '@/core/looks';
-import { type Design, type DesignChange } from '@/core/design';
+import type { Design, DesignChange } from '@/core/design';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { useSize } from '../draw/useSize';
 import { StepSlider } from '../parts/StepSlider';

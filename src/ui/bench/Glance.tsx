@@ -1,6 +1,6 @@
 import { keyFigures } from '@/core/looks';
-import { type Design } from '@/core/design';
-import { type Made } from '@/core/plan';
+import type { Design } from '@/core/design';
+import type { Made } from '@/core/plan';
 import { Figure } from '../parts/Figure';
 import { useMedia } from '../shell/useMedia';
 import styles from './Bench.module.css';

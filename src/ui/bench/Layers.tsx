@@ -1,7 +1,7 @@
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { Button, Checkbox } from 'antd';
 import { LAYER_PLACES, REVEALS, type Design, type DesignChange, type LayerPlace } from '@/core/design';
-import { type Made } from '@/core/plan';
+import type { Made } from '@/core/plan';
 import { capitalised } from '@/core/text';
 import { newId } from '@/data/newId';
 import { LengthField } from '../parts/LengthField';

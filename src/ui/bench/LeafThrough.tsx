@@ -2,7 +2,7 @@ import { Switch } from 'antd';
 import { useMemo, useRef, useState, type PointerEvent } from 'react';
 import { bookOf, leafBox, type Book, type BookLeaf, type Made } from '@/core/plan';
 import { printOn, type Showing } from '@/core/looks';
-import { type Design } from '@/core/design';
+import type { Design } from '@/core/design';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { useSize } from '../draw/useSize';
 import { StepSlider } from '../parts/StepSlider';

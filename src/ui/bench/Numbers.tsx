@@ -1,6 +1,6 @@
 import { keyFigures, type FigurePart, type KeyFigure } from '@/core/looks';
-import { type Design } from '@/core/design';
-import { type Made } from '@/core/plan';
+import type { Design } from '@/core/design';
+import type { Made } from '@/core/plan';
 import { Figure } from '../parts/Figure';
 import styles from './Numbers.module.css';
 

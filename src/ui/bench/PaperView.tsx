@@ -9,7 +9,7 @@ import { mm, roundTo, stepOf, type Graduation, type Mm } from '@/core/length';
 import { blankPolygon, outlineOf, type Blank } from '@/core/pattern';
 import { basePieces, ownPaper, viewOf, type Made } from '@/core/plan';
 import { onPaper, printMap, printOn, toCentreFront, windowOnFront } from '@/core/looks';
-import { type Design, type DesignChange } from '@/core/design';
+import type { Design, DesignChange } from '@/core/design';
 import { FoldedFace } from '../draw/FoldedFace';
 import { Grab } from '../draw/Grab';
 import { ringsPath } from '../draw/path';

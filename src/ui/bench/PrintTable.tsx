@@ -11,7 +11,7 @@ import {
   type Showing,
 } from '@/core/looks';
 import { paperOf, type Design, type DesignChange } from '@/core/design';
-import { type Made } from '@/core/plan';
+import type { Made } from '@/core/plan';
 import styles from './PrintTable.module.css';
 
 interface PrintTableProps {

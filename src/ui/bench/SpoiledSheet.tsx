@@ -1,6 +1,6 @@
 import { Button } from 'antd';
 import { panelName, type Made } from '@/core/plan';
-import { type Design, type DesignChange } from '@/core/design';
+import type { Design, DesignChange } from '@/core/design';
 import { listed } from '@/core/text';
 import { useUnits } from '../parts/InUnits';
 import styles from './Brief.module.css';

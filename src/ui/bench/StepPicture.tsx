@@ -14,7 +14,7 @@ import {
   type Finish,
   type StepPicture as Picture,
 } from '@/core/looks';
-import { type Design } from '@/core/design';
+import type { Design } from '@/core/design';
 import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { MadeSheet } from '../draw/MadeSheet';
 import { ringsPath } from '../draw/path';

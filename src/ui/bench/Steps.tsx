@@ -1,5 +1,5 @@
 import { stepsOf } from '@/core/making';
-import { type Plan } from '@/core/plan';
+import type { Plan } from '@/core/plan';
 import { listed } from '@/core/text';
 import { ACTION_TITLE } from '../parts/titles';
 import { useUnits } from '../parts/InUnits';

@@ -7,7 +7,7 @@ import type { PlannedSet } from '../parts/plans';
 import { TextField } from '../parts/TextField';
 import { UnitsSwitch } from '../parts/UnitsSwitch';
 import { FileMenu } from './FileMenu';
-import { type BenchStore } from './store';
+import type { BenchStore } from './store';
 import { inWords } from '../parts/Words';
 import styles from './Bench.module.css';
 

@@ -3,7 +3,7 @@ import type { Contents, Grip } from '@/core/constructions';
 import { TOLERANCE } from '@/core/geometry';
 import { mm, near, roundTo, type Mm } from '@/core/length';
 import { changedDesign, type Design, type DesignChange, type DesignInput } from '@/core/design';
-import { type Made } from '@/core/plan';
+import type { Made } from '@/core/plan';
 import type { Toolbox } from '@/core/tools';
 import { withDesign } from '@/core/sets';
 import { partOf, planned, plannedSet } from '../parts/plans';

@@ -9,7 +9,7 @@ import { formatLength, inches, mm, roundTo, type Mm } from '@/core/length';
 import type { Does } from '@/core/constructions';
 import { CARDS, MEASURED, PAPERS, sizeIn, sizeNamed, type PaperSize } from '@/core/design';
 import { checkSentence } from '@/core/checks';
-import { type Question, type Suggestion } from '@/core/choosing';
+import type { Question, Suggestion } from '@/core/choosing';
 import { setOf } from '@/core/sets';
 import { addProject } from '@/data/projects';
 import { fitKey } from '@/data/log';

@@ -1,7 +1,6 @@
 import { Button } from 'antd';
-import type { Exactness, Hands } from '@/core/hands';
+import { type Exactness, type Hands, USUAL_HANDS } from '@/core/hands';
 import { HANDS } from '@/data/setting-kinds';
-import { USUAL_HANDS } from '@/core/hands';
 import { useUnits } from '../parts/InUnits';
 import { useSetting } from '../parts/useKept';
 

@@ -16,7 +16,7 @@ import { saidOut } from '@/core/length';
 import { careAt, USUAL_HANDS } from '@/core/hands';
 import { inputOf, readDesign, type Design } from '@/core/design';
 import { planFor } from '@/core/plan';
-import { type Step } from '@/core/making';
+import type { Step } from '@/core/making';
 import { warningAt } from '@/core/rescue';
 import { partSteps, setsDone, walkOf, withOwnWays, type OwnWay, type SetPlan, type Stop } from '@/core/sets';
 import type { Toolbox } from '@/core/tools';

@@ -1,8 +1,8 @@
 import { leftOf } from '@/core/pattern';
 import { partNamed, type Made } from '@/core/plan';
 import { sheetNow } from '@/core/rescue';
-import { type Design } from '@/core/design';
-import { type Step } from '@/core/making';
+import type { Design } from '@/core/design';
+import type { Step } from '@/core/making';
 import type { Stop } from '@/core/sets';
 import { OnTable } from '../table/OnTable';
 import { useUnits } from '../parts/InUnits';

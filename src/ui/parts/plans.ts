@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { checksOf, receivePlan, type Check, type PostedPlan } from '@/core/checks';
 import { planFor, type Plan } from '@/core/plan';
 import { readDesign, type Design, type DesignInput } from '@/core/design';
-import { type Issue } from '@/core/text/issues';
+import type { Issue } from '@/core/text/issues';
 import {
   designOf,
   planSet,

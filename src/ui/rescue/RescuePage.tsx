@@ -3,12 +3,11 @@
 import { Alert, Button, Progress, Select } from 'antd';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { CONSTRUCTIONS } from '@/core/constructions';
-import { inches, mm, stepOf, type Graduation } from '@/core/length';
+import { inches, mm, stepOf, type Graduation, sayer } from '@/core/length';
 import { onlyHinge } from '@/core/mending';
 import { partNamed } from '@/core/plan';
-import { sayer } from '@/core/length';
 import { stepsOf } from '@/core/making';
-import { type DesignInput } from '@/core/design';
+import type { DesignInput } from '@/core/design';
 import { readRescue, sheetAsItIs } from '@/core/rescue';
 import { designOf, setOf, withDesign, type SetInput } from '@/core/sets';
 import { uncapitalised } from '@/core/text';

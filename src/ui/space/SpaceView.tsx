@@ -5,7 +5,7 @@ import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { basePieces, type Made } from '@/core/plan';
 import { momentsOf, seenAt } from '@/core/looks';
-import { type Design } from '@/core/design';
+import type { Design } from '@/core/design';
 import { StepSlider } from '../parts/StepSlider';
 import { useMedia } from '../shell/useMedia';
 import { Drawn } from './Drawn';

@@ -1,13 +1,12 @@
 /** The table from above: what is drawn is where the moves put it. */
-import { mm } from '@/core/length';
+import { mm, sayer } from '@/core/length';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { parseSync, type INode } from 'svgson';
 import { planOf } from '../../../tests/helpers/designs';
 import { InUnits } from '../parts/InUnits';
 import { CONSTRUCTIONS } from '@/core/constructions';
-import { sayer } from '@/core/length';
 import { stepsOf, type Step } from '@/core/making';
-import { type Plan } from '@/core/plan';
+import type { Plan } from '@/core/plan';
 import type { Tool } from '@/core/tools';
 import { OnTable } from './OnTable';
 

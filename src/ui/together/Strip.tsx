@@ -1,7 +1,7 @@
 import { WarningFilled } from '@ant-design/icons';
 import { memo } from 'react';
 import { pictureOf } from '@/core/looks';
-import { type Level } from '@/core/constructions';
+import type { Level } from '@/core/constructions';
 import type { PlannedPart, SetPlan } from '@/core/sets';
 import { SmallPicture } from '../draw/SmallPicture';
 import { answerOf, checksAcross, type PlannedSet } from '../parts/plans';

@@ -2,7 +2,7 @@ import { Alert } from 'antd';
 import { useMemo } from 'react';
 import type { Blank } from '@/core/pattern';
 import { pictureOf } from '@/core/looks';
-import { type Made } from '@/core/plan';
+import type { Made } from '@/core/plan';
 import { differences, enclosedBy, faultWords, type Move, type Simulated, type Tool } from '@/core/tools';
 import { madeOf } from '../parts/plans';
 import { SmallPicture } from '../draw/SmallPicture';

@@ -1,6 +1,6 @@
 /** What albums of all kinds are made of besides their envelopes: mats, cards that are pulled out, covers. */
 import type { AssemblyStep } from '../../fold';
-import { type Segment } from '../../geometry';
+import type { Segment } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect, ring, type Piece } from '../../pattern';
 import type { Brief } from '../shared/construction';

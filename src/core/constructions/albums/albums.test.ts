@@ -11,7 +11,7 @@ import { bookOf, type Made } from '../../plan';
 import { checksOf, checkSentence } from '../../checks';
 import { planDocument } from '../../document';
 import { stepsOf } from '../../making';
-import { type DesignInput } from '../../design';
+import type { DesignInput } from '../../design';
 
 const plan = (construction: string, options: object = {}, fields: object = {}) =>
   planOf({

@@ -2,11 +2,10 @@
 import { planOf } from '../../../../tests/helpers/designs';
 import { layerOf, layersAt, levelOf, type Stack } from '../../fold';
 import { centreOf } from '../../geometry';
-import { INCH, inches } from '../../length';
+import { INCH, inches, sayer } from '../../length';
 import { checksOf } from '../../checks';
 import { stepsOf } from '../../making';
-import { sayer } from '../../length';
-import { type Made } from '../../plan';
+import type { Made } from '../../plan';
 
 const board = { kind: 'envelope-board', notch: '3/4 in', offset: 0, rulerEnd: '5 in', grooveEnd: '7 in' };
 const plan = (fields: object, options: object = {}) =>

@@ -1,6 +1,6 @@
 import { TOLERANCE } from '../../geometry';
 import { hingeLine, inView, mouthView, reachAcross, type Stack, type View } from '../../fold';
-import { type ClaimType } from './claim';
+import type { ClaimType } from './claim';
 
 /** Flaps that face each other across the floor of a pocket. */
 export interface Facing {

@@ -1,7 +1,7 @@
 import { leastWidth, TOLERANCE } from '../../geometry';
 import { lapBetween } from '../../fold';
 import { inches, mm, type Mm } from '../../length';
-import { type ClaimType, type Level, type FoldedThing } from './claim';
+import type { ClaimType, Level, FoldedThing } from './claim';
 
 /** Pairs of panels whose lap holds the thing together. */
 export interface Laps {

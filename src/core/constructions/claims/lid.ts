@@ -1,7 +1,7 @@
 import { TOLERANCE } from '../../geometry';
 import { lidWays, type LidPair } from '../../fold';
 import { inches, mm, type Say } from '../../length';
-import { type ClaimType, type Finding, type Level } from './claim';
+import type { ClaimType, Finding, Level } from './claim';
 
 /** A lid goes over its box, layers and all. */
 export interface Lid extends LidPair {

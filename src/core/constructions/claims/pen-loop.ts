@@ -1,7 +1,7 @@
 import { TOLERANCE } from '../../geometry';
 import { layerOf, stageAfter, unfolds } from '../../fold';
 import { mm, type Mm } from '../../length';
-import { type ClaimType, type FoldedThing } from './claim';
+import type { ClaimType, FoldedThing } from './claim';
 
 /** A loop of two walls that a pen is pushed through, the step that makes it, and the pen asked for. */
 export interface PenLoop {

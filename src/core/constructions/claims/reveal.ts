@@ -1,6 +1,6 @@
 import { layerOf } from '../../fold';
 import { anticlockwise, distance, sideOf, TOLERANCE } from '../../geometry';
-import { type ClaimType } from './claim';
+import type { ClaimType } from './claim';
 
 /** Mats that leave a border on what they lie on. */
 export interface Reveal {

@@ -1,7 +1,7 @@
 import { inView, layerOf, mouthView } from '../../fold';
 import { boxOf, TOLERANCE } from '../../geometry';
 import { inches } from '../../length';
-import { type ClaimType } from './claim';
+import type { ClaimType } from './claim';
 
 /** A panel that moves in a channel between two others. */
 export interface Slides {

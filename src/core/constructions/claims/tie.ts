@@ -1,7 +1,7 @@
 import { leafOf, roomAxes } from '../../fold';
 import { boxOf3, seenFrom, TOLERANCE } from '../../geometry';
 import type { Mm } from '../../length';
-import { type ClaimType } from './claim';
+import type { ClaimType } from './claim';
 
 /** Flaps whose tips lap over the opening of a box, and what a tie hole there takes with its margin, mm; 0 without one. */
 export interface TieClaim {

@@ -1,6 +1,6 @@
 import { TOLERANCE } from '../../geometry';
 import { edgesMeet } from '../../fold';
-import { type ClaimType } from './claim';
+import type { ClaimType } from './claim';
 
 /** Pairs of walls whose edges must meet once they stand. */
 export interface WallsMeet {

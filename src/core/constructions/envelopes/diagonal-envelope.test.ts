@@ -2,7 +2,7 @@ import practice from '../../../../tests/common-practice.json';
 import { planOf } from '../../../../tests/helpers/designs';
 import { INCH, inches, mm } from '../../length';
 import { checksOf } from '../../checks';
-import { type Made } from '../../plan';
+import type { Made } from '../../plan';
 import { lapBetween, layerOf, mouthView, reachAcross, type FlatCavity } from '../../fold';
 import { bestCandidate, marksRound } from '../shared/rounding';
 import { claimsOf, CONSTRUCTIONS, constructionNamed } from '..';

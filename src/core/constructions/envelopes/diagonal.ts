@@ -22,6 +22,7 @@ import {
   type Piece,
   type Trim,
   isSquare,
+  LEAST,
 } from '../../pattern';
 import type { AssemblyFold } from '../../fold';
 import { fold } from '../shared/building';
@@ -36,7 +37,6 @@ import {
   type Start,
 } from '../shared/construction';
 import { roundFree } from '../shared/corners';
-import { LEAST } from '../../pattern';
 import { bestCandidate, marksRound, wantedEase, type Candidate } from '../shared/rounding';
 
 /** What the square envelopes share of their options. */

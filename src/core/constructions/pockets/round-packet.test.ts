@@ -1,8 +1,7 @@
 /** Bands and tubes round a packet: four creases, raised to the packet's own section, lapped on its back. */
 import { planOf } from '../../../../tests/helpers/designs';
-import { INCH } from '../../length';
+import { INCH, sayer } from '../../length';
 import { checksOf, checkSentence } from '../../checks';
-import { sayer } from '../../length';
 import { stepsOf } from '../../making';
 
 const say = sayer('in', '1/8 in');

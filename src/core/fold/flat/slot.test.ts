@@ -1,7 +1,6 @@
 import { planOf } from '../../../../tests/helpers/designs';
 import { mm } from '../../length';
-import type { Piece } from '../../pattern';
-import { drawPiece, rect, ring } from '../../pattern';
+import { type Piece, drawPiece, rect, ring } from '../../pattern';
 import { aboveSlot, assemble, facesView, flatStack, mouthView, slotOf, type AssemblyStep, type Cavity } from '..';
 
 /** A pocket: back 100 × 120, front 100 × 80 folded up over it, tabs of 10 folded in and glued to the back. */
