@@ -33,7 +33,7 @@ export function disagreements(plan: Plan, document: PlanDocument): string[] {
   for (const { name, faces, torn } of own) {
     const piece = built.pieces.find((one) => one.name === name)!;
     // A corner that is pinched in by hand does not fold by its scores.
-    const pinched = piece.panels.some((panel) => panel.pinched);
+    const pinched = piece.panels.some((panel) => panel.bends === 'pinched');
     if (!pinched && torn > CLOSE) wrong.push(`the ${name} tears by ${torn} mm`);
     if (faces.length !== piece.panels.length) wrong.push(`the ${name} has ${faces.length} faces`);
   }
@@ -48,7 +48,7 @@ export function disagreements(plan: Plan, document: PlanDocument): string[] {
     }
   // What is meant to stand out past the rest may not be counted; only what holds a room says how deep it is.
   const told = [document.finished.width, document.finished.height, document.finished.depth].sort((a, b) => b - a);
-  const pinched = built.pieces.some(({ panels }) => panels.some((panel) => panel.pinched));
+  const pinched = built.pieces.some(({ panels }) => panels.some((panel) => panel.bends === 'pinched'));
   const asked = built.cavities[0]?.kind === 'box' && !pinched ? told : told.slice(0, 2);
   // Cards that go into it are joined to nothing of it.
   const joined = joinedTo(document);

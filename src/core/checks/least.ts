@@ -69,7 +69,7 @@ const breadths = (piece: Piece): Small[] =>
   piece.hinges.length === 0
     ? []
     : piece.panels.flatMap((panel) => {
-        if (panel.pinched || panel.wraps) return [];
+        if (panel.bends) return [];
         const value = leastWidth(panel.polygon);
         const between = scorePairs(piece, panel).some(({ apart }) => apart < value + TOLERANCE.agreed);
         return between ? [] : [{ value, part: panel.name }];
@@ -80,7 +80,7 @@ function scoreChecks(design: Design, pieces: readonly Piece[]): Check[] {
   const close = pieces.flatMap((piece) => {
     const limit = Math.max(LEAST.scores.apart, LEAST.scores.calipers * paperOf(design, piece.name).caliper);
     return piece.panels
-      .filter(({ wraps }) => !wraps)
+      .filter(({ bends }) => bends !== 'round-board')
       .flatMap((panel) =>
         scorePairs(piece, panel).flatMap(({ apart }) =>
           under(apart, limit) ? [{ value: apart, part: panel.name, limit }] : [],

@@ -158,7 +158,7 @@ const toldOn = ({ assembly, cavities }: Built, piece: Piece, panel: string): boo
 export function withJoined(built: Built, piece: Piece, panel: string, stuck = false): Built | null {
   const hinge = onlyHinge(piece, panel);
   const own = piece.panels.find(({ id }) => id === panel);
-  if (!hinge || !own || own.pinched || own.wraps || toldOn(built, piece, panel)) return null;
+  if (!hinge || !own || own.bends || toldOn(built, piece, panel)) return null;
   const stays = hinge.between.find((id) => id !== panel)!;
   const base = piece.panels.find(({ id }) => id === stays)!;
   const lap = lapOn(base, own, hinge.line);

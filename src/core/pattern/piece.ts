@@ -13,10 +13,11 @@ export interface Panel {
   /** What a maker calls it: `left flap`. */
   readonly name: string;
   readonly polygon: Polygon<'sheet'>;
-  /** Too small to fold by its scores: pinched in by hand, so it is not followed in space. */
-  readonly pinched?: true;
-  /** Turned round the edge of a board, which forms it: its scores may be as close as the board is thick. */
-  readonly wraps?: true;
+  /**
+   * How it bends where that is not by folding its scores: pinched in by hand, too small for them, so it is not followed in space;
+   * or formed round the edge of a board, so its scores may be as close as that is thick.
+   */
+  readonly bends?: 'pinched' | 'round-board';
 }
 
 /** A score: the line where one panel turns against another. */

@@ -57,7 +57,7 @@ function build(brief: Brief<Options>): BuildResult {
       id: `edge-${id}`,
       name: `${id} edge`,
       polygon: ring(at(0, -half), at(0, half), at(t, half), at(t, -half)),
-      wraps: true as const,
+      bends: 'round-board' as const,
     },
     {
       id: `turn-${id}`,
@@ -88,7 +88,7 @@ function build(brief: Brief<Options>): BuildResult {
       ...corners.map(({ id, x, y, ox, oy }) => ({
         id,
         name: 'corner',
-        pinched: true as const,
+        bends: 'pinched' as const,
         polygon: ring([x, y], [x + ox * t, y], [x + ox * s, y], [x, y + oy * s], [x, y + oy * t]),
       })),
     ],

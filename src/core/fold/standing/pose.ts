@@ -45,7 +45,7 @@ export function leafOf(standing: Pick<Standing, 'leaves'>, panel: string): Leaf 
 
 /** A flat pile as it lies on the table: all in one plane, who lies on whom remembered. `aside` mm to the right. */
 export function standingOf(stack: Stack, panels: ReadonlyMap<string, Panel>, aside = 0): Standing {
-  const firm = (panel: string): boolean => !panels.get(panel)!.pinched;
+  const firm = (panel: string): boolean => panels.get(panel)!.bends !== 'pinched';
   const layers = stack.layers.filter(({ panel }) => firm(panel));
   const leaves = layers.map(({ piece, panel, map: [a, b, c, d, e, f] }) =>
     leaf(piece, panels.get(panel)!, poseOf([a, b, c, d, e + aside, f])),
