@@ -10,7 +10,7 @@ import { installPackages } from './install.mjs';
 
 export const TIMES = 'tests/times.json';
 /** What all that are run may take together, on one core, s. */
-const TOGETHER = 80;
+const TOGETHER = 45;
 
 /** The files that are left out: the slowest, until what is left is quick enough. */
 function slow() {
