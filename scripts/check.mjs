@@ -99,7 +99,7 @@ console.log(`\nEach check:\n${told(times)}\n\nThe slowest files:\n${told(slowest
 if (process.env.KEEP_TIMES === '1')
   writeFileSync(
     TIMES,
-    `${JSON.stringify(Object.fromEntries(unitTimes.map(([file, took]) => [file, Math.round(took)]).sort()), null, 2)}\n`,
+    `${JSON.stringify(Object.fromEntries(unitTimes.map(([file, took]) => [file, Math.round(10 * took) / 10]).sort()), null, 2)}\n`,
   );
 console.log(
   `\nEvery check passed: ${counts.unit + counts.browser} tests ran (${counts.unit} unit and property, ${counts.browser} in the browser), ${unrun} skipped, in ${(seconds() / 60).toFixed(1)} minutes.`,
