@@ -19,7 +19,8 @@ import { projectAlong } from '../parts/projectAlong';
 import { SmallPicture } from '../draw/SmallPicture';
 import { InUnits, useUnits } from '../parts/InUnits';
 import { useInSight } from '../parts/useInSight';
-import { useCard, type Card } from './card';
+import type { Card } from './card';
+import { useCard } from './useCard';
 import styles from './Shelf.module.css';
 
 dayjs.extend(relativeTime);
@@ -39,7 +40,7 @@ const ROOM = { width: 230, height: 136 };
 /** A project on the shelf: the folded thing drawn to scale, its name and what it is. */
 export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCardProps) {
   const [sightRef, inSight] = useInSight();
-  const card = useCard(project.set, inSight);
+  const card = useCard(project.set, inSight, isExample(project));
   const drag = useDraggable({ id: project.id });
   const drop = useDroppable({ id: project.id });
   const figure = (value: number, unit = true) => <Figure value={value} unit={unit} />;

@@ -1,8 +1,6 @@
-import { useEffect, useState } from 'react';
 import { CARDS, sizeNamed } from '@/core/design';
 import { pictureOf, takingIn, type Picture } from '@/core/looks';
 import { cutListOf, sheetsTaken, type PlannedPart, type SetInput, type SetPlan } from '@/core/sets';
-import { keepStill, readStill } from '@/data/stills';
 import { answerOf, checksAcross, plannedSet } from '../parts/plans';
 
 /** What a project's card shows of its set, as data. */
@@ -90,56 +88,4 @@ function innermostOf(plan: SetPlan): PlannedPart {
     if (!next) return one;
     one = next;
   }
-}
-
-/** A moment in which nothing else is waiting; where the browser does not tell, the next one. */
-const idle = (): Promise<void> =>
-  new Promise((wake) =>
-    typeof requestIdleCallback === 'function'
-      ? requestIdleCallback(() => wake(), { timeout: 1500 })
-      : setTimeout(wake, 0),
-  );
-
-/** Cards this page has drawn already. */
-const drawn = new Map<string, Card>();
-
-/** This version of what draws cards; nothing while the app is worked on. */
-const VERSION = process.env.DRAWN_BY ?? '';
-
-/**
- * The card of a set: as it was last drawn, at once. Where another version of the app drew it, or none did, it is planned once
- * it is in sight and there is time, and drawn anew where that says something else. Null until there is one.
- */
-export function useCard(set: SetInput, inSight: boolean): Card | null {
-  const key = JSON.stringify(set);
-  const [shown, setShown] = useState<{ readonly key: string; readonly card: Card } | null>(null);
-  useEffect(() => {
-    let gone = false;
-    const show = (card: Card): void => {
-      drawn.set(key, card);
-      if (!gone) setShown({ key, card });
-    };
-    const draw = async (): Promise<void> => {
-      const still = await readStill(key);
-      if (still && !gone) setShown({ key, card: still.card as Card });
-      if (still && VERSION !== '' && still.by === VERSION) return void drawn.set(key, still.card as Card);
-      if (!inSight) return;
-      await idle();
-      if (gone) return;
-      const now = cardOf(set);
-      show(now);
-      await keepStill(key, now, VERSION);
-    };
-    if (!drawn.has(key))
-      draw().catch((error: unknown) =>
-        // What is wrong with one card is its boundary's business.
-        setShown(() => {
-          throw error;
-        }),
-      );
-    return () => void (gone = true);
-    // A set is told by what it says.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, inSight]);
-  return shown?.key === key ? shown.card : (drawn.get(key) ?? null);
 }

@@ -3,7 +3,9 @@
 import { act, renderHook, waitFor } from '@testing-library/react';
 import type { SetInput } from '@/core/sets';
 import { DEMO_SHELF } from '@/data/demo';
-import { cardOf, useCard, type Card } from './card';
+import { cardOf, type Card } from './card';
+import { exampleCards } from './exampleCards';
+import { useCard } from './useCard';
 
 const kept = new Map<string, { card: unknown; by: string }>();
 const written: string[] = [];
@@ -31,10 +33,10 @@ const rest = async (): Promise<void> => {
 };
 
 const set = (n: number): SetInput => DEMO_SHELF[n]!.set;
-const shows = (input: SetInput, inSight = true) => {
+const shows = (input: SetInput, inSight = true, came = false) => {
   const seen: (Card | null)[] = [];
   renderHook(() => {
-    const card = useCard(input, inSight);
+    const card = useCard(input, inSight, came);
     if (seen.at(-1) !== card) seen.push(card);
   });
   return seen;
@@ -78,4 +80,23 @@ test('what is not in sight is not planned', async () => {
 
 test('what was drawn on this page is there in the same moment', () => {
   expect(shows(set(0))).toEqual([cardOf(set(0))]);
+});
+
+test('an example is drawn as it came, without planning; one that was changed is planned', async () => {
+  // As an answer carries it.
+  const sent = <T,>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+  const came = sent(exampleCards());
+  // Each is there under the set as the shelf reads it, and is the card that would be planned.
+  expect(came).toHaveLength(DEMO_SHELF.length);
+  for (const [key, card] of came.slice(4, 7)) expect(sent(cardOf(JSON.parse(key) as SetInput))).toEqual(card);
+  window.fetch = (() => Promise.resolve({ json: () => Promise.resolve(came) })) as unknown as typeof fetch;
+  const [key, card] = came[4]!;
+  const seen = shows(JSON.parse(key) as SetInput, true, true);
+  await waitFor(() => expect(seen).toEqual([null, card]));
+  expect(idle).toHaveLength(0);
+  expect(kept.get(key)).toEqual({ card, by: 'v2' });
+  const changed = { ...(JSON.parse(came[5]![0]) as SetInput), graduation: '1/16 in' as const };
+  const other = shows(changed, true, true);
+  await rest();
+  await waitFor(() => expect(other.at(-1)).toEqual(cardOf(changed)));
 });
