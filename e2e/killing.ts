@@ -10,6 +10,7 @@ import { join } from 'node:path';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { CHROMIUM_ARGS, executablePath } from './browser';
 import { go } from './go';
+import { THOROUGH } from './thorough';
 
 /** Everything that runs with a profile: the browser and the processes it started. */
 function processesOf(profile: string): number[] {
@@ -280,24 +281,21 @@ export const EDITS: readonly Edit[] = [
 ];
 
 /**
- * One edit for each way a change is made and kept: a field of a record, a key held down, a choice, a form's draft, a form sent
- * off, a list, a setting. `npm run bench kills` makes all of them, a thousand times.
+ * One edit for each way a change is made and kept: a field of a record, a key held down, a form's draft, a list, a setting.
+ * Thorough, all of them; `npm run bench kills` makes each a thousand times.
  */
-export const DRAWN_EDITS: readonly Edit[] = EDITS.filter(({ name }) =>
-  [
-    'a length on the bench',
-    'a choice on the bench',
-    'a fold dragged by keys on the bench',
-    'steps of a make, pressed fast',
-    'sheets of a paper',
-    'a paper being written',
-    'an entry of the log changed',
-    'a length of a loose piece',
-    'a card put into the size chart',
-    'a project put in the bin and back',
-    'the light chosen',
-    'sizes asked about in the chooser',
-  ].includes(name),
+export const DRAWN_EDITS: readonly Edit[] = EDITS.filter(
+  ({ name }) =>
+    THOROUGH ||
+    [
+      'a length on the bench',
+      'a fold dragged by keys on the bench',
+      'steps of a make, pressed fast',
+      'a paper being written',
+      'an entry of the log changed',
+      'a card put into the size chart',
+      'a project put in the bin and back',
+    ].includes(name),
 );
 
 /** What an edit made depends on what was there: told from before the kill to after it. */

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { everyPage, MORE_PAGES, walk, type Field } from './fields';
 import { expect, go, openShelf, test } from './table';
+import { THOROUGH } from './thorough';
 
 /** What is typed into each kind of field, a key at a time. */
 const TEXT: Record<Field['kind'], string> = {
@@ -11,11 +12,8 @@ const TEXT: Record<Field['kind'], string> = {
 };
 /** Time from key to key, ms: from as fast as anyone types to slow, one after the other over the fields. */
 const SPEEDS = process.env.SPEEDS?.split(',').map(Number) ?? [20, 20, 20, 60];
-/**
- * Most fields of a kind that are typed in on one screen or form: they are one component each, and the rows of a table have the
- * same ones. `ROWS=10` types in more of them.
- */
-const ROWS = Number(process.env.ROWS ?? 2);
+/** Most fields of a kind that are typed in on one screen or form: they are one component each, as are the rows of a table. */
+const ROWS = THOROUGH ? 10 : 1;
 /** While it is typed the processor is slowed so many times: for everything, `SLOWED=4 SPEEDS=30,60,100,150` takes its time. */
 const SLOWED = Number(process.env.SLOWED ?? 1);
 
@@ -45,7 +43,9 @@ async function typed(
   return [now, later];
 }
 
-const pages = [...everyPage(), ...MORE_PAGES];
+/** Screens that keep what is typed: there it is typed on a slowed processor. */
+const KEPT = ['/tools', '/cutting', '/bench?p=demo-1'];
+const pages = THOROUGH ? [...everyPage(), ...MORE_PAGES] : everyPage().filter((page) => !KEPT.includes(page));
 /** Screens with many fields, and screens with few, in parts that take about as long. */
 const PARTS = [0, 1].map((part) => pages.filter((_, i) => i % 2 === part));
 
@@ -91,7 +91,7 @@ test('on a processor slowed four times, a field of each kind on the screens that
 }) => {
   test.setTimeout(200_000);
   await openShelf(page);
-  const { count, wrong } = await typeEverywhere(page, ['/tools', '/cutting', '/bench?p=demo-1'], 4, 1);
+  const { count, wrong } = await typeEverywhere(page, KEPT, 4, 1);
   expect(wrong).toEqual([]);
   expect(count).toBeGreaterThanOrEqual(8);
 });

@@ -58,8 +58,9 @@ await Promise.all([
 ]);
 await part(
   'unit tests and properties',
-  bin('jest'),
-  ['--ci', '--maxWorkers=100%', '--json', '--outputFile', reports.unit],
+  process.execPath,
+  // Plans are many small things that are soon forgotten: with room for them they are swept up a tenth quicker.
+  ['--max-semi-space-size=64', bin('jest'), '--ci', '--maxWorkers=100%', '--json', '--outputFile', reports.unit],
   { alone: true },
 );
 // So that looking for changes that nobody notices does not rot: one is drawn, and must be noticed.

@@ -1,10 +1,5 @@
 import { readFileSync, rmSync } from 'node:fs';
-import { answerTo, end, endMany, wrong, type Answer } from './document';
-
-afterEach(() => {
-  process.exitCode = undefined;
-  jest.restoreAllMocks();
-});
+import { answerTo, onDocument, said, saidOfMany, wrong, type Answer } from './document';
 
 test('what nobody foresaw has a reference, and a file with the document that caused it', async () => {
   const answer = await answerTo('{"a":1}', () => {
@@ -20,26 +15,30 @@ test('what nobody foresaw has a reference, and a file with the document that cau
 });
 
 test('one document: its answer on standard output, anything else on standard error, and the status says which', async () => {
-  const out = jest.spyOn(process.stdout, 'write').mockReturnValue(true);
-  const err = jest.spyOn(process.stderr, 'write').mockReturnValue(true);
-  end(await answerTo('{"a":1}', (document) => ({ so: 'answer', body: document as object })));
-  expect([process.exitCode, out.mock.lastCall, err.mock.lastCall]).toEqual([0, ['{\n  "a": 1\n}\n'], undefined]);
-  end(await answerTo('{', () => wrong('never', [])));
-  expect(process.exitCode).toBe(2);
-  expect(JSON.parse(err.mock.lastCall![0] as string)).toEqual({
+  const echo = onDocument((document) => ({ so: 'answer', body: document as object }));
+  expect(await echo([], () => '{"a":1}')).toEqual({ status: 0, out: '{\n  "a": 1\n}\n', err: '' });
+  const { status, out, err } = said(await answerTo('{', () => wrong('never', [])));
+  expect([status, out]).toEqual([2, '']);
+  expect(JSON.parse(err)).toEqual({
     error: 'This is not JSON.',
     issues: [{ path: '', message: 'This is not JSON.' }],
   });
-  expect(out).toHaveBeenCalledTimes(1);
+});
+
+test('an option nobody knows is said before anything is read', async () => {
+  const echo = onDocument((document) => ({ so: 'answer', body: document as object }));
+  const { status, err } = await echo(['--fast'], () => {
+    throw new Error('read');
+  });
+  expect([status, err]).toEqual([2, expect.stringContaining('“--fast” is not an option here')]);
 });
 
 test('many: a line each, and the status of the worst', () => {
-  const out = jest.spyOn(process.stdout, 'write').mockReturnValue(true);
   const good: Answer = { so: 'answer', body: { version: 1 } };
   const broke: Answer = { so: 'broke', body: { error: 'x', reference: 'y' } };
-  endMany([good, broke, wrong('z', []), good]);
-  expect(process.exitCode).toBe(3);
-  expect(out.mock.lastCall).toEqual([
-    '{"version":1}\n{"error":"x","reference":"y"}\n{"error":"z","issues":[]}\n{"version":1}\n',
-  ]);
+  expect(saidOfMany([good, broke, wrong('z', []), good])).toEqual({
+    status: 3,
+    out: '{"version":1}\n{"error":"x","reference":"y"}\n{"error":"z","issues":[]}\n{"version":1}\n',
+    err: '',
+  });
 });

@@ -35,23 +35,51 @@ export async function answerTo(text: string, work: (document: unknown) => Answer
   }
 }
 
-/** What came in on standard input, without the mark some editors begin a file with. */
-export const standardInput = (): string => readFileSync(0, 'utf8').replace(/^\uFEFF/, '');
+/** What a command line gives back: what it writes, and its status. */
+export interface Said {
+  readonly status: number;
+  readonly out: string;
+  readonly err: string;
+}
+/** A command line: what stands behind its name, and what comes in on standard input once it is asked for. */
+export type Command = (args: readonly string[], input: () => string) => Promise<Said>;
 
 const STATUS: Record<Answer['so'], number> = { answer: 0, wrong: 2, broke: 3 };
 
 /**
- * Ends with what became of one document: its answer on standard output; anything else as one JSON object on standard
- * error, and the status says which.
+ * What became of one document: its answer on standard output; anything else as one JSON object on standard error, and the status
+ * says which.
  */
-export function end({ so, body }: Answer): void {
-  if (so === 'answer') process.stdout.write(`${JSON.stringify(body, null, 2)}\n`);
-  else process.stderr.write(`${JSON.stringify(body)}\n`);
-  process.exitCode = STATUS[so];
-}
+export const said = ({ so, body }: Answer): Said =>
+  so === 'answer'
+    ? { status: STATUS[so], out: `${JSON.stringify(body, null, 2)}\n`, err: '' }
+    : { status: STATUS[so], out: '', err: `${JSON.stringify(body)}\n` };
 
-/** Writes what became of many documents, a line each in their order; the status is that of the worst. */
-export function endMany(answers: readonly Answer[]): void {
-  process.stdout.write(answers.map(({ body }) => `${JSON.stringify(body)}\n`).join(''));
-  process.exitCode = Math.max(0, ...answers.map(({ so }) => STATUS[so]));
+/** What became of many documents, a line each in their order; the status is that of the worst. */
+export const saidOfMany = (answers: readonly Answer[]): Said => ({
+  status: Math.max(0, ...answers.map(({ so }) => STATUS[so])),
+  out: answers.map(({ body }) => `${JSON.stringify(body)}\n`).join(''),
+  err: '',
+});
+
+/** A command line without options: a document in, its answer out. */
+export const onDocument =
+  (work: (document: unknown) => Answer | Promise<Answer>): Command =>
+  async ([option], input) =>
+    said(
+      option === undefined
+        ? await answerTo(input(), work)
+        : wrong(`“${option}” is not an option here. There is none.`, []),
+    );
+
+/** Runs a command line where its script was started as one, and not only read. */
+export async function main(script: string, command: Command): Promise<void> {
+  if (!process.argv[1]?.endsWith(`${script}.ts`)) return;
+  // Without the mark some editors begin a file with.
+  const { status, out, err } = await command(process.argv.slice(2), () =>
+    readFileSync(0, 'utf8').replace(/^\uFEFF/, ''),
+  );
+  process.stdout.write(out);
+  process.stderr.write(err);
+  process.exitCode = status;
 }

@@ -1,9 +1,7 @@
-import { spawnSync } from 'node:child_process';
 import type { Layout } from '../src/core/cutting';
+import { asked, started } from '../tests/helpers/command-line';
+import { pack } from './pack';
 
-/** Runs the command line as the contract names it. */
-const pack = (input: string, ...args: string[]) =>
-  spawnSync('node_modules/.bin/tsx', ['scripts/pack.ts', ...args], { input, encoding: 'utf8' });
 const list = {
   version: 1,
   sheets: [
@@ -14,9 +12,9 @@ const list = {
 };
 
 test('the contract’s own example: four mats a sheet, four sheets, proved', () => {
-  const { status, stdout, stderr } = pack(JSON.stringify(list));
-  expect([status, stderr]).toEqual([0, '']);
-  const layout = JSON.parse(stdout) as Layout;
+  const { status, out, err } = started('pack', JSON.stringify(list));
+  expect([status, err]).toEqual([0, '']);
+  const layout = JSON.parse(out) as Layout;
   expect(layout).toMatchObject({ sheetsUsed: 4, lowerBound: 4, optimal: true });
   expect(layout.sheets[0]!.placements[0]).toMatchObject({ piece: 'mat' });
   expect(layout.yield).toBeCloseTo((16 * 5.25 * 5.875) / (4 * 144), 9);
@@ -27,10 +25,10 @@ test.each([
   ['half a document', '{"version": 1', [], 'This is not JSON'],
   ['no pieces', JSON.stringify({ ...list, pieces: [] }), [], 'There is no piece to cut'],
   ['an option', JSON.stringify(list), ['--fast'], 'is not an option here'],
-])('%s: status 2, nothing on standard output, the reasons on standard error', (_, input, args, sentence) => {
-  const { status, stdout, stderr } = pack(input, ...args);
-  expect([status, stdout]).toEqual([2, '']);
-  const document = JSON.parse(stderr) as { error: string; issues: unknown[] };
+])('%s: status 2, nothing on standard output, the reasons on standard error', async (_, input, args, sentence) => {
+  const { status, out, err } = await asked(pack, input, ...args);
+  expect([status, out]).toEqual([2, '']);
+  const document = JSON.parse(err) as { error: string; issues: unknown[] };
   expect(JSON.stringify(document)).toContain(sentence);
   expect(Array.isArray(document.issues)).toBe(true);
 });

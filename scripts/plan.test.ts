@@ -1,38 +1,35 @@
-import { spawnSync } from 'node:child_process';
+import { asked, started } from '../tests/helpers/command-line';
+import { plan } from './plan';
 
-/** Runs the command line as the contract names it. */
-function plan(input: string, ...args: string[]) {
-  const { status, stdout, stderr } = spawnSync('node_modules/.bin/tsx', ['scripts/plan.ts', ...args], {
-    input,
-    encoding: 'utf8',
-  });
-  return { status, stdout, stderr };
-}
 const card = { version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } };
 
 test('a design on standard input gives its plan on standard output', () => {
-  const { status, stdout, stderr } = plan(JSON.stringify(card));
-  expect([status, stderr]).toEqual([0, '']);
-  const [piece] = (JSON.parse(stdout) as { pieces: { blank: { width: number } }[] }).pieces;
+  const { status, out, err } = started('plan', JSON.stringify(card));
+  expect([status, err]).toEqual([0, '']);
+  const [piece] = (JSON.parse(out) as { pieces: { blank: { width: number } }[] }).pieces;
   // Common practice: a 3 × 4 in card takes a 6 in square.
   expect(piece!.blank.width).toBeCloseTo(152.4, 6);
 });
 
-test('many designs, a line each, give a plan a line each', () => {
-  const { status, stdout } = plan(`${JSON.stringify(card)}\n\n${JSON.stringify(card)}\n`, '--many');
+test('many designs, a line each, give a plan a line each', async () => {
+  const { status, out } = await asked(plan, `${JSON.stringify(card)}\n\n${JSON.stringify(card)}\n`, '--many');
   expect(status).toBe(0);
   expect(
-    stdout
+    out
       .trim()
       .split('\n')
       .map((line) => (JSON.parse(line) as { version: number }).version),
   ).toEqual([1, 1]);
 });
 
-test('among many each line answers for itself: a bad one costs no other its answer', () => {
-  const { status, stdout, stderr } = plan(`${JSON.stringify(card)}\n{}\n{"half\n${JSON.stringify(card)}\n`, '--many');
-  expect([status, stderr]).toEqual([2, '']);
-  const lines = stdout
+test('among many each line answers for itself: a bad one costs no other its answer', async () => {
+  const { status, out, err } = await asked(
+    plan,
+    `${JSON.stringify(card)}\n{}\n{"half\n${JSON.stringify(card)}\n`,
+    '--many',
+  );
+  expect([status, err]).toEqual([2, '']);
+  const lines = out
     .trim()
     .split('\n')
     .map((line) => JSON.parse(line) as { version?: number; error?: string; issues?: { message: string }[] });
@@ -47,9 +44,9 @@ test('among many each line answers for itself: a bad one costs no other its answ
   );
 });
 
-test('a design that cannot be made is a plan with a failed check, and no error', () => {
-  const { status, stdout } = plan(JSON.stringify({ ...card, paper: { width: '5 in', height: '5 in' } }));
-  const { checks } = JSON.parse(stdout) as { checks: { id: string; level: string }[] };
+test('a design that cannot be made is a plan with a failed check, and no error', async () => {
+  const { status, out } = await asked(plan, JSON.stringify({ ...card, paper: { width: '5 in', height: '5 in' } }));
+  const { checks } = JSON.parse(out) as { checks: { id: string; level: string }[] };
   expect([status, checks.find((c) => c.id === 'paper')?.level]).toEqual([0, 'fail']);
 });
 
@@ -60,10 +57,10 @@ test.each([
   ['an unknown option', JSON.stringify(card), ['--lots'], 'is not an option here'],
 ])(
   '%s: status 2, nothing on standard output, one object with its issues on standard error',
-  (_, input, args, sentence) => {
-    const { status, stdout, stderr } = plan(input, ...args);
-    expect([status, stdout]).toEqual([2, '']);
-    const document = JSON.parse(stderr) as { error: string; issues: { path: string; message: string }[] };
+  async (_, input, args, sentence) => {
+    const { status, out, err } = await asked(plan, input, ...args);
+    expect([status, out]).toEqual([2, '']);
+    const document = JSON.parse(err) as { error: string; issues: { path: string; message: string }[] };
     expect(JSON.stringify(document)).toContain(sentence);
     expect(Array.isArray(document.issues)).toBe(true);
   },

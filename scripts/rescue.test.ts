@@ -1,21 +1,15 @@
-import { spawnSync } from 'node:child_process';
+import { asked, started } from '../tests/helpers/command-line';
+import { rescue } from './rescue';
 
-/** Runs the command line as the contract names it. */
-function rescue(input: string, ...args: string[]) {
-  const { status, stdout, stderr } = spawnSync('node_modules/.bin/tsx', ['scripts/rescue.ts', ...args], {
-    input,
-    encoding: 'utf8',
-  });
-  return { status, stdout, stderr };
-}
 const design = { version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } };
 
 test('a sheet that went wrong on standard input gives its ways out, a new sheet the last, none with a failed check', () => {
-  const { status, stdout, stderr } = rescue(
+  const { status, out, err } = started(
+    'rescue',
     JSON.stringify({ version: 1, design, wrong: [{ kind: 'notch', edge: 1, at: '4 1/2 in' }] }),
   );
-  expect([status, stderr]).toEqual([0, '']);
-  const { ways } = JSON.parse(stdout) as {
+  expect([status, err]).toEqual([0, '']);
+  const { ways } = JSON.parse(out) as {
     ways: { kind: string; keeps: boolean; plan: { checks: { level: string }[] } }[];
   };
   expect(ways.length).toBeGreaterThan(2);
@@ -28,9 +22,9 @@ test.each([
   ['a fact nobody knows', { version: 1, design, wrong: [{ kind: 'melted' }] }, 'wrong.0'],
   ['an edge there is none of', { version: 1, design, wrong: [{ kind: 'score', edge: 5, at: 1 }] }, 'wrong.0.edge'],
   ['a bad design', { version: 1, design: { construction: 'boat' } }, 'design.construction'],
-])('%s is status 2 with its place', (_, document, path) => {
-  const { status, stdout, stderr } = rescue(JSON.stringify(document));
-  expect([status, stdout]).toEqual([2, '']);
-  const { issues } = JSON.parse(stderr) as { issues: { path: string }[] };
+])('%s is status 2 with its place', async (_, document, path) => {
+  const { status, out, err } = await asked(rescue, JSON.stringify(document));
+  expect([status, out]).toEqual([2, '']);
+  const { issues } = JSON.parse(err) as { issues: { path: string }[] };
   expect(issues.map((issue) => issue.path).join()).toContain(path);
 });

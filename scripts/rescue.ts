@@ -1,18 +1,13 @@
 /** Command line of the rescue contract: a sheet that went wrong on standard input, what it can still be on standard output. */
 import { unitsOf, sayer } from '../src/core/length';
 import { allWaysOut, readRescue, rescueAnswer } from '../src/core/rescue';
-import { answerTo, end, standardInput, wrong } from './document';
+import { main, onDocument, wrong } from './document';
 
-async function run([option]: readonly string[]): Promise<void> {
-  if (option !== undefined) return end(wrong(`“${option}” is not an option here. There is none.`, []));
-  end(
-    await answerTo(standardInput(), (document) => {
-      const read = readRescue(document);
-      if (!read.ok) return wrong('What went wrong is told in a way that has a problem.', read.issues);
-      const { graduation } = read.mishap.design;
-      const say = sayer(unitsOf(graduation), graduation);
-      return { so: 'answer', body: rescueAnswer(allWaysOut(read.mishap, say)) };
-    }),
-  );
-}
-void run(process.argv.slice(2));
+export const rescue = onDocument((document) => {
+  const read = readRescue(document);
+  if (!read.ok) return wrong('What went wrong is told in a way that has a problem.', read.issues);
+  const { graduation } = read.mishap.design;
+  const say = sayer(unitsOf(graduation), graduation);
+  return { so: 'answer', body: rescueAnswer(allWaysOut(read.mishap, say)) };
+});
+void main('rescue', rescue);
