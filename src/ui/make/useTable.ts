@@ -32,7 +32,8 @@ export function useAwake(): boolean {
   return awake;
 }
 
-interface Speech {
+/** The voice that reads steps out. */
+export interface Speech {
   /** False where the browser has no voice. */
   readonly able: boolean;
   readonly on: boolean;

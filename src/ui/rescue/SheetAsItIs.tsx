@@ -6,15 +6,8 @@ import { placeOnEdge, type ScarredSheet, type SheetMark } from '@/core/rescue';
 import { ringsPath } from '../draw/path';
 import { useSize } from '../draw/useSize';
 import { useUnits } from '../parts/InUnits';
-import { TORN, type MarkKind, type ToldFact } from './facts';
+import { TORN, type MarkKind, type MarkPlace, type ToldFact } from './facts';
 import styles from './Rescue.module.css';
-
-/** A place of a mark on the sheet that can be told otherwise. */
-export interface MarkPlace {
-  readonly kind: MarkKind;
-  readonly edge: Edge;
-  readonly at: number;
-}
 
 interface SheetAsItIsProps {
   readonly sheet: ScarredSheet;

@@ -31,6 +31,17 @@ export const TOLD = z.object({
   facts: z.array(told).max(12),
 });
 export type Told = z.output<typeof TOLD>;
+/** Nothing told yet: something on no shelf. */
+export const USUAL: Told = {
+  project: '',
+  part: '',
+  piece: '',
+  step: null,
+  construction: 'diagonal-envelope',
+  width: inches(3),
+  height: inches(4),
+  facts: [],
+};
 
 /** A torn place as a triangle from the edge in, on a blank of that size. */
 function torn(
@@ -90,3 +101,31 @@ export const begun = (
       : kind === 'torn'
         ? { kind, edge: 1, at: mm(width / 2), wide: TORN, deep: TORN }
         : { kind, edge: 1 as Edge, at: mm(width / 2), instead: null, ...(DEEP.has(kind) && { deep: inches(1) }) };
+
+/** A place of a mark on the sheet that can be told otherwise. */
+export interface MarkPlace {
+  readonly kind: MarkKind;
+  readonly edge: Edge;
+  readonly at: number;
+}
+
+/** The facts with a mark moved there; one that was moved before is moved on from where it should have been. */
+export function withMoved(facts: readonly ToldFact[], { kind, edge, at }: MarkPlace, to: number): ToldFact[] {
+  const before = facts.findIndex(
+    (fact) =>
+      fact.kind === kind &&
+      'instead' in fact &&
+      fact.edge === edge &&
+      fact.instead !== null &&
+      Math.abs(fact.instead - at) < 0.5,
+  );
+  return before >= 0
+    ? facts.map((fact, i) => (i === before && 'instead' in fact ? { ...fact, instead: to } : fact))
+    : [...facts, { kind, edge, at, instead: to }];
+}
+
+/** The facts with one more that happened; a thing is glued shut once. */
+export const withHappened = (facts: readonly ToldFact[], fact: ToldFact): ToldFact[] => [
+  ...facts.filter(({ kind }) => kind !== 'glued' || fact.kind !== kind),
+  fact,
+];

@@ -18,7 +18,7 @@ import { Figure } from '../parts/Figure';
 import { projectAlong } from '../parts/projectAlong';
 import { SmallPicture } from '../draw/SmallPicture';
 import { InUnits, useUnits } from '../parts/InUnits';
-import { useInSight } from '../parts/useInSight';
+import { useInSight } from './useInSight';
 import type { Card } from './card';
 import { useCard } from './useCard';
 import styles from './Shelf.module.css';

@@ -1,0 +1,61 @@
+import type { Stop } from '@/core/sets';
+import styles from './Make.module.css';
+
+interface ProgressProps {
+  readonly done: number;
+  readonly all: number;
+  /** Copies there are of the part at hand, and sets of all of it. */
+  readonly of: number;
+  readonly sets: number;
+  readonly finished: number;
+  readonly stop: Stop | undefined;
+  /** The part at hand, where there are several. */
+  readonly part: string | null;
+}
+
+/** How far a make has come: the track, the step, the copy. */
+export function Progress({ done, all, of, sets, finished, stop, part }: ProgressProps) {
+  return (
+    <div className={styles.progress}>
+      <div
+        className={styles.track}
+        role="progressbar"
+        aria-label="How far the make has come"
+        aria-valuemin={0}
+        aria-valuemax={all}
+        aria-valuenow={done}
+      >
+        <div style={{ width: `${(done / all) * 100}%` }} />
+      </div>
+      <span>
+        {stop ? (
+          <>
+            Step <strong>{done + 1}</strong> of {all}
+          </>
+        ) : (
+          <>All {all} steps done</>
+        )}
+        {stop && part && ` · ${part}`}
+        {(of > 1 || sets > 1) && (
+          <>
+            {stop && of > 1 && (
+              <>
+                {' · '}
+                {stop.copies.length > 1 ? (
+                  <>
+                    all <strong>{of}</strong> copies
+                  </>
+                ) : (
+                  <>
+                    copy <strong>{stop.copies[0]}</strong> of {of}
+                  </>
+                )}
+              </>
+            )}
+            {sets > 1 && ` · ${finished} finished`}
+          </>
+        )}
+      </span>
+    </div>
+  );
+}

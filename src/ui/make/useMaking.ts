@@ -1,0 +1,139 @@
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useRef } from 'react';
+import { inputOf, readDesign, type Design } from '@/core/design';
+import { careAt, USUAL_HANDS } from '@/core/hands';
+import { planFor, type Made } from '@/core/plan';
+import { warningAt } from '@/core/rescue';
+import { partSteps, setsDone, walkOf, withOwnWays, type OwnWay, type SetPlan, type Stop } from '@/core/sets';
+import type { Step } from '@/core/making';
+import type { MakeRecord } from '@/data/db';
+import { keepMake } from '@/data/makes';
+import { HANDS, MISREADS } from '@/data/setting-kinds';
+import { useCare } from '../fit/useOdds';
+import { useUnits } from '../parts/InUnits';
+import { inputOfPart } from '../parts/plans';
+import { useSetting } from '../parts/useKept';
+import { useTell } from '../parts/useTell';
+import { useClock } from './useTable';
+
+/** A make as it stands: where it is on its way, what lies on the table there, and how it goes on. */
+export interface Making {
+  readonly walk: readonly Stop[];
+  /** Stops passed. */
+  readonly done: number;
+  /** The stop at hand; none once all are passed. */
+  readonly stop: Stop | undefined;
+  readonly made: Made;
+  readonly design: Design;
+  /** The steps of the part at hand. */
+  readonly steps: readonly Step[];
+  /** The part at hand, where there are several. */
+  readonly part: string | null;
+  /** Copies there are of the part at hand, and sets finished. */
+  readonly of: number;
+  readonly finished: number;
+  /** What is told at this step besides its words. */
+  readonly beware: readonly string[];
+  readonly minutes: number;
+  /** To that stop; the time since the last one is counted. */
+  readonly goTo: (to: number) => void;
+  /** The copy at hand of a new sheet: it goes its own way from here, as it was planned. */
+  readonly again: () => void;
+  /** Taken off the table without a word in the log; it can be laid there again. */
+  readonly stopIt: () => void;
+}
+
+/** Follows a make live: another window that goes on with it takes this one along. */
+export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number): Making {
+  const { undoable } = useTell();
+  const router = useRouter();
+  const { copies, way } = make;
+  const { say } = useUnits();
+  const ways = useMemo(() => waysOf(make.ways), [make.ways]);
+  const walk = useMemo(
+    () => withOwnWays(walkOf(plan, say, copies, way), plan, say, ways),
+    [plan, say, copies, way, ways],
+  );
+  const done = Math.min(make.done, walk.length);
+  const clock = useClock();
+  const stop: Stop | undefined = walk[done];
+  const at = stop?.own ?? plan.parts.find(({ part }) => part.id === stop?.part) ?? plan.parts.at(-1)!;
+  const { design } = at.plan;
+  const beware = useBeware(stop, design);
+  const steps = useMemo(() => partSteps(at, say), [at, say]);
+  const finished = useMemo(() => setsDone(plan, walk, done), [plan, walk, done]);
+
+  const goTo = (to: number): void => {
+    const next = Math.max(0, Math.min(walk.length, to));
+    if (next !== done) keepMake(make, { done: next, spent: make.spent + clock.take() });
+  };
+  const again = (): void => {
+    if (!stop) return;
+    const planned = plan.parts.find((one) => one.part.id === stop.part)!;
+    const own = { part: stop.part, copy: stop.copies[0]!, at: done, design: inputOfPart(make.set, planned) };
+    keepMake(make, { ways: [...(make.ways ?? []), own], spent: make.spent + clock.take() });
+  };
+  const stopIt = (): void => {
+    keepMake(make, { endedAt: Date.now(), spent: make.spent + clock.take() });
+    undoable({
+      key: make.id,
+      done: `“${make.name}” is off the table`,
+      back: () => Promise.resolve(keepMake({ ...make, endedAt: 1 }, { endedAt: 0 })),
+    });
+    router.push('/');
+  };
+
+  useEffect(() => {
+    const ahead = onTable();
+    if (ahead > 0) goTo(done + ahead);
+    // Once, when it is laid out.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [onTable]);
+  const latest = useRef(make);
+  useEffect(() => {
+    latest.current = make;
+  });
+  useEffect(() => {
+    const leave = (): void => {
+      const passed = clock.take();
+      if (passed > 0) keepMake(latest.current, { spent: latest.current.spent + passed });
+    };
+    window.addEventListener('pagehide', leave);
+    return () => window.removeEventListener('pagehide', leave);
+  }, [clock]);
+
+  return {
+    walk,
+    done,
+    stop,
+    made: at.plan.made!,
+    design,
+    steps,
+    part: plan.parts.length > 1 ? at.part.name : null,
+    of: at.part.quantity * copies,
+    finished,
+    beware,
+    minutes: Math.floor((make.spent + clock.running) / 60_000),
+    goTo,
+    again,
+    stopIt,
+  };
+}
+
+/** Copies that go their own way, planned; one that cannot be read any more goes the common way. */
+const waysOf = (taken: MakeRecord['ways'] = []): readonly OwnWay[] =>
+  taken.flatMap(({ design, ...way }) => {
+    const read = readDesign(design);
+    return read.ok ? [{ ...way, plan: planFor(read.design) }] : [];
+  });
+
+/** What is told at a step besides: that it was misread before, that it matters more than any other. */
+function useBeware(stop: Stop | undefined, design: Design): readonly string[] {
+  const [misreads = []] = useSetting(MISREADS);
+  const [hands] = useSetting(HANDS);
+  const input = useMemo(() => inputOf(design), [design]);
+  const most = useCare(stop ? input : null, hands ?? USUAL_HANDS);
+  if (!stop) return [];
+  const told = [warningAt(stop.step, design.construction.name, misreads), most && careAt(stop.step, most)];
+  return told.filter((one) => one !== null);
+}
