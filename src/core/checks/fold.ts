@@ -1,7 +1,7 @@
+import { type PanelId, LEAST } from '../pattern';
 import { aboveSlot, layerOf, uncovered, type Stack } from '../fold';
 import { anticlockwise, direction, dot, extent, intersection, leastWidth, regionArea, TOLERANCE } from '../geometry';
 import { inches, mm } from '../length';
-import { LEAST } from '../pattern';
 import type { Design, Closure } from '../design';
 import { allNumbers, type Made, type Plan, ownPaper, panelName } from '../plan';
 import { claimChecks } from './claims';
@@ -21,7 +21,7 @@ export function foldChecks({ design }: Plan, made: Made): Check[] {
   // What stands is asked of its walls.
   const [first] = built.cavities;
   const cavity = first?.kind === 'box' ? undefined : first;
-  const name = (id: string): string => panelName(built, id);
+  const name = (id: PanelId): string => panelName(built, id);
   const numbers = allNumbers(made);
   /** What a maker calls whatever holds a fold: a flap, a score by its number, or the glue. */
   const holder = (id: string): string => {
@@ -134,7 +134,7 @@ const closing = ({ folded }: Made): readonly string[] =>
   folded.stages.flatMap(({ step, moving }) => (step.closes ? moving : []));
 
 /** How far each panel reaches past each straight edge of the floor panel, mm; only those that do. */
-function pastFloor(stack: Stack, floor: string, proud: readonly string[]): { panel: string; by: number }[] {
+function pastFloor(stack: Stack, floor: string, proud: readonly PanelId[]): { panel: PanelId; by: number }[] {
   const base = anticlockwise(layerOf(stack, floor).polygon);
   return base.flatMap((p, i) => {
     const along = direction(p, base[(i + 1) % base.length]!);

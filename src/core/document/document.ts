@@ -1,8 +1,8 @@
+import { type PanelId, outlineOf, type Piece } from '../pattern';
 import { z } from 'zod';
 import { bringing, layerOf, type Joint } from '../fold';
 import { boxOf, compose, invert, type Point } from '../geometry';
 import { mm, sayer, unitsOf, type Say } from '../length';
-import { outlineOf, type Piece } from '../pattern';
 import { checksOf, checkSentence } from '../checks';
 import { LAYER_PLACES } from '../design';
 import { glueAreas, keepDry, type Made, type MadePiece, type Plan, pieceOf } from '../plan';
@@ -300,7 +300,7 @@ const scoresDocument = ({ hinges }: Piece): PlanDocument['pieces'][number]['scor
     .map(({ id, line, fold, angle, order }) => ({ id, from: xy(line.from), to: xy(line.to), fold, angle, order }));
 
 function pieceDocument(made: Made, { piece, programme }: MadePiece): PlanDocument['pieces'][number] {
-  const ownPanel = (panel: string): boolean => piece.panels.some(({ id }) => id === panel);
+  const ownPanel = (panel: PanelId): boolean => piece.panels.some(({ id }) => id === panel);
   return {
     name: piece.name,
     quantity: piece.quantity,

@@ -1,3 +1,4 @@
+import type { PanelId, Piece } from '../pattern';
 import {
   apply,
   boxesMeet,
@@ -8,7 +9,6 @@ import {
   type Polygon,
   type Segment,
 } from '../geometry';
-import type { Piece } from '../pattern';
 import { bringing } from './flat/bringing';
 import type { Cavity } from './flat/cavity';
 import { contactsOf, type Contact } from './flat/contact';
@@ -24,7 +24,7 @@ interface FlatStep extends StepBasics {
   /** Done before it was bought: carried out like any other, and told to nobody. */
   readonly bought?: true;
   /** Panels the moving paper is glued to as it comes down. */
-  readonly gluedTo?: readonly string[];
+  readonly gluedTo?: readonly PanelId[];
   /** Where alone the glue goes, on the flat sheet of the moving paper; all that meets when left out. */
   readonly glueWithin?: readonly Polygon<'sheet'>[];
   /** The same for moving panels that were cut anew, on sheets of their own. */
@@ -34,15 +34,15 @@ interface FlatStep extends StepBasics {
 /** One fold of the assembly. Without `moving`, all that hangs on the moving side of its hinges moves. */
 export interface AssemblyFold extends FlatStep, Omit<Fold, 'moving'> {
   readonly kind: 'fold';
-  readonly moving?: readonly string[];
+  readonly moving?: readonly PanelId[];
 }
 
 /** A piece, folded as far as it is, laid onto another: one line of it on a line of a panel there. */
 export interface AssemblyPlace extends FlatStep {
   readonly kind: 'place';
   /** Any panel of the paper that is laid down. */
-  readonly panel: string;
-  readonly onto: string;
+  readonly panel: PanelId;
+  readonly onto: PanelId;
   /** The line on the sheet of `panel`, and the one on the sheet of `onto` that it comes to lie on, end to end. */
   readonly line: Segment<'sheet'>;
   readonly on: Segment<'sheet'>;
@@ -69,7 +69,7 @@ export type AssemblyStep = FlatWork | StandingWork;
 export interface Stage {
   readonly step: FlatWork;
   /** Every panel that moved. */
-  readonly moving: readonly string[];
+  readonly moving: readonly PanelId[];
   readonly before: Stack;
   readonly stack: Stack;
   readonly contacts: readonly Contact[];
@@ -104,7 +104,7 @@ export type AnyProblem = FoldProblem | StandingProblem;
 export function assemble(pieces: readonly Piece[], steps: readonly AssemblyStep[], slack: Slack = EXACT): Folded {
   const flats = pieces.map(flatStack);
   let piles: readonly Stack[] = flats;
-  const pileWith = (panel: string): Stack => {
+  const pileWith = (panel: PanelId): Stack => {
     const pile = piles.find((p) => hasPanel(p, panel));
     if (!pile) throw new Error(`no piece has a panel ${panel}`);
     return pile;
@@ -180,7 +180,7 @@ function raiseAll(
 interface Done {
   readonly before: Stack;
   readonly stack: Stack;
-  readonly moving: readonly string[];
+  readonly moving: readonly PanelId[];
   readonly problems: readonly FoldProblem[];
   readonly used: readonly Stack[];
 }
@@ -194,7 +194,7 @@ function turn(piles: readonly Stack[], step: AssemblyFold, slack: Slack): Done {
   return { before, stack, moving, problems, used: [before] };
 }
 
-function lay(pileWith: (panel: string) => Stack, step: AssemblyPlace, slack: Slack): Done {
+function lay(pileWith: (panel: PanelId) => Stack, step: AssemblyPlace, slack: Slack): Done {
   const [part, base] = [pileWith(step.panel), pileWith(step.onto)];
   if (part === base) throw new Error(`${step.id}: ${step.panel} and ${step.onto} are in one pile already`);
   const line = (map: Affine, { from, to }: Segment<'sheet'>): Segment<'folded'> => ({
@@ -278,7 +278,7 @@ function slid(part: Stack, base: Stack, { slidOver, from }: SlidOver, step: Asse
  * What the moved panels that come to lie on what they are glued to meet, above and below; paper that moved together
  * does not meet itself anew.
  */
-function contactsMade(stack: Stack, moving: readonly string[], gluedTo: readonly string[]): readonly Contact[] {
+function contactsMade(stack: Stack, moving: readonly PanelId[], gluedTo: readonly PanelId[]): readonly Contact[] {
   const targets = stack.layers.filter((layer) => gluedTo.includes(layer.panel)).map((layer) => boxOf(layer.polygon));
   return moving
     .filter((panel) => {

@@ -1,5 +1,5 @@
+import type { PanelId, Hinge, Piece } from '../pattern';
 import { apply, applyAll, compose, IDENTITY, reflection, type Affine, type Polygon, type Segment } from '../geometry';
-import type { Hinge, Piece } from '../pattern';
 import { bringing } from './flat/bringing';
 import type { AssemblyStep, FlatWork, Folded, Stage } from './assemble';
 import type { Stack } from './flat/stack';
@@ -27,11 +27,11 @@ export function refold(
     }
     for (const hinge of piece.hinges) hinges.set(hinge.id, hinge);
   }
-  const lying = (panel: string, { from, to }: Segment<'sheet'>): Segment<'folded'> => {
+  const lying = (panel: PanelId, { from, to }: Segment<'sheet'>): Segment<'folded'> => {
     const map = maps.get(panel)!;
     return { from: apply(map, from), to: apply(map, to) };
   };
-  const carry = (panels: readonly string[], by: Affine): void => {
+  const carry = (panels: readonly PanelId[], by: Affine): void => {
     for (const panel of panels) maps.set(panel, compose(by, maps.get(panel)!));
   };
   const now = (stack: Stack): Stack => ({
@@ -42,7 +42,7 @@ export function refold(
     }),
     hinges: stack.hinges.map(({ id }) => hinges.get(id)!),
   });
-  const turn = (step: FlatWork, moving: readonly string[]): void => {
+  const turn = (step: FlatWork, moving: readonly PanelId[]): void => {
     if (step.kind === 'place') {
       carry(moving, bringing(lying(step.panel, step.line), lying(step.onto, step.on), step.over));
       return;

@@ -1,3 +1,4 @@
+import type { PanelId, Piece } from '../pattern';
 import { randomNormal } from 'd3-random';
 import { seeded } from '../chance';
 import { claimsOf, measured, type Contents, type OwnClaims } from '../constructions';
@@ -18,7 +19,6 @@ import {
 import { holdOf, roomAt } from '../fit';
 import { intersection, leastWidth } from '../geometry';
 import { mm, type Mm } from '../length';
-import type { Piece } from '../pattern';
 import { thingOutline, type Made } from '../plan';
 import type { Design } from '../design';
 import { toEnd } from '../progress';
@@ -143,7 +143,7 @@ function standingTried(
 ): Tried {
   const { built, folded: whole } = made;
   const slack = offBy(1.5 * worst);
-  const thing = (folded: Folded) => ({ folded, cavity, caliper: NO_PAPER, name: (panel: string) => panel });
+  const thing = (folded: Folded) => ({ folded, cavity, caliper: NO_PAPER, name: (panel: PanelId) => panel });
   const failing = (folded: Folded): readonly string[] =>
     measured(built.claims, 'standing', thing(folded), own).flatMap(({ level, kind }) =>
       level === 'fail' ? [kind] : [],

@@ -1,3 +1,4 @@
+import type { PanelId } from '../pattern';
 import { seatIn } from '../fit';
 import {
   carriedLeaf,
@@ -31,7 +32,7 @@ export const laidOnFaces = ({ layers }: Pick<Made, 'layers'>): readonly LaidOn[]
 
 /** Places on a panel of a pile in a view of it; none where the panel is not in it. */
 export const inPile = (
-  panel: string,
+  panel: PanelId,
   polygons: readonly Polygon<'sheet'>[],
   stack: Stack,
   view: View,

@@ -1,3 +1,4 @@
+import type { PanelId, Panel } from '../pattern';
 import { seatIn } from '../fit';
 import {
   isReady,
@@ -23,7 +24,6 @@ import {
 import { plus3, poseBetween, poseWithin, seenPose, type Point, type Pose, type Vec } from '../geometry';
 import type { Contents } from '../constructions';
 import { mm, type Mm } from '../length';
-import type { Panel } from '../pattern';
 import type { Design } from '../design';
 import { type Made, viewOf } from '../plan';
 import { laidOnFaces, leafOn } from './dressing';
@@ -47,7 +47,7 @@ export interface Moment {
   /** What rests on a rim: drawn a layer higher along that direction, so that it hides the rim. */
   readonly resting: { readonly moving: ReadonlySet<string>; readonly up: Vec } | null;
   /** Paper that was brought from beside the work: how a panel of it lay before, and all that came along. */
-  readonly brought: { readonly panel: string; readonly from: Pose } | null;
+  readonly brought: { readonly panel: PanelId; readonly from: Pose } | null;
 }
 
 /** Thickness of paper as it is drawn, as a share of the finished thing's longest side: enough to tell what lies on what. */
@@ -189,7 +189,7 @@ function withLaidOn(moments: readonly Bare[], made: Made, layer: number): readon
 
 interface Seat {
   readonly seated: readonly Leaf[];
-  readonly floor: { readonly panel: string; readonly pose: Pose };
+  readonly floor: { readonly panel: PanelId; readonly pose: Pose };
   /** Where the contents come from, along the floor's own axes. */
   readonly way: Vec;
 }

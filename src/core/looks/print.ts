@@ -1,3 +1,4 @@
+import { type PanelId, outlineOf, type Blank } from '../pattern';
 import { inView, layerOf, visibleFrom, type Side } from '../fold';
 import {
   applyAll,
@@ -11,13 +12,12 @@ import {
   type Polygon,
   TOLERANCE,
 } from '../geometry';
-import { outlineOf, type Blank } from '../pattern';
 import { type DesignChange, paperOf, type Design, type Papers, type Quarters } from '../design';
 import { type Made, type MadePiece, panelName, pieceOf, closedSights, openSights, type Sight } from '../plan';
 
 /** A panel as it shows on the finished thing. */
 export interface Showing {
-  readonly panel: string;
+  readonly panel: PanelId;
   /** The piece it belongs to. */
   readonly piece: string;
   readonly name: string;

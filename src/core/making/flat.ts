@@ -1,6 +1,6 @@
+import { type ScoreId, leftOf, type Edge, type Piece, isSquare } from '../pattern';
 import { TOLERANCE } from '../geometry';
 import { mm, near as nearly, type Say } from '../length';
-import { leftOf, type Edge, type Piece, isSquare } from '../pattern';
 import { partWay, stretchReadings, toolMove, type MarkFor, type Move, type RulerReading, type Spot } from '../tools';
 import { paperOf, type Design, type Decoration } from '../design';
 import { cutOutOf, windowInside, type CutOut } from '../looks';
@@ -246,7 +246,7 @@ export function toolSteps(
 ): StepDraft[] {
   const steps: StepDraft[] = [];
   const numbers = scoreNumbers(programme);
-  const number = (score: string): number => numbers.get(score) ?? 0;
+  const number = (score: ScoreId): number => numbers.get(score) ?? 0;
   const several = made.pieces.length > 1 ? ` of the ${listed([piece.name, ...alike], 'the ')}` : '';
   /** The moves of one kind that end with this one. */
   const runUpTo = <M extends Move>(end: number, goesOn: (move: Move) => move is M): readonly M[] => {

@@ -1,3 +1,4 @@
+import type { PanelId, ScoreId } from '../pattern';
 import type { Say } from '../length';
 import { isReady, type FlatWork, type Stage, type StandingStage } from '../fold';
 import {
@@ -63,7 +64,7 @@ export function assemblySteps(
 ): StepDraft[] {
   const { step } = stage;
   const { built } = made;
-  const name = (id: string): string => panelName(built, id);
+  const name = (id: PanelId): string => panelName(built, id);
   const steps: StepDraft[] = [];
   const glue = glueIds(made).get(step.id);
   const piece = pieceWorkedOn(stage, made);
@@ -222,7 +223,7 @@ function notchLayers({ pieces }: Made): string {
 const scoreWords = (step: FlatWork, numbers: ReadonlyMap<string, ScoreNumber>): string =>
   step.kind === 'fold' ? onScores(step.hinges, numbers) : '';
 
-function onScores(hinges: readonly string[], numbers: ReadonlyMap<string, ScoreNumber>): string {
+function onScores(hinges: readonly ScoreId[], numbers: ReadonlyMap<string, ScoreNumber>): string {
   const found = [...new Set(hinges.map((id) => numbers.get(id)?.number).filter((n) => n !== undefined))];
   return found.length > 1
     ? ` on scores ${listed([...found].sort((a, b) => a - b).map(String))}`

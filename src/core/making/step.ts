@@ -1,5 +1,5 @@
+import type { ScoreId, Edge } from '../pattern';
 import type { Mm } from '../length';
-import type { Edge } from '../pattern';
 import type { RulerReading } from '../tools';
 import type { StepPicture } from '../looks';
 import type { Phase } from './work';
@@ -22,7 +22,7 @@ export interface Step {
   readonly edge?: Edge;
   readonly at?: Mm;
   readonly turn?: 'cw';
-  readonly score?: string;
+  readonly score?: ScoreId;
   /** All scores of this step, where it makes or folds several. */
   readonly scores?: readonly string[];
   /** The glue that is put on, or that holds from this step on. */

@@ -1,4 +1,15 @@
 /** Mends: paper glued behind what is torn or cut, and a flap made anew and joined on. Both are laid down while all is flat. */
+import {
+  type PanelId,
+  drawPiece,
+  rect,
+  sharedEdge,
+  wasteTrims,
+  type Hinge,
+  type Panel,
+  type Piece,
+  some,
+} from '../pattern';
 import type { Built } from '../constructions';
 import type { AssemblyPlace, AssemblyStep } from '../fold';
 import {
@@ -22,14 +33,13 @@ import {
   type Segment,
 } from '../geometry';
 import { inches, mm, roundTo, type Graduation } from '../length';
-import { drawPiece, rect, sharedEdge, wasteTrims, type Hinge, type Panel, type Piece, some } from '../pattern';
 
 /** What a strip or lap is glued by on either side of what it mends, mm. Common practice 1/4 in, a joint 1/2 in. */
 const STRIP = inches(1 / 4);
 const LAPS = [inches(1 / 2), inches(3 / 8), inches(1 / 4)] as const;
 
 /** The only hinge a panel hangs by; null for one with several, which nothing can stand in for. */
-export function onlyHinge(piece: Piece, panel: string): Hinge | null {
+export function onlyHinge(piece: Piece, panel: PanelId): Hinge | null {
   const [hinge, ...more] = piece.hinges.filter(({ between }) => between.includes(panel));
   return hinge && more.length === 0 ? hinge : null;
 }
@@ -80,7 +90,7 @@ function withLaid(built: Built, pieces: readonly Piece[], piece: Piece, { panels
 }
 
 /** Paper glued flat on the inside of a panel: it lies on the sheet as `map` from its own says. */
-function laidOn(id: string, name: string, panel: Panel, onto: string, map: Affine): AssemblyPlace {
+function laidOn(id: string, name: string, panel: Panel, onto: PanelId, map: Affine): AssemblyPlace {
   const [from, to] = panel.polygon as readonly [Point<'sheet'>, Point<'sheet'>];
   return {
     kind: 'place',
@@ -108,7 +118,7 @@ const shifted = (ring: Polygon<'sheet'>, back: Affine): Polygon<'sheet'> =>
 export function withStrip(
   built: Built,
   piece: Piece,
-  panel: string,
+  panel: PanelId,
   places: readonly Polygon<'sheet'>[],
   graduation: Graduation,
 ): Built | null {
@@ -144,7 +154,7 @@ export function withStrip(
 }
 
 /** True where anything of the work is told by places on the sheet of a panel: it cannot lie on another sheet. */
-const toldOn = ({ assembly, cavities }: Built, piece: Piece, panel: string): boolean =>
+const toldOn = ({ assembly, cavities }: Built, piece: Piece, panel: PanelId): boolean =>
   assembly.some(
     (step) => (step.kind === 'place' || step.kind === 'set') && (step.panel === panel || step.onto === panel),
   ) ||
@@ -155,7 +165,7 @@ const toldOn = ({ assembly, cavities }: Built, piece: Piece, panel: string): boo
  * A panel that hangs by one hinge made anew: it comes off its piece along that fold, and a new one is glued on by a lap behind
  * it. Null for a panel that nothing can stand in for.
  */
-export function withJoined(built: Built, piece: Piece, panel: string, stuck = false): Built | null {
+export function withJoined(built: Built, piece: Piece, panel: PanelId, stuck = false): Built | null {
   const hinge = onlyHinge(piece, panel);
   const own = piece.panels.find(({ id }) => id === panel);
   if (!hinge || !own || own.bends || toldOn(built, piece, panel)) return null;

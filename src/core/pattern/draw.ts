@@ -1,3 +1,4 @@
+import type { PanelId, ScoreId } from './ids';
 import {
   anticlockwise,
   area,
@@ -30,8 +31,8 @@ import { drawable, drawableBlank } from './undrawable';
 
 /** A fold to draw: its hinge lies where the two panels share an edge. */
 export interface FoldLine {
-  readonly id: string;
-  readonly between: readonly [still: string, moving: string];
+  readonly id: ScoreId;
+  readonly between: readonly [still: PanelId, moving: PanelId];
   readonly fold?: 'valley' | 'mountain';
   readonly angle?: number;
 }

@@ -1,3 +1,4 @@
+import type { PanelId, ScoreId } from './ids';
 import type { Mm } from '../length';
 import { TOLERANCE, type Point, type Polygon, type Segment } from '../geometry';
 
@@ -9,7 +10,7 @@ export interface Blank {
 
 /** A face between folds. Its inside lies up on the sheet. */
 export interface Panel {
-  readonly id: string;
+  readonly id: PanelId;
   /** What a maker calls it: `left flap`. */
   readonly name: string;
   readonly polygon: Polygon<'sheet'>;
@@ -22,9 +23,9 @@ export interface Panel {
 
 /** A score: the line where one panel turns against another. */
 export interface Hinge {
-  readonly id: string;
+  readonly id: ScoreId;
   /** The panel that stays and the panel that moves. */
-  readonly between: readonly [still: string, moving: string];
+  readonly between: readonly [still: PanelId, moving: PanelId];
   readonly line: Segment<'sheet'>;
   /** A valley folds towards the inside, a mountain away from it. */
   readonly fold: 'valley' | 'mountain';
@@ -74,7 +75,7 @@ export type TrimCut =
 /** A round hole through a panel. */
 export interface Hole {
   readonly id: string;
-  readonly panel: string;
+  readonly panel: PanelId;
   readonly centre: Point<'sheet'>;
   readonly diameter: Mm;
 }
@@ -119,7 +120,7 @@ const rectangle = ({ width, height }: Blank): Polygon<'sheet'> => [
 export const blankPolygon = rectangle;
 
 /** The panel of that id. Throws when the piece has none: a construction named a panel it never made. */
-export function panelOf(piece: Piece, id: string): Panel {
+export function panelOf(piece: Piece, id: PanelId): Panel {
   const panel = piece.panels.find((p) => p.id === id);
   if (!panel) throw new Error(`${piece.name} has no panel ${id}`);
   return panel;

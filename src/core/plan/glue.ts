@@ -1,3 +1,4 @@
+import type { PanelId } from '../pattern';
 import { claimsOf, type Facts } from '../constructions';
 import type { Contact, FlatWork, Joint, Side, StandingWork } from '../fold';
 import {
@@ -36,7 +37,7 @@ interface Gluing {
 
 const gluing = ({ built, folded }: Pick<Made, 'built' | 'folded'>): readonly Gluing[] => {
   const panels = new Map(built.pieces.flatMap((piece) => piece.panels.map((panel) => [panel.id, panel] as const)));
-  const stuck = (panel: string): Joint => ({
+  const stuck = (panel: PanelId): Joint => ({
     id: `stick-${panel}`,
     panel,
     onto: CONTENTS,

@@ -1,4 +1,5 @@
 /** Layers: what is laid on a face of the finished thing, or into its room, each read off the folded shape. */
+import { type PanelId, LEAST, drawPiece, rect, type Hole, type Piece } from '../pattern';
 import { alongContents } from '../fit';
 import { visibleFrom, type Side } from '../fold';
 import {
@@ -21,7 +22,6 @@ import {
   type Polygon,
 } from '../geometry';
 import { mm, near, roundTo, type Mm } from '../length';
-import { LEAST, drawPiece, rect, type Hole, type Piece } from '../pattern';
 import { type Design, REVEALS, type LayerPlace } from '../design';
 import { plainFace } from './plain-face';
 import type { LaidOn, PlannedLayer, Made, MadePiece } from './made';
@@ -36,7 +36,7 @@ type Sized = Pick<Made, 'inside' | 'finished' | 'built' | 'folded'> & {
 interface Seat {
   readonly upon: string | null;
   readonly shape: Polygon<'sheet'>;
-  readonly onto: { readonly panel: string; readonly side: Side; readonly map: (p: Point) => Point<'sheet'> } | null;
+  readonly onto: { readonly panel: PanelId; readonly side: Side; readonly map: (p: Point) => Point<'sheet'> } | null;
   readonly face: PlannedLayer['face'];
   readonly holes: readonly Hole[];
 }

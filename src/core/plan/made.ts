@@ -1,10 +1,10 @@
 /** What was made of a design: the pattern, the folding of it, the moves to make it, and what was measured. */
+import type { PanelId, Piece } from '../pattern';
 import type { Built, Contents, Refusal } from '../constructions';
 import type { Fit, OpenCavity } from '../fit';
 import type { Folded, Side, Size3 } from '../fold';
 import type { Polygon } from '../geometry';
 import type { Mm } from '../length';
-import type { Piece } from '../pattern';
 import type { Fault, Programme } from '../tools';
 import type { Design, LayerPlace } from '../design';
 
@@ -19,7 +19,7 @@ export interface MadePiece {
 /** A piece glued on a panel of the finished thing, as it lies on that panel's sheet. */
 export interface LaidOn {
   readonly name: string;
-  readonly panel: string;
+  readonly panel: PanelId;
   readonly side: Side;
   readonly polygon: Polygon<'sheet'>;
 }

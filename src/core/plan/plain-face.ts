@@ -1,4 +1,5 @@
 /** The plain part of a face: where a mat, a label or a print can lie. */
+import type { PanelId } from '../pattern';
 import { inView, layerOf, outOfView, visibleFrom, type Side } from '../fold';
 import { apply, invert, largestRectangle, regionArea, TOLERANCE, type Box, type Point } from '../geometry';
 import { closedSights, type Shape, type Sight } from './sights';
@@ -8,7 +9,7 @@ export interface PlainFace {
   readonly width: number;
   readonly height: number;
   /** The panel it lies on, the side of it that shows, and where a point off the rectangle's middle lies on its sheet. */
-  readonly panel: string;
+  readonly panel: PanelId;
   readonly side: Side;
   readonly onSheet: (offMiddle: Point<'folded'>) => Point<'sheet'>;
 }

@@ -1,9 +1,9 @@
 /** The thing a pattern folds to, as its maker speaks of it: its parts by name, its own paper, how it is looked at. */
+import type { PanelId, Hinge, Panel, Piece } from '../pattern';
 import type { Built } from '../constructions';
 import { facesView, type Folded, type Stack, type View } from '../fold';
 import { fromSegment } from '../geometry';
 import { mm, type Mm } from '../length';
-import type { Hinge, Panel, Piece } from '../pattern';
 
 /** A panel that crosses the thickness of what lies flat, how broad it is, mm, and the panels on its two sides. */
 export interface Spine {
@@ -40,9 +40,9 @@ export function ownPaper(stack: Stack, built: Built): Stack {
 export const viewOf = (built: Built, stack: Stack): View => facesView(stack, built.cavities[0]);
 
 /** What a maker calls a panel. */
-export const panelName = (built: Built, id: string): string =>
+export const panelName = (built: Built, id: PanelId): string =>
   built.pieces.flatMap((piece) => piece.panels).find((panel) => panel.id === id)?.name ?? id;
 
 /** The piece a panel belongs to. */
-export const pieceOf = (built: Built, panel: string): Piece =>
+export const pieceOf = (built: Built, panel: PanelId): Piece =>
   built.pieces.find((piece) => piece.panels.some(({ id }) => id === panel))!;

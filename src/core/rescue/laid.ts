@@ -1,3 +1,4 @@
+import type { PanelId, Piece } from '../pattern';
 import { hasPanel, layerOf, layersAt } from '../fold';
 import {
   apply,
@@ -17,7 +18,6 @@ import {
   type Segment,
 } from '../geometry';
 import { mm } from '../length';
-import type { Piece } from '../pattern';
 import { bitesOf, isAlong, layFrom, orientations, uglinessOf, USED, type Turned } from '../mending';
 import { laidOnFaces, printMap } from '../looks';
 import type { Made } from '../plan';
@@ -30,8 +30,8 @@ export interface Scar {
   readonly what: string;
   readonly ends: Ends;
   /** The panel it lies on, as its maker calls it; null for what is cut off. */
-  readonly panel: string | null;
-  readonly panelId: string | null;
+  readonly panel: PanelId | null;
+  readonly panelId: PanelId | null;
   /** It was wrong before, and is not only in the way of another pattern. */
   readonly wrong: boolean;
   /** Paper is gone, or cut through. */
@@ -48,7 +48,7 @@ export interface LaidPattern {
   readonly lay: Affine;
   readonly scars: readonly Scar[];
   /** Where each scar that shows lies on a panel, on the pattern’s sheet. */
-  readonly showing: readonly { readonly panel: string; readonly points: readonly Point<'sheet'>[] }[];
+  readonly showing: readonly { readonly panel: PanelId; readonly points: readonly Point<'sheet'>[] }[];
   /** Paper that panels lack there, by panel. */
   readonly bites: ReadonlyMap<string, readonly Polygon<'sheet'>[]>;
   /** Panels, as their maker calls them, that reach over the rim of the sheet and are shorter by that. */
@@ -120,7 +120,7 @@ export function waysToLie(made: Made, piece: Piece, sheet: ScarredSheet, sided: 
 /** So many of the best are wanted. */
 const BEST = 2;
 
-type Seen = (panel: string, p: Point<'sheet'>) => boolean;
+type Seen = (panel: PanelId, p: Point<'sheet'>) => boolean;
 
 /** Paper alike on both sides, whichever way up: only where panels show is asked. */
 const PLAIN: Papers = { paper: { caliper: mm(0), sided: 2, directional: false, turn: 0 }, papers: {}, turns: {} };
@@ -129,7 +129,7 @@ const PLAIN: Papers = { paper: { caliper: mm(0), sided: 2, directional: false, t
 export function showsWhere(made: Made): Seen {
   const { folded } = made;
   const covers = laidOnFaces(made);
-  const covered = (panel: string, p: Point<'sheet'>): boolean =>
+  const covered = (panel: PanelId, p: Point<'sheet'>): boolean =>
     covers.some((mat) => mat.panel === panel && contains(mat.polygon, p));
   if (folded.standing) {
     const shown = new Set(printMap(made, PLAIN).map(({ panel }) => panel));
@@ -157,10 +157,10 @@ export function laidSo(
   seen: Seen,
   limit: number,
 ): Omit<LaidPattern, 'turned' | 'over' | 'at'> | null {
-  const name = (id: string): string => piece.panels.find((panel) => panel.id === id)?.name ?? id;
+  const name = (id: PanelId): string => piece.panels.find((panel) => panel.id === id)?.name ?? id;
   const { byPanel: bites, short } = bitesOf(piece, sheet, lay, sheet.marks.length > 0 ? limit : Infinity);
   const scored = new Set<string>();
-  const showing: { panel: string; points: readonly Point<'sheet'>[] }[] = [];
+  const showing: { panel: PanelId; points: readonly Point<'sheet'>[] }[] = [];
   const spoiled = new Set<string>(bites.keys());
   let ugly = 0;
   for (const rings of bites.values()) ugly += uglinessOf(rings);
@@ -201,7 +201,7 @@ const RANK: readonly Ends[] = ['shows', 'hidden', 'fold', 'cut-off'];
 
 interface Found {
   readonly ends: Ends;
-  readonly panel: string | null;
+  readonly panel: PanelId | null;
   readonly weight: number;
   readonly points: readonly Point<'sheet'>[];
 }

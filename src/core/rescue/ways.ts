@@ -1,7 +1,7 @@
+import type { PanelId, Piece } from '../pattern';
 import { CONSTRUCTIONS, type Construction } from '../constructions';
 import type { Point } from '../geometry';
 import { mm, stepOf, type Mm, type Say } from '../length';
-import type { Piece } from '../pattern';
 import {
   changedDesign,
   inputOf,
@@ -423,7 +423,7 @@ function mended(
   const drawn = planOnSheet(whole, { ...rescued, gone: [], cuts: [], strips: [] }).made ?? made;
   const { piece } = drawn.pieces.find((one) => one.piece.name === rescued.piece)!;
   const laid = { ...laidSo(drawn, piece, common.sheet, lay, showsWhere(drawn), Infinity)!, turned, over, at };
-  const nameOf = (panel: string): string => panelName(whole.made.built, panel);
+  const nameOf = (panel: PanelId): string => panelName(whole.made.built, panel);
   const title = [
     ...(mend.joined.length > 0 ? [`A new ${listed(mend.joined.map(nameOf), 'a new ')}, joined on`] : []),
     ...(mend.strips.length > 0

@@ -1,8 +1,8 @@
 /** What albums of all kinds are made of besides their envelopes: mats, cards that are pulled out, covers. */
+import { type PanelId, drawPiece, rect, ring, type Piece } from '../../pattern';
 import type { AssemblyStep } from '../../fold';
 import type { Segment } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
-import { drawPiece, rect, ring, type Piece } from '../../pattern';
 import type { Brief } from '../shared/construction';
 import { basePiece, fold, place, segment } from '../shared/building';
 import { rounded } from '../shared/corners';
@@ -43,7 +43,7 @@ interface Gluing extends Pick<AssemblyStep, 'care'> {
  */
 export const glued = (
   piece: Piece,
-  onto: string,
+  onto: PanelId,
   on: Segment<'sheet'>,
   { to = [onto], name = `Glue the ${piece.name} on`, over = true, care }: Gluing = {},
 ): AssemblyStep => {
@@ -136,7 +136,7 @@ export interface Covers {
 export type CoverName = '' | 'front ' | 'back ';
 
 /** A panel of a cover by its id. */
-export const coverPanel = (name: CoverName, panel: string): string => `${name.trim()}${name && '-'}${panel}`;
+export const coverPanel = (name: CoverName, panel: PanelId): string => `${name.trim()}${name && '-'}${panel}`;
 
 /** Panels of a cover, all of which stand out past the page. */
 export const coverPanels = (name: CoverName): string[] =>
@@ -154,7 +154,7 @@ export function covers(
 ): Parts & { readonly near: Segment<'sheet'>; readonly under: (across: number, deep: number) => Segment<'sheet'> } {
   const wrapped = (side: number): number => onMark(side + 2 * (t + m), brief, 'up');
   const of = name && ` of the ${name}cover`;
-  const id = (panel: string): string => coverPanel(name, panel);
+  const id = (panel: PanelId): string => coverPanel(name, panel);
   // Cut on a mark: what that adds the wrap has more round the board's edges.
   const [W, H] = [wrapped(width), wrapped(height)].map((side) => side - 2 * m) as [number, number];
   const [x2, y2] = [m + W, m + H];

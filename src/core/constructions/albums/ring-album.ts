@@ -1,8 +1,8 @@
+import { type PanelId, drawPiece, isSquare, LEAST, rect, ring, type Hole, type Piece, some } from '../../pattern';
 import { z } from 'zod';
 import type { FlatCavity, Joint } from '../../fold';
 import { circle, type Point, type Polygon } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
-import { drawPiece, isSquare, LEAST, rect, ring, type Hole, type Piece, some } from '../../pattern';
 import {
   coverPanels,
   covers,
@@ -388,7 +388,7 @@ function holesAlong({ e }: Page, { holes }: Options, brief: Brief): readonly num
 }
 
 /** A ring through two walls, as paper that ties them where it goes through: on the sheet of the first. */
-const ringThrough = (panel: string, onto: string, centres: readonly Point<'sheet'>[]): Joint => ({
+const ringThrough = (panel: PanelId, onto: PanelId, centres: readonly Point<'sheet'>[]): Joint => ({
   id: `rings-${panel}`,
   panel,
   onto,

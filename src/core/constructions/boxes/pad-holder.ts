@@ -1,7 +1,7 @@
+import { type ScoreId, drawPiece, rect } from '../../pattern';
 import { TOLERANCE } from '../../geometry';
 import { z } from 'zod';
 import { inches, mm, type Mm } from '../../length';
-import { drawPiece, rect } from '../../pattern';
 import {
   built,
   EASE,
@@ -105,7 +105,7 @@ function build(brief: Brief<Options>): BuildResult {
   });
   const glued = options.loop === 'ends' ? [2] : [1, 3];
   const loop = ['first', 'second'].flatMap((wall) => [1, 2, 3].map((k) => `${wall}-${k}`));
-  const all = (score: string): [string, ...string[]] => [`${score}-1`, `${score}-2`, `${score}-3`];
+  const all = (score: ScoreId): [string, ...string[]] => [`${score}-1`, `${score}-2`, `${score}-3`];
   return built({
     ...PLAIN,
     front: 'above',

@@ -1,3 +1,4 @@
+import type { PanelId, StepId } from '../../pattern';
 import { levelOf, thickestPile } from '../../fold';
 import { intersection } from '../../geometry';
 import type { Mm } from '../../length';
@@ -7,12 +8,12 @@ import type { ClaimType, FindingOf } from './claim';
 export interface Creases {
   readonly kind: 'creases';
   /** Steps of the assembly that close something over. */
-  readonly folds: readonly string[];
+  readonly folds: readonly StepId[];
   /** What lies in it, mm. */
   readonly thickness: Mm;
 }
 export interface CreasesFacts {
-  creases: { readonly panel: string };
+  creases: { readonly panel: PanelId };
 }
 
 /** A single crease goes round so much without being eased, mm. From memory. */

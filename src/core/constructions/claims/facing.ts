@@ -1,3 +1,4 @@
+import type { PanelId } from '../../pattern';
 import { TOLERANCE } from '../../geometry';
 import { hingeLine, inView, mouthView, reachAcross, type Stack, type View } from '../../fold';
 import type { ClaimType } from './claim';
@@ -53,7 +54,7 @@ function words(
 }
 
 /** Which of the view's axes a flap reaches along: the one its shape spans from a far edge of the floor. */
-function facingAxis(stack: Stack, view: View, panel: string): View['across'] {
+function facingAxis(stack: Stack, view: View, panel: PanelId): View['across'] {
   const line = hingeLine(
     stack,
     stack.hinges.find((h) => h.between[1] === panel)!,

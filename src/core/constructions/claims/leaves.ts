@@ -1,3 +1,4 @@
+import type { PanelId } from '../../pattern';
 import { layerOf, thickestPile, type Calipers, type Stack } from '../../fold';
 import { distance, TOLERANCE } from '../../geometry';
 import { mm, type Mm } from '../../length';
@@ -7,7 +8,7 @@ import type { ClaimType, FindingOf } from './claim';
 export interface Leaves {
   readonly kind: 'leaves';
   /** From the front: the panels that show when it is leafed through, and how many alike follow each other. */
-  readonly leaves: readonly { readonly panels: readonly string[]; readonly times: number }[];
+  readonly leaves: readonly { readonly panels: readonly PanelId[]; readonly times: number }[];
   /** Panels that lie alike on both faces of every leaf, from the page outwards: of each one is laid. */
   readonly onEach: readonly string[];
   /** How many alike lie on each other, by the piece; what is not named lies there once. */
@@ -41,7 +42,7 @@ export const closedThickness = (stack: Stack, caliper: Calipers, { alike, betwee
   mm(thickestPile(stack, (piece) => caliper(piece) * (alike[piece] ?? 1)) + between);
 
 /** Sides of a rectangle of paper as it lies, the shorter first, mm. */
-function sidesOf(stack: Stack, panel: string): readonly [number, number] {
+function sidesOf(stack: Stack, panel: PanelId): readonly [number, number] {
   const [a, b, c] = layerOf(stack, panel).polygon;
   return [distance(a!, b!), distance(b!, c!)].sort((x, y) => x - y) as [number, number];
 }

@@ -1,3 +1,4 @@
+import type { PanelId } from '../../pattern';
 import { inView, layerOf, mouthView } from '../../fold';
 import { boxOf, TOLERANCE } from '../../geometry';
 import { inches } from '../../length';
@@ -6,11 +7,11 @@ import type { ClaimType } from './claim';
 /** A panel that moves in a channel between two others. */
 export interface Slides {
   readonly kind: 'slides';
-  readonly panel: string;
+  readonly panel: PanelId;
   readonly between: readonly [string, string];
 }
 export interface SlidesFacts {
-  slides: { readonly panel: string };
+  slides: { readonly panel: PanelId };
 }
 
 /** A slider with more room than this rattles, mm. Common practice 1/4 in. */

@@ -1,3 +1,4 @@
+import type { PanelId } from '../../pattern';
 import { listed } from '../../text';
 import type { ClaimType } from './claim';
 
@@ -7,7 +8,7 @@ export interface TipsTurned {
   readonly flaps: readonly string[];
 }
 export interface TipsTurnedFacts {
-  'tips-turned': { readonly panels: readonly string[] };
+  'tips-turned': { readonly panels: readonly PanelId[] };
 }
 
 export const tipsTurned: ClaimType<TipsTurned, TipsTurnedFacts> = {

@@ -1,7 +1,15 @@
+import {
+  type PanelId,
+  type ScoreId,
+  type StepId,
+  blankPolygon,
+  drawPiece,
+  type Blank,
+  type Piece,
+} from '../../pattern';
 import type { AssemblyFold, AssemblyPlace, AssemblyRaise, AssemblySet } from '../../fold';
 import { direction, distance, type Point, type Segment } from '../../geometry';
 import { inches, mm } from '../../length';
-import { blankPolygon, drawPiece, type Blank, type Piece } from '../../pattern';
 import type { BuildResult, Built, Cure, Ease, Grip, Refusal } from './construction';
 
 /** Directions on the sheet, for folds that are dragged. */
@@ -34,14 +42,14 @@ export const segment = (x0: number, y0: number, x1: number, y1: number): Segment
 
 /** A fold of the assembly. */
 export const fold = (
-  id: string,
+  id: StepId,
   name: string,
-  hinges: readonly string[],
+  hinges: readonly ScoreId[],
   more: Partial<Omit<AssemblyFold, 'kind' | 'id' | 'name' | 'hinges'>> = {},
 ): AssemblyFold => ({ kind: 'fold', id, name, hinges, ...more });
 
 /** A piece laid onto another. */
-export const place = (id: string, name: string, how: Omit<AssemblyPlace, 'kind' | 'id' | 'name'>): AssemblyPlace => ({
+export const place = (id: StepId, name: string, how: Omit<AssemblyPlace, 'kind' | 'id' | 'name'>): AssemblyPlace => ({
   kind: 'place',
   id,
   name,
@@ -50,9 +58,9 @@ export const place = (id: string, name: string, how: Omit<AssemblyPlace, 'kind' 
 
 /** Walls, or whatever else turns in space, raised together: each by its own hinges; square when no angle is told. */
 export const raiseStep = (
-  id: string,
+  id: StepId,
   name: string,
-  turns: readonly (readonly [hinge: string, ...more: string[]])[],
+  turns: readonly (readonly [hinge: ScoreId, ...more: ScoreId[]])[],
   more: Partial<Omit<AssemblyRaise, 'kind' | 'id' | 'name' | 'turns'>> & { readonly angle?: number } = {},
 ): AssemblyRaise => {
   const { angle = 90, ...rest } = more;
@@ -60,7 +68,7 @@ export const raiseStep = (
 };
 
 /** A piece set down on what stands. */
-export const setDown = (id: string, name: string, how: Omit<AssemblySet, 'kind' | 'id' | 'name'>): AssemblySet => ({
+export const setDown = (id: StepId, name: string, how: Omit<AssemblySet, 'kind' | 'id' | 'name'>): AssemblySet => ({
   kind: 'set',
   id,
   name,
@@ -69,7 +77,7 @@ export const setDown = (id: string, name: string, how: Omit<AssemblySet, 'kind' 
 
 /** A fold that decides the room aimed for when it is dragged. */
 export const roomGrip = (
-  hinge: string,
+  hinge: ScoreId,
   along: Point<'sheet'>,
   side: 'width' | 'height',
   label: string,
@@ -78,7 +86,7 @@ export const roomGrip = (
 
 /** A fold that decides an option when it is dragged. */
 export const optionGrip = (
-  hinge: string,
+  hinge: ScoreId,
   along: Point<'sheet'>,
   option: string,
   label: string,
@@ -101,7 +109,7 @@ export const partCure = (option: string, more: Readonly<Record<string, unknown>>
 });
 
 /** What is there already and a holder is fixed to: one panel, as large as told. */
-export const basePiece = (name: string, panel: string, blank: Blank, shape = blankPolygon(blank)): Piece =>
+export const basePiece = (name: string, panel: PanelId, blank: Blank, shape = blankPolygon(blank)): Piece =>
   drawPiece({ name, blank, panels: [{ id: panel, name, polygon: shape }], folds: [], source: 'base' });
 
 export const refuse = (refusal: Refusal): BuildResult => ({ ok: false, refusal });

@@ -1,8 +1,8 @@
+import type { PanelId, ScoreId, StepId, Blank, Edge, Piece } from '../../pattern';
 import type { z } from 'zod';
 import type { AssemblyStep, Cavity } from '../../fold';
 import type { Point } from '../../geometry';
 import type { Graduation, Mm } from '../../length';
-import type { Blank, Edge, Piece } from '../../pattern';
 import type { Claim, OwnClaims } from '../claims';
 import type { AskedKind, RefusalCode } from './facts';
 
@@ -54,7 +54,7 @@ export interface Start {
 
 /** Something dragged on the sheet: a fold that moves along a direction, and what that decides. */
 export interface Grip {
-  readonly hinge: string;
+  readonly hinge: ScoreId;
   /** Unit vector on the sheet along which the fold moves. */
   readonly along: Point<'sheet'>;
   /** What moves, in a maker's words: `depth of the pocket`. */
@@ -105,11 +105,11 @@ export interface Built {
   readonly claims: readonly Claim[];
   readonly start: Start;
   /** Panels meant to stand out past the floor. */
-  readonly proud: readonly string[];
+  readonly proud: readonly PanelId[];
   /** The side of the finished pile that is looked at: what lay on the table, or the top. */
   readonly front: 'below' | 'above';
   /** The step after which it lies as it is when its owner opens it; null for what is not opened to be looked at. */
-  readonly opensTo: string | null;
+  readonly opensTo: StepId | null;
   readonly grips: readonly Grip[];
   readonly features: readonly Feature[];
 }

@@ -1,14 +1,15 @@
+import type { PanelId, StepId } from '../../pattern';
 import type { Mm } from '../../length';
 
 /** What all steps of an assembly have in common: a name, and where they stand in the order. */
 export interface StepBasics {
-  readonly id: string;
+  readonly id: StepId;
   /** What a maker does: `Fold the left flap over`. */
   readonly name: string;
   /** Set on the step that closes the holder over its contents. */
   readonly closes?: boolean;
   /** Panels whose inside is glued to the contents that lie there. */
-  readonly sticks?: readonly string[];
+  readonly sticks?: readonly PanelId[];
   /** What may hurt, or spoil, where the work itself does not say so. */
   readonly care?: 'fixings' | 'photo';
   /** What its maker measures at it by hand: what is to be cut off, and where. */
@@ -18,5 +19,5 @@ export interface StepBasics {
   /** Done once, however many alike its pieces are. */
   readonly once?: true;
   /** Steps that must come before this one besides those the paper itself demands. */
-  readonly after?: readonly string[];
+  readonly after?: readonly StepId[];
 }

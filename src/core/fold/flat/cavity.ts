@@ -1,3 +1,4 @@
+import type { PanelId, StepId } from '../../pattern';
 import type { Segment } from '../../geometry';
 
 /** What every place for contents says of itself. */
@@ -6,7 +7,7 @@ interface Place {
   /** The panel the contents lie or stand on; in a pocket the wall whose edge they pass as they go in. */
   readonly floor: string;
   /** The step after which they go in; `flat` before any. */
-  readonly insertAfter: string;
+  readonly insertAfter: StepId;
   /** What a maker does to put them in, a sentence, where the kind of place does not say it. */
   readonly put?: string;
   /** What goes in is often food. */
@@ -17,7 +18,7 @@ interface Place {
 export interface FlatCavity extends Place {
   readonly kind: 'closed' | 'pocket' | 'tube' | 'wrap';
   /** The panels on the other side of the contents; whatever lies over these is on that side too. */
-  readonly roof: readonly string[];
+  readonly roof: readonly PanelId[];
   /** The edge of the floor they pass, on the flat sheet. */
   readonly mouth: Segment<'sheet'>;
   /** Which length of the contents lies along the mouth; the width when left out. */

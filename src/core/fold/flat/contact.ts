@@ -1,11 +1,12 @@
+import type { PanelId } from '../../pattern';
 import { anticlockwise, applyAll, difference, invert, plainRings, sharedRegion, type Polygon } from '../../geometry';
 import { layerOf, levelOf, type Side, type Stack } from './stack';
 
 /** Where one panel lies face to face with another: on the flat sheet of the first. */
 export interface Contact {
-  readonly panel: string;
+  readonly panel: PanelId;
   /** The panel it meets, or null where there is nothing but the table, or air. */
-  readonly onto: string | null;
+  readonly onto: PanelId | null;
   /** The face of `panel` that lies there. */
   readonly side: Side;
   readonly polygons: readonly Polygon<'sheet'>[];
@@ -15,7 +16,7 @@ export interface Contact {
  * What lies directly under a panel (or over it), place by place, from the stack alone. Polygons are on the flat
  * sheet, so that glue can be drawn where it is put on before folding.
  */
-export function contactsOf(stack: Stack, panel: string, where: 'under' | 'over'): readonly Contact[] {
+export function contactsOf(stack: Stack, panel: PanelId, where: 'under' | 'over'): readonly Contact[] {
   const level = levelOf(stack, panel);
   const { map, polygon, up } = layerOf(stack, panel);
   const side = (up === 'outside') === (where === 'under') ? 'inside' : 'outside';

@@ -1,3 +1,4 @@
+import type { PanelId, ScoreId, StepId } from '../../pattern';
 import {
   apply,
   applyAll,
@@ -17,10 +18,10 @@ import { tiesBetween } from './ties';
 
 /** One turn of paper: the panels that move, about the line their hinges share. */
 export interface Fold {
-  readonly id: string;
-  readonly hinges: readonly string[];
+  readonly id: StepId;
+  readonly hinges: readonly ScoreId[];
   /** Every panel that moves, those further out included. */
-  readonly moving: readonly string[];
+  readonly moving: readonly PanelId[];
   /** Tuck: the panel the moving ones go under, instead of onto the stack. */
   readonly under?: string;
 }
@@ -28,9 +29,9 @@ export interface Fold {
 /** Why a fold cannot be made as told. */
 export interface FoldProblem {
   readonly code: 'joint_off_line' | 'straddles' | 'blocked' | 'tuck_tied';
-  readonly fold: string;
+  readonly fold: StepId;
   /** The panel that suffers, and what stands in its way. */
-  readonly panel: string;
+  readonly panel: PanelId;
   readonly by: string;
 }
 

@@ -1,4 +1,4 @@
-import type { Hinge } from '../../pattern';
+import type { ScoreId, Hinge } from '../../pattern';
 import type { Joint } from './stack';
 
 /** What holds some paper together. */
@@ -8,7 +8,7 @@ interface Held {
 }
 
 /** Every panel that hangs together with the moving side of some hinges once these let go: by hinges and by glue. */
-export const hangsOn = (held: Held, hinges: readonly string[]): ReadonlySet<string> =>
+export const hangsOn = (held: Held, hinges: readonly ScoreId[]): ReadonlySet<string> =>
   reached(
     held,
     held.hinges.filter(({ id }) => hinges.includes(id)).map(({ between }) => between[1]),

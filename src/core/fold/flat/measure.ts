@@ -1,3 +1,4 @@
+import type { PanelId } from '../../pattern';
 import {
   apply,
   boxesMeet,
@@ -45,7 +46,7 @@ export function reachAcross(stack: Stack, a: string, b: string, axis: Point<'fol
 }
 
 /** The part of a panel that nothing above it covers, as regions in the folded plane. */
-export const uncovered = (stack: Stack, panel: string, covers: readonly string[]): Polygon<'folded'>[] =>
+export const uncovered = (stack: Stack, panel: PanelId, covers: readonly PanelId[]): Polygon<'folded'>[] =>
   difference(
     [layerOf(stack, panel).polygon],
     covers.map((id) => layerOf(stack, id).polygon),
@@ -149,7 +150,7 @@ function probes(polygon: Polygon<'folded'>): Point<'folded'>[] {
 
 /** A piece of paper as it shows on one face of the folded thing. */
 export interface Visible {
-  readonly panel: string;
+  readonly panel: PanelId;
   readonly side: Side;
   readonly region: readonly Polygon<'folded'>[];
   /** Where the sheet's own "up" points as the viewer sees it, degrees clockwise from the viewer's up. */

@@ -1,5 +1,5 @@
+import type { PanelId, Hinge, Piece } from '../../pattern';
 import { apply, applyAll, IDENTITY, sameMap, type Affine, type Polygon, type Segment } from '../../geometry';
-import type { Hinge, Piece } from '../../pattern';
 
 /** Which face of the paper: the inside face lies up while the sheet is flat. */
 export type Side = 'inside' | 'outside';
@@ -7,7 +7,7 @@ export type Side = 'inside' | 'outside';
 /** One panel where the folding has brought it. Panels have names of their own across all pieces of a thing. */
 export interface Layer {
   readonly piece: string;
-  readonly panel: string;
+  readonly panel: PanelId;
   /** From the flat sheet to the folded plane; a reflection when the panel shows its outside upward. */
   readonly map: Affine;
   readonly up: Side;
@@ -17,8 +17,8 @@ export interface Layer {
 /** Paper held to paper: `panel` glued onto `onto` over the polygons, given on the flat sheet of `panel`. */
 export interface Joint {
   readonly id: string;
-  readonly panel: string;
-  readonly onto: string;
+  readonly panel: PanelId;
+  readonly onto: PanelId;
   /** The face of `panel` that takes the glue. */
   readonly side: 'inside' | 'outside';
   readonly polygons: readonly Polygon<'sheet'>[];
@@ -45,18 +45,18 @@ export const flatStack = (piece: Piece): Stack => ({
 });
 
 /** Height of a panel in the stack, 0 at the table. Throws when the stack has no such panel. */
-export function levelOf(stack: Stack, panel: string): number {
+export function levelOf(stack: Stack, panel: PanelId): number {
   const level = stack.layers.findIndex((layer) => layer.panel === panel);
   if (level < 0) throw new Error(`the stack has no panel ${panel}`);
   return level;
 }
 
-export const hasPanel = (stack: Stack, panel: string): boolean => stack.layers.some((layer) => layer.panel === panel);
+export const hasPanel = (stack: Stack, panel: PanelId): boolean => stack.layers.some((layer) => layer.panel === panel);
 
-export const layerOf = (stack: Stack, panel: string): Layer => stack.layers[levelOf(stack, panel)]!;
+export const layerOf = (stack: Stack, panel: PanelId): Layer => stack.layers[levelOf(stack, panel)]!;
 
 /** A hinge's line in the folded plane, as the given panel carries it. */
-export function hingeLine(stack: Stack, hinge: Hinge, panel: string = hinge.between[0]): Segment<'folded'> {
+export function hingeLine(stack: Stack, hinge: Hinge, panel: PanelId = hinge.between[0]): Segment<'folded'> {
   const { map } = layerOf(stack, panel);
   return { from: apply(map, hinge.line.from), to: apply(map, hinge.line.to) };
 }

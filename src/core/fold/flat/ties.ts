@@ -1,5 +1,5 @@
+import type { PanelId, Hinge } from '../../pattern';
 import { apply, type Point } from '../../geometry';
-import type { Hinge } from '../../pattern';
 import { hingeLine, isFolded, layerOf, type Stack } from './stack';
 
 /** Paper held to paper across a gap between layers: along a folded hinge (a line) or over a glued area (a ring). */
@@ -14,7 +14,7 @@ export interface Tie {
  * Everything that ties the panels above a gap to those below it, in the folded plane. Panels that merely lie on
  * one another are not tied; a hinge ties once it is folded, glue always.
  */
-export function tiesBetween(stack: Stack, isAbove: (panel: string) => boolean): Tie[] {
+export function tiesBetween(stack: Stack, isAbove: (panel: PanelId) => boolean): Tie[] {
   const ties: Tie[] = [];
   for (const hinge of stack.hinges) {
     const [a, b] = hinge.between;

@@ -1,3 +1,4 @@
+import type { PanelId } from '../../pattern';
 import { applyAll, direction, dot, extent, type Polygon } from '../../geometry';
 import { mm, type Mm } from '../../length';
 import { hingeLine, layerOf, type Stack } from './stack';
@@ -6,7 +7,7 @@ import { hingeLine, layerOf, type Stack } from './stack';
  * How far a panel can be lifted away from the fold it hangs by, mm: its breadth square to that fold, up to where glue
  * holds it down. Throws when it hangs by no fold.
  */
-export function freeBreadth(stack: Stack, panel: string): Mm {
+export function freeBreadth(stack: Stack, panel: PanelId): Mm {
   const hinge = stack.hinges.find(({ between }) => between[1] === panel);
   if (!hinge) throw new Error(`${panel} hangs by no fold`);
   const line = hingeLine(stack, hinge, panel);

@@ -1,5 +1,5 @@
+import type { PanelId, Hinge, Panel } from '../../pattern';
 import { boxOf3, poseOf, posed, type Pose, type Vec } from '../../geometry';
-import type { Hinge, Panel } from '../../pattern';
 import type { Joint, Stack } from '../flat/stack';
 
 /** One panel where it stands in space. */
@@ -14,8 +14,8 @@ export interface Leaf {
 
 /** One paper face to face with another: `panel` lies on that face of `onto`. */
 export interface Touch {
-  readonly panel: string;
-  readonly onto: string;
+  readonly panel: PanelId;
+  readonly onto: PanelId;
   readonly face: 'inside' | 'outside';
 }
 
@@ -37,7 +37,7 @@ export const carriedLeaf = ({ piece, panel, pose }: Leaf, move: (pose: Pose) => 
   leaf(piece, panel, move(pose));
 
 /** The panel of that id. Throws when it is not there. */
-export function leafOf(standing: Pick<Standing, 'leaves'>, panel: string): Leaf {
+export function leafOf(standing: Pick<Standing, 'leaves'>, panel: PanelId): Leaf {
   const found = standing.leaves.find((l) => l.panel.id === panel);
   if (!found) throw new Error(`nothing standing is called ${panel}`);
   return found;
@@ -45,7 +45,7 @@ export function leafOf(standing: Pick<Standing, 'leaves'>, panel: string): Leaf 
 
 /** A flat pile as it lies on the table: all in one plane, who lies on whom remembered. `aside` mm to the right. */
 export function standingOf(stack: Stack, panels: ReadonlyMap<string, Panel>, aside = 0): Standing {
-  const firm = (panel: string): boolean => panels.get(panel)!.bends !== 'pinched';
+  const firm = (panel: PanelId): boolean => panels.get(panel)!.bends !== 'pinched';
   const layers = stack.layers.filter(({ panel }) => firm(panel));
   const leaves = layers.map(({ piece, panel, map: [a, b, c, d, e, f] }) =>
     leaf(piece, panels.get(panel)!, poseOf([a, b, c, d, e + aside, f])),

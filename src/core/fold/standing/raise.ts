@@ -1,3 +1,4 @@
+import type { PanelId, StepId, Panel, Piece } from '../../pattern';
 import {
   anticlockwise,
   applyAll,
@@ -25,7 +26,6 @@ import {
   centre3,
 } from '../../geometry';
 import type { Mm } from '../../length';
-import type { Panel, Piece } from '../../pattern';
 import type { StepBasics } from '../flat/assembly-step';
 import { bringing } from '../flat/bringing';
 import { hangsOn, reached } from '../flat/hangsOn';
@@ -43,8 +43,8 @@ const ASIDE = 25;
 
 /** Paper glued to paper as it comes to stand: `panel` on that face of `onto`. */
 export interface Join {
-  readonly panel: string;
-  readonly onto: string;
+  readonly panel: PanelId;
+  readonly onto: PanelId;
   readonly face: Side;
 }
 
@@ -61,8 +61,8 @@ export interface AssemblyRaise extends StandingStep {
 /** Paper that stands by itself, set down: a line of it over a line on the sheet of `onto`, so far above that. */
 export interface AssemblySet extends StandingStep {
   readonly kind: 'set';
-  readonly panel: string;
-  readonly onto: string;
+  readonly panel: PanelId;
+  readonly onto: PanelId;
   readonly line: Segment<'sheet'>;
   readonly on: Segment<'sheet'>;
   /** Turned over before it is set down. */
@@ -75,8 +75,8 @@ export type StandingWork = AssemblyRaise | AssemblySet;
 /** Why a step in space cannot be done as told. */
 export interface StandingProblem {
   readonly code: 'joint_off_line' | 'blocked' | 'passes_through' | 'apart' | 'wrong_face';
-  readonly fold: string;
-  readonly panel: string;
+  readonly fold: StepId;
+  readonly panel: PanelId;
   readonly by: string;
 }
 

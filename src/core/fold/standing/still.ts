@@ -1,3 +1,4 @@
+import type { PanelId } from '../../pattern';
 import { cross3, dot3, seenFrom, type Point, type Vec, TOLERANCE, centre3 } from '../../geometry';
 import type { Side } from '../flat/stack';
 import type { Leaf, Touch } from './pose';
@@ -5,7 +6,7 @@ import type { Leaf, Touch } from './pose';
 /** A panel as it is drawn in a still picture. */
 export interface StillFace {
   readonly piece: string;
-  readonly panel: string;
+  readonly panel: PanelId;
   /** Corners in the picture, mm: x to the right, y up. */
   readonly points: readonly Point[];
   /** The face of the sheet that is seen. */
