@@ -31,7 +31,7 @@ export const FLOORS = [
 /** Packages the core may use: computation only, nothing that draws, stores or asks a clock. */
 const CORE_PACKAGES = [
   'zod',
-  'clipper-lib',
+  'clipper2-ts',
   'd3-random',
   '@cantoo/pdf-lib',
   '@cantoo/fontkit',

@@ -1,8 +1,8 @@
 /**
- * Second geometry libraries to hold the project's own against: Clipper2 (clipper2-ts 2.0.1, floating point in, its
- * own integers inside) for areas and overlaps, and JTS (jsts 2.12) with its snap rounding for the faces between lines.
+ * Second geometry libraries to hold the project's own against: Clipper 6 (clipper-lib 6.4.2; the project's own is Clipper2,
+ * which was written anew) for areas and overlaps, and JTS (jsts 2.12) with its snap rounding for the faces between lines.
  */
-import { areaPathsD, differenceD, FillRule, intersectD, unionD, type PathsD } from 'clipper2-ts';
+import ClipperLib from 'clipper-lib';
 import JtsPrecisionModel from 'jsts/org/locationtech/jts/geom/PrecisionModel.js';
 import JtsGeoJSONReader from 'jsts/org/locationtech/jts/io/GeoJSONReader.js';
 import JtsGeoJSONWriter from 'jsts/org/locationtech/jts/io/GeoJSONWriter.js';
@@ -29,25 +29,39 @@ interface Segment {
   readonly to: Point;
 }
 type Rings = readonly (readonly Point[])[];
-/** Decimals of a millimetre that Clipper2 keeps. */
-const DECIMALS = 5;
+/** Clipper 6 counts in whole numbers: so many to a millimetre. */
+const UNITS_PER_MM = 1e5;
 const turn = (ring: readonly Point[]): number =>
   ring.reduce((sum, p, i) => {
     const q = ring[(i + 1) % ring.length]!;
     return sum + p.x * q.y - q.x * p.y;
   }, 0);
 /** Every ring anticlockwise: solid. */
-const paths = (rings: Rings): PathsD =>
-  rings.map((ring) => (turn(ring) < 0 ? [...ring].reverse() : ring).map(({ x, y }) => ({ x, y })));
+const paths = (rings: Rings) =>
+  rings.map((ring) =>
+    (turn(ring) < 0 ? [...ring].reverse() : ring).map(({ x, y }) => ({
+      X: Math.round(x * UNITS_PER_MM),
+      Y: Math.round(y * UNITS_PER_MM),
+    })),
+  );
+function clipped(operation: number, a: Rings, b: Rings): Point[][] {
+  const clipper = new ClipperLib.Clipper();
+  clipper.AddPaths(paths(a), ClipperLib.PolyType.ptSubject, true);
+  if (b.length > 0) clipper.AddPaths(paths(b), ClipperLib.PolyType.ptClip, true);
+  const found: { X: number; Y: number }[][] = [];
+  const { pftNonZero } = ClipperLib.PolyFillType;
+  if (!clipper.Execute(operation, found, pftNonZero, pftNonZero)) throw new Error('clipped nothing');
+  return found.map((ring) => ring.map(({ X, Y }) => ({ x: X / UNITS_PER_MM, y: Y / UNITS_PER_MM })));
+}
+/** Holes run clockwise and count off. */
+const areaOf = (rings: Rings): number => rings.reduce((sum, ring) => sum + turn(ring) / 2, 0);
+const { ctUnion, ctIntersection, ctDifference } = ClipperLib.ClipType;
 
-export const secondArea = (rings: Rings): number => areaPathsD(unionD(paths(rings), [], FillRule.NonZero, DECIMALS));
-export const secondIntersection = (a: Rings, b: Rings): number =>
-  areaPathsD(intersectD(paths(a), paths(b), FillRule.NonZero, DECIMALS));
+export const secondArea = (rings: Rings): number => areaOf(clipped(ctUnion, rings, []));
+export const secondIntersection = (a: Rings, b: Rings): number => areaOf(clipped(ctIntersection, a, b));
 /** What two sets of rings share. */
-export const secondShared = (a: Rings, b: Rings): readonly (readonly Point[])[] =>
-  intersectD(paths(a), paths(b), FillRule.NonZero, DECIMALS);
-export const secondDifference = (a: Rings, b: Rings): number =>
-  areaPathsD(differenceD(paths(a), paths(b), FillRule.NonZero, DECIMALS));
+export const secondShared = (a: Rings, b: Rings): Rings => clipped(ctIntersection, a, b);
+export const secondDifference = (a: Rings, b: Rings): number => areaOf(clipped(ctDifference, a, b));
 
 /** The areas of all faces that a set of lines divides the plane into, smallest first. */
 export const facesBetween = (lines: readonly Segment[]): number[] =>

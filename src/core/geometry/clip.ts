@@ -1,12 +1,10 @@
+import { Clipper64, ClipType, FillRule, type Paths64 } from 'clipper2-ts';
 import { TOLERANCE } from './tolerance';
-import ClipperLib from 'clipper-lib';
 import { anticlockwise, area, boxOf, boxesMeet, isConvex, leftPart, type Polygon } from './polygon';
 import { distance, type Frame, type Point } from './point';
 
 /** Clipper counts in whole numbers; one unit is 1e-5 mm. */
 const UNITS_PER_MM = 1e5;
-
-type Paths = { X: number; Y: number }[][];
 
 /**
  * Sixty-fourths of an inch end half way between two units, where the last bit of a sum would decide which one a corner
@@ -14,31 +12,31 @@ type Paths = { X: number; Y: number }[][];
  */
 const UP_FROM = 0.4;
 const units = (length: number): number => Math.floor(length * UNITS_PER_MM + 1 - UP_FROM) + 0;
-const toPath = (polygon: Polygon): Paths[number] => polygon.map((p) => ({ X: units(p.x), Y: units(p.y) }));
+const toPath = (polygon: Polygon): Paths64[number] => polygon.map((p) => ({ x: units(p.x), y: units(p.y) }));
 /** Polygons, each solid: a fold may have turned them clockwise. */
-const solids = (polygons: readonly Polygon[]): Paths => polygons.map((polygon) => toPath(anticlockwise(polygon)));
+const solids = (polygons: readonly Polygon[]): Paths64 => polygons.map((polygon) => toPath(anticlockwise(polygon)));
 /** A region: one solid, or several rings of which the clockwise ones are holes. */
-const regionPaths = (rings: readonly Polygon[]): Paths => (rings.length === 1 ? solids(rings) : rings.map(toPath));
+const regionPaths = (rings: readonly Polygon[]): Paths64 => (rings.length === 1 ? solids(rings) : rings.map(toPath));
 
-function run<F extends Frame>(operation: number, subject: Paths, clip: Paths): Polygon<F>[] {
-  const clipper = new ClipperLib.Clipper();
-  clipper.AddPaths(subject, ClipperLib.PolyType.ptSubject, true);
-  if (clip.length > 0) clipper.AddPaths(clip, ClipperLib.PolyType.ptClip, true);
-  const solution: Paths = [];
-  const nonZero = ClipperLib.PolyFillType.pftNonZero;
-  if (!clipper.Execute(operation, solution, nonZero, nonZero))
+function run<F extends Frame>(operation: ClipType, subject: Paths64, clip: Paths64): Polygon<F>[] {
+  const clipper = new Clipper64();
+  clipper.preserveCollinear = false;
+  clipper.addSubject(subject);
+  if (clip.length > 0) clipper.addClip(clip);
+  const solution: Paths64 = [];
+  if (!clipper.execute(operation, FillRule.NonZero, solution))
     throw new Error('the clipping library gave up on these polygons');
   return solution
-    .map((path) => path.map(({ X, Y }): Point<F> => ({ x: X / UNITS_PER_MM, y: Y / UNITS_PER_MM })))
+    .map((path) => path.map(({ x, y }): Point<F> => ({ x: x / UNITS_PER_MM, y: y / UNITS_PER_MM })))
     .filter((polygon) => area(polygon) > TOLERANCE.sliver);
 }
 
 /** The polygons as one region. Holes come back clockwise. */
 export function union<F extends Frame>(polygons: readonly Polygon<F>[]): Polygon<F>[] {
   if (polygons.length === 0) return [];
-  const rings = run<F>(ClipperLib.ClipType.ctUnion, solids(polygons), []);
+  const rings = run<F>(ClipType.Union, solids(polygons), []);
   // The library now and then leaves rings apart that share a level edge; given only these, it joins them.
-  return rings.length === 1 ? rings : run(ClipperLib.ClipType.ctUnion, rings.map(toPath), []);
+  return rings.length === 1 ? rings : run(ClipType.Union, rings.map(toPath), []);
 }
 
 /** What is left of a region outside every solid polygon of `clip`. Holes are clockwise, going in and coming back. */
@@ -48,7 +46,7 @@ export function difference<F extends Frame>(subject: readonly Polygon<F>[], clip
   const near = clip.filter((polygon) => boxesMeet(boxOf(polygon), box));
   // A fold may have turned a lone polygon clockwise: it is solid all the same.
   if (near.length === 0) return subject.length === 1 ? [anticlockwise(subject[0]!)] : [...subject];
-  return isHidden(subject, near) ? [] : run(ClipperLib.ClipType.ctDifference, regionPaths(subject), solids(near));
+  return isHidden(subject, near) ? [] : run(ClipType.Difference, regionPaths(subject), solids(near));
 }
 
 /** Quick answer to the commonest question, whether convex polygons cover the subject wholly; false when unsure. */
@@ -87,7 +85,7 @@ function convexIntersection<F extends Frame>(a: Polygon<F>, b: Polygon<F>): Poly
 /** What two polygons share; convex pairs by half-planes, the rest by the clipping library. */
 export function intersection<F extends Frame>(a: Polygon<F>, b: Polygon<F>): Polygon<F>[] {
   if (!boxesMeet(boxOf(a), boxOf(b))) return [];
-  if (!isConvex(a) || !isConvex(b)) return run(ClipperLib.ClipType.ctIntersection, solids([a]), solids([b]));
+  if (!isConvex(a) || !isConvex(b)) return run(ClipType.Intersection, solids([a]), solids([b]));
   const shared = convexIntersection(a, b);
   return area(shared) > TOLERANCE.sliver ? [shared] : [];
 }
@@ -98,5 +96,5 @@ export function sharedRegion<F extends Frame>(a: readonly Polygon<F>[], b: reado
   if (!first || !second) return [];
   return a.length === 1 && b.length === 1
     ? intersection(first, second)
-    : run(ClipperLib.ClipType.ctIntersection, regionPaths(a), regionPaths(b));
+    : run(ClipType.Intersection, regionPaths(a), regionPaths(b));
 }

@@ -2,6 +2,7 @@ import type { PanelId, ScoreId } from './ids';
 import {
   anticlockwise,
   area,
+  boxOf,
   difference,
   direction,
   distance,
@@ -124,9 +125,18 @@ export function wasteTrims({
   const covered = [...punched, ...panels.map((panel) => panel.polygon), ...trims.map((trim) => trim.polygon)];
   return plainRings(difference([blankPolygon(blank)], covered))
     .filter((ring) => leastWidth(ring) > TOLERANCE.drawn)
+    .sort((a, b) => goingRound(blank, a) - goingRound(blank, b))
     .flatMap((polygon, i) =>
       trimOf(anticlockwise(polygon), `trim-${name.replaceAll(' ', '-')}-${i + 1}`, blank, panels),
     );
+}
+
+/** Where a ring lies, going round the blank as its edges are numbered, from the near left corner on; 0 to 1. */
+function goingRound(blank: Blank, ring: Polygon<'sheet'>): number {
+  const { minX, minY, maxX, maxY } = boxOf(ring);
+  const turn = Math.atan2(minY + maxY - blank.height, minX + maxX - blank.width) / (2 * Math.PI);
+  // The corner itself is where it begins, whichever way the last bit of its place falls.
+  return (turn + 1 + 3 / 8 + 1 / 64) % 1;
 }
 
 /** The stretch that covers two stretches of one line, running as the first does. */
