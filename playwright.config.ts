@@ -1,12 +1,6 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM_ARGS, executablePath } from './e2e/browser';
 
-/**
- * A worker keeps its page, and empties it with all that is stored before the next test: what the app's scripts compile to stays
- * known, which is a sixth of all the time. `PW_TEST_REUSE_CONTEXT=` gives every test a page that nothing was ever opened in.
- */
-process.env.PW_TEST_REUSE_CONTEXT ??= '1';
-
 const PORT = 4310;
 const launch = (...more: string[]) => ({
   executablePath,
@@ -34,8 +28,17 @@ export default defineConfig({
     serviceWorkers: 'block',
   },
   projects: [
-    // What is still opening or closing is missed by a click now and then: here nothing moves.
-    { name: 'table', testIgnore: /space|offline|api/, use: { contextOptions: { reducedMotion: 'reduce' } } },
+    {
+      name: 'table',
+      testIgnore: /space|offline|api/,
+      use: {
+        // What is still opening or closing is missed by a click now and then: here nothing moves.
+        contextOptions: { reducedMotion: 'reduce' },
+        // A page is emptied, with all that is stored, and kept for the next test: what the app's scripts compile to stays known,
+        // which is a sixth of all the time.
+        reuseContext: true,
+      },
+    },
     {
       name: 'offline',
       testMatch: /offline/,

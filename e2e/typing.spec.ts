@@ -45,9 +45,10 @@ async function typed(
 
 /** Screens that keep what is typed: there it is typed on a slowed processor. */
 const KEPT = ['/tools', '/cutting', '/bench?p=demo-1'];
-const pages = THOROUGH ? [...everyPage(), ...MORE_PAGES] : everyPage().filter((page) => !KEPT.includes(page));
+const others = everyPage().filter((page) => !KEPT.includes(page));
+const pages = THOROUGH ? [...everyPage(), ...MORE_PAGES] : others.filter((_, i) => i % 2 === 1);
 /** Screens with many fields, and screens with few, in parts that take about as long. */
-const PARTS = [0, 1].map((part) => pages.filter((_, i) => i % 2 === part));
+const PARTS = THOROUGH ? [0, 1].map((part) => pages.filter((_, i) => i % 2 === part)) : [pages];
 
 /** Types into every field of some pages and gives what went wrong. `most` of a kind on one screen, where not all are. */
 async function typeEverywhere(
@@ -82,7 +83,7 @@ PARTS.forEach((part, i) =>
     const { count, wrong } = await typeEverywhere(page, part, SLOWED, ROWS);
     expect(wrong).toEqual([]);
     // The walk found the fields there are: fewer would mean that it opened nothing.
-    expect(count).toBeGreaterThanOrEqual(THOROUGH ? 16 : 6);
+    expect(count).toBeGreaterThan(15);
   }),
 );
 

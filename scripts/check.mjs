@@ -61,7 +61,8 @@ await part(
   process.execPath,
   // Plans are many small things that are soon forgotten: with room for them they are swept up a tenth quicker.
   ['--max-semi-space-size=64', bin('jest'), '--ci', '--maxWorkers=100%', '--json', '--outputFile', reports.unit],
-  { alone: true },
+  // Half as many cases of each property as it says: what is new is looked for by the fuzzing, and by the thorough check.
+  { alone: true, env: { RUNS: process.env.RUNS ?? (process.env.THOROUGH === '1' ? '1' : '0.5') } },
 );
 // So that looking for changes that nobody notices does not rot: one is drawn, and must be noticed.
 await part('a small change is noticed', process.execPath, ['scripts/mutants.mjs', 'fit'], {
