@@ -22,20 +22,20 @@ export interface ToBe {
 }
 
 /** A way out, as far as it is kept. */
-export interface TakenWay {
+export interface ChosenWay {
   readonly kind: string;
   readonly title: string;
   readonly design: DesignInput;
 }
 
 /** Where one goes on with what was taken, and how it is taken back where that is a button. */
-export interface Taken {
+export interface WhatFollows {
   readonly to: string;
   readonly undo: { readonly key: string; readonly done: string; readonly back: () => Promise<void> } | null;
 }
 
 /** Takes a way out: the make goes on with it, the project is planned anew, or it is a project of its own. */
-export async function takeWayOut(way: TakenWay, { aside, project, part, design, units }: ToBe): Promise<Taken> {
+export async function takeWayOut(way: ChosenWay, { aside, project, part, design, units }: ToBe): Promise<WhatFollows> {
   const what = uncapitalised(way.title);
   if (aside && goesOnWith(aside.make, aside.sheet)) {
     const { make, sheet } = aside;

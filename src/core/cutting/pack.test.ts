@@ -165,7 +165,7 @@ describe('pieces that have a place on their paper', () => {
           if (placements.length > 1) shared++;
         }
       }),
-      runs(30),
+      runs(60),
     );
     expect(Math.min(there, shared)).toBeGreaterThan(0);
   });

@@ -118,3 +118,14 @@ test('where one notch ends and the next begins one mark is told, once, and its f
   const [marks] = keyFigures(plan.made!, plan.design).filter(({ id }) => id === 'marks');
   for (const { lengths } of marks!.parts) expect(new Set(lengths.map((length) => length.toFixed(3))).size).toBe(3);
 });
+
+test('a blank as large as its sheet is not cut, also where the sheet lies the other way', () => {
+  const mat = (paper: object = {}) => work('mat', { contents: { width: '4 in', height: '6 in' }, paper });
+  const cut = mat().find((one) => one.do === 'cut')!;
+  const { width, height } = cut.part.piece.blank;
+  expect(width).not.toBe(height);
+  const isCut = (paper: object): boolean => mat(paper).some((one) => one.do === 'cut');
+  expect([isCut({ width, height }), isCut({ width: height, height: width }), isCut({ width: height, height })]).toEqual(
+    [false, false, true],
+  );
+});

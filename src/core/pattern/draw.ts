@@ -133,10 +133,11 @@ export function wasteTrims({
 
 /** Where a ring lies, going round the blank as its edges are numbered, from the near left corner on; 0 to 1. */
 function goingRound(blank: Blank, ring: Polygon<'sheet'>): number {
+  const corner = blankPolygon(blank).findIndex((p) => ring.some((q) => distance(p, q) < TOLERANCE.drawn));
+  if (corner >= 0) return corner / 4;
   const { minX, minY, maxX, maxY } = boxOf(ring);
-  const turn = Math.atan2(minY + maxY - blank.height, minX + maxX - blank.width) / (2 * Math.PI);
-  // The corner itself is where it begins, whichever way the last bit of its place falls.
-  return (turn + 1 + 3 / 8 + 1 / 64) % 1;
+  const [x, y] = [(minX + maxX) / blank.width - 1, (minY + maxY) / blank.height - 1];
+  return (Math.atan2(y, x) / (2 * Math.PI) + 1 + 3 / 8) % 1;
 }
 
 /** The stretch that covers two stretches of one line, running as the first does. */

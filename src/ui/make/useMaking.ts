@@ -17,7 +17,7 @@ import { useTell } from '../parts/useTell';
 import { useClock } from './useTable';
 
 /** A make as it stands: where it is on its way, what lies on the table there, and how it goes on. */
-export interface Making {
+export interface MakeAtHand {
   readonly walk: readonly Stop[];
   /** Stops passed. */
   readonly done: number;
@@ -44,7 +44,7 @@ export interface Making {
 }
 
 /** Follows a make live: another window that goes on with it takes this one along. */
-export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number): Making {
+export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number): MakeAtHand {
   const { undoable } = useTell();
   const router = useRouter();
   const { copies, way } = make;
