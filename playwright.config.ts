@@ -1,5 +1,6 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM_ARGS, executablePath } from './e2e/browser';
+import { THOROUGH } from './e2e/thorough';
 
 const PORT = 4310;
 const launch = (...more: string[]) => ({
@@ -16,6 +17,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,
+  // What another test of the check goes through too, elsewhere or with something else, waits for the thorough one.
+  ...(THOROUGH ? {} : { grepInvert: /@thorough/ }),
   reporter: [['list'], ['json', { outputFile: '.reports/browser.json' }]],
   outputDir: '.pw',
   use: {

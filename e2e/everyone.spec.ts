@@ -21,7 +21,7 @@ for (const colorScheme of ['light', 'dark'] as const)
     /** What changes with the view; around it stands what was audited before. */
     const plan = 'section[aria-label="The plan"]';
 
-    test('on the shelf and the bench', async ({ page }) => {
+    test('on the shelf and the bench', { tag: colorScheme === 'dark' ? '@thorough' : [] }, async ({ page }) => {
       await openShelf(page);
       await clean(page);
       await page.getByRole('link', { name: /Dome postcards/ }).click();

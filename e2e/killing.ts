@@ -289,11 +289,8 @@ export const DRAWN_EDITS: readonly Edit[] = EDITS.filter(
     THOROUGH ||
     [
       'a length on the bench',
-      'a fold dragged by keys on the bench',
       'steps of a make, pressed fast',
       'a paper being written',
-      'an entry of the log changed',
-      'a card put into the size chart',
       'a project put in the bin and back',
     ].includes(name),
 );

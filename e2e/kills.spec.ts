@@ -1,8 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { DRAWN_EDITS, Killable, killDuring, type Killed } from './killing';
+import { THOROUGH } from './thorough';
 
 /** Parts that are killed beside each other, each with a browser of its own. */
-const PARTS = 2;
+const PARTS = THOROUGH ? 2 : 1;
 
 for (let part = 0; part < PARTS; part++)
   test(`what was seen is there after the browser was killed, part ${part + 1}`, async ({ baseURL }) => {

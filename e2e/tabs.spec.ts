@@ -122,34 +122,38 @@ test('a paper in two forms: both changes are kept, and the form that was overtak
   });
 });
 
-test('an entry of the log changed in two windows, and a draft of a new paper in each', async ({ page, context }) => {
-  const [one, two] = await twoTabs(page, context, '/log?e=demo-log-2');
-  for (const tab of [one, two]) await tab.getByRole('button', { name: 'Change', exact: true }).click();
-  await one.getByLabel('What I would change').fill('a deeper flap');
-  await two.getByLabel('Note').fill('dry overnight');
-  await one.getByRole('button', { name: 'Keep the changes' }).click();
-  await expect(two.getByText('This was changed in another window meanwhile')).toBeVisible();
-  await two.getByRole('button', { name: 'Keep the changes' }).click();
-  await both(one, two, async (tab) => {
-    await expect(tab.getByText('a deeper flap')).toBeVisible();
-    await expect(tab.getByText('dry overnight')).toBeVisible();
-  });
-  // Two forms for new papers are two papers.
-  for (const [tab, name] of [
-    [one, 'Red'],
-    [two, 'Green'],
-  ] as const) {
-    await go(tab, '/stash');
-    await tab.getByRole('button', { name: 'Add a paper' }).click();
-    await tab.getByRole('dialog').getByLabel('Name').fill(name);
-  }
-  await expect(one.getByRole('dialog').getByLabel('Name')).toHaveValue('Red');
-  for (const tab of [one, two]) await tab.getByRole('button', { name: 'Put it in' }).click();
-  await both(one, two, async (tab) => {
-    await expect(tab.getByRole('row', { name: /Red/ })).toBeVisible();
-    await expect(tab.getByRole('row', { name: /Green/ })).toBeVisible();
-  });
-});
+test(
+  'an entry of the log changed in two windows, and a draft of a new paper in each',
+  { tag: '@thorough' },
+  async ({ page, context }) => {
+    const [one, two] = await twoTabs(page, context, '/log?e=demo-log-2');
+    for (const tab of [one, two]) await tab.getByRole('button', { name: 'Change', exact: true }).click();
+    await one.getByLabel('What I would change').fill('a deeper flap');
+    await two.getByLabel('Note').fill('dry overnight');
+    await one.getByRole('button', { name: 'Keep the changes' }).click();
+    await expect(two.getByText('This was changed in another window meanwhile')).toBeVisible();
+    await two.getByRole('button', { name: 'Keep the changes' }).click();
+    await both(one, two, async (tab) => {
+      await expect(tab.getByText('a deeper flap')).toBeVisible();
+      await expect(tab.getByText('dry overnight')).toBeVisible();
+    });
+    // Two forms for new papers are two papers.
+    for (const [tab, name] of [
+      [one, 'Red'],
+      [two, 'Green'],
+    ] as const) {
+      await go(tab, '/stash');
+      await tab.getByRole('button', { name: 'Add a paper' }).click();
+      await tab.getByRole('dialog').getByLabel('Name').fill(name);
+    }
+    await expect(one.getByRole('dialog').getByLabel('Name')).toHaveValue('Red');
+    for (const tab of [one, two]) await tab.getByRole('button', { name: 'Put it in' }).click();
+    await both(one, two, async (tab) => {
+      await expect(tab.getByRole('row', { name: /Red/ })).toBeVisible();
+      await expect(tab.getByRole('row', { name: /Green/ })).toBeVisible();
+    });
+  },
+);
 
 test('a make is followed live, and neither window goes back', async ({ page, context }) => {
   const [one, two] = await twoTabs(page, context, '/make?p=demo-1');
@@ -165,45 +169,46 @@ test('a make is followed live, and neither window goes back', async ({ page, con
   await expect(at(one)).toHaveAttribute('aria-valuenow', '4');
 });
 
-test('the cutting table and the size chart: copies here, a piece there, a card here, marks there', async ({
-  page,
-  context,
-}) => {
-  const [one, two] = await twoTabs(page, context, '/cutting');
-  await both(one, two, (tab) => expect(tab.getByLabel('Name of piece 1')).toBeVisible());
-  await atOnce(
-    [() => one.getByRole('spinbutton', { name: /Copies of Star cards/ }).fill('4')],
-    [
-      () => two.getByLabel('Name of piece 1').fill('blue mat'),
-      () => two.getByRole('spinbutton', { name: /Copies of Bands/ }).fill('3'),
-    ],
-  );
-  await both(one, two, async (tab) => {
-    await expect(tab.getByRole('spinbutton', { name: /Copies of Star cards/ })).toHaveValue('4');
-    await expect(tab.getByLabel('Name of piece 1')).toHaveValue('blue mat');
-    await expect(tab.getByRole('spinbutton', { name: /Copies of Bands/ })).toHaveValue('3');
-  });
-  await Promise.all([go(one, '/tools/chart'), go(two, '/tools/chart')]);
-  await both(one, two, (tab) => expect(tab.getByText('Flaps lap')).toBeVisible());
-  for (const [tab, name] of [
-    [one, 'Comet card'],
-    [two, 'Moon card'],
-  ] as const) {
-    await length(tab, 'Name').fill(name);
-    await length(tab, 'Card’s width').fill('3 in');
-    await length(tab, 'Card’s height').fill('4 in');
-  }
-  await Promise.all([
-    one.getByRole('button', { name: 'Add to the chart' }).click(),
-    two.getByRole('button', { name: 'Add to the chart' }).click(),
-  ]);
-  await length(one, 'Room in the width').fill('3/8 in');
-  await both(one, two, async (tab) => {
-    await expect(tab.getByRole('rowheader', { name: 'Comet card' })).toBeVisible();
-    await expect(tab.getByRole('rowheader', { name: 'Moon card' })).toBeVisible();
-    await expect(length(tab, 'Room in the width')).toHaveValue('3/8 in');
-  });
-});
+test(
+  'the cutting table and the size chart: copies here, a piece there, a card here, marks there',
+  { tag: '@thorough' },
+  async ({ page, context }) => {
+    const [one, two] = await twoTabs(page, context, '/cutting');
+    await both(one, two, (tab) => expect(tab.getByLabel('Name of piece 1')).toBeVisible());
+    await atOnce(
+      [() => one.getByRole('spinbutton', { name: /Copies of Star cards/ }).fill('4')],
+      [
+        () => two.getByLabel('Name of piece 1').fill('blue mat'),
+        () => two.getByRole('spinbutton', { name: /Copies of Bands/ }).fill('3'),
+      ],
+    );
+    await both(one, two, async (tab) => {
+      await expect(tab.getByRole('spinbutton', { name: /Copies of Star cards/ })).toHaveValue('4');
+      await expect(tab.getByLabel('Name of piece 1')).toHaveValue('blue mat');
+      await expect(tab.getByRole('spinbutton', { name: /Copies of Bands/ })).toHaveValue('3');
+    });
+    await Promise.all([go(one, '/tools/chart'), go(two, '/tools/chart')]);
+    await both(one, two, (tab) => expect(tab.getByText('Flaps lap')).toBeVisible());
+    for (const [tab, name] of [
+      [one, 'Comet card'],
+      [two, 'Moon card'],
+    ] as const) {
+      await length(tab, 'Name').fill(name);
+      await length(tab, 'Card’s width').fill('3 in');
+      await length(tab, 'Card’s height').fill('4 in');
+    }
+    await Promise.all([
+      one.getByRole('button', { name: 'Add to the chart' }).click(),
+      two.getByRole('button', { name: 'Add to the chart' }).click(),
+    ]);
+    await length(one, 'Room in the width').fill('3/8 in');
+    await both(one, two, async (tab) => {
+      await expect(tab.getByRole('rowheader', { name: 'Comet card' })).toBeVisible();
+      await expect(tab.getByRole('rowheader', { name: 'Moon card' })).toBeVisible();
+      await expect(length(tab, 'Room in the width')).toHaveValue('3/8 in');
+    });
+  },
+);
 
 test('a project renamed here and put in the bin there; it comes back with its new name', async ({ page, context }) => {
   const [one, two] = await twoTabs(page, context, '/');

@@ -1,7 +1,6 @@
 import type { Page } from '@playwright/test';
 import { everyPage, MORE_PAGES, walk, type Field } from './fields';
 import { expect, go, openShelf, test } from './table';
-import { THOROUGH } from './thorough';
 
 /** What is typed into each kind of field, a key at a time. */
 const TEXT: Record<Field['kind'], string> = {
@@ -13,7 +12,7 @@ const TEXT: Record<Field['kind'], string> = {
 /** Time from key to key, ms: from as fast as anyone types to slow, one after the other over the fields. */
 const SPEEDS = process.env.SPEEDS?.split(',').map(Number) ?? [20, 20, 20, 60];
 /** Most fields of a kind that are typed in on one screen or form: they are one component each, as are the rows of a table. */
-const ROWS = THOROUGH ? 10 : 1;
+const ROWS = 2;
 /** While it is typed the processor is slowed so many times: for everything, `SLOWED=4 SPEEDS=30,60,100,150` takes its time. */
 const SLOWED = Number(process.env.SLOWED ?? 1);
 
@@ -45,10 +44,9 @@ async function typed(
 
 /** Screens that keep what is typed: there it is typed on a slowed processor. */
 const KEPT = ['/tools', '/cutting', '/bench?p=demo-1'];
-const others = everyPage().filter((page) => !KEPT.includes(page));
-const pages = THOROUGH ? [...everyPage(), ...MORE_PAGES] : others.filter((_, i) => i % 2 === 1);
+const pages = [...everyPage(), ...MORE_PAGES];
 /** Screens with many fields, and screens with few, in parts that take about as long. */
-const PARTS = THOROUGH ? [0, 1].map((part) => pages.filter((_, i) => i % 2 === part)) : [pages];
+const PARTS = [0, 1].map((part) => pages.filter((_, i) => i % 2 === part));
 
 /** Types into every field of some pages and gives what went wrong. `most` of a kind on one screen, where not all are. */
 async function typeEverywhere(
@@ -77,7 +75,7 @@ async function typeEverywhere(
 }
 
 PARTS.forEach((part, i) =>
-  test(`no field on any screen loses a keystroke, part ${i + 1}`, async ({ page }) => {
+  test(`no field on any screen loses a keystroke, part ${i + 1}`, { tag: '@thorough' }, async ({ page }) => {
     test.setTimeout(300_000 * Math.max(1, SLOWED));
     await openShelf(page);
     const { count, wrong } = await typeEverywhere(page, part, SLOWED, ROWS);
