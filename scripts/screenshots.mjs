@@ -46,10 +46,12 @@ const laid = async (page) => {
   await page.getByText(', proved').waitFor();
   await page.getByRole('button', { name: 'Next cut' }).click();
 };
-/** Every card of the shelf is drawn: they are planned one after the other. */
+/** Every card in sight is drawn; those further down wait until they are. */
 const drawn = (page) =>
   page.waitForFunction(() => {
-    const cards = [...document.querySelectorAll('a[href^="/bench?p="]')];
+    const cards = [...document.querySelectorAll('a[href^="/bench?p="]')].filter(
+      (card) => card.getBoundingClientRect().top < innerHeight,
+    );
     return cards.length > 0 && cards.every((card) => card.querySelector('svg'));
   });
 /** A set, one of its parts on the table. */
