@@ -21,6 +21,7 @@ import {
   waysOut,
   type Fact,
   type Mishap,
+  type WayKind,
   type WaysOut,
 } from '.';
 
@@ -36,7 +37,13 @@ function mishap(design: object, wrong: readonly object[], more: object = {}): Mi
   if (!read.ok) throw new Error(JSON.stringify(read.issues));
   return read.mishap;
 }
-const ways = (...about: Parameters<typeof mishap>) => allWaysOut(mishap(...about), say);
+const KINDS: readonly WayKind[] = ['as-it-is', 'mend', 'other-holder', 'other-contents', 'new-sheet'];
+/** All ways out; whatever is asked, each is of a kind a screen has words for. */
+function ways(...about: Parameters<typeof mishap>): WaysOut {
+  const all = allWaysOut(mishap(...about), say);
+  for (const { kind } of all.ways) expect(KINDS).toContain(kind);
+  return all;
+}
 const sheetOf = (one: Mishap) => {
   const plan = planFor(one.design);
   return sheetAsItIs(plan, plan.made!, one, say);
@@ -261,6 +268,14 @@ describe('mishaps as makers tell them', () => {
     const flapAgain = allWaysOut(mishap(first.design, [], { piece: 'new closing flap' }), say).ways;
     expect(flapAgain.map(({ kind }) => kind)).toEqual(['new-sheet']);
     expect(flapAgain[0]!.text).toContain('Cut the new closing flap anew');
+  });
+
+  test('a pocket’s blank cut low: with its tabs behind, the other school’s way, this sheet still does as it is', () => {
+    const pocket = { construction: 'library-pocket', contents: { width: '3 in', height: '4 in' } };
+    const { blank } = planFor(mishap(pocket, []).design).made!.pieces[0].piece;
+    const low = { kind: 'blank', width: blank.width, height: blank.height - 6 };
+    const behind = ways(pocket, [low], { step: 1 }).ways.find(({ title }) => title === 'Tabs behind, on this sheet');
+    expect(behind).toMatchObject({ kind: 'as-it-is', keeps: true, design: { options: { tabs: 'behind' } } });
   });
 
   test('of several alike one went wrong: it does as it is, or one is cut anew; the others are made as before', () => {
