@@ -1,4 +1,4 @@
-import { type PanelId, LEAST } from '../pattern';
+import { LEAST, type PanelId, type PanelName } from '../pattern';
 import { aboveSlot, layerOf, uncovered, type Stack } from '../fold';
 import { anticlockwise, direction, dot, extent, intersection, leastWidth, regionArea, TOLERANCE } from '../geometry';
 import { inches, mm } from '../length';
@@ -21,7 +21,7 @@ export function foldChecks({ design }: Plan, made: Made): Check[] {
   // What stands is asked of its walls.
   const [first] = built.cavities;
   const cavity = first?.kind === 'box' ? undefined : first;
-  const name = (id: PanelId): string => panelName(built, id);
+  const name = (id: PanelId): PanelName => panelName(built, id);
   const numbers = allNumbers(made);
   /** What a maker calls whatever holds a fold: a flap, a score by its number, or the glue. */
   const holder = (id: string): string => {

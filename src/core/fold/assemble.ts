@@ -1,4 +1,4 @@
-import type { PanelId, Piece } from '../pattern';
+import type { PanelId, StepId, Piece } from '../pattern';
 import {
   apply,
   boxesMeet,
@@ -55,9 +55,9 @@ export interface AssemblyPlace extends FlatStep {
   readonly level:
     | 'top'
     | 'bottom'
-    | { readonly above: string }
-    | { readonly below: string }
-    | { readonly slidOver: readonly string[]; readonly from: string };
+    | { readonly above: PanelId }
+    | { readonly below: PanelId }
+    | { readonly slidOver: readonly PanelId[]; readonly from: PanelId };
 }
 
 /** Work on flat piles. */
@@ -297,7 +297,7 @@ export const isReady = ({ earlier }: Folded, { insertAfter }: Cavity): boolean =
   insertAfter === 'flat' || earlier.some(({ step }) => step.id === insertAfter);
 
 /** The stage after the step of that id. Throws when none has it. */
-export function stageAfter(folded: Folded, step: string): Stage {
+export function stageAfter(folded: Folded, step: StepId): Stage {
   const stage = [...folded.earlier, ...folded.stages].find((s) => s.step.id === step);
   if (!stage) throw new Error(`no step is called ${step}`);
   return stage;

@@ -1,4 +1,4 @@
-import type { PanelId, Piece } from '../pattern';
+import type { PanelId, PanelName, Piece } from '../pattern';
 import { randomNormal } from 'd3-random';
 import { seeded } from '../chance';
 import { claimsOf, measured, type Contents, type OwnClaims } from '../constructions';
@@ -143,7 +143,12 @@ function standingTried(
 ): Tried {
   const { built, folded: whole } = made;
   const slack = offBy(1.5 * worst);
-  const thing = (folded: Folded) => ({ folded, cavity, caliper: NO_PAPER, name: (panel: PanelId) => panel });
+  const thing = (folded: Folded) => ({
+    folded,
+    cavity,
+    caliper: NO_PAPER,
+    name: (panel: PanelId): PanelName => String(panel),
+  });
   const failing = (folded: Folded): readonly string[] =>
     measured(built.claims, 'standing', thing(folded), own).flatMap(({ level, kind }) =>
       level === 'fail' ? [kind] : [],

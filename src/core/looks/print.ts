@@ -1,4 +1,4 @@
-import { type PanelId, outlineOf, type Blank } from '../pattern';
+import { outlineOf, type Blank, type PanelId, type PanelName } from '../pattern';
 import { inView, layerOf, visibleFrom, type Side } from '../fold';
 import {
   applyAll,
@@ -20,7 +20,7 @@ export interface Showing {
   readonly panel: PanelId;
   /** The piece it belongs to. */
   readonly piece: string;
-  readonly name: string;
+  readonly name: PanelName;
   /** Where it is seen: a side of the finished thing, a page. */
   readonly face: string;
   readonly side: Side;

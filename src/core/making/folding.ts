@@ -1,4 +1,4 @@
-import type { PanelId, ScoreId } from '../pattern';
+import type { PanelId, PanelName, ScoreId } from '../pattern';
 import type { Say } from '../length';
 import { isReady, type FlatWork, type Stage, type StandingStage } from '../fold';
 import {
@@ -64,7 +64,7 @@ export function assemblySteps(
 ): StepDraft[] {
   const { step } = stage;
   const { built } = made;
-  const name = (id: PanelId): string => panelName(built, id);
+  const name = (id: PanelId): PanelName => panelName(built, id);
   const steps: StepDraft[] = [];
   const glue = glueIds(made).get(step.id);
   const piece = pieceWorkedOn(stage, made);

@@ -4,6 +4,8 @@ type Id<Kind extends string> = string & { readonly [OF]?: Kind };
 
 /** Names a panel, apart across all pieces of a thing. */
 export type PanelId = Id<'panel'>;
+/** What a maker calls a panel: `left flap`. */
+export type PanelName = Id<'panel name'>;
 /** Names a score: the line between two panels. */
 export type ScoreId = Id<'score'>;
 /** Names a step of an assembly. */

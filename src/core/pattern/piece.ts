@@ -1,4 +1,4 @@
-import type { PanelId, ScoreId } from './ids';
+import type { PanelId, PanelName, ScoreId } from './ids';
 import type { Mm } from '../length';
 import { TOLERANCE, type Point, type Polygon, type Segment } from '../geometry';
 
@@ -11,8 +11,7 @@ export interface Blank {
 /** A face between folds. Its inside lies up on the sheet. */
 export interface Panel {
   readonly id: PanelId;
-  /** What a maker calls it: `left flap`. */
-  readonly name: string;
+  readonly name: PanelName;
   readonly polygon: Polygon<'sheet'>;
   /**
    * How it bends where that is not by folding its scores: pinched in by hand, too small for them, so it is not followed in space;

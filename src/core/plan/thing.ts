@@ -1,5 +1,5 @@
 /** The thing a pattern folds to, as its maker speaks of it: its parts by name, its own paper, how it is looked at. */
-import type { PanelId, Hinge, Panel, Piece } from '../pattern';
+import type { PanelId, PanelName, Hinge, Panel, Piece } from '../pattern';
 import type { Built } from '../constructions';
 import { facesView, type Folded, type Stack, type View } from '../fold';
 import { fromSegment } from '../geometry';
@@ -40,8 +40,8 @@ export function ownPaper(stack: Stack, built: Built): Stack {
 export const viewOf = (built: Built, stack: Stack): View => facesView(stack, built.cavities[0]);
 
 /** What a maker calls a panel. */
-export const panelName = (built: Built, id: PanelId): string =>
-  built.pieces.flatMap((piece) => piece.panels).find((panel) => panel.id === id)?.name ?? id;
+export const panelName = (built: Built, id: PanelId): PanelName =>
+  built.pieces.flatMap((piece) => piece.panels).find((panel) => panel.id === id)?.name ?? String(id);
 
 /** The piece a panel belongs to. */
 export const pieceOf = (built: Built, panel: PanelId): Piece =>

@@ -1,4 +1,4 @@
-import type { PanelId, Piece } from '../pattern';
+import type { PanelId, PanelName, Piece } from '../pattern';
 import { hasPanel, layerOf, layersAt } from '../fold';
 import {
   apply,
@@ -30,7 +30,7 @@ export interface Scar {
   readonly what: string;
   readonly ends: Ends;
   /** The panel it lies on, as its maker calls it; null for what is cut off. */
-  readonly panel: PanelId | null;
+  readonly panel: PanelName | null;
   readonly panelId: PanelId | null;
   /** It was wrong before, and is not only in the way of another pattern. */
   readonly wrong: boolean;
@@ -157,7 +157,7 @@ export function laidSo(
   seen: Seen,
   limit: number,
 ): Omit<LaidPattern, 'turned' | 'over' | 'at'> | null {
-  const name = (id: PanelId): string => piece.panels.find((panel) => panel.id === id)?.name ?? id;
+  const name = (id: PanelId): PanelName => piece.panels.find((panel) => panel.id === id)?.name ?? String(id);
   const { byPanel: bites, short } = bitesOf(piece, sheet, lay, sheet.marks.length > 0 ? limit : Infinity);
   const scored = new Set<string>();
   const showing: { panel: PanelId; points: readonly Point<'sheet'>[] }[] = [];

@@ -1,4 +1,4 @@
-import type { PanelId } from '../../pattern';
+import type { PanelId, PanelName } from '../../pattern';
 import type { Calipers, Cavity, Folded } from '../../fold';
 import type { Mm, Say } from '../../length';
 
@@ -33,7 +33,7 @@ export interface FoldedThing {
   /** How thick the paper of a piece is. */
   readonly caliper: Calipers;
   /** What a maker calls a panel. */
-  readonly name: (panel: PanelId) => string;
+  readonly name: (panel: PanelId) => PanelName;
 }
 
 /** One kind of promise: how it is measured on the folded thing, and what is said of it. */

@@ -1,4 +1,4 @@
-import type { PanelId, StepId } from '../../pattern';
+import type { PanelName, StepId } from '../../pattern';
 import { levelOf, thickestPile } from '../../fold';
 import { intersection } from '../../geometry';
 import type { Mm } from '../../length';
@@ -13,7 +13,7 @@ export interface Creases {
   readonly thickness: Mm;
 }
 export interface CreasesFacts {
-  creases: { readonly panel: PanelId };
+  creases: { readonly panel: PanelName };
 }
 
 /** A single crease goes round so much without being eased, mm. From memory. */

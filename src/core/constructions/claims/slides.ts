@@ -1,4 +1,4 @@
-import type { PanelId } from '../../pattern';
+import type { PanelId, PanelName } from '../../pattern';
 import { inView, layerOf, mouthView } from '../../fold';
 import { boxOf, TOLERANCE } from '../../geometry';
 import { inches } from '../../length';
@@ -11,7 +11,7 @@ export interface Slides {
   readonly between: readonly [string, string];
 }
 export interface SlidesFacts {
-  slides: { readonly panel: PanelId };
+  slides: { readonly panel: PanelName };
 }
 
 /** A slider with more room than this rattles, mm. Common practice 1/4 in. */

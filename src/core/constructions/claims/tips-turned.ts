@@ -1,4 +1,4 @@
-import type { PanelId } from '../../pattern';
+import type { PanelName } from '../../pattern';
 import { listed } from '../../text';
 import type { ClaimType } from './claim';
 
@@ -8,7 +8,7 @@ export interface TipsTurned {
   readonly flaps: readonly string[];
 }
 export interface TipsTurnedFacts {
-  'tips-turned': { readonly panels: readonly PanelId[] };
+  'tips-turned': { readonly panels: readonly PanelName[] };
 }
 
 export const tipsTurned: ClaimType<TipsTurned, TipsTurnedFacts> = {

@@ -2,7 +2,7 @@
  * What can be found of a plan, and what the sentence about it needs besides its figures: one line a kind. A kind without
  * words does not compile, and neither does a cure for what nobody asks.
  */
-import type { PanelId } from '../../pattern';
+import type { PanelName } from '../../pattern';
 import type { AnyProblem, FitRefusal } from '../../fold';
 import type { ClaimFacts, OwnFacts } from '../claims';
 
@@ -57,18 +57,18 @@ export interface HolderFacts {
   'what-fits': { readonly width: number; readonly height: number; readonly depth?: number };
   gusset: Nothing;
   /** A panel that crosses the thickness. */
-  spine: { readonly panel: PanelId };
+  spine: { readonly panel: PanelName };
   loose: { readonly side: 'width' | 'height'; readonly why: 'sheet' | 'proportions' };
   /** A part that is shorter than usual on a given sheet, for the contents. */
   'gave-way': NamedPart;
-  'closing-lap': { readonly panel: PanelId };
+  'closing-lap': { readonly panel: PanelName };
   'shallow-pocket': { readonly tall: number };
   'slides-off': Nothing;
   'finished-size': { readonly width: number; readonly height: number };
-  overhang: { readonly panel: PanelId };
+  overhang: { readonly panel: PanelName };
   hole: Nothing;
   /** What holds or is met, with its article: `the floor`, `score 3`. */
-  folding: { readonly code: AnyProblem['code']; readonly panel: PanelId; readonly by: string } | Nothing;
+  folding: { readonly code: AnyProblem['code']; readonly panel: PanelName; readonly by: string } | Nothing;
   'thick-contents': Nothing;
   /** A wrap with a side at each edge of its packet: how broad it is flat, and round the packet. */
   stuffed: { readonly flat: number };
@@ -97,9 +97,9 @@ export interface HolderFacts {
   'stiff-paper': { readonly thickness: number };
   window: Nothing;
   'window-avoided': Nothing;
-  'print-side': { readonly panels: readonly PanelId[] };
-  'print-direction': { readonly panel: PanelId; readonly slanted: boolean };
-  'print-upside-down': { readonly panels: readonly PanelId[] };
+  'print-side': { readonly panels: readonly PanelName[] };
+  'print-direction': { readonly panel: PanelName; readonly slanted: boolean };
+  'print-upside-down': { readonly panels: readonly PanelName[] };
   /** Opened and page by page: what does not stand upright, how it stands, and where. */
   'print-seen': {
     readonly wrong: readonly { readonly name: string; readonly stands: string; readonly faces: readonly string[] }[];

@@ -5,7 +5,7 @@ import type { Segment } from '../../geometry';
 interface Place {
   readonly id: string;
   /** The panel the contents lie or stand on; in a pocket the wall whose edge they pass as they go in. */
-  readonly floor: string;
+  readonly floor: PanelId;
   /** The step after which they go in; `flat` before any. */
   readonly insertAfter: StepId;
   /** What a maker does to put them in, a sentence, where the kind of place does not say it. */
@@ -40,7 +40,7 @@ export interface BoxCavity extends Place {
   /** A line on the floor's sheet along which the contents' width lies. */
   readonly across: Segment<'sheet'>;
   /** The panel that says how tall it is where nothing lies over it. */
-  readonly tall: string;
+  readonly tall: PanelId;
   /** Contents stand on edge: their height goes up, their thickness across the floor. */
   readonly onEdge: boolean;
   /** Contents go in along their height, from an end that is open; from above when left out. */
@@ -50,7 +50,7 @@ export interface BoxCavity extends Place {
   /** They are glued to the floor. */
   readonly glued?: true;
   /** Panels that lie flush with its walls and floor on the far side: they take nothing of the room. */
-  readonly outside?: readonly string[];
+  readonly outside?: readonly PanelId[];
 }
 
 /** A place contents go, as its construction declares it. */

@@ -23,7 +23,7 @@ export interface Fold {
   /** Every panel that moves, those further out included. */
   readonly moving: readonly PanelId[];
   /** Tuck: the panel the moving ones go under, instead of onto the stack. */
-  readonly under?: string;
+  readonly under?: PanelId;
 }
 
 /** Why a fold cannot be made as told. */

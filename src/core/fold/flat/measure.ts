@@ -30,7 +30,7 @@ export interface Lap {
 }
 
 /** What two panels share once folded, and how broad the band is. */
-export function lapBetween(stack: Stack, a: string, b: string): Lap {
+export function lapBetween(stack: Stack, a: PanelId, b: PanelId): Lap {
   const polygons = intersection(layerOf(stack, a).polygon, layerOf(stack, b).polygon);
   return { polygons, breadth: Math.max(0, ...polygons.map(leastWidth)) };
 }
@@ -39,7 +39,7 @@ export function lapBetween(stack: Stack, a: string, b: string): Lap {
  * How far two facing panels reach past each other along an axis, mm; negative is the gap between their tips.
  * The axis is a unit vector in the folded plane, square to both their folds.
  */
-export function reachAcross(stack: Stack, a: string, b: string, axis: Point<'folded'>): number {
+export function reachAcross(stack: Stack, a: PanelId, b: PanelId, axis: Point<'folded'>): number {
   const [lowA, highA] = extent(layerOf(stack, a).polygon, axis);
   const [lowB, highB] = extent(layerOf(stack, b).polygon, axis);
   return Math.min(highA, highB) - Math.max(lowA, lowB);

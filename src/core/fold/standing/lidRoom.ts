@@ -1,3 +1,4 @@
+import type { PanelId } from '../../pattern';
 import { boxOf3, seenFrom, type Pose, type Segment, TOLERANCE } from '../../geometry';
 import { reached } from '../flat/hangsOn';
 import { thickestPile } from '../flat/measure';
@@ -7,12 +8,12 @@ import { roomAxes, roomOver } from './boxRoom';
 
 /** A lid and what it goes over: their floors, and the line on the inner floor along which the contents' width lies. */
 export interface LidPair {
-  readonly inner: string;
-  readonly outer: string;
+  readonly inner: PanelId;
+  readonly outer: PanelId;
   readonly across: Segment<'sheet'>;
   readonly outerAcross: Segment<'sheet'>;
   /** A wall of the lid, which says how deep it is. */
-  readonly wall: string;
+  readonly wall: PanelId;
 }
 
 /** How a lid goes on, one way across. */
@@ -69,7 +70,7 @@ function thickestBeside(
 }
 
 /** How far two panels' edges lie on each other in space, mm: the longest stretch shared; 0 when they do not meet. */
-export function edgesMeet(standing: Standing, a: string, b: string): number {
+export function edgesMeet(standing: Standing, a: PanelId, b: PanelId): number {
   const [p, q] = [leafOf(standing, a), leafOf(standing, b)];
   let best = 0;
   p.corners.forEach((from, i) => {
