@@ -44,6 +44,12 @@ test('among many each line answers for itself: a bad one costs no other its answ
   );
 });
 
+test('started with an option nobody knows it ends with status 2, its reasons on standard error, nothing on standard output', () => {
+  const { status, out, err } = started('plan', '', '--lots');
+  expect([status, out]).toEqual([2, '']);
+  expect(JSON.parse(err)).toMatchObject({ error: '“--lots” is not an option here. Only --many is.' });
+});
+
 test('a design that cannot be made is a plan with a failed check, and no error', async () => {
   const { status, out } = await asked(plan, JSON.stringify({ ...card, paper: { width: '5 in', height: '5 in' } }));
   const { checks } = JSON.parse(out) as { checks: { id: string; level: string }[] };

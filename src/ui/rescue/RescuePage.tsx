@@ -19,7 +19,7 @@ import type { ShownWay, ShownWays } from '@/workers/rescue.worker';
 import { Facts } from './Facts';
 import { TOLD, USUAL, withHappened, withMoved, type Told } from './facts';
 import { SheetAsItIs } from './SheetAsItIs';
-import { useMishap } from './useMishap';
+import { useMishap, type MishapAsked } from './useMishap';
 import { useWays } from './useWays';
 import { WayCard } from './WayCard';
 import { WhatItWasToBe } from './WhatItWasToBe';
@@ -108,23 +108,18 @@ function WentWrong({ form, projectId, aside, vanished, shelf }: WentWrongProps) 
   );
 }
 
-interface TellingProps {
-  readonly told: Told;
-  readonly project: Project | null;
-  readonly aside: Aside | null;
-  readonly shelf: readonly Project[];
-  readonly graduation: Graduation;
-  readonly units: Project['units'];
+interface TellingProps extends MishapAsked {
   readonly onTell: (part: Partial<Told>) => void;
   readonly onDone: () => void;
 }
 
 /** What it was to be, what is wrong, and the ways out. */
-function Telling({ told, project, aside, shelf, graduation, units, onTell, onDone }: TellingProps) {
+function Telling({ onTell, onDone, ...asked }: TellingProps) {
+  const { told, project, aside, graduation, units } = asked;
   const router = useRouter();
   const { failed, undoable } = useTell();
   const [, setMisreads] = useSetting(MISREADS);
-  const mishap = useMishap({ told, aside, project, shelf, graduation, units });
+  const mishap = useMishap(asked);
   const { part, design, piece, flaps, document, unread, sheet } = mishap;
   const { facts } = told;
   const { found, trouble } = useWays(sheet && facts.length > 0 ? document : null, units, graduation);
@@ -142,7 +137,7 @@ function Telling({ told, project, aside, shelf, graduation, units, onTell, onDon
   });
   return (
     <>
-      <WhatItWasToBe told={told} aside={aside} project={project} shelf={shelf} mishap={mishap} onTell={onTell} />
+      <WhatItWasToBe {...asked} mishap={mishap} onTell={onTell} />
       {!piece && (
         <Alert type="warning" showIcon title="There is no pattern for this: choose another size, or another holder." />
       )}

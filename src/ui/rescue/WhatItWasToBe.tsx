@@ -1,20 +1,14 @@
 import { Select } from 'antd';
 import { CONSTRUCTIONS } from '@/core/constructions';
-import type { Project } from '@/data/db';
 import { goesOnWith } from '@/data/makes';
-import type { Aside } from '@/data/way-out';
 import { LengthField } from '../parts/LengthField';
 import { USUAL, type Told } from './facts';
-import type { ToldMishap } from './useMishap';
+import type { MishapAsked, ToldMishap } from './useMishap';
 import styles from './Rescue.module.css';
 
 const HOLDERS = CONSTRUCTIONS.map(({ name, title }) => ({ value: name, label: title }));
 
-interface WhatItWasToBeProps {
-  readonly told: Told;
-  readonly aside: Aside | null;
-  readonly project: Project | null;
-  readonly shelf: readonly Project[];
+interface WhatItWasToBeProps extends Pick<MishapAsked, 'told' | 'aside' | 'project' | 'shelf'> {
   readonly mishap: ToldMishap;
   readonly onTell: (part: Partial<Told>) => void;
 }

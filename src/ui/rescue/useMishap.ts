@@ -15,7 +15,8 @@ import { wrongOf, type Told } from './facts';
 
 const NO_SET: SetInput = setOf({ version: 1, construction: 'mat', contents: { width: 50, height: 50 } });
 
-interface Asked {
+/** A mishap as it is told, and what it may have happened to. */
+export interface MishapAsked {
   readonly told: Told;
   readonly aside: Aside | null;
   readonly project: Project | null;
@@ -43,7 +44,7 @@ export interface ToldMishap {
 }
 
 /** Works a told mishap out: what a part or a size changes is planned anew, what a fact changes is only read anew. */
-export function useMishap({ told, aside, project, shelf, graduation, units }: Asked): ToldMishap {
+export function useMishap({ told, aside, project, shelf, graduation, units }: MishapAsked): ToldMishap {
   const stash = useStashPapers();
   const source = aside?.make ?? project;
   const whole = usePlannedSet(source?.set ?? NO_SET);

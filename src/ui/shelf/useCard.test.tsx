@@ -1,10 +1,11 @@
 /** @jest-environment jsdom */
 /** A card is drawn at once as it was last, and put right where that is no longer so. */
 import { act, renderHook, waitFor } from '@testing-library/react';
+import * as react from 'react';
 import type { SetInput } from '@/core/sets';
 import { DEMO_SHELF } from '@/data/demo';
 import { cardOf, type Card } from './card';
-import { exampleCards } from './exampleCards';
+import { exampleCards, type ExampleCards } from './exampleCards';
 import { useCard } from './useCard';
 
 const kept = new Map<string, { card: unknown; by: string }>();
@@ -82,14 +83,18 @@ test('what was drawn on this page is there in the same moment', () => {
   expect(shows(set(0))).toEqual([cardOf(set(0))]);
 });
 
-test('an example is drawn as it came, without planning; one that was changed is planned', async () => {
-  // As an answer carries it.
-  const sent = <T,>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
-  const came = sent(exampleCards());
-  // Each is there under the set as the shelf reads it, and is the card that would be planned.
-  expect(came).toHaveLength(DEMO_SHELF.length);
-  for (const [key, card] of came.slice(4, 7)) expect(sent(cardOf(JSON.parse(key) as SetInput))).toEqual(card);
+/** As an answer carries it. */
+const sent = <T,>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+const answers = (came: ExampleCards): void => {
   window.fetch = (() => Promise.resolve({ json: () => Promise.resolve(came) })) as unknown as typeof fetch;
+};
+
+test('an example is drawn as it came, without planning; one that was changed is planned', async () => {
+  const { cards: came, by } = sent(exampleCards());
+  // Each is there under the set as the shelf reads it, and is the card that would be planned.
+  expect([came.length, by]).toEqual([DEMO_SHELF.length, 'v2']);
+  for (const [key, card] of came.slice(4, 7)) expect(sent(cardOf(JSON.parse(key) as SetInput))).toEqual(card);
+  answers({ by, cards: came });
   const [key, card] = came[4]!;
   const seen = shows(JSON.parse(key) as SetInput, true, true);
   await waitFor(() => expect(seen).toEqual([null, card]));
@@ -99,4 +104,22 @@ test('an example is drawn as it came, without planning; one that was changed is 
   const other = shows(changed, true, true);
   await rest();
   await waitFor(() => expect(other.at(-1)).toEqual(cardOf(changed)));
+});
+
+test('examples that another version drew are planned, as they are without a network', async () => {
+  const { cards } = sent(exampleCards());
+  for (const [n, come] of [
+    [6, () => answers({ by: 'v1', cards: cards.map(([set, card]) => [set, { ...card, pieces: 99 }]) })],
+    [7, () => void (window.fetch = () => Promise.reject(new TypeError('offline')))],
+  ] as const) {
+    // What was asked for once is asked for again; React stays the one that renders here.
+    jest.resetModules();
+    jest.doMock('react', () => react);
+    const fresh = await import('./useCard');
+    come();
+    const input = JSON.parse(cards[n]![0]) as SetInput;
+    const { result } = renderHook(() => fresh.useCard(input, true, true));
+    await rest();
+    await waitFor(() => expect(result.current).toEqual(cardOf(input)));
+  }
 });

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import type { SetInput } from '@/core/sets';
 import { keepStill, readStill } from '@/data/stills';
 import type { Card } from './card';
+import type { ExampleCards } from './exampleCards';
 
 /** A moment in which nothing else is waiting; where the browser does not tell, the next one. */
 const idle = (): Promise<void> =>
@@ -17,11 +18,15 @@ const drawn = new Map<string, Card>();
 /** This version of what draws cards; nothing while the app is worked on. */
 const VERSION = process.env.DRAWN_BY ?? '';
 
-/** The examples’ cards, as this version drew them when it was built; asked for once. */
+/** The examples’ cards, drawn when the app was built; asked for once. Those that another version drew are as good as none. */
 let cameDrawn: Promise<ReadonlyMap<string, Card>> | null = null;
 const cameWith = async (key: string): Promise<Card | null> => {
-  cameDrawn ??= fetch('/shelf/cards').then(async (answer) => new Map((await answer.json()) as [string, Card][]));
-  return (await cameDrawn.catch(() => null))?.get(key) ?? null;
+  cameDrawn ??= fetch('/shelf/cards')
+    .then((answer) => answer.json() as Promise<ExampleCards>)
+    .then(({ by, cards }) => new Map(by === VERSION ? cards : []))
+    // Without a network they are planned like any other.
+    .catch(() => new Map());
+  return (await cameDrawn).get(key) ?? null;
 };
 
 /**
