@@ -1,10 +1,10 @@
 'use client';
 
+import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { EllipsisOutlined } from '@ant-design/icons';
 import { Button, Dropdown } from 'antd';
 import dayjs from 'dayjs';
 import relativeTime from 'dayjs/plugin/relativeTime';
-import { useRef } from 'react';
 import { Link } from '../parts/Link';
 import { constructionNamed } from '@/core/constructions';
 import { lengthParts, mm } from '@/core/length';
@@ -21,7 +21,6 @@ import { InUnits, useUnits } from '../parts/InUnits';
 import { useInSight } from './useInSight';
 import type { Card } from './card';
 import { useCard } from './useCard';
-import { usePull } from './usePull';
 import styles from './Shelf.module.css';
 
 dayjs.extend(relativeTime);
@@ -42,19 +41,22 @@ const ROOM = { width: 230, height: 136 };
 export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCardProps) {
   const [sightRef, inSight] = useInSight();
   const card = useCard(project.set, inSight, isExample(project));
-  const own = useRef<HTMLLIElement>(null);
-  // By name it goes with the keyboard: “Add” on the bench.
-  const { by, over } = usePull(own, project.id);
+  const drag = useDraggable({ id: project.id });
+  const drop = useDroppable({ id: project.id });
   const figure = (value: number, unit = true) => <Figure value={value} unit={unit} />;
   return (
     <InUnits units={project.units} graduation={project.set.graduation ?? '1/8 in'}>
       <li
-        ref={own}
-        data-card={project.id}
+        ref={(node) => {
+          drag.setNodeRef(node);
+          drop.setNodeRef(node);
+        }}
         className={styles.project}
-        data-over={over || undefined}
-        data-pulled={by !== null || undefined}
-        style={by ? { transform: `translate(${by[0]}px, ${by[1]}px)` } : undefined}
+        data-over={(drop.isOver && drop.active?.id !== project.id) || undefined}
+        data-pulled={drag.isDragging || undefined}
+        style={drag.transform ? { transform: `translate(${drag.transform.x}px, ${drag.transform.y}px)` } : undefined}
+        // By name it goes with the keyboard: “Add” on the bench.
+        onPointerDown={(event) => drag.listeners?.onPointerDown?.(event)}
       >
         <Link href={`/bench?p=${encodeURIComponent(project.id)}`} className={styles.open} draggable={false}>
           <span className={styles.picture} ref={sightRef}>

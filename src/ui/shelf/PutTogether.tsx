@@ -1,8 +1,9 @@
 'use client';
 
+import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core';
 import { Modal, Select } from 'antd';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { LIES, MOST_ALIKE, outermost, withSetInside, type Lie } from '@/core/sets';
 import type { Project } from '@/data/db';
 import { addProject } from '@/data/projects';
@@ -10,8 +11,13 @@ import { NumberField } from '../parts/NumberField';
 import { useOnce } from '../parts/once';
 import { LIE_TITLE } from '../parts/titles';
 import { useTell } from '../parts/useTell';
-import { PullContext } from './usePull';
 import styles from './Shelf.module.css';
+
+/** A card is pulled once the pointer went so far, px: before that it is pressed. */
+const PULLED = 10;
+
+/** Let go, a card is not pressed as well: the link it is would be followed. */
+const notPressed = (event: Event): void => event.preventDefault();
 
 interface Putting {
   readonly inner: Project;
@@ -25,18 +31,8 @@ export function PutTogether({ shelf, children }: { readonly shelf: readonly Proj
   const { failed } = useTell();
   const router = useRouter();
   const [putting, setPutting] = useState<Putting | null>(null);
-  const [over, setOver] = useState<string | null>(null);
-  const pulling = useMemo(
-    () => ({
-      over,
-      onOver: setOver,
-      onDrop: (pulled: string, onto: string): void => {
-        const [inner, outer] = [pulled, onto].map((id) => shelf.find((project) => project.id === id));
-        if (inner && outer) setPutting({ inner, outer, count: 1, lie: 'stacked' });
-      },
-    }),
-    [over, shelf],
-  );
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: PULLED } }));
+  const named = (id: unknown): Project | undefined => shelf.find((project) => project.id === id);
   const [put] = useOnce((now: Putting) => {
     const { inner, outer, count, lie } = now;
     const [holder] = outermost(outer.set).filter(({ round }) => round === undefined);
@@ -46,7 +42,17 @@ export function PutTogether({ shelf, children }: { readonly shelf: readonly Proj
       .catch(failed('They could not be put together'));
   });
   return (
-    <PullContext value={pulling}>
+    <DndContext
+      sensors={sensors}
+      collisionDetection={pointerWithin}
+      onDragStart={() => window.addEventListener('click', notPressed, true)}
+      onDragCancel={() => window.removeEventListener('click', notPressed, true)}
+      onDragEnd={({ active, over }) => {
+        setTimeout(() => window.removeEventListener('click', notPressed, true));
+        const [inner, outer] = [named(active.id), named(over?.id)];
+        if (inner && outer && inner !== outer) setPutting({ inner, outer, count: 1, lie: 'stacked' });
+      }}
+    >
       {children}
       {putting && (
         <Modal
@@ -78,6 +84,6 @@ export function PutTogether({ shelf, children }: { readonly shelf: readonly Proj
           </div>
         </Modal>
       )}
-    </PullContext>
+    </DndContext>
   );
 }
