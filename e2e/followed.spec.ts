@@ -153,6 +153,8 @@ for (const { name, width, height, holders } of SIZES)
                   picture: box(picture)!,
                   next: box(next)!,
                   near: box(picture?.querySelector('svg [class*="nearEdge"] rect')),
+                  words: box(document.querySelector('[aria-label="What to do"]'))!,
+                  caution: box(document.querySelector('[aria-label="What to do"] > [class*="caution"]')),
                 };
               });
               const where = `${holder}, step ${at + 1}`;
@@ -163,6 +165,8 @@ for (const { name, width, height, holders } of SIZES)
                 true,
               ]);
               expect([where, seen.next.bottom <= height + 1]).toEqual([where, true]);
+              // What may hurt is read without scrolling too.
+              if (seen.caution) expect([where, seen.caution.bottom <= seen.words.bottom]).toEqual([where, true]);
               expect(seen.picture.bottom - seen.picture.top).toBeGreaterThan(height * 0.22);
               if (seen.near) expect([where, seen.near.bottom <= seen.picture.bottom + 1]).toEqual([where, true]);
               expect([where, await badlyPlaced(page, '[aria-label="What to do"]')]).toEqual([where, []]);

@@ -73,13 +73,14 @@ export function StopView({ at, stop, made, design, part, beware }: StopViewProps
             {text}
           </p>
         ))}
+        {/* Before the ruler: on a phone what comes after it is out of sight. */}
+        {step.caution && <p className={styles.caution}>{step.caution}</p>}
         <Readings key={`read ${at}`} readings={step.readings} />
         {step.how && (
           <p className={styles.how}>
             <Words>{step.how}</Words>
           </p>
         )}
-        {step.caution && <p className={styles.caution}>{step.caution}</p>}
         {step.ifRough && (
           <details key={`rough ${at}`} className={styles.rough}>
             <summary>The sheet is torn, or off a roll</summary>
