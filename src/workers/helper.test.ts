@@ -54,23 +54,24 @@ test('where there are none, or one breaks, whoever asks is told at once', async 
   broken.end();
 });
 
-test('one that says nothing is told of within seconds, and the asking goes on', async () => {
+test('one that says nothing is told of within seconds, another is started beside it, and whichever greets is asked', async () => {
   jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask', 'nextTick'] });
-  const { worker } = workerOf(null);
-  const helper = startHelper<Adds>(() => worker);
+  const made = [workerOf(null), workerOf(ADDS)];
+  let at = 0;
+  const make = jest.fn(() => made[at++]!.worker);
+  const helper = startHelper<Adds>(make);
   const told = jest.fn();
-  let settled = false;
-  helper
-    .ask((remote) => remote.add(2, 3), told)
-    .finally(() => (settled = true))
-    .catch(() => undefined);
+  const asked = helper.ask((remote) => remote.add(2, 3), told);
   jest.advanceTimersByTime(7999);
   expect(told).not.toHaveBeenCalled();
+  expect(make).toHaveBeenCalledTimes(1);
   jest.advanceTimersByTime(1);
   expect(told.mock.calls).toEqual([[expect.objectContaining({ problem: 'silent' })]]);
-  expect(settled).toBe(false);
   jest.useRealTimers();
+  expect(await asked).toBe(5);
+  expect(made.map(({ ended }) => ended())).toEqual([true, false]);
   helper.end();
+  expect(made.map(({ ended }) => ended())).toEqual([true, true]);
 });
 
 test('one that greets and works long is not called silent', async () => {

@@ -35,7 +35,7 @@ export const greets: Greets = { hello: () => true };
 export interface Helper<T> {
   /**
    * Asks it something. Fails with `HelperTrouble` when it is missing or breaks; `silent` is called when it does not even
-   * greet within seconds, and the asking goes on.
+   * greet within seconds: another one is then started beside it, and whichever greets first is asked.
    */
   readonly ask: <R>(job: (remote: Remote<T>) => Promise<R>, silent?: (trouble: HelperTrouble) => void) => Promise<R>;
   readonly end: () => void;
@@ -43,36 +43,66 @@ export interface Helper<T> {
 
 /** Starts a helper; `make` makes its worker. Never throws: what is wrong is told to whoever asks. */
 export function startHelper<T extends Greets>(make: () => Worker): Helper<T> {
-  let worker: Worker | null = null;
+  let workers: Worker[] = [];
+  let greeted = false;
+  let ended = false;
+  let greets: (remote: Remote<T>) => void = () => undefined;
   let broken: (trouble: HelperTrouble) => void = () => undefined;
-  const breaking = new Promise<never>((_, fail) => (broken = fail));
-  breaking.catch(() => undefined);
-  try {
-    worker = make();
-    worker.onerror = (event) => {
-      // It is told in a sentence, not as an error of the page.
-      event.preventDefault();
-      broken(new HelperTrouble('broke'));
-    };
-    worker.onmessageerror = () => broken(new HelperTrouble('broke'));
-  } catch {
-    broken(new HelperTrouble('none'));
-  }
-  const remote = worker && wrap<T>(worker);
-  const greeting = remote && (remote as unknown as Remote<Greets>).hello();
-  greeting?.catch(() => undefined);
+  const there = new Promise<Remote<T>>((greet, fail) => {
+    greets = greet;
+    broken = fail;
+  });
+  // One that greeted may still break.
+  let breaks: (trouble: HelperTrouble) => void = () => undefined;
+  const breaking = new Promise<never>((_, fail) => (breaks = fail));
+  for (const one of [there, breaking]) one.catch(() => undefined);
+  const breakOff = (problem: HelperProblem): void => {
+    broken(new HelperTrouble(problem));
+    breaks(new HelperTrouble(problem));
+  };
+  const start = (): void => {
+    try {
+      const worker = make();
+      workers.push(worker);
+      worker.onerror = (event) => {
+        // It is told in a sentence, not as an error of the page.
+        event.preventDefault();
+        breakOff('broke');
+      };
+      worker.onmessageerror = () => breakOff('broke');
+      const remote = wrap<T>(worker);
+      (remote as unknown as Remote<Greets>).hello().then(
+        () => {
+          if (greeted) return;
+          greeted = true;
+          for (const other of workers) if (other !== worker) other.terminate();
+          workers = [worker];
+          greets(remote);
+        },
+        () => undefined,
+      );
+    } catch {
+      breakOff('none');
+    }
+  };
+  start();
   return {
     ask: async (job, silent) => {
-      if (!remote) return breaking;
-      const waiting = setTimeout(() => silent?.(new HelperTrouble('silent')), PATIENCE);
-      void greeting?.then(() => clearTimeout(waiting));
+      const waiting = setTimeout(() => {
+        if (greeted || ended) return;
+        silent?.(new HelperTrouble('silent'));
+        if (workers.length === 1) start();
+      }, PATIENCE);
       try {
-        return await Promise.race([job(remote), breaking]);
+        return await Promise.race([there.then(job), breaking]);
       } finally {
         clearTimeout(waiting);
       }
     },
-    end: () => worker?.terminate(),
+    end: () => {
+      ended = true;
+      for (const worker of workers) worker.terminate();
+    },
   };
 }
 
