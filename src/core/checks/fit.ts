@@ -1,7 +1,7 @@
 import { TOLERANCE, extent } from '../geometry';
 import type { Ease } from '../constructions';
 import { alongContents, type OpenCavity } from '../fit';
-import { hasPanel, inView, layerOf, levelOf, mouthView, thickestPile, type FlatCavity } from '../fold';
+import { hasPanel, inView, layerOf, levelOf, mouthView, thickestPile, type BoxCavity, type FlatCavity } from '../fold';
 import { inches, mm, type Mm } from '../length';
 import { calipersOf, constructionOptions, type Design } from '../design';
 import { type Made, type Plan, spinesOf } from '../plan';
@@ -11,6 +11,8 @@ import { check, curesFor, fromContents, type Check, type Level, type Remedy } fr
 const SLIDES_OFF = inches(1 / 4);
 /** So much more room than was aimed for, and contents rattle, mm. From memory. */
 const LOOSE = inches(1 / 2);
+/** So much room over contents that are thinner than it, and they tumble about in a box, mm. From memory. */
+const TUMBLES = inches(1 / 4);
 /** A pocket keeps what stands in it when it is at least this share of its height deep. From memory. */
 const KEEPS = 1 / 3;
 
@@ -40,7 +42,7 @@ export function fitChecks({ design }: Plan, made: Made): Check[] {
     ...(['width', 'height'] as const)
       .filter((side) => limits.includes(side))
       .map((side) => roomCheck(design, side, ease)),
-    ...(inBox ? [depthCheck(design, depth, cavity.onEdge)] : []),
+    ...(inBox ? [depthCheck(design, depth, cavity)] : []),
     check('goes-in', stuck ? 'fail' : 'pass', stuck ? 1 : 0, 0, {
       why: stuck,
       into: inBox ? (cavity.from ?? 'above') : 'pocket',
@@ -49,6 +51,7 @@ export function fitChecks({ design }: Plan, made: Made): Check[] {
     ...spineChecks(design, made),
     // What is bought is as large as it is.
     ...(made.built.pieces.some(({ source }) => source === 'bought') ? [] : looseChecks(design, hold, ease)),
+    ...(inBox && !cavity.onEdge ? deepChecks(design, depth) : []),
     ...gaveWay(design),
     ...(cavity.kind === 'pocket' ? shallowPocket(design, made, cavity) : []),
     ...(cavity.through && ease.width >= 0
@@ -68,11 +71,10 @@ export function fitChecks({ design }: Plan, made: Made): Check[] {
 
 /** What nobody told and is shorter than usual, so that the contents go in on a given sheet. */
 function gaveWay({ construction, options, told, blank }: Design): Check[] {
-  if (!blank) return [];
   return constructionOptions(construction.name).flatMap(({ name, title, fallback }) => {
     const now = (options as Record<string, unknown>)[name];
     const shorter = typeof now === 'number' && typeof fallback === 'number' && now < fallback && !told.includes(name);
-    return shorter ? [check('gave-way', 'note', now, fallback, { part: title }, [], name)] : [];
+    return shorter ? [check('gave-way', 'note', now, fallback, { part: title, sheet: blank !== null }, [], name)] : [];
   });
 }
 
@@ -87,6 +89,17 @@ function looseChecks(design: Design, { limits, cavity }: OpenCavity, ease: Ease)
         why === 'sheet' ? [fromContents(design)] : curesFor(design, 'loose', mm(ease[side] - design.aim[side]), side);
       return check('loose', 'warn', ease[side], design.aim[side], { side, why }, remedies, side);
     });
+}
+
+/** Over contents that are thinner than the room left over them. A box is hardly ever much too deep without being told so. */
+function deepChecks(design: Design, over: Mm): Check[] {
+  const { thickness, blank } = design;
+  if (thickness === 0 || over <= Math.max(TUMBLES, thickness) + TOLERANCE.folded) return [];
+  const cures = curesFor(design, 'loose', over, 'depth');
+  const remedies = blank ? [...cures, fromContents(design)] : cures;
+  return [
+    check('loose', over > LOOSE ? 'warn' : 'note', over, thickness, { side: 'depth', why: 'walls' }, remedies, 'depth'),
+  ];
 }
 
 /** What stands in a pocket that is too shallow tips out. */
@@ -157,9 +170,10 @@ function roomCheck(design: Design, side: 'width' | 'height', ease: Ease): Check 
 }
 
 /** A box is deeper than its contents, its own layers counted; a board is wrapped tight. */
-function depthCheck(design: Design, depth: Mm, onEdge: boolean): Check {
+function depthCheck(design: Design, depth: Mm, { onEdge, glued }: BoxCavity): Check {
   const shallow = depth < -TOLERANCE.folded;
-  const none = !shallow && depth <= TOLERANCE.folded && design.construction.ease.aim.width > 0;
+  // A pad that is glued in is as thick as its spine: the cover lies over it.
+  const none = !shallow && depth <= TOLERANCE.folded && !glued && design.construction.ease.aim.width > 0;
   return check(
     'room-depth',
     shallow ? 'fail' : none ? 'warn' : 'pass',

@@ -127,9 +127,15 @@ const SENTENCES: Words<PlanFacts> = {
       ? `The ${panel} of ${say(value, 'down')} has to cross ${say(limit, 'up')} of contents and paper, and does not reach. Make it broader.`
       : `The ${panel} is exactly as broad as what it crosses: it closes only if every fold is exact.`,
   loose: ({ value, limit, about: { side, why } }, say) =>
-    `${say(value)} of room in the ${side}, where ${say(limit)} was aimed for: ${why === 'sheet' ? 'the sheet is larger than this takes. Cut it smaller, or the contents rattle' : 'its proportions are fixed, and the other way decides. Another holder fits closer'}.`,
-  'gave-way': ({ value, limit, about: { part } }, say) =>
-    `For the contents to go in on this sheet, “${part}” is ${say(value)} instead of the usual ${say(limit)}.`,
+    why === 'walls'
+      ? `${say(value)} of room over the contents, which are ${say(limit)} thick: they tumble about. Lower walls hold them, or fill it up.`
+      : `${say(value)} of room in the ${side}, where ${say(limit)} was aimed for: ${why === 'sheet' ? 'the sheet is larger than this takes. Cut it smaller, or the contents rattle' : 'its proportions are fixed, and the other way decides. Another holder fits closer'}.`,
+  'gave-way': ({ value, limit, about: { part, sheet } }, say) =>
+    sheet
+      ? `For the contents to go in on this sheet, “${part}” is ${say(value)} instead of the usual ${say(limit)}.`
+      : value === 0
+        ? `“${part}” is left out: at this size there is no room for the usual ${say(limit)}.`
+        : `“${part}” is ${say(value)}: at this size there is no room for the usual ${say(limit)}.`,
   'closing-lap': ({ level, value, limit, about: { panel } }, say) =>
     level === 'fail'
       ? `The ${panel} laps what it closes by only ${say(Math.max(0, value), 'down')}: it does not stay shut. Make it ${say(limit - value, 'up')} longer.`

@@ -374,18 +374,12 @@ const defined = <T extends object>(some: T | undefined): { [K in keyof T]?: NonN
   Object.fromEntries(Object.entries(some ?? {}).filter(([, value]) => value !== undefined)) as never;
 
 /** What a construction is asked, from a design. */
-export const briefFor = ({
+export const briefFor = (
+  { contents, thickness, blank, aim, least, tool, graduation, options, paper }: Design,
+  asked: Contents | null = contents,
+): Brief => ({
   contents,
-  thickness,
-  blank,
-  aim,
-  least,
-  tool,
-  graduation,
-  options,
-  paper,
-}: Design): Brief => ({
-  contents,
+  asked,
   thickness,
   blank,
   aim,

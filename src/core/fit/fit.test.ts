@@ -27,6 +27,7 @@ const slots = (fields: Partial<Slots> = {}): Slots => ({
   going: slot(100, 60),
   lying: slot(102, 58),
   opens: null,
+  adds: fields.opens ?? 0,
   ...fields,
 });
 
@@ -55,6 +56,8 @@ describe('what is thick takes of the room', () => {
   test('nothing of it up to what a gusset opens, and only the rest beyond', () => {
     expect(fitOf(slots({ opens: mm(4) }), contents(90, 50, 4)).ease).toEqual(size(10, 8));
     expect(fitOf(slots({ opens: mm(3) }), contents(90, 50, 4)).ease).toEqual(size(9, 7.5));
+    // What opens and adds nothing to the mouth takes as if nothing opened.
+    expect(fitOf(slots({ opens: mm(4), adds: 0 }), contents(90, 50, 4)).ease).toEqual(size(6, 6));
   });
   test('what goes through asks nothing of the height', () => {
     const through = slots({ cavity: cavity({ through: true }) });
@@ -83,6 +86,7 @@ describe('what is thick takes of the room', () => {
     // Walls that stand apart take what stands between them, where the contents fit at all.
     expect(most(98, 50, { opens: mm(12) })).toBe(12);
     expect(most(99, 50, { opens: mm(12) })).toBe(0);
+    expect(most(96, 50, { opens: mm(12), adds: 0 })).toBe(2);
   });
 });
 

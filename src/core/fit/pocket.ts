@@ -1,5 +1,6 @@
 import type { Contents, Ease } from '../constructions';
 import {
+  addsToMouth,
   NO_PAPER,
   slotOf,
   stageAfter,
@@ -23,8 +24,8 @@ import type { Fit, OpenCavity } from './hold';
  * What the contents' thickness takes of the room each way, mm, but for what walls take up by standing apart. At a bottom
  * that is a plain fold nothing stands apart.
  */
-function thickTakes({ cavity, opens, lying: { taken } }: Slots, thickness: number): { width: number; height: number } {
-  const beyond = Math.max(0, thickness - (opens ?? 0));
+function thickTakes({ cavity, adds, lying: { taken } }: Slots, thickness: number): { width: number; height: number } {
+  const beyond = Math.max(0, thickness - adds);
   return { width: beyond, height: bulge(cavity) * (taken.wedge ? thickness : beyond) };
 }
 
@@ -53,6 +54,8 @@ export interface Slots {
   readonly lying: Slot;
   /** How far its walls stand apart at the mouth, mm, as the folded gusset unfolds; null without one. */
   readonly opens: Mm | null;
+  /** How much of that its mouth gains: half of what its perimeter is longer than its two walls, mm. */
+  readonly adds: number;
 }
 
 /** Opens a cavity at both moments. */
@@ -61,6 +64,7 @@ export function slotsOf(folded: Folded, cavity: FlatCavity, caliper: Calipers = 
   return {
     cavity,
     opens: cavity.gusset ? mm(Math.min(...cavity.gusset.map((between) => unfolds(stack, between)))) : null,
+    adds: cavity.gusset ? Math.min(...cavity.gusset.map((between) => addsToMouth(stack, between))) : 0,
     going: slotOf(stack, cavity, false, folded.slack),
     lying: slotOf(folded.finished, cavity, !cavity.through, folded.slack, caliper),
   };
@@ -131,7 +135,7 @@ export function largestContents(slots: Slots, inside: Room, least: Ease, thickne
 
 /** Most thickness at a width and height that keeps the least ease both ways; 0 when they do not fit at all. */
 export function thickest(slots: Slots, inside: Room, least: Ease, contents: Contents): Mm {
-  const { cavity, opens, lying } = slots;
+  const { cavity, opens, adds, lying } = slots;
   const [room, flat, limit] = [
     alongContents(cavity, inside),
     alongContents(cavity, contents),
@@ -142,7 +146,7 @@ export function thickest(slots: Slots, inside: Room, least: Ease, contents: Cont
   const [across, into] = [left('width'), cavity.through ? Infinity : left('height') / bulge(cavity)];
   if (Math.min(across, into) < -TOLERANCE.length) return mm(0);
   // Walls that stand apart take what stands between them, and no more; a bottom that is a fold takes what it can.
-  const most = opens === null ? Math.min(across, into) : Math.min(opens, lying.taken.wedge ? into : opens);
+  const most = Math.min(opens ?? Infinity, across + adds, lying.taken.wedge ? into : into + adds);
   return mm(Math.max(0, most));
 }
 

@@ -16,30 +16,35 @@ interface FoldedPattern {
 type Sized = FoldedPattern | { readonly ok: false; readonly refusal: Refusal };
 
 /**
- * The pattern of a design, sized for its contents; and where these are then left less than the least, for what the
- * holder's own paper takes of the room, sized once more for both.
+ * The pattern of a design, sized for its contents and for what the holder's own paper then takes of the room: what is aimed
+ * for is what is reported.
  */
 function forContents(design: Design): Sized {
   const first = foldedFor(design);
   if (!design.contents || design.blank) return first;
   if (first.ok) {
-    const more = takenTooMuch(design, first);
-    const again = more && foldedFor(grown(design, more));
+    const taken = takenBesides(first);
+    const again = taken && foldedFor(grown(design, taken), design.contents, first);
     return again?.ok ? again : first;
   }
   // What is a hair too narrow for its parts may do with that room.
   if (first.refusal.code !== 'part-too-large') return first;
-  const larger = foldedFor(grown(design, { width: HAIR, height: HAIR, depth: mm(0) }));
+  const larger = foldedFor(grown(design, { width: HAIR, height: HAIR, depth: mm(0) }), design.contents);
   const taken = larger.ok && larger.hold?.taken;
   if (!taken) return first;
-  const measured = foldedFor(grown(design, taken));
+  const measured = foldedFor(grown(design, taken), design.contents);
   return measured.ok ? measured : larger;
 }
 
-function foldedFor(design: Design): Sized {
-  const pattern = drawn(design.construction, briefFor(design));
+/**
+ * @param asked what goes in, where room is made for more
+ * @param known what was folded already: a pattern that is no other is not folded again
+ */
+function foldedFor(design: Design, asked = design.contents, known?: FoldedPattern): Sized {
+  const pattern = drawn(design.construction, briefFor(design, asked));
   if (!pattern.ok) return pattern;
   const { built } = pattern;
+  if (known && sameSizes(built, known.built)) return known;
   const folded = assemble(built.pieces, built.assembly);
   const [cavity] = built.cavities;
   return { ok: true, built, folded, hold: cavity ? holdOf(folded, cavity, calipersOf(design)) : null };
@@ -48,14 +53,25 @@ function foldedFor(design: Design): Sized {
 /** A millimetre or so is what paper of a usual holder takes. */
 const HAIR = mm(1);
 
-/** What its own paper takes of a room that leaves the contents less than the least for it; null where that is left. */
-function takenTooMuch(design: Design, { hold }: FoldedPattern): Size3 | null {
+/** Two drawings of one design are one pattern where all their panels lie alike. */
+const sameSizes = (a: Built, b: Built): boolean =>
+  a.pieces.every(
+    (piece, at) =>
+      piece.panels.length === b.pieces[at]?.panels.length &&
+      piece.panels.every((panel, i) => {
+        const other = b.pieces[at]?.panels[i]?.polygon;
+        return (
+          other?.length === panel.polygon.length &&
+          panel.polygon.every((p, k) => Math.abs(p.x - other[k]!.x) + Math.abs(p.y - other[k]!.y) < TOLERANCE.length)
+        );
+      }),
+  );
+
+/** What its own paper takes of a room, mm; null where it takes nothing. */
+function takenBesides({ hold }: FoldedPattern): Size3 | null {
   if (!hold) return null;
   const { taken, limits } = hold;
-  const fit = hold.fit(design.contents!);
-  const short = (side: 'width' | 'height'): boolean =>
-    limits.includes(side) && taken[side] > 0 && fit.ease[side] < design.least[side] - TOLERANCE.length;
-  return short('width') || short('height') || (taken.depth > 0 && fit.depth < -TOLERANCE.length) ? taken : null;
+  return limits.some((side) => taken[side] > TOLERANCE.length) ? taken : null;
 }
 
 /** A design for contents larger by what paper takes beside them. */
@@ -78,12 +94,60 @@ export interface SizedDesign {
   readonly options: unknown;
 }
 
+/** So many usual lengths give way one after the other at most. */
+const WAYS = 6;
+
 /**
- * Sizes a design. On a given sheet the contents come before whatever nobody told: laps, tabs and flaps give way one after
+ * A design whose usual options suit its contents: those that its construction says suit others, and lengths for which there
+ * is no place, which give way as far as it takes. What somebody told stays.
+ */
+function suited(design: Design): { readonly design: Design; readonly sized: Sized } {
+  const free = <T extends object>(options: T): Partial<T> =>
+    Object.fromEntries(Object.entries(options).filter(([name]) => !design.told.includes(name))) as Partial<T>;
+  const laid = (now: Design, options: object): Design => ({
+    ...now,
+    options: { ...(now.options as object), ...free(options) },
+  });
+  const changes = free(design.construction.suited?.(briefFor(design)) ?? {});
+  let now = Object.keys(changes).length > 0 ? laid(design, changes) : design;
+  let sized = forContents(now);
+  for (let i = 0; i < WAYS && !sized.ok; i++) {
+    const { code, limit, about } = sized.refusal;
+    const named = about?.id ?? (code === 'corner-too-round' ? roundingOf(now) : undefined);
+    const shorter = named === undefined ? null : shorterOption(now, named, limit);
+    if (!shorter) break;
+    const next = laid(now, shorter);
+    now = next;
+    sized = forContents(next);
+  }
+  return sized.ok ? { design: now, sized } : { design, sized: forContents(design) };
+}
+
+/** The option that says how round its corners are. */
+const roundingOf = ({ options }: Design): string | undefined =>
+  Object.keys(options as object).find((name) => name === 'corner' || name === 'cornerRadius');
+
+/** A usual length made no longer than a limit, on a mark; left out where it may be and less does not hold. Null where it may not. */
+function shorterOption(design: Design, id: string, limit: Mm): Readonly<Record<string, Mm>> | null {
+  const field = constructionOptions(design.construction.name).find(({ name }) => name === id);
+  const now = (design.options as Record<string, unknown>)[id];
+  if (field?.unit !== 'mm' || typeof now !== 'number' || design.told.includes(id)) return null;
+  const marked = roundTo(limit, design.graduation, 'down');
+  const least = id === roundingOf(design) ? 0 : HOLDS;
+  if (marked > 0 && marked >= least && marked < now) return { [id]: marked };
+  return field.limits?.least === 0 && now > 0 ? { [id]: mm(0) } : null;
+}
+
+/**
+ * Sizes a design. For its contents, usual options give way where they do not suit them. On a given sheet the contents come before whatever nobody told: laps, tabs and flaps give way one after
  * the other, each only as far as it takes, and never to less than what still holds. Where all of it together does not let the
  * contents in, all stay as usual.
  */
 export function sizedFor(design: Design): SizedDesign {
+  if (design.contents && !design.blank) {
+    const { sized, design: now } = suited(design);
+    return { sized, options: now.options };
+  }
   const first = forContents(design);
   if (!design.blank || !design.contents || !first.ok) return { sized: first, options: design.options };
   let now: { readonly design: Design; readonly sized: FoldedPattern } = { design, sized: first };

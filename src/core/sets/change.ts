@@ -105,5 +105,11 @@ export function withRemedy(set: SetInput, remedy: SetRemedy): SetInput {
       return withPart(set, remedy.part, { quantity: remedy.to });
     case 'own-size':
       return { ...set, parts: set.parts.map((part) => (part.id === remedy.part ? sizeless(part) : part)) };
+    case 'room':
+      return withPart(set, remedy.in, {
+        holds: set.parts
+          .find(({ id }) => id === remedy.in)
+          ?.holds?.map((hold) => (hold.part === remedy.part ? { ...hold, room: remedy.to } : hold)),
+      });
   }
 }

@@ -16,6 +16,14 @@ export interface SetFacts {
   'goes-in': { readonly name: string; readonly side: 'width' | 'height' | 'thickness'; readonly given: boolean };
   /** A part without a pattern. */
   'no-plan': { readonly name: string; readonly fills: string | null };
+  /** What fills another: as large as it is made, and as it would be with the other room. */
+  'as-large': {
+    readonly name: string;
+    readonly into: string;
+    readonly keeps: 'least' | 'aim';
+    readonly size: Pick<Contents, 'width' | 'height'>;
+    readonly otherwise: Pick<Contents, 'width' | 'height'>;
+  };
   /** Nothing to take hold of what lies in it by. */
   grip: { readonly name: string; readonly deep: boolean };
   /** A piece named for a paper that the part does not have. */
@@ -28,7 +36,14 @@ export type SetKind = keyof SetFacts;
 /** What would mend it, as data: more or fewer of a part, or its size from what it holds again. */
 export type SetRemedy =
   | { readonly code: 'quantity'; readonly part: string; readonly name: string; readonly to: number }
-  | { readonly code: 'own-size'; readonly part: string; readonly name: string };
+  | { readonly code: 'own-size'; readonly part: string; readonly name: string }
+  | {
+      readonly code: 'room';
+      readonly part: string;
+      readonly name: string;
+      readonly in: string;
+      readonly to: 'least' | 'aim';
+    };
 
 /** One thing asked of a set; its sentence is made in words.ts. */
 export type SetCheckOf<Kind extends SetKind> = {
@@ -54,6 +69,7 @@ export function setChecks(planned: SetPlan): SetCheck[] {
       ...planChecks(one, planned),
       ...countChecks(one.part, planned),
       ...goesInChecks(one),
+      ...asLargeChecks(one, planned),
       ...gripChecks(one),
       ...pieceChecks(one),
     ]),
@@ -137,6 +153,30 @@ function goesInChecks({ part, plan, holds }: PlannedPart): SetCheck[] {
       },
     ];
   });
+}
+
+/** What fills another is the largest there can be, or what keeps the room aimed for; the other is told beside it. */
+function asLargeChecks({ part, plan, otherwise }: PlannedPart, { set }: SetPlan): SetCheck[] {
+  const size = plan.design.contents;
+  if (!part.fills || !size || !otherwise || !plan.made) return [];
+  const off = Math.max(Math.abs(size.width - otherwise.width), Math.abs(size.height - otherwise.height));
+  if (off <= TOLERANCE.folded) return [];
+  const { holder, hold } = part.fills;
+  const into = set.parts.find(({ id }) => id === holder)!.name;
+  const { id, name } = part;
+  const to = hold.room === 'aim' ? 'least' : 'aim';
+  return [
+    {
+      kind: 'as-large',
+      id: `as-large-${id}`,
+      level: 'note',
+      part: id,
+      value: size.width,
+      limit: otherwise.width,
+      about: { name, into, keeps: hold.room, size, otherwise },
+      remedies: [{ code: 'room', part: id, name, in: holder, to }],
+    },
+  ];
 }
 
 interface Room {

@@ -18,6 +18,8 @@ export interface PlannedPart {
   readonly outside: Outside | null;
   /** The thing by itself, filled: a band as it is. */
   readonly own: Outside | null;
+  /** What fills another, were it made with the other room: with what is aimed for, or the largest there can be. */
+  readonly otherwise: Contents | null;
 }
 
 /** A set with all its parts planned. */
@@ -102,6 +104,7 @@ const untold = (part: Part, from: string): PlannedPart => ({
   holds: null,
   outside: null,
   own: null,
+  otherwise: null,
 });
 
 type Held = Pick<HeldPart, 'part' | 'count' | 'lie' | 'turn'>;
@@ -130,7 +133,7 @@ function filled(part: Part, plan: Plan, holds: Contents | null): PlannedPart {
   const { made, design } = plan;
   const thick = holds?.thickness ?? (part.given ? 0 : design.thickness);
   const own = made && outsideOf(made, design, part.given, thick);
-  return { part, plan, holds, own, outside: own && part.round && holds ? round(own, holds) : own };
+  return { part, plan, holds, own, outside: own && part.round && holds ? round(own, holds) : own, otherwise: null };
 }
 
 /** What goes round something, with it: as large as the larger of them each way. */
@@ -168,12 +171,21 @@ function plural(name: string): string {
 
 /** Plans what is as large as the room of its holder allows, on its marks; and what fills that. */
 const planFilling = (part: Part, hold: HeldPart, holder: PlannedPart, bench: SetBench): void =>
-  planFilled(part, bench, (more) => fitted(part, hold, holder, more, bench));
+  planFilled(part, bench, (more) => {
+    const found = fitted(part, roomIn(holder.plan, hold), more, bench);
+    if (!found) return untold(part, `room of the ${uncapitalised(holder.part.name)}`);
+    const other = fitted(
+      part,
+      roomIn(holder.plan, { ...hold, room: hold.room === 'aim' ? 'least' : 'aim' }),
+      more,
+      bench,
+    );
+    return { ...found, otherwise: other?.plan.design.contents ?? null };
+  });
 
-function fitted(part: Part, hold: HeldPart, holder: PlannedPart, thickness: Mm, bench: SetBench): PlannedPart {
-  const room = roomIn(holder.plan, hold);
-  const none = (): PlannedPart => untold(part, `room of the ${uncapitalised(holder.part.name)}`);
-  if (!room) return none();
+/** The largest on its marks whose outside the room takes; null where nothing of it goes in. One mark more either way does not. */
+function fitted(part: Part, room: RoomIn | null, thickness: Mm, bench: SetBench): PlannedPart | null {
+  if (!room) return null;
   const marks = part.design.graduation;
   const step = marks === 'exact' ? TOLERANCE.folded : stepOf(marks);
   const onMark = (length: number): Mm => (marks === 'exact' ? mm(length) : roundTo(mm(length), marks, 'down'));
@@ -193,7 +205,7 @@ function fitted(part: Part, hold: HeldPart, holder: PlannedPart, thickness: Mm, 
       continue;
     }
     const over = { width: outside.width - room.width, height: outside.height - room.height };
-    if (over.width <= TOLERANCE.length && over.height <= TOLERANCE.length) {
+    if (within(outside, room)) {
       if (!best || larger(tried, best)) best = tried;
       // It may have shrunk by more than it had to: a mark more, once it goes in.
       const [moreWide, moreHigh] = [-over.width >= step - TOLERANCE.length, -over.height >= step - TOLERANCE.length];
@@ -209,16 +221,36 @@ function fitted(part: Part, hold: HeldPart, holder: PlannedPart, thickness: Mm, 
       Math.min(height, onMark(height)) - Math.max(0, over.height),
     ];
   }
-  return best ?? none();
+  // What its outside does not grow with may still grow: a mark at a time, for as long as it goes in.
+  while (best && marks !== 'exact') {
+    const now: Contents = best.plan.design.contents!;
+    const more = [
+      at(now.width + step, now.height + step),
+      at(now.width + step, now.height),
+      at(now.width, now.height + step),
+    ];
+    const next = more.find((tried) => tried?.outside && within(tried.outside, room));
+    if (!next) break;
+    best = next;
+  }
+  return best;
 }
+
+/** Whether a thing lies in a room, by its outside. */
+const within = (outside: Outside, room: RoomIn): boolean =>
+  outside.width <= room.width + TOLERANCE.length && outside.height <= room.height + TOLERANCE.length;
 
 const larger = ({ outside: a }: PlannedPart, { outside: b }: PlannedPart): boolean =>
   a !== null && (b === null || a.width * a.height > b.width * b.height);
 
-/** The most one of some like things may measure to lie in a holder with the room it aims for; null where none goes in. */
-function roomIn({ made, design }: Plan, hold: HeldPart): { readonly width: Mm; readonly height: Mm } | null {
+interface RoomIn {
+  readonly width: Mm;
+  readonly height: Mm;
+}
+/** The most one of some like things may measure to lie in a holder with its room, least or aimed for; null where none goes in. */
+function roomIn({ made, design }: Plan, hold: HeldPart): RoomIn | null {
   const [opened] = made?.holds ?? [];
   if (!opened) return null;
-  const { width, height } = eachOf(hold, opened.largest(design.aim, design.thickness));
+  const { width, height } = eachOf(hold, opened.largest(design[hold.room], design.thickness));
   return width > 0 && height > 0 ? { width, height } : null;
 }

@@ -93,6 +93,12 @@ const partSchema = z.strictObject({
           .boolean()
           .default(false)
           .describe('It is made as large as the room of what holds it allows, and not the other way round.'),
+        room: z
+          .enum(['least', 'aim'])
+          .default('least')
+          .describe(
+            'The room that what fills keeps: the least, so that it is the largest there can be, or what is aimed for.',
+          ),
       }),
     )
     .max(20, { error: 'One thing holds at most 20 kinds of things.' })

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { anyChain } from '../../../tests/helpers/sets';
 import { atLeast, runs } from '../../../tests/helpers/runs';
-import { sayer, stepOf } from '../length';
+import { mm, sayer, stepOf } from '../length';
 import { blanksOf } from '../making';
 import { checksOf } from '../checks';
 import { paperOf, readDesign } from '../design';
@@ -27,6 +27,7 @@ import {
   type SetDesign,
   type SetInput,
   type SetPlan,
+  withRemedy,
 } from '.';
 import { runsOf } from './order';
 
@@ -242,17 +243,32 @@ describe('asked from the outside in', () => {
       fc.property(fc.integer({ min: 70, max: 160 }), (width) => {
         const plan = planned(nested(width));
         const [box, envelope, card] = ['box', 'envelope', 'card'].map((id) => named(plan, id));
-        const room = box!.plan.made!.holds[0]!.largest(box!.plan.design.aim, box!.plan.design.thickness);
-        expect(envelope!.outside!.width).toBeLessThanOrEqual(room.width + HAIR);
-        expect(envelope!.outside!.height).toBeLessThanOrEqual(room.height + HAIR);
-        // No envelope that is a few marks larger would go in.
-        expect(envelope!.outside!.width).toBeGreaterThan(room.width - 4);
-        const inside = envelope!.plan.made!.holds[0]!.largest(
-          envelope!.plan.design.aim,
-          envelope!.plan.design.thickness,
-        );
-        expect(card!.outside!.width).toBeLessThanOrEqual(inside.width + HAIR);
-        expect(card!.outside!.width).toBeGreaterThan(inside.width - 2);
+        for (const [inner, holder] of [
+          [envelope!, box!],
+          [card!, envelope!],
+        ] as const) {
+          const { made, design } = holder.plan;
+          const room = made!.holds[0]!.largest(design.least, design.thickness);
+          const goesIn = ({ width, height }: { width: number; height: number }): boolean =>
+            width <= room.width + HAIR && height <= room.height + HAIR;
+          expect(goesIn(inner.outside!)).toBe(true);
+          // One mark more either way does not go in.
+          const own = inner.plan.design;
+          const size = own.contents!;
+          for (const [more, higher] of [
+            [1, 0],
+            [0, 1],
+          ] as const) {
+            const contents = { ...size, width: mm(size.width + more), height: mm(size.height + higher) };
+            expect(goesIn(planFor({ ...own, contents }).made!.finished)).toBe(false);
+          }
+          // What keeps the room aimed for is told beside it, and taken by a button.
+          const told = setChecks(plan).find(({ id }) => id === `as-large-${inner.part.id}`)!;
+          expect(told).toMatchObject({ kind: 'as-large', about: { size, otherwise: inner.otherwise } });
+          const aimed = named(planned(withRemedy(nested(width), told.remedies[0]!)), inner.part.id)!;
+          expect(aimed.plan.design.contents).toEqual(inner.otherwise);
+          expect(aimed.otherwise).toEqual(size);
+        }
       }),
       runs(15),
     );

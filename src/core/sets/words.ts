@@ -22,6 +22,12 @@ const SENTENCES: { readonly [Kind in SetKind]: (check: SetCheckOf<Kind>, say: Sa
     fills === null
       ? `The ${uncapitalised(name)} has no pattern as it stands; what holds it cannot be sized. See its own checks.`
       : `Nothing is left of the ${uncapitalised(name)} in the room of the ${uncapitalised(fills)}.`,
+  'as-large': ({ about: { name, into, keeps, size, otherwise } }, say) => {
+    const [now, other] = [size, otherwise].map(({ width, height }) => `${say(width, 'down')} × ${say(height, 'down')}`);
+    return keeps === 'least'
+      ? `The ${uncapitalised(name)} is the largest on your marks that goes into the ${uncapitalised(into)}, with the least room: for ${now}. With the room aimed for it is for ${other}.`
+      : `The ${uncapitalised(name)} is for ${now}, which leaves the room aimed for in the ${uncapitalised(into)}. With the least room it could be for ${other}.`;
+  },
   grip: ({ limit, about: { name, deep } }, say) =>
     deep
       ? `What lies in the ${uncapitalised(name)} leaves less than ${say(limit)} beside it for a finger: lay a ribbon under it to lift it out.`
@@ -47,5 +53,7 @@ export function setRemedyLabel(remedy: SetRemedy): string {
       return `${remedy.name}: make it ${remedy.to}`;
     case 'own-size':
       return `Size the ${uncapitalised(remedy.name)} for what it holds`;
+    case 'room':
+      return remedy.to === 'aim' ? `${remedy.name}: leave the room aimed for` : `${remedy.name}: as large as it can be`;
   }
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import type { AssemblyStep, FlatCavity } from '../../fold';
-import { inches, mm } from '../../length';
+import type { AssemblyStep, FlatCavity, Room } from '../../fold';
+import { inches, mm, type Mm } from '../../length';
 import { drawPiece, LEAST, rect } from '../../pattern';
 import { coverPanels, covers, glued, NO_PARTS, partsOf, reversed, albumSheet, type Covers, type Parts } from './album';
 import { drawBought, type DrawnEnvelope } from '../envelopes/bought-envelope';
@@ -65,7 +65,7 @@ interface Page {
  * the mouth of the next, whose own flap goes into the one after, and so on. A trimmed far end is a pocket's mouth.
  */
 function build(brief: Brief<Options>): BuildResult {
-  const { options, contents, caliper } = brief;
+  const { options, asked, caliper } = brief;
   const { envelopes: n, trim } = options;
   const page = pageFor(brief);
   const trouble = tooMuch(page, options);
@@ -144,16 +144,17 @@ function build(brief: Brief<Options>): BuildResult {
           [...mat.pieces, ...cards.pieces, ...bound.pieces].map(({ name, quantity }) => [name, quantity]),
         ),
         between: mm(
-          (options.cover ? 2 * Math.max(0, COVER.board - caliper) : 0) + (contents ? 2 * n * contents.thickness : 0),
+          (options.cover ? 2 * Math.max(0, COVER.board - caliper) : 0) + (asked ? 2 * n * asked.thickness : 0),
         ),
         by: 'spine',
         spans: options.cover ? mm(spans) : null,
-        photos: contents && {
+        photos: asked && {
           count: 2 * n,
-          width: contents.width,
-          height: contents.height,
+          width: asked.width,
+          height: asked.height,
           border: mm(0),
           mat: 'page-mat',
+          page: `${n}-front`,
         },
       },
     ],
@@ -166,11 +167,19 @@ const firstWords = ({ trim }: Options): string =>
 /** The page, from the envelope that was measured, or from the one the photo takes. */
 function pageFor(brief: Brief<Options>): Page {
   const { options, blank } = brief;
-  const { trim, envelopeWidth, envelopeHeight } = options;
-  const sized = blank ? { width: blank.width, height: mm(blank.height - trim) } : insideFor(brief, OPEN);
+  const { trim, reveal, envelopeWidth, envelopeHeight } = options;
+  const sized = blank ? { width: blank.width, height: mm(blank.height - trim) } : pageRoom(brief, reveal);
   const along = envelopeWidth ?? sized.width;
   const deep = envelopeHeight === undefined ? sized.height : envelopeHeight - trim;
   return { along, deep, flap: options.flap ?? onMark(deep / 3, brief, 'down') };
+}
+
+/** A page whose pocket takes the photo, and whose mat shows all of it. */
+function pageRoom(brief: Brief<Options>, reveal: Mm): Room {
+  const inside = insideFor(brief, OPEN);
+  const matted = (side: 'width' | 'height'): Mm =>
+    mm(Math.max(inside[side], onMark(brief.asked![side] + 2 * reveal, brief, 'up')));
+  return { width: matted('width'), height: matted('height') };
 }
 
 /** The first part there is no room for. */
@@ -377,8 +386,8 @@ function boundIn(
  * What the spine spans, mm: of every envelope two walls, the strip at its side and a flap, two mats and a photo on either
  * page; cards; boards with a wrap, a turn-in and a lining each.
  */
-const spanOf = ({ envelopes: n, cards }: Options, { contents, caliper }: Brief): number =>
-  n * (6 * caliper + 2 * (contents?.thickness ?? 0)) + cards * 2 * caliper + 2 * (COVER.board + 4 * caliper);
+const spanOf = ({ envelopes: n, cards }: Options, { asked, caliper }: Brief): number =>
+  n * (6 * caliper + 2 * (asked?.thickness ?? 0)) + cards * 2 * caliper + 2 * (COVER.board + 4 * caliper);
 
 export const flapAlbum: Construction<Options> = {
   name: 'flap-album',

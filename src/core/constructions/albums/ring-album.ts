@@ -59,6 +59,8 @@ type Options = z.output<typeof options>;
 
 /** Across a ring's hole, mm: as the common punch cuts. Common practice 1/4 in. */
 const HOLE = inches(1 / 4);
+/** Holes are marked at these, mm. */
+const MARK = inches(1 / 16);
 /** Glue along two edges of a corner tuck, mm. From memory 1/4 in. */
 const EDGE = inches(1 / 4);
 /** Room over the photo: its card is larger by four borders, and slides in. Common practice 3/4 and 5/8 in. */
@@ -91,7 +93,7 @@ interface Page {
  * side ones `e − 3r` along the mouth and as deep as clears the holes.
  */
 function build(brief: Brief<Options>): BuildResult {
-  const { options, contents, blank } = brief;
+  const { options, asked, blank } = brief;
   if (blank && !isSquare(blank))
     return refuse({
       code: 'blank-not-square',
@@ -113,7 +115,7 @@ function build(brief: Brief<Options>): BuildResult {
   const mats = partsOf([matsOn('first', first, page, pages), matsOn('second', second, page, pages)]);
   const tuck = options.cornerTuck > 0 ? tucksOn(page, options) : NO_PARTS;
   const pulls = options.pullOuts ? pullOutsOf(page, pages) : NO_PARTS;
-  const photos = contents ? photoCards(contents, r, 2 * pages) : NO_PARTS;
+  const photos = asked ? photoCards(asked, r, 2 * pages) : NO_PARTS;
   const cover: Covers = {
     width: e + 2 * options.boardOver,
     height: e + 2 * options.boardOver,
@@ -217,26 +219,31 @@ function build(brief: Brief<Options>): BuildResult {
           2 * Math.max(0, options.board - brief.caliper) +
             pages *
               (3 * brief.caliper * cards.length +
-                (contents ? 2 * (2 * brief.caliper + Math.max(contents.thickness, brief.caliper)) : 0)),
+                (asked ? 2 * (2 * brief.caliper + Math.max(asked.thickness, brief.caliper)) : 0)),
         ),
         by: 'rings',
         spans: null,
-        photos: contents && {
+        photos: asked && {
           count: 2 * pages,
-          width: contents.width,
-          height: contents.height,
+          width: asked.width,
+          height: asked.height,
           border: mm(2 * r),
           mat: 'first-mat',
+          page: 'first-back',
         },
       },
     ],
   });
 }
 
-/** The envelope whose pockets take the contents either way round. */
+/** The envelope whose pockets take the contents either way round, and whose mats take them on their cards. */
 function sideFor(brief: Brief<Options>): number {
   const { width, height } = insideFor(brief, OPEN);
-  return Math.max(width, height);
+  const { asked, options } = brief;
+  const { tape, reveal: r } = options;
+  const short = Math.min(asked!.width, asked!.height);
+  const long = Math.max(asked!.width, asked!.height);
+  return Math.max(width, height, onMark(Math.max(short + tape + 7 * r, long + 6 * r), brief, 'up'));
 }
 
 /** The first part there is no room for. */
@@ -256,7 +263,7 @@ function tooMuch({ e, flap, tape, r, holes }: Page, { cornerTuck, holeFromEdge }
   if (2 * tape > e - 4 * r - least) return tooLarge('tape', 'tape', tape, (e - 4 * r - least) / 2);
   if (e - holes - 2 * r < least)
     return tooLarge('holeFromEdge', 'edge beside the holes', holeFromEdge, e - HOLE / 2 - 3 * r - least);
-  if (cornerTuck > 0 && cornerTuck > mat) return tooLarge('cornerTuck', 'corner tuck', cornerTuck, mat);
+  if (cornerTuck > mat) return tooLarge('cornerTuck', 'corner tuck', cornerTuck, mat < 2 * r + 2 * EDGE ? 0 : mat);
   if (cornerTuck > 0 && cornerTuck < 2 * r + 2 * EDGE)
     return { code: 'part-too-small', value: cornerTuck, limit: mm(2 * r + 2 * EDGE), about: { part: 'corner tuck' } };
   return null;
@@ -478,6 +485,10 @@ export const ringAlbum: Construction<Options> = {
   ease: EASE,
   idle: () => [],
   build,
+  // A hole that is a mark further in leaves paper enough beside it.
+  suited: ({ options }) => ({
+    holeFromEdge: mm(Math.max(options.holeFromEdge, Math.ceil((LEAST.left.warns + HOLE / 2) / MARK) * MARK)),
+  }),
   schools: [
     { option: 'shape', value: 'pointed', title: 'Pointed flaps', why: 'As most square envelopes have them.' },
     {

@@ -15,7 +15,7 @@ import {
   partCure,
 } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
-import { deeperCures, leastDepthOption } from './lids';
+import { deeperCures, leastDepthOption, over } from './lids';
 import { lengthOption, openLengthOption } from '../shared/options';
 import { onMark, roomy, tooLarge } from '../shared/sizing';
 
@@ -60,7 +60,7 @@ function build(brief: Brief<Options>): BuildResult {
   if (tucked < 3) return refuse(tooLarge('tuckGap', 'gap under the tuck', TUCK_LESS, s - 3));
   const rise = options.backRise ?? aim.height;
   const depthTold =
-    options.depth ?? (thickness > 0 ? onMark(Math.max(thickness, options.leastDepth), brief, 'up') : USUAL_DEPTH);
+    options.depth ?? (thickness > 0 ? mm(Math.max(onMark(options.leastDepth, brief, 'up'), over(brief))) : USUAL_DEPTH);
   // On a given sheet the pads are square: what is left along it is shared between base and back.
   const w = blank ? (blank.width - f - aim.width - rise) / 2 : 0;
   if (blank && w <= 3)

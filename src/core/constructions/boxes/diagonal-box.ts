@@ -73,6 +73,8 @@ type Options = z.output<typeof options>;
 
 /** Paper to leave round a tie hole, mm. Common practice 1/16 in. */
 const HOLE_MARGIN = inches(1 / 16);
+/** Rounding to marks may take so much of a lap, mm. */
+const LAP_SPARE = 4;
 /** A flap that lies inside stops this short of the far wall, mm. Common practice 1/16 in. */
 const CLEAR = inches(1 / 16);
 
@@ -521,6 +523,15 @@ export const diagonalBox: Construction<Options> = {
     ...(depth === undefined ? [] : ['leastDepth']),
   ],
   build,
+  // Tips that do not lap by a tie hole and its margin shut nothing: a lid does.
+  suited: ({ contents, aim, making, options: { tieHole } }) => {
+    const [short, long] = [contents!.width + aim.width, contents!.height + aim.height].sort((a, b) => a - b) as [
+      number,
+      number,
+    ];
+    const spare = short + Math.SQRT2 * making.notch - long - tieHole - 2 * LEAST.left.warns;
+    return spare < LAP_SPARE ? { top: 'lid' } : {};
+  },
   schools: [
     {
       option: 'top',

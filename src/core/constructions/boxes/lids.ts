@@ -2,7 +2,7 @@
 import type { AssemblySet } from '../../fold';
 import { TOLERANCE, type Segment } from '../../geometry';
 import { inches, mm, roundTo, stepOf, type Mm } from '../../length';
-import { drawPiece, rect, type Piece } from '../../pattern';
+import { drawPiece, LEAST, rect, type Piece } from '../../pattern';
 import { middleOf, segment, setDown } from '../shared/building';
 import type { Brief, Cure } from '../shared/construction';
 import { lengthOption, openLengthOption } from '../shared/options';
@@ -29,7 +29,7 @@ export const leastDepthOption = () =>
     { limit: true },
   );
 
-/** How deep a box is: as told, or as thick as its contents are and never shallower than is worth folding. */
+/** How deep a box is: as told, or the first mark over what is in it, and never shallower than is worth folding. */
 export const depthFor = (
   brief: Brief,
   { depth, leastDepth }: { readonly depth?: Mm | undefined; readonly leastDepth: Mm },
@@ -37,7 +37,18 @@ export const depthFor = (
   depth ??
   (brief.blank && brief.thickness === 0 && !brief.contents
     ? USUAL_DEPTH
-    : onMark(Math.max(brief.thickness, leastDepth, TOLERANCE.length), brief, 'up'));
+    : mm(Math.max(onMark(Math.max(leastDepth, TOLERANCE.length), brief, 'up'), over(brief))));
+
+/** The first mark over the contents: as deep as they are thick leaves no room. */
+export function over(brief: Brief): Mm {
+  if (brief.thickness === 0) return mm(0);
+  const marked = onMark(brief.thickness, brief, 'up');
+  const spare = marked - brief.thickness;
+  return spare > TOLERANCE.folded ? marked : mm(marked + (stepOf(brief.making.graduation) || JUST));
+}
+
+/** Room over contents where lengths are exact, mm. From memory. */
+const JUST = 0.5;
 
 /** A sheet that lies loose on a floor, or is glued there. */
 export const linerPiece = (width: number, height: number): Piece =>
@@ -94,9 +105,22 @@ export const lidCures = (rate = 1): readonly Cure[] =>
     }),
   }));
 
+/** Walls that still fold by hand, mm. */
+const LOWEST = LEAST.folded.warns;
+
 /** What mends a box that is exactly as deep as its contents, or less: as deep as they are, or the next mark above. */
 export const deeperCures = (label: string): readonly Cure[] => [
   { for: 'room-depth', label, options: (_, { depth }) => (depth === undefined ? null : { depth: undefined }) },
+  {
+    for: 'loose',
+    id: 'depth',
+    label: 'Lower walls',
+    options: (over, _, { thickness, graduation }) => {
+      const step = stepOf(graduation) || 1;
+      const depth = Math.max(roundTo(mm(thickness + step), graduation, 'up'), roundTo(LOWEST, graduation, 'up'));
+      return depth < thickness + over - step ? { depth: mm(depth) } : null;
+    },
+  },
   {
     for: 'room-depth',
     label: 'A mark deeper',

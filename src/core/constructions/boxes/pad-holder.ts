@@ -133,6 +133,8 @@ function build(brief: Brief<Options>): BuildResult {
         tall: 'spine',
         onEdge: false,
         insertAfter: 'pinch',
+        glued: true,
+        put: 'Glue the pad in by its back, its bound edge against the spine.',
         outside: loop,
       },
     ],

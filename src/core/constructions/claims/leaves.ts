@@ -26,7 +26,9 @@ export interface Leaves {
     readonly height: Mm;
     /** Of the card, all round. */
     readonly border: Mm;
-    readonly mat: string;
+    readonly mat: PanelId;
+    /** What the mat lies on. */
+    readonly page: PanelId;
   } | null;
 }
 export interface LeavesFacts {
@@ -50,16 +52,20 @@ function sidesOf(stack: Stack, panel: PanelId): readonly [number, number] {
 /** Whether the photos lie on their mats, either way round. */
 function photosOn({ photos }: Leaves, stack: Stack): FindingOf<LeavesFacts>[] {
   if (!photos) return [];
-  const { count, width, height, border, mat } = photos;
-  const [narrow, long] = sidesOf(stack, mat);
+  const { count, width, height, border, mat, page } = photos;
   const [least, most] = [width + 2 * border, height + 2 * border].sort((x, y) => x - y) as [number, number];
-  const over = Math.max(least - narrow, most - long);
+  const past = (panel: PanelId): number => {
+    const [narrow, long] = sidesOf(stack, panel);
+    return Math.max(least - narrow, most - long);
+  };
+  const over = past(mat);
   const fits = over <= TOLERANCE.folded;
+  const pastPage = past(page) > TOLERANCE.folded;
   return [
     {
       kind: 'photos',
-      level: fits ? 'pass' : 'warn',
-      value: fits ? count : over,
+      level: fits ? 'pass' : pastPage ? 'fail' : 'warn',
+      value: fits ? count : pastPage ? past(page) : over,
       limit: 0,
       about: { width, height, carded: border > 0 },
     },
@@ -87,7 +93,7 @@ export const leaves: ClaimType<Leaves, LeavesFacts> = {
     photos: ({ level, value, about: { width, height, carded } }, say) =>
       level === 'pass'
         ? `It holds ${value} ${value === 1 ? 'photo' : 'photos'} of ${say(width)} × ${say(height)}${carded ? ' on cards of their own' : ''}, one on each face of a page.`
-        : `The photo ${carded ? 'with its card ' : ''}is ${say(value, 'up')} larger than the mat it lies on. Take smaller photos, or larger envelopes.`,
+        : `The photo ${carded ? 'with its card ' : ''}is ${say(value, 'up')} larger than the ${level === 'fail' ? 'page' : 'mat it lies on'}. Take smaller photos, or larger envelopes.`,
     closed: ({ level, value, about: { by, ring, spans } }, say) =>
       level === 'warn'
         ? `Closed and filled it is ${say(value, 'up')} thick, and the strip over the spine spans ${say(spans ?? 0)}: cut it wider.`

@@ -36,7 +36,8 @@ export const coinEnvelope: Construction<Options> = {
   purpose: 'Coins, seeds, small keys: a narrow pouch from one square, open at the short end.',
   options,
   ease: {
-    aim: { width: inches(1 / 4), height: inches(1 / 4) },
+    // Beside the envelope's own paper: common practice 1/8 to 1/4 in, and a 3 × 4 card from a 6 in square.
+    aim: { width: inches(3 / 16), height: inches(3 / 16) },
     least: { width: inches(1 / 16), height: inches(1 / 16) },
   },
   idle: () => [],

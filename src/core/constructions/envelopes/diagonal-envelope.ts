@@ -39,7 +39,8 @@ export const diagonalEnvelope: Construction<Options> = {
   purpose: 'Any flat card, from one square sheet folded corner to corner on an envelope board or by hand.',
   options,
   ease: {
-    aim: { width: inches(1 / 4), height: inches(1 / 4) },
+    // Beside the envelope's own paper: common practice 1/8 to 1/4 in, and a 3 × 4 card from a 6 in square.
+    aim: { width: inches(3 / 16), height: inches(3 / 16) },
     least: { width: inches(1 / 16), height: inches(1 / 16) },
   },
   idle: ({ tip }) => [...(tip === 'point' ? ['tipDepth'] : []), ...(tip === 'folded' ? ['corner'] : [])],
@@ -50,6 +51,13 @@ export const diagonalEnvelope: Construction<Options> = {
       blunt: null,
       longDepth: brief.options.flaps === 'trimmed' ? (shortSide) => shortSide - TRIM_CLEARANCE : null,
     }),
+  // Whole flaps on the long sides stick out past the far fold of what is long and thin: these are trimmed, where it comes to that.
+  suited: ({ contents, aim, making }) => {
+    const [short, long] = [contents!.width + aim.width, contents!.height + aim.height]
+      .map((side) => (side + contents!.thickness) / Math.SQRT2)
+      .sort((a, b) => a - b) as [number, number];
+    return long + making.notch > 2 * short - inches(1 / 2) ? { flaps: 'trimmed' } : {};
+  },
   schools: [
     {
       option: 'opening',

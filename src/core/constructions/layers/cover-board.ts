@@ -28,17 +28,18 @@ const CORNER = 2;
 
 /** A wrap round a board: `board + 2 × (turn-in + thickness)` each way, the corners cut off at 45°. */
 function build(brief: Brief<Options>): BuildResult {
-  const { options, blank, contents } = brief;
+  const { options, blank, asked } = brief;
   const { turnIn } = options;
-  const t = options.board ?? (brief.thickness > 0 ? brief.thickness : USUAL_BOARD);
+  const thick = asked?.thickness ?? brief.thickness;
+  const t = options.board ?? (thick > 0 ? thick : USUAL_BOARD);
   const round = 2 * (turnIn + t);
   if (blank)
     for (const side of ['width', 'height'] as const)
       if (blank[side] <= round + 4 * turnIn)
         return refuse({ code: 'sheet-too-small', value: blank[side], limit: mm(round + 4 * turnIn), about: { side } });
   // The board is as it is: nothing is rounded.
-  const W = blank ? blank.width - round : contents!.width;
-  const H = blank ? blank.height - round : contents!.height;
+  const W = blank ? blank.width - round : asked!.width;
+  const H = blank ? blank.height - round : asked!.height;
   if (2 * turnIn > Math.min(W, H) - TOLERANCE.length)
     return refuse(tooLarge('turnIn', 'turn-in', turnIn, Math.min(W, H) / 2));
   const s = CORNER * Math.SQRT2 * t;

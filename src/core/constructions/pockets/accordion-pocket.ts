@@ -74,7 +74,7 @@ function build(brief: Brief<Options>): BuildResult {
     if (!width.ok) return refuse(width.refusal);
     S = blank.width;
   } else {
-    const inside = insideFor(brief, OPEN, { opens: gusset, bottom: false });
+    const inside = insideFor(brief, OPEN, gusset);
     least = inside.width;
     // A spine that is broader for thick contents asks for that much more to lie over.
     const over = lid + USUAL_SPINE <= inside.height ? lid + spine : 0;
@@ -181,8 +181,13 @@ function build(brief: Brief<Options>): BuildResult {
         insertAfter: 'fold-middle',
         covered: { floor: 1, roof: 1 },
         gusset: sides.map((side) => {
-          const pleats = Array.from({ length: k }, (_, i) => `${side}-${i + 1}`);
-          return [...pleats.map((pleat) => `back-${pleat}`), ...pleats.reverse().map((pleat) => `front-${pleat}`)];
+          const inwards = Array.from({ length: k }, (_, i) => k - i);
+          const beyondFirst = inwards.slice(0, -1).reverse();
+          return [
+            `back-${side}-1`,
+            ...beyondFirst.map((pleat) => `back-${side}-${pleat}`),
+            ...inwards.map((pleat) => `front-${side}-${pleat}`),
+          ] as const;
         }),
       },
       ...(backPocket === 'none'
@@ -225,6 +230,13 @@ export const accordionPocket: Construction<Options> = {
   ease: EASE.loose,
   idle: () => [],
   build,
+  // The square is twice as tall as what stands in it: no more pleats than fill it, and no fewer than open far enough.
+  suited: ({ contents, aim, thickness, options: { pleats, pleat } }) => {
+    const spare = 2 * (contents!.height + aim.height) - contents!.width - aim.width;
+    const opening = Math.ceil(thickness / (2 * pleat) - TOLERANCE.length) + 1;
+    const fill = Math.max(2, opening, Math.round(spare / (2 * pleat)));
+    return fill < pleats ? { pleats: fill } : {};
+  },
   schools: [
     {
       option: 'backPocket',

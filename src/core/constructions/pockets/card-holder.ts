@@ -4,7 +4,7 @@ import { inches, mm } from '../../length';
 import { drawPiece, rect, ring } from '../../pattern';
 import { built, DOWN, EASE, fold, optionGrip, refuse, RIGHT, roomGrip, segment, partCure } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
-import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
+import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions, suitedNotch } from '../shared/finger-notch';
 import { choiceOption, lengthOption } from '../shared/options';
 import { OPEN, sizedInside, tooLarge } from '../shared/sizing';
 
@@ -121,6 +121,7 @@ export const cardHolder: Construction<Options> = {
   ease: EASE.sliding,
   idle: idleNotch,
   build,
+  suited: (brief) => suitedNotch(brief, brief.contents!.width + brief.aim.width),
   schools: [
     ...NOTCH_SCHOOLS,
     {

@@ -182,6 +182,11 @@ export const libraryPocket: Construction<Options> = {
   ease: EASE.sliding,
   idle: (options) => [...(options.pocketDepth === undefined ? [] : ['show']), ...idleNotch(options)],
   build,
+  // So much of the back shows that the pocket still keeps what stands in it.
+  suited: (brief) => {
+    const most = onMark(0.6 * brief.contents!.height, brief, 'down');
+    return most < brief.options.show && brief.options.pocketDepth === undefined ? { show: most } : {};
+  },
   schools: [
     ...NOTCH_SCHOOLS,
     {

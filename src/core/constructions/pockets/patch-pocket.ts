@@ -35,13 +35,14 @@ const PAGE = 20;
 
 /**
  * A panel with tabs folded under on three sides and glued onto a page: blank `(W + 2g) × (H + g)`. As a gusset, the
- * outer half of each tab is glued and the inner half unfolds: the pocket opens by `g / 2`.
+ * outer half of each tab is glued and the inner half unfolds: the front stands off the page by `g / 2` at most, and as it does
+ * its sides come in: the mouth’s perimeter stays `2W`.
  */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { tab: g, corners, seat } = options;
   const opens = seat === 'gusset' ? g / 2 : 0;
-  const sized = sizedInside(brief, OPEN, { width: [2 * g], height: [g] }, { opens, bottom: true });
+  const sized = sizedInside(brief, OPEN, { width: [2 * g], height: [g] });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
   if (2 * g > Math.min(W, H) + TOLERANCE.length)
@@ -141,7 +142,7 @@ export const patchPocket: Construction<Options> = {
       option: 'seat',
       value: 'gusset',
       title: 'Tabs as a gusset',
-      why: 'Only their outer half is glued, so the front can stand off the page by the width of the tab.',
+      why: 'Only their outer half is glued, so the front can stand off the page by half a tab: for what has body.',
     },
   ],
   cures: [

@@ -18,7 +18,7 @@ import {
 } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { lengthOption, openLengthOption } from '../shared/options';
-import { OPEN, sizedInside, spineOver, tooLarge } from '../shared/sizing';
+import { onMark, OPEN, sizedInside, spineOver, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   door: lengthOption('Doors', 'How far each door comes over the front.', inches(2), { over: 0 }),
@@ -209,6 +209,11 @@ export const sliderSet: Construction<Options> = {
   ease: EASE.loose,
   idle: () => [],
   build,
+  // What stands on the foot tips over one that is less than a third as deep.
+  suited: (brief) => {
+    const third = onMark((brief.contents!.height + brief.aim.height) / 3, brief, 'up');
+    return third > brief.options.foot ? { foot: third } : {};
+  },
   schools: [],
   cures: [
     { for: 'spine', label: 'A spine as broad as it takes', options: () => ({ spine: undefined }) },

@@ -1,7 +1,7 @@
 import { TOLERANCE } from '../../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../../length';
-import { drawPiece, rect, ring, type Piece } from '../../pattern';
+import { drawPiece, LEAST, rect, ring, type Piece } from '../../pattern';
 import { built, EASE, fold, optionGrip, place, refuse, roomGrip, segment, UP, partCure } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from '../shared/construction';
 import { choiceOption, lengthOption, yesNoOption } from '../shared/options';
@@ -23,8 +23,15 @@ type Options = z.output<typeof options>;
 const CLEAR = inches(1 / 2);
 /** The patch on the front: its tabs and its depth over them, mm. Common practice 1/4 and 1 3/4 in. */
 const PATCH = { tab: inches(1 / 4), depth: inches(7 / 4) };
-/** Lacing holes: diameter and distance from the flap's outer fold, mm. Common practice 1/8 and 1/4 in. */
-const HOLE = { diameter: inches(1 / 8), in: inches(1 / 4) };
+/**
+ * Lacing holes: diameter and distance from the flap's outer fold, mm. Common practice 1/8 and 1/4 in; a mark further in, enough
+ * paper is left between them and the fold.
+ */
+const HOLE = { diameter: inches(1 / 8), in: inches(5 / 16) };
+
+/** Where the holes of a side flap stand along it, as shares of it: three, or one in the middle where three leave too little paper. */
+const holesAlong = (y: number): readonly number[] =>
+  0.2 * y - HOLE.diameter / 2 > LEAST.left.warns ? [0.2, 0.5, 0.8] : [0.5];
 
 /** Front, back and top flap in one strip `W × (F + B + T)`; double side flaps sandwich the body's open edges. */
 function build(brief: Brief<Options>): BuildResult {
@@ -139,7 +146,7 @@ function build(brief: Brief<Options>): BuildResult {
   const closeSide = (side: 'left' | 'right') =>
     fold(`close-${side}`, `Fold the ${side} side flap over`, [`s-${side}-back`, `s-${side}-front`], { closes: true });
   const holes = (['left', 'right'] as const).flatMap((side) =>
-    [0.2, 0.5, 0.8].map((share, i): Built['features'][number] => ({
+    holesAlong(y).map((share, i): Built['features'][number] => ({
       kind: 'hole',
       id: `hole-${side}-${i + 1}`,
       panels: [`${side}-back-face`, `${side}-front-face`],

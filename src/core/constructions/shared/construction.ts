@@ -33,7 +33,10 @@ export interface Making {
 
 /** The question a construction answers: contents first, or (with `blank`) paper first. Complete: nothing optional. */
 export interface Brief<Options = unknown> {
+  /** What room is made for: what goes in, and what the holder's own paper takes beside it. */
   readonly contents: Contents | null;
+  /** What goes in, as it is. */
+  readonly asked: Contents | null;
   /** Thickness to make room for even when only the paper is known. */
   readonly thickness: Mm;
   readonly blank: Blank | null;
@@ -197,6 +200,8 @@ export interface Construction<Options = unknown> {
   /** Options that make no difference while the others stand as they do. */
   readonly idle: (options: Options) => readonly string[];
   readonly build: (brief: Brief<Options>) => BuildResult;
+  /** What its usual options become for contents they do not suit; only those that nobody told are taken. */
+  readonly suited?: (brief: Brief<Options>) => Partial<Options>;
   readonly schools: readonly School[];
   readonly advice: readonly Advice[];
   readonly cures: readonly Cure[];

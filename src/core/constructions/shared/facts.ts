@@ -58,9 +58,9 @@ export interface HolderFacts {
   gusset: Nothing;
   /** A panel that crosses the thickness. */
   spine: { readonly panel: PanelName };
-  loose: { readonly side: 'width' | 'height'; readonly why: 'sheet' | 'proportions' };
-  /** A part that is shorter than usual on a given sheet, for the contents. */
-  'gave-way': NamedPart;
+  loose: { readonly side: 'width' | 'height' | 'depth'; readonly why: 'sheet' | 'proportions' | 'walls' };
+  /** A part that is shorter than usual, for the contents: on a given sheet, or at their size. */
+  'gave-way': NamedPart & { readonly sheet: boolean };
   'closing-lap': { readonly panel: PanelName };
   'shallow-pocket': { readonly tall: number };
   'slides-off': Nothing;

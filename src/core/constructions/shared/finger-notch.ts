@@ -1,5 +1,7 @@
 import type { Mm } from '../../length';
-import type { Built, Cure, School } from './construction';
+import { LEAST } from '../../pattern';
+import type { Brief, Built, Cure, School } from './construction';
+import { onMark } from './sizing';
 import { choiceOption, lengthOption } from './options';
 
 /** The options of the finger notch that any pocket may have: how large, and when it is punched, where makers differ. */
@@ -54,6 +56,16 @@ export const NOTCH_SCHOOLS: readonly School[] = [
     why: 'Sits exactly in the middle of the finished opening; a thick pile may not go into the punch.',
   },
 ];
+
+/** A notch no larger than an opening so wide has room for, with paper left at both its ends. */
+export function suitedNotch(brief: Brief<Notched>, wide: number): Partial<Notched> {
+  const { fingerNotch } = brief.options;
+  const most = onMark(Math.max(0, wide - 2 * LEAST.left.warns - NOTCH_SPARE), brief, 'down');
+  return fingerNotch > most ? { fingerNotch: most } : {};
+}
+
+/** Rounding to marks may take so much of an opening, mm. */
+const NOTCH_SPARE = 2;
 
 /** What mends a notch that cannot be cut. */
 export const NOTCH_CURES: readonly Cure[] = (['notch-cuts-fold', 'notch-cuts-glue'] as const).flatMap((problem) => [

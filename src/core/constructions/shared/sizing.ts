@@ -17,28 +17,17 @@ export const CLOSED: Takes = { width: 1, height: 1 };
 /** Open at one end or both: half of it is lost along the opening's depth. */
 export const OPEN: Takes = { width: 1, height: 0.5 };
 
-/** Walls that unfold and take up thickness before the width does; before the height only where the bottom opens too. */
-export interface Gusset {
-  readonly opens: number;
-  readonly bottom: boolean;
-}
-const NO_GUSSET: Gusset = { opens: 0, bottom: false };
-
 /**
  * The inside wanted for the contents, each way on the graduation: the mark whose ease comes nearest the aim and
  * keeps the least ease; of equals the smaller.
+ * @param adds what walls that unfold add to the mouth, mm: thickness takes of the width only what is beyond it
  */
-export function insideFor({ contents, aim, least, making }: Brief, takes: Takes, gusset = NO_GUSSET): Room {
+export function insideFor({ contents, aim, least, making }: Brief, takes: Takes, adds = 0): Room {
   const { width, height, thickness } = contents!;
-  const beyond = Math.max(0, thickness - gusset.opens);
+  const beyond = Math.max(0, thickness - adds);
   return {
     width: roomy(width + takes.width * beyond, aim.width, least.width, making.graduation),
-    height: roomy(
-      height + takes.height * (gusset.bottom ? beyond : thickness),
-      aim.height,
-      least.height,
-      making.graduation,
-    ),
+    height: roomy(height + takes.height * thickness, aim.height, least.height, making.graduation),
   };
 }
 
@@ -99,9 +88,8 @@ export function sizedInside(
   brief: Brief,
   takes: Takes,
   shares: { readonly width: Share; readonly height: Share },
-  gusset = NO_GUSSET,
 ): { readonly ok: true; readonly inside: Room } | { readonly ok: false; readonly refusal: Refusal } {
-  if (!brief.blank) return { ok: true, inside: insideFor(brief, takes, gusset) };
+  if (!brief.blank) return { ok: true, inside: insideFor(brief, takes) };
   const width = leftOver(brief, 'width', brief.blank.width, ...shares.width);
   const height = leftOver(brief, 'height', brief.blank.height, ...shares.height);
   if (!width.ok) return width;

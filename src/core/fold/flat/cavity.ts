@@ -27,9 +27,9 @@ export interface FlatCavity extends Place {
   readonly covered: { readonly floor: number; readonly roof: number };
   /**
    * Panels that unfold between its walls at the mouth, from one wall to the other, on each side: thickness up to what
-   * they open takes nothing from the width.
+   * they add to the mouth takes nothing from the width.
    */
-  readonly gusset?: readonly (readonly string[])[];
+  readonly gusset?: readonly (readonly [string, ...string[]])[];
   /** Contents run through and out at the far end: nothing is asked of their height. */
   readonly through?: boolean;
 }

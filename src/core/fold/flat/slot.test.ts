@@ -106,8 +106,11 @@ describe('what runs through, and what opens at the sides', () => {
     // Its bottom is a plain fold: what stands there takes half its thickness of the height.
     expect(thick.fit!.ease.height).toBeLessThan(thick.inside.height - 70 - 15 + 1e-6);
     expect(thick.thickest).toBeLessThanOrEqual(6 * 6.35);
-    const patch = plan('patch-pocket', { width: 80, height: 60, thickness: 3 }, { seat: 'gusset' });
-    expect(patch.inside.width).toBeCloseTo(plan('patch-pocket', { width: 80, height: 60 }).inside.width, 6);
+    // 3 × 4 × 1/4 in with 3/4 tabs (perimeter 2W however wide the tab): not in less than 3 1/4.
+    const [width, height, thickness] = [76.2, 101.6, 6.35];
+    const patch = plan('patch-pocket', { width, height, thickness }, { seat: 'gusset', tab: 19.05 });
+    expect(patch.inside.width).toBeGreaterThanOrEqual(width + thickness);
+    expect(patch.thickest).toBeCloseTo(Math.min(19.05 / 2, thickness + patch.fit!.ease.width - 1.5875), 6);
   });
 
   test('a second cavity has room of its own: behind the lid’s tail, as deep as its glue lets it be', () => {

@@ -40,6 +40,10 @@ test('a tab folded under opens as far as its glue lets go of it, and the check a
     plan('patch-pocket', { width: 80, height: 60, thickness }, { seat: 'gusset', tab });
   expect(of(3, 10).made!.holds[0]!.opens).toBeCloseTo(5, 6);
   expect(plan('patch-pocket', { width: 80, height: 60 }, { tab: 10 }).made!.holds[0]!.opens).toBeNull();
+  // What it gives the front it takes of the page: the mouth gains nothing, so thickness takes of the width (as an envelope's).
+  const room = (thickness: number) => of(thickness, 10).made!;
+  expect(room(4).inside.width).toBeCloseTo(room(0).inside.width + 4, 6);
+  expect(room(4).fit!.ease.width).toBeCloseTo(room(0).fit!.ease.width, 6);
   const gusset = (thickness: number, tab: number) => checksOf(of(thickness, tab)).find(({ id }) => id === 'gusset')!;
   expect(gusset(4.9, 10).level).toBe('pass');
   expect(gusset(5.2, 10)).toMatchObject({ level: 'fail', limit: expect.closeTo(5, 6) });
