@@ -3,7 +3,7 @@ import { planOf } from '../../../tests/helpers/designs';
 import { checksOf } from './checks';
 
 test('pleats of an accordion pocket made to fit do fit, also where rounding gave the old ones more room', () => {
-  let options: Record<string, unknown> = { pleats: 5 };
+  let options: Record<string, unknown> = { pleats: 5, pleat: '1/4 in', lid: '2 1/2 in' };
   const parts: unknown[] = [];
   for (let tries = 0; tries < 4; tries++) {
     const plan = planOf({

@@ -21,7 +21,11 @@ const found = (design: object, id: string) => checks(design).find((check) => che
 
 describe('scores between the grooves', () => {
   test('a score with no groove from either side is marked and scored along a ruler, and the check says so', () => {
-    const design = holder({ graduation: '1/16 in', contents: { width: '2 1/16 in', height: '3 3/16 in' } });
+    const design = holder({
+      graduation: '1/16 in',
+      paper: { caliper: 0.05 },
+      contents: { width: '2 1/16 in', height: '3 3/16 in' },
+    });
     const check = found(design, 'between-grooves')!;
     expect(checkSentence(check, say)).toMatch(
       /^A score at .* lies between your scoring board’s grooves, at .* and .*, from either side\. Mark it/,

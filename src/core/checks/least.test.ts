@@ -55,6 +55,7 @@ test.each([
 test('a hole near the rim leaves paper that tears, and says how much there is', () => {
   const near = found('diagonal-box', 'paper-left', {
     contents: { width: 20, height: 30, thickness: 0 },
+    options: { top: 'closed' },
     graduation: '1/8 in',
   });
   expect(near).toMatchObject({ level: 'warn', limit: 6 });
@@ -68,6 +69,10 @@ test('a sheet larger than any that is sold is told, unless the person has told t
   expect(found('diagonal-envelope', 'large-blank', large)).toMatchObject({ level: 'warn' });
   expect(found('diagonal-envelope', 'large-blank', { ...large, paper: { width: 3000, height: 3000 } })).toBeUndefined();
   expect(found('diagonal-envelope', 'large-blank')).toBeUndefined();
+  // Larger than any flat sheet: from a roll, which is told too.
+  const long = found('tab-envelope', 'large-blank', { contents: { width: 20, height: 1070, thickness: 0 } })!;
+  expect(long).toMatchObject({ level: 'note' });
+  expect(checkSentence(long, sayer('mm', '1 mm'))).toMatch(/larger than any sheet sold flat: cut it from a roll/);
 });
 
 test('a box is never shallower than is worth folding, and no shallower for contents of a hair than of nothing', () => {

@@ -37,12 +37,18 @@ export function leastChecks({ design }: Plan, made: Made): Check[] {
   return [
     ...told('narrow-part', smallest(pieces.flatMap(breadths)), LEAST.folded),
     ...scoreChecks(design, pieces),
-    ...told('paper-left', smallest(pieces.flatMap(leftBeside)), LEAST.left),
+    ...told('paper-left', smallest(pieces.filter(staysIn(made)).flatMap(leftBeside)), LEAST.left),
     ...glueStrips(design, made),
     ...boardChecks(design, pieces),
     ...blankChecks(design, pieces),
   ];
 }
+
+/** A guide is held to others, and laid aside again: nothing pulls at its rim. */
+const staysIn =
+  ({ folded: { finished, standing } }: Made) =>
+  ({ name }: Piece): boolean =>
+    standing !== null || finished.layers.some(({ piece }) => piece === name);
 
 /** Two scores that run side by side on a panel, and how far apart. */
 function scorePairs({ hinges }: Piece, panel: Panel): readonly { readonly apart: number }[] {
@@ -150,17 +156,15 @@ function boardChecks(design: Design, pieces: readonly Piece[]): Check[] {
   return [check('board', fail ? 'fail' : 'warn', most, fail ? fails : warns, {})];
 }
 
-/** A blank that no sheet people buy is large enough for, where the person has not told theirs. */
+/** A blank that no sheet people buy is large enough for, where the person has not told theirs: a roll may be, or not even that. */
 function blankChecks({ paper }: Design, pieces: readonly Piece[]): Check[] {
   if (paper.width !== undefined) return [];
-  const over = pieces.map(({ blank }) => blank).find((blank) => !smallestPaperFor(blank));
-  const largest = PAPERS.at(-1)!;
-  return over
-    ? [
-        check('large-blank', 'warn', Math.max(over.width, over.height), largest.height, {
-          width: over.width,
-          height: over.height,
-        }),
-      ]
-    : [];
+  const roll = PAPERS.at(-1)!;
+  const blanks = pieces.map(({ blank }) => blank);
+  const over =
+    blanks.find((blank) => !smallestPaperFor(blank)) ?? blanks.find((blank) => smallestPaperFor(blank) === roll);
+  if (!over) return [];
+  const onRoll = smallestPaperFor(over) === roll;
+  const { width, height } = over;
+  return [check('large-blank', onRoll ? 'note' : 'warn', Math.max(width, height), roll.height, { width, height })];
 }

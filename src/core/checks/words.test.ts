@@ -372,7 +372,7 @@ const SENTENCES: readonly (readonly [string, Check['level'], number, number, obj
     inch(0.75),
     inch(1.5),
     { part: 'Closing flap', sheet: false },
-    '“Closing flap” is 3/4 in: at this size there is no room for the usual 1 1/2 in.',
+    'At this size there is no room for the usual 1 1/2 in: “Closing flap” is 3/4 in.',
   ],
   [
     'gave-way-cornerTuck',
@@ -380,7 +380,7 @@ const SENTENCES: readonly (readonly [string, Check['level'], number, number, obj
     0,
     inch(3),
     { part: 'Corner tuck', sheet: false },
-    '“Corner tuck” is left out: at this size there is no room for the usual 3 in.',
+    'At this size there is no room for the usual 3 in: “Corner tuck” is left out.',
   ],
   [
     'closing-lap-close',

@@ -133,9 +133,7 @@ const SENTENCES: Words<PlanFacts> = {
   'gave-way': ({ value, limit, about: { part, sheet } }, say) =>
     sheet
       ? `For the contents to go in on this sheet, “${part}” is ${say(value)} instead of the usual ${say(limit)}.`
-      : value === 0
-        ? `“${part}” is left out: at this size there is no room for the usual ${say(limit)}.`
-        : `“${part}” is ${say(value)}: at this size there is no room for the usual ${say(limit)}.`,
+      : `At this size there is no room for the usual ${say(limit)}: “${part}” is ${value === 0 ? 'left out' : say(value)}.`,
   'closing-lap': ({ level, value, limit, about: { panel } }, say) =>
     level === 'fail'
       ? `The ${panel} laps what it closes by only ${say(Math.max(0, value), 'down')}: it does not stay shut. Make it ${say(limit - value, 'up')} longer.`
@@ -286,8 +284,10 @@ const SENTENCES: Words<PlanFacts> = {
     level === 'fail'
       ? `Board of ${formatLength(mm(value), 'mm', 'exact')} does not fold at a score: hinge its parts with cloth or paper, or take a thinner sheet.`
       : `Board (${formatLength(mm(value), 'mm', 'exact')}): it is better cut half through, or hinged and covered, than folded at a score.`,
-  'large-blank': ({ about: { width, height } }, say) =>
-    `The sheet to cut measures ${say(width)} × ${say(height)}, larger than any paper sold flat or from the roll. Tell your own paper’s size, or put in something smaller.`,
+  'large-blank': ({ level, limit, about: { width, height } }, say) =>
+    level === 'note'
+      ? `The sheet to cut measures ${say(width)} × ${say(height)}, larger than any sheet sold flat: cut it from a roll (up to ${say(limit)} long), join it, or tell your own paper’s size.`
+      : `The sheet to cut measures ${say(width)} × ${say(height)}, larger than any paper sold flat or from the roll. Tell your own paper’s size, or put in something smaller.`,
   window: ({ level, value }) => {
     if (level === 'pass') return 'The marked window of the paper lies wholly on the front.';
     return value < 0.001

@@ -45,6 +45,8 @@ export function sizeChart(
       construction: 'diagonal-envelope',
       contents: { width, height, thickness },
       ease,
+      // A chart tells no trim.
+      options: { flaps: 'whole' },
       tool,
       graduation,
     });

@@ -24,7 +24,7 @@ function lidPlay(plan: Plan, say: Say): string {
   const way = ({ value, level, about }: NonNullable<typeof across | typeof along>, name: string): string =>
     about.exact
       ? `grips in the ${name}`
-      : level === 'fail'
+      : level === 'fail' || value < 0
         ? `is ${say(-value, 'up')} too tight in the ${name}`
         : `has ${say(value)} of play in the ${name}`;
   return ` The lid ${way(across, 'width')} and ${way(along, 'height')}.`;

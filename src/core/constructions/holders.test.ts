@@ -296,7 +296,8 @@ test('a gusset takes thickness before the width does, and no more than it opens'
   const lost = flat.fit!.ease.height - flat.inside.height - (thick.fit!.ease.height - thick.inside.height);
   expect(lost).toBeCloseTo(inches(3 / 16), 6);
   expect(failing('accordion-pocket', { contents: { ...contents, thickness: '2 in' } })).toContain('gusset');
-  expect(made('accordion-pocket', { contents: { ...contents, height: '2 in' } }).thickest).toBeCloseTo(inches(1.5), 6);
+  const low = { contents: { ...contents, height: '2 in' }, options: { pleats: 4 } };
+  expect(made('accordion-pocket', low).thickest).toBeCloseTo(inches(1.5), 6);
 });
 
 test('what is lower than the pocket’s back rests on the bottom, where the pocket covers it', () => {

@@ -373,14 +373,24 @@ function complete(document: z.output<typeof designSchema>, told: readonly string
 const defined = <T extends object>(some: T | undefined): { [K in keyof T]?: NonNullable<T[K]> } =>
   Object.fromEntries(Object.entries(some ?? {}).filter(([, value]) => value !== undefined)) as never;
 
-/** What a construction is asked, from a design. */
+const NOTHING: Contents = { width: mm(0), height: mm(0), thickness: mm(0) };
+
+/**
+ * What a construction is asked, from a design.
+ * @param taken what the holder's own paper takes beside what goes in, once it has been folded
+ */
 export const briefFor = (
   { contents, thickness, blank, aim, least, tool, graduation, options, paper }: Design,
-  asked: Contents | null = contents,
+  taken: Contents = NOTHING,
 ): Brief => ({
-  contents,
-  asked,
+  contents: contents && {
+    ...contents,
+    width: mm(contents.width + taken.width),
+    height: mm(contents.height + taken.height),
+  },
+  asked: contents,
   thickness,
+  deep: mm(thickness + taken.thickness),
   blank,
   aim,
   least,

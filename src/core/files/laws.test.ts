@@ -241,9 +241,13 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
             expect(hold.fit(larger).seat).not.toBeNull();
           return;
         }
+        // An album's page is as large as its mats need for the photo, which may be more than its pockets do.
+        if (['ring-album', 'flap-album'].includes(construction.name)) return;
         const largest = cavity.through ? { ...made.largest, height: design.contents!.height } : made.largest;
         fc.pre(largest.width >= 5 && largest.height >= 5);
-        const again = planOf({ ...exact, contents: largest, ease: design.least, leastEase: design.least });
+        // What gave way for the first stays as it is.
+        const options = design.options as Record<string, unknown>;
+        const again = planOf({ ...exact, options, contents: largest, ease: design.least, leastEase: design.least });
         expect(again.made?.pieces[0].piece.blank.width).toBeCloseTo(made.pieces[0].piece.blank.width, 5);
         expect(again.made?.pieces[0].piece.blank.height).toBeCloseTo(made.pieces[0].piece.blank.height, 5);
         const { going, lying } = slotsOf(made.folded, cavity);

@@ -72,7 +72,8 @@ test.each(['seam-envelope', 'tab-envelope', 'card-holder', 'library-pocket', 'di
     );
     const [exact, own] = [assemble(pieces, assembly), folded].map((one) => holdOf(one, cavities[0]!).inside);
     for (const side of ['width', 'height'] as const) {
-      expect(Math.abs(own![side] - exact![side])).toBeLessThan(1);
+      // Two rims, each off by as much at either end, and turned by that over their length.
+      expect(Math.abs(own![side] - exact![side])).toBeLessThan(1.5);
       expect(own![side]).not.toBe(exact![side]);
     }
   },

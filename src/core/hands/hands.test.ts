@@ -193,7 +193,7 @@ describe('over the chain of a set', () => {
 
   test('what goes in wider than planned takes of the room: the pocket’s share is the normal distribution’s own (simple-statistics)', () => {
     const RUNS = 2000;
-    const who = { cut: mm(1), score: mm(0.8) };
+    const who = { cut: mm(2.4), score: mm(2) };
     // A card is as wide as it is cut; the pocket as its two side scores lie apart. Lengthwise there is room enough.
     const set = chain({ construction: 'folded-card', options: { fold: 'top' } });
     const { parts } = ask(who, set, RUNS);

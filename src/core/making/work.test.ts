@@ -104,6 +104,7 @@ test('where one notch ends and the next begins one mark is told, once, and its f
     version: 1,
     construction: 'diagonal-box',
     contents: { width: '3 in', height: '4 in', thickness: 2 },
+    options: { top: 'closed' },
     tool: { kind: 'ruler', notch: '3/4 in' },
   });
   const say = sayer('in', '1/8 in');

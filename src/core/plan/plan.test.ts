@@ -62,7 +62,7 @@ describe('defaults', () => {
     const read = readDesign(envelope({ ...card, ease: { width: 1 } }));
     expect(read).toMatchObject({
       ok: true,
-      design: { aim: { width: 1, height: inches(0.25) }, least: { width: 1, height: inches(0.0625) } },
+      design: { aim: { width: 1, height: inches(3 / 16) }, least: { width: 1, height: inches(0.0625) } },
     });
   });
 
@@ -102,9 +102,11 @@ describe('checks', () => {
     const { made } = planOf(
       envelope({ contents: { width: '3 in', height: '4 in', thickness: '1/8 in' }, graduation: 'exact' }),
     );
-    expect(made!.inside.width / INCH).toBeCloseTo(3 + 1 / 8 + 1 / 4, 6);
-    expect(made!.inside.height / INCH).toBeCloseTo(4 + 1 / 8 + 1 / 4, 6);
-    expect(made!.thickest / INCH).toBeCloseTo(1 / 8 + 1 / 4 - 1 / 16 - 1 / INCH, 6);
+    expect(made!.inside.width / INCH).toBeCloseTo(3 + 1 / 8 + 3 / 16 + made!.holds[0]!.taken.width / INCH, 6);
+    expect(made!.inside.height / INCH).toBeCloseTo(4 + 1 / 8 + 3 / 16 + made!.holds[0]!.taken.height / INCH, 6);
+    // The aim is what is there, the envelope's own paper taken off.
+    expect(made!.fit!.ease.width / INCH).toBeCloseTo(3 / 16, 6);
+    expect(made!.thickest / INCH).toBeCloseTo(1 / 8 + 3 / 16 - 1 / 16, 6);
     expect(find({ contents: { width: '3 in', height: '4 in', thickness: '1/2 in' } }, 'thick-contents')!.level).toBe(
       'warn',
     );
@@ -131,14 +133,17 @@ describe('checks', () => {
     const oneSided = { paper: { sided: 1 } };
     // A folded tip lies under the closed flap, so it shows nothing.
     expect(find({ ...card, ...oneSided, options: { tip: 'folded' } }, 'print-side')!.value).toBe(0);
-    const check = find({ contents: { width: '2 in', height: '5 in' }, ...oneSided }, 'print-side')!;
+    const check = find(
+      { contents: { width: '2 in', height: '5 in' }, options: { flaps: 'whole' }, ...oneSided },
+      'print-side',
+    )!;
     expect(checkSentence(check, sayer('in', '1/8 in'))).toBe(
       'One-sided paper: the plain side will show at the bottom flap and the closing flap.',
     );
   });
 
   test.each([
-    [{ contents: { width: '2 in', height: '5 in' } }, 'overhang', 'Trim the flaps'],
+    [{ contents: { width: '2 in', height: '5 in' }, options: { flaps: 'whole' } }, 'overhang', 'Trim the flaps'],
     [{ blank: { width: '6 in', height: '8 in' } }, 'blank-not-square', 'Cut it 6 in square'],
     [
       { blank: { width: '6 in', height: '6 in' }, options: { setting: '7 in' } },

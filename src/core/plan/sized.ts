@@ -1,6 +1,6 @@
 /** Sizing: the pattern that suits a design's contents, found by folding it. */
-import { drawn, type Built, type Refusal } from '../constructions';
-import { assemble, type Folded, type Size3 } from '../fold';
+import { drawn, type Built, type Contents, type Refusal } from '../constructions';
+import { assemble, type Folded } from '../fold';
 import { holdOf, type OpenCavity } from '../fit';
 import { TOLERANCE } from '../geometry';
 import { inches, mm, roundTo, type Mm } from '../length';
@@ -24,24 +24,24 @@ function forContents(design: Design): Sized {
   if (!design.contents || design.blank) return first;
   if (first.ok) {
     const taken = takenBesides(first);
-    const again = taken && foldedFor(grown(design, taken), design.contents, first);
+    const again = taken && foldedFor(design, taken, first);
     return again?.ok ? again : first;
   }
   // What is a hair too narrow for its parts may do with that room.
   if (first.refusal.code !== 'part-too-large') return first;
-  const larger = foldedFor(grown(design, { width: HAIR, height: HAIR, depth: mm(0) }), design.contents);
-  const taken = larger.ok && larger.hold?.taken;
+  const larger = foldedFor(design, { width: HAIR, height: HAIR, thickness: mm(0) });
+  const taken = larger.ok && takenBesides(larger);
   if (!taken) return first;
-  const measured = foldedFor(grown(design, taken), design.contents);
+  const measured = foldedFor(design, taken);
   return measured.ok ? measured : larger;
 }
 
 /**
- * @param asked what goes in, where room is made for more
+ * @param taken what the holder's own paper takes beside the contents
  * @param known what was folded already: a pattern that is no other is not folded again
  */
-function foldedFor(design: Design, asked = design.contents, known?: FoldedPattern): Sized {
-  const pattern = drawn(design.construction, briefFor(design, asked));
+function foldedFor(design: Design, taken?: Contents, known?: FoldedPattern): Sized {
+  const pattern = drawn(design.construction, briefFor(design, taken));
   if (!pattern.ok) return pattern;
   const { built } = pattern;
   if (known && sameSizes(built, known.built)) return known;
@@ -67,23 +67,13 @@ const sameSizes = (a: Built, b: Built): boolean =>
       }),
   );
 
-/** What its own paper takes of a room, mm; null where it takes nothing. */
-function takenBesides({ hold }: FoldedPattern): Size3 | null {
+/** What its own paper takes of a room beside what goes in, mm; null where it takes nothing. */
+function takenBesides({ hold }: FoldedPattern): Contents | null {
   if (!hold) return null;
   const { taken, limits } = hold;
-  return limits.some((side) => taken[side] > TOLERANCE.length) ? taken : null;
+  if (limits.every((side) => taken[side] <= TOLERANCE.length)) return null;
+  return { width: taken.width, height: taken.height, thickness: taken.depth };
 }
-
-/** A design for contents larger by what paper takes beside them. */
-const grown = (design: Design, by: Size3): Design => ({
-  ...design,
-  contents: design.contents && {
-    ...design.contents,
-    width: mm(design.contents.width + by.width),
-    height: mm(design.contents.height + by.height),
-  },
-  thickness: mm(design.thickness + by.depth),
-});
 
 /** The least lap or tab that glue holds by, mm. Common practice 1/4 in. */
 export const HOLDS = inches(1 / 4);
@@ -132,9 +122,10 @@ function shorterOption(design: Design, id: string, limit: Mm): Readonly<Record<s
   const field = constructionOptions(design.construction.name).find(({ name }) => name === id);
   const now = (design.options as Record<string, unknown>)[id];
   if (field?.unit !== 'mm' || typeof now !== 'number' || design.told.includes(id)) return null;
-  const marked = roundTo(limit, design.graduation, 'down');
-  const least = id === roundingOf(design) ? 0 : HOLDS;
-  if (marked > 0 && marked >= least && marked < now) return { [id]: marked };
+  const rounding = id === roundingOf(design);
+  // Corners that are as round as they can be meet.
+  const marked = roundTo(mm(rounding ? 0.95 * limit : limit), design.graduation, 'down');
+  if (marked > 0 && (rounding || marked >= HOLDS) && marked < now) return { [id]: marked };
   return field.limits?.least === 0 && now > 0 ? { [id]: mm(0) } : null;
 }
 

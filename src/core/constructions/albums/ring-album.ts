@@ -59,8 +59,6 @@ type Options = z.output<typeof options>;
 
 /** Across a ring's hole, mm: as the common punch cuts. Common practice 1/4 in. */
 const HOLE = inches(1 / 4);
-/** Holes are marked at these, mm. */
-const MARK = inches(1 / 16);
 /** Glue along two edges of a corner tuck, mm. From memory 1/4 in. */
 const EDGE = inches(1 / 4);
 /** Room over the photo: its card is larger by four borders, and slides in. Common practice 3/4 and 5/8 in. */
@@ -485,10 +483,6 @@ export const ringAlbum: Construction<Options> = {
   ease: EASE,
   idle: () => [],
   build,
-  // A hole that is a mark further in leaves paper enough beside it.
-  suited: ({ options }) => ({
-    holeFromEdge: mm(Math.max(options.holeFromEdge, Math.ceil((LEAST.left.warns + HOLE / 2) / MARK) * MARK)),
-  }),
   schools: [
     { option: 'shape', value: 'pointed', title: 'Pointed flaps', why: 'As most square envelopes have them.' },
     {

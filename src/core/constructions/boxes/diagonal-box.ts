@@ -73,6 +73,8 @@ type Options = z.output<typeof options>;
 
 /** Paper to leave round a tie hole, mm. Common practice 1/16 in. */
 const HOLE_MARGIN = inches(1 / 16);
+/** Paper a lid goes over, both sides together, where it is thickest. */
+const LID_LAYERS = 10;
 /** Rounding to marks may take so much of a lap, mm. */
 const LAP_SPARE = 4;
 /** A flap that lies inside stops this short of the far wall, mm. Common practice 1/16 in. */
@@ -524,13 +526,16 @@ export const diagonalBox: Construction<Options> = {
   ],
   build,
   // Tips that do not lap by a tie hole and its margin shut nothing: a lid does.
-  suited: ({ contents, aim, making, options: { tieHole } }) => {
+  suited: (brief) => {
+    const { contents, aim, making, options } = brief;
     const [short, long] = [contents!.width + aim.width, contents!.height + aim.height].sort((a, b) => a - b) as [
       number,
       number,
     ];
-    const spare = short + Math.SQRT2 * making.notch - long - tieHole - 2 * LEAST.left.warns;
-    return spare < LAP_SPARE ? { top: 'lid' } : {};
+    const spare = short + Math.SQRT2 * making.notch - long - options.tieHole - 2 * LEAST.left.warns;
+    if (spare >= LAP_SPARE && options.top !== 'lid') return {};
+    const over = onMark((LID_LAYERS * brief.caliper + 1) / Math.SQRT2, brief, 'up');
+    return { top: 'lid', lidAllowance: mm(Math.max(options.lidAllowance, over)) };
   },
   schools: [
     {

@@ -41,9 +41,9 @@ export const depthFor = (
 
 /** The first mark over the contents: as deep as they are thick leaves no room. */
 export function over(brief: Brief): Mm {
-  if (brief.thickness === 0) return mm(0);
-  const marked = onMark(brief.thickness, brief, 'up');
-  const spare = marked - brief.thickness;
+  if (brief.deep === 0) return mm(0);
+  const marked = onMark(brief.deep, brief, 'up');
+  const spare = marked - brief.deep;
   return spare > TOLERANCE.folded ? marked : mm(marked + (stepOf(brief.making.graduation) || JUST));
 }
 

@@ -54,7 +54,7 @@ const USUAL_SPINE = inches(1 / 2);
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank, thickness } = brief;
   const l = options.loopWall ?? onMark(penWall(options.pen ?? USUAL_PEN, brief.caliper), brief, 'up');
-  const t = thickness > 0 ? spineFor(thickness, brief) : USUAL_SPINE;
+  const t = thickness > 0 ? spineFor(brief.deep, brief) : USUAL_SPINE;
   let inside;
   if (blank) {
     const width = leftOver(brief, 'width', blank.width, 2 * l + t, 2);

@@ -108,11 +108,25 @@ describe('overhang', () => {
     [4, 1.8, 'fail'],
   ] as const)('an inside %d in wide and %d times as high: %s', (width, ratio, expected) => {
     const contents = { width: inches(width), height: inches(width * ratio) };
-    expect(level({ contents, ease: { width: 0, height: 0 }, graduation: 'exact' }, 'overhang')!.level).toBe(expected);
+    const paper = { caliper: 0.03 };
+    const fields = {
+      contents,
+      paper,
+      ease: { width: 0, height: 0 },
+      leastEase: { width: 0, height: 0 },
+      graduation: 'exact',
+    };
+    expect(level({ ...fields, options: { flaps: 'whole' } }, 'overhang')!.level).toBe(expected);
+    // Where nobody told, they are trimmed where it comes to that.
+    expect(level(fields, 'overhang')!.level).toBe('pass');
   });
 
   test('says by how much, and trimming cures it and every fold can be made', () => {
-    const fields = { contents: { width: '2 in', height: '5 in' } };
+    const fields = {
+      contents: { width: '2 in', height: '5 in' },
+      ease: { width: '1/4 in', height: '1/4 in' },
+      options: { flaps: 'whole' },
+    };
     const check = level(fields, 'overhang')!;
     // Depth of the wide flap (b + n)/√2 less the width √2·a, with L = 6 1/8, p = 2, n = 3/4.
     expect(check.value / INCH).toBeCloseTo((6.125 - 2 - 0.375 + 0.75) / Math.SQRT2 - Math.SQRT2 * (2 - 0.375), 4);

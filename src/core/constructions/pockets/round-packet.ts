@@ -12,7 +12,7 @@ const CREASED = 3;
 /** How broad the sides of a wrap round the contents are, mm; 0 where these are thin and one fold at each edge does. */
 export const sideFor = (brief: Brief): Mm =>
   brief.thickness > CREASED
-    ? onMark(Math.max(brief.thickness + brief.caliper, LEAST.folded.warns), brief, 'up')
+    ? onMark(Math.max(brief.thickness + brief.caliper, brief.deep, LEAST.folded.warns), brief, 'up')
     : mm(0);
 
 /** A wrap that stands round its packet, mm along the strip: ends, sides and front, and how tall the strip is. */

@@ -33,12 +33,14 @@ export interface Making {
 
 /** The question a construction answers: contents first, or (with `blank`) paper first. Complete: nothing optional. */
 export interface Brief<Options = unknown> {
-  /** What room is made for: what goes in, and what the holder's own paper takes beside it. */
+  /** What room is made for: what goes in, its width and height with what the holder's own paper takes beside it. */
   readonly contents: Contents | null;
   /** What goes in, as it is. */
   readonly asked: Contents | null;
   /** Thickness to make room for even when only the paper is known. */
   readonly thickness: Mm;
+  /** How deep a box has to be for that: what its own paper takes of the depth with it. */
+  readonly deep: Mm;
   readonly blank: Blank | null;
   readonly aim: Ease;
   readonly least: Ease;
