@@ -7,7 +7,9 @@ import { planOf } from '../../../tests/helpers/designs';
 import { inches, mm, sayer, type Mm } from '../length';
 import type { DesignInput } from '../design';
 import { stepsOf } from '../making';
+import { distance } from '../geometry';
 import { planSet, readSet } from '../sets';
+import { drawnWith, loosened, type HandError, type Ways } from './lines';
 import {
   answerHands,
   benchFor,
@@ -49,6 +51,71 @@ describe('the share of a single length is the normal distribution’s own (error
     expect(Math.abs(share - wanted)).toBeLessThan(3 * Math.sqrt((wanted * (1 - wanted)) / RUNS));
     // Nothing else goes wrong.
     expect(by[0]).toEqual({ check: 'goes-in', share });
+  });
+});
+
+describe('an envelope board: settings handed on by the pointer, or every side by the ruler (closed form of geometry.md 8)', () => {
+  // A square set anywhere; the first side by the board's ruler.
+  const plan = design('diagonal-envelope', { graduation: 'exact', tool: { kind: 'envelope-board', rulerEnd: '8 in' } });
+  const [{ piece, programme }] = plan.made!.pieces;
+  const sides = (ways: Ways, errors: Readonly<Record<string, number>>): readonly number[] => {
+    const doings: HandError[] = [];
+    const loose = loosened(piece, programme, doings, false, ways);
+    const edges = programme.moves.flatMap((move) => (move.do === 'place' ? [move.edge] : []));
+    const off = doings.map(({ kind, mark, what }) =>
+      kind === 'setting' ? (errors[`d${edges.indexOf(mark!.edge) + 1}`] ?? 0) : (errors[what] ?? 0),
+    );
+    // The body's four corners, in turn: how far apart its opposite sides lie.
+    const { polygon } = drawnWith(loose, off).piece.panels.find(({ id }) => id === 'body')!;
+    const before = piece.panels.find(({ id }) => id === 'body')!.polygon;
+    const long = (ring: typeof polygon, i: number): number => distance(ring[i]!, ring[(i + 1) % 4]!);
+    return [0, 1].map((i) => (long(polygon, i) - long(before, i) + long(polygon, i + 2) - long(before, i + 2)) / 2);
+  };
+  const either = ([a, b]: readonly number[]): number[] => [a!, b!].sort((x, y) => x - y);
+  const { SQRT2 } = Math;
+  test.each([
+    ['pointer', [0.3, 0, 0, 0], [(2 * 0.3) / SQRT2, (-2 * 0.3) / SQRT2]],
+    ['pointer', [0, 0.3, 0, 0], [-0.3 / SQRT2, (2 * 0.3) / SQRT2]],
+    ['pointer', [0, 0, 0.3, 0], [0.3 / SQRT2, -0.3 / SQRT2]],
+    ['pointer', [0, 0, 0, 0.3], [0, 0.3 / SQRT2]],
+    ['ruler', [0.3, 0, 0, 0], [0.3 / SQRT2, 0]],
+    ['ruler', [0, 0.3, 0, 0], [0, 0.3 / SQRT2]],
+    ['ruler', [0, 0, 0.3, 0], [0.3 / SQRT2, 0]],
+    ['ruler', [0, 0, 0, 0.3], [0, 0.3 / SQRT2]],
+  ] as const)('set by the %s, settings off by %j', (setBy, [d1, d2, d3, d4], wanted) => {
+    expect(either(sides({ fence: 'two', setBy }, { d1, d2, d3, d4 }))).toEqual(
+      either(wanted).map((one) => expect.closeTo(one, 6)),
+    );
+  });
+  test.each([
+    ['pointer', 'two', 0.2, 0.5, [SQRT2 * (0.5 - 0.2), SQRT2 * (2 * 0.2 - 0.5)]],
+    ['ruler', 'two', 0.2, 0.5, [(0.5 - 0.2) / SQRT2, (0.2 - 0.5) / SQRT2]],
+    ['pointer', 'one', 0.4, 0.4, [0, SQRT2 * 0.4]],
+    ['ruler', 'one', 0.4, 0.4, [0, 0]],
+  ] as const)('set by the %s, cut at %s fence, a blank off by %d and %d', (setBy, fence, width, height, wanted) => {
+    const errors = { 'the width': width, 'the size': width, 'the height': height };
+    expect(either(sides({ fence, setBy }, errors))).toEqual(either(wanted).map((one) => expect.closeTo(one, 6)));
+  });
+
+  // Settings 1.2 mm, room 1.0 mm both ways; blanks cut to 0.8 mm (derived, and simulated outside this project).
+  const RUNS = 3000;
+  test.each([
+    ['pointer', 'one', 0, 0.6],
+    ['ruler', 'one', 0, 0.91],
+    ['pointer', 'one', 0.8, 0.58],
+    ['ruler', 'one', 0.8, 0.9],
+    ['pointer', 'two', 0.8, 0.48],
+    ['ruler', 'two', 0.8, 0.83],
+  ] as const)('set by the %s, cut at %s fence to %d mm: %d fit', (setBy, fence, cut, wanted) => {
+    const who = hands({ setting: mm(1.2), cut: mm(cut) });
+    const roomy = design('diagonal-envelope', {
+      graduation: 'exact',
+      ease: { width: 1, height: 1 },
+      leastEase: { width: 0, height: 0 },
+      tool: { kind: 'envelope-board', rulerEnd: '8 in' },
+    });
+    const { share } = oddsOf(benchFor(roomy.made!, roomy.design, who, { fence, setBy })!, who, RUNS, 3);
+    expect(Math.abs(share - wanted)).toBeLessThan(0.01 + 3 * Math.sqrt((wanted * (1 - wanted)) / RUNS));
   });
 });
 

@@ -9,8 +9,8 @@ import {
   type Polygon,
   type Segment,
 } from '../geometry';
-import { edgeLength, leftOf, notchTriangle, onEdge, type Blank, type Edge, type Piece } from '../pattern';
-import type { Mark } from '../tools';
+import { edgeLength, leftOf, onEdge, type Blank, type Edge, type Piece } from '../pattern';
+import { scoresRun, type Programme } from '../tools';
 
 /** What of a sheet is made with an error of its own: its size, a line that is scored, one that is cut, a setting of a board. */
 export type ErrorKind = 'cut' | 'score' | 'setting';
@@ -69,12 +69,37 @@ const rim = (blank: Blank, edge: Edge): Segment<'sheet'> => ({
   to: onEdge(blank, edge, edgeLength(blank, edge)),
 });
 
+/** How a sheet is cut and set, where makers differ: it decides whose errors are handed on. */
+export interface Ways {
+  /** Both sides of a blank at one setting of the fence, or each at its own. */
+  readonly fence: 'one' | 'two';
+  /** An envelope board after its first side: with the pointer at the score just made, or every side by the ruler. */
+  readonly setBy: 'pointer' | 'ruler';
+}
+
+/** How a place on the sheet is off: so far along, and away, for each mm that something is. */
+type Shift = readonly { readonly doing: number; readonly by: Point<'sheet'> }[];
+
+const times = (vector: Point<'sheet'>, by: number): Point<'sheet'> => ({ x: vector.x * by, y: vector.y * by });
+/** How far a line moves, square to it, where a point of it is shifted. */
+const across = (shift: Shift, normal: Point<'sheet'>): readonly Moves[] =>
+  shift.map(({ doing, by }) => ({ doing, by: dot(by, normal) }));
+const scaled = (moves: readonly Moves[], by: number): readonly Moves[] =>
+  moves.map((one) => ({ ...one, by: one.by * by }));
+
 /**
- * The lines of a piece, and what moves each: the right and the far side of the blank by how it is cut; a score by how its
- * own mark is measured, and by the side it is measured from; a score between two notches by the setting of either.
+ * The lines of a piece, and what moves each. Errors act where the tool makes them, each once: a rim by how it is cut; a mark at
+ * the rim it is made on, and a score through two marks is the line through them; a groove as a whole line, by its distance from
+ * the fence; a score of the envelope board runs at 45° from its notch, which stands where the ruler or the pointer brought it.
  * @param doings what hands do so far; what this piece takes is added
  */
-export function loosened(piece: Piece, marks: readonly Mark[], doings: HandError[], several: boolean): Loose {
+export function loosened(
+  piece: Piece,
+  { moves }: Programme,
+  doings: HandError[],
+  several: boolean,
+  { fence, setBy }: Ways,
+): Loose {
   const { blank } = piece;
   const of = several ? ` of the ${piece.name}` : '';
   const doing = (
@@ -88,88 +113,142 @@ export function loosened(piece: Piece, marks: readonly Mark[], doings: HandError
     return doings.length - 1;
   };
   // Measured from the near left corner, what is cut off lies to the right and at the far side.
-  const right = doing('cut', 'width', 'the width', { side: true });
-  const far = doing('cut', 'height', 'the height', { side: true });
+  const right = doing('cut', 'width', fence === 'one' ? 'the size' : 'the width', { side: true });
+  const far = fence === 'one' ? right : doing('cut', 'height', 'the height', { side: true });
   const rims = ([1, 2, 3, 4] as const).map((edge) => ({ edge, line: rim(blank, edge) }));
-  const moved = (edge: Edge): Moves[] =>
-    edge === 2 ? [{ doing: right, by: 1 }] : edge === 3 ? [{ doing: far, by: 1 }] : [];
+  const alongOf = (edge: Edge): Point<'sheet'> => direction(rim(blank, edge).from, rim(blank, edge).to);
   /** Outward of the blank at one of its sides. */
-  const outward = (edge: Edge): Point<'sheet'> => {
-    const { x, y } = squareTo(rim(blank, edge));
-    return { x: -x, y: -y };
-  };
-  const settings = new Map<string, number>();
-  const settingOf = (mark: Mark): number => {
-    const key = `${mark.for} ${mark.edge} ${mark.at.toFixed(3)}`;
-    const known = settings.get(key);
-    if (known !== undefined) return known;
-    const made = doing(mark.reference === 'board' ? 'setting' : 'score', key, 'the mark', {
-      mark: { edge: mark.edge, at: mark.at },
-    });
-    settings.set(key, made);
+  const outward = (edge: Edge): Point<'sheet'> => times(squareTo(rim(blank, edge)), -1);
+  /** How a side of the blank lies elsewhere. */
+  const rimShift = (edge: Edge): Shift =>
+    edge === 2 ? [{ doing: right, by: outward(2) }] : edge === 3 ? [{ doing: far, by: outward(3) }] : [];
+  const known = new Map<string, number>();
+  /** What is set or marked at one place, once. */
+  const set = (kind: ErrorKind, edge: Edge, at: number): number => {
+    const key = `${kind} ${edge} ${at.toFixed(3)}`;
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const made = doing(kind, key, 'the mark', { mark: { edge, at } });
+    known.set(key, made);
     return made;
   };
-  /** How what is measured along an edge moves a line that ends there. */
-  const measured = (mark: Mark, normal: Point<'sheet'>): Moves[] => {
-    const along = direction(rim(blank, mark.edge).from, rim(blank, mark.edge).to);
-    const left = leftOf(mark.edge);
-    const out = outward(left);
-    return [
-      { doing: settingOf(mark), by: dot(along, normal) },
-      ...moved(left).map(({ doing: side, by }) => ({ doing: side, by: by * dot(out, normal) })),
-    ];
-  };
-  const hinges = piece.hinges.map(({ line }) => line);
+  /** A place measured along an edge from its left end: with that end, with the edge, and by the reading itself. */
+  const measured = (kind: ErrorKind, edge: Edge, at: number): Shift => [
+    ...rimShift(leftOf(edge)),
+    ...rimShift(edge),
+    { doing: set(kind, edge, at), by: alongOf(edge) },
+  ];
+  const made = scoresMade();
   const lines: Line[] = [];
   const edges = piece.panels.map(({ polygon }) =>
     polygon.map((p, i) => {
       const q = polygon[(i + 1) % polygon.length]!;
-      const known = lines.findIndex(({ at }) => onLine(at, p) && onLine(at, q));
-      if (known >= 0) return known;
+      const before = lines.findIndex(({ at }) => onLine(at, p) && onLine(at, q));
+      if (before >= 0) return before;
       const side = rims.find(({ line }) => onLine(line, p) && onLine(line, q));
-      const score = hinges.find((line) => onLine(line, p) && onLine(line, q));
-      const at = side?.line ?? score ?? { from: p, to: q };
+      const score = piece.hinges.find(({ line }) => onLine(line, p) && onLine(line, q));
+      const at = side?.line ?? score?.line ?? { from: p, to: q };
       const normal = squareTo(at);
-      lines.push({ at, normal, ...movedBy(side?.edge, score !== undefined, at, normal) });
+      lines.push({ at, normal, ...movedBy(side?.edge, score, at, normal) });
       return lines.length - 1;
     }),
   );
+  return { piece, lines, edges };
 
   function movedBy(
     edge: Edge | undefined,
-    scored: boolean,
+    score: Piece['hinges'][number] | undefined,
     at: Segment<'sheet'>,
     normal: Point<'sheet'>,
   ): Pick<Line, 'from' | 'to'> {
-    if (edge !== undefined) {
-      const own = moved(edge).map(({ doing: side, by }) => ({ doing: side, by: by * dot(outward(edge), normal) }));
-      return { from: own, to: own };
-    }
-    if (!scored) {
-      const own = [{ doing: doing('cut', `cut ${lines.length}`, 'a cut'), by: 1 }];
-      return { from: own, to: own };
-    }
-    const here = marks.flatMap((mark) => {
-      const place = placeOf(mark, piece);
-      return place && onLine(at, place) ? [{ mark, place }] : [];
-    });
-    const ends = [at.from, at.to].map(
-      (end) => here.toSorted((a, b) => distance(a.place, end) - distance(b.place, end))[0]?.mark,
-    );
-    if (ends[0] && ends[1]) return { from: measured(ends[0], normal), to: measured(ends[1], normal) };
-    const own = [{ doing: doing('score', `score ${lines.length}`, 'a score'), by: 1 }];
-    return { from: own, to: own };
+    const whole = (own: readonly Moves[]): Pick<Line, 'from' | 'to'> => ({ from: own, to: own });
+    if (edge !== undefined) return whole(across(rimShift(edge), normal));
+    if (!score) return whole([{ doing: doing('cut', `cut ${lines.length}`, 'a cut'), by: 1 }]);
+    const found = made.get(score.id);
+    if (!found) return whole([{ doing: doing('score', `score ${lines.length}`, 'a score'), by: 1 }]);
+    const [first, second] = found;
+    if (!second) return whole(across(first.shift, normal));
+    // The line through two places that are off: its ends between them, or beyond.
+    const way = minus(second.at, first.at);
+    const long = dot(way, way);
+    const end = (p: Point<'sheet'>): readonly Moves[] => {
+      const t = dot(minus(p, first.at), way) / long;
+      return [...scaled(across(first.shift, normal), 1 - t), ...scaled(across(second.shift, normal), t)];
+    };
+    return { from: end(at.from), to: end(at.to) };
   }
 
-  return { piece, lines, edges };
+  /** Each score by what places its line: a point that carries it along as it is, or two that it runs through. */
+  function scoresMade(): ReadonlyMap<string, readonly [Placed, Placed?]> {
+    const all = new Map<string, readonly [Placed, Placed?]>();
+    /** The notch the sheet stands at. */
+    let standing: Placed | null = null;
+    let last: string | null = null;
+    for (const move of moves) {
+      switch (move.do) {
+        case 'place': {
+          const { edge, at, by } = move;
+          const foot = onEdge(blank, edge, at);
+          const before: string | null = by === 'pointer' ? (move.to ?? last) : null;
+          const met = before !== null && setBy === 'pointer' ? all.get(before)?.[0] : undefined;
+          const own = by === 'mark' ? 'score' : 'setting';
+          standing = { at: foot, shift: met ? pointed(edge, at, met) : measured(own, edge, at) };
+          break;
+        }
+        case 'score': {
+          if (!standing) break;
+          for (const id of scoresRun(move)) all.set(id, [standing]);
+          last = move.score;
+          break;
+        }
+        case 'groove': {
+          for (const id of scoresRun(move))
+            all.set(id, [{ at: onEdge(blank, move.edge, move.at), shift: measured('score', move.edge, move.at) }]);
+          break;
+        }
+        case 'edge-score': {
+          const { edge } = move;
+          const own = { doing: set('score', edge, 0), by: outward(edge) };
+          for (const id of scoresRun(move))
+            all.set(id, [{ at: onEdge(blank, edge, 0), shift: [...rimShift(edge), own] }]);
+          break;
+        }
+        case 'join': {
+          const [from, to] = [move.from, move.to].map(({ edge, at }): Placed => ({
+            at: onEdge(blank, edge, at),
+            shift: measured('score', edge, at),
+          })) as [Placed, Placed];
+          for (const id of scoresRun(move)) all.set(id, [from, to]);
+          break;
+        }
+      }
+    }
+    return all;
+  }
+
+  /** A notch that the pointer finds: where the score from the edge before comes to the rim, and by its own error. */
+  function pointed(edge: Edge, at: number, { shift }: Placed): Shift {
+    const along = alongOf(edge);
+    const out = outward(edge);
+    // It comes down to the near edge from the upper left, at 45°: its normal looks up and to the right.
+    const normal = times({ x: along.x - out.x, y: along.y - out.y }, Math.SQRT1_2);
+    // Along the rim a point of the line shifts by (m − ρ·out·normal) / along·normal.
+    const lean = dot(along, normal);
+    return [
+      ...shift.map(({ doing: one, by }) => ({ doing: one, by: times(along, dot(by, normal) / lean) })),
+      ...rimShift(edge).flatMap(({ doing: one, by }) => [
+        { doing: one, by },
+        { doing: one, by: times(along, -dot(by, normal) / lean) },
+      ]),
+      { doing: set('setting', edge, at), by: along },
+    ];
+  }
 }
 
-/** Where what is marked begins: a score on the rim, a notch at its tip, where the scores cross that run from it. */
-function placeOf(mark: Mark, { blank, notches }: Piece): Point<'sheet'> | null {
-  if (mark.for === 'score') return onEdge(blank, mark.edge, mark.at);
-  if (mark.for !== 'notch') return null;
-  const notch = notches.find(({ edge, at }) => edge === mark.edge && Math.abs(at - mark.at) < TOLERANCE.found);
-  return notch ? notchTriangle(blank, notch)[1] : null;
+/** A place of the sheet that carries a line, and how it is off. */
+interface Placed {
+  readonly at: Point<'sheet'>;
+  readonly shift: Shift;
 }
 
 /** The piece with everything that is done off by so much, mm, and where any straight line of it comes to lie. */

@@ -1,4 +1,4 @@
-import type { PanelId, PanelName, Piece } from '../pattern';
+import { isSquare, type PanelId, type PanelName, type Piece } from '../pattern';
 import { randomNormal } from 'd3-random';
 import { seeded } from '../chance';
 import { claimsOf, measured, type Contents, type OwnClaims } from '../constructions';
@@ -22,7 +22,7 @@ import { mm, type Mm } from '../length';
 import { thingOutline, type Made } from '../plan';
 import type { Design } from '../design';
 import { toEnd } from '../progress';
-import { drawnWith, loosened, type HandError, type Drawn, type ErrorKind, type Loose } from './lines';
+import { drawnWith, loosened, type HandError, type Drawn, type ErrorKind, type Loose, type Ways } from './lines';
 
 /** How exact someone is: two standard deviations of what they cut, score, and set a board to, mm. */
 export type Hands = Readonly<Record<ErrorKind, Mm>>;
@@ -65,25 +65,29 @@ const NEVER = 6;
 /**
  * Lays a plan out for being made many times: its lines loosened, its folds kept. Null where nothing of a size goes in.
  */
-export function benchFor(made: Made, design: Design, hands: Hands): OddsBench | null {
+export function benchFor(made: Made, design: Design, hands: Hands, ways: Partial<Ways> = {}): OddsBench | null {
   const [cavity] = made.built.cavities;
   const { contents } = design;
   if (!cavity || !contents || !made.fit) return null;
   const worst = Math.max(hands.cut, hands.score, hands.setting);
   return laidOut(
     made,
+    ways,
     cavity.kind === 'box'
       ? standingTried(made, cavity, contents, worst, design.construction.claims)
       : flatTried(made, cavity, contents, worst),
   );
 }
 
+/** A square is cut at one setting of the fence; an envelope board goes on by its pointer. */
+const usualWays = ({ blank }: Piece): Ways => ({ fence: isSquare(blank) ? 'one' : 'two', setBy: 'pointer' });
+
 /** Lays out what nothing of a size goes into: all of it comes out right, of the size that hands give it. Null for what stands. */
 export function benchForSize(made: Made): OddsBench | null {
   const { folded, built } = made;
   if (folded.standing) return null;
   const right = { 'goes-in': true, laps: true, closes: true, hides: true };
-  return laidOut(made, (drawn) => ({
+  return laidOut(made, {}, (drawn) => ({
     right,
     folded: refold(
       folded,
@@ -94,13 +98,13 @@ export function benchForSize(made: Made): OddsBench | null {
   }));
 }
 
-function laidOut(made: Made, tried: Tried): OddsBench {
+function laidOut(made: Made, ways: Partial<Ways>, tried: Tried): OddsBench {
   const { built, pieces } = made;
   const doings: HandError[] = [];
   const several = pieces.length > 1;
   const loose = built.pieces.map((piece): Piece | Loose => {
     const own = pieces.find((one) => one.piece.name === piece.name);
-    return own ? loosened(piece, own.programme.marks, doings, several) : piece;
+    return own ? loosened(piece, own.programme, doings, several, { ...usualWays(piece), ...ways }) : piece;
   });
   const drawn = (errors: readonly number[]): readonly Drawn[] =>
     loose.map((one) => ('lines' in one ? drawnWith(one, errors) : asBought(one)));

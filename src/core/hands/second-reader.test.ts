@@ -55,7 +55,7 @@ test.each(ONE)('%s, off by up to half a millimetre everywhere, folds to what the
   const { built, folded } = made;
   const [{ piece, programme }] = made.pieces;
   const doings: HandError[] = [];
-  const loose = loosened(piece, programme.marks, doings, false);
+  const loose = loosened(piece, programme, doings, false, { fence: 'two', setBy: 'pointer' });
   const off = fc.array(
     fc.integer({ min: -5, max: 5 }).map((tenths) => tenths / 10),
     {
