@@ -4,6 +4,7 @@ import { mm } from '../length';
 import type { Design } from '../design';
 import type { Made } from '../plan';
 import { alike, heldBy, onEachOther, together, type Outside, type PlannedPart, type SetPlan } from '../sets';
+import type { Ways } from './lines';
 import { benchFor, benchForSize, normalFrom, type MakeCheck, type OddsBench, type Hands } from './odds';
 
 /** How often one part of a set comes out right, its contents being what they became. */
@@ -42,11 +43,17 @@ interface AtWork {
 const AS_PLANNED: Contents = { width: mm(0), height: mm(0), thickness: mm(0) };
 
 /** A part laid out with what goes in; what is there already is not sized for its contents, and is asked for them all the same. */
-function benchIn({ holds }: PlannedPart, made: Made, design: Design, hands: Hands): OddsBench | null {
+function benchIn(
+  { holds }: PlannedPart,
+  made: Made,
+  design: Design,
+  hands: Hands,
+  ways: Partial<Ways>,
+): OddsBench | null {
   const [hold] = made.holds;
   return made.fit || !hold || !holds
-    ? benchFor(made, design, hands)
-    : benchFor({ ...made, fit: hold.fit(holds) }, { ...design, contents: holds }, hands);
+    ? benchFor(made, design, hands, ways)
+    : benchFor({ ...made, fit: hold.fit(holds) }, { ...design, contents: holds }, hands, ways);
 }
 
 /**
@@ -58,13 +65,14 @@ export function* makesOfSet(
   hands: Hands,
   runs: number,
   seed: number,
+  ways: Partial<Ways> = {},
 ): Generator<number, ChainOdds> {
   const normal = normalFrom(seed);
   const atWork = new Map<string, AtWork>();
   for (const planned of parts) {
     const { made, design } = planned.plan;
     const cavity = made?.built.cavities[0];
-    const bench = made && (benchIn(planned, made, design, hands) ?? benchForSize(made));
+    const bench = made && (benchIn(planned, made, design, hands, ways) ?? benchForSize(made, ways));
     atWork.set(planned.part.id, {
       planned,
       bench,

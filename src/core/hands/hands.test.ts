@@ -17,6 +17,8 @@ import {
   mattersMost,
   oddsOf,
   readHands,
+  rulerAt,
+  rulerHelps,
   USUAL_HANDS,
   type Hands,
   type HandsAnswer,
@@ -184,6 +186,63 @@ describe('laws', () => {
     expect(shares[0]).toBe(1);
     shares.slice(1).forEach((share, i) => expect(share).toBeLessThanOrEqual(shares[i]! + 0.03));
     expect(shares.at(-1)).toBeLessThan(0.6);
+  });
+});
+
+describe('an answer', () => {
+  const asked = (fields: object) => {
+    const read = readHands({
+      version: 1,
+      design: {
+        construction: 'diagonal-envelope',
+        contents: { width: '3 in', height: '4 in' },
+        ease: { width: '1/32 in', height: '1/32 in' },
+        leastEase: { width: 0, height: 0 },
+        graduation: '1/32 in',
+      },
+      runs: 300,
+      ...fields,
+    });
+    if (!read.ok) throw new Error(JSON.stringify(read.issues));
+    return answerHands(read.question) as HandsAnswer;
+  };
+  test('names the room that 95 of 100 fit with, in marks, and what measuring all four sides is worth', () => {
+    const answer = asked({ hands: { cut: 0, score: 0, setting: '1/16 in' } });
+    expect(answer.share).toBeLessThan(0.95);
+    expect(answer.enough!.share).toBeGreaterThanOrEqual(0.95);
+    expect(answer.enough!.marks).toBeGreaterThan(0);
+    expect(answer.room.filter(({ marks }) => marks < answer.enough!.marks).every(({ share }) => share < 0.95)).toBe(
+      true,
+    );
+    const helps = rulerHelps(answer)!;
+    expect(helps.ruler).toBeGreaterThan(helps.pointer + 0.05);
+    // It is said where the pointer would be brought to a score, and nowhere else.
+    const plan = design('diagonal-envelope');
+    const told = stepsOf(plan, sayer('in', '1/8 in')).flatMap((step) => rulerAt(step, helps, String) ?? []);
+    expect(told).toHaveLength(3);
+    expect(told[0]).toMatch(
+      /^Surer than the pointer: set this side by the ruler too, at .* come out right instead of \d+\.$/,
+    );
+    // Set so already there is nothing to gain; in `hands` or beside them it is told.
+    for (const fields of [{ setBy: 'ruler' }, { hands: { cut: 0, score: 0, setting: '1/16 in', setBy: 'ruler' } }]) {
+      const ruled = asked({ hands: { cut: 0, score: 0, setting: '1/16 in' }, ...fields });
+      expect([ruled.byRuler, ruled.share]).toEqual([null, answer.byRuler]);
+    }
+    expect(rulerHelps({ share: 0.98, byRuler: 0.99 })).toBeNull();
+  });
+  test('where what is at hand is told and no trimmer is there, scissors cut: within 1/16 in (common practice)', () => {
+    const cut = (kit: object, hands: object = {}) => {
+      const read = readHands({
+        version: 1,
+        design: { construction: 'tag', contents: { width: 50, height: 80 }, kit },
+        hands,
+      });
+      return read.ok && read.question.hands.cut;
+    };
+    expect(cut({})).toBe(inches(1 / 32));
+    expect(cut({ ruler: '12 in' })).toBe(inches(1 / 16));
+    expect(cut({ ruler: '12 in', trimmer: '12 in' })).toBe(inches(1 / 32));
+    expect(cut({ ruler: '12 in' }, { cut: 0.5 })).toBe(0.5);
   });
 });
 

@@ -83,11 +83,11 @@ export function benchFor(made: Made, design: Design, hands: Hands, ways: Partial
 const usualWays = ({ blank }: Piece): Ways => ({ fence: isSquare(blank) ? 'one' : 'two', setBy: 'pointer' });
 
 /** Lays out what nothing of a size goes into: all of it comes out right, of the size that hands give it. Null for what stands. */
-export function benchForSize(made: Made): OddsBench | null {
+export function benchForSize(made: Made, ways: Partial<Ways> = {}): OddsBench | null {
   const { folded, built } = made;
   if (folded.standing) return null;
   const right = { 'goes-in': true, laps: true, closes: true, hides: true };
-  return laidOut(made, {}, (drawn) => ({
+  return laidOut(made, ways, (drawn) => ({
     right,
     folded: refold(
       folded,

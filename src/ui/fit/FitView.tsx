@@ -3,7 +3,16 @@ import { group } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useMemo, useRef } from 'react';
-import { fromFits, USUAL_HANDS, type Exactness, type Hands, type HandsAnswer } from '@/core/hands';
+import {
+  fromFits,
+  rulerHelps,
+  SCISSORS,
+  USUAL_HANDS,
+  WORTH_HAVING,
+  type Exactness,
+  type Hands,
+  type HandsAnswer,
+} from '@/core/hands';
 import { mm } from '@/core/length';
 import type { DesignChange, DesignInput } from '@/core/design';
 import type { LogRecord } from '@/data/db';
@@ -33,8 +42,6 @@ const KINDS = [
   ['score', 'What I score is off by'],
   ['setting', 'What I set is off by'],
 ] as const;
-/** The share that is worth having. */
-const ENOUGH = 0.95;
 
 /** How often it fits when hands like these make it: the share, what fails first, what matters most, and more room. */
 export function FitView({ of, whole, onChange }: FitViewProps) {
@@ -60,6 +67,9 @@ export function FitView({ of, whole, onChange }: FitViewProps) {
           {kept ? 'Your own figures: ' : 'The usual figures, until you measure your own: '}19 of 20 of your cuts and
           scores are within these.
         </p>
+        {hands.cut !== SCISSORS && (
+          <Button onClick={() => keep({ ...hands, cut: SCISSORS })}>I cut with scissors</Button>
+        )}
         {kept && <Button onClick={() => keep(null)}>The usual figures</Button>}
       </section>
       {own && <OwnFigure from="the fits in your log" kind="score" found={own} />}
@@ -108,7 +118,8 @@ function Found({
   const { say } = useUnits();
   const fails = answer.by.filter((one) => outOf(one.share) < 100);
   const [most] = answer.matters;
-  const enough = answer.room.find((one) => one.share >= ENOUGH);
+  const { enough } = answer;
+  const helps = rulerHelps(answer);
   const now = answer.room[0];
   const next = answer.room.find(({ share: more }) => now && outOf(more) > outOf(now.share));
   return (
@@ -146,12 +157,18 @@ function Found({
           of 100.
         </p>
       )}
-      {share < ENOUGH && enough && (
+      {helps && (
+        <p>
+          Measure all four sides instead of bringing the score to the pointer: {outOf(helps.ruler)} of 100 instead of{' '}
+          {outOf(helps.pointer)}.
+        </p>
+      )}
+      {share < WORTH_HAVING && enough && (
         <Button type="primary" onClick={() => onChange({ ease: enough.ease }, 'fit-room')}>
           Take the room that fits {outOf(enough.share)} of 100: {say(enough.ease.width)} × {say(enough.ease.height)}
         </Button>
       )}
-      {share < ENOUGH && answer.room.length > 1 && !enough && (
+      {share < WORTH_HAVING && answer.room.length > 1 && !enough && (
         <p className={styles.soft}>
           More room alone does not bring it to 95 of 100: cut and score more exactly, or choose another holder.
         </p>
@@ -193,8 +210,14 @@ function Curve({ room }: { readonly room: HandsAnswer['room'] }) {
               </text>
             </g>
           ))}
-          {y.domain()[0]! < ENOUGH && (
-            <line x1={MARGIN.left} x2={wide - MARGIN.right} y1={y(ENOUGH)} y2={y(ENOUGH)} className={styles.enough} />
+          {y.domain()[0]! < WORTH_HAVING && (
+            <line
+              x1={MARGIN.left}
+              x2={wide - MARGIN.right}
+              y1={y(WORTH_HAVING)}
+              y2={y(WORTH_HAVING)}
+              className={styles.enough}
+            />
           )}
           <path d={path ?? ''} className={styles.line} />
           {room.map(({ ease, share }, i) => (

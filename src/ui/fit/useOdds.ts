@@ -1,5 +1,5 @@
 import { proxy, type Remote } from 'comlink';
-import { mattersMost, type Hands, type HandsAnswer, type SetAnswer } from '@/core/hands';
+import type { Hands, HandsAnswer, SetAnswer } from '@/core/hands';
 import type { DesignInput } from '@/core/design';
 import type { SetInput } from '@/core/sets';
 import type { HandsWorker } from '@/workers/hands.worker';
@@ -54,9 +54,9 @@ export function useSetOdds(set: SetInput | null, hands: Hands) {
   return useCounted<SetAnswer>(question, (remote, tell) => remote.countSet(question, tell));
 }
 
-/** What of a design is to be done with care; null until that is known, and where nothing stands out. */
+/** How likely a design comes out right as it is, to tell at its steps what matters; null until that is known. */
 export function useCare(design: DesignInput | null, hands: Hands) {
   const question = design && { version: 1, design, hands, runs: FEW, seed: SEED };
   const { answer } = useCounted<HandsAnswer>(question, (remote, tell) => remote.count(question, tell, false));
-  return answer && mattersMost(answer);
+  return answer;
 }

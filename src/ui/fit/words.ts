@@ -8,5 +8,6 @@ export const ASKED: Record<MakeCheck, string> = {
   hides: 'nothing of the inside shows',
 };
 
-/** A share as so many of a hundred. */
-export const outOf = (share: number): number => Math.round(share * 100);
+/** A share as so many of a hundred: a hundred only where every single one is, and none only where none. */
+export const outOf = (share: number): number =>
+  share === 0 || share === 1 ? share * 100 : Math.min(99, Math.max(1, Math.round(share * 100)));

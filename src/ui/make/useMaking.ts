@@ -1,7 +1,8 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef } from 'react';
 import { inputOf, readDesign, type Design } from '@/core/design';
-import { careAt, USUAL_HANDS } from '@/core/hands';
+import { careAt, mattersMost, rulerAt, rulerHelps, USUAL_HANDS } from '@/core/hands';
+import { mm, type Mm } from '@/core/length';
 import { planFor, type Made } from '@/core/plan';
 import { warningAt } from '@/core/rescue';
 import { partSteps, setsDone, walkOf, withOwnWays, type OwnWay, type SetPlan, type Stop } from '@/core/sets';
@@ -132,8 +133,17 @@ function useBeware(stop: Stop | undefined, design: Design): readonly string[] {
   const [misreads = []] = useSetting(MISREADS);
   const [hands] = useSetting(HANDS);
   const input = useMemo(() => inputOf(design), [design]);
-  const most = useCare(stop ? input : null, hands ?? USUAL_HANDS);
+  const odds = useCare(stop ? input : null, hands ?? USUAL_HANDS);
+  const { say } = useUnits();
   if (!stop) return [];
-  const told = [warningAt(stop.step, design.construction.name, misreads), most && careAt(stop.step, most)];
+  const most = odds && mattersMost(odds);
+  const helps = odds && rulerHelps(odds);
+  const { tool } = design;
+  const setting = (at: Mm): string => say(tool.kind === 'envelope-board' ? mm(at - tool.offset) : at);
+  const told = [
+    warningAt(stop.step, design.construction.name, misreads),
+    most && careAt(stop.step, most),
+    helps && rulerAt(stop.step, helps, setting),
+  ];
   return told.filter((one) => one !== null);
 }
