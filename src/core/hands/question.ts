@@ -82,7 +82,7 @@ type ReadQuestion =
 
 /** Reads the document; what is wrong with it with its place. */
 export function readHands(document: unknown): ReadQuestion {
-  const read = handsSchema.safeParse(document);
+  const read = handsSchema.safeParse(document, { reportInput: true });
   if (!read.success) return { ok: false, issues: issuesOf(read.error) };
   const { design, set, hands: told, runs, seed } = read.data;
   const fence = told.fence ?? read.data.fence;

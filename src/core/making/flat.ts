@@ -166,6 +166,10 @@ function cuttingRescued(piece: Piece, rescued: Rescued, say: Say): StepDraft {
   };
 }
 
+/** How much of a punch bites into the paper, in words; its middle lies outside or on the edge. */
+const biteOf = ({ at, diameter }: Extract<Move, { do: 'bite' }>): string =>
+  (diameter / 2 + at.deep) / diameter > 0.42 ? 'half' : 'a third';
+
 type HoleMove = Extract<Move, { readonly do: 'hole' }>;
 type CutMove = Extract<Move, { readonly do: 'cut' }>;
 const isWaste = ({ what, kept }: CutMove): boolean => !kept && what.startsWith('waste beside');
@@ -373,7 +377,7 @@ export function toolSteps(
         if (punchedLast(made)) return;
         return push({
           action: 'punch',
-          text: `Punch the finger notch in the ${move.what}: a ${say(move.diameter)} punch, two fifths of it over the edge’s middle, one layer at a time.`,
+          text: `Punch the finger notch in the ${move.what}: a ${say(move.diameter)} punch, ${biteOf(move)} of it over the edge’s middle, one layer at a time.`,
           caution: CAUTION.punch,
         });
       case 'hole': {

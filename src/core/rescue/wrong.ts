@@ -97,7 +97,7 @@ export interface Mishap {
 export function readRescue(
   document: unknown,
 ): { readonly ok: true; readonly mishap: Mishap } | { readonly ok: false; readonly issues: readonly Issue[] } {
-  const read = rescueSchema.safeParse(document);
+  const read = rescueSchema.safeParse(document, { reportInput: true });
   if (!read.success) return { ok: false, issues: issuesOf(read.error) };
   const { design, piece = null, step = null, wrong, others, papers } = read.data;
   const plan = readDesign({ version: 1, ...design });

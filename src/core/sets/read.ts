@@ -11,6 +11,10 @@ export type SetResult =
 /** An id that nobody chose: a part that is alone in its set is called after what it is. */
 const NOBODYS = /^part-\d+$/u;
 
+/** What a part is, where nobody named it. */
+const whatItIs = ({ given }: PartOutput, title: string): string =>
+  given ? (given.envelope ? 'Bought envelope' : 'What you have') : title;
+
 /** A size that stands where another part will tell it, mm: only to read the rest of the design. */
 const TO_BE_TOLD = { width: mm(100), height: mm(100), thickness: mm(0) };
 
@@ -109,7 +113,7 @@ export function readSet(input: unknown): SetResult {
     if (read.ok)
       return {
         ...part,
-        name: part.name || (NOBODYS.test(part.id) && !part.given ? read.design.construction.title : part.id),
+        name: part.name || (NOBODYS.test(part.id) ? whatItIs(part, read.design.construction.title) : part.id),
         design: read.design,
         given: part.given ?? null,
         fixed: own,

@@ -24,6 +24,9 @@ export const isPrintable = (text: string): boolean => !/[\n\r\t]/.test(text) && 
 export const listed = (names: readonly string[], each = ''): string =>
   names.length < 2 ? names.join('') : `${names.slice(0, -1).join(`, ${each}`)} and ${each}${names.at(-1)}`;
 
+/** So many of a thing: `1 piece`, `3 pieces`. */
+export const several = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
+
 /** The article before a word or a figure as they are said: `a card`, `an envelope`, `an 8 in square`, `an A6 card`. */
 export const article = (next: string): 'a' | 'an' =>
   /^(?:[aeio]|8|1[18](?!\d)|[AEFHILMNORSX](?![a-z]))/.test(next) || /^[AEIO][a-z]/.test(next) ? 'an' : 'a';

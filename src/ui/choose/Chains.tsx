@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react';
 import { mm } from '@/core/length';
 import { pictureOf } from '@/core/looks';
 import { CHAINS, cutListOf, type Begun, type Chain } from '@/core/sets';
-import { capitalised } from '@/core/text';
+import { capitalised, several } from '@/core/text';
 import { addProject } from '@/data/projects';
 import { UNITS } from '@/data/setting-kinds';
 import { SmallPicture } from '../draw/SmallPicture';
@@ -133,7 +133,7 @@ function WhatComes({ chain, begun }: { readonly chain: Chain; readonly begun: Be
               ? `${part.quantity > 1 ? `${part.quantity} × ` : ''}${part.name} ${say(outside.width)} × ${say(outside.height)}, ${say(outside.thickness)} thick`
               : `${part.name}: no pattern`,
           )
-          .join('; ')}. ${pieces} pieces to cut.`}
+          .join('; ')}. ${several(pieces, 'piece')} to cut.`}
       </Words>
     </p>
   );

@@ -7,7 +7,7 @@ import { z } from 'zod';
 import { inches, mm } from '@/core/length';
 import { figureText, keyFigures, pictureOf } from '@/core/looks';
 import { cutListOf, ENVELOPE_WAYS, type Envelopes as Have, type EnvelopeWay } from '@/core/sets';
-import { uncapitalised } from '@/core/text';
+import { uncapitalised, several } from '@/core/text';
 import { addProject } from '@/data/projects';
 import { UNITS } from '@/data/setting-kinds';
 import { SmallPicture } from '../draw/SmallPicture';
@@ -188,7 +188,7 @@ function Way({ way, have, onTake }: WayProps) {
         <span role="note">{wont}</span>
       ) : finished ? (
         <span aria-live="polite">
-          <Words>{`Finished ${figureText(finished, say)}; ${pieces} pieces to cut.`}</Words>
+          <Words>{`Finished ${figureText(finished, say)}; ${several(pieces, 'piece')} to cut.`}</Words>
         </span>
       ) : (
         <span role="alert">There is no room for it at this size: see what it says on the bench.</span>

@@ -1,5 +1,6 @@
 import { Alert, Button, Select } from 'antd';
 import type { CutList, Layout, TrimmerCut } from '@/core/cutting';
+import { several } from '@/core/text';
 import { kindOf, refusedWords } from './byHand';
 import { LaidSheet } from './LaidSheet';
 import type { useLaidByHand } from './useLaidByHand';
@@ -33,7 +34,7 @@ export function SheetAtHand({ list, at, alike, byHand, free, cut }: SheetAtHandP
         key={at}
         sheet={sheet}
         kind={kindOf(list, sheet.sheet)}
-        label={`Sheet ${at + 1}: ${sheet.placements.length} pieces`}
+        label={`Sheet ${at + 1}: ${several(sheet.placements.length, 'piece')}`}
         wrong={refused?.pieces ?? []}
         selected={picked}
         cut={cut}

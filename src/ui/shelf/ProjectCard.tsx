@@ -9,7 +9,7 @@ import { Link } from '../parts/Link';
 import { constructionNamed } from '@/core/constructions';
 import { lengthParts, mm } from '@/core/length';
 import { isSquare } from '@/core/pattern';
-import { article } from '@/core/text';
+import { article, several } from '@/core/text';
 import type { Project } from '@/data/db';
 import { isExample } from '@/data/examples';
 import { ExampleTag } from '../parts/ExampleTag';
@@ -129,7 +129,7 @@ function Blanks({ card: { pieces, sheets, blank } }: { readonly card: Card }) {
   if (sheets > 0)
     return (
       <>
-        , {pieces} pieces from {sheets} {sheets === 1 ? 'sheet' : 'sheets'}
+        , {several(pieces, 'piece')} from {several(sheets, 'sheet')}
       </>
     );
   if (pieces > 1) return <>, from {pieces} pieces</>;

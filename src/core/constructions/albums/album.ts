@@ -74,12 +74,18 @@ function thumbTab(id: string, name: string, quantity: number): Piece {
 
 /**
  * A card that is pulled out, a layer on either side and a tab to hold it by half over its far edge: `across` the pocket's
- * mouth and `into` it.
+ * mouth and `into` it. `tab` says at which edge of it, as it lies in its pocket.
  */
 export function pullOut(
   id: string,
   name: string,
-  { across, into, reveal, quantity }: { across: number; into: number; reveal: number; quantity: number },
+  {
+    across,
+    into,
+    reveal,
+    quantity,
+    tab: over,
+  }: { across: number; into: number; reveal: number; quantity: number; tab: string },
 ): Parts {
   const card = albumSheet(id, name, across, into, quantity);
   const [w, h] = [across - 2 * reveal, into - 2 * reveal];
@@ -91,7 +97,7 @@ export function pullOut(
   return {
     pieces: [card, front, back, tab],
     steps: [
-      place(`lay-${id}-tab`, `Glue the thumb tab half over the upper edge of the ${name}, in the middle`, {
+      place(`lay-${id}-tab`, `Glue the thumb tab half over ${over}, in the middle`, {
         panel: `${id}-tab`,
         onto: id,
         line: segment(0, THUMB / 2, THUMB, THUMB / 2),

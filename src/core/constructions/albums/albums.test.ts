@@ -267,8 +267,9 @@ describe('ring album', () => {
       /mouth to mouth/u,
       /^Glue the first outer mat on/u,
       /^Fold the page together/u,
-      /^Slide the pull-outs/u,
+      // Punched before they are filled.
       /ring them/u,
+      /^Slide the pull-outs/u,
     ].map(at);
     expect(order).not.toContain(-1);
     expect(order).toEqual([...order].sort((a, b) => a - b));
@@ -434,7 +435,8 @@ describe('how a ring album is made', () => {
     // From the first thing done to a page on.
     expect(pages[again!.i - again!.steps + 1]).toMatch(/^Glue the flap of the second envelope/u);
     expect(pages.filter((text) => /Then make the other one: the last \d+ steps again\.$/u.test(text))).toHaveLength(1);
-    expect(pages.at(-1)).toMatch(/ring them\.$/u);
+    expect(pages.at(-2)).toMatch(/ring them\.$/u);
+    expect(pages.at(-1)).toMatch(/^Slide the pull-outs/u);
   });
 
   test('the corner guide leaves an opening as large as the tuck, and stands round it', () => {

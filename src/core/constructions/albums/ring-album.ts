@@ -169,7 +169,7 @@ function build(brief: Brief<Options>): BuildResult {
       ...bound.steps,
       place(
         'bind',
-        'Punch one cover through the guide, and the rest through that cover; put the covers on and ring them',
+        'Punch one cover through the guide, the other cover and the pages through that cover; put the covers on and ring them',
         {
           panel: 'wrap',
           onto: 'second-back',
@@ -287,7 +287,7 @@ function pocketsOf(first: DrawnEnvelope, second: DrawnEnvelope): [FlatCavity, Fl
       floor: 'first-front',
       roof: [...first.strips, 'first-back'],
       mouth: first.mouth,
-      insertAfter: 'fold-page',
+      insertAfter: 'bind',
       covered,
       put: 'Slide the pull-outs into their pockets, and the photos under the corners.',
     },
@@ -297,7 +297,7 @@ function pocketsOf(first: DrawnEnvelope, second: DrawnEnvelope): [FlatCavity, Fl
       floor: 'second-back',
       roof: ['first-flap', 'second-front'],
       mouth: second.backMouth,
-      insertAfter: 'fold-page',
+      insertAfter: 'bind',
       covered,
     },
     {
@@ -306,7 +306,7 @@ function pocketsOf(first: DrawnEnvelope, second: DrawnEnvelope): [FlatCavity, Fl
       floor: 'second-front',
       roof: ['first-front'],
       mouth: segment(to.x, far, to.x, from.y),
-      insertAfter: 'fold-page',
+      insertAfter: 'bind',
       covered,
     },
   ];
@@ -379,8 +379,18 @@ const cardSizes = ({ e, tape, r, holes }: Page) => ({
 function pullOutsOf(page: Page, pages: number): Parts {
   const { middle, side } = cardSizes(page);
   return partsOf([
-    pullOut('middle-card', 'middle pull-out', { ...middle, reveal: page.r, quantity: pages }),
-    pullOut('side-card', 'side pull-out', { ...side, reveal: page.r, quantity: 2 * pages }),
+    pullOut('middle-card', 'middle pull-out', {
+      ...middle,
+      reveal: page.r,
+      quantity: pages,
+      tab: 'the upper edge of the middle pull-out',
+    }),
+    pullOut('side-card', 'side pull-out', {
+      ...side,
+      reveal: page.r,
+      quantity: 2 * pages,
+      tab: 'the outer side of the side pull-out (away from the rings)',
+    }),
   ]);
 }
 

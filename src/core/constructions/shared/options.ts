@@ -58,8 +58,8 @@ export const choiceOption = <const Names extends readonly [string, ...string[]]>
 export const countOption = (title: string, reason: string, fallback: number, least: number, most: number) =>
   z
     .int({ error: `Write a whole number from ${least} to ${most}.` })
-    .min(least, { error: `At least ${least}.` })
-    .max(most, { error: `At most ${most}.` })
+    .min(least, { error: `“${title}” is ${least} at least.` })
+    .max(most, { error: `“${title}” is ${most} at most.` })
     .default(fallback)
     .meta({ title, description: reason, unit: 'count', limits: { least, most } } satisfies OptionMeta);
 
