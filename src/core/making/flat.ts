@@ -307,11 +307,11 @@ export function toolSteps(
           edge: move.from.edge,
           at: move.from.at,
           score: move.score,
-          text: `Score ${number(move.score)}${several}: ruler from ${say(move.from.at)} on edge ${move.from.edge} to ${say(move.to.at)} on edge ${move.to.edge}; score ${move.notched ? 'between the notches' : move.only ? partWay(move.only, say).slice(2) : 'all along'}.`,
+          text: `Score ${number(move.score)}${several}: ruler from ${say(move.from.at)} on edge ${move.from.edge} to ${say(move.to.at)} on edge ${move.to.edge}; score ${move.notched ? 'between the notches' : move.only ? partWay(move.only, move.from.edge, say).slice(2) : 'all along'}.`,
           readings: [
             { at: move.from.at, on: 'ruler', what: `the mark on edge ${move.from.edge}` },
             { at: move.to.at, on: 'ruler', what: `the mark on edge ${move.to.edge}` },
-            ...stretchReadings(move.only),
+            ...stretchReadings(move.only, move.from.edge),
           ],
         });
       case 'snip':

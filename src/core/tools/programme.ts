@@ -1,7 +1,7 @@
 import { TOLERANCE } from '../geometry';
 import type { Start } from '../constructions';
 import { mm } from '../length';
-import { edgeLength, rightOf, type Edge, type Piece } from '../pattern';
+import { edgeLength, rightOf, type Blank, type Edge, type Piece } from '../pattern';
 import { rimLines, scoredLines, spotAt, straightLines, type RimLine, type StraightLine } from './lines';
 import type { Tool } from './kinds';
 import { planTool } from './registry';
@@ -28,7 +28,7 @@ export function programmeFor(piece: Piece, start: Start, tool: Tool): Programme 
   const rims = rimLines(piece);
   const straight = notched ? [] : straightLines(piece);
   const slanted = rims.filter((line) => !line.notched && !straight.some(({ ids }) => ids.includes(line.ids[0]!)));
-  return roundOnce(own, [
+  return roundOnce({ ...own, blank: piece.blank }, [
     ...(!notched ? along(piece, straight, tool) : own.moves.length === 0 ? byHand(piece, rims) : []),
     ...slanted.flatMap(joinTasks),
     ...trimTasks(piece, straight, tool),
@@ -44,7 +44,7 @@ const purpose = ({ move }: Task): number => (move.do === 'mark' ? 1 + PURPOSES.i
 const distanceAlong = ({ move }: Task): number => (move.do === 'mark' ? move.at : 0);
 
 /** All tasks after what is done already: the sheet turned from edge to edge, each edge near once at most. */
-function roundOnce(begun: Programme, tasks: readonly Task[]): Programme {
+function roundOnce(begun: Programme & { readonly blank: Blank }, tasks: readonly Task[]): Programme {
   const moves: Move[] = [...begun.moves];
   const marks: Mark[] = [...begun.marks];
   const take = ({ move, mark }: Task): void => {
@@ -67,8 +67,36 @@ function roundOnce(begun: Programme, tasks: readonly Task[]): Programme {
     if (here.length > 0) bring(edge);
     here.forEach(take);
   }
-  for (const task of tasks) if (task.near === undefined) take(task);
+  // A stretch is measured up from an edge that is near: those of the edge that is come first, then the sheet is turned once.
+  const after = tasks.filter((task) => task.near === undefined);
+  const isStretch = ({ move }: Task): boolean => move.do === 'join' && move.only !== undefined;
+  const stretches = after.filter(isStretch).sort((a, b) => away(a, near) - away(b, near));
+  const firstStretch = after.findIndex(isStretch);
+  after.forEach((task, i) => {
+    if (i === firstStretch)
+      for (const one of stretches) {
+        while (away(one, near) > 0) bring(rightOf(near));
+        take(fromNear(one, near, begun.blank));
+      }
+    if (!isStretch(task)) take(task);
+  });
   return { moves, marks };
+}
+
+/** 0 for a line from or to the edge that is near, 1 for one that runs across. */
+const away = ({ move }: Task, near: Edge): number =>
+  move.do === 'join' && move.from.edge !== near && move.to.edge !== near ? 1 : 0;
+
+/** A line told from the edge that is near, its stretch measured up from there. */
+function fromNear(task: Task, near: Edge, blank: Blank): Task {
+  const { move } = task;
+  if (move.do !== 'join' || move.from.edge === near || !move.only) return task;
+  const depth = edgeLength(blank, near === 1 || near === 3 ? 2 : 1);
+  const { from, to, only } = move;
+  return {
+    ...task,
+    move: { ...move, from: to, to: from, only: { from: mm(depth - only.to), to: mm(depth - only.from) } },
+  };
 }
 
 /** A mark on the sheet with its place among what is measured. */

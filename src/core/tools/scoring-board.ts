@@ -91,10 +91,10 @@ export const scoringBoard: ToolType<ScoringBoard> = {
             at: all[0]!.at,
             score: all[0]!.score,
             ...(all.length > 1 && { scores: all.flatMap(scoresRun) }),
-            text: `${all.length > 1 ? 'Scores' : 'Score'} ${numbers}${of}: edge ${edge} near you, edge ${leftOf(edge)} against the fence, down the ${all.length > 1 ? 'grooves' : 'groove'} at ${listed(all.map(({ at }) => say(at)))}${partWay(only, say)}.`,
+            text: `${all.length > 1 ? 'Scores' : 'Score'} ${numbers}${of}: edge ${edge} near you, edge ${leftOf(edge)} against the fence, down the ${all.length > 1 ? 'grooves' : 'groove'} at ${listed(all.map(({ at }) => say(at)))}${partWay(only, edge, say)}.`,
             readings: [
               ...all.map(({ at }): RulerReading => ({ at, on: 'fence', what: 'from the fence' })),
-              ...stretchReadings(only),
+              ...stretchReadings(only, edge),
             ],
             takes: all.length,
           };
