@@ -1,4 +1,4 @@
-import { type ScoreId, leftOf, type Edge, type Piece, isSquare } from '../pattern';
+import { type ScoreId, leftOf, rightOf, type Edge, type Piece, isSquare } from '../pattern';
 import { TOLERANCE } from '../geometry';
 import { mm, near as nearly, type Say } from '../length';
 import { partWay, stretchReadings, toolMove, type MarkFor, type Move, type RulerReading, type Spot } from '../tools';
@@ -227,7 +227,11 @@ function cuttingOut(piece: Piece, out: CutOut, made: Made, design: Design, say: 
 /** A spot as a maker finds it. */
 function spotWords(spot: Spot, numbers: ReadonlyMap<string, number>, say: Say): string {
   const scores = spot.scores.map((id) => numbers.get(id)).filter((n) => n !== undefined);
-  if (spot.on === 'corner') return 'the corner';
+  if (spot.on === 'corner') {
+    // At the left end of its edge, or at the right one.
+    const [left, right] = spot.at < TOLERANCE.found ? [leftOf(spot.edge), spot.edge] : [spot.edge, rightOf(spot.edge)];
+    return `the corner of edges ${left} and ${right}`;
+  }
   if (spot.on === 'crossing')
     return scores.length > 1 ? `where scores ${scores[0]} and ${scores[1]} cross` : `the end of score ${scores[0]}`;
   if (spot.deep === 0) return `${say(spot.at)} on edge ${spot.edge}`;

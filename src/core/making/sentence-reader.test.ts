@@ -159,7 +159,13 @@ describe.each(TOOLS)('told for the %s', (kind) => {
       );
       const lines = scored(
         made,
-        own.map(({ text }) => text),
+        own.map(({ text }) =>
+          // Which piece it is stands before, or after its scores.
+          text
+            .replace(/^(?!Scores? )[^:.]*: (?=(?:with|lay|turn|mark|cut|round|punch) )/u, '')
+            .replace(/^[a-z]/u, (c) => c.toUpperCase())
+            .replace(/^(Scores? [\d, and]+) of the [^:]*:/u, '$1:'),
+        ),
         { wide: piece.blank.width, high: piece.blank.height },
       );
       const missed = piece.hinges.filter(({ line }) => !lines.some((told) => covers(told, line))).map(({ id }) => id);

@@ -7,6 +7,7 @@ import { workOf, type Work } from './work';
 import { closureStep, discsStep, layerStep } from './finishing';
 import { cutStep, decorating, toolSteps } from './flat';
 import { assemblySteps, contentsSteps, foldsTogether, isPlainFold, pieceWorkedOn, standingSteps } from './folding';
+import { capitalised, listed, uncapitalised } from '../text';
 import { handled, withWaits } from './handling';
 import type { StepDraft, Step } from './step';
 
@@ -55,14 +56,44 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
     .flatMap((run) => {
       const [first] = run;
       const drafts = run.length > 1 ? [foldsTogether(stagesOf(run, made), lastOf(run), made, numbers)] : told(first);
-      return drafts.map((draft) => ({ ...draft, phase: first.phase }));
+      return drafts.map((draft) => named({ ...draft, phase: first.phase }, made));
     })
     .map((draft, i, all) => ({
       ...draft,
       text: `${draft.text}${pageByPage(plan) && draft.phase === 'fold' ? pageAgain(i, all, made) : again(draft, all.slice(0, i), made)}`,
     }))
     .map((draft, i) => handled({ id: i + 1, readings: [], ...draft }, design, holdsWith));
-  return withWaits(steps, (glue) => holdsWith.get(glue) ?? design.adhesive.all);
+  return withWaits(numberedEdges(steps), (glue) => holdsWith.get(glue) ?? design.adhesive.all);
+}
+
+type Phased = StepDraft & Pick<Step, 'phase'>;
+
+/** Where there are several pieces, flat work names its own, and every one that is worked on alike. */
+function named<T extends Phased>(draft: T, made: Made): T {
+  if (draft.phase !== 'flat' || made.pieces.length + made.layers.length < 2) return draft;
+  const names = [draft.piece, ...(draft.alike ?? [])];
+  const said = draft.text.toLowerCase();
+  if (names.every((name) => said.includes(name.toLowerCase()))) return draft;
+  const text = /^Scores? [\d, and]+:/u.test(draft.text)
+    ? draft.text.replace(':', ` of the ${listed(names, 'the ')}:`)
+    : `${capitalised(listed(names))}: ${uncapitalised(draft.text)}`;
+  return { ...draft, text };
+}
+
+/** Edges that steps name are numbered first, in pencil, as the sheet lies. */
+function numberedEdges(steps: readonly Step[]): Step[] {
+  const of = ({ piece, alike = [] }: Step): readonly string[] => [piece, ...alike];
+  const told = new Set(
+    steps.flatMap((step) => (step.phase === 'flat' && /\bedge \d/u.test(step.text) ? of(step) : [])),
+  );
+  return steps.map((step) =>
+    step.phase === 'cut' && of(step).some((piece) => told.has(piece))
+      ? {
+          ...step,
+          how: `${step.how} Number ${of(step).length > 1 ? 'their' : 'its'} edges in pencil on the inside: 1 near you, 2 on the right, 3 far, 4 on the left.`,
+        }
+      : step,
+  );
 }
 
 /** Of the work on a flat sheet what is still to be done: all of it, but on a sheet that went wrong. */
