@@ -1,7 +1,7 @@
 /** Steps: `stepsOf(plan, say)` tells the whole make in order, each step with its picture and its caution. */
 import type { Stage } from '../fold';
 import type { Say } from '../length';
-import { type Made, type MadePiece, type Plan, CONTENTS, glueAdvice, glueIds, allNumbers } from '../plan';
+import { planFor, type Made, type MadePiece, type Plan, CONTENTS, glueAdvice, glueIds, allNumbers } from '../plan';
 import { stillToDo } from '../mending';
 import { workOf, type Work } from './work';
 import { closureStep, discsStep, layerStep } from './finishing';
@@ -63,7 +63,27 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
       text: `${draft.text}${pageByPage(plan) && draft.phase === 'fold' ? pageAgain(i, all, made) : again(draft, all.slice(0, i), made)}`,
     }))
     .map((draft, i) => handled({ id: i + 1, readings: [], ...draft }, design, holdsWith));
-  return withWaits(numberedEdges(steps), (glue) => holdsWith.get(glue) ?? design.adhesive.all);
+  return withWaits(
+    numberedEdges(withoutFinished(steps, plan, say)),
+    (glue) => holdsWith.get(glue) ?? design.adhesive.all,
+  );
+}
+
+/** Of a sheet that went wrong in the middle of its make what was done before is not told again, but for what is made anew. */
+function withoutFinished(steps: readonly Step[], { design }: Plan, say: Say): readonly Step[] {
+  const { rescued } = design;
+  if (rescued?.step === undefined) return steps;
+  const before = planFor({ ...design, rescued: null });
+  if (!before.made) return steps;
+  const panels = before.made.built.pieces.flatMap(({ panels: all }) => all);
+  const anew = [...rescued.joined, ...rescued.strips].flatMap(
+    (id) => panels.find((panel) => panel.id === id)?.name ?? [],
+  );
+  const key = ({ piece, text }: Step): string => `${piece}: ${text}`;
+  const done = new Set(stepsOf(before, say).flatMap((step) => (step.id < rescued.step! ? [key(step)] : [])));
+  return steps
+    .filter((step) => !done.has(key(step)) || anew.some((name) => step.text.includes(name)))
+    .map((step, i) => ({ ...step, id: i + 1 }));
 }
 
 type Phased = StepDraft & Pick<Step, 'phase'>;

@@ -30,6 +30,11 @@ export const rescuedSchema = z.strictObject({
   gone: z.array(z.array(point).min(3).max(300)).max(200).default([]).describe('Paper that is gone.'),
   scores: lines.default([]).describe('What is scored already.'),
   cuts: lines.default([]).describe('What is cut through and should not be.'),
+  step: z
+    .int({ error: 'A step is the number of one.' })
+    .min(1)
+    .optional()
+    .describe('Everything before this step of the make was done: it is not told again.'),
   strips: panels.default([]).describe('Panels that a strip is glued behind, where they lack paper or are cut.'),
   joined: panels.default([]).describe('Panels that are cut off and made anew, joined on with a lap.'),
   stuck: z

@@ -68,6 +68,62 @@ describe('a sheet with nothing wrong', () => {
   );
 });
 
+describe('what a way out costs, and from where it goes on', () => {
+  const TRIO = { construction: 'envelope-trio', contents: { width: '4 in', height: '4 in' } };
+
+  test('a piece that the sheet does not give is new: counted, named, and from new sheets; nothing larger than the sheet is made of it', () => {
+    const { ways: found } = ways(TABS, [{ kind: 'blank', width: '5 in', height: '6 in' }]);
+    const others = found.filter(({ kind }) => kind === 'other-holder');
+    for (const { plan, cost, laid } of others) {
+      expect(laid!.bites.size).toBe(0);
+      const made = plan.made!.pieces.reduce((sum, { piece }) => sum + piece.quantity, 0);
+      expect(cost.pieces.reduce((sum, { quantity }) => sum + quantity, 0)).toBe(made - 1);
+      const area = cost.pieces.reduce((sum, { width, height, quantity }) => sum + width * height * quantity, 0);
+      expect(cost.paper).toBeCloseTo(area, 6);
+      expect(cost.sheets > 0).toBe(made > 1);
+    }
+    // What keeps what it should and takes no new sheet comes before what does.
+    const keeping = found.filter(({ keeps }) => keeps).map(({ cost }) => Number(cost.sheets > 0));
+    expect(keeping).toEqual(keeping.toSorted((a, b) => a - b));
+  });
+
+  test('a flap that came off is missed: it is made anew, and nothing that is finished is told again', () => {
+    const whole = planFor(mishap(TRIO, []).design);
+    const all = stepsOf(whole, say);
+    const at = all.find(({ text }) => text.startsWith('Join the left wing'))!.id + 1;
+    const off = { kind: 'flap-off', score: 's-left-outer' };
+    const one = mishap(TRIO, [off], { piece: 'left wing', step: at });
+    const { ways: found } = allWaysOut(one, say);
+    expect(found.map(({ title }) => title)).not.toContain('It will still do');
+    const [first] = found;
+    expect(first).toMatchObject({ kind: 'mend', keeps: true });
+    expect(first!.title).toMatch(/^A new outer flap/u);
+    expect(first!.cost.steps).toBeLessThan(all.length);
+    const told = stepsOf(first!.plan, say).map(({ text }) => text);
+    for (const { id, text, phase } of all) if (id < at && phase !== 'fold') expect(told).not.toContain(text);
+    // What was still to be done is.
+    for (const { id, text } of all) if (id > at && text.startsWith('Glue the centre’s')) expect(told).toContain(text);
+    expect(told.some((text) => /new outer flap/u.test(text))).toBe(true);
+    // Glued to the centre it is laid out as nothing else.
+    for (const { kind } of found) expect(['mend', 'as-it-is', 'new-sheet']).toContain(kind);
+  });
+
+  test('a folded card answers with a folded card', () => {
+    const card = { construction: 'folded-card', contents: { width: '4 in', height: '5 in' } };
+    const { ways: found } = ways(card, [{ kind: 'blank', width: '7 3/4 in', height: '5 in' }]);
+    expect(found[0]).toMatchObject({ keeps: true, design: { construction: 'folded-card' } });
+    for (const { design } of found) expect(design.construction).toBe('folded-card');
+  });
+
+  test('a sheet that is slit or notched where it would lie is no other holder', () => {
+    const { ways: found } = ways(ENVELOPE, []);
+    const slit = ways(ENVELOPE, [{ kind: 'slit', edge: 1, at: '3 in', deep: '3 in' }]).ways;
+    expect(found.length).toBeGreaterThan(0);
+    for (const { kind, scars } of slit)
+      if (kind === 'other-holder') expect(scars.filter(({ open, ends }) => open && ends !== 'cut-off')).toEqual([]);
+  });
+});
+
 describe('laws of every way out', () => {
   const designs = fc.constantFrom<object>(ENVELOPE, TABS, {
     construction: 'card-holder',
@@ -221,7 +277,7 @@ describe('mishaps as makers tell them', () => {
       expect(found.map(({ kind }) => kind)).toEqual(['mend', 'new-sheet']);
       expect(found[0]!.title).toBe('A new left tab, joined on');
       const texts = stepsOf(found[0]!.plan, say).map(({ text }) => text);
-      expect(texts).toContainEqual(expect.stringContaining('Cut off the old left tab (what is stuck of it stays)'));
+      expect(texts).toContainEqual(expect.stringContaining('cut off the old left tab (what is stuck of it stays)'));
       expect(texts.some((text) => text.startsWith('Score 1 of the envelope'))).toBe(false);
     }
   });

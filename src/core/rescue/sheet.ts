@@ -12,11 +12,20 @@ import {
   type Segment,
 } from '../geometry';
 import { inches, mm, type Say } from '../length';
-import { blankPolygon, edgeLength, notchTriangle, onEdge, type Blank, type Edge, type Piece } from '../pattern';
+import {
+  blankPolygon,
+  edgeLength,
+  notchTriangle,
+  onEdge,
+  type Blank,
+  type Edge,
+  type Piece,
+  type PanelId,
+} from '../pattern';
 import { layOf, type Rescued } from '../mending';
 import { partNamed, type Made, type Plan } from '../plan';
 import { sheetNow } from './sheet-now';
-import { stepsOf } from '../making';
+import { stepsOf, type Step } from '../making';
 import { simulate, type SheetState } from '../tools';
 import { scoresLeft } from '../tools/sheet';
 import type { EdgeFact, Fact, Mishap } from './wrong';
@@ -41,6 +50,12 @@ export interface ScarredSheet {
   /** What is not, rings. */
   readonly gone: readonly Polygon<'sheet'>[];
   readonly marks: readonly SheetMark[];
+  /** The step it went wrong at, of a make that had not gone wrong before; null where none is told. */
+  readonly step: number | null;
+  /** It is joined to others already: it is laid as it lies, and is nothing else. */
+  readonly joined: boolean;
+  /** Panels that came off at a fold. */
+  readonly off: readonly PanelId[];
   /** It is glued where it should not be, and cannot be opened. */
   readonly glued: boolean;
   /** The panel that is stuck, where it is told. */
@@ -85,12 +100,21 @@ export function sheetAsItIs(plan: Plan, made: Made, mishap: Mishap, say: Say): S
     gone,
     marks,
     again: design.rescued?.piece === piece.name,
+    step: design.rescued ? null : mishap.step,
+    joined: mishap.step !== null && steps.some((step) => step.id < mishap.step! && joins(step, piece)),
+    off: mishap.wrong.flatMap((fact) =>
+      fact.kind === 'flap-off' ? beyondFold(piece, fact.score).map(({ id }) => id) : [],
+    ),
     glued: glued !== undefined,
     stuck: piece.panels.find(({ id, name }) => [id, name].includes(glued?.panel ?? ''))?.id ?? null,
     cutWrong:
       Math.abs(blank.width - piece.blank.width) > NEAR / 2 || Math.abs(blank.height - piece.blank.height) > NEAR / 2,
   };
 }
+
+/** Whether a step glues a piece: to others, or to itself. */
+const joins = ({ action, phase, piece, alike = [] }: Step, { name }: Piece): boolean =>
+  action === 'glue' && phase === 'fold' && (piece === name || alike.includes(name));
 
 /** What a sheet had before that went wrong already, as it lies now: scars, and what of the blank it never reached to. */
 function earlier(rescued: Rescued | null, piece: Piece): SheetMark[] {
@@ -184,6 +208,21 @@ function applied(marks: readonly SheetMark[], fact: Fact, blank: Blank, piece: P
       const gone = fact.polygon.map(([x, y]): Point<'sheet'> => ({ x, y }));
       return [...marks, { kind: 'tear', what: 'torn place', lines: [], gone: [gone], wrong: true }];
     }
+    case 'flap-off': {
+      const off = beyondFold(piece, fact.score);
+      return off.length > 0
+        ? [
+            ...marks,
+            {
+              kind: 'tear',
+              what: 'flap that came off',
+              lines: [],
+              gone: off.map(({ polygon }) => polygon),
+              wrong: true,
+            },
+          ]
+        : [...marks];
+    }
     case 'cut-on': {
       const to: Point<'sheet'> = { x: fact.to[0], y: fact.to[1] };
       const from = endOf(piece, fact.id, to);
@@ -194,6 +233,19 @@ function applied(marks: readonly SheetMark[], fact: Fact, blank: Blank, piece: P
     default:
       return onEdgeApplied(marks, fact, blank, piece, say);
   }
+}
+
+/** The panels that hang on a fold, on its moving side; none where nothing of that name is folded. */
+export function beyondFold(piece: Piece, score: string): Piece['panels'] {
+  const fold = piece.hinges.find(({ id }) => id === score);
+  if (!fold) return [];
+  const hang = new Set<string>([fold.between[1]]);
+  for (let before = 0; before < hang.size;) {
+    before = hang.size;
+    for (const { id, between } of piece.hinges)
+      if (id !== score && between.some((panel) => hang.has(panel))) for (const panel of between) hang.add(panel);
+  }
+  return piece.panels.filter(({ id }) => hang.has(id));
 }
 
 /** The end of a cut, or of a notch’s side, that is nearest to where it ran on. */

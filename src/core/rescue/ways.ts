@@ -1,13 +1,16 @@
 import type { PanelId, Piece } from '../pattern';
 import { CONSTRUCTIONS, type Construction } from '../constructions';
-import type { Point } from '../geometry';
+import { sheetsFor } from '../cutting';
+import { area, type Point } from '../geometry';
 import { mm, stepOf, type Mm, type Say } from '../length';
 import {
   changedDesign,
   inputOf,
   liesOn,
   paperOf,
+  PAPERS,
   readDesign,
+  sheetOf,
   type Design,
   type DesignChange,
   type DesignInput,
@@ -17,7 +20,7 @@ import { laidAnew, stepsOf } from '../making';
 import { onlyHinge, type Rescued } from '../mending';
 import { panelName, partNamed, planFor, planOnSheet, type Made, type Plan } from '../plan';
 import { toEnd } from '../progress';
-import { listed } from '../text';
+import { article, listed, several } from '../text';
 import { laidSo, showsWhere, waysToLie, type LaidPattern, type Scar } from './laid';
 import { misreadOf, mistakeWords, type Misread, type Mistake } from './mistaken';
 import { spoiledPiece, sheetAsItIs, type ScarredSheet, type SheetMark } from './sheet';
@@ -35,8 +38,13 @@ export interface WayOut {
   /** Room left beside what goes in, mm. */
   readonly room: { readonly width: Mm; readonly height: Mm };
   readonly scars: readonly Scar[];
-  /** New paper it takes, mm², and steps that are left. */
-  readonly cost: { readonly paper: number; readonly steps: number };
+  /** All paper it takes that the sheet does not give, mm², in sheets and by its pieces; and steps that are left. */
+  readonly cost: {
+    readonly paper: number;
+    readonly sheets: number;
+    readonly pieces: readonly FreshPiece[];
+    readonly steps: number;
+  };
   readonly text: string;
   readonly plan: Plan;
   /** How its pattern lies on the sheet; null for a new one. */
@@ -99,6 +107,9 @@ export function* waysOut(mishap: Mishap, say: Say): Generator<WaysOut, WaysOut> 
       paper: [],
       gone: [],
       marks: [],
+      step: null,
+      joined: false,
+      off: [],
       glued: false,
       stuck: null,
       cutWrong: false,
@@ -160,6 +171,8 @@ function best(found: readonly WayOut[]): WayOut[] {
   const rank = (way: WayOut): readonly number[] => [
     Number(!way.keeps),
     gapes(way) + Number(way.overlaps),
+    // A way that takes new sheets is none but a new sheet, while another keeps what it should.
+    Number(way.cost.sheets > 0),
     shows(way),
     ORDER[way.kind],
     // What nobody sees is not ugly.
@@ -257,6 +270,8 @@ function* attemptsFor(
     return;
   }
   yield { ...asItIs, mendable: true };
+  // What is glued to others is laid out as nothing else.
+  if (sheet.joined) return;
   for (const remedy of checksOf(plan).flatMap((check) =>
     check.level === 'fail' || isOverlap(check) ? check.remedies : [],
   ))
@@ -288,7 +303,7 @@ function* attemptsFor(
     if (first) yield* attempt(`${school.title}, on this sheet`, 'as-it-is', { ...onIt, options });
   }
   const free = { blank: undefined, sheets: undefined };
-  if (contents)
+  if (contents && made.built.cavities.length > 0)
     for (const other of HOLDERS) {
       if (other.name === construction.name) continue;
       const change = { construction: other.name, options: null, ease: undefined, leastEase: undefined };
@@ -328,18 +343,22 @@ function* attempted(
   const plan = design === mishap.design ? before : planFor(design);
   const { made } = plan;
   if (!plan.made || !made || (mends && made.layers.length === 0)) return;
+  const another = kind === 'other-holder' || kind === 'other-contents';
   const part = name === null ? made.pieces[0] : partNamed(made, name);
   const { piece } = part;
   const sized = mishap.design.contents !== null;
-  const keeps = kind !== 'other-contents' && (!sized || made.fit !== null);
-  const all = waysToLie(made, piece, sheet, paperOf(design, piece.name).sided);
+  // What holds nothing has its own size to keep.
+  const keeps = kind !== 'other-contents' && (!sized || made.fit !== null || made.built.cavities.length === 0);
+  const every = waysToLie(made, piece, sheet, paperOf(design, piece.name).sided);
+  const asLain = ({ turned, over, at }: LaidPattern): boolean => turned === 'not' && !over && at.x === 0 && at.y === 0;
+  const all = sheet.joined ? every.filter(asLain) : every;
   const lays = all.slice(0, FOLDED);
-  const common = { keeps, sheet, before, say };
+  const common = { keeps, sheet, before, mishap, say };
   // Of several alike one went wrong: it does as it is, or is cut anew, and the others are told as before.
   const alone = piece.quantity === 1;
   if (mendable && alone) {
     // Mended as it lies; and as it would look best.
-    const asItLay = all.find(({ turned, over, at }) => turned === 'not' && !over && at.x === 0 && at.y === 0);
+    const asItLay = all.find(asLain);
     for (const laid of new Set([asItLay, ...(sheet.glued ? [] : lays.slice(0, 1))]))
       for (const mend of laid ? mendsFor(piece, laid, sheet) : []) {
         const way = mended(mend, { ...rescuedFrom(sheet, piece, laid!), ...mend }, plan, laid!, common);
@@ -357,11 +376,15 @@ function* attempted(
     // A mat that covers nothing mends nothing.
     if (mends && (laid.scars.some(showsWrong) || !laid.scars.some(({ ends, wrong }) => wrong && ends === 'hidden')))
       continue;
-    // A mat that lacks something is no mat.
-    if (laid.bites.size > 0 && !made.pieces.includes(part)) continue;
+    // A mat that lacks something is no mat; and nothing else is made of a sheet that is too small for it.
+    if (laid.bites.size > 0 && (another || !made.pieces.includes(part))) continue;
     const folded = laid.bites.size === 0 ? { ...plan, design: { ...design, rescued } } : planOnSheet(plan, rescued);
     // A torn flap may have no place for its mat any more.
     if (!folded.made || folded.made.layers.length < made.layers.length || !holds(folded)) continue;
+    // Nor where it is cut through.
+    if (another && laid.scars.some(({ open, ends }) => open && ends !== 'cut-off')) continue;
+    // A flap that came off is missed, whatever folds without it.
+    if (!another && sheet.off.some((panel) => !hasWhole(folded.made!, piece, panel))) continue;
     const told = alone ? folded : plan;
     yield wayOf({ kind, title, plan: told, made: told.made!, piece, laid, mended: [], ...common });
     return;
@@ -385,6 +408,7 @@ function rescuedFrom(sheet: ScarredSheet, piece: Piece, { turned, over, at }: La
     cuts: lines(sheet.marks.filter(({ kind }) => kind === 'slit' || kind === 'cut')),
     strips: [],
     joined: [],
+    ...(sheet.step !== null && { step: sheet.step }),
     ...(sheet.stuck && { stuck: sheet.stuck }),
   };
 }
@@ -395,12 +419,13 @@ type Mend = Pick<Rescued, 'strips' | 'joined'>;
 const MOST_JOINED = 2;
 
 /** What could mend a sheet that a pattern is laid on: strips behind what is open, flaps made anew. */
-function mendsFor(piece: Piece, { spoiled, bites, scars }: LaidPattern, { stuck }: ScarredSheet): readonly Mend[] {
+function mendsFor(piece: Piece, { spoiled, bites, scars }: LaidPattern, { stuck, off }: ScarredSheet): readonly Mend[] {
   if (stuck) return [{ strips: [], joined: [stuck] }];
   const cut = new Set(scars.flatMap(({ open, wrong, panelId }) => (open && wrong && panelId ? [panelId] : [])));
   const open = spoiled.filter((panel) => bites.has(panel) || cut.has(panel));
   const flaps = spoiled.filter((panel) => onlyHinge(piece, panel) !== null);
-  const strips = open.length > 0 ? [{ strips: open, joined: [] }] : [];
+  // There is nothing left of what came off to glue a strip behind.
+  const strips = open.length > 0 && off.length === 0 ? [{ strips: open, joined: [] }] : [];
   const joined =
     flaps.length > 0 && flaps.length <= MOST_JOINED
       ? [{ strips: open.filter((panel) => !flaps.includes(panel)), joined: flaps }]
@@ -414,7 +439,7 @@ function mended(
   rescued: Rescued,
   whole: Plan & { readonly made: Made },
   { turned, over, at, lay }: LaidPattern,
-  common: Pick<Told, 'keeps' | 'sheet' | 'before' | 'say'>,
+  common: Pick<Told, 'keeps' | 'sheet' | 'before' | 'mishap' | 'say'>,
 ): WayOut | null {
   const plan = planOnSheet(whole, rescued);
   const { made } = plan;
@@ -453,10 +478,61 @@ interface Told {
   readonly mended: readonly string[];
   readonly sheet: ScarredSheet;
   readonly before: Plan;
+  readonly mishap: Mishap;
   readonly say: Say;
 }
 
-function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, before, say }: Told): WayOut {
+/** A piece that the sheet does not give, so many of it. */
+export interface FreshPiece {
+  readonly name: string;
+  readonly width: Mm;
+  readonly height: Mm;
+  readonly quantity: number;
+}
+
+/** What is cut of new paper: all but the piece on the sheet, and what there is already as it was planned. */
+function freshOf(kind: WayKind, made: Made, piece: Piece, before: Plan): readonly FreshPiece[] {
+  const own = kind === 'as-it-is' || kind === 'mend';
+  const there = (one: Piece): boolean =>
+    own &&
+    [...(before.made?.pieces ?? []), ...(before.made?.layers ?? [])].some(
+      ({ piece: other }) =>
+        other.name === one.name &&
+        Math.abs(other.blank.width - one.blank.width) + Math.abs(other.blank.height - one.blank.height) < ALIKE,
+    );
+  return [...made.pieces, ...made.layers].flatMap(({ piece: one }) => {
+    const quantity = one === piece ? (own ? 0 : one.quantity - 1) : there(one) ? 0 : one.quantity;
+    const { width, height } = one.blank;
+    return quantity > 0 ? [{ name: one.name, width, height, quantity }] : [];
+  });
+}
+/** Two sizes are one within this, mm. */
+const ALIKE = 0.1;
+
+/** Sheets that new pieces take, as large as the first of the person’s papers that takes them all, or as a usual one. */
+function sheetsOf(fresh: readonly FreshPiece[], { paper }: Design, { papers }: Mishap): number {
+  const sizes = [paper, ...papers.filter(({ count }) => (count ?? 1) > 0)].flatMap(({ width, height }) =>
+    width !== undefined && height !== undefined ? [{ width, height }] : [],
+  );
+  const usual = PAPERS.filter((size) => fresh.every((one) => liesOn(one, size)));
+  const sheet = sizes.find((size) => fresh.every((one) => liesOn(one, size))) ?? usual[0];
+  if (!sheet) return fresh.reduce((sum, { quantity }) => sum + quantity, 0);
+  const takes = sheetsFor(
+    fresh.map((one) => ({ ...one, turn: true })),
+    sheetOf(sheet, paper),
+    1,
+  );
+  return Number.isFinite(takes) ? takes : fresh.length;
+}
+
+/** True while a panel is there as it was drawn, or joined on anew. */
+const hasWhole = ({ pieces }: Made, drawn: Piece, id: PanelId): boolean => {
+  const was = drawn.panels.find((panel) => panel.id === id);
+  const now = pieces.flatMap(({ piece }) => piece.panels).find((panel) => panel.id === id);
+  return was !== undefined && now !== undefined && area(now.polygon) > area(was.polygon) / 2;
+};
+
+function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, before, mishap, say }: Told): WayOut {
   const room = { width: made.fit?.ease.width ?? mm(0), height: made.fit?.ease.height ?? mm(0) };
   const showing = laid.scars.filter(({ ends }) => ends === 'shows');
   const hidden = laid.scars.filter(({ ends, wrong }) => ends === 'hidden' && wrong);
@@ -468,14 +544,12 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, bef
     !sheet.marks.some(({ wrong }) => wrong) &&
     !sheet.glued &&
     JSON.stringify(inputOf({ ...plan.design, rescued: null })) === JSON.stringify(inputOf(before.design));
-  const known = new Set(before.made?.built.pieces.map((one) => one.name));
-  // What is cut of new paper: strips, flaps, mats that were not there.
-  const fresh =
-    kind === 'mend'
-      ? [...made.pieces, ...made.layers].filter((one) => !known.has(one.piece.name) && one.piece !== piece)
-      : [];
+  const fresh = untouched ? [] : freshOf(kind, made, piece, before);
   const cost = {
-    paper: fresh.reduce((sum, { piece: { blank } }) => sum + blank.width * blank.height, 0),
+    paper: fresh.reduce((sum, { width, height, quantity }) => sum + width * height * quantity, 0),
+    // Strips, flaps and mats come out of an offcut.
+    sheets: kind === 'mend' || fresh.length === 0 ? 0 : sheetsOf(fresh, plan.design, mishap),
+    pieces: fresh,
     steps: Math.max(1, stepsOf(plan, say).length),
   };
   const where = ({ what, panel }: Scar): string => `${what} on the ${panel}`;
@@ -492,7 +566,7 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, bef
     laid.short.length > 0 ? `Shorter than drawn: the ${listed(laid.short)}.` : null,
     hidden.length > 0 ? `Hidden: the ${listed(hidden.map(where))}.` : null,
     fresh.length > 0
-      ? `Cut for it: ${listed(fresh.map(({ piece: { name, blank } }) => `a ${name}, ${say(blank.width)} × ${say(blank.height)}`))}.`
+      ? `Cut for it${cost.sheets > 0 ? `, from ${several(cost.sheets, 'new sheet')}` : ''}: ${listed(fresh.map(({ name, width, height, quantity }) => `${quantity > 1 ? `${quantity} of the` : article(name)} ${name}, ${say(width)} × ${say(height)}`))}.`
       : null,
     plan.design.rescued && !untouched ? `${cost.steps} ${cost.steps === 1 ? 'step is' : 'steps are'} left.` : null,
   ];
@@ -553,6 +627,8 @@ function newSheet(plan: Plan, made: Made, mishap: Mishap, say: Say): WayOut {
     scars: [],
     cost: {
       paper: blank.width * blank.height,
+      sheets: 1,
+      pieces: [{ name: piece.name, width: blank.width, height: blank.height, quantity: 1 }],
       steps: stepsOf(plan, say).filter((step) => step.piece === piece.name).length,
     },
     text,

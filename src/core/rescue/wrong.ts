@@ -30,12 +30,18 @@ const factSchema = z.discriminatedUnion(
       kind: z.literal('torn'),
       polygon: z.array(point).min(3, { error: 'A torn place has three corners at least.' }).max(60),
     }),
+    z
+      .strictObject({
+        kind: z.literal('flap-off'),
+        score: z.string().max(120).describe('The fold it came off at, by id.'),
+      })
+      .describe('All that hung on that fold came off.'),
     z.strictObject({
       kind: z.literal('glued'),
       panel: z.string().max(120).optional().describe('What is stuck where it should not be, by id or name.'),
     }),
   ],
-  { error: 'What went wrong is a "blank", "score", "notch", "slit", "hole", "cut-on", "torn" or "glued".' },
+  { error: 'What went wrong is a "blank", "score", "notch", "slit", "hole", "cut-on", "torn", "flap-off" or "glued".' },
 );
 export type Fact = z.output<typeof factSchema>;
 
