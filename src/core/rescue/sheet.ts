@@ -1,4 +1,5 @@
 import {
+  area,
   apply,
   circle,
   difference,
@@ -235,17 +236,22 @@ function applied(marks: readonly SheetMark[], fact: Fact, blank: Blank, piece: P
   }
 }
 
-/** The panels that hang on a fold, on its moving side; none where nothing of that name is folded. */
+/** The panels that come off where a sheet parts at a fold: the smaller side; none where nothing of that name is folded. */
 export function beyondFold(piece: Piece, score: string): Piece['panels'] {
   const fold = piece.hinges.find(({ id }) => id === score);
   if (!fold) return [];
-  const hang = new Set<string>([fold.between[1]]);
-  for (let before = 0; before < hang.size;) {
-    before = hang.size;
-    for (const { id, between } of piece.hinges)
-      if (id !== score && between.some((panel) => hang.has(panel))) for (const panel of between) hang.add(panel);
-  }
-  return piece.panels.filter(({ id }) => hang.has(id));
+  const side = (first: PanelId): Piece['panels'] => {
+    const hang = new Set<PanelId>([first]);
+    for (let before = 0; before < hang.size;) {
+      before = hang.size;
+      for (const { id, between } of piece.hinges)
+        if (id !== score && between.some((panel) => hang.has(panel))) for (const panel of between) hang.add(panel);
+    }
+    return piece.panels.filter(({ id }) => hang.has(id));
+  };
+  const [one, other] = fold.between.map(side) as [Piece['panels'], Piece['panels']];
+  const large = (panels: Piece['panels']): number => panels.reduce((sum, { polygon }) => sum + area(polygon), 0);
+  return large(one) < large(other) ? one : other;
 }
 
 /** The end of a cut, or of a notch’s side, that is nearest to where it ran on. */

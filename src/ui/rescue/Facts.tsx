@@ -1,7 +1,8 @@
 import { DeleteOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Select } from 'antd';
-import type { Edge, Panel } from '@/core/pattern';
+import type { Edge } from '@/core/pattern';
 import { LengthField } from '../parts/LengthField';
+import type { HangingFlap } from './useMishap';
 import { begun, isDeep, type ToldFact } from './facts';
 import styles from './Rescue.module.css';
 
@@ -12,9 +13,10 @@ const NAMES: Record<ToldFact['kind'], string> = {
   slit: 'A slit, or a cut that ran on',
   hole: 'A hole',
   torn: 'It is torn',
+  'flap-off': 'A flap came off at its fold',
   glued: 'It is glued, and cannot be opened',
 };
-const BEGIN = ['blank', 'score', 'notch', 'slit', 'hole', 'torn', 'glued'] as const;
+const BEGIN = ['blank', 'score', 'notch', 'slit', 'hole', 'torn', 'flap-off', 'glued'] as const;
 const EDGES: readonly { readonly value: Edge; readonly label: string }[] = [
   { value: 1, label: 'edge 1, near' },
   { value: 2, label: 'edge 2, right' },
@@ -29,7 +31,7 @@ interface FactsProps {
   readonly flaps: readonly Flap[];
   readonly onChange: (facts: readonly ToldFact[]) => void;
 }
-type Flap = Pick<Panel, 'id' | 'name'>;
+type Flap = Pick<HangingFlap, 'id' | 'name' | 'score'>;
 
 /** Everything that is wrong, one line each, as the ruler says. */
 export function Facts({ facts, blank, flaps, onChange }: FactsProps) {
@@ -62,10 +64,14 @@ export function Facts({ facts, blank, flaps, onChange }: FactsProps) {
         aria-label="Add what is wrong"
         value={null}
         placeholder="Add what is wrong"
-        options={BEGIN.filter(
-          (kind) => (kind !== 'blank' && kind !== 'glued') || !facts.some((one) => one.kind === kind),
+        options={BEGIN.filter((kind) =>
+          kind === 'flap-off'
+            ? flaps.length > 0
+            : (kind !== 'blank' && kind !== 'glued') || !facts.some((one) => one.kind === kind),
         ).map((kind) => ({ value: kind, label: NAMES[kind] }))}
-        onChange={(kind) => kind && onChange([...facts, begun(kind, blank)])}
+        onChange={(kind) =>
+          kind && onChange([...facts, kind === 'flap-off' ? { kind, score: flaps[0]!.score } : begun(kind, blank)])
+        }
       />
     </section>
   );
@@ -109,6 +115,17 @@ function FactFields({ fact, flaps, onChange }: FieldsProps) {
               ...flaps.map(({ id, name }) => ({ value: id, label: `Only the ${name}` })),
             ]}
             onChange={(panel) => onChange({ kind: 'glued', ...(panel && { panel }) })}
+          />
+        </div>
+      );
+    case 'flap-off':
+      return (
+        <div className={styles.fields}>
+          <Select
+            aria-label="Which flap came off"
+            value={fact.score}
+            options={flaps.map(({ score, name }) => ({ value: score, label: `The ${name}` }))}
+            onChange={(score) => onChange({ kind: 'flap-off', score })}
           />
         </div>
       );

@@ -6,6 +6,7 @@ import { placeOnEdge, type ScarredSheet, type SheetMark } from '@/core/rescue';
 import { ringsPath } from '../draw/path';
 import { useSize } from '../draw/useSize';
 import { useUnits } from '../parts/InUnits';
+import type { HangingFlap } from './useMishap';
 import { TORN, type MarkKind, type MarkPlace, type ToldFact } from './facts';
 import styles from './Rescue.module.css';
 
@@ -16,7 +17,7 @@ interface SheetAsItIsProps {
   /** A mark lies elsewhere: it was there, and is so far along its edge. */
   readonly onMove: (mark: MarkPlace, to: number, what: string) => void;
   /** Parts of it that hang by one fold: what may be stuck. */
-  readonly flaps: readonly Panel[];
+  readonly flaps: readonly HangingFlap[];
   /** Something happened where the sheet was tapped. */
   readonly onHappened: (fact: ToldFact) => void;
 }
@@ -36,7 +37,7 @@ interface Tap {
 function whatHappened(
   p: Point<'sheet'>,
   blank: Blank,
-  flaps: readonly Panel[],
+  flaps: readonly HangingFlap[],
   step: number,
 ): readonly { readonly label: string; readonly fact: ToldFact }[] {
   const places = ([1, 2, 3, 4] as const).map((edge) => {
@@ -60,7 +61,12 @@ function whatHappened(
     { label: 'A notch too many here', fact: mark('notch') },
     { label: 'Cut in to here', fact: reaching('slit') },
     { label: 'A hole here', fact: reaching('hole') },
-    ...(flap ? [{ label: `The ${flap.name} is stuck`, fact: { kind: 'glued', panel: flap.id } as const }] : []),
+    ...(flap
+      ? [
+          { label: `The ${flap.name} is stuck`, fact: { kind: 'glued', panel: flap.id } as const },
+          { label: `The ${flap.name} came off at its fold`, fact: { kind: 'flap-off', score: flap.score } as const },
+        ]
+      : []),
   ];
 }
 

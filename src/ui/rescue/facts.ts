@@ -12,6 +12,7 @@ const told = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('blank'), width: length, height: length }),
   z.object({ kind: z.enum(MARKS), edge, at: length, instead: length.nullable(), deep: length.optional() }),
   z.object({ kind: z.literal('torn'), edge, at: length, wide: length, deep: length }),
+  z.object({ kind: z.literal('flap-off'), score: z.string() }),
   z.object({ kind: z.literal('glued'), panel: z.string().optional() }),
 ]);
 export type ToldFact = z.output<typeof told>;
@@ -65,6 +66,7 @@ export const wrongOf = (facts: readonly ToldFact[], blank: { readonly width: Mm;
   facts.map((fact) => {
     switch (fact.kind) {
       case 'blank':
+      case 'flap-off':
       case 'glued':
         return fact;
       case 'torn':
@@ -91,7 +93,7 @@ const DEEP: ReadonlySet<string> = new Set<MarkKind>(['slit', 'hole']);
 
 /** A fact begun: the sheet’s own size, a mark in the middle of the near edge. */
 export const begun = (
-  kind: ToldFact['kind'],
+  kind: Exclude<ToldFact['kind'], 'flap-off'>,
   { width, height }: { readonly width: number; readonly height: number },
 ): ToldFact =>
   kind === 'blank'

@@ -15,6 +15,11 @@ import { wrongOf, type Told } from './facts';
 
 const NO_SET: SetInput = setOf({ version: 1, construction: 'mat', contents: { width: 50, height: 50 } });
 
+/** A panel that hangs by one fold alone. */
+export interface HangingFlap extends Panel {
+  readonly score: string;
+}
+
 /** A mishap as it is told, and what it may have happened to. */
 export interface MishapAsked {
   readonly told: Told;
@@ -35,7 +40,7 @@ export interface ToldMishap {
   readonly pieces: readonly Piece[];
   readonly piece: Piece | null;
   /** Flaps of the piece that could be made anew. */
-  readonly flaps: readonly Panel[];
+  readonly flaps: readonly HangingFlap[];
   readonly steps: readonly Step[];
   /** What is asked of the rescue, and why it cannot be asked. */
   readonly document: object | null;
@@ -72,7 +77,14 @@ export function useMishap({ told, aside, project, shelf, graduation, units }: Mi
     };
   }, [design, say]);
   const piece = made && partNamed(made.made, told.piece).piece;
-  const flaps = useMemo(() => (piece ? piece.panels.filter(({ id }) => onlyHinge(piece, id)) : []), [piece]);
+  const flaps = useMemo(
+    () =>
+      (piece?.panels ?? []).flatMap((panel): HangingFlap[] => {
+        const fold = onlyHinge(piece!, panel.id);
+        return fold ? [{ ...panel, score: fold.id }] : [];
+      }),
+    [piece],
+  );
   const { step, facts } = told;
   const document = useMemo(() => {
     if (!piece) return null;
