@@ -39,7 +39,7 @@ export function closureChecks({ design }: Plan, made: Made): Check[] {
   return [
     check(
       'closure',
-      plan.trouble ? 'warn' : 'pass',
+      plan.trouble === 'disc_off_flap' ? 'fail' : plan.trouble ? 'warn' : 'pass',
       plan.length,
       plan.least,
       { kind: plan.kind, trouble: plan.trouble, apart: plan.apart },

@@ -825,6 +825,14 @@ const SENTENCES: readonly (readonly [string, Check['level'], number, number, obj
   ],
   [
     'closure',
+    'fail',
+    0,
+    0,
+    { trouble: 'disc_off_flap' },
+    'A disc would not lie on its own flap, or on the mat of it: it would hold nothing, or tear out of what lies there. Smaller discs, or nearer the tips.',
+  ],
+  [
+    'closure',
     'warn',
     0,
     0,

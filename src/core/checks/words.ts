@@ -190,6 +190,8 @@ const SENTENCES: Words<PlanFacts> = {
   },
   closure: ({ value, limit, about: { kind, trouble, apart } }, say) => {
     switch (trouble) {
+      case 'disc_off_flap':
+        return 'A disc would not lie on its own flap, or on the mat of it: it would hold nothing, or tear out of what lies there. Smaller discs, or nearer the tips.';
       case 'discs_overlap':
         return `The two discs would meet when it is closed: their middles come ${say(Math.max(0, apart), 'down')} apart and need ${say(limit, 'up')}. Mend that before anything is glued.`;
       case 'nothing_to_hold':

@@ -271,7 +271,7 @@ describe('closures', () => {
       ]);
       const texts = stepsOf(trio(cut), sayer('in', '1/16 in')).map(({ text }) => text);
       expect(texts.find((text) => text.includes('Fix a disc'))).toMatch(
-        /^Cut both discs off along a straight line, about 5\/16 in from the middle: there they meet\. Fix a disc .* towards each other\.$/u,
+        /^Centre: cut both discs off along a straight line, about 5\/16 in from the middle: there they meet\. Fix a disc .* towards each other\.$/u,
       );
       // Discs that keep clear of each other are left whole.
       expect(discs({ fromTip: '3/4 in', cut: true }).discs.map((disc) => disc.cut)).toEqual([null, null]);

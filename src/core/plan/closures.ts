@@ -130,13 +130,28 @@ function twoDiscs(
   const [x, y] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   const from = edge ?? y;
   const least = mm(disc + CORD);
-  const other = edgeOfFacing(made, view) ?? from;
-  const first = from - (fromTip ?? disc / 2 + CORD);
+  const facing = facingFlap(made, view);
+  const other = facing?.edge ?? from;
+  const closing = folded.stages.find(({ step }) => step.closes)?.moving ?? [];
+  const onFlap = (py: number, flap: readonly string[]): boolean =>
+    holdsFixing(made, { x, y: py }) && liesOn(made, { x, y: py }, flap);
+  const near = disc / 2 + CORD;
+  // As near its tip as the flap, or its mat, goes on round the fixing.
+  const first = from - (fromTip ?? found(near, (d) => onFlap(from - d, closing)));
   const told = otherFromTip ?? fromTip;
-  const second = told === undefined ? Math.min(first + Math.max(least, disc * 1.6), box.maxY - disc / 2) : other + told;
-  // In the middle, or beside it where a seam runs down the middle.
-  const beside = [0, 1, -1, 2, -2].map((steps) => x + steps * (FIXING + BESIDE));
+  const after = Math.max(first + least, from + disc / 2);
+  const second =
+    told !== undefined
+      ? other + told
+      : facing
+        ? other + found(Math.max(near, after - other), (d) => onFlap(other + d, [facing.panel]))
+        : Math.min(first + Math.max(least, disc * 1.6), box.maxY - disc / 2);
+  // In the middle of its flap; only where nothing faces it beside a seam that runs down the middle.
+  const beside = facing ? [x] : [0, 1, -1, 2, -2].map((steps) => x + steps * (FIXING + BESIDE));
   const place = beside.find((px) => [first, second].every((py) => holdsFixing(made, { x: px, y: py }))) ?? x;
+  const strays =
+    !liesOn(made, { x: place, y: first }, closing) ||
+    (facing !== null && !liesOn(made, { x: place, y: second }, [facing.panel]));
   const apart = mm(second - first);
   // What the flap covers nobody can wind a cord round.
   const hidden = from - (second - disc / 2);
@@ -153,7 +168,7 @@ function twoDiscs(
       diameter: disc,
       cut: cuts ? mm(line - py) : null,
     })),
-    trouble: edge === null ? 'nothing_to_hold' : overlap ? 'discs_overlap' : null,
+    trouble: edge === null ? 'nothing_to_hold' : overlap ? 'discs_overlap' : strays ? 'disc_off_flap' : null,
     apart,
     least,
     clear,
@@ -164,8 +179,25 @@ function twoDiscs(
 const canBeCut = (first: number, second: number, edge: number): boolean =>
   second - first >= FIXING + 2 * BESIDE && second - edge >= FIXING / 2;
 
-/** The free edge of the flap that faces the closing one, in the view; null where there is none. */
-function edgeOfFacing({ built, folded }: Folded, view: View): number | null {
+/** How far from its tip something holds, mm, at least `from`; that where it does nowhere. */
+function found(from: number, holds: (far: number) => boolean): number {
+  for (let far = from; far < from + REACH; far += 1) if (holds(far)) return far;
+  return from;
+}
+/** So much further from a flap's tip a place is sought, mm. */
+const REACH = 40;
+
+/** Whether the outermost paper at a place is one of these panels, or a mat that is glued on one. */
+function liesOn(made: Folded, at: Point<'folded'>, panels: readonly string[]): boolean {
+  const { view, layers } = seenFromFlap(made);
+  const top = layers.find(({ polygon }) => contains(polygon, outOfView(view, at)))?.panel;
+  if (top === undefined) return false;
+  const under = made.built.assembly.flatMap((step) => ('onto' in step && step.panel === top ? [step.onto] : []));
+  return panels.includes(top) || under.some((panel) => panels.includes(panel));
+}
+
+/** The flap that faces the closing one, and its free edge in the view; null where there is none. */
+function facingFlap({ built, folded }: Folded, view: View): { readonly panel: string; readonly edge: number } | null {
   const closing = folded.stages.find(({ step }) => step.closes);
   for (const { pairs } of claimsOf(built.claims, 'facing'))
     for (const [a, b] of pairs) {
@@ -173,7 +205,8 @@ function edgeOfFacing({ built, folded }: Folded, view: View): number | null {
       const facing = own === a ? b : a;
       if (own === undefined) continue;
       const layer = folded.finished.layers.find(({ panel }) => panel === facing);
-      if (layer) return Math.min(...layer.polygon.map((p) => inView(view, p).y));
+      if (layer && facing !== undefined)
+        return { panel: facing, edge: Math.min(...layer.polygon.map((p) => inView(view, p).y)) };
     }
   return null;
 }

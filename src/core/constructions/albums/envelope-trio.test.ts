@@ -153,3 +153,36 @@ test('the wings are folded and backed before they are joined, and what goes in i
   expect(order).not.toContain(-1);
   expect(order).toEqual([...order].sort((a, b) => a - b));
 });
+
+test.each([
+  ['3 1/2 in', true],
+  ['3 1/2 in', false],
+  ['3 in', true],
+  ['4 in', true],
+] as const)(
+  'buttons, set at %s, mats %s: each disc lies on its own closing flap or the mat of it, in its middle',
+  (setting, mats) => {
+    // Tips that meet, lap, or stand 5/16 and 7/16 in apart.
+    const fields = { blank: { width: '7 7/8 in', height: '7 7/8 in' }, closure: { kind: 'buttons' } };
+    const found = plan(fields, { setting, wing: '7 1/2 in', mats });
+    const closure = checksOf(found).find(({ kind }) => kind === 'closure')!;
+    expect(closure.level).not.toBe('fail');
+    const holes = found.made!.pieces.flatMap(({ piece }) => piece.holes.map((hole) => ({ hole, piece })));
+    expect(holes.map(({ hole }) => hole.panel)).toEqual(
+      expect.arrayContaining([mats ? 'top-flap’s-mat' : 'closing', 'bottom']),
+    );
+    for (const { hole } of holes) {
+      // On its sheet a flap’s middle is the diagonal.
+      expect(Math.abs(hole.centre.x - hole.centre.y)).toBeLessThan(0.01);
+    }
+  },
+);
+
+test('a disc told to lie past its own flap is no closure: the check fails', () => {
+  const told = (otherFromTip: string) => {
+    const fields = { ...chart, closure: { kind: 'buttons', otherFromTip } };
+    return checksOf(plan(fields, neighbours)).find(({ kind }) => kind === 'closure')!;
+  };
+  expect(told('2 in').level).toBe('pass');
+  expect(told('7 in')).toMatchObject({ level: 'fail', about: { trouble: 'disc_off_flap' } });
+});

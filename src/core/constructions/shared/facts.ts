@@ -75,7 +75,7 @@ export interface HolderFacts {
   glue: { readonly trouble: 'too_narrow' | 'creeps' | 'cannot_shift'; readonly chosen: string; readonly tape: number };
   closure: {
     readonly kind: string;
-    readonly trouble: 'discs_overlap' | 'nothing_to_hold' | 'no_holes' | 'covers_opening' | null;
+    readonly trouble: 'discs_overlap' | 'disc_off_flap' | 'nothing_to_hold' | 'no_holes' | 'covers_opening' | null;
     /** How far apart the middles of two discs come to lie, mm. */
     readonly apart: number;
   };
