@@ -132,7 +132,7 @@ function twoDiscs(
   const least = mm(disc + CORD);
   const facing = facingFlap(made, view);
   const other = facing?.edge ?? from;
-  const closing = folded.stages.find(({ step }) => step.closes)?.moving ?? [];
+  const closing = folded.stages.flatMap(({ step, moving }) => (step.closes ? moving : []));
   const onFlap = (py: number, flap: readonly string[]): boolean =>
     holdsFixing(made, { x, y: py }) && liesOn(made, { x, y: py }, flap);
   const near = disc / 2 + CORD;
@@ -144,14 +144,17 @@ function twoDiscs(
     told !== undefined
       ? other + told
       : facing
-        ? other + found(Math.max(near, after - other), (d) => onFlap(other + d, [facing.panel]))
+        ? Math.min(
+            other + found(Math.max(near, after - other), (d) => onFlap(other + d, [facing.panel])),
+            box.maxY - disc / 2,
+          )
         : Math.min(first + Math.max(least, disc * 1.6), box.maxY - disc / 2);
   // In the middle of its flap; only where nothing faces it beside a seam that runs down the middle.
   const beside = facing ? [x] : [0, 1, -1, 2, -2].map((steps) => x + steps * (FIXING + BESIDE));
   const place = beside.find((px) => [first, second].every((py) => holdsFixing(made, { x: px, y: py }))) ?? x;
   const strays =
-    !liesOn(made, { x: place, y: first }, closing) ||
-    (facing !== null && !liesOn(made, { x: place, y: second }, [facing.panel]));
+    facing !== null &&
+    (!liesOn(made, { x: place, y: first }, closing) || !liesOn(made, { x: place, y: second }, [facing.panel]));
   const apart = mm(second - first);
   // What the flap covers nobody can wind a cord round.
   const hidden = from - (second - disc / 2);
@@ -205,8 +208,14 @@ function facingFlap({ built, folded }: Folded, view: View): { readonly panel: st
       const facing = own === a ? b : a;
       if (own === undefined) continue;
       const layer = folded.finished.layers.find(({ panel }) => panel === facing);
-      if (layer && facing !== undefined)
-        return { panel: facing, edge: Math.min(...layer.polygon.map((p) => inView(view, p).y)) };
+      const over = folded.finished.layers.find(({ panel }) => panel === own);
+      if (!layer || !over || facing === undefined) continue;
+      const [tip, begins] = [layer, over].map(({ polygon }) => Math.min(...polygon.map((p) => inView(view, p).y))) as [
+        number,
+        number,
+      ];
+      // Doors that come from the sides face each other across, and not along.
+      if (tip > begins + TOLERANCE.folded) return { panel: facing, edge: tip };
     }
   return null;
 }

@@ -10,7 +10,7 @@ import { cutListOf, planSet, readSet, setOf, type SetDesign } from '../../sets';
 import { bookOf, type Made } from '../../plan';
 import { checksOf, checkSentence } from '../../checks';
 import { planDocument } from '../../document';
-import { stepsOf } from '../../making';
+import { materialsOf, materialWords, stepsOf } from '../../making';
 import type { DesignInput } from '../../design';
 
 const plan = (construction: string, options: object = {}, fields: object = {}) =>
@@ -247,6 +247,19 @@ describe('ring album', () => {
       expect.objectContaining({ quantity: 8 }),
     ]);
     expect(paper!.pieces.find(({ name }) => name === 'corner tuck')!.gives).toBeUndefined();
+  });
+
+  test('what it takes besides paper is listed with its sizes: envelopes, boards, rings, tape', () => {
+    const fields = plan('ring-album', { envelope: '6 1/8 in', pages: 8 });
+    const needs = materialsOf(fields.made!, fields.design).map((one) => materialWords(one, 1, say));
+    expect(needs[0]).toMatch(/^8 first envelopes, 6 1\/8 in × .* in$/u);
+    expect(needs).toContain('2 boards, 6 3/4 in × 6 3/4 in');
+    expect(needs.find((one) => one.includes('ring'))).toMatch(/^2 rings, .* in inside$/u);
+    expect(needs.find((one) => one.includes('tape'))).toMatch(/^.* in of tape, 1\/2 in wide$/u);
+    // Twice as many albums take twice as much.
+    const tape = materialsOf(fields.made!, fields.design).find(({ what }) => what === 'tape')!;
+    expect(tape.length! / 25.4).toBeGreaterThan(8 * 10);
+    expect(materialWords({ what: 'cord', count: 1, length: mm(254) }, 2, say)).toBe('20 in of cord');
   });
 
   test('an oblong envelope is refused as a blank', () => {

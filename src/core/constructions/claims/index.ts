@@ -28,7 +28,7 @@ export {
   type Words,
 } from './claim';
 export { leastOf } from './laps';
-export { closedThickness } from './leaves';
+export { CARRIES, closedThickness } from './leaves';
 export { penTaken, penWall } from './pen-loop';
 
 const KINDS = {

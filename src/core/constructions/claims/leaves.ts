@@ -37,7 +37,7 @@ export interface LeavesFacts {
 }
 
 /** A round ring carries a stack of so much of its inside diameter and still turns. From memory. */
-const CARRIES = 0.75;
+export const CARRIES = 0.75;
 
 /** How thick a book is when it is closed, with what lies in it, mm. */
 export const closedThickness = (stack: Stack, caliper: Calipers, { alike, between }: Leaves): Mm =>

@@ -1,0 +1,87 @@
+import { CARRIES, claimsOf, closedThickness } from '../constructions';
+import { boxOf, regionArea } from '../geometry';
+import { mm, type Mm, type Say } from '../length';
+import { several } from '../text';
+import { closurePlan, type ClosurePlan, type Made } from '../plan';
+import type { Piece } from '../pattern';
+import { calipersOf, type Design } from '../design';
+
+/** Something besides paper that a make takes: so many, and how large; mm. */
+export interface Material {
+  readonly what: string;
+  readonly count: number;
+  /** Of what is flat. */
+  readonly size?: { readonly width: Mm; readonly height: Mm };
+  /** Of a ring or a disc: across. */
+  readonly across?: Mm;
+  /** Of tape: its width; of cord, ribbon and tape: how much. */
+  readonly wide?: Mm;
+  readonly length?: Mm;
+}
+
+/** What one copy of a design takes besides paper: what is bought, boards, rings, tape, and what its closure needs. */
+export function materialsOf(made: Made, design: Design): Material[] {
+  return [
+    ...made.built.pieces.flatMap((piece): Material[] =>
+      piece.source === 'bought' ? [{ what: piece.name, count: piece.quantity, size: faceOf(piece) }] : [],
+    ),
+    ...rings(made, design),
+    ...taped(made),
+    ...closureNeeds(closurePlan(made, design)),
+  ];
+}
+
+/** As large as it is sold: folded before it was bought, by its face. */
+function faceOf({ panels: [face], hinges, blank }: Piece): { readonly width: Mm; readonly height: Mm } {
+  if (hinges.length === 0) return blank;
+  const { minX, maxX, minY, maxY } = boxOf(face!.polygon);
+  return { width: mm(maxX - minX), height: mm(maxY - minY) };
+}
+
+/** What a closure takes: discs with a washer behind each, and a cord, ribbon or band. */
+function closureNeeds(plan: ClosurePlan | null): Material[] {
+  if (!plan || plan.trouble) return [];
+  const { kind, discs, length } = plan;
+  const buttons = kind === 'buttons' && discs.length > 0;
+  const cord = kind === 'band' ? 'strip for the band' : kind === 'ribbon' ? 'ribbon' : 'cord';
+  return [
+    ...(buttons ? [{ what: 'disc', count: discs.length, across: discs[0]!.diameter }] : []),
+    ...(buttons ? [{ what: 'washer', count: discs.length }] : []),
+    ...(kind === 'dot' ? [{ what: 'dot of hook and loop', count: discs.length, across: discs[0]!.diameter }] : []),
+    ...(length > 0 ? [{ what: cord, count: 1, length }] : []),
+  ];
+}
+
+/** Rings a book is held by: one in each hole of its guide, as large as it closes. */
+function rings({ built, folded, pieces }: Made, design: Design): Material[] {
+  const [book] = claimsOf(built.claims, 'leaves').filter(({ by }) => by === 'rings');
+  if (!book) return [];
+  const holes = pieces.flatMap(({ piece }) => piece.holes.filter(({ id }) => id.startsWith('ring')));
+  const across = closedThickness(folded.finished, calipersOf(design), book) / CARRIES;
+  return [{ what: 'ring', count: holes.length, across: mm(across) }];
+}
+
+/** Tape that a holder is drawn for, by its width: what of it lies on every copy of a part. */
+function taped({ built, folded }: Made): Material[] {
+  const long = new Map<Mm, number>();
+  for (const { step, joints } of folded.stages) {
+    if (step.tape === undefined) continue;
+    for (const { panel, polygons } of joints) {
+      const times = built.pieces.find(({ panels }) => panels.some(({ id }) => id === panel))?.quantity ?? 1;
+      long.set(step.tape, (long.get(step.tape) ?? 0) + (regionArea(polygons) / step.tape) * times);
+    }
+  }
+  return [...long].map(([wide, length]) => ({ what: 'tape', count: 1, wide, length: mm(length) }));
+}
+
+/** So much of a material for so many copies, in words: `2 boards, 6 3/4 in × 6 3/4 in`. */
+export function materialWords({ what, count, size, across, wide, length }: Material, copies: number, say: Say): string {
+  if (length !== undefined)
+    return `${say(length * copies, 'up')} of ${what}${wide === undefined ? '' : `, ${say(wide)} wide`}`;
+  const measures = size
+    ? `, ${say(size.width)} × ${say(size.height)}`
+    : across === undefined
+      ? ''
+      : `, ${say(across, 'up')} ${what === 'ring' ? 'inside' : 'across'}`;
+  return `${several(count * copies, what)}${measures}`;
+}
