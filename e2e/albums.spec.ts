@@ -103,13 +103,14 @@ test('discs at the tips of two flaps would meet: told before the glue, and mende
   await page.getByText('How it is shut', { exact: true }).click();
   await page.getByLabel('How it is shut', { exact: true }).click();
   await page.getByTitle('Two buttons and cord', { exact: true }).click();
-  await setLength(page, 'From a flap’s tip to its disc', '1/4 in');
+  await setLength(page, 'Disc, across', '7/8 in');
+  await setLength(page, 'From a flap’s tip to its disc', '3/8 in');
   const told = page.getByText(/The two discs would meet when it is closed/);
   await expect(told).toBeVisible();
   await page.getByRole('button', { name: 'Cut both discs along one line' }).click();
   await expect(told).toBeHidden();
   await look(page, 'Steps');
-  await expect(page.getByText(/Cut both discs off along a straight line/).first()).toBeVisible();
+  await expect(page.getByText(/[Cc]ut both discs off along a straight line/).first()).toBeVisible();
 });
 
 test('by keyboard: envelopes that are not square make no ring album; flap to flap they do', async ({ page }) => {

@@ -20,7 +20,8 @@ test('a diagonal box with its lid: two settings a side, the lid’s own settings
   await page.getByText('lid', { exact: true }).click();
   await expect(page.getByRole('group', { name: /^The sheet/ })).toContainText('top of the lid');
 
-  // Four layers of thick card a side do not go under it.
+  // Four layers of thick card a side do not go under it, where its allowance is told.
+  await setLength(page, 'Lid settings apart by', '1/8 in');
   await page.getByLabel('Measured in').click();
   await page.getByTitle('mm', { exact: true }).last().click();
   await page.getByLabel('Weight or thickness of a sheet').fill('0.9');
@@ -126,7 +127,7 @@ test('the plan route answers for a box with its depth, its lid set on, and every
     checks: { id: string; level: string }[];
   };
   expect(plan.pieces.map(({ name }) => name)).toEqual(['box', 'lid']);
-  expect(plan.inside.depth).toBeCloseTo(19.05, 6);
-  expect(plan.assembly.find(({ piece }) => piece === 'lid')!.above).toBeCloseTo(19.05, 6);
+  expect(plan.inside.depth).toBeCloseTo(22.225, 6);
+  expect(plan.assembly.find(({ piece }) => piece === 'lid')!.above).toBeCloseTo(22.225, 6);
   expect(plan.checks.find(({ id }) => id === 'walls-meet')!.level).toBe('pass');
 });

@@ -104,7 +104,7 @@ function named<T extends Phased>(draft: T, made: Made): T {
 function numberedEdges(steps: readonly Step[]): Step[] {
   const of = ({ piece, alike = [] }: Step): readonly string[] => [piece, ...alike];
   const told = new Set(
-    steps.flatMap((step) => (step.phase === 'flat' && /\bedge \d/u.test(step.text) ? of(step) : [])),
+    steps.flatMap((step) => (step.phase === 'flat' && /\bedges? \d/u.test(step.text) ? of(step) : [])),
   );
   return steps.map((step) =>
     step.phase === 'cut' && of(step).some((piece) => told.has(piece))

@@ -1,7 +1,7 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { Dropdown } from 'antd';
 import { contains, direction, dot, minus, type Point } from '@/core/geometry';
-import { edgeLength, onEdge, type Blank, type Edge, type Panel } from '@/core/pattern';
+import { edgeLength, onEdge, type Blank, type Edge } from '@/core/pattern';
 import { placeOnEdge, type ScarredSheet, type SheetMark } from '@/core/rescue';
 import { ringsPath } from '../draw/path';
 import { useSize } from '../draw/useSize';
