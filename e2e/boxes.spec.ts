@@ -21,7 +21,7 @@ test('a diagonal box with its lid: two settings a side, the lid’s own settings
   await expect(page.getByRole('group', { name: /^The sheet/ })).toContainText('top of the lid');
 
   // Four layers of thick card a side do not go under it, where its allowance is told.
-  await setLength(page, 'Lid settings apart by', '1/8 in');
+  await setLength(page, 'Lid settings apart by', '3/16 in');
   await page.getByLabel('Measured in').click();
   await page.getByTitle('mm', { exact: true }).last().click();
   await page.getByLabel('Weight or thickness of a sheet').fill('0.9');

@@ -107,7 +107,7 @@ test('a pouch with its lid: two pieces, a back pocket, a cord', async ({ page })
   await expect(page.getByText('Inside the back pocket')).toBeHidden();
   await page.getByText('Steps', { exact: true }).click();
   const steps = page.getByRole('list', { name: 'Steps in order' });
-  await expect(steps).toContainText('Cut the pocket: 6 3/4 in square');
+  await expect(steps).toContainText('Cut the pocket: 7 in square');
   await expect(steps).toContainText('Fold pleat 1 on the left in');
   await expect(steps).toContainText('of cord once round');
 });

@@ -294,7 +294,11 @@ export function toolSteps(
           {
             action: 'turn',
             turn: 'cw',
-            text: `Turn the sheet ${turns > 1 ? 'clockwise until' : 'a quarter clockwise:'} edge ${near} comes near, edge ${leftOf(near)} lies on the left.`,
+            // A sheet that lies nowhere yet is not turned: it is laid so.
+            text:
+              i + 1 === turns
+                ? `Lay the sheet down with edge ${near} near you, edge ${leftOf(near)} on the left.`
+                : `Turn the sheet ${turns > 1 ? 'clockwise until' : 'a quarter clockwise:'} edge ${near} comes near, edge ${leftOf(near)} lies on the left.`,
           },
           turns,
         );

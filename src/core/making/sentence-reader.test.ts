@@ -77,6 +77,8 @@ function scored(made: Made, texts: readonly string[], sheet: Sheet): readonly Li
         throw new Error(`edge ${turn[2]} cannot come near after edge ${near}`);
       near = Number(turn[2]);
     }
+    const first = /^Lay the sheet down with edge (\d) near you/u.exec(text);
+    if (first) near = Number(first[1]);
     const only = /only from (\S+ mm) to (\S+ mm) up from edge (\d)/u.exec(text);
     const ruled = /ruler from (\S+ mm) on edge (\d) to (\S+ mm) on edge (\d)/u.exec(text);
     if (ruled) {

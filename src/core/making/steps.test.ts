@@ -142,7 +142,7 @@ function eachHasItsStep(plan: Plan, steps: readonly Step[]): void {
   const closure = closurePlan(made, design);
   if (closure && !closure.trouble) {
     if (closure.kind === 'buttons' && !made.folded.standing) {
-      const fixed = only(steps.filter(({ text }) => /(?:^|\. )Fix a disc/u.test(text)));
+      const fixed = only(steps.filter(({ text }) => /(?:^|[.:] )[Ff]ix a disc/u.test(text)));
       expect(at(fixed)).toBeLessThan(firstFold);
       expect(made.pieces.flatMap(({ piece }) => piece.holes).filter(({ id }) => id.startsWith('disc'))).toHaveLength(2);
       for (const step of steps)
