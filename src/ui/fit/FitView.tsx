@@ -150,17 +150,17 @@ function Found({
           : do that with care.
         </p>
       )}
+      {helps && (
+        <p>
+          Measure all four sides instead of bringing the score to the pointer: {outOf(helps.ruler)} of 100 instead of{' '}
+          {outOf(helps.pointer)}.
+        </p>
+      )}
       {answer.room.length > 1 && <Curve room={answer.room} />}
       {now && next && (
         <p>
           A little more room, {say(next.ease.width)} × {say(next.ease.height)}: {outOf(now.share)} → {outOf(next.share)}{' '}
           of 100.
-        </p>
-      )}
-      {helps && (
-        <p>
-          Measure all four sides instead of bringing the score to the pointer: {outOf(helps.ruler)} of 100 instead of{' '}
-          {outOf(helps.pointer)}.
         </p>
       )}
       {share < WORTH_HAVING && enough && (

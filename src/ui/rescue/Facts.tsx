@@ -1,5 +1,6 @@
 import { DeleteOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Select } from 'antd';
+import type { ReactNode } from 'react';
 import type { Edge } from '@/core/pattern';
 import { LengthField } from '../parts/LengthField';
 import type { HangingFlap } from './useMishap';
@@ -30,11 +31,13 @@ interface FactsProps {
   /** Parts that hang by one fold: what may be stuck, and made anew. */
   readonly flaps: readonly Flap[];
   readonly onChange: (facts: readonly ToldFact[]) => void;
+  /** What it is answered with. */
+  readonly children?: ReactNode;
 }
 type Flap = Pick<HangingFlap, 'id' | 'name' | 'score'>;
 
 /** Everything that is wrong, one line each, as the ruler says. */
-export function Facts({ facts, blank, flaps, onChange }: FactsProps) {
+export function Facts({ facts, blank, flaps, onChange, children }: FactsProps) {
   const put = (i: number, fact: ToldFact): void => onChange(facts.map((one, k) => (k === i ? fact : one)));
   return (
     <section className={styles.facts} aria-label="What is wrong">
@@ -73,6 +76,7 @@ export function Facts({ facts, blank, flaps, onChange }: FactsProps) {
           kind && onChange([...facts, kind === 'flap-off' ? { kind, score: flaps[0]!.score } : begun(kind, blank)])
         }
       />
+      {children}
     </section>
   );
 }

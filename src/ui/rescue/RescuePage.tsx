@@ -4,6 +4,7 @@ import { Alert, Button, Progress } from 'antd';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
 import { stepOf, type Graduation } from '@/core/length';
+import { several } from '@/core/text';
 import type { MakeRecord, Project } from '@/data/db';
 import { shelfAndBin } from '@/data/projects';
 import { MISREADS, remembering, UNITS } from '@/data/setting-kinds';
@@ -157,7 +158,9 @@ function Telling({ onTell, onDone, ...asked }: TellingProps) {
               blank={piece.blank}
               flaps={flaps}
               onChange={(changed) => onTell({ facts: [...changed] })}
-            />
+            >
+              {facts.length > 0 && <BestSoFar found={found} />}
+            </Facts>
           </div>
         </Boundary>
       )}
@@ -168,9 +171,26 @@ function Telling({ onTell, onDone, ...asked }: TellingProps) {
   );
 }
 
+/** The best answer, beside what was told: the ways themselves lie below the sheet. */
+function BestSoFar({ found: { ways, done } }: { readonly found: ShownWays }) {
+  const [best, ...more] = ways;
+  return (
+    <p role="status" className={styles.best}>
+      {best ? (
+        <>
+          Best way out{done < 1 && ' so far'}: <a href="#ways-out">{best.title}</a>
+          {more.length > 0 && `, and ${several(more.length, 'other')} below`}.
+        </>
+      ) : (
+        'Ways out are being sought …'
+      )}
+    </p>
+  );
+}
+
 function Ways({ found, onTake }: { readonly found: ShownWays; readonly onTake: (way: ShownWay) => void }) {
   return (
-    <section aria-label="Ways out" className={styles.ways}>
+    <section aria-label="Ways out" id="ways-out" className={styles.ways}>
       <h2>Ways out</h2>
       {found.mistakes.map(({ text }) => (
         <Alert key={text} type="info" showIcon title={text} />
