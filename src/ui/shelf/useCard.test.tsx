@@ -1,12 +1,15 @@
 /** @jest-environment jsdom */
 /** A card is drawn at once as it was last, and put right where that is no longer so. */
-import { act, renderHook, waitFor } from '@testing-library/react';
+import { act, configure, renderHook, waitFor } from '@testing-library/react';
 import * as react from 'react';
 import type { SetInput } from '@/core/sets';
 import { DEMO_SHELF } from '@/data/demo';
 import { cardOf, type Card } from './card';
 import { exampleCards, type ExampleCards } from './exampleCards';
 import { useCard } from './useCard';
+
+// What has to come may take its time on a loaded machine: here whole modules are read anew.
+configure({ asyncUtilTimeout: 20_000 });
 
 const kept = new Map<string, { card: unknown; by: string }>();
 const written: string[] = [];
