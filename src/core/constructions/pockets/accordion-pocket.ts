@@ -232,7 +232,8 @@ export const accordionPocket: Construction<Options> = {
   build,
   // The square is twice as tall as what stands in it: no more pleats than fill it, and no fewer than open far enough.
   suited: ({ contents, aim, thickness, options: { pleats, pleat } }) => {
-    const spare = 2 * (contents!.height + aim.height) - contents!.width - aim.width;
+    const tall = contents!.height + thickness / 2 + aim.height;
+    const spare = 2 * tall - contents!.width - aim.width;
     const opening = Math.ceil(thickness / (2 * pleat) - TOLERANCE.length) + 1;
     const fill = Math.max(2, opening, Math.round(spare / (2 * pleat)));
     return fill < pleats ? { pleats: fill } : {};
