@@ -69,48 +69,67 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
   );
 }
 
-/** Of a sheet that went wrong in the middle of its make what was done before is not told again, but for what is made anew. */
+/**
+ * Of a sheet that went wrong in the middle of its make what was done before is not told again: flat work of pieces that were
+ * finished, and what was folded and joined, each as often as it was done, but for what is made anew. What is left to do to the
+ * sheet itself is asked of the sheet (`leftOn`).
+ */
 function withoutFinished(steps: readonly Step[], { design }: Plan, say: Say): readonly Step[] {
   const { rescued } = design;
   if (rescued?.step === undefined) return steps;
   const before = planFor({ ...design, rescued: null });
   if (!before.made) return steps;
+  const was = stepsOf(before, say);
+  const open = new Set(
+    was.flatMap((step) => (step.phase !== 'fold' && step.id >= rescued.step! ? piecesOf(step) : [])),
+  );
+  const known = new Set(was.flatMap(piecesOf));
+  const finished = (piece: string): boolean => piece !== rescued.piece && known.has(piece) && !open.has(piece);
   const panels = before.made.built.pieces.flatMap(({ panels: all }) => all);
   const anew = [...rescued.joined, ...rescued.strips].flatMap(
     (id) => panels.find((panel) => panel.id === id)?.name ?? [],
   );
-  const key = ({ piece, text }: Step): string => `${piece}: ${text}`;
-  const done = new Set(stepsOf(before, say).flatMap((step) => (step.id < rescued.step! ? [key(step)] : [])));
+  const isAnew = ({ text }: Step): boolean => anew.some((name) => text.includes(name));
+  // What is glued for that is joined again, too.
+  const pairs = new Set(steps.flatMap((step) => (isAnew(step) ? (step.glue ?? step.joins ?? []) : [])));
+  const done = new Map<string, number>();
+  for (const { id, phase, text } of was)
+    if (phase === 'fold' && id < rescued.step) done.set(text, (done.get(text) ?? 0) + 1);
   return steps
-    .filter((step) => !done.has(key(step)) || anew.some((name) => step.text.includes(name)))
+    .filter((step) => {
+      if (step.phase !== 'fold') return !piecesOf(step).every(finished);
+      const times = done.get(step.text) ?? 0;
+      if (times === 0 || isAnew(step) || pairs.has(step.glue ?? step.joins ?? '')) return true;
+      done.set(step.text, times - 1);
+      return false;
+    })
     .map((step, i) => ({ ...step, id: i + 1 }));
 }
+
+/** All pieces that a step is done to. */
+const piecesOf = ({ piece, alike = [] }: Pick<Step, 'piece' | 'alike'>): readonly string[] => [piece, ...alike];
 
 type Phased = StepDraft & Pick<Step, 'phase'>;
 
 /** Where there are several pieces, flat work names its own, and every one that is worked on alike. */
 function named<T extends Phased>(draft: T, made: Made): T {
   if (draft.phase !== 'flat' || made.pieces.length + made.layers.length < 2) return draft;
-  const names = [draft.piece, ...(draft.alike ?? [])];
+  const names = piecesOf(draft);
   const said = draft.text.toLowerCase();
   if (names.every((name) => said.includes(name.toLowerCase()))) return draft;
-  const text = /^Scores? [\d, and]+:/u.test(draft.text)
-    ? draft.text.replace(':', ` of the ${listed(names, 'the ')}:`)
-    : `${capitalised(listed(names))}: ${uncapitalised(draft.text)}`;
-  return { ...draft, text };
+  return { ...draft, text: `${capitalised(listed(names))}: ${uncapitalised(draft.text)}` };
 }
 
 /** Edges that steps name are numbered first, in pencil, as the sheet lies. */
 function numberedEdges(steps: readonly Step[]): Step[] {
-  const of = ({ piece, alike = [] }: Step): readonly string[] => [piece, ...alike];
   const told = new Set(
-    steps.flatMap((step) => (step.phase === 'flat' && /\bedges? \d/u.test(step.text) ? of(step) : [])),
+    steps.flatMap((step) => (step.phase === 'flat' && /\bedges? \d/u.test(step.text) ? piecesOf(step) : [])),
   );
   return steps.map((step) =>
-    step.phase === 'cut' && of(step).some((piece) => told.has(piece))
+    step.phase === 'cut' && piecesOf(step).some((piece) => told.has(piece))
       ? {
           ...step,
-          how: `${step.how} Number ${of(step).length > 1 ? 'their' : 'its'} edges in pencil on the inside: 1 near you, 2 on the right, 3 far, 4 on the left.`,
+          how: `${step.how} Number ${piecesOf(step).length > 1 ? 'their' : 'its'} edges in pencil on the inside: 1 near you, 2 on the right, 3 far, 4 on the left.`,
         }
       : step,
   );

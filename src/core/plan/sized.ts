@@ -130,9 +130,9 @@ function shorterOption(design: Design, id: string, limit: Mm): Readonly<Record<s
 }
 
 /**
- * Sizes a design. For its contents, usual options give way where they do not suit them. On a given sheet the contents come before whatever nobody told: laps, tabs and flaps give way one after
- * the other, each only as far as it takes, and never to less than what still holds. Where all of it together does not let the
- * contents in, all stay as usual.
+ * Sizes a design. For its contents, usual options give way where they do not suit them. On a given sheet the contents come
+ * before whatever nobody told: laps, tabs and flaps give way one after the other, each only as far as it takes, and never to less
+ * than what still holds. Where all of it together does not let the contents in, all stay as usual.
  */
 export function sizedFor(design: Design): SizedDesign {
   if (design.contents && !design.blank) {

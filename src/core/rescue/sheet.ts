@@ -24,7 +24,7 @@ import {
   type PanelId,
 } from '../pattern';
 import { layOf, type Rescued } from '../mending';
-import { partNamed, type Made, type Plan } from '../plan';
+import { glueAreas, partNamed, type Made, type Plan } from '../plan';
 import { sheetNow } from './sheet-now';
 import { stepsOf, type Step } from '../making';
 import { simulate, type SheetState } from '../tools';
@@ -102,7 +102,7 @@ export function sheetAsItIs(plan: Plan, made: Made, mishap: Mishap, say: Say): S
     marks,
     again: design.rescued?.piece === piece.name,
     step: design.rescued ? null : mishap.step,
-    joined: mishap.step !== null && steps.some((step) => step.id < mishap.step! && joins(step, piece)),
+    joined: isJoined(piece, made, steps.slice(0, (mishap.step ?? 1) - 1)),
     off: mishap.wrong.flatMap((fact) =>
       fact.kind === 'flap-off' ? beyondFold(piece, fact.score).map(({ id }) => id) : [],
     ),
@@ -113,9 +113,14 @@ export function sheetAsItIs(plan: Plan, made: Made, mishap: Mishap, say: Say): S
   };
 }
 
-/** Whether a step glues a piece: to others, or to itself. */
-const joins = ({ action, phase, piece, alike = [] }: Step, { name }: Piece): boolean =>
-  action === 'glue' && phase === 'fold' && (piece === name || alike.includes(name));
+/** Whether anything was glued to a piece, or it to anything, in these steps. */
+function isJoined(piece: Piece, made: Made, done: readonly Step[]): boolean {
+  const own = new Set(piece.panels.map(({ id }) => id));
+  const glued = new Set(done.flatMap(({ joins }) => joins ?? []));
+  return glueAreas(made).some(
+    ({ id, joint }) => glued.has(id) && [joint.panel, joint.onto].some((panel) => own.has(panel)),
+  );
+}
 
 /** What a sheet had before that went wrong already, as it lies now: scars, and what of the blank it never reached to. */
 function earlier(rescued: Rescued | null, piece: Piece): SheetMark[] {

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { lengthSchema, mm, type Mm } from '../length';
 import type { Edge } from '../pattern';
 import { paperSchema, readDesign, type Design } from '../design';
+import { planFor } from '../plan';
+import { listed, quoted } from '../text';
 import { issuesOf, type Issue } from '../text/issues';
 
 const size = lengthSchema({ over: 0, most: 10_000 });
@@ -112,7 +114,28 @@ export function readRescue(
       ok: false,
       issues: plan.issues.map(({ path, message }) => ({ path: ['design', path].filter(Boolean).join('.'), message })),
     };
-  return { ok: true, mishap: { design: plan.design, piece, step, wrong, others, papers } };
+  const mishap = { design: plan.design, piece, step, wrong, others, papers };
+  const issues = foldsMissed(mishap);
+  return issues.length > 0 ? { ok: false, issues } : { ok: true, mishap };
+}
+
+/** Folds that are told of and are none of the piece. */
+function foldsMissed({ design, piece, wrong }: Mishap): Issue[] {
+  if (!wrong.some(({ kind }) => kind === 'flap-off')) return [];
+  const { made } = planFor(design);
+  const found = made?.pieces.find((one) => one.piece.name === piece) ?? made?.pieces[0];
+  if (!found) return [];
+  const ids = found.piece.hinges.map(({ id }) => id);
+  return wrong.flatMap((fact, i) =>
+    fact.kind === 'flap-off' && !ids.includes(fact.score)
+      ? [
+          {
+            path: `wrong.${i}.score`,
+            message: `The ${found.piece.name} has no fold called ${quoted(fact.score)}. ${ids.length > 0 ? `Its folds are ${listed(ids)}.` : 'It is not folded.'}`,
+          },
+        ]
+      : [],
+  );
 }
 
 /** What is told of an edge: a mark that lies elsewhere, or is one too many. */

@@ -132,15 +132,15 @@ export const envelopeBoard: ToolType<EnvelopeBoard> = {
             to: sheet.over(standing + reach, notch / 2 + reach),
           });
         },
-        step: ({ score, onward, length }, { before, say, number }) => {
+        step: ({ score, onward, length }, { before, say, number, of }) => {
           const placed = before.findLast((move) => move.do === 'place');
           return {
             action: 'score',
             ...(placed?.do === 'place' ? { edge: placed.edge } : {}),
             score,
             text: onward
-              ? `Score ${number(score)}: run the groove as far as it goes, then carry the line on with a ruler to the sheet’s edge (${say(length)} in all).`
-              : `Score ${number(score)}: run the groove from the notch to the sheet’s edge.`,
+              ? `Score ${number(score)}${of}: run the groove as far as it goes, then carry the line on with a ruler to the sheet’s edge (${say(length)} in all).`
+              : `Score ${number(score)}${of}: run the groove from the notch to the sheet’s edge.`,
           };
         },
         short: () => 'score along the groove.',

@@ -35,8 +35,12 @@ export function ShoppingList({ plan, copies }: ShoppingListProps) {
       }),
     [plan, copies, stash],
   );
-  const besides = plan.parts.flatMap(({ part, plan: { made, design } }) =>
-    made && !part.given ? materialsOf(made, design).map((one) => ({ one, times: part.quantity * copies })) : [],
+  const besides = useMemo(
+    () =>
+      plan.parts.flatMap(({ part, plan: { made, design } }) =>
+        made && !part.given ? materialsOf(made, design).map((one) => ({ one, times: part.quantity * copies })) : [],
+      ),
+    [plan, copies],
   );
   return (
     <>

@@ -532,7 +532,8 @@ export const diagonalBox: Construction<Options> = {
       number,
       number,
     ];
-    const spare = short + Math.SQRT2 * making.notch - long - options.tieHole - 2 * LEAST.left.warns;
+    const hole = options.tieHole > 0 ? options.tieHole + 2 * LEAST.left.warns : 0;
+    const spare = short + Math.SQRT2 * making.notch - long - hole;
     if (spare >= LAP_SPARE && options.top !== 'lid') return {};
     const over = onMark((LID_LAYERS * brief.caliper + 1) / Math.SQRT2, brief, 'up');
     return { top: 'lid', lidAllowance: mm(Math.max(options.lidAllowance, over)) };
