@@ -28,7 +28,13 @@ test('an album on rings from the envelopes one has: the list follows the envelop
   await page.getByText('All pieces in a table').click();
   await expect(row(page, 'first outer mat')).toHaveText(['first outer mat', '5 1/4 in × 5 7/8 in', '6']);
   await expect(row(page, 'side pull-out').last()).toHaveText('12');
-  await expect(page.getByText('Had already: 6 × first envelope, 6 × second envelope, 2 × board.')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Besides paper' }).getByRole('listitem')).toHaveText([
+    /^6 first envelopes, 6 1\/8 in × 6 1\/8 in$/,
+    /^6 second envelopes, 6 1\/8 in × 6 1\/8 in$/,
+    /^2 boards, 6 3\/4 in × 6 3\/4 in$/,
+    /^2 rings, .* in inside$/,
+    /^.* in of tape, 1\/2 in wide$/,
+  ]);
   // Only the table is printed, on a page of its own.
   await page.evaluate(() => {
     window.print = () => {

@@ -20,6 +20,9 @@ test('the share, what fails first and the curve; less exact hands fit less often
   await expect(share).toBeVisible({ timeout: 60_000 });
   await expect.poll(counted, { timeout: 60_000 }).toBeLessThan(exact);
   await expect(page.getByText(/^What matters most is/)).toBeVisible();
+  await expect(
+    page.getByText(/^Measure all four sides instead of bringing the score to the pointer: \d+ of 100/),
+  ).toBeVisible();
   // They are the person's, not the project's.
   await page.waitForTimeout(400);
   await page.reload();
@@ -27,6 +30,8 @@ test('the share, what fails first and the curve; less exact hands fit less often
   await expect(page.getByLabel('What I cut is off by', { exact: true })).toHaveValue('3/16 in');
   await page.getByRole('button', { name: 'The usual figures' }).click();
   await expect(page.getByLabel('What I cut is off by', { exact: true })).toHaveValue('1/32 in');
+  await page.getByRole('button', { name: 'I cut with scissors' }).click();
+  await expect(page.getByLabel('What I cut is off by', { exact: true })).toHaveValue('1/16 in');
   // One’s own figure from a strip: two of four off by an eighth, 2 √(2/4) / 8 in.
   await page.getByText('Measure my own figure from a test strip').click();
   const ruler = page.getByLabel('What the ruler says of each', { exact: true });

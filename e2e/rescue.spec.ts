@@ -200,6 +200,30 @@ test('a flap glued wrong, tapped on the sheet: it is made anew and joined on, ta
   await expect(steps).toContainText('Cut');
 });
 
+test('a flap that came off, told by keyboard and kept through a reload: the best way out stands beside it, and is taken', async ({
+  page,
+}) => {
+  await go(page, '/rescue');
+  const add = page.getByLabel('Add what is wrong', { exact: true });
+  await add.focus();
+  await add.press('Enter');
+  await page.getByTitle('A flap came off at its fold', { exact: true }).click();
+  await page.getByLabel('Which flap came off', { exact: true }).click();
+  await page.getByTitle('The bottom flap', { exact: true }).click();
+  const best = page.getByRole('status').getByRole('link', { name: 'A new bottom flap, joined on' });
+  await expect(best).toBeVisible({ timeout: 20_000 });
+  await page.waitForTimeout(500);
+  await page.reload();
+  await expect(page.getByText('The bottom flap', { exact: true })).toBeVisible();
+  await best.click({ timeout: 20_000 });
+  const ways = page.getByRole('region', WAYS);
+  await ways.getByRole('button', { name: 'Take it: A new bottom flap, joined on' }).click();
+  await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
+  await expect(page.getByRole('note', { name: 'The sheet that went wrong' })).toContainText(
+    'the bottom flap made anew',
+  );
+});
+
 test('a sheet set aside lies on the shelf with its picture; put away, and put back', async ({ page }) => {
   await begun(page, 'demo-1', 4);
   await page.keyboard.press('w');

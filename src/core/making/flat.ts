@@ -110,7 +110,7 @@ export function cutStep(piece: Piece, alike: readonly string[], made: Made, desi
       : alike.length > 0
         ? 'each '
         : '';
-  const what = made.pieces.length + made.layers.length > 1 || each ? `the ${listed(names, 'the ')}: ${each}` : '';
+  const what = hasSeveral(made) || each ? `the ${listed(names, 'the ')}: ${each}` : '';
   const square = isSquare({ width, height });
   return {
     piece: piece.name,
@@ -245,6 +245,9 @@ function cornersOf(part: string, count: number): string {
   return `${count === 2 ? 'both' : `all ${count === 3 ? 'three' : count}`} corners of the ${part}`;
 }
 
+/** Whether its steps have to say which piece they are of. */
+export const hasSeveral = ({ pieces, layers }: Made): boolean => pieces.length + layers.length > 1;
+
 /** The programme of a piece, told move by move for the tool. */
 export function toolSteps(
   { piece, programme }: MadePiece,
@@ -255,7 +258,7 @@ export function toolSteps(
   const steps: StepDraft[] = [];
   const numbers = scoreNumbers(programme);
   const number = (score: ScoreId): number => numbers.get(score) ?? 0;
-  const several = made.pieces.length > 1 ? ` of the ${listed([piece.name, ...alike], 'the ')}` : '';
+  const several = hasSeveral(made) ? ` of the ${listed([piece.name, ...alike], 'the ')}` : '';
   /** The moves of one kind that end with this one. */
   const runUpTo = <M extends Move>(end: number, goesOn: (move: Move) => move is M): readonly M[] => {
     const others = programme.moves.slice(0, end + 1);

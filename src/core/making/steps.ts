@@ -5,7 +5,7 @@ import { planFor, type Made, type MadePiece, type Plan, CONTENTS, glueAdvice, gl
 import { stillToDo } from '../mending';
 import { workOf, type Work } from './work';
 import { closureStep, discsStep, layerStep } from './finishing';
-import { cutStep, decorating, toolSteps } from './flat';
+import { cutStep, decorating, hasSeveral, toolSteps } from './flat';
 import { assemblySteps, contentsSteps, foldsTogether, isPlainFold, pieceWorkedOn, standingSteps } from './folding';
 import { capitalised, listed, uncapitalised } from '../text';
 import { handled, withWaits } from './handling';
@@ -113,7 +113,7 @@ type Phased = StepDraft & Pick<Step, 'phase'>;
 
 /** Where there are several pieces, flat work names its own, and every one that is worked on alike. */
 function named<T extends Phased>(draft: T, made: Made): T {
-  if (draft.phase !== 'flat' || made.pieces.length + made.layers.length < 2) return draft;
+  if (draft.phase !== 'flat' || !hasSeveral(made)) return draft;
   const names = piecesOf(draft);
   const said = draft.text.toLowerCase();
   if (names.every((name) => said.includes(name.toLowerCase()))) return draft;

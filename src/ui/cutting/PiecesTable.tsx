@@ -2,6 +2,7 @@ import { PrinterOutlined } from '@ant-design/icons';
 import { Button } from 'antd';
 import { Fragment, useEffect, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
+import { materialsOf, materialWords } from '@/core/making';
 import { cutListOf, pieceName, type SetPlan } from '@/core/sets';
 import { useUnits } from '../parts/InUnits';
 import { Words } from '../parts/Words';
@@ -13,7 +14,7 @@ interface PiecesTableProps {
   readonly copies: number;
 }
 
-/** Everything that is cut, by paper, with what is had already: a table that prints on a page of its own. */
+/** Everything that is cut, by paper, and what it takes besides: a table that prints on a page of its own. */
 export function PiecesTable(props: PiecesTableProps) {
   const [printing, setPrinting] = useState(false);
   useEffect(() => {
@@ -45,12 +46,10 @@ export function PiecesTable(props: PiecesTableProps) {
 function Pieces({ plan, copies }: PiecesTableProps) {
   const { say } = useUnits();
   const cuts = useMemo(() => cutListOf(plan, copies), [plan, copies]);
-  const given = useMemo(
+  const besides = useMemo(
     () =>
-      plan.parts.flatMap(({ part, plan: { made } }) =>
-        (made?.built.pieces ?? []).flatMap(({ source, name, quantity }) =>
-          source === 'bought' ? [{ name, quantity: quantity * part.quantity * copies }] : [],
-        ),
+      plan.parts.flatMap(({ part, plan: { made, design } }) =>
+        made ? materialsOf(made, design).map((one) => ({ one, times: part.quantity * copies })) : [],
       ),
     [plan, copies],
   );
@@ -85,10 +84,14 @@ function Pieces({ plan, copies }: PiecesTableProps) {
           ))}
         </tbody>
       </table>
-      {given.length > 0 && (
-        <p className={styles.given}>
-          Had already: {given.map(({ name, quantity }) => `${quantity} × ${name}`).join(', ')}.
-        </p>
+      {besides.length > 0 && (
+        <ul className={styles.besides} aria-label="Besides paper">
+          {besides.map(({ one, times }, i) => (
+            <li key={i}>
+              <Words>{materialWords(one, times, say)}</Words>
+            </li>
+          ))}
+        </ul>
       )}
     </>
   );

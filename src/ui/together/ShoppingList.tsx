@@ -1,5 +1,4 @@
 import { useMemo } from 'react';
-import { materialsOf, materialWords } from '@/core/making';
 import { cutListOf, sheetsTaken, type SetPlan } from '@/core/sets';
 import { useUnits } from '../parts/InUnits';
 import { useStashPapers } from '../parts/useStash';
@@ -35,64 +34,46 @@ export function ShoppingList({ plan, copies }: ShoppingListProps) {
       }),
     [plan, copies, stash],
   );
-  const besides = useMemo(
-    () =>
-      plan.parts.flatMap(({ part, plan: { made, design } }) =>
-        made && !part.given ? materialsOf(made, design).map((one) => ({ one, times: part.quantity * copies })) : [],
-      ),
-    [plan, copies],
-  );
   return (
-    <>
-      <table className={styles.shopping} aria-label="Papers it takes">
-        <thead>
-          <tr>
-            <th scope="col">Paper</th>
-            <th scope="col">Pieces</th>
-            <th scope="col">Sheets</th>
-            <th scope="col">At hand</th>
-            <th scope="col">To buy</th>
+    <table className={styles.shopping} aria-label="Papers it takes">
+      <thead>
+        <tr>
+          <th scope="col">Paper</th>
+          <th scope="col">Pieces</th>
+          <th scope="col">Sheets</th>
+          <th scope="col">At hand</th>
+          <th scope="col">To buy</th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map(({ id, name, size, pieces, sheets, has, buy }) => (
+          <tr key={id} data-paper={id}>
+            <th scope="row">
+              {name}
+              {size && (
+                <small>
+                  {' '}
+                  <Words>
+                    {say(size.width!)} × {say(size.height!)}
+                  </Words>
+                </small>
+              )}
+            </th>
+            <td>{pieces}</td>
+            <td>{sheets === null ? 'size not told' : Number.isFinite(sheets) ? sheets : 'too small'}</td>
+            <td>{has ?? 'not counted'}</td>
+            <td data-short={(buy !== null && buy > 0) || undefined}>
+              {buy === null
+                ? sheets !== null && Number.isFinite(sheets)
+                  ? sheets
+                  : ''
+                : Number.isFinite(buy)
+                  ? buy
+                  : ''}
+            </td>
           </tr>
-        </thead>
-        <tbody>
-          {lines.map(({ id, name, size, pieces, sheets, has, buy }) => (
-            <tr key={id} data-paper={id}>
-              <th scope="row">
-                {name}
-                {size && (
-                  <small>
-                    {' '}
-                    <Words>
-                      {say(size.width!)} × {say(size.height!)}
-                    </Words>
-                  </small>
-                )}
-              </th>
-              <td>{pieces}</td>
-              <td>{sheets === null ? 'size not told' : Number.isFinite(sheets) ? sheets : 'too small'}</td>
-              <td>{has ?? 'not counted'}</td>
-              <td data-short={(buy !== null && buy > 0) || undefined}>
-                {buy === null
-                  ? sheets !== null && Number.isFinite(sheets)
-                    ? sheets
-                    : ''
-                  : Number.isFinite(buy)
-                    ? buy
-                    : ''}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      {besides.length > 0 && (
-        <ul className={styles.besides} aria-label="Besides paper">
-          {besides.map(({ one, times }, i) => (
-            <li key={i}>
-              <Words>{materialWords(one, times, say)}</Words>
-            </li>
-          ))}
-        </ul>
-      )}
-    </>
+        ))}
+      </tbody>
+    </table>
   );
 }
