@@ -28,7 +28,7 @@ test('an album on rings from the envelopes one has: the list follows the envelop
   await page.getByText('All pieces in a table').click();
   await expect(row(page, 'first outer mat')).toHaveText(['first outer mat', '5 1/4 in × 5 7/8 in', '6']);
   await expect(row(page, 'side pull-out').last()).toHaveText('12');
-  await expect(page.getByRole('list', { name: 'Besides paper' }).getByRole('listitem')).toHaveText([
+  await expect(page.getByRole('region', { name: 'Besides paper' }).getByRole('listitem')).toHaveText([
     /^6 first envelopes, 6 1\/8 in × 6 1\/8 in$/,
     /^6 second envelopes, 6 1\/8 in × 6 1\/8 in$/,
     /^2 boards, 6 3\/4 in × 6 3\/4 in$/,

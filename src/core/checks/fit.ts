@@ -91,15 +91,13 @@ function looseChecks(design: Design, { limits, cavity }: OpenCavity, ease: Ease)
     });
 }
 
-/** Over contents that are thinner than the room left over them. A box is hardly ever much too deep without being told so. */
+/** Over contents that are thinner than the room left over them: a note, since a box is hardly ever so deep without being told so. */
 function deepChecks(design: Design, over: Mm): Check[] {
   const { thickness, blank } = design;
   if (thickness === 0 || over <= Math.max(TUMBLES, thickness) + TOLERANCE.folded) return [];
   const cures = curesFor(design, 'loose', over, 'depth');
   const remedies = blank ? [...cures, fromContents(design)] : cures;
-  return [
-    check('loose', over > LOOSE ? 'warn' : 'note', over, thickness, { side: 'depth', why: 'walls' }, remedies, 'depth'),
-  ];
+  return [check('loose', 'note', over, thickness, { side: 'depth', why: 'walls' }, remedies, 'depth')];
 }
 
 /** What stands in a pocket that is too shallow tips out. */

@@ -55,7 +55,7 @@ test.each([
 test('a hole near the rim leaves paper that tears, and says how much there is', () => {
   const near = found('diagonal-box', 'paper-left', {
     contents: { width: 20, height: 30, thickness: 0 },
-    options: { top: 'closed' },
+    options: { top: 'closed', tieHole: 3.175 },
     graduation: '1/8 in',
   });
   expect(near).toMatchObject({ level: 'warn', limit: 6 });

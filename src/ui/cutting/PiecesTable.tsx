@@ -85,13 +85,16 @@ function Pieces({ plan, copies }: PiecesTableProps) {
         </tbody>
       </table>
       {besides.length > 0 && (
-        <ul className={styles.besides} aria-label="Besides paper">
-          {besides.map(({ one, times }, i) => (
-            <li key={i}>
-              <Words>{materialWords(one, times, say)}</Words>
-            </li>
-          ))}
-        </ul>
+        <section className={styles.besides} aria-label="Besides paper">
+          <h3>Besides paper</h3>
+          <ul>
+            {besides.map(({ one, times }, i) => (
+              <li key={i}>
+                <Words>{materialWords(one, times, say)}</Words>
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
     </>
   );

@@ -525,16 +525,16 @@ export const diagonalBox: Construction<Options> = {
     ...(depth === undefined ? [] : ['leastDepth']),
   ],
   build,
-  // Tips that do not lap by a tie hole and its margin shut nothing: a lid does.
+  // Tips that lap too little for a tie hole are tied round; tips that do not lap shut nothing: a lid does.
   suited: (brief) => {
     const { contents, aim, making, options } = brief;
     const [short, long] = [contents!.width + aim.width, contents!.height + aim.height].sort((a, b) => a - b) as [
       number,
       number,
     ];
-    const hole = options.tieHole > 0 ? options.tieHole + 2 * LEAST.left.warns : 0;
-    const spare = short + Math.SQRT2 * making.notch - long - hole;
-    if (spare >= LAP_SPARE && options.top !== 'lid') return {};
+    const lap = short + Math.SQRT2 * making.notch - long - LAP_SPARE;
+    if (lap >= 0 && options.top !== 'lid')
+      return lap < options.tieHole + 2 * LEAST.left.warns ? { tieHole: mm(0) } : {};
     const over = onMark((LID_LAYERS * brief.caliper + 1) / Math.SQRT2, brief, 'up');
     return { top: 'lid', lidAllowance: mm(Math.max(options.lidAllowance, over)) };
   },

@@ -39,6 +39,8 @@ const options = z.strictObject({
 });
 type Options = z.output<typeof options>;
 
+/** More pleats than these are not folded to fill a square. From memory. */
+const FEW_PLEATS = 6;
 /** Common practice 1/2 in. */
 const USUAL_SPINE = inches(1 / 2);
 /** A length on a sixteenth of an inch, the next up. */
@@ -230,13 +232,13 @@ export const accordionPocket: Construction<Options> = {
   ease: EASE.loose,
   idle: () => [],
   build,
-  // The square is twice as tall as what stands in it: no more pleats than fill it, and no fewer than open far enough.
+  // The square is twice as tall as what stands in it: as many pleats as fill it, where a few do, and as open far enough.
   suited: ({ contents, aim, thickness, options: { pleats, pleat } }) => {
     const tall = contents!.height + thickness / 2 + aim.height;
     const spare = 2 * tall - contents!.width - aim.width;
     const opening = Math.ceil(thickness / (2 * pleat) - TOLERANCE.length) + 1;
     const fill = Math.max(2, opening, Math.round(spare / (2 * pleat)));
-    return fill < pleats ? { pleats: fill } : {};
+    return fill < pleats || fill <= FEW_PLEATS ? { pleats: fill } : {};
   },
   schools: [
     {

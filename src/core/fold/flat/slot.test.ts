@@ -101,7 +101,7 @@ describe('what runs through, and what opens at the sides', () => {
 
   test('in a gusset, thickness takes nothing up to what the sides open', () => {
     const thin = plan('accordion-pocket', { width: 100, height: 70 });
-    const thick = plan('accordion-pocket', { width: 100, height: 70, thickness: 30 });
+    const thick = plan('accordion-pocket', { width: 100, height: 70, thickness: 30 }, { pleats: 4 });
     expect(thick.fit!.ease.width - thick.inside.width).toBeCloseTo(thin.fit!.ease.width - thin.inside.width, 6);
     // Its bottom is a plain fold: what stands there takes half its thickness of the height.
     expect(thick.fit!.ease.height).toBeLessThan(thick.inside.height - 70 - 15 + 1e-6);
