@@ -79,65 +79,77 @@ test('the album is leafed through by keys and by swiping, and its cards are pull
   await expect.poll(async () => (await card.boundingBox())!.x).not.toBe(before!.x);
 });
 
-test('paper with a right way up is told page by page, and one button turns every piece', async ({ page }) => {
-  await go(page, '/bench?p=demo-20');
-  await look(page, 'Folded');
-  const shows = page.getByRole('region', { name: 'What of the print shows' });
-  const mat = shows.getByRole('row', { name: /^second outer mat back of every page/ });
-  await expect(mat).toContainText('upside down');
-  await expect(page.getByText(/The print does not read upright everywhere/)).toBeVisible();
-  const turn = shows.getByRole('button', { name: 'Turn every piece upright' });
-  await turn.focus();
-  await page.keyboard.press('Enter');
-  await expect(turn).toBeHidden();
-  await expect(mat).toContainText('upright');
-  await expect(shows.getByText('upside down')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(mat).toContainText('upside down');
-  await turn.click();
-  await expect(mat).toContainText('upright');
-  await page.waitForTimeout(400);
-  await page.reload();
-  await look(page, 'Folded');
-  await expect(mat).toContainText('upright');
-});
+test(
+  'paper with a right way up is told page by page, and one button turns every piece',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await go(page, '/bench?p=demo-20');
+    await look(page, 'Folded');
+    const shows = page.getByRole('region', { name: 'What of the print shows' });
+    const mat = shows.getByRole('row', { name: /^second outer mat back of every page/ });
+    await expect(mat).toContainText('upside down');
+    await expect(page.getByText(/The print does not read upright everywhere/)).toBeVisible();
+    const turn = shows.getByRole('button', { name: 'Turn every piece upright' });
+    await turn.focus();
+    await page.keyboard.press('Enter');
+    await expect(turn).toBeHidden();
+    await expect(mat).toContainText('upright');
+    await expect(shows.getByText('upside down')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(mat).toContainText('upside down');
+    await turn.click();
+    await expect(mat).toContainText('upright');
+    await page.waitForTimeout(400);
+    await page.reload();
+    await look(page, 'Folded');
+    await expect(mat).toContainText('upright');
+  },
+);
 
-test('discs at the tips of two flaps would meet: told before the glue, and mended by one button', async ({ page }) => {
-  await go(page, '/bench?p=demo-1');
-  await page.getByLabel('Made as', { exact: true }).click();
-  await page.getByTitle('Fold-out of three envelopes', { exact: true }).click();
-  await page.getByText('How it is shut', { exact: true }).click();
-  await page.getByLabel('How it is shut', { exact: true }).click();
-  await page.getByTitle('Two buttons and cord', { exact: true }).click();
-  await setLength(page, 'Disc, across', '7/8 in');
-  await setLength(page, 'From a flap’s tip to its disc', '3/8 in');
-  const told = page.getByText(/The two discs would meet when it is closed/);
-  await expect(told).toBeVisible();
-  await page.getByRole('button', { name: 'Cut both discs along one line' }).click();
-  await expect(told).toBeHidden();
-  await look(page, 'Steps');
-  await expect(page.getByText(/[Cc]ut both discs off along a straight line/).first()).toBeVisible();
-});
+test(
+  'discs at the tips of two flaps would meet: told before the glue, and mended by one button',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await go(page, '/bench?p=demo-1');
+    await page.getByLabel('Made as', { exact: true }).click();
+    await page.getByTitle('Fold-out of three envelopes', { exact: true }).click();
+    await page.getByText('How it is shut', { exact: true }).click();
+    await page.getByLabel('How it is shut', { exact: true }).click();
+    await page.getByTitle('Two buttons and cord', { exact: true }).click();
+    await setLength(page, 'Disc, across', '7/8 in');
+    await setLength(page, 'From a flap’s tip to its disc', '3/8 in');
+    const told = page.getByText(/The two discs would meet when it is closed/);
+    await expect(told).toBeVisible();
+    await page.getByRole('button', { name: 'Cut both discs along one line' }).click();
+    await expect(told).toBeHidden();
+    await look(page, 'Steps');
+    await expect(page.getByText(/[Cc]ut both discs off along a straight line/).first()).toBeVisible();
+  },
+);
 
-test('by keyboard: envelopes that are not square make no ring album; flap to flap they do', async ({ page }) => {
-  await fromEnvelopes(page);
-  const deep = page.getByLabel('B: into the mouth', { exact: true });
-  await deep.focus();
-  await deep.fill('4 3/8 in');
-  await deep.press('Enter');
-  await expect(page.getByText('Its pages need square envelopes.')).toBeVisible();
-  await page.reload();
-  // What was measured is not lost.
-  await expect(deep).toHaveValue('4 3/8 in');
-  await setLength(page, 'C: depth of the flap', '1 1/2 in');
-  const begin = page.getByRole('button', { name: 'Begin an album, flap to flap' });
-  await begin.focus();
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
-  await expect(page.getByText('Closed and filled it is')).toBeVisible();
-  await look(page, 'Steps');
-  await expect(page.getByText(/Trim the far end of every envelope/).first()).toBeVisible();
-});
+test(
+  'by keyboard: envelopes that are not square make no ring album; flap to flap they do',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await fromEnvelopes(page);
+    const deep = page.getByLabel('B: into the mouth', { exact: true });
+    await deep.focus();
+    await deep.fill('4 3/8 in');
+    await deep.press('Enter');
+    await expect(page.getByText('Its pages need square envelopes.')).toBeVisible();
+    await page.reload();
+    // What was measured is not lost.
+    await expect(deep).toHaveValue('4 3/8 in');
+    await setLength(page, 'C: depth of the flap', '1 1/2 in');
+    const begin = page.getByRole('button', { name: 'Begin an album, flap to flap' });
+    await begin.focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
+    await expect(page.getByText('Closed and filled it is')).toBeVisible();
+    await look(page, 'Steps');
+    await expect(page.getByText(/Trim the far end of every envelope/).first()).toBeVisible();
+  },
+);
 
 test('a card as large as goes into a bought envelope; the envelope measured smaller, the card follows', async ({
   page,

@@ -105,30 +105,34 @@ test('everything is saved in one file, and after the browser forgot it, comes ba
   await other.context().close();
 });
 
-test('over what is here: a preview, a choice where both differ, and all of it taken back', async ({ page }) => {
-  await go(page, '/bench?p=demo-2');
-  await page.getByLabel('Name of the project').fill('As it was');
-  const file = await saved(page);
-  await go(page, '/bench?p=demo-2');
-  await page.getByLabel('Name of the project').fill('As it is');
-  await go(page, '/backup');
-  await bringBack(page, file, 'last week.zip');
-  const bring = page.getByRole('region', { name: 'Bring it back' });
-  await expect(bring).toContainText('1 is different here');
-  // The later of both is here: there is nothing to bring.
-  await expect(bring.getByRole('button', { name: 'Bring it back' })).toBeDisabled();
-  await bring.getByText('what is in the backup').click();
-  await expect(bring).toContainText('1 of them will be as they are in the backup.');
-  await bring.getByRole('button', { name: 'Bring it back' }).click();
-  await expect(bring).toContainText('1 thing was brought back.');
-  await go(page, '/bench?p=demo-2');
-  await expect(page.getByLabel('Name of the project')).toHaveValue('As it was');
-  await go(page, '/backup');
-  await page.getByRole('button', { name: 'Take that back' }).click();
-  await expect(page.getByText('Taken back: everything is as it was before.')).toBeVisible();
-  await go(page, '/bench?p=demo-2');
-  await expect(page.getByLabel('Name of the project')).toHaveValue('As it is');
-});
+test(
+  'over what is here: a preview, a choice where both differ, and all of it taken back',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await go(page, '/bench?p=demo-2');
+    await page.getByLabel('Name of the project').fill('As it was');
+    const file = await saved(page);
+    await go(page, '/bench?p=demo-2');
+    await page.getByLabel('Name of the project').fill('As it is');
+    await go(page, '/backup');
+    await bringBack(page, file, 'last week.zip');
+    const bring = page.getByRole('region', { name: 'Bring it back' });
+    await expect(bring).toContainText('1 is different here');
+    // The later of both is here: there is nothing to bring.
+    await expect(bring.getByRole('button', { name: 'Bring it back' })).toBeDisabled();
+    await bring.getByText('what is in the backup').click();
+    await expect(bring).toContainText('1 of them will be as they are in the backup.');
+    await bring.getByRole('button', { name: 'Bring it back' }).click();
+    await expect(bring).toContainText('1 thing was brought back.');
+    await go(page, '/bench?p=demo-2');
+    await expect(page.getByLabel('Name of the project')).toHaveValue('As it was');
+    await go(page, '/backup');
+    await page.getByRole('button', { name: 'Take that back' }).click();
+    await expect(page.getByText('Taken back: everything is as it was before.')).toBeVisible();
+    await go(page, '/bench?p=demo-2');
+    await expect(page.getByLabel('Name of the project')).toHaveValue('As it is');
+  },
+);
 
 test('a damaged or foreign file is refused whole with a sentence', async ({ page }) => {
   await openShelf(page);

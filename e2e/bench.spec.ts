@@ -1,5 +1,5 @@
-import { execFileSync } from 'node:child_process';
 import { parseSync } from 'svgson';
+import { readPdf } from '../tests/helpers/printed';
 import {
   beginWithContents,
   chooseHolder,
@@ -57,9 +57,7 @@ test('a whole job by mouse: contents in, numbers out, a drag, a reload, files ou
     'cut',
   ]);
   const pdf = await downloaded(page, () => takeAlong(page, 'Print at true size on A4 (PDF)'));
-  const pages = JSON.parse(
-    execFileSync('node', ['tests/helpers/read-pdf.mjs'], { input: pdf.bytes, encoding: 'utf8' }),
-  ) as { text: string }[];
+  const pages = await readPdf(pdf.bytes);
   expect(pages[0]!.text).toContain('This bar must measure 4 in');
   expect(pages[0]!.text).toContain('Tickets for the dome');
 
@@ -194,30 +192,36 @@ test('units and marks: lengths stay, words change; by hand there are marks inste
   await expect(page.getByRole('list', { name: 'Steps in order' })).toContainText('With edge 1 near you, mark');
 });
 
-test('when the browser has no room left it says so, and the work is still there to be saved as a file', async ({
-  page,
-}) => {
-  await beginWithContents(page);
-  await page.evaluate(() => {
-    IDBObjectStore.prototype.put = () => {
-      throw new DOMException('full', 'QuotaExceededError');
+test(
+  'when the browser has no room left it says so, and the work is still there to be saved as a file',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await beginWithContents(page);
+    await page.evaluate(() => {
+      IDBObjectStore.prototype.put = () => {
+        throw new DOMException('full', 'QuotaExceededError');
+      };
+    });
+    await setLength(page, 'Width', '3 1/2 in');
+    await expect(page.getByRole('alert').filter({ hasText: 'the browser has no room left' })).toBeVisible();
+    const project = await downloaded(page, () => takeAlong(page, 'Save as file (JSON)'));
+    const kept = JSON.parse(project.bytes.toString('utf8')) as {
+      set: { parts: { design: { contents: { width: number } } }[] };
     };
-  });
-  await setLength(page, 'Width', '3 1/2 in');
-  await expect(page.getByRole('alert').filter({ hasText: 'the browser has no room left' })).toBeVisible();
-  const project = await downloaded(page, () => takeAlong(page, 'Save as file (JSON)'));
-  const kept = JSON.parse(project.bytes.toString('utf8')) as {
-    set: { parts: { design: { contents: { width: number } } }[] };
-  };
-  expect(kept.set.parts[0]!.design.contents.width).toBeCloseTo(88.9, 6);
-});
+    expect(kept.set.parts[0]!.design.contents.width).toBeCloseTo(88.9, 6);
+  },
+);
 
-test('a fold dragged further than makes sense leaves a design that can still be read', async ({ page }) => {
-  await beginWithContents(page);
-  await setLength(page, 'Width', '20 in');
-  await setLength(page, 'Height', '24 in');
-  await dragBy(page, page.getByRole('slider', { name: 'Score 1: move the fold' }), 300, 250);
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('20 in');
-  await expect(sheet(page)).toBeVisible();
-  await expect(page.getByText('This design cannot be read')).toBeHidden();
-});
+test(
+  'a fold dragged further than makes sense leaves a design that can still be read',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await beginWithContents(page);
+    await setLength(page, 'Width', '20 in');
+    await setLength(page, 'Height', '24 in');
+    await dragBy(page, page.getByRole('slider', { name: 'Score 1: move the fold' }), 300, 250);
+    await expect(page.getByLabel('Width', { exact: true })).toHaveValue('20 in');
+    await expect(sheet(page)).toBeVisible();
+    await expect(page.getByText('This design cannot be read')).toBeHidden();
+  },
+);

@@ -1,5 +1,5 @@
-import { execFileSync } from 'node:child_process';
 import { parseSync, type INode } from 'svgson';
+import { readPdf } from '../tests/helpers/printed';
 import { chooseHolder, downloaded, dragBy, expect, figure, go, setLength, sheet, takeAlong, test } from './table';
 
 test('a diagonal box with its lid: two settings a side, the lid’s own settings, the lid made larger for card', async ({
@@ -37,62 +37,66 @@ test('a diagonal box with its lid: two settings a side, the lid’s own settings
   await expect(page.getByText(/The lid goes on with .* to spare in the width/)).toBeVisible();
 });
 
-test('a pad holder: the loop from the pen, the pen from the loop, slits in the drawing', async ({ page }) => {
-  await chooseHolder(page, /something to put in/, 'Pad holder with a pen loop');
-  await setLength(page, 'Thickness', '3/8 in');
-  await page.getByText('Choices and room').click();
-  await setLength(page, 'Pen', '1/2 in');
-  expect(await figure(page, 'Pen it takes')).toBe('1/2 in');
-  // Scored already, half an inch a wall: the sentence says what pen fits, and the remedy sizes the loop anew.
-  await setLength(page, 'Loop wall', '1/2 in');
-  await expect(page.getByText(/take a pen up to 1\/4 in; yours measures 1\/2 in/)).toBeVisible();
-  await page.getByRole('button', { name: /Size the loop/ }).click();
-  await expect(page.getByText(/yours measures/)).toBeHidden();
-  // Enter does not throw away what cannot be read: it stays, with its sentence.
-  await setLength(page, 'Pen', 'a biro');
-  await expect(page.getByLabel('Pen', { exact: true })).toHaveAttribute('aria-invalid', 'true');
-  await expect(page.getByText(/a biro/)).toBeVisible();
-  expect(await figure(page, 'Pen it takes')).toBe('1/2 in');
-  const { bytes } = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
-  const slit = (parseSync(bytes.toString('utf8')).children as INode[]).find(
-    ({ attributes }) => attributes.id === 'slit',
-  )!;
-  expect(slit.children).toHaveLength(2);
-});
+test(
+  'a pad holder: the loop from the pen, the pen from the loop, slits in the drawing',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await chooseHolder(page, /something to put in/, 'Pad holder with a pen loop');
+    await setLength(page, 'Thickness', '3/8 in');
+    await page.getByText('Choices and room').click();
+    await setLength(page, 'Pen', '1/2 in');
+    expect(await figure(page, 'Pen it takes')).toBe('1/2 in');
+    // Scored already, half an inch a wall: the sentence says what pen fits, and the remedy sizes the loop anew.
+    await setLength(page, 'Loop wall', '1/2 in');
+    await expect(page.getByText(/take a pen up to 1\/4 in; yours measures 1\/2 in/)).toBeVisible();
+    await page.getByRole('button', { name: /Size the loop/ }).click();
+    await expect(page.getByText(/yours measures/)).toBeHidden();
+    // Enter does not throw away what cannot be read: it stays, with its sentence.
+    await setLength(page, 'Pen', 'a biro');
+    await expect(page.getByLabel('Pen', { exact: true })).toHaveAttribute('aria-invalid', 'true');
+    await expect(page.getByText(/a biro/)).toBeVisible();
+    expect(await figure(page, 'Pen it takes')).toBe('1/2 in');
+    const { bytes } = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
+    const slit = (parseSync(bytes.toString('utf8')).children as INode[]).find(
+      ({ attributes }) => attributes.id === 'slit',
+    )!;
+    expect(slit.children).toHaveLength(2);
+  },
+);
 
-test('a desk file: larger than the paper is said, dragged lower, and all of it is there after a reload', async ({
-  page,
-}) => {
-  await go(page, '/bench?p=demo-16');
-  await expect(sheet(page)).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
-  await setLength(page, 'Width', '6 in');
-  await expect(page.locator('[data-check="paper"][data-level="fail"]')).toBeVisible();
-  await setLength(page, 'Width', '4 1/2 in');
-  const before = await figure(page, 'Cut');
-  await dragBy(page, page.getByRole('slider', { name: /height of front and walls/ }), -24, 0);
-  await expect.poll(() => figure(page, 'Cut')).not.toBe(before);
-  const dragged = await figure(page, 'Cut');
-  await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
-  await page.getByText('Steps', { exact: true }).click();
-  const steps = page.getByRole('list', { name: 'Steps in order' });
-  await expect(steps).toContainText('only from');
-  await expect(steps).toContainText('and no further');
-  await expect(steps).toContainText('Raise the back, its wings inside the tucks');
-  await page.waitForTimeout(400);
-  await page.reload();
-  await expect(sheet(page)).toBeVisible();
-  expect(await figure(page, 'Cut')).toBe(dragged);
-});
+test(
+  'a desk file: larger than the paper is said, dragged lower, and all of it is there after a reload',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await go(page, '/bench?p=demo-16');
+    await expect(sheet(page)).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
+    await setLength(page, 'Width', '6 in');
+    await expect(page.locator('[data-check="paper"][data-level="fail"]')).toBeVisible();
+    await setLength(page, 'Width', '4 1/2 in');
+    const before = await figure(page, 'Cut');
+    await dragBy(page, page.getByRole('slider', { name: /height of front and walls/ }), -24, 0);
+    await expect.poll(() => figure(page, 'Cut')).not.toBe(before);
+    const dragged = await figure(page, 'Cut');
+    await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
+    await page.getByText('Steps', { exact: true }).click();
+    const steps = page.getByRole('list', { name: 'Steps in order' });
+    await expect(steps).toContainText('only from');
+    await expect(steps).toContainText('and no further');
+    await expect(steps).toContainText('Raise the back, its wings inside the tucks');
+    await page.waitForTimeout(400);
+    await page.reload();
+    await expect(sheet(page)).toBeVisible();
+    expect(await figure(page, 'Cut')).toBe(dragged);
+  },
+);
 
 test('a box prints each of its pieces at true size; a box too shallow says so and is made deeper', async ({ page }) => {
   await go(page, '/bench?p=demo-12');
   await page.getByText('Sheet', { exact: true }).click();
   await expect(sheet(page)).toBeVisible();
   const { bytes } = await downloaded(page, () => takeAlong(page, 'Print at true size on A4 (PDF)'));
-  const pages = JSON.parse(
-    execFileSync('node', ['tests/helpers/read-pdf.mjs'], { input: bytes, encoding: 'utf8' }),
-  ) as { text: string }[];
+  const pages = await readPdf(bytes);
   for (const piece of ['box', 'liner', 'lid'])
     expect(pages.some(({ text }) => text.includes(`${piece}, page`))).toBe(true);
   await page.getByText('Choices and room').click();

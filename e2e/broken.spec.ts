@@ -75,41 +75,45 @@ test('damaged, older and newer projects are set aside or say what they are; the 
   await expect(page.getByText('This design cannot be read')).toBeVisible();
 });
 
-test('damaged records of every other kind are named where they belong, and the screens go on', async ({ page }) => {
-  await openShelf(page);
-  await put(page, 'makes', [{ id: 'm', projectId: 'demo-1', name: 'Half a make', done: 'seven' }]);
-  await put(page, 'log', [{ id: 'l', name: 'Of no day', day: 'yesterday' }]);
-  await put(page, 'papers', [{ id: 'p', name: 'Of no size', count: 3 }]);
-  await put(page, 'cuts', [{ id: 'c', name: 'A cut', at: 'noon' }]);
-  await put(page, 'cuttings', [{ id: 'table', needs: 'many' }]);
-  await put(page, 'settings', [
-    { key: 'toolbox', value: [{ kind: 'laser' }] },
-    { key: 'units', value: 'furlongs' },
-    { key: 'size-chart', value: { cards: 3 } },
-  ]);
-  for (const [address, name, still] of [
-    ['/', 'a make, “Half a make”', 'On the shelf'],
-    ['/log', 'an entry of the log, “Of no day”', 'What the fits say'],
-    ['/stash', 'a paper, “Of no size”', 'Midnight cardstock'],
-    ['/stash', 'a cutting, “A cut”', 'Paper saved'],
-    ['/tools', 'a setting', 'Envelope boards'],
-  ] as const) {
-    await go(page, address);
-    await expect(page.getByText(`Set aside: ${name}`).first(), address).toBeVisible();
-    await expect(page.getByText(still).first()).toBeVisible();
-  }
-  // A table that cannot be read begins empty; what lay on it is set aside when it is used again.
-  await go(page, '/cutting');
-  await page.getByRole('button', { name: 'Add a piece' }).click();
-  await expect(page.getByLabel('Name of piece 1')).toHaveValue('Piece 1');
-  await go(page, '/tools');
-  await page.getByLabel('Name of Trimmer').fill('Blue trimmer');
-  await expect(page.getByText('Set aside: a setting').first()).toBeVisible();
-  await go(page, '/backup');
-  const aside = page.getByRole('region', { name: 'Set aside' });
-  await expect(aside).toContainText('what lay on a cutting table');
-  await expect(aside).toContainText('a setting');
-});
+test(
+  'damaged records of every other kind are named where they belong, and the screens go on',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await openShelf(page);
+    await put(page, 'makes', [{ id: 'm', projectId: 'demo-1', name: 'Half a make', done: 'seven' }]);
+    await put(page, 'log', [{ id: 'l', name: 'Of no day', day: 'yesterday' }]);
+    await put(page, 'papers', [{ id: 'p', name: 'Of no size', count: 3 }]);
+    await put(page, 'cuts', [{ id: 'c', name: 'A cut', at: 'noon' }]);
+    await put(page, 'cuttings', [{ id: 'table', needs: 'many' }]);
+    await put(page, 'settings', [
+      { key: 'toolbox', value: [{ kind: 'laser' }] },
+      { key: 'units', value: 'furlongs' },
+      { key: 'size-chart', value: { cards: 3 } },
+    ]);
+    for (const [address, name, still] of [
+      ['/', 'a make, “Half a make”', 'On the shelf'],
+      ['/log', 'an entry of the log, “Of no day”', 'What the fits say'],
+      ['/stash', 'a paper, “Of no size”', 'Midnight cardstock'],
+      ['/stash', 'a cutting, “A cut”', 'Paper saved'],
+      ['/tools', 'a setting', 'Envelope boards'],
+    ] as const) {
+      await go(page, address);
+      await expect(page.getByText(`Set aside: ${name}`).first(), address).toBeVisible();
+      await expect(page.getByText(still).first()).toBeVisible();
+    }
+    // A table that cannot be read begins empty; what lay on it is set aside when it is used again.
+    await go(page, '/cutting');
+    await page.getByRole('button', { name: 'Add a piece' }).click();
+    await expect(page.getByLabel('Name of piece 1')).toHaveValue('Piece 1');
+    await go(page, '/tools');
+    await page.getByLabel('Name of Trimmer').fill('Blue trimmer');
+    await expect(page.getByText('Set aside: a setting').first()).toBeVisible();
+    await go(page, '/backup');
+    const aside = page.getByRole('region', { name: 'Set aside' });
+    await expect(aside).toContainText('what lay on a cutting table');
+    await expect(aside).toContainText('a setting');
+  },
+);
 
 /** These break the browser under the page on purpose: what it then tells its console is not the page's. */
 const broken = plain.extend({});
@@ -142,31 +146,35 @@ broken('where the browser gives no storage, a sentence says so, and finding a ho
   await expect(page.getByText('Every choice')).toBeVisible();
 });
 
-broken('storage that never answers is told of within seconds, and taken up when it does', async ({ page }) => {
-  await page.addInitScript(() => {
-    const open = Reflect.get(IDBFactory.prototype, 'open') as IDBFactory['open'];
-    let first: (() => void) | null = null;
-    Object.assign(window, { answer: () => first?.() });
-    IDBFactory.prototype.open = function (this: IDBFactory, ...args) {
-      const request = open.apply(this, args);
-      let handler: ((event: Event) => unknown) | null = null;
-      Object.defineProperty(request, 'onsuccess', {
-        set: (next: typeof handler) => {
-          handler = next;
-          request.addEventListener('success', (event) => {
-            first = () => handler?.call(request, event);
-          });
-        },
-        get: () => handler,
-      });
-      return request;
-    };
-  });
-  await go(page, '/stash');
-  await expect(page.getByText('The browser’s storage does not answer.').first()).toBeVisible({ timeout: 12_000 });
-  await page.evaluate(() => (window as unknown as { answer: () => void }).answer());
-  await expect(page.getByText('Midnight cardstock').first()).toBeVisible();
-});
+broken(
+  'storage that never answers is told of within seconds, and taken up when it does',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await page.addInitScript(() => {
+      const open = Reflect.get(IDBFactory.prototype, 'open') as IDBFactory['open'];
+      let first: (() => void) | null = null;
+      Object.assign(window, { answer: () => first?.() });
+      IDBFactory.prototype.open = function (this: IDBFactory, ...args) {
+        const request = open.apply(this, args);
+        let handler: ((event: Event) => unknown) | null = null;
+        Object.defineProperty(request, 'onsuccess', {
+          set: (next: typeof handler) => {
+            handler = next;
+            request.addEventListener('success', (event) => {
+              first = () => handler?.call(request, event);
+            });
+          },
+          get: () => handler,
+        });
+        return request;
+      };
+    });
+    await go(page, '/stash');
+    await expect(page.getByText('The browser’s storage does not answer.').first()).toBeVisible({ timeout: 12_000 });
+    await page.evaluate(() => (window as unknown as { answer: () => void }).answer());
+    await expect(page.getByText('Midnight cardstock').first()).toBeVisible();
+  },
+);
 
 broken('data of a newer version is not opened, and says so', async ({ page, context }) => {
   const other = await context.newPage();
@@ -192,6 +200,7 @@ broken('data of a newer version is not opened, and says so', async ({ page, cont
 
 broken(
   'an older window holds the data: this one says so, and goes on when that is closed',
+  { tag: '@thorough' },
   async ({ page, context }) => {
     const older = await context.newPage();
     await older.goto('/api/ping');
@@ -237,25 +246,29 @@ broken('without workers a sentence says what still works', async ({ page }) => {
   await downloaded(page, () => page.getByRole('button', { name: 'Save a backup' }).click());
 });
 
-broken('a worker that cannot be loaded, or says nothing, is told of within seconds', async ({ page }) => {
-  await page.route(/turbopack-worker/, (route) => route.abort());
-  await go(page, '/choose?have=contents');
-  await expect(page.getByText('could not be loaded or broke off')).toBeVisible();
-  await page.unroute(/turbopack-worker/);
-  await page.addInitScript(() => {
-    // A worker that is there and dumb.
-    Object.assign(window, {
-      Worker: class extends EventTarget {
-        postMessage(): void {}
-        terminate(): void {}
-      },
+broken(
+  'a worker that cannot be loaded, or says nothing, is told of within seconds',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await page.route(/turbopack-worker/, (route) => route.abort());
+    await go(page, '/choose?have=contents');
+    await expect(page.getByText('could not be loaded or broke off')).toBeVisible();
+    await page.unroute(/turbopack-worker/);
+    await page.addInitScript(() => {
+      // A worker that is there and dumb.
+      Object.assign(window, {
+        Worker: class extends EventTarget {
+          postMessage(): void {}
+          terminate(): void {}
+        },
+      });
     });
-  });
-  await go(page, '/choose?have=contents');
-  await expect(page.getByText('does not answer yet')).toBeVisible({ timeout: 12_000 });
-  await go(page, '/cutting');
-  await expect(page.getByText('does not answer yet')).toBeVisible({ timeout: 14_000 });
-});
+    await go(page, '/choose?have=contents');
+    await expect(page.getByText('does not answer yet')).toBeVisible({ timeout: 12_000 });
+    await go(page, '/cutting');
+    await expect(page.getByText('does not answer yet')).toBeVisible({ timeout: 14_000 });
+  },
+);
 
 broken(
   'without WebAssembly there is a first answer, and it says that no better one is looked for',
@@ -304,7 +317,7 @@ broken(
   },
 );
 
-test('names of any alphabet are printed, and what cannot be is said', async ({ page }) => {
+test('names of any alphabet are printed, and what cannot be is said', { tag: '@thorough' }, async ({ page }) => {
   await chooseHolder(page, /something to put in/, 'Sleeve');
   const print = async (name: string): Promise<void> => {
     await page.getByLabel('Name of the project').fill(name);

@@ -49,16 +49,20 @@ test('the album: 160 pieces on the fewest sheets, proved; cut, the offcuts appea
   await expect(page.getByText('left of “Pieces”')).toBeHidden();
 });
 
-test('a list that takes long is stopped, and the best so far is there to be cut', async ({ page }) => {
-  await lay(page, PUZZLE);
-  const stop = page.getByRole('button', { name: 'Stop here' });
-  await expect(figure(page, 'Sheets')).toHaveText(/\d/);
-  await stop.click();
-  await expect(stop).toBeHidden();
-  await settled(page);
-  await expect(figure(page, 'Fewest of this paper')).toHaveText(/\d+ or more/);
-  await expect(page.getByRole('button', { name: 'Mark as cut' })).toBeEnabled();
-});
+test(
+  'a list that takes long is stopped, and the best so far is there to be cut',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await lay(page, PUZZLE);
+    const stop = page.getByRole('button', { name: 'Stop here' });
+    await expect(figure(page, 'Sheets')).toHaveText(/\d/);
+    await stop.click();
+    await expect(stop).toBeHidden();
+    await settled(page);
+    await expect(figure(page, 'Fewest of this paper')).toHaveText(/\d+ or more/);
+    await expect(page.getByRole('button', { name: 'Mark as cut' })).toBeEnabled();
+  },
+);
 
 test('several projects by keyboard: added, copies set, and they go as drawing, DXF and tables', async ({ page }) => {
   await lay(page, [], { papers: null, bought: null });
@@ -146,50 +150,56 @@ test('too little paper is told, and mended by buying', async ({ page }) => {
   await expect(figure(page, 'Of these')).toHaveText('2 to buy');
 });
 
-test('a longer cut than the trimmer makes is flagged, and the bench has its own cutting', async ({ page }) => {
-  await go(page, '/bench?p=demo-1');
-  await expect(sheet(page)).toBeVisible();
-  await page.keyboard.press('5');
-  await page.getByRole('spinbutton', { name: 'Copies to cut' }).fill('5');
-  await settled(page);
-  await expect(figure(page, 'Fewest of this paper')).toHaveText('2, proved');
-  await expect(figure(page, 'Paper for one')).toHaveText('0.21');
-  await expect(page.getByText(/longer than your trimmer/)).toBeHidden();
-  await page.getByText('From 2 papers').click();
-  await page.getByRole('combobox', { name: 'Paper to buy' }).click();
-  await page.getByTitle('A3').click();
-  await page.keyboard.press('Escape');
-  for (const paper of [/^Midnight/, /^Offcut, Midnight/]) await page.getByRole('checkbox', { name: paper }).click();
-  await expect(page.getByText(/longer than your trimmer’s 12 in/)).toBeVisible();
-});
+test(
+  'a longer cut than the trimmer makes is flagged, and the bench has its own cutting',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await go(page, '/bench?p=demo-1');
+    await expect(sheet(page)).toBeVisible();
+    await page.keyboard.press('5');
+    await page.getByRole('spinbutton', { name: 'Copies to cut' }).fill('5');
+    await settled(page);
+    await expect(figure(page, 'Fewest of this paper')).toHaveText('2, proved');
+    await expect(figure(page, 'Paper for one')).toHaveText('0.21');
+    await expect(page.getByText(/longer than your trimmer/)).toBeHidden();
+    await page.getByText('From 2 papers').click();
+    await page.getByRole('combobox', { name: 'Paper to buy' }).click();
+    await page.getByTitle('A3').click();
+    await page.keyboard.press('Escape');
+    for (const paper of [/^Midnight/, /^Offcut, Midnight/]) await page.getByRole('checkbox', { name: paper }).click();
+    await expect(page.getByText(/longer than your trimmer’s 12 in/)).toBeVisible();
+  },
+);
 
-test('a piece laid where its motif is lies there in the cutting, is not moved by hand, and is drawn there in the files', async ({
-  page,
-}) => {
-  await go(page, '/bench?p=demo-6');
-  const view = (name: string) => page.getByRole('region', { name: 'The plan' }).getByText(name, { exact: true });
-  await view('On paper').click();
-  for (const [label, value] of [
-    ['From the left edge', '2 in'],
-    ['From the near edge', '3 in'],
-  ] as const) {
-    await page.getByLabel(label).fill(value);
-    await page.getByLabel(label).press('Tab');
-  }
-  await view('Cutting').click();
-  await settled(page);
-  const piece = page.getByRole('button', { name: /^holder, .* from left 2 in, from below 3 in$/ });
-  await expect(piece).toBeVisible();
-  await piece.focus();
-  await page.keyboard.press('ArrowRight');
-  await expect(page.getByText('It lies where its motif is to show')).toBeVisible();
-  await expect(piece).toBeVisible();
-  await expect(figure(page, 'Fewest of this paper')).toHaveText('1, proved');
-  await view('Sheet').click();
-  const svg = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
-  expect(svg.bytes.toString()).toContain('width="304.8mm"');
-  const dxf = await downloaded(page, () => takeAlong(page, 'For a cutting machine (DXF)'));
-  expect(dxf.name).toMatch(/\.dxf$/);
-  const layers = new DxfParser().parseSync(dxf.bytes.toString())!.entities.map(({ layer }) => layer);
-  expect(layers).toEqual(expect.arrayContaining(['PAPER', 'BLANK', 'CUT', 'VALLEY']));
-});
+test(
+  'a piece laid where its motif is lies there in the cutting, is not moved by hand, and is drawn there in the files',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await go(page, '/bench?p=demo-6');
+    const view = (name: string) => page.getByRole('region', { name: 'The plan' }).getByText(name, { exact: true });
+    await view('On paper').click();
+    for (const [label, value] of [
+      ['From the left edge', '2 in'],
+      ['From the near edge', '3 in'],
+    ] as const) {
+      await page.getByLabel(label).fill(value);
+      await page.getByLabel(label).press('Tab');
+    }
+    await view('Cutting').click();
+    await settled(page);
+    const piece = page.getByRole('button', { name: /^holder, .* from left 2 in, from below 3 in$/ });
+    await expect(piece).toBeVisible();
+    await piece.focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(page.getByText('It lies where its motif is to show')).toBeVisible();
+    await expect(piece).toBeVisible();
+    await expect(figure(page, 'Fewest of this paper')).toHaveText('1, proved');
+    await view('Sheet').click();
+    const svg = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
+    expect(svg.bytes.toString()).toContain('width="304.8mm"');
+    const dxf = await downloaded(page, () => takeAlong(page, 'For a cutting machine (DXF)'));
+    expect(dxf.name).toMatch(/\.dxf$/);
+    const layers = new DxfParser().parseSync(dxf.bytes.toString())!.entities.map(({ layer }) => layer);
+    expect(layers).toEqual(expect.arrayContaining(['PAPER', 'BLANK', 'CUT', 'VALLEY']));
+  },
+);

@@ -14,74 +14,80 @@ const audit = async (page: Page, dark: boolean, part = 'html'): Promise<string[]
 };
 
 for (const colorScheme of ['light', 'dark'] as const)
-  test.describe(`the accessibility audit is clean, ${colorScheme}`, () => {
-    test.use({ colorScheme });
-    const clean = async (page: Page, part?: string): Promise<void> =>
-      expect(await audit(page, colorScheme === 'dark', part)).toEqual([]);
-    /** What changes with the view; around it stands what was audited before. */
-    const plan = 'section[aria-label="The plan"]';
+  test.describe(
+    `the accessibility audit is clean, ${colorScheme}`,
+    { tag: colorScheme === 'dark' ? '@thorough' : [] },
+    () => {
+      test.use({ colorScheme });
+      const clean = async (page: Page, part?: string): Promise<void> =>
+        expect(await audit(page, colorScheme === 'dark', part)).toEqual([]);
+      /** What changes with the view; around it stands what was audited before. */
+      const plan = 'section[aria-label="The plan"]';
 
-    test('on the shelf and the bench', { tag: colorScheme === 'dark' ? '@thorough' : [] }, async ({ page }) => {
-      await openShelf(page);
-      await clean(page);
-      await page.getByRole('link', { name: /Dome postcards/ }).click();
-      await expect(sheet(page)).toBeVisible();
-      await page.getByText('Choices and room').click();
-      await page.getByText('Usual mistakes').click();
-      for (const part of ['Glue and order of work', 'How it is shut', 'Mats, liners, templates'])
-        await page.getByText(part).click();
-      await expect(page.getByText('Gluing the bottom flap all over.')).toBeVisible();
-      await clean(page);
-      for (const view of colorScheme === 'dark' ? ['Folded', 'Cutting'] : ['Folded', 'On paper', 'Steps', 'Cutting']) {
-        await page.getByRole('radiogroup', { name: 'View' }).getByText(view, { exact: true }).click();
-        if (view === 'Cutting') await expect(page.getByRole('button', { name: 'Mark as cut' })).toBeVisible();
-        await clean(page, plan);
-      }
-      if (colorScheme === 'dark') return;
-      await page.getByText('Folded', { exact: true }).click();
-      await page.getByText('In space', { exact: true }).click();
-      await expect(page.locator('canvas')).toBeVisible();
-      await clean(page, plan);
-    });
-
-    test('during a make, and when it goes wrong', async ({ page }) => {
-      await go(page, '/make?p=demo-1');
-      await page.getByRole('button', { name: 'Begin' }).click();
-      await page.getByRole('button', { name: 'Next ›' }).click();
-      await expect(page.getByRole('img', { name: /five eighths past 2/ })).toBeVisible();
-      await clean(page);
-      await page.getByRole('button', { name: 'That went wrong' }).click();
-      await expect(page.getByRole('dialog')).toBeVisible();
-      await clean(page);
-    });
-
-    // By evening the screens that have colours of their own: tools, the board, the chart of fits, sheets and stash.
-    const evening = ['/tools', '/tools/try', '/log', '/cutting', '/stash', '/bench?p=demo-18'];
-    test('everywhere else', async ({ page }) => {
-      for (const [address, seen] of [
-        ['/tools', 'Envelope boards'],
-        ['/tools/calibrate', 'Trial folds'],
-        ['/tools/chart', 'Flaps lap'],
-        ['/tools/try', 'It would fold to'],
-        ['/log', 'What the fits say'],
-        ['/log?e=demo-log-3', 'The paint on the cards'],
-        ['/cutting', 'Cuts in order'],
-        ['/stash', 'Paper saved'],
-        ['/backup', 'What is kept here'],
-        ['/choose?have=paper', 'Library pocket'],
-        ['/holders/library-pocket', 'Usual mistakes'],
-        ['/sets', 'pieces to cut'],
-        ['/envelopes', 'A card for each'],
-        ['/rescue', 'What is wrong?'],
-        ['/bench?p=demo-18', 'from the front'],
-      ] as const) {
-        if (colorScheme === 'dark' && !evening.includes(address)) continue;
-        await go(page, address);
-        await expect(page.getByText(seen).first()).toBeVisible();
+      test('on the shelf and the bench', async ({ page }) => {
+        await openShelf(page);
         await clean(page);
-      }
-    });
-  });
+        await page.getByRole('link', { name: /Dome postcards/ }).click();
+        await expect(sheet(page)).toBeVisible();
+        await page.getByText('Choices and room').click();
+        await page.getByText('Usual mistakes').click();
+        for (const part of ['Glue and order of work', 'How it is shut', 'Mats, liners, templates'])
+          await page.getByText(part).click();
+        await expect(page.getByText('Gluing the bottom flap all over.')).toBeVisible();
+        await clean(page);
+        for (const view of colorScheme === 'dark'
+          ? ['Folded', 'Cutting']
+          : ['Folded', 'On paper', 'Steps', 'Cutting']) {
+          await page.getByRole('radiogroup', { name: 'View' }).getByText(view, { exact: true }).click();
+          if (view === 'Cutting') await expect(page.getByRole('button', { name: 'Mark as cut' })).toBeVisible();
+          await clean(page, plan);
+        }
+        if (colorScheme === 'dark') return;
+        await page.getByText('Folded', { exact: true }).click();
+        await page.getByText('In space', { exact: true }).click();
+        await expect(page.locator('canvas')).toBeVisible();
+        await clean(page, plan);
+      });
+
+      test('during a make, and when it goes wrong', async ({ page }) => {
+        await go(page, '/make?p=demo-1');
+        await page.getByRole('button', { name: 'Begin' }).click();
+        await page.getByRole('button', { name: 'Next ›' }).click();
+        await expect(page.getByRole('img', { name: /five eighths past 2/ })).toBeVisible();
+        await clean(page);
+        await page.getByRole('button', { name: 'That went wrong' }).click();
+        await expect(page.getByRole('dialog')).toBeVisible();
+        await clean(page);
+      });
+
+      // By evening the screens that have colours of their own: tools, the board, the chart of fits, sheets and stash.
+      const evening = ['/tools', '/tools/try', '/log', '/cutting', '/stash', '/bench?p=demo-18'];
+      test('everywhere else', async ({ page }) => {
+        for (const [address, seen] of [
+          ['/tools', 'Envelope boards'],
+          ['/tools/calibrate', 'Trial folds'],
+          ['/tools/chart', 'Flaps lap'],
+          ['/tools/try', 'It would fold to'],
+          ['/log', 'What the fits say'],
+          ['/log?e=demo-log-3', 'The paint on the cards'],
+          ['/cutting', 'Cuts in order'],
+          ['/stash', 'Paper saved'],
+          ['/backup', 'What is kept here'],
+          ['/choose?have=paper', 'Library pocket'],
+          ['/holders/library-pocket', 'Usual mistakes'],
+          ['/sets', 'pieces to cut'],
+          ['/envelopes', 'A card for each'],
+          ['/rescue', 'What is wrong?'],
+          ['/bench?p=demo-18', 'from the front'],
+        ] as const) {
+          if (colorScheme === 'dark' && !evening.includes(address)) continue;
+          await go(page, address);
+          await expect(page.getByText(seen).first()).toBeVisible();
+          await clean(page);
+        }
+      });
+    },
+  );
 
 test('nothing moves for people who ask for less motion', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });

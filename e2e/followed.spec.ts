@@ -251,20 +251,24 @@ test('the examples go with one button and come back with one', async ({ page }) 
   await expect(page.getByRole('link', { name: /Star cards, Quillmere/ })).toBeVisible();
 });
 
-test('contents and a paper are asked about together; a project nobody named follows its holder', async ({ page }) => {
-  await go(page, '/choose?have=both');
-  await expect(page.getByRole('heading', { name: 'What holds this, from this paper?' })).toBeVisible();
-  await expect(page.getByText(/of a 12 in sheet/).first()).toBeVisible();
-  await setLength(page, 'Paper’s width', '2 in');
-  await setLength(page, 'Paper’s height', '2 in');
-  await expect(page.getByRole('heading', { name: 'Not from this paper' })).toBeVisible();
-  await page.getByText('Something to put in', { exact: true }).click();
-  await page.getByRole('button', { name: /^Sleeve/ }).click();
-  await expect(page.getByLabel('Name of the project')).toHaveValue('Sleeve');
-  await page.getByLabel('Made as').fill('card holder');
-  await page.getByTitle('Card holder').last().click();
-  await expect(page.getByLabel('Name of the project')).toHaveValue('Card holder');
-});
+test(
+  'contents and a paper are asked about together; a project nobody named follows its holder',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await go(page, '/choose?have=both');
+    await expect(page.getByRole('heading', { name: 'What holds this, from this paper?' })).toBeVisible();
+    await expect(page.getByText(/of a 12 in sheet/).first()).toBeVisible();
+    await setLength(page, 'Paper’s width', '2 in');
+    await setLength(page, 'Paper’s height', '2 in');
+    await expect(page.getByRole('heading', { name: 'Not from this paper' })).toBeVisible();
+    await page.getByText('Something to put in', { exact: true }).click();
+    await page.getByRole('button', { name: /^Sleeve/ }).click();
+    await expect(page.getByLabel('Name of the project')).toHaveValue('Sleeve');
+    await page.getByLabel('Made as').fill('card holder');
+    await page.getByTitle('Card holder').last().click();
+    await expect(page.getByLabel('Name of the project')).toHaveValue('Card holder');
+  },
+);
 
 test('money is told in the person’s own currency, in the stash and at the cutting table', async ({ page }) => {
   await go(page, '/stash');

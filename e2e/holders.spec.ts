@@ -93,7 +93,7 @@ test('a scrap to a library pocket by dragging the fold', async ({ page }) => {
   await expect.poll(() => figure(page, 'Score')).toBe(dragged);
 });
 
-test('a pouch with its lid: two pieces, a back pocket, a cord', async ({ page }) => {
+test('a pouch with its lid: two pieces, a back pocket, a cord', { tag: '@thorough' }, async ({ page }) => {
   await openShelf(page);
   await page.getByRole('link', { name: /Pouch for twelve star cards/ }).click();
   await expect(sheet(page)).toBeVisible();
@@ -112,58 +112,66 @@ test('a pouch with its lid: two pieces, a back pocket, a cord', async ({ page })
   await expect(steps).toContainText('of cord once round');
 });
 
-test('a slider set: four pieces, doors with a window, and glue that lets the slider be lined up', async ({ page }) => {
-  await openShelf(page);
-  await page.getByRole('link', { name: /Sliding doors/ }).click();
-  await expect(sheet(page)).toBeVisible();
-  for (const piece of ['channel', 'slider', 'fixed door', 'cover']) {
-    await page.getByLabel('Piece on the table').getByText(piece, { exact: true }).click();
+test(
+  'a slider set: four pieces, doors with a window, and glue that lets the slider be lined up',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await openShelf(page);
+    await page.getByRole('link', { name: /Sliding doors/ }).click();
     await expect(sheet(page)).toBeVisible();
-  }
-  await expect(page.getByText(/tongue slides in its channel with 1\/8 in of room/)).toBeVisible();
-  await expect(page.getByText(/leave a window of/)).toBeVisible();
-  await page.getByText('Glue and order of work').click();
-  await page.getByLabel(/Glue for: Slide the fixed door/).click();
-  await page.getByTitle('Tape runner').last().click();
-  await expect(page.getByText(/has to be lined up while the glue sets/)).toBeVisible();
-  await page.getByRole('button', { name: 'Use wet glue there' }).click();
-  await expect(page.getByText(/has to be lined up while the glue sets/)).toBeHidden();
-});
+    for (const piece of ['channel', 'slider', 'fixed door', 'cover']) {
+      await page.getByLabel('Piece on the table').getByText(piece, { exact: true }).click();
+      await expect(sheet(page)).toBeVisible();
+    }
+    await expect(page.getByText(/tongue slides in its channel with 1\/8 in of room/)).toBeVisible();
+    await expect(page.getByText(/leave a window of/)).toBeVisible();
+    await page.getByText('Glue and order of work').click();
+    await page.getByLabel(/Glue for: Slide the fixed door/).click();
+    await page.getByTitle('Tape runner').last().click();
+    await expect(page.getByText(/has to be lined up while the glue sets/)).toBeVisible();
+    await page.getByRole('button', { name: 'Use wet glue there' }).click();
+    await expect(page.getByText(/has to be lined up while the glue sets/)).toBeHidden();
+  },
+);
 
-test('directional paper: the warning, its remedy, and where the front lands', async ({ page }) => {
-  await chooseHolder(page, /something to put in/, 'Seam envelope or open pocket');
-  await page.getByLabel('Paper sizes').click();
-  await page.getByTitle('common practice, no source').filter({ hasText: '12 in square' }).click();
-  await page.getByLabel('Printed on one side').check();
-  await page.getByLabel('Print has a right way up').check();
-  await expect(page.getByText(/The print will stand upside down on the finished front/)).toBeVisible();
-  await page.getByRole('button', { name: /Turn the blank round/ }).click();
-  await expect(page.getByText('The print reads upright on the finished front.')).toBeVisible();
+test(
+  'directional paper: the warning, its remedy, and where the front lands',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await chooseHolder(page, /something to put in/, 'Seam envelope or open pocket');
+    await page.getByLabel('Paper sizes').click();
+    await page.getByTitle('common practice, no source').filter({ hasText: '12 in square' }).click();
+    await page.getByLabel('Printed on one side').check();
+    await page.getByLabel('Print has a right way up').check();
+    await expect(page.getByText(/The print will stand upside down on the finished front/)).toBeVisible();
+    await page.getByRole('button', { name: /Turn the blank round/ }).click();
+    await expect(page.getByText('The print reads upright on the finished front.')).toBeVisible();
 
-  // A face of one's own choosing: the flaps on the back instead, then the front again.
-  await page.getByText('Folded', { exact: true }).click();
-  await page.getByRole('button', { name: /so that the bottom flap on the back reads upright/ }).click();
-  await expect(page.getByText(/The print will stand upside down on the finished front/)).toBeVisible();
-  await page.getByRole('button', { name: /so that the front on the front reads upright/ }).click();
-  await expect(page.getByText('The print reads upright on the finished front.')).toBeVisible();
+    // A face of one's own choosing: the flaps on the back instead, then the front again.
+    await page.getByText('Folded', { exact: true }).click();
+    await page.getByRole('button', { name: /so that the bottom flap on the back reads upright/ }).click();
+    await expect(page.getByText(/The print will stand upside down on the finished front/)).toBeVisible();
+    await page.getByRole('button', { name: /so that the front on the front reads upright/ }).click();
+    await expect(page.getByText('The print reads upright on the finished front.')).toBeVisible();
 
-  await page.getByText('On paper', { exact: true }).click();
-  await page.getByLabel('A place to show or avoid').check();
-  await expect(
-    page.getByText(/of the marked window|does not show on the front|lies wholly on the front/),
-  ).toBeVisible();
-  const blank = page.getByRole('slider', { name: 'The blank: move it on the paper' });
-  const before = await blank.getAttribute('aria-valuetext');
-  await dragBy(page, blank, 60, -40);
-  await expect.poll(() => blank.getAttribute('aria-valuetext')).not.toBe(before);
-  const moved = await blank.getAttribute('aria-valuetext');
-  await blank.focus();
-  await page.keyboard.press('ArrowRight');
-  await expect.poll(() => blank.getAttribute('aria-valuetext')).not.toBe(moved);
-  await page.keyboard.press('Control+z');
-  await page.getByRole('button', { name: 'Turn the blank', exact: true }).click();
-  await expect(page.getByText(/lie on its side on the finished front/)).toBeVisible();
-});
+    await page.getByText('On paper', { exact: true }).click();
+    await page.getByLabel('A place to show or avoid').check();
+    await expect(
+      page.getByText(/of the marked window|does not show on the front|lies wholly on the front/),
+    ).toBeVisible();
+    const blank = page.getByRole('slider', { name: 'The blank: move it on the paper' });
+    const before = await blank.getAttribute('aria-valuetext');
+    await dragBy(page, blank, 60, -40);
+    await expect.poll(() => blank.getAttribute('aria-valuetext')).not.toBe(before);
+    const moved = await blank.getAttribute('aria-valuetext');
+    await blank.focus();
+    await page.keyboard.press('ArrowRight');
+    await expect.poll(() => blank.getAttribute('aria-valuetext')).not.toBe(moved);
+    await page.keyboard.press('Control+z');
+    await page.getByRole('button', { name: 'Turn the blank', exact: true }).click();
+    await expect(page.getByText(/lie on its side on the finished front/)).toBeVisible();
+  },
+);
 
 test('another holder for the same contents, its page of advice, and what cannot be says why', async ({ page }) => {
   await openShelf(page);
@@ -244,16 +252,20 @@ test('the chooser by keyboard: sizes typed, the list follows, Enter takes a hold
   await expect(page.getByLabel('Thickness', { exact: true })).toHaveValue('2 in');
 });
 
-test('the board that scores near an edge makes the bottom of a seam envelope', async ({ page }) => {
-  await chooseHolder(page, /something to put in/, 'Seam envelope or open pocket');
-  await page.getByLabel('Tool', { exact: true }).click();
-  await page.getByTitle('Edge board: one score, relief notch').click();
-  await expect(page.getByText('tried on a simulated edge board')).toBeVisible();
-  await page.getByText('Steps', { exact: true }).click();
-  const steps = page.getByRole('list', { name: 'Steps in order' });
-  await expect(steps).toContainText('in the edge board and run its one groove');
-  await expect(steps).toContainText('punch the relief notch');
-  // Another board, another score: the bottom flap is then marked by hand.
-  await setLength(page, 'Score from the edge', '3/4 in');
-  await expect(steps).not.toContainText('run its one groove');
-});
+test(
+  'the board that scores near an edge makes the bottom of a seam envelope',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await chooseHolder(page, /something to put in/, 'Seam envelope or open pocket');
+    await page.getByLabel('Tool', { exact: true }).click();
+    await page.getByTitle('Edge board: one score, relief notch').click();
+    await expect(page.getByText('tried on a simulated edge board')).toBeVisible();
+    await page.getByText('Steps', { exact: true }).click();
+    const steps = page.getByRole('list', { name: 'Steps in order' });
+    await expect(steps).toContainText('in the edge board and run its one groove');
+    await expect(steps).toContainText('punch the relief notch');
+    // Another board, another score: the bottom flap is then marked by hand.
+    await setLength(page, 'Score from the edge', '3/4 in');
+    await expect(steps).not.toContainText('run its one groove');
+  },
+);

@@ -54,7 +54,7 @@ test('three tight fits, and the room they ask for is offered: on the bench, and 
   await expect(advice.getByRole('button', { name: 'Make that my usual room' })).toBeVisible();
 });
 
-test('a usual room is what a new project begins with', async ({ page }) => {
+test('a usual room is what a new project begins with', { tag: '@thorough' }, async ({ page }) => {
   // Written down by hand: what came with the app says nothing of a person's own room.
   await openLog(page);
   await page.getByRole('link', { name: 'Write one down' }).click();

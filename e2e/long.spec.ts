@@ -37,34 +37,38 @@ const howMany = (page: Page): Promise<number> =>
       }),
   );
 
-test('a log of thousands of makes is read in with its progress told, whole or not at all', async ({ baseURL }) => {
-  test.setTimeout(240_000);
-  const browser = new Killable(baseURL!);
-  try {
-    let page = await browser.start();
-    await page.goto('/log');
-    await page.getByRole('button', { name: 'Import (CSV)' }).waitFor();
-    const before = await howMany(page);
-    // Killed in the middle of writing: none of it is there.
-    await open(page);
-    await page.getByText(/^Writing: [1-9]/).waitFor();
-    await browser.kill();
-    page = await browser.start();
-    await page.goto('/log');
-    await page.getByRole('button', { name: 'Import (CSV)' }).waitFor();
-    expect(await howMany(page)).toBe(before);
-    // Left alone: all of it, and the log can be used.
-    await open(page);
-    await page.getByText(`${LINES} entries added`).waitFor({ timeout: 90_000 });
-    expect(await howMany(page)).toBe(before + LINES);
-    await page.getByLabel('Search the log').fill(`Lantern card ${LINES - 1}`);
-    await expect(page.getByRole('link', { name: `Lantern card ${LINES - 1}` })).toBeVisible();
-    await page.reload();
-    await page
-      .getByRole('link', { name: /Lantern card/ })
-      .first()
-      .waitFor({ timeout: 60_000 });
-  } finally {
-    await browser.end();
-  }
-});
+test(
+  'a log of thousands of makes is read in with its progress told, whole or not at all',
+  { tag: '@thorough' },
+  async ({ baseURL }) => {
+    test.setTimeout(240_000);
+    const browser = new Killable(baseURL!);
+    try {
+      let page = await browser.start();
+      await page.goto('/log');
+      await page.getByRole('button', { name: 'Import (CSV)' }).waitFor();
+      const before = await howMany(page);
+      // Killed in the middle of writing: none of it is there.
+      await open(page);
+      await page.getByText(/^Writing: [1-9]/).waitFor();
+      await browser.kill();
+      page = await browser.start();
+      await page.goto('/log');
+      await page.getByRole('button', { name: 'Import (CSV)' }).waitFor();
+      expect(await howMany(page)).toBe(before);
+      // Left alone: all of it, and the log can be used.
+      await open(page);
+      await page.getByText(`${LINES} entries added`).waitFor({ timeout: 90_000 });
+      expect(await howMany(page)).toBe(before + LINES);
+      await page.getByLabel('Search the log').fill(`Lantern card ${LINES - 1}`);
+      await expect(page.getByRole('link', { name: `Lantern card ${LINES - 1}` })).toBeVisible();
+      await page.reload();
+      await page
+        .getByRole('link', { name: /Lantern card/ })
+        .first()
+        .waitFor({ timeout: 60_000 });
+    } finally {
+      await browser.end();
+    }
+  },
+);

@@ -168,7 +168,7 @@ test('that went wrong: the sheet is told as it is, set aside, and asked about as
   await expect(words(page)).toContainText('Cut');
 });
 
-test('by hand, and in space: every stop has its words and its picture', async ({ page }) => {
+test('by hand, and in space: every stop has its words and its picture', { tag: '@thorough' }, async ({ page }) => {
   // An envelope by hand, and a box with its lid: the shortest and nearly the longest of the shelf.
   for (const at of [2, 11]) {
     await begin(page, `demo-${at + 1}`);

@@ -60,60 +60,62 @@ async function begun(page: Page, project: string, steps: number): Promise<Locato
   return progress;
 }
 
-test('from a make: punched at the mirror setting, dragged to where it is; named, a way is taken, the make goes on, and it is told the next time', async ({
-  page,
-}) => {
-  const progress = await begun(page, 'demo-1', 5);
-  await page.keyboard.press('w');
-  await page.getByRole('dialog').getByRole('button', { name: 'Find a way out for it' }).click();
-  await expect(page).toHaveURL(/\/rescue\?make=/);
-  await expect(page.getByText('What you take goes on from there.')).toBeVisible();
-  const notch = page.getByRole('slider', { name: /^notch in edge 1/ });
-  await expect(notch).toBeVisible();
-  const box = (await notch.boundingBox())!;
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  await page.mouse.move(x + 40, y, { steps: 6 });
-  await page.mouse.up();
-  const facts = page.getByRole('region', { name: 'What is wrong' });
-  await expect(facts.getByRole('listitem', { name: 'A notch' })).toBeVisible();
-  const should = await facts.getByLabel('It should be at', { exact: true }).inputValue();
-  // Typed as the ruler says: the mirror of where it should be, on a 6 in square.
-  const [whole = 0, over = 0, under = 1] = /^(\d+)(?: (\d+)\/(\d+))? in$/.exec(should)!.slice(1).map(Number);
-  await setLength(page, 'It really is at', `${6 - whole - over / under} in`);
-  const ways = page.getByRole('region', WAYS);
-  await expect(ways.getByText(/^That is the mirror setting/)).toBeVisible();
-  await expect(ways.getByRole('progressbar')).toBeHidden({ timeout: 40_000 });
-  const take = ways.getByRole('button', { name: /^Take it/ }).first();
-  await take.focus();
-  await page.keyboard.press('Enter');
-  // The make goes on where it stood, with steps of its own.
-  await expect(page).toHaveURL(/\/make\?p=demo-1/);
-  await expect(progress).toHaveAttribute('aria-valuenow', '5');
-  await page.keyboard.press('PageDown');
-  await expect(progress).toHaveAttribute('aria-valuenow', '6');
-  await page.reload();
-  await expect(progress).toHaveAttribute('aria-valuenow', '6');
-  // The sheet is on the shelf no more; the reading is in the log, and told at its step.
-  await go(page, '/');
-  await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Sheets set aside' })).toBeHidden();
-  await go(page, '/log');
-  const misread = page.getByRole('region', { name: 'Readings that were mistaken' });
-  await expect(misread).toContainText('edge 1: the mirror setting');
-  await go(page, '/make?p=demo-1');
-  await expect(progress).toBeVisible();
-  for (let at = 6; at > 1; at--) {
-    await page.keyboard.press('PageUp');
-    await expect(progress).toHaveAttribute('aria-valuenow', String(at - 1));
-  }
-  await expect(page.getByText(/^Here you once took the mirror setting/)).toBeVisible();
-  // Forgotten in the log it is told no more.
-  await go(page, '/log');
-  await misread.getByRole('button', { name: /^Forget/ }).click();
-  await expect(misread).toBeHidden();
-});
+test(
+  'from a make: punched at the mirror setting, dragged to where it is; named, a way is taken, the make goes on, and it is told the next time',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    const progress = await begun(page, 'demo-1', 5);
+    await page.keyboard.press('w');
+    await page.getByRole('dialog').getByRole('button', { name: 'Find a way out for it' }).click();
+    await expect(page).toHaveURL(/\/rescue\?make=/);
+    await expect(page.getByText('What you take goes on from there.')).toBeVisible();
+    const notch = page.getByRole('slider', { name: /^notch in edge 1/ });
+    await expect(notch).toBeVisible();
+    const box = (await notch.boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 40, y, { steps: 6 });
+    await page.mouse.up();
+    const facts = page.getByRole('region', { name: 'What is wrong' });
+    await expect(facts.getByRole('listitem', { name: 'A notch' })).toBeVisible();
+    const should = await facts.getByLabel('It should be at', { exact: true }).inputValue();
+    // Typed as the ruler says: the mirror of where it should be, on a 6 in square.
+    const [whole = 0, over = 0, under = 1] = /^(\d+)(?: (\d+)\/(\d+))? in$/.exec(should)!.slice(1).map(Number);
+    await setLength(page, 'It really is at', `${6 - whole - over / under} in`);
+    const ways = page.getByRole('region', WAYS);
+    await expect(ways.getByText(/^That is the mirror setting/)).toBeVisible();
+    await expect(ways.getByRole('progressbar')).toBeHidden({ timeout: 40_000 });
+    const take = ways.getByRole('button', { name: /^Take it/ }).first();
+    await take.focus();
+    await page.keyboard.press('Enter');
+    // The make goes on where it stood, with steps of its own.
+    await expect(page).toHaveURL(/\/make\?p=demo-1/);
+    await expect(progress).toHaveAttribute('aria-valuenow', '5');
+    await page.keyboard.press('PageDown');
+    await expect(progress).toHaveAttribute('aria-valuenow', '6');
+    await page.reload();
+    await expect(progress).toHaveAttribute('aria-valuenow', '6');
+    // The sheet is on the shelf no more; the reading is in the log, and told at its step.
+    await go(page, '/');
+    await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Sheets set aside' })).toBeHidden();
+    await go(page, '/log');
+    const misread = page.getByRole('region', { name: 'Readings that were mistaken' });
+    await expect(misread).toContainText('edge 1: the mirror setting');
+    await go(page, '/make?p=demo-1');
+    await expect(progress).toBeVisible();
+    for (let at = 6; at > 1; at--) {
+      await page.keyboard.press('PageUp');
+      await expect(progress).toHaveAttribute('aria-valuenow', String(at - 1));
+    }
+    await expect(page.getByText(/^Here you once took the mirror setting/)).toBeVisible();
+    // Forgotten in the log it is told no more.
+    await go(page, '/log');
+    await misread.getByRole('button', { name: /^Forget/ }).click();
+    await expect(misread).toBeHidden();
+  },
+);
 
 test('from a make, by keyboard: cut a quarter inch short, a way taken, made to its end; taken back it stands as before', async ({
   page,
@@ -241,30 +243,32 @@ test('a sheet set aside lies on the shelf with its picture; put away, and put ba
   await expect(page.getByRole('group', { name: /^The sheet as it is/ })).toBeVisible();
 });
 
-test('a score too many: its scar is shown on the folded thing, and a mat hides it; glued shut only a new sheet is left', async ({
-  page,
-}) => {
-  await go(page, '/rescue');
-  await page.getByLabel('Holder', { exact: true }).click();
-  await page.getByTitle('Envelope with side tabs', { exact: true }).click();
-  await page.getByLabel('Add what is wrong', { exact: true }).click();
-  await page.getByTitle('A score', { exact: true }).click();
-  await page.getByLabel('Which edge', { exact: true }).click();
-  await page.getByTitle('edge 2, right', { exact: true }).click();
-  await setLength(page, 'It is at', '5 in');
-  const ways = page.getByRole('region', WAYS);
-  await expect(ways.getByRole('heading', { name: /^A mat over it/ }).first()).toBeVisible({ timeout: 30_000 });
-  await expect(ways.getByRole('progressbar')).toBeHidden({ timeout: 40_000 });
-  const still = ways
-    .getByRole('listitem')
-    .filter({ has: page.getByRole('heading', { name: 'It will still do', exact: true }) });
-  await expect(still.getByRole('img', { name: /its scars marked$/ })).toBeVisible();
-  await expect(still).toContainText('one too many');
-  await page.getByLabel('Add what is wrong', { exact: true }).click();
-  await page.getByTitle('It is glued, and cannot be opened', { exact: true }).click();
-  await expect(ways.getByRole('button', { name: /^Take it/ })).toHaveCount(1);
-  await expect(ways.getByRole('heading', { name: 'A new sheet of just this piece' })).toBeVisible();
-});
+test(
+  'a score too many: its scar is shown on the folded thing, and a mat hides it; glued shut only a new sheet is left',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await go(page, '/rescue');
+    await page.getByLabel('Holder', { exact: true }).click();
+    await page.getByTitle('Envelope with side tabs', { exact: true }).click();
+    await page.getByLabel('Add what is wrong', { exact: true }).click();
+    await page.getByTitle('A score', { exact: true }).click();
+    await page.getByLabel('Which edge', { exact: true }).click();
+    await page.getByTitle('edge 2, right', { exact: true }).click();
+    await setLength(page, 'It is at', '5 in');
+    const ways = page.getByRole('region', WAYS);
+    await expect(ways.getByRole('heading', { name: /^A mat over it/ }).first()).toBeVisible({ timeout: 30_000 });
+    await expect(ways.getByRole('progressbar')).toBeHidden({ timeout: 40_000 });
+    const still = ways
+      .getByRole('listitem')
+      .filter({ has: page.getByRole('heading', { name: 'It will still do', exact: true }) });
+    await expect(still.getByRole('img', { name: /its scars marked$/ })).toBeVisible();
+    await expect(still).toContainText('one too many');
+    await page.getByLabel('Add what is wrong', { exact: true }).click();
+    await page.getByTitle('It is glued, and cannot be opened', { exact: true }).click();
+    await expect(ways.getByRole('button', { name: /^Take it/ })).toHaveCount(1);
+    await expect(ways.getByRole('heading', { name: 'A new sheet of just this piece' })).toBeVisible();
+  },
+);
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });

@@ -80,7 +80,7 @@ test('the same by keyboard alone, a part added, its quantity changed, and taken 
   await expect(partIn(page, 'Band')).toContainText('× 2');
 });
 
-test('counts that do not agree are said, with the button that helps', async ({ page }) => {
+test('counts that do not agree are said, with the button that helps', { tag: '@thorough' }, async ({ page }) => {
   await boxed(page);
   const cards = page.getByLabel('How many of Card in the set');
   await cards.fill('5');
@@ -92,36 +92,38 @@ test('counts that do not agree are said, with the button that helps', async ({ p
   await expect(cards).toHaveValue('4');
 });
 
-test('a paper picked up is given by tapping; one that runs out says what to buy, and the shopping list with it', async ({
-  page,
-}) => {
-  await boxed(page);
-  const papers = page.getByRole('group', { name: 'Papers', exact: true });
-  await expect(papers.getByRole('button', { name: /^Envelope paper/ })).toContainText('4 sheets');
-  await papers.getByRole('button', { name: /^Band paper/ }).click();
-  await page.getByRole('button', { name: /^Box, lid:/ }).click();
-  await expect(page.getByRole('button', { name: /^Box, lid: Band paper/ })).toBeVisible();
-  await papers.getByRole('button', { name: /^Envelope paper/ }).click();
-  await page.getByRole('button', { name: 'Count the sheets' }).click();
-  const count = page.getByLabel('Sheets at hand', { exact: true });
-  await expect(count).toHaveValue('4');
-  await count.fill('3');
-  await count.press('Enter');
-  await expect(papers.getByRole('button', { name: /^Envelope paper/ })).toContainText('buy 1');
-  await expect(page.locator('[data-check="paper-envelope"]')).toContainText('Buy 1 more');
-  await page.keyboard.press('Escape');
-  await look(page, 'Cutting');
-  const list = page.getByRole('table', { name: 'Papers it takes' });
-  const row = list.getByRole('row', { name: /^Envelope paper/ });
-  await expect(row.getByRole('cell')).toHaveText(['4', '4', '3', '1']);
-  // Two of the whole set: twice as many.
-  const copies = page.getByLabel('Copies to cut');
-  await copies.fill('2');
-  await copies.press('Enter');
-  await expect(row.getByRole('cell')).toHaveText(['8', '8', '3', '5']);
-  await page.getByRole('radiogroup', { name: 'Paper to cut' }).getByText('Box card', { exact: true }).click();
-  await expect(page.getByRole('region', { name: 'The sheets' })).toContainText(/sheet/);
-});
+test(
+  'a paper picked up is given by tapping; one that runs out says what to buy, and the shopping list with it',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await boxed(page);
+    const papers = page.getByRole('group', { name: 'Papers', exact: true });
+    await expect(papers.getByRole('button', { name: /^Envelope paper/ })).toContainText('4 sheets');
+    await papers.getByRole('button', { name: /^Band paper/ }).click();
+    await page.getByRole('button', { name: /^Box, lid:/ }).click();
+    await expect(page.getByRole('button', { name: /^Box, lid: Band paper/ })).toBeVisible();
+    await papers.getByRole('button', { name: /^Envelope paper/ }).click();
+    await page.getByRole('button', { name: 'Count the sheets' }).click();
+    const count = page.getByLabel('Sheets at hand', { exact: true });
+    await expect(count).toHaveValue('4');
+    await count.fill('3');
+    await count.press('Enter');
+    await expect(papers.getByRole('button', { name: /^Envelope paper/ })).toContainText('buy 1');
+    await expect(page.locator('[data-check="paper-envelope"]')).toContainText('Buy 1 more');
+    await page.keyboard.press('Escape');
+    await look(page, 'Cutting');
+    const list = page.getByRole('table', { name: 'Papers it takes' });
+    const row = list.getByRole('row', { name: /^Envelope paper/ });
+    await expect(row.getByRole('cell')).toHaveText(['4', '4', '3', '1']);
+    // Two of the whole set: twice as many.
+    const copies = page.getByLabel('Copies to cut');
+    await copies.fill('2');
+    await copies.press('Enter');
+    await expect(row.getByRole('cell')).toHaveText(['8', '8', '3', '5']);
+    await page.getByRole('radiogroup', { name: 'Paper to cut' }).getByText('Box card', { exact: true }).click();
+    await expect(page.getByRole('region', { name: 'The sheets' })).toContainText(/sheet/);
+  },
+);
 
 test('two copies of a set are made: by paper and setting, inner before outer, each part’s fit in the log', async ({
   page,
@@ -183,26 +185,30 @@ test('a single holder grows into a set: what it goes in, a layer, and something 
   expect(await figure(page, 'Cut a square')).toBe(cut);
 });
 
-test('a card pulled onto another on the shelf goes into it, as a new project', async ({ page }) => {
-  await openShelf(page);
-  const card = (name: string) => page.getByRole('listitem').filter({ has: page.getByRole('link', { name }) });
-  const [from, to] = [card('Star cards, Quillmere open night'), card('Dome postcards')];
-  await expect(from.locator('svg').first()).toBeVisible();
-  const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
-  await page.mouse.move(a.x + 60, a.y + 60);
-  await page.mouse.down();
-  for (let i = 1; i <= 8; i++)
-    await page.mouse.move(a.x + 60 + ((b.x - a.x) * i) / 8, a.y + 60 + ((b.y - a.y) * i) / 8);
-  await page.mouse.up();
-  const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('into “Dome postcards”');
-  await dialog.getByRole('button', { name: 'Put them together' }).click();
-  await expect(drawing(page)).toBeVisible();
-  await expect(strip(page).getByRole('listitem')).toHaveCount(2);
-  await page.getByRole('link', { name: 'Shelf', exact: true }).click();
-  await expect(page.getByRole('link', { name: /in Dome postcards/ })).toBeVisible();
-  await expect(page.getByRole('link', { name: /^Dome postcards/ })).toBeVisible();
-});
+test(
+  'a card pulled onto another on the shelf goes into it, as a new project',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await openShelf(page);
+    const card = (name: string) => page.getByRole('listitem').filter({ has: page.getByRole('link', { name }) });
+    const [from, to] = [card('Star cards, Quillmere open night'), card('Dome postcards')];
+    await expect(from.locator('svg').first()).toBeVisible();
+    const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
+    await page.mouse.move(a.x + 60, a.y + 60);
+    await page.mouse.down();
+    for (let i = 1; i <= 8; i++)
+      await page.mouse.move(a.x + 60 + ((b.x - a.x) * i) / 8, a.y + 60 + ((b.y - a.y) * i) / 8);
+    await page.mouse.up();
+    const dialog = page.getByRole('dialog');
+    await expect(dialog).toContainText('into “Dome postcards”');
+    await dialog.getByRole('button', { name: 'Put them together' }).click();
+    await expect(drawing(page)).toBeVisible();
+    await expect(strip(page).getByRole('listitem')).toHaveCount(2);
+    await page.getByRole('link', { name: 'Shelf', exact: true }).click();
+    await expect(page.getByRole('link', { name: /in Dome postcards/ })).toBeVisible();
+    await expect(page.getByRole('link', { name: /^Dome postcards/ })).toBeVisible();
+  },
+);
 
 test('a project file of version 1 comes as the set it is, with what went with it', async ({ page }) => {
   await openShelf(page);

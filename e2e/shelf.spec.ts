@@ -85,39 +85,40 @@ interface Side {
   readonly undo: Locator;
 }
 
-test('two tabs on one project: each takes over what the other changes, and undo takes back one’s own', async ({
-  page,
-  context,
-}) => {
-  await openShelf(page);
-  await page.getByRole('link', { name: /Star cards/ }).click();
-  await expect(sheet(page)).toBeVisible();
-  const other = await context.newPage();
-  await other.goto(page.url());
-  await expect(sheet(other)).toBeVisible();
-  const [one, two] = [page, other].map((tab) => ({
-    width: tab.getByLabel('Width', { exact: true }),
-    height: tab.getByLabel('Height', { exact: true }),
-    undo: tab.getByRole('button', { name: 'Undo' }),
-  })) as [Side, Side];
-  await one.width.fill('3 1/4 in');
-  await expect(two.width).toHaveValue('3 1/4 in');
-  // Nothing of one's own was changed there yet.
-  await expect(two.undo).toBeDisabled();
-  await two.height.fill('4 1/2 in');
-  await expect(one.height).toHaveValue('4 1/2 in');
-  await one.undo.click();
-  await expect(one.width).toHaveValue('3 in');
-  await expect(one.height).toHaveValue('4 1/2 in');
-  await expect(two.width).toHaveValue('3 in');
-  // Where both changed the same, one's own comes back.
-  await one.width.fill('3 1/4 in');
-  await expect(two.width).toHaveValue('3 1/4 in');
-  await two.width.fill('3 1/2 in');
-  await expect(one.width).toHaveValue('3 1/2 in');
-  await one.undo.click();
-  await expect(two.width).toHaveValue('3 1/4 in');
-});
+test(
+  'two tabs on one project: each takes over what the other changes, and undo takes back one’s own',
+  { tag: '@thorough' },
+  async ({ page, context }) => {
+    await openShelf(page);
+    await page.getByRole('link', { name: /Star cards/ }).click();
+    await expect(sheet(page)).toBeVisible();
+    const other = await context.newPage();
+    await other.goto(page.url());
+    await expect(sheet(other)).toBeVisible();
+    const [one, two] = [page, other].map((tab) => ({
+      width: tab.getByLabel('Width', { exact: true }),
+      height: tab.getByLabel('Height', { exact: true }),
+      undo: tab.getByRole('button', { name: 'Undo' }),
+    })) as [Side, Side];
+    await one.width.fill('3 1/4 in');
+    await expect(two.width).toHaveValue('3 1/4 in');
+    // Nothing of one's own was changed there yet.
+    await expect(two.undo).toBeDisabled();
+    await two.height.fill('4 1/2 in');
+    await expect(one.height).toHaveValue('4 1/2 in');
+    await one.undo.click();
+    await expect(one.width).toHaveValue('3 in');
+    await expect(one.height).toHaveValue('4 1/2 in');
+    await expect(two.width).toHaveValue('3 in');
+    // Where both changed the same, one's own comes back.
+    await one.width.fill('3 1/4 in');
+    await expect(two.width).toHaveValue('3 1/4 in');
+    await two.width.fill('3 1/2 in');
+    await expect(one.width).toHaveValue('3 1/2 in');
+    await one.undo.click();
+    await expect(two.width).toHaveValue('3 1/4 in');
+  },
+);
 
 test('an address of a project that is not there says so and leads back', async ({ page }) => {
   await page.goto('/bench?p=nobody');

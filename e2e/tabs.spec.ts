@@ -43,84 +43,87 @@ test('the bench: name and width at once, in two windows; both are kept, in both'
   await expect(length(one, 'Width')).toHaveValue('82.55 mm');
 });
 
-test('what contradicts is not mixed into nonsense: another holder here, one of the old holder’s choices there', async ({
-  page,
-  context,
-}) => {
-  const [one, two] = await twoTabs(page, context, '/bench?p=demo-2');
-  await both(one, two, (tab) => expect(sheet(tab)).toBeVisible());
-  await two.getByText('Choices and room').click();
-  // Between the two the windows do not hear of each other.
-  await Promise.all([
-    two.getByLabel('Corner radius').fill('1/8 in'),
-    (async () => {
-      await one.getByRole('combobox', { name: 'Made as' }).click();
-      await one.keyboard.type('Sleeve');
-      await one.keyboard.press('Enter');
-    })(),
-  ]);
-  await both(one, two, async (tab) => {
-    await expect(tab.getByText('This design cannot be read')).toBeHidden();
-    await expect(sheet(tab)).toBeVisible();
-  });
-  await one.reload();
-  await expect(sheet(one)).toBeVisible();
-});
+test(
+  'what contradicts is not mixed into nonsense: another holder here, one of the old holder’s choices there',
+  { tag: '@thorough' },
+  async ({ page, context }) => {
+    const [one, two] = await twoTabs(page, context, '/bench?p=demo-2');
+    await both(one, two, (tab) => expect(sheet(tab)).toBeVisible());
+    await two.getByText('Choices and room').click();
+    // Between the two the windows do not hear of each other.
+    await Promise.all([
+      two.getByLabel('Corner radius').fill('1/8 in'),
+      (async () => {
+        await one.getByRole('combobox', { name: 'Made as' }).click();
+        await one.keyboard.type('Sleeve');
+        await one.keyboard.press('Enter');
+      })(),
+    ]);
+    await both(one, two, async (tab) => {
+      await expect(tab.getByText('This design cannot be read')).toBeHidden();
+      await expect(sheet(tab)).toBeVisible();
+    });
+    await one.reload();
+    await expect(sheet(one)).toBeVisible();
+  },
+);
 
-test('two figures of one tool, the name of another, a new one here and one taken off there', async ({
-  page,
-  context,
-}) => {
-  const [one, two] = await twoTabs(page, context, '/tools');
-  const figures = (tab: Page) => named(tab, 'Scoring board');
-  await both(one, two, (tab) => expect(figures(tab)).toBeVisible());
-  await atOnce(
-    [
-      () => length(figures(one), 'Last groove at').fill('14 in'),
-      () => one.getByLabel('Name of Trimmer').fill('Blue trimmer'),
-      () => one.getByRole('button', { name: 'Take Steel ruler off the list' }).click(),
-    ],
-    [
-      () => length(figures(two), 'Groove to groove').fill('1/4 in'),
-      () => two.getByRole('button', { name: 'Add a punch' }).click(),
-    ],
-  );
-  await both(one, two, async (tab) => {
-    await expect(length(figures(tab), 'Last groove at')).toHaveValue('14 in');
-    await expect(length(figures(tab), 'Groove to groove')).toHaveValue('1/4 in');
-    await expect(tab.getByLabel('Name of Blue trimmer')).toBeVisible();
-    await expect(tab.getByLabel('Name of Punch 3')).toBeVisible();
-    await expect(tab.getByLabel('Name of Steel ruler')).toHaveCount(0);
-  });
-});
+test(
+  'two figures of one tool, the name of another, a new one here and one taken off there',
+  { tag: '@thorough' },
+  async ({ page, context }) => {
+    const [one, two] = await twoTabs(page, context, '/tools');
+    const figures = (tab: Page) => named(tab, 'Scoring board');
+    await both(one, two, (tab) => expect(figures(tab)).toBeVisible());
+    await atOnce(
+      [
+        () => length(figures(one), 'Last groove at').fill('14 in'),
+        () => one.getByLabel('Name of Trimmer').fill('Blue trimmer'),
+        () => one.getByRole('button', { name: 'Take Steel ruler off the list' }).click(),
+      ],
+      [
+        () => length(figures(two), 'Groove to groove').fill('1/4 in'),
+        () => two.getByRole('button', { name: 'Add a punch' }).click(),
+      ],
+    );
+    await both(one, two, async (tab) => {
+      await expect(length(figures(tab), 'Last groove at')).toHaveValue('14 in');
+      await expect(length(figures(tab), 'Groove to groove')).toHaveValue('1/4 in');
+      await expect(tab.getByLabel('Name of Blue trimmer')).toBeVisible();
+      await expect(tab.getByLabel('Name of Punch 3')).toBeVisible();
+      await expect(tab.getByLabel('Name of Steel ruler')).toHaveCount(0);
+    });
+  },
+);
 
-test('a paper in two forms: both changes are kept, and the form that was overtaken says so', async ({
-  page,
-  context,
-}) => {
-  const [one, two] = await twoTabs(page, context, '/stash');
-  const form = (tab: Page): Locator => tab.getByRole('dialog', { name: /Change “Midnight cardstock”/ });
-  for (const tab of [one, two]) {
-    await tab.getByRole('button', { name: 'Change Midnight cardstock' }).first().click();
-    await expect(form(tab).getByLabel('Name')).toHaveValue('Midnight cardstock');
-  }
-  await form(one).getByLabel('Colour').fill('night sky');
-  await form(two).getByRole('spinbutton', { name: 'Sheets' }).fill('31');
-  await form(two).getByLabel('Colour').fill('black');
-  await form(one).getByRole('button', { name: 'Keep it' }).click();
-  await expect(form(two).getByText('This was changed in another window meanwhile')).toBeVisible();
-  await expect(form(two)).toContainText('There it says the colour “night sky”');
-  // What was typed here stands until the person decides.
-  await expect(form(two).getByLabel('Colour')).toHaveValue('black');
-  await form(two).getByRole('button', { name: 'Take what is there' }).click();
-  await expect(form(two).getByLabel('Colour')).toHaveValue('night sky');
-  await form(two).getByRole('button', { name: 'Keep it' }).click();
-  await both(one, two, async (tab) => {
-    const row = tab.getByRole('row', { name: /Midnight cardstock/ }).first();
-    await expect(row).toContainText('night sky');
-    await expect(row.getByRole('spinbutton')).toHaveValue('31');
-  });
-});
+test(
+  'a paper in two forms: both changes are kept, and the form that was overtaken says so',
+  { tag: '@thorough' },
+  async ({ page, context }) => {
+    const [one, two] = await twoTabs(page, context, '/stash');
+    const form = (tab: Page): Locator => tab.getByRole('dialog', { name: /Change “Midnight cardstock”/ });
+    for (const tab of [one, two]) {
+      await tab.getByRole('button', { name: 'Change Midnight cardstock' }).first().click();
+      await expect(form(tab).getByLabel('Name')).toHaveValue('Midnight cardstock');
+    }
+    await form(one).getByLabel('Colour').fill('night sky');
+    await form(two).getByRole('spinbutton', { name: 'Sheets' }).fill('31');
+    await form(two).getByLabel('Colour').fill('black');
+    await form(one).getByRole('button', { name: 'Keep it' }).click();
+    await expect(form(two).getByText('This was changed in another window meanwhile')).toBeVisible();
+    await expect(form(two)).toContainText('There it says the colour “night sky”');
+    // What was typed here stands until the person decides.
+    await expect(form(two).getByLabel('Colour')).toHaveValue('black');
+    await form(two).getByRole('button', { name: 'Take what is there' }).click();
+    await expect(form(two).getByLabel('Colour')).toHaveValue('night sky');
+    await form(two).getByRole('button', { name: 'Keep it' }).click();
+    await both(one, two, async (tab) => {
+      const row = tab.getByRole('row', { name: /Midnight cardstock/ }).first();
+      await expect(row).toContainText('night sky');
+      await expect(row.getByRole('spinbutton')).toHaveValue('31');
+    });
+  },
+);
 
 test(
   'an entry of the log changed in two windows, and a draft of a new paper in each',
@@ -210,16 +213,20 @@ test(
   },
 );
 
-test('a project renamed here and put in the bin there; it comes back with its new name', async ({ page, context }) => {
-  const [one, two] = await twoTabs(page, context, '/');
-  await both(one, two, (tab) => expect(tab.getByRole('link', { name: /Door tickets/ })).toBeVisible());
-  await one.getByRole('button', { name: 'More for Door tickets' }).click();
-  await one.getByRole('menuitem', { name: 'Rename' }).click();
-  await one.getByLabel('New name').fill('Gate tickets');
-  await two.getByRole('button', { name: 'More for Door tickets' }).click();
-  await two.getByRole('menuitem', { name: 'Move to the bin' }).click();
-  await expect(two.getByRole('link', { name: /Door tickets/ })).toHaveCount(0);
-  await one.getByRole('button', { name: 'Rename' }).last().click();
-  await two.getByRole('button', { name: 'Put it back' }).click();
-  await both(one, two, (tab) => expect(tab.getByRole('link', { name: /Gate tickets/ })).toBeVisible());
-});
+test(
+  'a project renamed here and put in the bin there; it comes back with its new name',
+  { tag: '@thorough' },
+  async ({ page, context }) => {
+    const [one, two] = await twoTabs(page, context, '/');
+    await both(one, two, (tab) => expect(tab.getByRole('link', { name: /Door tickets/ })).toBeVisible());
+    await one.getByRole('button', { name: 'More for Door tickets' }).click();
+    await one.getByRole('menuitem', { name: 'Rename' }).click();
+    await one.getByLabel('New name').fill('Gate tickets');
+    await two.getByRole('button', { name: 'More for Door tickets' }).click();
+    await two.getByRole('menuitem', { name: 'Move to the bin' }).click();
+    await expect(two.getByRole('link', { name: /Door tickets/ })).toHaveCount(0);
+    await one.getByRole('button', { name: 'Rename' }).last().click();
+    await two.getByRole('button', { name: 'Put it back' }).click();
+    await both(one, two, (tab) => expect(tab.getByRole('link', { name: /Gate tickets/ })).toBeVisible());
+  },
+);

@@ -131,20 +131,24 @@ test('the simulated board steps along any plan, and notices when one leaves it',
   await expect(hand).toContainText('It folds. Inside about 3 3/16 in × about 4 1/4 in, as the plan says');
 });
 
-test('a chart of one’s own: cards added and taken out, more room, what cannot be made says why', async ({ page }) => {
-  await go(page, '/tools/chart');
-  await page.getByLabel('Name', { exact: true }).fill('Bookmark');
-  await page.getByLabel('Card’s width').fill('1 1/2 in');
-  await page.getByLabel('Card’s height').fill('9 in');
-  await page.getByRole('button', { name: 'Add to the chart' }).click();
-  await expect(line(page, 'Bookmark')).toContainText('would stick out');
-  await page.getByRole('button', { name: 'Take Bookmark out of the chart' }).click();
-  await expect(line(page, 'Bookmark')).toHaveCount(0);
-  await page.getByLabel('Room in the width').fill('1 in');
-  await expect(line(page, '3 × 4 in card')).toContainText(/6 [1-7]\/8 in/);
-  await page.reload();
-  await expect(page.getByLabel('Room in the width')).toHaveValue('1 in');
-  await page.emulateMedia({ media: 'print' });
-  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
-  await expect(line(page, '3 × 4 in card')).toBeVisible();
-});
+test(
+  'a chart of one’s own: cards added and taken out, more room, what cannot be made says why',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await go(page, '/tools/chart');
+    await page.getByLabel('Name', { exact: true }).fill('Bookmark');
+    await page.getByLabel('Card’s width').fill('1 1/2 in');
+    await page.getByLabel('Card’s height').fill('9 in');
+    await page.getByRole('button', { name: 'Add to the chart' }).click();
+    await expect(line(page, 'Bookmark')).toContainText('would stick out');
+    await page.getByRole('button', { name: 'Take Bookmark out of the chart' }).click();
+    await expect(line(page, 'Bookmark')).toHaveCount(0);
+    await page.getByLabel('Room in the width').fill('1 in');
+    await expect(line(page, '3 × 4 in card')).toContainText(/6 [1-7]\/8 in/);
+    await page.reload();
+    await expect(page.getByLabel('Room in the width')).toHaveValue('1 in');
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+    await expect(line(page, '3 × 4 in card')).toBeVisible();
+  },
+);

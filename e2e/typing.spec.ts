@@ -149,7 +149,7 @@ test('what is not sent off survives a reload: a new paper, a note in the log, tr
   await expect(page.getByText('1 will be put in')).toBeVisible();
 });
 
-test('a double click does a thing once', async ({ page }) => {
+test('a double click does a thing once', { tag: '@thorough' }, async ({ page }) => {
   await openShelf(page);
   const cards = page.getByRole('listitem');
   const before = await cards.count();

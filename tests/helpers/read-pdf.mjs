@@ -1,8 +1,13 @@
-// Reads PDFs with pdf.js and prints, page by page, its size, every line drawn and every piece of text, in points: the one
-// on standard input, or with `many` one after the other, each told by its length in four bytes, each answered by a line.
+// pdf.js is published as ES modules only, which this is as well: others import it when they need it.
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 
-async function pagesOf(bytes) {
+/**
+ * What pdf.js reads in a PDF, page by page: its size, every line drawn and every piece of text, in points.
+ *
+ * @param {Uint8Array} bytes
+ * @returns {Promise<import('./printed').ReadPage[]>}
+ */
+export async function pagesOf(bytes) {
   const pdf = await getDocument({ data: new Uint8Array(bytes), verbosity: 0 }).promise;
   const pages = [];
   for (let n = 1; n <= pdf.numPages; n++) {
@@ -46,18 +51,5 @@ async function pagesOf(bytes) {
     const words = items.map(({ str, transform, width }) => ({ str, x: transform[4], y: transform[5], width }));
     pages.push({ width: page.view[2], height: page.view[3], lines, text, words });
   }
-  return JSON.stringify(pages);
+  return pages;
 }
-
-let held = Buffer.alloc(0);
-const many = process.argv[2] === 'many';
-for await (const chunk of process.stdin) {
-  held = Buffer.concat([held, chunk]);
-  while (many && held.length >= 4 && held.length >= 4 + held.readUInt32BE(0)) {
-    const end = 4 + held.readUInt32BE(0);
-    const answer = await pagesOf(held.subarray(4, end)).catch((error) => JSON.stringify({ error: String(error) }));
-    process.stdout.write(`${answer}\n`);
-    held = held.subarray(end);
-  }
-}
-if (!many) process.stdout.write(await pagesOf(held));
