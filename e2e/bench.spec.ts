@@ -121,16 +121,20 @@ test('the same by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Take it along' })).toBeFocused();
 });
 
-test('the contents’ corner is dragged and snaps to the marks; one undo takes the whole drag back', async ({ page }) => {
-  await beginWithContents(page);
-  await dragBy(page, page.getByRole('slider', { name: /Corner of the contents/ }), 20, -37);
-  const width = await page.getByLabel('Width', { exact: true }).inputValue();
-  expect(width).toMatch(/^\d+( \d+\/[248])? in$/);
-  expect([width, await page.getByLabel('Height', { exact: true }).inputValue()]).not.toEqual(['3 in', '4 in']);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('3 in');
-  await expect(page.getByLabel('Height', { exact: true })).toHaveValue('4 in');
-});
+test(
+  'the contents’ corner is dragged and snaps to the marks; one undo takes the whole drag back',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await beginWithContents(page);
+    await dragBy(page, page.getByRole('slider', { name: /Corner of the contents/ }), 20, -37);
+    const width = await page.getByLabel('Width', { exact: true }).inputValue();
+    expect(width).toMatch(/^\d+( \d+\/[248])? in$/);
+    expect([width, await page.getByLabel('Height', { exact: true }).inputValue()]).not.toEqual(['3 in', '4 in']);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByLabel('Width', { exact: true })).toHaveValue('3 in');
+    await expect(page.getByLabel('Height', { exact: true })).toHaveValue('4 in');
+  },
+);
 
 test('from the paper: what fits follows the setting, by field and by drag', async ({ page }) => {
   await chooseHolder(page, /I have this paper/, 'Envelope from a square');

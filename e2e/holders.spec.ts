@@ -173,23 +173,27 @@ test(
   },
 );
 
-test('another holder for the same contents, its page of advice, and what cannot be says why', async ({ page }) => {
-  await openShelf(page);
-  await page.getByRole('link', { name: /Star cards/ }).click();
-  await expect(sheet(page)).toBeVisible();
-  // Found by typing: the list is long.
-  await page.getByLabel('Made as').fill('library');
-  await page.getByTitle('Library pocket').last().click();
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('3 in');
-  expect(await figure(page, 'Score')).toMatch(/in/);
-  await page.getByRole('link', { name: 'How it is made' }).click();
-  await expect(page.getByRole('heading', { name: 'Usual mistakes' })).toBeVisible();
-  await expect(page.getByText('Leaving the side strips on above the fold.')).toBeVisible();
-  await go(page, '/choose?have=paper');
-  await setLength(page, 'Height', '2 in');
-  await expect(page.getByRole('heading', { name: 'Not from this paper' })).toBeVisible();
-  await expect(page.getByText(/This starts from a square, and the paper is longer one way/).first()).toBeVisible();
-});
+test(
+  'another holder for the same contents, its page of advice, and what cannot be says why',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await openShelf(page);
+    await page.getByRole('link', { name: /Star cards/ }).click();
+    await expect(sheet(page)).toBeVisible();
+    // Found by typing: the list is long.
+    await page.getByLabel('Made as').fill('library');
+    await page.getByTitle('Library pocket').last().click();
+    await expect(page.getByLabel('Width', { exact: true })).toHaveValue('3 in');
+    expect(await figure(page, 'Score')).toMatch(/in/);
+    await page.getByRole('link', { name: 'How it is made' }).click();
+    await expect(page.getByRole('heading', { name: 'Usual mistakes' })).toBeVisible();
+    await expect(page.getByText('Leaving the side strips on above the fold.')).toBeVisible();
+    await go(page, '/choose?have=paper');
+    await setLength(page, 'Height', '2 in');
+    await expect(page.getByRole('heading', { name: 'Not from this paper' })).toBeVisible();
+    await expect(page.getByText(/This starts from a square, and the paper is longer one way/).first()).toBeVisible();
+  },
+);
 
 test('what is laid on it and what shuts it: in the steps, and every piece in the files', async ({ page }) => {
   await openShelf(page);

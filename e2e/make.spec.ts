@@ -139,34 +139,38 @@ test('a make left behind waits on the shelf, and the bench leads to it as well',
   await expect(progress(page)).toHaveAttribute('aria-valuenow', '1');
 });
 
-test('that went wrong: the sheet is told as it is, set aside, and asked about as a paper', async ({ page }) => {
-  await begin(page, 'demo-1');
-  for (let at = 0; at < 5; at++) {
-    await expect(progress(page)).toHaveAttribute('aria-valuenow', String(at));
-    await page.keyboard.press('PageDown');
-  }
-  await page.keyboard.press('w');
-  const dialog = page.getByRole('dialog', { name: 'What the sheet is now' });
-  await expect(dialog).toContainText(
-    'The sheet is 6 in square, as cut. Score 1 is made. Edges 1 and 2 have their notches',
-  );
-  await dialog.getByRole('button', { name: 'Set it aside' }).click();
-  await expect(dialog.getByText('Set aside: it lies on the shelf, with what was done on it.')).toBeVisible();
-  await dialog.getByRole('link', { name: 'What can this sheet become?' }).click();
-  await expect(page.getByRole('heading', { name: 'What can this paper become?' })).toBeVisible();
-  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('6 in');
-  await expect(page.getByRole('button', { name: /^Library pocket/ })).toBeVisible();
-  // The make waits where it was; the copy can be begun again with a new sheet.
-  await go(page, '/make?p=demo-1');
-  await expect(progress(page)).toHaveAttribute('aria-valuenow', '5');
-  await page.getByRole('button', { name: 'That went wrong' }).click();
-  const all = Number(await progress(page).getAttribute('aria-valuemax'));
-  await page.getByRole('button', { name: 'Take a new sheet, begin this copy again' }).click();
-  // What is behind stays behind; the copy is cut anew, and all of it is made.
-  await expect(progress(page)).toHaveAttribute('aria-valuemax', String(all + 5));
-  await expect(progress(page)).toHaveAttribute('aria-valuenow', '5');
-  await expect(words(page)).toContainText('Cut');
-});
+test(
+  'that went wrong: the sheet is told as it is, set aside, and asked about as a paper',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await begin(page, 'demo-1');
+    for (let at = 0; at < 5; at++) {
+      await expect(progress(page)).toHaveAttribute('aria-valuenow', String(at));
+      await page.keyboard.press('PageDown');
+    }
+    await page.keyboard.press('w');
+    const dialog = page.getByRole('dialog', { name: 'What the sheet is now' });
+    await expect(dialog).toContainText(
+      'The sheet is 6 in square, as cut. Score 1 is made. Edges 1 and 2 have their notches',
+    );
+    await dialog.getByRole('button', { name: 'Set it aside' }).click();
+    await expect(dialog.getByText('Set aside: it lies on the shelf, with what was done on it.')).toBeVisible();
+    await dialog.getByRole('link', { name: 'What can this sheet become?' }).click();
+    await expect(page.getByRole('heading', { name: 'What can this paper become?' })).toBeVisible();
+    await expect(page.getByLabel('Width', { exact: true })).toHaveValue('6 in');
+    await expect(page.getByRole('button', { name: /^Library pocket/ })).toBeVisible();
+    // The make waits where it was; the copy can be begun again with a new sheet.
+    await go(page, '/make?p=demo-1');
+    await expect(progress(page)).toHaveAttribute('aria-valuenow', '5');
+    await page.getByRole('button', { name: 'That went wrong' }).click();
+    const all = Number(await progress(page).getAttribute('aria-valuemax'));
+    await page.getByRole('button', { name: 'Take a new sheet, begin this copy again' }).click();
+    // What is behind stays behind; the copy is cut anew, and all of it is made.
+    await expect(progress(page)).toHaveAttribute('aria-valuemax', String(all + 5));
+    await expect(progress(page)).toHaveAttribute('aria-valuenow', '5');
+    await expect(words(page)).toContainText('Cut');
+  },
+);
 
 test('by hand, and in space: every stop has its words and its picture', { tag: '@thorough' }, async ({ page }) => {
   // An envelope by hand, and a box with its lid: the shortest and nearly the longest of the shelf.

@@ -171,36 +171,38 @@ test('told wrong: nothing is lost, what cannot be is said; a sheet that is there
   await expect(page.getByLabel('It is cut in', { exact: true })).toHaveValue('2 1/2 in');
 });
 
-test('a flap glued wrong, tapped on the sheet: it is made anew and joined on, taken to the bench, and each step is told', async ({
-  page,
-}) => {
-  await go(page, '/rescue');
-  await page.getByLabel('Holder', { exact: true }).click();
-  await page.getByTitle('Envelope with side tabs', { exact: true }).click();
-  const sheet = page.getByRole('group', { name: /^The sheet as it is/ });
-  const box = (await sheet.boundingBox())!;
-  // The closing flap lies at the far edge.
-  await page.mouse.click(box.x + box.width / 2, box.y + 30 + 12);
-  await page.getByRole('menuitem', { name: 'The closing flap is stuck' }).click();
-  const ways = page.getByRole('region', WAYS);
-  await expect(ways.getByRole('heading', { name: 'A new closing flap, joined on' })).toBeVisible({ timeout: 20_000 });
-  await expect(ways.getByRole('button', { name: /^Take it/ })).toHaveCount(2);
-  await ways.getByRole('button', { name: 'Take it: A new closing flap, joined on' }).click();
-  await expect(page).toHaveURL(/\/bench\?p=/);
-  await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
-  const note = page.getByRole('note', { name: 'The sheet that went wrong' });
-  await expect(note).toContainText('the closing flap made anew');
-  await page.keyboard.press('4');
-  const steps = page.getByRole('list', { name: 'Steps in order' });
-  await expect(steps).toContainText('Cut the new closing flap');
-  await expect(steps).toContainText('Join the new closing flap on');
-  await expect(steps).not.toContainText('Score 1 of the envelope');
-  // A new sheet is whole: everything is told again.
-  await note.getByRole('button', { name: 'Take a new sheet instead' }).click();
-  await expect(note).toBeHidden();
-  await expect(steps).not.toContainText('Join the new closing flap on');
-  await expect(steps).toContainText('Cut');
-});
+test(
+  'a flap glued wrong, tapped on the sheet: it is made anew and joined on, taken to the bench, and each step is told',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await go(page, '/rescue');
+    await page.getByLabel('Holder', { exact: true }).click();
+    await page.getByTitle('Envelope with side tabs', { exact: true }).click();
+    const sheet = page.getByRole('group', { name: /^The sheet as it is/ });
+    const box = (await sheet.boundingBox())!;
+    // The closing flap lies at the far edge.
+    await page.mouse.click(box.x + box.width / 2, box.y + 30 + 12);
+    await page.getByRole('menuitem', { name: 'The closing flap is stuck' }).click();
+    const ways = page.getByRole('region', WAYS);
+    await expect(ways.getByRole('heading', { name: 'A new closing flap, joined on' })).toBeVisible({ timeout: 20_000 });
+    await expect(ways.getByRole('button', { name: /^Take it/ })).toHaveCount(2);
+    await ways.getByRole('button', { name: 'Take it: A new closing flap, joined on' }).click();
+    await expect(page).toHaveURL(/\/bench\?p=/);
+    await expect(page.getByRole('heading', { name: 'Folded and proved' })).toBeVisible();
+    const note = page.getByRole('note', { name: 'The sheet that went wrong' });
+    await expect(note).toContainText('the closing flap made anew');
+    await page.keyboard.press('4');
+    const steps = page.getByRole('list', { name: 'Steps in order' });
+    await expect(steps).toContainText('Cut the new closing flap');
+    await expect(steps).toContainText('Join the new closing flap on');
+    await expect(steps).not.toContainText('Score 1 of the envelope');
+    // A new sheet is whole: everything is told again.
+    await note.getByRole('button', { name: 'Take a new sheet instead' }).click();
+    await expect(note).toBeHidden();
+    await expect(steps).not.toContainText('Join the new closing flap on');
+    await expect(steps).toContainText('Cut');
+  },
+);
 
 test('a flap that came off, told by keyboard and kept through a reload: the best way out stands beside it, and is taken', async ({
   page,
@@ -226,22 +228,26 @@ test('a flap that came off, told by keyboard and kept through a reload: the best
   );
 });
 
-test('a sheet set aside lies on the shelf with its picture; put away, and put back', async ({ page }) => {
-  await begun(page, 'demo-1', 4);
-  await page.keyboard.press('w');
-  const dialog = page.getByRole('dialog');
-  await dialog.getByRole('button', { name: 'Set it aside' }).click();
-  await expect(dialog.getByText(/^Set aside: it lies on the shelf/)).toBeVisible();
-  await go(page, '/');
-  const aside = page.getByRole('region', { name: 'Sheets set aside' });
-  await expect(aside.getByRole('img', { name: 'The envelope as it was set aside' })).toBeVisible();
-  await aside.getByRole('button', { name: 'Put it away' }).click();
-  await expect(aside).toBeHidden();
-  await page.getByRole('button', { name: /Undo|Put it back|Take it back/ }).click();
-  await expect(aside.getByRole('listitem')).toHaveCount(1);
-  await aside.getByRole('link', { name: 'Find a way out for it' }).click();
-  await expect(page.getByRole('group', { name: /^The sheet as it is/ })).toBeVisible();
-});
+test(
+  'a sheet set aside lies on the shelf with its picture; put away, and put back',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await begun(page, 'demo-1', 4);
+    await page.keyboard.press('w');
+    const dialog = page.getByRole('dialog');
+    await dialog.getByRole('button', { name: 'Set it aside' }).click();
+    await expect(dialog.getByText(/^Set aside: it lies on the shelf/)).toBeVisible();
+    await go(page, '/');
+    const aside = page.getByRole('region', { name: 'Sheets set aside' });
+    await expect(aside.getByRole('img', { name: 'The envelope as it was set aside' })).toBeVisible();
+    await aside.getByRole('button', { name: 'Put it away' }).click();
+    await expect(aside).toBeHidden();
+    await page.getByRole('button', { name: /Undo|Put it back|Take it back/ }).click();
+    await expect(aside.getByRole('listitem')).toHaveCount(1);
+    await aside.getByRole('link', { name: 'Find a way out for it' }).click();
+    await expect(page.getByRole('group', { name: /^The sheet as it is/ })).toBeVisible();
+  },
+);
 
 test(
   'a score too many: its scar is shown on the folded thing, and a mat hides it; glued shut only a new sheet is left',

@@ -135,7 +135,7 @@ test(
 test.describe('for people who ask for less motion, on a phone', () => {
   test.use({ contextOptions: { reducedMotion: 'reduce' }, viewport: { width: 390, height: 844 }, hasTouch: true });
 
-  test('a step is there at once; a finger turns the box', async ({ page }) => {
+  test('a step is there at once; a finger turns the box', { tag: '@thorough' }, async ({ page }) => {
     await go(page, '/bench?p=demo-13');
     await openFolded(page);
     const shut = await seen(page);

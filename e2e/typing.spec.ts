@@ -85,15 +85,17 @@ PARTS.forEach((part, i) =>
   }),
 );
 
-test('on a processor slowed four times, a field of each kind on the screens that keep what is typed', async ({
-  page,
-}) => {
-  test.setTimeout(200_000);
-  await openShelf(page);
-  const { count, wrong } = await typeEverywhere(page, KEPT, 4, 1);
-  expect(wrong).toEqual([]);
-  expect(count).toBeGreaterThanOrEqual(8);
-});
+test(
+  'on a processor slowed four times, a field of each kind on the screens that keep what is typed',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    test.setTimeout(200_000);
+    await openShelf(page);
+    const { count, wrong } = await typeEverywhere(page, KEPT, 4, 1);
+    expect(wrong).toEqual([]);
+    expect(count).toBeGreaterThanOrEqual(8);
+  },
+);
 
 test('what is not sent off survives a reload: a new paper, a note in the log, trial folds, a card, a pasted table', async ({
   page,

@@ -424,6 +424,7 @@ export const DEMO_SHELF: readonly Demo[] = [
             'photo card': 'grey',
             'hole guide': 'grey',
             'photo layer': 'cream',
+            'back photo layer': 'cream',
             'cover lining': 'cream',
             'first envelope': 'cream',
             'second envelope': 'cream',

@@ -90,7 +90,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
       expect(names).toContain(`${onto}/${panel}`);
       const [a, b, c, d] = transform as [number, number, number, number];
       expect(Math.abs(a * d - b * c)).toBeCloseTo(1, 9);
-      expect(['fold', 'close']).toContain(document.steps.find(({ id }) => id === step)?.action);
+      expect(['fold', 'glue', 'close']).toContain(document.steps.find(({ id }) => id === step)?.action);
     }
     // All but the first piece are laid onto something; a guide is held to others and laid aside again.
     const laid = pieces.filter((name) => !name.endsWith('guide'));

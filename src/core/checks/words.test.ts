@@ -25,13 +25,13 @@ describe('lengths are said in the reader’s units', () => {
     ]);
   });
   test('in the other units down to sixteenths or half millimetres', () => {
-    expect(sayer('mm', '1/8 in')(10.9, 'down')).toBe('10.5 mm');
+    expect(sayer('mm', '1/8 in')(10.98, 'down')).toBe('10.9 mm');
     expect(sayer('in', '1 mm')(inch(1.1), 'down')).toBe('1 1/16 in');
     expect(sayer('in', 'exact')(inch(1.1), 'down')).toBe('1 1/16 in');
   });
   test('what is less than a mark is not nothing', () => {
-    expect([say(2.37, 'down'), say(0.05, 'down')]).toEqual(['2.3 mm', '0 in']);
-    expect([say(0.47), say(-0.47), say(0.04)]).toEqual(['0.5 mm', '−0.5 mm', 'about 0 in']);
+    expect([say(2.37, 'down'), say(0.05, 'down')]).toEqual(['less than 1/8 in', '0 in']);
+    expect([say(0.47), say(-0.47), say(0.04)]).toEqual(['0.02 in', '−0.02 in', 'about 0 in']);
   });
 });
 
@@ -388,7 +388,7 @@ const SENTENCES: readonly (readonly [string, Check['level'], number, number, obj
     1,
     3,
     { panel: 'closing flap' },
-    'The closing flap laps what it closes by only 1 mm: it does not stay shut. Make it 1/8 in longer.',
+    'The closing flap laps what it closes by less than 1/8 in: it does not stay shut. Make it 1/8 in longer.',
   ],
   [
     'closing-lap-close',
@@ -984,7 +984,7 @@ const SENTENCES: readonly (readonly [string, Check['level'], number, number, obj
     0.1,
     0.5,
     { panel: 'slider' },
-    'The slider has only 0.1 mm of room in its channel and will stick: 0.5 mm at least.',
+    'The slider has only 0.004 in of room in its channel and will stick: 1/8 in at least.',
   ],
   [
     'slides-lid',

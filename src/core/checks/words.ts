@@ -10,7 +10,8 @@ import type { Check, PlanFacts, Remedy } from './check';
 export function checkSentence(check: Check, say: Say): string {
   const words = SENTENCES[check.kind] as ((finding: Check, say: Say) => string) | undefined;
   if (!words) throw new Error(`no words for the check ${check.id}`);
-  const sentence = words(check, say);
+  // “Only less than a mark” is less than a mark.
+  const sentence = words(check, say).replace(/\bonly (?=less than )/giu, '');
   return sentence[0]!.toUpperCase() + sentence.slice(1);
 }
 

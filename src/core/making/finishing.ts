@@ -1,12 +1,14 @@
 import type { Say } from '../length';
 import type { Design } from '../design';
-import { partNamed, type Made, closurePlan, type ClosurePlan, type PlannedLayer } from '../plan';
+import { allNumbers, panelName, partNamed, type Made, closurePlan, type ClosurePlan, type PlannedLayer } from '../plan';
 import { CAUTION, closureWords } from './words';
+import { laidOnFlat, type LaidFlat } from './laid-flat';
 import type { StepDraft } from './step';
+import { uncapitalised } from '../text';
 import type { Finish, StepPicture } from '../looks';
 
 /** What is done with a layer once it is cut and punched. */
-export function layerStep({ on, upon, piece, ribbon }: PlannedLayer, made: Made, say: Say): StepDraft {
+export function layerStep({ on, upon, piece, ribbon, laid }: PlannedLayer, made: Made, say: Say): StepDraft {
   const own = `the ${piece.name}`;
   const flat = { kind: 'flat', piece: piece.name, near: 1, moves: movesOf(made, piece.name), fresh: 0 } as const;
   const is = { piece: piece.name, picture: flat };
@@ -37,13 +39,33 @@ export function layerStep({ on, upon, piece, ribbon }: PlannedLayer, made: Made,
         text: `Glue ${own} ${upon ? `in the middle of the ${upon}` : 'on the flap'}, the same border all round.`,
       };
     case 'front':
-    case 'back':
+    case 'back': {
+      const flatly = laidOnFlat(made).get(piece.name);
+      if (flatly && laid && upon === null) {
+        const { seat, from } = flatly;
+        const side = from && sideWords(from.side, made);
+        const where = from
+          ? `on the ${panelName(made.built, laid.panel)}, ${say(from.by)} from ${side}, the same border at both sides`
+          : `in the middle of the ${panelName(made.built, laid.panel)}, the same border at facing sides`;
+        return {
+          ...glued,
+          text: `On the ${laid.side} of the ${seat}, glue ${own} ${where}.`,
+        };
+      }
       return {
         ...glued,
         text: `Glue ${own} in the middle of ${upon ? `the ${upon}` : `the plain part of the ${on}`}.`,
       };
+    }
   }
 }
+
+const sideWords = (side: NonNullable<LaidFlat['from']>['side'], made: Made): string =>
+  side === 'opening'
+    ? 'its edge at the opening'
+    : side === 'far'
+      ? 'its edge away from the opening'
+      : `score ${allNumbers(made).get(side.score)?.number}`;
 
 const movesOf = (made: Made, name: string): number => partNamed(made, name).programme.moves.length;
 
@@ -64,11 +86,15 @@ export function discsStep(made: Made, design: Design, say: Say): StepDraft {
 }
 
 /** What shuts it. */
-export function closureStep({ kind, length, through }: ClosurePlan, made: Made, say: Say): StepDraft {
+export function closureStep({ kind, length, through }: ClosurePlan, made: Made, say: Say, flat = false): StepDraft {
+  const words = closureWords(kind, say(length), through);
+  // What lies under a mat is laid on the piece that the mat goes on.
+  const mat = made.layers.find(({ layer: { on } }) => on === 'front')?.layer;
+  const seat = flat && mat ? laidOnFlat(made).get(mat.piece.name)?.seat : undefined;
   return {
-    piece: made.pieces[0].piece.name,
+    piece: seat ?? made.pieces[0].piece.name,
     action: kind === 'ribbon' && !through ? 'glue' : 'close',
-    text: closureWords(kind, say(length), through),
+    text: seat && mat?.laid ? `On the ${mat.laid.side} of the ${seat}, ${uncapitalised(words)}` : words,
     picture: whenDone(made, 'closure'),
     ...(kind === 'dot' && { caution: CAUTION.smallParts }),
   };

@@ -1,5 +1,6 @@
 import type { PanelId, PanelName, ScoreId } from '../pattern';
-import type { Say } from '../length';
+import { mm, type Mm, type Say } from '../length';
+import { measured } from '../constructions';
 import { isReady, type FlatWork, type Stage, type StandingStage } from '../fold';
 import {
   CONTENTS,
@@ -12,7 +13,7 @@ import {
   panelName,
   pieceOf,
 } from '../plan';
-import { type Design, isPhotoSize } from '../design';
+import { calipersOf, type Design, isPhotoSize } from '../design';
 import { adhesiveSentence, CAUTION } from './words';
 import { listed } from '../text';
 import type { StepDraft } from './step';
@@ -27,8 +28,15 @@ export const isPlainFold = ({ step, joints }: Stage, made: Made): boolean =>
   !made.built.cavities.some(({ insertAfter }) => insertAfter === step.id);
 
 /** The piece a step of the assembly is about. */
-export const pieceWorkedOn = ({ step, moving }: Stage, { built }: Pick<Made, 'built'>): string =>
-  pieceOf(built, step.kind === 'fold' ? moving[0]! : step.panel).name;
+export const pieceWorkedOn = (stage: Stage, { built }: Pick<Made, 'built'>): string =>
+  pieceOf(built, stage.step.kind === 'fold' ? turnedAt(stage, built) : stage.step.panel).name;
+
+/** The panel that turns about a fold's own line: what is laid on it moves as well, and is not what is folded. */
+function turnedAt({ step, moving }: Stage, { pieces }: Made['built']): PanelId {
+  const own = step.kind === 'fold' ? step.hinges[0] : undefined;
+  const hinge = pieces.flatMap(({ hinges }) => hinges).find(({ id }) => id === own);
+  return hinge?.between.find((id) => moving.includes(id)) ?? moving[0]!;
+}
 
 /** Plain folds of one piece, one after the other. */
 export function foldsTogether(
@@ -49,6 +57,53 @@ export function foldsTogether(
     scores,
     text: `${listed(all)}; crease each with a folder.`,
     picture: { kind: 'folded', stage: last, since: last - stages.length + 1 },
+  };
+}
+
+/** Folds that go round what lies there, by their step: how far beyond its score each takes a second one, mm. */
+export const secondCreases = ({ built, folded }: Made, design: Design): ReadonlyMap<string, Mm> => {
+  const name = (panel: PanelId): PanelName => panelName(built, panel);
+  const thing = { folded, cavity: built.cavities[0], caliper: calipersOf(design), name };
+  return new Map(
+    measured(built.claims, 'pile', thing, design.construction.claims).flatMap(({ kind, at, value }) =>
+      kind === 'creases' && at ? [[at, mm(value)] as const] : [],
+    ),
+  );
+};
+
+/** The second score of a fold that goes round layers, and the fold on both. */
+export function onTwoScores(
+  steps: readonly StepDraft[],
+  stage: Stage,
+  i: number,
+  by: Mm,
+  made: Made,
+  numbers: ReadonlyMap<string, ScoreNumber>,
+  say: Say,
+): StepDraft[] {
+  const fold = steps.at(-1)!;
+  return [
+    {
+      piece: fold.piece,
+      action: 'score',
+      text: `Score the ${panelName(made.built, turnedAt(stage, made.built))} once more, ${say(by, 'up')} beyond ${scoreWords(stage.step, numbers).replace(' on ', '')}: it goes round what lies there.`,
+      picture: { kind: 'folded', stage: i, before: true },
+    },
+    ...steps.slice(0, -1),
+    { ...fold, text: `${fold.text} Crease it on both lines.` },
+  ];
+}
+
+/** What is cut off by hand of what was bought, before anything is glued. */
+export function trimStep(stage: Stage, i: number, made: Made, say: Say): StepDraft {
+  const { at, off } = stage.step.trims!;
+  return {
+    piece: pieceWorkedOn(stage, made),
+    action: 'trim',
+    readings: [{ at, what: 'off each far end', on: 'ruler' }],
+    text: `Trim ${say(at)} off ${off}.`,
+    caution: CAUTION.blade,
+    picture: { kind: 'folded', stage: i, before: true },
   };
 }
 
@@ -82,8 +137,7 @@ export function assemblySteps(
   const on = scoreWords(step, numbers);
   steps.push({
     piece,
-    ...(step.measures && { readings: [{ ...step.measures, on: 'ruler' as const }] }),
-    action: step.closes ? 'close' : 'fold',
+    action: step.closes ? 'close' : step.kind === 'place' && stage.joints.length > 0 ? 'glue' : 'fold',
     ...(step.kind === 'fold' ? { score: step.hinges[0]! } : {}),
     ...(step.kind === 'fold' && step.under ? { layer: step.under } : {}),
     ...(step.closes && glue ? { glue } : {}),
@@ -136,6 +190,9 @@ export function contentsSteps(
       : standing >= 0
         ? `Put the ${what} in.`
         : `Lay the ${what} on it.`;
+  // A holder's own sentence names the one thing it is for.
+  const all = cavity.put && holds && !cavity.put.includes(holds) ? ` What goes in: the ${holds}.` : '';
+  const put = `${cavity.put ?? plain}${all}`;
   const kept = contents && isPhotoSize(contents);
   const cautions = [...(cavity.food ? [CAUTION.food] : []), ...(kept ? [CAUTION.photo] : [])].join(' ');
   return [
@@ -154,7 +211,7 @@ export function contentsSteps(
     {
       piece,
       action: 'insert',
-      text: cavity.put ?? plain,
+      text: put,
       ...(glue && { joins: glue }),
       ...(cautions && { caution: cautions }),
       picture,
@@ -203,6 +260,7 @@ export function standingSteps(
     action: step.closes ? 'close' : 'fold',
     ...(hinges[0] ? { score: hinges[0] } : {}),
     text: `${step.name}${onScores(hinges, numbers)}${square && !step.closes ? ', square' : ''}.`,
+    ...(step.care && { caution: CAUTION[step.care] }),
     ...(glue && { joins: glue }),
     picture: { kind: 'standing', stage: i },
   });

@@ -16,6 +16,7 @@ export function handled(step: Step, design: Design, glue: ReadonlyMap<string, Ad
   const how = howOf(step, design, glue);
   const { kit } = design;
   const press = isPressed(step, design);
+  const holds = step.action === 'glue' && (glue.get(step.glue ?? step.joins ?? '') ?? design.adhesive.all);
   const trimmed = step.phase === 'cut' && kit.trimmer !== undefined;
   const wide = step.readings.find(({ what }) => what === 'wide' || what === 'each way');
   const high = step.readings.find(({ what }) => what === 'high');
@@ -39,6 +40,9 @@ export function handled(step: Step, design: Design, glue: ReadonlyMap<string, Ad
     ...(step.id === 1 ? { ifRough: SQUARING } : {}),
     ...(reaches ? { caution: CAUTION.trimmer } : {}),
     ...(press ? { caution: CAUTION.punch } : {}),
+    ...(holds === 'hot-glue'
+      ? { caution: [step.caution, CAUTION.hotGlue].filter((one, i, all) => one && all.indexOf(one) === i).join(' ') }
+      : {}),
   };
 }
 
@@ -70,10 +74,12 @@ function howOf(step: Step, design: Design, glue: ReadonlyMap<string, Adhesive>):
       return [creased(step, caliper), joining].filter(Boolean).join(' ');
     }
     case 'glue':
+      if (step.joins) return JOIN[glue.get(step.joins) ?? adhesive.all];
       return step.glue ? APPLY[glue.get(step.glue) ?? adhesive.all] : `${APPLY[adhesive.all]} ${JOIN[adhesive.all]}`;
     case 'insert':
       return step.joins ? JOIN[glue.get(step.joins) ?? adhesive.all] : '';
     case 'trim':
+      if (step.readings.length > 0) return 'Mark both ends of the cut; with a trimmer, all at one setting.';
       if (isPressed(step, design)) return 'Push the corner right into the corner rounder, and press once.';
       return step.rounds === undefined
         ? 'Cut on the line, and stop where the lines meet.'

@@ -27,6 +27,9 @@ export function materialsOf(made: Made, design: Design): Material[] {
     ),
     ...rings(made, design),
     ...taped(made),
+    ...[...made.folded.stages, ...(made.folded.standing?.stages ?? [])].flatMap(({ step: { takes } }): Material[] =>
+      takes === undefined ? [] : [{ what: takes, count: 1 }],
+    ),
     ...closureNeeds(closurePlan(made, design)),
   ];
 }
@@ -43,7 +46,7 @@ function closureNeeds(plan: ClosurePlan | null): Material[] {
   if (!plan || plan.trouble) return [];
   const { kind, discs, length } = plan;
   const buttons = kind === 'buttons' && discs.length > 0;
-  const cord = kind === 'band' ? 'strip for the band' : kind === 'ribbon' ? 'ribbon' : 'cord';
+  const cord = kind === 'band' ? 'strip for the band' : kind === 'ribbon' || kind === 'bow' ? 'ribbon' : 'cord';
   return [
     ...(buttons ? [{ what: 'disc', count: discs.length, across: discs[0]!.diameter }] : []),
     ...(buttons ? [{ what: 'washer', count: discs.length }] : []),

@@ -124,7 +124,7 @@ function eachHasItsStep(plan: Plan, steps: readonly Step[]): void {
           (step) =>
             step.piece === which &&
             step.phase !== 'cut' &&
-            (step.phase === 'fold' || /^Lay the (?:\w+ )?template/u.test(step.text)),
+            (step.phase === 'fold' || step.action === 'glue' || /^Lay the (?:\w+ )?template/u.test(step.text)),
         ),
       );
     const used = laid(name);
@@ -159,7 +159,12 @@ function eachHasItsStep(plan: Plan, steps: readonly Step[]): void {
       band: 'band of',
     };
     const word = words[closure.kind as keyof typeof words];
-    const own = folds.filter(({ text, piece }) => text.includes(word) && piece === made.pieces[0].piece.name);
+    // A ribbon that lies under a mat is laid with it, on the piece that is on.
+    const own = steps.filter(
+      ({ text, piece, phase }) =>
+        text.includes(word) &&
+        (closure.kind === 'ribbon' ? phase !== 'cut' : phase === 'fold' && piece === made.pieces[0].piece.name),
+    );
     expect(own.length).toBeGreaterThan(0);
   }
 }

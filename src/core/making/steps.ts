@@ -6,7 +6,17 @@ import { stillToDo } from '../mending';
 import { workOf, type Work } from './work';
 import { closureStep, discsStep, layerStep } from './finishing';
 import { cutStep, decorating, hasSeveral, toolSteps } from './flat';
-import { assemblySteps, contentsSteps, foldsTogether, isPlainFold, pieceWorkedOn, standingSteps } from './folding';
+import {
+  assemblySteps,
+  contentsSteps,
+  onTwoScores,
+  secondCreases,
+  foldsTogether,
+  isPlainFold,
+  pieceWorkedOn,
+  standingSteps,
+  trimStep,
+} from './folding';
 import { capitalised, listed, uncapitalised } from '../text';
 import { handled, withWaits } from './handling';
 import type { StepDraft, Step } from './step';
@@ -23,6 +33,12 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
   const holdsWith = new Map(advice.map(({ step, chosen }) => [ids.get(step) ?? '', chosen]));
   const numbers = allNumbers(made);
   const glueFor = (step: string) => advice.find((a) => a.step === step);
+  const twice = secondCreases(made, design);
+  const foldSteps = (stage: Stage, i: number): readonly StepDraft[] => {
+    const told = assemblySteps(stage, i, made, numbers, glueFor(stage.step.id), say, late);
+    const by = twice.get(stage.step.id);
+    return by === undefined ? told : onTwoScores(told, stage, i, by, made, numbers, say);
+  };
   const told = (work: Work): readonly StepDraft[] => {
     switch (work.do) {
       case 'cut':
@@ -33,8 +49,10 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
         return [decorating(work.what, work.part, made)];
       case 'fix-discs':
         return [discsStep(made, design, say)];
+      case 'trim':
+        return [trimStep(made.folded.stages[work.stage]!, work.stage, made, say)];
       case 'fold':
-        return assemblySteps(made.folded.stages[work.stage]!, work.stage, made, numbers, glueFor(work.id), say, late);
+        return foldSteps(made.folded.stages[work.stage]!, work.stage);
       case 'raise':
         return standingSteps(
           made.folded.standing!.stages[work.stage]!,
@@ -49,10 +67,10 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
       case 'layer':
         return [layerStep(work.layer, made, say)];
       case 'closure':
-        return [closureStep(work.closure, made, say)];
+        return [closureStep(work.closure, made, say, work.phase === 'flat')];
     }
   };
-  const steps = together(workOf(plan), made)
+  const steps = together(workOf(plan), made, twice)
     .flatMap((run) => {
       const [first] = run;
       const drafts = run.length > 1 ? [foldsTogether(stagesOf(run, made), lastOf(run), made, numbers)] : told(first);
@@ -113,7 +131,7 @@ type Phased = StepDraft & Pick<Step, 'phase'>;
 
 /** Where there are several pieces, flat work names its own, and every one that is worked on alike. */
 function named<T extends Phased>(draft: T, made: Made): T {
-  if (draft.phase !== 'flat' || !hasSeveral(made)) return draft;
+  if (draft.phase !== 'flat' || draft.picture.kind !== 'flat' || !hasSeveral(made)) return draft;
   const names = piecesOf(draft);
   const said = draft.text.toLowerCase();
   if (names.every((name) => said.includes(name.toLowerCase()))) return draft;
@@ -156,7 +174,7 @@ function again(
   made: Made,
 ): string {
   const quantity = timesOf(draft, made);
-  if (quantity === 1 || draft.phase === 'cut' || draft.action === 'glue') return '';
+  if (quantity === 1 || draft.phase === 'cut' || (draft.action === 'glue' && draft.glue !== undefined)) return '';
   const all = quantity === 2 ? 'both' : `all ${quantity}`;
   if (draft.phase === 'fold') return ` The same for ${all}.`;
   return before.some(({ piece, phase }) => piece === draft.piece && phase === 'flat')
@@ -190,11 +208,12 @@ type Run = readonly [Work, ...Work[]];
 const FOLDS = 4;
 
 /** Plain folds of one piece that follow each other are one thing to do; everything else stands by itself. */
-function together(all: readonly Work[], made: Made): readonly Run[] {
+function together(all: readonly Work[], made: Made, twice: ReadonlyMap<string, unknown>): readonly Run[] {
   const runs: [Work, ...Work[]][] = [];
   for (const work of all) {
     const last = runs.at(-1);
-    if (last && last.length < FOLDS && goesOn(last.at(-1)!, work, made)) last.push(work);
+    const alone = twice.has(work.id) || (last !== undefined && twice.has(last.at(-1)!.id));
+    if (last && !alone && last.length < FOLDS && goesOn(last.at(-1)!, work, made)) last.push(work);
     else runs.push([work]);
   }
   return runs;

@@ -5,6 +5,9 @@ import { CLOSURES, LAYER_PLACES, type DesignInput } from '../design';
 import { keyFigures } from '../looks';
 import { sayer } from '../length';
 import { stepsOf } from './steps';
+import { checksOf } from '../checks';
+import { boxOf } from '../geometry';
+import { laidOnFlat } from './laid-flat';
 import { workOf, type Work } from './work';
 
 const work = (construction: string, fields: object = {}): readonly Work[] =>
@@ -76,12 +79,82 @@ test('all pieces flat before the first fold, or each piece cut and scored before
   expect(flat('by-piece').slice(0, 2)).toEqual(['cut box', 'flat box']);
 });
 
-test('a ribbon lies under its mat, a cord goes round it, and neither is there before all is folded', () => {
-  const last = (kind: string): string[] =>
-    ids(work('card-holder', { layers: [{ on: 'front' }], closure: { kind } })).slice(-3);
-  expect(last('ribbon').indexOf('closure')).toBeLessThan(last('ribbon').indexOf('lay mat'));
-  expect(last('cord').indexOf('closure')).toBeGreaterThan(last('cord').indexOf('lay mat'));
-  expect(last('ribbon')).toContain('lay mat');
+test('a mat is on before anything is folded, a ribbon under it; a cord goes round what is finished', () => {
+  const order = (kind: string, ...steps: string[]): string[] =>
+    ids(work('card-holder', { layers: [{ on: 'front' }, { on: 'front' }], closure: { kind } })).filter((id) =>
+      ['flat holder', 'closure', 'lay mat', 'lay second mat', 'contents', ...steps].includes(id),
+    );
+  expect(order('ribbon')).toEqual(['flat holder', 'closure', 'lay mat', 'lay second mat', 'contents']);
+  expect(order('cord')).toEqual(['flat holder', 'lay mat', 'lay second mat', 'contents', 'closure']);
+  const all = work('card-holder', { layers: [{ on: 'front' }], closure: { kind: 'ribbon' } });
+  expect(all.findIndex(({ do: what }) => what === 'fold')).toBeGreaterThan(all.findIndex(({ id }) => id === 'lay mat'));
+});
+
+test.each(CONSTRUCTIONS.map(({ name }) => [name]))(
+  '%s: what is glued on flat lies where its step says, measured on the sheet',
+  (construction) => {
+    const thickness = construction === 'desk-file' ? 25 : 2;
+    const { made } = planOf({
+      version: 1,
+      construction,
+      contents: { width: '3 in', height: '4 in', thickness },
+      layers: [{ on: 'front' }, { on: 'back' }],
+    } as DesignInput);
+    for (const [name, { seat, from }] of laidOnFlat(made!)) {
+      const { laid } = made!.layers.find(({ piece }) => piece.name === name)!.layer;
+      const piece = made!.pieces.find((part) => part.piece.name === seat)!.piece;
+      const [panel, own] = [boxOf(piece.panels.find(({ id }) => id === laid!.panel)!.polygon), boxOf(laid!.polygon)];
+      const gaps = [own.minX - panel.minX, panel.maxX - own.maxX, own.minY - panel.minY, panel.maxY - own.maxY];
+      const [left, right, near, far] = gaps as [number, number, number, number];
+      if (from === null) {
+        expect(Math.max(Math.abs(left - right), Math.abs(near - far))).toBeLessThan(1.001);
+      } else {
+        // In the middle one way, and so far from one side the other.
+        expect(Math.min(Math.abs(left - right), Math.abs(near - far))).toBeLessThan(1.001);
+        expect(gaps.some((gap) => Math.abs(gap - from.by) < 1e-6)).toBe(true);
+      }
+    }
+  },
+);
+
+test('a fold that goes round layers is scored a second time as far beyond as its check says, and told by itself', () => {
+  const plan = planOf({
+    version: 1,
+    construction: 'envelope-trio',
+    contents: { width: '4 in', height: '4 in' },
+  });
+  const say = sayer('in', '1/8 in');
+  const steps = stepsOf(plan, say);
+  const found = checksOf(plan).filter(({ kind }) => kind === 'creases');
+  expect(found.length).toBeGreaterThan(0);
+  const told = steps.filter(({ phase, action }) => phase === 'fold' && action === 'score');
+  expect(told.map(({ text }) => /once more, (.*) beyond score/u.exec(text)![1])).toEqual(
+    found.map(({ value }) => say(value, 'up')),
+  );
+  for (const { id } of told) expect(steps[id]!.text).toContain('Crease it on both lines.');
+});
+
+test('what is bought is trimmed before the first glue, and photos go in once all is joined', () => {
+  const trimmed = work('flap-album');
+  const at = (id: string): number => trimmed.findIndex((one) => one.id === id);
+  expect(at('trim join-1')).toBeLessThan(trimmed.findIndex(({ do: what }) => what === 'fold'));
+  expect(trimmed.at(-1)!.id).toBe('contents');
+  // Left shut, its pockets open at the spine alone.
+  const shut = ids(work('flap-album', { options: { trim: 0 } }));
+  expect(shut.some((id) => id.startsWith('trim'))).toBe(false);
+  expect(shut.indexOf('contents')).toBeLessThan(shut.indexOf('join-3'));
+});
+
+test('holes for a lacing are laced, tips that meet are tied, a strap is held: nothing is told and then left', () => {
+  const last = (construction: string, fields: object = {}): string =>
+    stepsOf(
+      planOf({ version: 1, construction, contents: { width: 90, height: 90, thickness: 5 }, ...fields } as DesignInput),
+      sayer('mm', '1 mm'),
+    ).at(-1)!.text;
+  expect(last('storage-pocket')).toMatch(/^Lace .* crosswise through the holes/u);
+  expect(last('storage-pocket', { options: { tie: 'tied' } })).toMatch(/^Take .* of ribbon once round/u);
+  expect(last('diagonal-box', { options: { top: 'closed' } })).toMatch(/tie a bow/u);
+  expect(last('folio')).toMatch(/^With a dot of hook and loop/u);
 });
 
 test('what cannot close it is no work', () => {
@@ -129,4 +202,20 @@ test('a blank as large as its sheet is not cut, also where the sheet lies the ot
   expect([isCut({ width, height }), isCut({ width: height, height: width }), isCut({ width: height, height })]).toEqual(
     [false, false, true],
   );
+});
+
+test('hot glue has its caution wherever it is used, on mats as on flaps', () => {
+  const steps = stepsOf(
+    planOf({
+      version: 1,
+      construction: 'card-holder',
+      contents: { width: 60, height: 90 },
+      layers: [{ on: 'front' }],
+      adhesive: { all: 'hot-glue' },
+    }),
+    sayer('mm', '1 mm'),
+  ).filter(({ action }) => action === 'glue');
+  expect(steps.map(({ piece }) => piece)).toEqual(expect.arrayContaining(['mat', 'holder']));
+  for (const { text, caution } of steps)
+    expect([text, caution?.match(/Hot glue burns/gu)]).toEqual([text, ['Hot glue burns']]);
 });

@@ -12,6 +12,7 @@ import {
   scoreNumbers,
 } from '../plan';
 import { liesAsItIs } from '../mending';
+import { laidOnFlat } from './laid-flat';
 import { inOrder, type Operation } from './order';
 
 /** Cutting the blanks, working on the flat sheets, folding and gluing. */
@@ -25,6 +26,8 @@ type Done =
   | { readonly do: 'decorate'; readonly part: MadePiece; readonly what: Decoration }
   /** Discs fixed to the flat sheet, for a cord to wind round. */
   | { readonly do: 'fix-discs' }
+  /** What is cut off by hand of what was bought, for the stage that says so. */
+  | { readonly do: 'trim'; readonly stage: number }
   | { readonly do: 'fold'; readonly stage: number }
   | { readonly do: 'raise'; readonly stage: number }
   /** What goes in is laid down before the first wall stands, or put in once there is room for it. */
@@ -156,11 +159,17 @@ export function workOf({ made, design }: Plan): readonly Work[] {
         rank: byPiece ? rank + 1 : made.pieces.length + 1 + i,
       });
   });
-  /** Everything that is done to a piece while it is flat. */
-  const flatOf = (name: string): string[] => [
+  const onFlat = laidOnFlat(made);
+  /** Everything that is done to a piece while it is flat, but for what is laid on it. */
+  const workedOn = (name: string): string[] => [
     `flat ${leadOf(name)}`,
     ...design.decorate.map((what) => `${what} ${name}`),
   ];
+  const laidOn = (name: string): string[] =>
+    made.layers.flatMap(({ layer }) =>
+      onFlat.get(layer.piece.name)?.seat === name ? [`lay ${layer.piece.name}`] : [],
+    );
+  const flatOf = (name: string): string[] => [...workedOn(name), ...laidOn(name)];
   const closure = closurePlan(made, design);
   const closes = closure !== null && closure.trouble === null;
   const floor = 2 * (made.pieces.length + made.layers.length) + 1;
@@ -188,6 +197,9 @@ export function workOf({ made, design }: Plan): readonly Work[] {
       ...(own.has(name) ? [...flatOf(name), ...(discs && holed.includes(name) ? ['discs'] : [])] : []),
       ...(lastOn.has(name) ? [lastOn.get(name)!] : []),
     ]);
+    const trim = step.trims ? [`trim ${step.id}`] : [];
+    // All trimming comes before the first glue.
+    if (step.trims) work.push({ do: 'trim', stage: i, id: trim[0]!, phase: 'flat', after: [], rank: floor - 0.75 });
     const waits = after(i) && pieces.includes(seat!);
     if (waits) needed = Math.min(needed, floor + i);
     work.push({
@@ -196,7 +208,12 @@ export function workOf({ made, design }: Plan): readonly Work[] {
       id: step.id,
       phase: 'fold',
       after: [
-        ...new Set([...flat, ...(step.after ?? []).filter((id) => toCome.has(id)), ...(waits ? ['contents'] : [])]),
+        ...new Set([
+          ...flat,
+          ...trim,
+          ...(step.after ?? []).filter((id) => toCome.has(id)),
+          ...(waits ? ['contents'] : []),
+        ]),
       ],
       rank: floor + i,
     });
@@ -241,20 +258,24 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   // A ribbon under a mat is laid before the mat; everything else closes what is finished.
   const under = closes && closure.kind === 'ribbon';
   const mats = going('front', 'back', 'flap');
+  const underFlat = under && made.layers.every(({ layer: { on, piece } }) => on !== 'front' || onFlat.has(piece.name));
   for (const { layer } of made.layers) {
     const { on, upon, piece } = layer;
+    const seat = onFlat.get(piece.name)?.seat;
     const lower = upon ? [`lay ${upon}`] : [];
     const place =
       on === 'sheet'
         ? { after: [], rank: 0.5 }
         : on === 'inside'
           ? { after: inserted >= 0 ? [cavity!.insertAfter] : [], rank: at - 0.25 }
-          : { after: [...finished, ...(under ? ['closure'] : [])], rank: last + 2 };
+          : seat !== undefined
+            ? { after: [...workedOn(seat), ...(underFlat && on === 'front' ? ['closure'] : [])], rank: floor - 0.6 }
+            : { after: [...finished, ...(under ? ['closure'] : [])], rank: last + 2 };
     work.push({
       do: 'layer',
       layer,
       id: `lay ${piece.name}`,
-      phase: on === 'sheet' ? 'flat' : 'fold',
+      phase: on === 'sheet' || seat !== undefined ? 'flat' : 'fold',
       after: [
         work.some(({ id }) => id === `flat ${piece.name}`) ? `flat ${piece.name}` : `cut ${piece.name}`,
         ...lower,
@@ -265,7 +286,18 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   }
   if (closes) {
     const after = [...finished, ...(cavity ? ['contents'] : []), ...(under ? [] : mats)];
-    work.push({ do: 'closure', closure, id: 'closure', phase: 'fold', after, rank: last + 3 });
+    work.push(
+      underFlat
+        ? {
+            do: 'closure',
+            closure,
+            id: 'closure',
+            phase: 'flat',
+            after: [...own].flatMap(workedOn),
+            rank: floor - 0.65,
+          }
+        : { do: 'closure', closure, id: 'closure', phase: 'fold', after, rank: last + 3 },
+    );
   }
   return inOrder(work);
 }

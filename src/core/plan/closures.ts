@@ -225,9 +225,10 @@ export function closurePlan(
   made: Folded,
   { closure, thickness }: Pick<Design, 'closure' | 'thickness'>,
 ): ClosurePlan | null {
-  const { kind, disc } = closure;
-  if (kind === 'none') return null;
+  const { disc } = closure;
   const { built, folded } = made;
+  const kind = closure.kind === 'none' ? (built.ties ?? 'none') : closure.kind;
+  if (kind === 'none') return null;
   if (folded.standing) return roundBox(kind, made);
   const stack = ownPaper(folded.finished, built);
   const view = viewOf(built, stack);

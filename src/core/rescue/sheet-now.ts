@@ -58,7 +58,9 @@ export function sheetNow(
   const state = simulate(piece.blank, tool, done);
   const edges = [...new Set(state.notched)].sort();
   const folded =
-    wrong.phase === 'fold' ? before.filter((s) => s.phase === 'fold' && s.action === 'fold').map((s) => s.text) : [];
+    wrong.phase === 'fold'
+      ? before.filter((s) => s.phase === 'fold' && (s.action === 'fold' || s.joins !== undefined)).map((s) => s.text)
+      : [];
   const { width, height } = piece.blank;
   const size = isSquare({ width, height }) ? `${say(width)} square` : `${say(width)} × ${say(height)}`;
   const several = made.pieces.length > 1 ? `The ${piece.name}` : 'The sheet';

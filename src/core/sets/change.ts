@@ -105,6 +105,15 @@ export function withRemedy(set: SetInput, remedy: SetRemedy): SetInput {
       return withPart(set, remedy.part, { quantity: remedy.to });
     case 'own-size':
       return { ...set, parts: set.parts.map((part) => (part.id === remedy.part ? sizeless(part) : part)) };
+    case 'turned':
+      return {
+        ...set,
+        parts: set.parts.map(({ given, ...part }) =>
+          given && part.id === remedy.part
+            ? { ...part, given: { ...given, width: given.height, height: given.width } }
+            : { ...part, ...(given && { given }) },
+        ),
+      };
     case 'room':
       return withPart(set, remedy.in, {
         holds: set.parts

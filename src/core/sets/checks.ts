@@ -33,8 +33,9 @@ export interface SetFacts {
 }
 export type SetKind = keyof SetFacts;
 
-/** What would mend it, as data: more or fewer of a part, or its size from what it holds again. */
+/** What would mend it, as data: more or fewer of a part, its size from what it holds again, or what it holds turned. */
 export type SetRemedy =
+  | { readonly code: 'turned'; readonly part: string; readonly name: string }
   | { readonly code: 'quantity'; readonly part: string; readonly name: string; readonly to: number }
   | { readonly code: 'own-size'; readonly part: string; readonly name: string }
   | {
@@ -68,7 +69,7 @@ export function setChecks(planned: SetPlan): SetCheck[] {
     ...planned.parts.flatMap((one) => [
       ...planChecks(one, planned),
       ...countChecks(one.part, planned),
-      ...goesInChecks(one),
+      ...goesInChecks(one, planned),
       ...asLargeChecks(one, planned),
       ...gripChecks(one),
       ...pieceChecks(one),
@@ -133,11 +134,25 @@ const countChecks = ({ id, name, quantity, given }: Part, { set }: SetPlan): Set
   });
 
 /** Whether what stands by itself takes what it holds. */
-function goesInChecks({ part, plan, holds }: PlannedPart): SetCheck[] {
+function goesInChecks({ part, plan, holds }: PlannedPart, { set }: SetPlan): SetCheck[] {
   const { id, name, given, fixed } = part;
   if (!fixed || !holds || !plan.made) return [];
-  const room = given && !given.envelope ? givenRoom(given, holds) : madeRoom({ plan }, holds);
-  const remedies: SetRemedy[] = given ? [] : [{ code: 'own-size', part: id, name }];
+  const roomFor = (contents: Contents): Room[] =>
+    given && !given.envelope ? givenRoom(given, contents) : madeRoom({ plan }, contents);
+  const room = roomFor(holds);
+  // What has a size of its own and no mouth may lie the other way round.
+  const [held, ...more] = part.holds.flatMap((hold) => set.parts.find((one) => one.id === hold.part) ?? []);
+  const turns =
+    held?.given &&
+    !held.given.envelope &&
+    more.length === 0 &&
+    roomFor({ ...holds, width: holds.height, height: holds.width }).every(
+      ({ left, least }) => left >= least - TOLERANCE.folded,
+    );
+  const remedies: SetRemedy[] = [
+    ...(turns ? [{ code: 'turned', part: held.id, name: held.name } as const] : []),
+    ...(given ? [] : [{ code: 'own-size', part: id, name } as const]),
+  ];
   return room.flatMap(({ side, left, least }): SetCheck[] => {
     const level = left < -TOLERANCE.folded ? 'fail' : left < least - TOLERANCE.folded ? 'warn' : 'pass';
     return [

@@ -139,7 +139,7 @@ export const ENVELOPE_WAYS: readonly EnvelopeWay[] = [
           envelopeHeight: have.deep,
           envelopes: Math.min(most('flap-album', 'envelopes'), have.count),
         },
-        ['card page'],
+        [],
       ),
   },
   {

@@ -86,6 +86,27 @@ test('each thing wrong with a set has its place and a sentence', () => {
   expectApproved('sets/complaints', `${lines.join('\n')}\n`);
 });
 
+test('a photo that goes in the other way round is turned by one button, and is not where it would not', () => {
+  const photo = { id: 'photo', name: 'Photo', given: { width: '4 in', height: '6 in', thickness: 0.3 } };
+  const bought = (height: string) => ({
+    id: 'bought',
+    name: 'Bought envelope',
+    given: { width: '7 in', height, thickness: 0.4, envelope: { flap: '2 in', shape: 'pointed', opens: 'width' } },
+    holds: [{ part: 'photo' }],
+  });
+  const failed = (input: SetInput) =>
+    setChecks(planned(input)).filter(({ kind, level }) => kind === 'goes-in' && level === 'fail');
+  const [check, ...others] = failed(set(photo, bought('5 in')));
+  expect(others).toEqual([]);
+  const [turn] = check!.remedies;
+  expect(setRemedyLabel(turn!)).toBe('Turn the photo a quarter');
+  const turned = withRemedy(set(photo, bought('5 in')), turn!);
+  expect(turned.parts[0]).toMatchObject({ given: { width: '6 in', height: '4 in', thickness: 0.3 } });
+  expect(turned.parts[1]).toEqual(bought('5 in'));
+  expect(failed(turned)).toEqual([]);
+  expect(failed(set(photo, bought('3 1/2 in')))[0]!.remedies).toEqual([]);
+});
+
 test('what is found across a set, and what helps', () => {
   const found: [string, SetInput][] = [
     ['five cards, four envelopes', set(card, envelope)],

@@ -51,6 +51,8 @@ export function setRemedyLabel(remedy: SetRemedy): string {
   switch (remedy.code) {
     case 'quantity':
       return `${remedy.name}: make it ${remedy.to}`;
+    case 'turned':
+      return `Turn the ${uncapitalised(remedy.name)} a quarter`;
     case 'own-size':
       return `Size the ${uncapitalised(remedy.name)} for what it holds`;
     case 'room':

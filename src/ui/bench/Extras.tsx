@@ -135,7 +135,7 @@ export function Extras({ design, made, onChange }: ExtrasProps) {
               <Select<Closure>
                 className={styles.wide}
                 aria-label="How it is shut"
-                value={closure.kind}
+                value={closure.kind === 'none' ? (made?.built.ties ?? 'none') : closure.kind}
                 options={CLOSURES.map((value) => ({ value, label: SHUTS[value] }))}
                 onChange={(kind) => onChange({ closure: { ...closure, kind } }, 'closure')}
               />

@@ -8,6 +8,13 @@ import { sizeLabel, type BriefProps } from './brief';
 import { SizeFields } from './SizeFields';
 import styles from './Brief.module.css';
 
+/** What is asked, and of what: an album is sized from the photos it is for. */
+const ASKED = {
+  size: { title: 'Its size', sides: ['Width', 'Height'] },
+  photos: { title: 'The photos it is for', sides: ['Photo’s width', 'Photo’s height'] },
+  contents: { title: 'What goes in', sides: ['Width', 'Height'] },
+} as const;
+
 /** Contents first: their size, by a usual name or measured. */
 export function WhatGoesIn({ design, onChange }: BriefProps) {
   const { units } = useUnits();
@@ -15,9 +22,11 @@ export function WhatGoesIn({ design, onChange }: BriefProps) {
   if (!contents) return null;
   const change = (part: Partial<typeof contents>, key: string): void =>
     onChange({ contents: { ...contents, ...part } }, key);
+  const { does } = design.construction;
+  const { title, sides } = ASKED[does === 'decorates' ? 'size' : does === 'gathers' ? 'photos' : 'contents'];
   return (
     <>
-      <h2>{design.construction.does === 'decorates' ? 'Its size' : 'What goes in'}</h2>
+      <h2>{title}</h2>
       <Select
         {...inWords}
         aria-label="Usual sizes of contents"
@@ -33,7 +42,7 @@ export function WhatGoesIn({ design, onChange }: BriefProps) {
         }}
       />
       <SizeFields
-        labels={['Width', 'Height']}
+        labels={sides}
         value={contents}
         least={5}
         onChange={(side, length) => change({ [side]: length }, side)}

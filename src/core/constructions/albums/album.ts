@@ -232,19 +232,32 @@ export function covers(
   };
 }
 
-/** Cards for photos: a border of twice `reveal` all round, and a layer on them half as wide again. */
+/** Cards for photos, one on each face: a border of twice `reveal` all round, and a layer on either side with half of it. */
 export const photoCards = (
   photo: { readonly width: Mm; readonly height: Mm },
   reveal: number,
   quantity: number,
 ): Parts => {
   const card = albumSheet('photo-card', 'photo card', photo.width + 4 * reveal, photo.height + 4 * reveal, quantity);
-  const layer = albumSheet('photo-layer', 'photo layer', photo.width + 2 * reveal, photo.height + 2 * reveal, quantity);
+  const [wide, high] = [photo.width + 2 * reveal, photo.height + 2 * reveal];
+  const front = albumSheet('photo-layer', 'photo layer', wide, high, quantity);
+  const back = albumSheet('photo-back-layer', 'back photo layer', wide, high, quantity);
   return {
-    pieces: [card, layer],
+    pieces: [card, front, back],
     steps: [
-      glued(layer, 'photo-card', segment(reveal, reveal + layer.blank.height, reveal, reveal), {
+      glued(front, 'photo-card', segment(reveal, reveal + high, reveal, reveal), {
+        name: 'Glue a layer on the photo card',
         over: false,
+        care: 'photo',
+      }),
+      place('lay-photo-back-layer', 'Glue a layer on the other side of the photo card', {
+        panel: 'photo-back-layer',
+        onto: 'photo-card',
+        line: segment(0, 0, wide, 0),
+        on: segment(reveal + wide, reveal, reveal, reveal),
+        over: true,
+        level: 'bottom',
+        gluedTo: ['photo-card'],
         care: 'photo',
       }),
     ],

@@ -69,7 +69,7 @@ describe('ring album', () => {
       '5.75 × 5.625': 16, // side pull-outs: e − 3/8, and clear of the holes
       '5.5 × 5.375': 32,
       '4.5 × 4.5': 16, // photo cards: photo and four borders
-      '4.25 × 4.25': 16,
+      '4.25 × 4.25': 32, // their layers, one a side
       '8 × 8': 2, // wraps: board and twice the turn-in and the board
       '6.5 × 6.5': 2, // linings
       '0.75 × 6.125': 1, // the guide for the holes
@@ -179,7 +179,7 @@ describe('ring album', () => {
     const photos = (construction: string, options: object, photo: string) =>
       found(construction, options, { contents: { width: photo, height: photo } }).find(({ id }) => id === 'photos')!;
     const ring = { envelope: '6 1/8 in' };
-    expect(photos('ring-album', ring, '4 3/4 in')).toMatchObject({ level: 'pass', value: 16 });
+    expect(photos('ring-album', ring, '4 3/4 in')).toMatchObject({ level: 'pass', value: 32 });
     // Its card is half an inch larger, and the mat 5 1/4 in across.
     expect(photos('ring-album', ring, '5 in')).toMatchObject({
       level: 'warn',
@@ -483,7 +483,7 @@ test('what an envelope is sold by is told from what it measures: up to 1/8 in ov
 test('trimmed ends are cut off by the length the holder is drawn for, and the step shows it', () => {
   const steps = (trim: string | number) =>
     stepsOf(plan('flap-album', { envelopeWidth: '5 3/4 in', envelopeHeight: '4 3/8 in', trim }), say);
-  const first = steps('1/4 in').find(({ text }) => text.startsWith('Trim the far end'))!;
+  const first = steps('1/4 in').find(({ text }) => text.startsWith('Trim 1/4 in off the far end'))!;
   expect(first.readings).toEqual([{ at: inches(1 / 4), on: 'ruler', what: 'off each far end' }]);
   expect(steps(0).some(({ text }) => text.startsWith('Trim'))).toBe(false);
 });

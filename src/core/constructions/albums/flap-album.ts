@@ -88,14 +88,16 @@ function build(brief: Brief<Options>): BuildResult {
     return refuse(tooLarge('envelopes', 'number of envelopes', n, Math.floor((n * most) / spans)));
   const bound = options.cover ? boundIn(cover, page, [first, all.at(-1)!], spans, brief) : { ...NO_PARTS, cover: [] };
   const { pieces } = partsOf([mat, cards, bound]);
-  const cavity = pocket(second, first, page, trim > 0);
+  // Photos go in once everything is joined; where the far ends stay shut, before the spine is.
+  const insertAfter = trim > 0 ? [...mat.steps, ...bound.steps].at(-1)!.id : 'back-2';
+  const cavity = { ...pocket(second, first, page, trim > 0), insertAfter };
   return built({
     ...PLAIN,
     pieces: [pieces[0]!, ...all.map(({ piece }) => piece), ...pieces.slice(1)],
     assembly: [
       ...all.flatMap(({ shut }) => shut),
       ...bound.cover,
-      place('join-1', firstWords(options), {
+      place('join-1', 'Lay the first two envelopes front to front and glue flap on flap', {
         panel: '1-front',
         onto: '2-front',
         line: first.mouth,
@@ -103,7 +105,7 @@ function build(brief: Brief<Options>): BuildResult {
         over: true,
         level: 'bottom',
         gluedTo: ['2-flap'],
-        ...(trim > 0 && { measures: { at: trim, what: 'off each far end' } }),
+        ...(trim > 0 && { trims: { at: trim, off: 'the far end of every envelope, so that it opens' } }),
       }),
       fold('back-2', 'Fold the joined flap back over the second envelope', ['2-s-flap', '1-s-flap']),
       ...chain.slice(0, 1),
@@ -160,9 +162,6 @@ function build(brief: Brief<Options>): BuildResult {
     ],
   });
 }
-
-const firstWords = ({ trim }: Options): string =>
-  `${trim > 0 ? 'Trim the far end of every envelope, so that it opens. ' : ''}Lay the first two envelopes front to front and glue flap on flap`;
 
 /** The page, from the envelope that was measured, or from the one the photo takes. */
 function pageFor(brief: Brief<Options>): Page {
@@ -243,8 +242,13 @@ function linked(k: number, all: readonly DrawnEnvelope[], { envelopes, cover }: 
 }
 
 /** The pocket of the second envelope, open where it was trimmed; left shut, the first one’s, open at the spine. */
-function pocket(second: DrawnEnvelope, first: DrawnEnvelope, { deep }: Page, trimmed: boolean): FlatCavity {
-  const common = { id: 'pocket', kind: 'pocket', insertAfter: 'back-2', covered: { floor: 1, roof: 1 } } as const;
+function pocket(
+  second: DrawnEnvelope,
+  first: DrawnEnvelope,
+  { deep }: Page,
+  trimmed: boolean,
+): Omit<FlatCavity, 'insertAfter'> {
+  const common = { id: 'pocket', kind: 'pocket', covered: { floor: 1, roof: 1 } } as const;
   const { from, to } = second.mouth;
   return trimmed
     ? {

@@ -212,17 +212,17 @@ function build(brief: Brief<Options>): BuildResult {
             quantity,
           ]),
         ),
-        // Boards count as paper where they lie; pull-outs are three papers each, photos lie on a card and its layer.
+        // Boards count as paper where they lie; pull-outs are three papers each, photos lie on both faces of a card with its layers.
         between: mm(
           2 * Math.max(0, options.board - brief.caliper) +
             pages *
               (3 * brief.caliper * cards.length +
-                (asked ? 2 * (2 * brief.caliper + Math.max(asked.thickness, brief.caliper)) : 0)),
+                (asked ? 2 * (3 * brief.caliper + 2 * Math.max(asked.thickness, brief.caliper)) : 0)),
         ),
         by: 'rings',
         spans: null,
         photos: asked && {
-          count: 2 * pages,
+          count: 4 * pages,
           width: asked.width,
           height: asked.height,
           border: mm(2 * r),

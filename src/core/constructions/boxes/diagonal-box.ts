@@ -174,6 +174,7 @@ function build(brief: Brief<Options>): BuildResult {
           ]),
       { kind: 'tips-turned', flaps: [...box.turned, ...(lid?.turned ?? [])] },
     ],
+    ties: lidded ? null : 'bow',
   });
 }
 

@@ -92,13 +92,13 @@ export const leaves: ClaimType<Leaves, LeavesFacts> = {
   words: {
     photos: ({ level, value, about: { width, height, carded } }, say) =>
       level === 'pass'
-        ? `It holds ${value} ${value === 1 ? 'photo' : 'photos'} of ${say(width)} × ${say(height)}${carded ? ' on cards of their own' : ''}, one on each face of a page.`
+        ? `It holds ${value} ${value === 1 ? 'photo' : 'photos'} of ${say(width)} × ${say(height)}, ${carded ? 'two to a card, a card on each face of a page' : 'one on each face of a page'}.`
         : `The photo ${carded ? 'with its card ' : ''}is ${say(value, 'up')} larger than the ${level === 'fail' ? 'page' : 'mat it lies on'}. Take smaller photos, or larger envelopes.`,
     closed: ({ level, value, about: { by, ring, spans } }, say) =>
       level === 'warn'
-        ? `Closed and filled it is ${say(value, 'up')} thick, and the strip over the spine spans ${say(spans ?? 0)}: cut it wider.`
+        ? `Closed and filled it is ${say(value)} thick, and the strip over the spine spans ${say(spans ?? 0)}: cut it wider.`
         : by === 'rings'
-          ? `Closed and filled it is ${say(value, 'up')} thick: take rings of ${say(ring, 'up')} inside, or more.`
-          : `Closed and filled it is ${say(value, 'up')} thick: that is what its spine goes round.`,
+          ? `Closed and filled it is ${say(value)} thick: take rings of ${say(ring, 'up')} inside, or more.`
+          : `Closed and filled it is ${say(value)} thick: that is what its spine goes round.`,
   },
 };

@@ -147,7 +147,6 @@ function standing(brief: Brief<Options>, width: number, side: Mm, tall: Mm): Bui
   const rest = wrap.rest(joined ? lap : end);
   return built({
     ...PLAIN,
-    front: 'above',
     pieces: joined
       ? [
           drawPiece({

@@ -173,7 +173,12 @@ function build(brief: Brief<Options>): BuildResult {
     raiseStep('close-wing-1', 'Fold the left wing over the notebook', [['s-wing-1']]),
     raiseStep('raise-spine-2', 'Raise the right spine', [['s-spine-2']]),
     raiseStep('close-wing-2', 'Fold the right wing over the left', [['s-wing-2']]),
-    raiseStep('close', 'Bring the strap round the edge', [['s-strap-tab']], { closes: true }),
+    raiseStep(
+      'close',
+      'With a dot of hook and loop between its end and the left wing, bring the strap round the edge',
+      [['s-strap-tab']],
+      { closes: true, takes: 'dot of hook and loop', care: 'smallParts' },
+    ),
   ];
   return built({
     ...PLAIN,

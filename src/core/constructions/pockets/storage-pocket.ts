@@ -37,6 +37,7 @@ const holesAlong = (y: number): readonly number[] =>
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { topFlap: T, show, sideFlap: x, sideScore: ss, frontPocket, tie } = options;
+  const laced = tie === 'laced' && x - ss > 2 * HOLE.in;
   let W: number;
   let B: number;
   if (blank) {
@@ -216,7 +217,8 @@ function build(brief: Brief<Options>): BuildResult {
         blank ? -2 : -1,
       ),
     ],
-    features: tie === 'laced' && x - ss > 2 * HOLE.in ? holes : [],
+    features: laced ? holes : [],
+    ties: laced ? 'laced' : 'bow',
   });
 }
 

@@ -109,6 +109,8 @@ export interface Built {
   /** What it promises beyond its pattern. */
   readonly claims: readonly Claim[];
   readonly start: Start;
+  /** What shuts it where its own options say so, unless its maker chooses something else; null for nothing. */
+  readonly ties: 'laced' | 'bow' | null;
   /** Panels meant to stand out past the floor. */
   readonly proud: readonly PanelId[];
   /** The side of the finished pile that is looked at: what lay on the table, or the top. */
@@ -124,6 +126,7 @@ export const PLAIN = {
   cavities: [],
   claims: [],
   start: { edge: 1, reference: 'ruler' },
+  ties: null,
   proud: [],
   front: 'below',
   opensTo: null,

@@ -11,9 +11,11 @@ export interface StepBasics {
   /** Panels whose inside is glued to the contents that lie there. */
   readonly sticks?: readonly PanelId[];
   /** What may hurt, or spoil, where the work itself does not say so. */
-  readonly care?: 'fixings' | 'photo';
-  /** What its maker measures at it by hand: what is to be cut off, and where. */
-  readonly measures?: { readonly at: Mm; readonly what: string };
+  readonly care?: 'fixings' | 'photo' | 'smallParts';
+  /** What it takes besides paper and glue, one of it. */
+  readonly takes?: string;
+  /** What its maker cuts off by hand before anything is glued: how much, and where. */
+  readonly trims?: { readonly at: Mm; readonly off: string };
   /** What is glued at it is held by tape of this width, unless its maker chooses otherwise. */
   readonly tape?: Mm;
   /** Done once, however many alike its pieces are. */
