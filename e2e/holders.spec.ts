@@ -210,9 +210,11 @@ test('what is laid on it and what shuts it: in the steps, and every piece in the
   await setLength(page, 'Border of the second mat', '1/4 in');
   await page.getByText('Steps', { exact: true }).click();
   const steps = page.getByRole('list', { name: 'Steps in order' });
-  await expect(steps).toContainText('Glue the mat in the middle');
+  await expect(steps).toContainText('glue the mat on the front');
   const text = (await steps.textContent()) ?? '';
-  expect(text.indexOf('of ribbon across the middle')).toBeLessThan(text.indexOf('Glue the mat in the middle'));
+  expect(text.indexOf('of ribbon across the middle')).toBeLessThan(text.indexOf('glue the mat on the front'));
+  // Both lie there before anything is folded.
+  expect(text.indexOf('glue the mat on the front')).toBeLessThan(text.indexOf('Fold the hem in'));
   const svg = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
   const groups = parseSync(svg.bytes.toString('utf8')).children.filter((child) => child.attributes.transform);
   expect(groups.map((group) => group.attributes.id)).toEqual([

@@ -1,5 +1,6 @@
 /** Rescue: what a sheet that went wrong can still be, held to what is folded; mishaps as makers tell them (common practice). */
 import fc from 'fast-check';
+import { faultsOf, seededMishaps } from '../../../tests/helpers/mishaps';
 import { runs } from '../../../tests/helpers/runs';
 import { CONSTRUCTIONS } from '../constructions';
 import { inches, mm, sayer } from '../length';
@@ -197,6 +198,11 @@ describe('laws of every way out', () => {
       }),
       runs(3),
     );
+  });
+
+  test('of seeded mishaps none has a way first that takes more paper than the plainest, or keeps less; none are called alike', () => {
+    // As many as `npm run bench mishaps` draws of them all, from the first on.
+    for (const one of seededMishaps(runs(12).numRuns)) expect(faultsOf(allWaysOut(one, say))).toEqual([]);
   });
 
   test('where no paper is missing the plan folded on the scarred sheet has the plan’s own outline', () => {
