@@ -31,10 +31,13 @@ function useCounted<A>(
     pause: PAUSE,
     make: () => new Worker(new URL('../../workers/hands.worker.ts', import.meta.url), { type: 'module' }),
     job: async (remote, tell) => {
+      // How far it is comes by a road of its own, and may come after the answer: that stays.
+      let over = false;
       const { answer, why } = await ask(
         remote,
-        proxy((done: number) => tell({ done, answer: null })),
+        proxy((done: number) => over || tell({ done, answer: null })),
       );
+      over = true;
       if (answer) tell({ done: 1, answer });
       return why;
     },

@@ -34,18 +34,15 @@ export function useBeside<W extends Greets, Told>({ key, pause, make, job }: Wor
   const begin = useEffectEvent((tell: (part: Partial<typeof nothing>) => void, gone: () => boolean): void => {
     tell({ running: true, trouble: null });
     helper.current = startHelper<W>(make);
-    // What is told on the way comes by another road than the answer, and may come after it.
-    let over = false;
-    const finish = (why: string | null): void => {
-      over = true;
-      tell({ running: false, trouble: why });
-    };
     helper.current
       .ask(
-        (remote) => job(remote, (told) => !over && tell({ told, trouble: null })),
+        (remote) => job(remote, (told) => tell({ told, trouble: null })),
         (silent) => tell({ trouble: silent.message }),
       )
-      .then(finish, (error: unknown) => finish(helperWhy(error)))
+      .then(
+        (why) => tell({ running: false, trouble: why }),
+        (error: unknown) => tell({ running: false, trouble: helperWhy(error) }),
+      )
       .finally(() => !gone() && end());
   });
   useEffect(() => {
