@@ -4,20 +4,23 @@ import {
   carriedLeaf,
   hasPanel,
   inView,
+  outOfView,
   layerOf,
   leafOf,
   type Leaf,
+  type Side,
   type Stack,
   type Standing,
   type Touch,
   type View,
 } from '../fold';
-import { apply, posed, type Polygon } from '../geometry';
+import { apply, invert, posed, type Polygon, type Segment } from '../geometry';
 import type { Design } from '../design';
 import {
   type Made,
   basePieces,
   viewOf,
+  partNamed,
   closurePlan,
   type ClosurePlan,
   glueAreas,
@@ -40,6 +43,27 @@ export const inPile = (
   hasPanel(stack, panel)
     ? polygons.map((ring) => ring.map((p) => inView(view, apply(layerOf(stack, panel).map, p))))
     : [];
+
+/** What lies on one side of a flat sheet: its layers up to the one laid now, and the ribbon that goes under them; on the sheet. */
+export function gluedFlat(
+  made: Made,
+  design: Pick<Design, 'closure' | 'thickness'>,
+  of: string,
+  { side, laying }: { readonly side: Side; readonly laying: string },
+): { readonly laid: readonly Polygon<'sheet'>[]; readonly ribbon: Segment<'sheet'> | null } {
+  const own = new Set(partNamed(made, of).piece.panels.map(({ id }) => id));
+  const all = laidOnFaces(made).filter((one) => own.has(one.panel) && one.side === side);
+  const upTo = all.findIndex(({ name }) => name === laying) + 1;
+  const closure = closurePlan(made, design);
+  const front = made.layers.find(({ layer }) => layer.on === 'front')?.layer.laid;
+  const { finished } = made.folded;
+  if (closure?.kind !== 'ribbon' || !closure.line || !front || !own.has(front.panel) || front.side !== side)
+    return { laid: all.slice(0, upTo).map(({ polygon }) => polygon), ribbon: null };
+  const back = invert(layerOf(finished, front.panel).map);
+  const view = viewOf(made.built, finished);
+  const [from, to] = closure.line.map((p) => apply<'sheet'>(back, outOfView(view, p)));
+  return { laid: all.slice(0, upTo).map(({ polygon }) => polygon), ribbon: { from: from!, to: to! } };
+}
 
 /** How far what lies on paper is drawn off it, mm: enough to lie on top of it. */
 const OFF = 0.1;

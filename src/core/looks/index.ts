@@ -1,5 +1,5 @@
 /** Looks: what shows of a thing that was made, and how: prints and which way up they stand, pictures of every step, key figures. */
-export { type FinishedFront, dressing, finishedFront, inPile, laidOnFaces } from './dressing';
+export { type FinishedFront, dressing, finishedFront, gluedFlat, inPile, laidOnFaces } from './dressing';
 export { type FigurePart, type KeyFigure, figureText, keyFigures, leastLap, settingOf } from './key-figures';
 export { type Moment, beginning, concernedIn, momentsOf, seenAt } from './moments';
 export { type Picture, pictureOf, pileAtStep, stillStep, takingIn } from './picture';

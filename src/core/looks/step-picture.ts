@@ -1,4 +1,5 @@
-import type { Edge } from '../pattern';
+import type { Side } from '../fold';
+import type { Edge, ScoreId } from '../pattern';
 
 /** What is put on the finished thing: what lies on its front, what shuts it; or it as it is in the end. */
 export type Finish = 'layer' | 'closure' | 'whole';
@@ -14,6 +15,13 @@ export type StepPicture =
       readonly fresh: number;
       /** The blank is cut out of its sheet. */
       readonly cut?: true;
+      /** Seen from this side: what is glued on there, up to the layer that is laid now, or the ribbon that goes under it. */
+      readonly glued?: {
+        readonly side: Side;
+        readonly laying: string | 'ribbon';
+        /** The score its place is told from. */
+        readonly from?: ScoreId;
+      };
       /** Never folded, it is finished as it lies: with what is put on it now. */
       readonly done?: Finish;
       readonly laying?: string;

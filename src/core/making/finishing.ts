@@ -4,6 +4,7 @@ import { allNumbers, panelName, partNamed, type Made, closurePlan, type ClosureP
 import { CAUTION, closureWords } from './words';
 import { laidOnFlat, type LaidFlat } from './laid-flat';
 import type { StepDraft } from './step';
+import type { Side } from '../fold';
 import { uncapitalised } from '../text';
 import type { Finish, StepPicture } from '../looks';
 
@@ -49,11 +50,13 @@ export function layerStep({ on, upon, piece, ribbon, laid }: PlannedLayer, made:
           : `in the middle of the ${panelName(made.built, laid.panel)}, the same border at facing sides`;
         return {
           ...glued,
+          picture: gluedPicture(made, seat, laid.side, piece.name, from?.side),
           text: `On the ${laid.side} of the ${seat}, glue ${own} ${where}.`,
         };
       }
       return {
         ...glued,
+        ...(flatly && laid && { picture: gluedPicture(made, flatly.seat, laid.side, piece.name) }),
         text: `Glue ${own} in the middle of ${upon ? `the ${upon}` : `the plain part of the ${on}`}.`,
       };
     }
@@ -66,6 +69,22 @@ const sideWords = (side: NonNullable<LaidFlat['from']>['side'], made: Made): str
     : side === 'far'
       ? 'its edge away from the opening'
       : `score ${allNumbers(made).get(side.score)?.number}`;
+
+/** The flat sheet as it lies for what is glued on it now. */
+const gluedPicture = (
+  made: Made,
+  piece: string,
+  side: Side,
+  laying: string,
+  from?: NonNullable<LaidFlat['from']>['side'],
+): StepPicture => ({
+  kind: 'flat',
+  piece,
+  near: 1,
+  moves: movesOf(made, piece),
+  fresh: 0,
+  glued: { side, laying, ...(typeof from === 'object' && { from: from.score }) },
+});
 
 const movesOf = (made: Made, name: string): number => partNamed(made, name).programme.moves.length;
 
@@ -87,15 +106,15 @@ export function discsStep(made: Made, design: Design, say: Say): StepDraft {
 
 /** What shuts it. */
 export function closureStep({ kind, length, through }: ClosurePlan, made: Made, say: Say, flat = false): StepDraft {
-  const words = closureWords(kind, say(length), through);
   // What lies under a mat is laid on the piece that the mat goes on.
   const mat = made.layers.find(({ layer: { on } }) => on === 'front')?.layer;
+  const words = closureWords(kind, say(length), through, mat !== undefined);
   const seat = flat && mat ? laidOnFlat(made).get(mat.piece.name)?.seat : undefined;
   return {
     piece: seat ?? made.pieces[0].piece.name,
     action: kind === 'ribbon' && !through ? 'glue' : 'close',
     text: seat && mat?.laid ? `On the ${mat.laid.side} of the ${seat}, ${uncapitalised(words)}` : words,
-    picture: whenDone(made, 'closure'),
+    picture: seat && mat?.laid ? gluedPicture(made, seat, mat.laid.side, 'ribbon') : whenDone(made, 'closure'),
     ...(kind === 'dot' && { caution: CAUTION.smallParts }),
   };
 }

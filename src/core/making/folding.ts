@@ -1,6 +1,5 @@
 import type { PanelId, PanelName, ScoreId } from '../pattern';
-import { mm, type Mm, type Say } from '../length';
-import { measured } from '../constructions';
+import type { Mm, Say } from '../length';
 import { isReady, type FlatWork, type Stage, type StandingStage } from '../fold';
 import {
   CONTENTS,
@@ -11,9 +10,10 @@ import {
   type ScoreNumber,
   type Made,
   panelName,
+  partNamed,
   pieceOf,
 } from '../plan';
-import { calipersOf, type Design, isPhotoSize } from '../design';
+import { type Design, isPhotoSize } from '../design';
 import { adhesiveSentence, CAUTION } from './words';
 import { listed } from '../text';
 import type { StepDraft } from './step';
@@ -60,38 +60,25 @@ export function foldsTogether(
   };
 }
 
-/** Folds that go round what lies there, by their step: how far beyond its score each takes a second one, mm. */
-export const secondCreases = ({ built, folded }: Made, design: Design): ReadonlyMap<string, Mm> => {
-  const name = (panel: PanelId): PanelName => panelName(built, panel);
-  const thing = { folded, cavity: built.cavities[0], caliper: calipersOf(design), name };
-  return new Map(
-    measured(built.claims, 'pile', thing, design.construction.claims).flatMap(({ kind, at, value }) =>
-      kind === 'creases' && at ? [[at, mm(value)] as const] : [],
-    ),
-  );
-};
-
-/** The second score of a fold that goes round layers, and the fold on both. */
-export function onTwoScores(
-  steps: readonly StepDraft[],
+/** The second score of a fold that goes round layers, made while its sheet is flat. */
+export function secondScoreStep(
   stage: Stage,
-  i: number,
   by: Mm,
   made: Made,
   numbers: ReadonlyMap<string, ScoreNumber>,
   say: Say,
-): StepDraft[] {
-  const fold = steps.at(-1)!;
-  return [
-    {
-      piece: fold.piece,
-      action: 'score',
-      text: `Score the ${panelName(made.built, turnedAt(stage, made.built))} once more, ${say(by, 'up')} beyond ${scoreWords(stage.step, numbers).replace(' on ', '')}: it goes round what lies there.`,
-      picture: { kind: 'folded', stage: i, before: true },
-    },
-    ...steps.slice(0, -1),
-    { ...fold, text: `${fold.text} Crease it on both lines.` },
-  ];
+): StepDraft {
+  const piece = pieceWorkedOn(stage, made);
+  const { programme, piece: sheet } = partNamed(made, piece);
+  const moves = programme.moves.length;
+  const hinges = stage.step.kind === 'fold' ? stage.step.hinges : [];
+  const own = hinges.filter((score) => sheet.hinges.some(({ id }) => id === score));
+  return {
+    piece,
+    action: 'score',
+    text: `Score the ${panelName(made.built, turnedAt(stage, made.built))} once more, ${say(by, 'up')} beyond${onScores(own, numbers).replace(' on', '')}: it goes round what will lie there.`,
+    picture: { kind: 'flat', piece, near: 1, moves, fresh: 0 },
+  };
 }
 
 /** What is cut off by hand of what was bought, before anything is glued. */

@@ -7,7 +7,7 @@ import { hasPanel } from '../fold';
 import { scoresRun, type Move } from '../tools';
 import { CLOSURES, type DesignInput } from '../design';
 import { glueAreas, partNamed, type Plan, allNumbers } from '../plan';
-import { pileAtStep, stillStep, dressing } from '../looks';
+import { pileAtStep, stillStep, dressing, gluedFlat } from '../looks';
 import { sayer } from '../length';
 import { stepsOf } from './steps';
 import type { Action, Step } from './step';
@@ -43,7 +43,16 @@ function missing(step: Step, plan: Plan): string[] {
   const named = scoresNamed(text);
   if (picture.kind === 'flat' && !picture.done) {
     const part = partNamed(made, picture.piece);
-    want(picture.piece === step.piece, `the ${step.piece}`);
+    if (picture.glued) {
+      // The sheet that takes it, seen from where it is glued on: the layer, or the ribbon it goes over.
+      const { laid, ribbon } = gluedFlat(made, design, picture.piece, picture.glued);
+      const layer = made.layers.find((one) => one.piece.name === step.piece)?.layer;
+      if (layer)
+        want(layer.laid?.side === picture.glued.side && laid.at(-1) === layer.laid?.polygon, `the ${step.piece}`);
+      else want(laid.length === 0 && (ribbon !== null || made.folded.standing !== null), 'the ribbon');
+      for (const n of named)
+        want(picture.glued.from !== undefined && numbers.get(picture.glued.from)?.number === n, `${n}`);
+    } else want(picture.piece === step.piece, `the ${step.piece}`);
     const moves = part.programme.moves.slice(0, picture.moves);
     const fresh = moves.slice(moves.length - picture.fresh);
     const near = /edge (\d) near you/.exec(text);

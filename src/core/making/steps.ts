@@ -9,8 +9,7 @@ import { cutStep, decorating, hasSeveral, toolSteps } from './flat';
 import {
   assemblySteps,
   contentsSteps,
-  onTwoScores,
-  secondCreases,
+  secondScoreStep,
   foldsTogether,
   isPlainFold,
   pieceWorkedOn,
@@ -19,6 +18,7 @@ import {
 } from './folding';
 import { capitalised, listed, uncapitalised } from '../text';
 import { handled, withWaits } from './handling';
+import { secondScores } from './second-scores';
 import type { StepDraft, Step } from './step';
 
 /** The whole make in the order of its work, told for the design's tool. */
@@ -33,12 +33,13 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
   const holdsWith = new Map(advice.map(({ step, chosen }) => [ids.get(step) ?? '', chosen]));
   const numbers = allNumbers(made);
   const glueFor = (step: string) => advice.find((a) => a.step === step);
-  const twice = secondCreases(made, design);
-  const foldSteps = (stage: Stage, i: number): readonly StepDraft[] => {
-    const told = assemblySteps(stage, i, made, numbers, glueFor(stage.step.id), say, late);
-    const by = twice.get(stage.step.id);
-    return by === undefined ? told : onTwoScores(told, stage, i, by, made, numbers, say);
-  };
+  const twice = secondScores(made, design);
+  const foldSteps = (stage: Stage, i: number): readonly StepDraft[] =>
+    assemblySteps(stage, i, made, numbers, glueFor(stage.step.id), say, late).map((draft) =>
+      twice.has(stage.step.id) && (draft.action === 'fold' || draft.action === 'close')
+        ? { ...draft, text: `${draft.text} Crease it on both lines.` }
+        : draft,
+    );
   const told = (work: Work): readonly StepDraft[] => {
     switch (work.do) {
       case 'cut':
@@ -51,6 +52,8 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
         return [discsStep(made, design, say)];
       case 'trim':
         return [trimStep(made.folded.stages[work.stage]!, work.stage, made, say)];
+      case 'second-score':
+        return [secondScoreStep(made.folded.stages[work.stage]!, work.beyond, made, numbers, say)];
       case 'fold':
         return foldSteps(made.folded.stages[work.stage]!, work.stage);
       case 'raise':

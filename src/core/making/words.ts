@@ -36,7 +36,7 @@ export const CAUTION = {
 } as const;
 
 /** What a closure step says. */
-export function closureWords(kind: Closure, length: string, through = false): string {
+export function closureWords(kind: Closure, length: string, through = false, matted = true): string {
   if (through)
     return kind === 'cord'
       ? `Thread ${length} of cord through the holes in both tips and knot it.`
@@ -47,7 +47,9 @@ export function closureWords(kind: Closure, length: string, through = false): st
     bow: `Take ${length} of ribbon once round and tie a bow.`,
     laced: `Lace ${length} of cord crosswise through the holes and tie it.`,
     buttons: `Tie ${length} of cord under the disc of the flap and wind it round both discs.`,
-    ribbon: `Lay ${length} of ribbon across the middle before the mat goes over it.`,
+    ribbon: matted
+      ? `Lay ${length} of ribbon across the middle before the mat goes over it.`
+      : `Glue ${length} of ribbon across the middle.`,
     dot: 'Press one half of the dot on the flap, the other where it meets.',
     tuck: 'Tuck the flap in.',
     band: `Slide a band of ${length} round it.`,

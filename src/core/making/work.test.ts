@@ -6,8 +6,9 @@ import { keyFigures } from '../looks';
 import { sayer } from '../length';
 import { stepsOf } from './steps';
 import { checksOf } from '../checks';
-import { boxOf } from '../geometry';
-import { laidOnFlat } from './laid-flat';
+import { apply, boxOf, fromSegment, sideOf, type Point } from '../geometry';
+import type { FlatCavity } from '../fold';
+import { scoreNumbers } from '../plan';
 import { workOf, type Work } from './work';
 
 const work = (construction: string, fields: object = {}): readonly Work[] =>
@@ -80,9 +81,9 @@ test('all pieces flat before the first fold, or each piece cut and scored before
 });
 
 test('a mat is on before anything is folded, a ribbon under it; a cord goes round what is finished', () => {
-  const order = (kind: string, ...steps: string[]): string[] =>
+  const order = (kind: string): string[] =>
     ids(work('card-holder', { layers: [{ on: 'front' }, { on: 'front' }], closure: { kind } })).filter((id) =>
-      ['flat holder', 'closure', 'lay mat', 'lay second mat', 'contents', ...steps].includes(id),
+      ['flat holder', 'closure', 'lay mat', 'lay second mat', 'contents'].includes(id),
     );
   expect(order('ribbon')).toEqual(['flat holder', 'closure', 'lay mat', 'lay second mat', 'contents']);
   expect(order('cord')).toEqual(['flat holder', 'lay mat', 'lay second mat', 'contents', 'closure']);
@@ -90,34 +91,63 @@ test('a mat is on before anything is folded, a ribbon under it; a cord goes roun
   expect(all.findIndex(({ do: what }) => what === 'fold')).toBeGreaterThan(all.findIndex(({ id }) => id === 'lay mat'));
 });
 
-test.each(CONSTRUCTIONS.map(({ name }) => [name]))(
-  '%s: what is glued on flat lies where its step says, measured on the sheet',
-  (construction) => {
-    const thickness = construction === 'desk-file' ? 25 : 2;
-    const { made } = planOf({
+test('what is glued on flat is found there by its sentence: the score, or the edge, and how far from it', () => {
+  const exact = sayer('mm', 'exact');
+  const by = { score: 0, opening: 0, far: 0, middle: 0 };
+  for (const { name: construction } of CONSTRUCTIONS) {
+    const plan = planOf({
       version: 1,
       construction,
-      contents: { width: '3 in', height: '4 in', thickness },
+      contents: { width: '3 in', height: '4 in', thickness: construction === 'desk-file' ? 25 : 2 },
       layers: [{ on: 'front' }, { on: 'back' }],
     } as DesignInput);
-    for (const [name, { seat, from }] of laidOnFlat(made!)) {
-      const { laid } = made!.layers.find(({ piece }) => piece.name === name)!.layer;
-      const piece = made!.pieces.find((part) => part.piece.name === seat)!.piece;
-      const [panel, own] = [boxOf(piece.panels.find(({ id }) => id === laid!.panel)!.polygon), boxOf(laid!.polygon)];
-      const gaps = [own.minX - panel.minX, panel.maxX - own.maxX, own.minY - panel.minY, panel.maxY - own.maxY];
-      const [left, right, near, far] = gaps as [number, number, number, number];
-      if (from === null) {
-        expect(Math.max(Math.abs(left - right), Math.abs(near - far))).toBeLessThan(1.001);
-      } else {
-        // In the middle one way, and so far from one side the other.
-        expect(Math.min(Math.abs(left - right), Math.abs(near - far))).toBeLessThan(1.001);
-        expect(gaps.some((gap) => Math.abs(gap - from.by) < 1e-6)).toBe(true);
+    const made = plan.made!;
+    for (const { text } of stepsOf(plan, exact)) {
+      const told =
+        /^On the (?:in|out)side of the (.*?), glue the (mat(?: for the back)?) (?:in the middle of the .*, the same border at facing sides|on the .*, (\S+ mm) from (?:score (\d+)|its edge (at|away from) the opening), the same border at both sides)\.$/u.exec(
+          text,
+        );
+      if (!told) continue;
+      const [, seat, name, far, score, edge] = told;
+      const { laid } = made.layers.find(({ piece }) => piece.name === name)!.layer;
+      const { piece, programme } = made.pieces.find((part) => part.piece.name === seat)!;
+      const panel = boxOf(piece.panels.find(({ id }) => id === laid!.panel)!.polygon);
+      const own = boxOf(laid!.polygon);
+      // Left and right, near and far: what is in the middle has the same on both sides.
+      const gaps = [
+        [own.minX - panel.minX, panel.maxX - own.maxX],
+        [own.minY - panel.minY, panel.maxY - own.maxY],
+      ] as const;
+      const even = gaps.filter(([one, other]) => Math.abs(one - other) < 1.001);
+      expect([construction, name, even.length]).toEqual([construction, name, far === undefined ? 2 : 1]);
+      by[far === undefined ? 'middle' : score ? 'score' : edge === 'at' ? 'opening' : 'far']++;
+      if (score !== undefined) {
+        const numbers = scoreNumbers(programme);
+        const line = piece.hinges.find(({ id }) => numbers.get(id) === Number(score))!.line;
+        const off = Math.min(...laid!.polygon.map((p) => fromSegment(line, p)));
+        expect([construction, exact(off)]).toEqual([construction, far]);
+      } else if (edge !== undefined) {
+        // By another road than the plan's view: how far from the mouth, as both lie when it is folded.
+        const { layers } = made.folded.finished;
+        const onto = (id: string, p: Point): Point => apply(layers.find((layer) => layer.panel === id)!.map, p);
+        const cavity = made.built.cavities[0] as FlatCavity;
+        const mouth = {
+          from: onto(cavity.floor, cavity.mouth.from),
+          to: onto(cavity.floor, cavity.mouth.to),
+        };
+        const deep = (ring: readonly Point[]): readonly number[] =>
+          ring.map((p) => Math.abs(sideOf(mouth, onto(laid!.panel, p))));
+        const [mat, whole] = [deep(laid!.polygon), deep(piece.panels.find(({ id }) => id === laid!.panel)!.polygon)];
+        const off = edge === 'at' ? Math.min(...mat) - Math.min(...whole) : Math.max(...whole) - Math.max(...mat);
+        expect([construction, off]).toEqual([construction, expect.closeTo(Number.parseFloat(far!), 1)]);
       }
     }
-  },
-);
+  }
+  // Each way of saying it comes up.
+  expect(Object.values(by).every((times) => times > 0)).toBe(true);
+});
 
-test('a fold that goes round layers is scored a second time as far beyond as its check says, and told by itself', () => {
+test('a fold that goes round layers is scored a second time while flat, as far beyond as its check says', () => {
   const plan = planOf({
     version: 1,
     construction: 'envelope-trio',
@@ -127,11 +157,12 @@ test('a fold that goes round layers is scored a second time as far beyond as its
   const steps = stepsOf(plan, say);
   const found = checksOf(plan).filter(({ kind }) => kind === 'creases');
   expect(found.length).toBeGreaterThan(0);
-  const told = steps.filter(({ phase, action }) => phase === 'fold' && action === 'score');
-  expect(told.map(({ text }) => /once more, (.*) beyond score/u.exec(text)![1])).toEqual(
-    found.map(({ value }) => say(value, 'up')),
+  const told = steps.filter(({ text }) => /once more, .* beyond score \d+:/u.test(text));
+  expect(told.map(({ phase, action }) => [phase, action])).toEqual(found.map(() => ['flat', 'score']));
+  expect(told.map(({ text }) => /once more, (.*) beyond/u.exec(text)![1]).sort()).toEqual(
+    found.map(({ value }) => say(value, 'up')).sort(),
   );
-  for (const { id } of told) expect(steps[id]!.text).toContain('Crease it on both lines.');
+  expect(steps.filter(({ text }) => text.includes('Crease it on both lines.'))).toHaveLength(found.length);
 });
 
 test('what is bought is trimmed before the first glue, and photos go in once all is joined', () => {

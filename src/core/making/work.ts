@@ -1,6 +1,6 @@
 import { isReady, reached } from '../fold';
 import { TOLERANCE } from '../geometry';
-import { near } from '../length';
+import { near, type Mm } from '../length';
 import { paperOf, type Design, type Decoration } from '../design';
 import {
   type MadePiece,
@@ -14,6 +14,8 @@ import {
 import { liesAsItIs } from '../mending';
 import { laidOnFlat } from './laid-flat';
 import { inOrder, type Operation } from './order';
+import { pieceWorkedOn } from './folding';
+import { secondScores } from './second-scores';
 
 /** Cutting the blanks, working on the flat sheets, folding and gluing. */
 export type Phase = 'cut' | 'flat' | 'fold';
@@ -28,6 +30,8 @@ type Done =
   | { readonly do: 'fix-discs' }
   /** What is cut off by hand of what was bought, for the stage that says so. */
   | { readonly do: 'trim'; readonly stage: number }
+  /** A fold that goes round what lies there is scored a second time, so far beyond the first. */
+  | { readonly do: 'second-score'; readonly stage: number; readonly beyond: Mm }
   | { readonly do: 'fold'; readonly stage: number }
   | { readonly do: 'raise'; readonly stage: number }
   /** What goes in is laid down before the first wall stands, or put in once there is room for it. */
@@ -190,6 +194,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   let needed = Infinity;
   // A pile waits for the flat work of its pieces, and for the step that worked on it last.
   const lastOn = new Map<string, string>();
+  const twice = secondScores(made, design);
   stages.forEach(({ step, stack }, i) => {
     const pieces = [...new Set(stack.layers.map(({ piece }) => piece))];
     const flat = pieces.flatMap((name) => [
@@ -200,6 +205,20 @@ export function workOf({ made, design }: Plan): readonly Work[] {
     const trim = step.trims ? [`trim ${step.id}`] : [];
     // All trimming comes before the first glue.
     if (step.trims) work.push({ do: 'trim', stage: i, id: trim[0]!, phase: 'flat', after: [], rank: floor - 0.75 });
+    const beyond = twice.get(step.id);
+    const again = beyond === undefined ? [] : [`again ${step.id}`];
+    if (beyond !== undefined) {
+      const turned = pieceWorkedOn(stages[i]!, made);
+      work.push({
+        do: 'second-score',
+        stage: i,
+        beyond,
+        id: again[0]!,
+        phase: 'flat',
+        after: own.has(turned) ? workedOn(turned) : [],
+        rank: floor - 0.7,
+      });
+    }
     const waits = after(i) && pieces.includes(seat!);
     if (waits) needed = Math.min(needed, floor + i);
     work.push({
@@ -211,6 +230,7 @@ export function workOf({ made, design }: Plan): readonly Work[] {
         ...new Set([
           ...flat,
           ...trim,
+          ...again,
           ...(step.after ?? []).filter((id) => toCome.has(id)),
           ...(waits ? ['contents'] : []),
         ]),
@@ -258,7 +278,9 @@ export function workOf({ made, design }: Plan): readonly Work[] {
   // A ribbon under a mat is laid before the mat; everything else closes what is finished.
   const under = closes && closure.kind === 'ribbon';
   const mats = going('front', 'back', 'flap');
-  const underFlat = under && made.layers.every(({ layer: { on, piece } }) => on !== 'front' || onFlat.has(piece.name));
+  const fronts = going('front').length > 0;
+  const underFlat =
+    under && fronts && made.layers.every(({ layer: { on, piece } }) => on !== 'front' || onFlat.has(piece.name));
   for (const { layer } of made.layers) {
     const { on, upon, piece } = layer;
     const seat = onFlat.get(piece.name)?.seat;

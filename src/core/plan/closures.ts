@@ -220,6 +220,10 @@ function facingFlap({ built, folded }: Folded, view: View): { readonly panel: st
   return null;
 }
 
+/** What shuts it: what its maker chose, or what its holder's own options say. */
+export const closureOf = ({ ties }: Pick<Made['built'], 'ties'>, { kind }: Design['closure']): Closure =>
+  kind === 'none' ? (ties ?? 'none') : kind;
+
 /** Places a closure on the finished thing; null when there is none. */
 export function closurePlan(
   made: Folded,
@@ -227,7 +231,7 @@ export function closurePlan(
 ): ClosurePlan | null {
   const { disc } = closure;
   const { built, folded } = made;
-  const kind = closure.kind === 'none' ? (built.ties ?? 'none') : closure.kind;
+  const kind = closureOf(built, closure);
   if (kind === 'none') return null;
   if (folded.standing) return roundBox(kind, made);
   const stack = ownPaper(folded.finished, built);

@@ -1,6 +1,6 @@
 /** Plans: `planFor(design)` draws, folds and measures; what comes of it is a `Made`, and everything else is read off that. */
 export { type Book, type BookLeaf, bookOf, leafBox } from './book';
-export { type ClosurePlan, closurePlan } from './closures';
+export { type ClosurePlan, closureOf, closurePlan } from './closures';
 export { CONTENTS, type GlueAdvice, glueAdvice, glueAreas, glueIds, keepDry } from './glue';
 export { addedOutside, layersOf } from './layers';
 export {

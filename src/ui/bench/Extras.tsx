@@ -8,7 +8,7 @@ import {
   type Design,
   type DesignChange,
 } from '@/core/design';
-import { closurePlan, glueAdvice, type Made } from '@/core/plan';
+import { closureOf, closurePlan, glueAdvice, type Made } from '@/core/plan';
 import { LengthField } from '../parts/LengthField';
 import { useUnits } from '../parts/InUnits';
 import { Layers } from './Layers';
@@ -135,8 +135,12 @@ export function Extras({ design, made, onChange }: ExtrasProps) {
               <Select<Closure>
                 className={styles.wide}
                 aria-label="How it is shut"
-                value={closure.kind === 'none' ? (made?.built.ties ?? 'none') : closure.kind}
-                options={CLOSURES.map((value) => ({ value, label: SHUTS[value] }))}
+                value={made ? closureOf(made.built, closure) : closure.kind}
+                // What the holder's own options tie is never left open.
+                options={CLOSURES.filter((kind) => kind !== 'none' || !made?.built.ties).map((value) => ({
+                  value,
+                  label: SHUTS[value],
+                }))}
                 onChange={(kind) => onChange({ closure: { ...closure, kind } }, 'closure')}
               />
               {(closure.kind === 'buttons' || closure.kind === 'dot') && (

@@ -1,11 +1,12 @@
 import { alongContents } from '@/core/fit';
 import { foldedBox } from '@/core/fold';
-import { TOLERANCE, type Point } from '@/core/geometry';
+import { boxOf, middle, TOLERANCE, type Point } from '@/core/geometry';
 import { edgeLength, onEdge } from '@/core/pattern';
 import { planTool, toolMove } from '@/core/tools';
-import { basePieces, glueAreas, keepDry, partNamed, type Made } from '@/core/plan';
+import { basePieces, glueAreas, keepDry, partNamed, scoreNumbers, type Made } from '@/core/plan';
 import {
   finishedFront,
+  gluedFlat,
   cutFromSheet,
   inPile,
   pileAtStep,
@@ -48,6 +49,8 @@ export function StepPicture({ picture, made, design, size = SMALL }: StepPicture
       ) : picture.kind === 'flat' ? (
         picture.cut ? (
           <Cutting picture={picture} {...of} />
+        ) : picture.glued ? (
+          <GluedFlat picture={picture} glued={picture.glued} {...of} />
         ) : (
           <FlatSheet picture={picture} {...of} />
         )
@@ -106,6 +109,57 @@ function FlatSheet({ picture, made, design, size: side }: Sized & { picture: Ext
       })}
       {done[done.length - picture.fresh]?.do === 'turn' && (
         <path d={`M${side / 2 + 17} ${side / 2 - 12}a21 21 0 0 1 -14 33m6 -9l-7 9 10 4`} className={styles.turn} />
+      )}
+    </g>
+  );
+}
+
+/** The flat sheet seen from one side, with what is glued on it there. */
+function GluedFlat({
+  picture: { piece: name, moves: count },
+  glued,
+  made,
+  design,
+  size: side,
+}: Sized & {
+  readonly picture: Extract<Picture, { kind: 'flat' }>;
+  readonly glued: NonNullable<Extract<Picture, { kind: 'flat' }>['glued']>;
+}) {
+  const { piece, programme } = partNamed(made, name);
+  const { blank } = piece;
+  const scale = (side - 2 * RIM) / Math.max(blank.width, blank.height);
+  // Turned over from left to right, as one turns a page.
+  const mirrored = glued.side === 'outside' ? -1 : 1;
+  const at = (p: Point): readonly [number, number] => [
+    side / 2 + mirrored * (p.x - blank.width / 2) * scale,
+    side / 2 - (p.y - blank.height / 2) * scale,
+  ];
+  const { laid, ribbon } = gluedFlat(made, design, name, glued);
+  // The score its place is told from has its number, beyond it.
+  const told = piece.hinges.find(({ id }) => id === glued.from);
+  const [lx, ly] = told ? at(middle(told.line.from, told.line.to)) : [0, 0];
+  const box = laid.length > 0 ? boxOf(laid.at(-1)!) : boxOf(piece.panels[0]!.polygon);
+  const [mx, my] = at({ x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 });
+  const beyond = 9 / Math.max(1, Math.hypot(lx - mx, ly - my));
+  const [tx, ty] = [lx + (lx - mx) * beyond, ly + (ly - my) * beyond];
+  return (
+    <g className={glued.side === 'outside' ? styles.outside : undefined}>
+      <MadeSheet
+        blank={blank}
+        tool={design.tool}
+        moves={programme.moves.slice(0, count)}
+        fresh={0}
+        at={at}
+        scale={scale}
+      />
+      {ribbon && <path d={`M${at(ribbon.from).join(' ')}L${at(ribbon.to).join(' ')}`} className={styles.ribbon} />}
+      {laid.map((polygon, i) => (
+        <path key={i} d={ringsPath([polygon], at)} className={styles.laid} />
+      ))}
+      {told && (
+        <text x={tx} y={ty} textAnchor="middle" dominantBaseline="central" className={styles.near}>
+          {scoreNumbers(programme).get(told.id)}
+        </text>
       )}
     </g>
   );

@@ -63,7 +63,7 @@ export function StopView({ at, stop, made, design, part, beware }: StopViewProps
           {stop.copies.length > 1 && <strong>All {stop.copies.length}: </strong>}
           <Words>{step.text}</Words>
         </p>
-        {picture.kind === 'flat' && step.phase === 'flat' && (
+        {picture.kind === 'flat' && !picture.glued && step.phase === 'flat' && (
           <p className={styles.edges}>
             <strong>Edge {picture.near}</strong> near you, <strong>edge {leftOf(picture.near)}</strong> on the left
           </p>
@@ -145,7 +145,7 @@ function Flat({ stop, made, design }: Omit<StopViewProps, 'part' | 'beware'>) {
   return (
     <div ref={frame} className={styles.frame}>
       {size &&
-        (picture.kind === 'flat' && !picture.done ? (
+        (picture.kind === 'flat' && !picture.done && !picture.glued ? (
           <OnTable
             blank={blank}
             tool={design.tool}
