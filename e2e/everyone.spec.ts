@@ -2,6 +2,18 @@ import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { beginWithContents, expect, figure, go, openShelf, sheet, test } from './table';
 
+/** The places one goes to, and what is there when they are. */
+const PLACES = [
+  ['/tools', 'Envelope boards'],
+  ['/tools/calibrate', 'Trial folds'],
+  ['/tools/chart', 'Flaps lap'],
+  ['/tools/try', 'It would fold to'],
+  ['/log', 'What the fits say'],
+  ['/cutting', 'Cuts in order'],
+  ['/stash', 'Paper saved'],
+  ['/backup', 'What is kept here'],
+] as const;
+
 /**
  * Every rule by day; by evening the page is the same but for its colours, so only those are looked at again. There are
  * no frames here: the page itself puts its results together, without a second page opened for that each time.
@@ -64,15 +76,8 @@ for (const colorScheme of ['light', 'dark'] as const)
       const evening = ['/tools', '/tools/try', '/log', '/cutting', '/stash', '/bench?p=demo-18'];
       test('everywhere else', async ({ page }) => {
         for (const [address, seen] of [
-          ['/tools', 'Envelope boards'],
-          ['/tools/calibrate', 'Trial folds'],
-          ['/tools/chart', 'Flaps lap'],
-          ['/tools/try', 'It would fold to'],
-          ['/log', 'What the fits say'],
+          ...PLACES,
           ['/log?e=demo-log-3', 'The paint on the cards'],
-          ['/cutting', 'Cuts in order'],
-          ['/stash', 'Paper saved'],
-          ['/backup', 'What is kept here'],
           ['/choose?have=paper', 'Library pocket'],
           ['/holders/library-pocket', 'Usual mistakes'],
           ['/sets', 'pieces to cut'],
@@ -125,16 +130,7 @@ test.describe('on a phone', () => {
     await fits();
     await go(page, '/holders/accordion-pocket');
     await fits();
-    for (const [address, seen] of [
-      ['/tools', 'Envelope boards'],
-      ['/tools/calibrate', 'Trial folds'],
-      ['/tools/chart', 'Flaps lap'],
-      ['/tools/try', 'It would fold to'],
-      ['/log', 'What the fits say'],
-      ['/cutting', 'Cuts in order'],
-      ['/stash', 'Paper saved'],
-      ['/backup', 'What is kept here'],
-    ] as const) {
+    for (const [address, seen] of PLACES) {
       await go(page, address);
       await expect(page.getByText(seen).first()).toBeVisible();
       await fits();

@@ -72,6 +72,33 @@ function thumbTab(id: string, name: string, quantity: number): Piece {
   return { ...sheet, panels: sheet.panels.map((panel) => ({ ...panel, polygon: round.polygon })), trims: round.trims };
 }
 
+/** A layer glued on either side of a card, its print outwards, with the same border all round. */
+function onBothSides(
+  card: Piece,
+  [front, back]: readonly [Piece, Piece],
+  reveal: number,
+  { over = [], words = '', care }: { over?: readonly PanelId[]; words?: string; care?: Gluing['care'] } = {},
+): AssemblyStep[] {
+  const [onto] = card.panels;
+  const { width: w } = front.blank;
+  const laid = (layer: Piece, top: boolean): AssemblyStep =>
+    place(
+      `lay-${layer.panels[0]!.id}`,
+      top ? `Glue a layer on the ${card.name}${words}` : `Glue a layer on the other side of the ${card.name}`,
+      {
+        panel: layer.panels[0]!.id,
+        onto: onto!.id,
+        line: segment(0, 0, w, 0),
+        on: top ? segment(reveal + w, reveal, reveal, reveal) : segment(reveal, reveal, reveal + w, reveal),
+        over: top,
+        level: top ? 'top' : 'bottom',
+        gluedTo: [onto!.id, ...(top ? over : [])],
+        ...(care && { care }),
+      },
+    );
+  return [laid(front, true), laid(back, false)];
+}
+
 /**
  * A card that is pulled out, a layer on either side and a tab to hold it by half over its far edge: `across` the pocket's
  * mouth and `into` it. `tab` says at which edge of it, as it lies in its pocket.
@@ -106,24 +133,7 @@ export function pullOut(
         level: 'top',
         gluedTo: [id],
       }),
-      place(`lay-${id}-front`, `Glue a layer on the ${name}, over the tab`, {
-        panel: `${id}-front`,
-        onto: id,
-        line: segment(0, 0, w, 0),
-        on: segment(reveal + w, reveal, reveal, reveal),
-        over: true,
-        level: 'top',
-        gluedTo: [id, `${id}-tab`],
-      }),
-      place(`lay-${id}-back`, `Glue a layer on the other side of the ${name}`, {
-        panel: `${id}-back`,
-        onto: id,
-        line: segment(0, 0, w, 0),
-        on: segment(reveal, reveal, reveal + w, reveal),
-        over: false,
-        level: 'bottom',
-        gluedTo: [id],
-      }),
+      ...onBothSides(card, [front, back], reveal, { over: [`${id}-tab`], words: ', over the tab' }),
     ],
   };
 }
@@ -244,23 +254,7 @@ export const photoCards = (
   const back = albumSheet('photo-back-layer', 'back photo layer', wide, high, quantity);
   return {
     pieces: [card, front, back],
-    steps: [
-      glued(front, 'photo-card', segment(reveal, reveal + high, reveal, reveal), {
-        name: 'Glue a layer on the photo card',
-        over: false,
-        care: 'photo',
-      }),
-      place('lay-photo-back-layer', 'Glue a layer on the other side of the photo card', {
-        panel: 'photo-back-layer',
-        onto: 'photo-card',
-        line: segment(0, 0, wide, 0),
-        on: segment(reveal + wide, reveal, reveal, reveal),
-        over: true,
-        level: 'bottom',
-        gluedTo: ['photo-card'],
-        care: 'photo',
-      }),
-    ],
+    steps: onBothSides(card, [front, back], reveal, { care: 'photo' }),
   };
 };
 
