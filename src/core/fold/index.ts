@@ -8,6 +8,7 @@ export {
   hingeLine,
   layerOf,
   levelOf,
+  turningLine,
   type Joint,
   type Layer,
   type Side,

@@ -2,7 +2,7 @@ import type { PanelId, Hinge, Piece } from '../pattern';
 import { apply, applyAll, compose, IDENTITY, reflection, type Affine, type Polygon, type Segment } from '../geometry';
 import { bringing } from './flat/bringing';
 import type { AssemblyStep, FlatWork, Folded, Stage } from './assemble';
-import type { Stack } from './flat/stack';
+import { turningLine, type Stack } from './flat/stack';
 
 /**
  * What was folded once, folded again from pieces whose lines lie a little elsewhere: the same panels move in the same
@@ -48,7 +48,7 @@ export function refold(
       return;
     }
     const lead = hinges.get(step.hinges[0]!)!;
-    carry(moving, reflection(lying(lead.between[0], lead.line)));
+    carry(moving, reflection(lying(lead.between[0], turningLine([...hinges.values()], step.hinges))));
   };
   const done = new Map<string, Stage>();
   const stages = new Map([...folded.earlier, ...folded.stages].map((stage) => [stage.step.id, stage]));

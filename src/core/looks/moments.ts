@@ -4,6 +4,7 @@ import {
   isReady,
   contentsIn,
   hingeLine,
+  turningLine,
   leafOf,
   liftsOf,
   midway,
@@ -97,7 +98,7 @@ function flatMoment({ step, moving, before, stack }: Stage, panels: ReadonlyMap<
     return { ...common, before: after, motions: [{ kind: 'carry', moving: moves, from: { x: 0, y: 0, z } }] };
   }
   const lead = before.hinges.find(({ id }) => id === step.hinges[0])!;
-  const line = hingeLine(before, lead);
+  const line = hingeLine(before, { ...lead, line: turningLine(before.hinges, step.hinges) });
   const rises =
     (lead.fold === 'valley') === (before.layers.find(({ panel }) => panel === lead.between[0])!.up === 'inside');
   // Which way round lifts the moving paper off the table depends on the side of the line it lies on.

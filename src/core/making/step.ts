@@ -2,7 +2,9 @@ import type { ScoreId, Edge } from '../pattern';
 import type { Mm } from '../length';
 import type { RulerReading } from '../tools';
 import type { StepPicture } from '../looks';
-import type { Phase } from './work';
+
+/** Cutting the blanks, working on the flat sheets, folding and gluing. */
+export type Phase = 'cut' | 'flat' | 'fold';
 
 export type Action = 'cut' | 'mark' | 'punch' | 'score' | 'turn' | 'trim' | 'fold' | 'glue' | 'insert' | 'close';
 

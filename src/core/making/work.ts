@@ -16,9 +16,7 @@ import { laidOnFlat } from './laid-flat';
 import { inOrder, type Operation } from './order';
 import { pieceWorkedOn } from './folding';
 import { secondScores } from './second-scores';
-
-/** Cutting the blanks, working on the flat sheets, folding and gluing. */
-export type Phase = 'cut' | 'flat' | 'fold';
+import type { Phase } from './step';
 
 /** One thing that is done on the way, by what it works on. Stages are those of the folding, flat or in space. */
 type Done =

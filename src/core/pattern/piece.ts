@@ -14,7 +14,7 @@ export interface Panel {
   readonly name: PanelName;
   readonly polygon: Polygon<'sheet'>;
   /**
-   * How it bends where that is not by folding its scores: pinched in by hand, too small for them, so it is not followed in space;
+   * How it bends where that is not by folding its scores: pinched in by hand, too small for them, so folding does not follow it;
    * or formed round the edge of a board, so its scores may be as close as that is thick.
    */
   readonly bends?: 'pinched' | 'round-board';

@@ -106,16 +106,49 @@ test('a card fills a bought envelope by its folded pocket, turned or not, and fo
     );
     return planned({ ...set, parts }).parts.find(({ part }) => part.id === 'card')!.outside!;
   };
-  const oblong = { ...HAVE, across: inches(7.25), deep: inches(5.25), flap: inches(2) };
+  const oblong = { ...HAVE, across: inches(7.5), deep: inches(5.625), flap: inches(2) };
   for (const opens of ['width', 'height'] as const) {
     const { width, height, thickness } = card(oblong, opens);
-    // What is left beside it is the ease of an envelope, at least, and its own thickness.
-    expect(width).toBeLessThanOrEqual(inches(7.25 - 1 / 8) - thickness);
-    expect(width).toBeGreaterThan(inches(7.25 - 1 / 2) - thickness);
-    expect(height).toBeLessThanOrEqual(inches(5.25 - 1 / 8) - thickness);
+    // What is left beside it is the least room of a bought envelope, and its own thickness.
+    expect(width).toBeLessThanOrEqual(inches(7.5 - 1 / 16) - thickness);
+    expect(width).toBeGreaterThan(inches(7.5 - 1 / 2) - thickness);
+    expect(height).toBeLessThanOrEqual(inches(5.625 - 1 / 16) - thickness);
   }
-  expect(card({ ...oblong, across: inches(6.25) }).width).toBeCloseTo(card(oblong).width - inches(1), 6);
+  expect(card({ ...oblong, across: inches(6.5) }).width).toBeCloseTo(card(oblong).width - inches(1), 6);
 });
+
+test.each([
+  [[5.75, 4.375], [5.5, 4.25], 'in'],
+  [[5.25, 7.25], [5, 7], 'in'],
+  [[8.125, 5.5], [7.875, 5.25], 'in'],
+  [[162, 114], [148, 105], 'mm'],
+  [[110, 220], [99, 210], 'mm'],
+] as const)(
+  'an envelope sold as %j is known by the card it is made for, %j %s, measured up to 1/8 in over (common practice; ISO 269 and 216)',
+  (sides, [width, height], units) => {
+    const long = (v: number): number => (units === 'in' ? inches(v) : v);
+    for (const over of [0, 1 / 16, 1 / 8]) {
+      const [across, deep] = sides.map((side) => mm(long(side) + inches(over)));
+      const plan = planned({
+        ...way('card').set({ ...HAVE, across: across!, deep: deep!, flap: inches(1.5) }),
+        graduation: units === 'in' ? '1/8 in' : '1 mm',
+      });
+      const card = plan.parts.find(({ part }) => part.id === 'card')!;
+      expect(card.outside).toMatchObject({
+        width: expect.closeTo(long(width), 6),
+        height: expect.closeTo(long(height), 6),
+      });
+      expect(setChecks(plan).filter(({ level }) => level === 'fail' || level === 'warn')).toEqual([]);
+    }
+    // A quarter of an inch over is another envelope: its card fills it.
+    const other = way('card').set({
+      ...HAVE,
+      across: mm(long(sides[0]) + inches(1 / 4)),
+      deep: mm(long(sides[1]) + inches(3 / 16)),
+    });
+    expect(other.parts.find(({ id }) => id === 'envelope')!.holds).toEqual([{ part: 'card', fills: true }]);
+  },
+);
 
 test('a bought envelope is not cut or scored; what goes in is put in and it is shut, after the card is made', () => {
   const plan = planned(way('card').set({ ...HAVE, count: 1 }));

@@ -1,4 +1,5 @@
 /** "I have these envelopes": what can be made of envelopes that were bought, each as a set to begin with. */
+import { cardFor } from '../constructions';
 import { inches, mm, type Mm } from '../length';
 import { constructionOptions } from '../design';
 import type { PartInput, SetInput, SetPaperInput } from './set';
@@ -84,10 +85,11 @@ export const ENVELOPE_WAYS: readonly EnvelopeWay[] = [
   {
     id: 'card',
     title: 'A card for each',
-    lead: 'A folded card as large as goes in, with a mat on its front.',
+    lead: 'A folded card: the one the envelope is made for, or as large as goes in; with a mat on its front.',
     wont: () => null,
-    set: (have) =>
-      start(
+    set: (have) => {
+      const known = cardFor(have.across, have.deep);
+      return start(
         [CARD, PRINT],
         [
           {
@@ -95,12 +97,13 @@ export const ENVELOPE_WAYS: readonly EnvelopeWay[] = [
             name: 'Card',
             quantity: have.count,
             paper: 'card',
-            design: { construction: 'folded-card' },
+            design: { construction: 'folded-card', ...(known && { contents: known }) },
             layers: [{ id: 'mat-1', on: 'front', paper: 'print' }],
           },
-          { ...given(have, have.count), holds: [{ part: 'card', fills: true }] },
+          { ...given(have, have.count), holds: [{ part: 'card', ...(known ? {} : { fills: true }) }] },
         ],
-      ),
+      );
+    },
   },
   {
     id: 'rings',

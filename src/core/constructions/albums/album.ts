@@ -1,12 +1,12 @@
 /** What albums of all kinds are made of besides their envelopes: mats, cards that are pulled out, covers. */
-import { type PanelId, drawPiece, rect, ring, type Piece } from '../../pattern';
+import { type PanelId, drawPiece, rect, type Piece } from '../../pattern';
 import type { AssemblyStep } from '../../fold';
 import type { Segment } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
 import type { Brief } from '../shared/construction';
 import { basePiece, fold, place, segment } from '../shared/building';
 import { rounded } from '../shared/corners';
-import { onMark } from '../shared/sizing';
+import { CORNERS, drawWrap, SIDES, type Wrapping } from '../layers/cover-board';
 
 /** Pieces and what is done with them. */
 export interface Parts {
@@ -139,11 +139,7 @@ export function pullOut(
 }
 
 /** Covers of a book: boards, what wraps them and what lines them. */
-export interface Covers {
-  readonly width: number;
-  readonly height: number;
-  readonly board: number;
-  readonly turnIn: number;
+export interface Covers extends Wrapping {
   readonly reveal: number;
   readonly quantity: number;
 }
@@ -156,45 +152,31 @@ export const coverPanel = (name: CoverName, panel: PanelId): string => `${name.t
 
 /** Panels of a cover, all of which stand out past the page. */
 export const coverPanels = (name: CoverName): string[] =>
-  ['wrap', 'turn-1', 'turn-2', 'turn-3', 'turn-4', 'board', 'lining'].map((panel) => coverPanel(name, panel));
+  ['wrap', ...SIDES.flatMap((side) => [`edge-${side}`, `turn-${side}`]), ...CORNERS, 'board', 'lining'].map((panel) =>
+    coverPanel(name, panel),
+  );
 
 /**
- * A board with its wrap turned in on four sides, the corners mitred, and a lining: the wrap is the board and twice the
- * turn-in and the board's thickness either way. One is folded for all; the lining looks up. `near` is the cover’s near edge,
+ * A covered board, bought board and all: one is folded for all; the lining looks up. `near` is the cover’s near edge, wrap and all,
  * `under` where the near edge of a page lies in the middle of it, both on the sheet of the wrap.
  */
 export function covers(
-  { width, height, board: t, turnIn: m, reveal, quantity }: Covers,
+  { reveal, quantity, ...wrapping }: Covers,
   brief: Brief,
   name: CoverName = '',
 ): Parts & { readonly near: Segment<'sheet'>; readonly under: (across: number, deep: number) => Segment<'sheet'> } {
-  const wrapped = (side: number): number => onMark(side + 2 * (t + m), brief, 'up');
-  const of = name && ` of the ${name}cover`;
+  const { width, height } = wrapping;
   const id = (panel: PanelId): string => coverPanel(name, panel);
-  // Cut on a mark: what that adds the wrap has more round the board's edges.
-  const [W, H] = [wrapped(width), wrapped(height)].map((side) => side - 2 * m) as [number, number];
-  const [x2, y2] = [m + W, m + H];
-  const slant = Math.min(m, W / 2 - 1, H / 2 - 1);
-  const wrap = drawPiece({
+  const {
+    piece: wrap,
+    board: { x1, x2, y1 },
+    strip,
+  } = drawWrap(wrapping, brief, {
     name: `${name}cover wrap`,
+    front: { id: id('wrap'), name: `${name}cover` },
+    of: name && ` of the ${name}cover`,
+    id,
     quantity,
-    blank: { width: mm(W + 2 * m), height: mm(H + 2 * m) },
-    panels: [
-      { id: id('wrap'), name: `${name}cover`, polygon: rect(m, m, x2, y2) },
-      { id: id('turn-1'), name: `near turn-in${of}`, polygon: ring([m + slant, 0], [x2 - slant, 0], [x2, m], [m, m]) },
-      {
-        id: id('turn-2'),
-        name: `far turn-in${of}`,
-        polygon: ring([m, y2], [x2, y2], [x2 - slant, y2 + m], [m + slant, y2 + m]),
-      },
-      { id: id('turn-3'), name: `left turn-in${of}`, polygon: ring([0, m + slant], [m, m], [m, y2], [0, y2 - slant]) },
-      {
-        id: id('turn-4'),
-        name: `right turn-in${of}`,
-        polygon: ring([x2, m], [x2 + m, m + slant], [x2 + m, y2 - slant], [x2, y2]),
-      },
-    ],
-    folds: [1, 2, 3, 4].map((k) => ({ id: id(`s-turn-${k}`), between: [id('wrap'), id(`turn-${k}`)] as const })),
   });
   const board = {
     ...basePiece(`${name}board`, id('board'), { width: mm(width), height: mm(height) }),
@@ -203,30 +185,30 @@ export function covers(
   };
   const [lw, lh] = [width - 2 * reveal, height - 2 * reveal];
   return {
-    near: segment(m, m, x2, m),
+    near: segment(x1, y1 - strip, x2, y1 - strip),
     under: (across, deep) => {
-      const [x, y] = [m + (W - across) / 2, m + (H - deep) / 2];
+      const [x, y] = [x1 + (width - across) / 2, y1 + (height - deep) / 2];
       return segment(x, y, x + across, y);
     },
     pieces: [wrap, board, albumSheet(id('lining'), `${name}cover lining`, lw, lh, quantity)],
     steps: [
-      place(id('lay-board'), `Glue the board on the middle of the inside of the ${name}cover wrap`, {
+      place(id('lay-board'), `Glue the board between the scores on the inside of the ${name}cover wrap`, {
         panel: id('board'),
         onto: id('wrap'),
         line: segment(0, 0, width, 0),
-        on: segment(m + (W - width) / 2, m + (H - height) / 2, m + (W + width) / 2, m + (H - height) / 2),
+        on: segment(x1, y1, x2, y1),
         over: false,
         level: 'top',
         gluedTo: [id('wrap')],
       }),
-      ...['near', 'far', 'left', 'right'].map((side, i) =>
+      ...SIDES.map((side, i) =>
         fold(
-          id(`turn-${i + 1}`),
-          `Turn the ${side} edge of the wrap in over the board, and press it down`,
-          [id(`s-turn-${i + 1}`)],
-          {
-            gluedTo: [id('board')],
-          },
+          id(`turn-${side}`),
+          i < 2
+            ? `Turn the ${side} edge of the wrap in over the board`
+            : `Pinch the corners in at the ${side}, and turn that edge of the wrap in over the board`,
+          [id(`s-edge-${side}`), id(`s-turn-${side}`)],
+          { gluedTo: ['board', ...(i < 2 ? [] : ['turn-near', 'turn-far'])].map(id) },
         ),
       ),
       place(id('lay-lining'), `Glue the ${name}cover lining over the turn-ins`, {
@@ -236,7 +218,7 @@ export function covers(
         on: segment(reveal + lw, reveal, reveal, reveal),
         over: true,
         level: 'top',
-        gluedTo: ['board', 'turn-1', 'turn-2', 'turn-3', 'turn-4'].map(id),
+        gluedTo: ['board', ...SIDES.map((side) => `turn-${side}`)].map(id),
       }),
     ],
   };

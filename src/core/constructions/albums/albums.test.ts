@@ -2,8 +2,8 @@
 import fc from 'fast-check';
 import { planOf } from '../../../../tests/helpers/designs';
 import { runs } from '../../../../tests/helpers/runs';
-import { foldedBox, layersAt, levelOf, slotOf, stageAfter } from '../../fold';
-import { area as areaOf, centreOf } from '../../geometry';
+import { foldedBox, layerOf, layersAt, levelOf, slotOf, stageAfter } from '../../fold';
+import { area as areaOf, boxOf, centreOf } from '../../geometry';
 import { INCH, inches, mm, sayer } from '../../length';
 import { claimsOf, measured, soldAs } from '..';
 import { cutListOf, planSet, readSet, setOf, type SetDesign } from '../../sets';
@@ -54,6 +54,56 @@ const list = (m: Made): Record<string, number> => {
   }
   return all;
 };
+
+test('a cover is the covered board: the board lies between the scores, its corners are covered, the strip goes round (geometry notes)', () => {
+  for (const [construction, names, options] of [
+    ['ring-album', [''], { board: 2.5, turnIn: '5/8 in' }],
+    ['flap-album', ['front ', 'back '], {}],
+  ] as const)
+    for (const name of names) {
+      const m = made(construction, options);
+      const wrap = m.built.pieces.find((piece) => piece.name === `${name}cover wrap`)!;
+      const board = m.built.pieces.find((piece) => piece.name === `${name}board`)!.blank;
+      const thick = construction === 'ring-album' ? 2.5 : inches(1 / 8);
+      const alone = made(
+        'cover-board',
+        { turnIn: construction === 'ring-album' ? '5/8 in' : '1/2 in' },
+        { contents: { ...board, thickness: thick } },
+      ).pieces[0].piece;
+      const lines = (piece: typeof wrap) => piece.hinges.map(({ line, angle, fold }) => ({ line, angle, fold }));
+      expect([lines(wrap), wrap.blank, wrap.trims.map(({ polygon }) => polygon)]).toEqual([
+        lines(alone),
+        alone.blank,
+        alone.trims.map(({ polygon }) => polygon),
+      ]);
+      // Between the scores exactly the board; past its corner one and a half to two thicknesses, square to the cut.
+      const { minX, minY, maxX, maxY } = boxOf(wrap.panels[0]!.polygon);
+      expect([maxX - minX, maxY - minY]).toEqual([expect.closeTo(board.width, 6), expect.closeTo(board.height, 6)]);
+      const [corner] = wrap.panels.filter(({ bends }) => bends === 'pinched');
+      const past = Math.max(...corner!.polygon.map((p) => (minX - p.x + (minY - p.y)) / Math.SQRT2));
+      expect(past / thick).toBeGreaterThanOrEqual(1.5);
+      expect(past / thick).toBeLessThanOrEqual(2 + 1e-6);
+      // Folded, every turn-in lies over the board from its very edge inwards, and nothing of it past the edge.
+      const lying = (panel: string) =>
+        boxOf(layerOf(m.folded.finished, `${name.trim()}${name && '-'}${panel}`).polygon);
+      const [on, near, left] = [lying('board'), lying('turn-near'), lying('turn-left')];
+      expect(Math.min(Math.abs(near.minY - on.minY), Math.abs(near.maxY - on.maxY))).toBeLessThan(1e-6);
+      expect(Math.min(Math.abs(left.minX - on.minX), Math.abs(left.maxX - on.maxX))).toBeLessThan(1e-6);
+    }
+});
+
+test('a strip goes round the spine, and its far turn lies on the other cover as the near one does on its own', () => {
+  const { finished } = made('flap-album').folded;
+  const [near, far] = ['spine-1', 'spine-2'].map((panel) => boxOf(layerOf(finished, panel).polygon));
+  for (const side of ['minX', 'maxX', 'minY', 'maxY'] as const) expect(near![side]).toBeCloseTo(far![side], 6);
+  expect(finished.joints.map(({ id }) => id)).toContain('glue-spine-2-front-wrap');
+});
+
+test('a board too thick for its turn-in is refused, with how thick it may be', () => {
+  const { refusal } = plan('ring-album', { board: 10, turnIn: '1/4 in' });
+  expect(refusal).toMatchObject({ code: 'part-too-large', about: { part: 'board' } });
+  expect(plan('ring-album', { board: refusal!.limit! - 0.01, turnIn: '1/4 in' }).refusal).toBeNull();
+});
 
 describe('ring album', () => {
   test('eight pages of envelopes sold as 6 in and measured 6 1/8: everything follows from the measured one (common practice)', () => {
@@ -209,8 +259,9 @@ describe('ring album', () => {
   test('closed it is as thick as all its pages, and the ring is wide enough to turn', () => {
     const thick = (pages: number): number =>
       found('ring-album', { envelope: '6 1/8 in', pages }).find((c) => c.id === 'closed')!.value;
-    const [one, two, eight] = [1, 2, 8].map(thick);
-    expect(eight! - one!).toBeCloseTo(7 * (two! - one!), 6);
+    // A few pages are thickest at their rim, where the covers' turn-ins lie; more of them where their mats do.
+    const [six, seven, eight] = [6, 7, 8].map(thick);
+    expect(eight! - six!).toBeCloseTo(2 * (seven! - six!), 6);
     expect(made('ring-album', { envelope: '6 1/8 in' }).finished.thickness).toBeCloseTo(eight!, 6);
     const check = found('ring-album', { envelope: '6 1/8 in' }).find((c) => c.id === 'closed')!;
     expect(checkSentence(check, say)).toMatch(

@@ -377,11 +377,14 @@ function boundIn(
         level: 'bottom',
         gluedTo: ['back-wrap'],
       }),
-      // How far apart the covers stand no flat pile shows: there it is glued by hand.
-      fold('round-spine', 'Bring the strip round the spine, and glue its far turn on the front cover', [
-        's-spine-1',
-        's-spine-2',
-      ]),
+      fold(
+        'round-spine',
+        'Bring the strip round the spine, and glue its far turn on the front cover',
+        ['s-spine-1', 's-spine-2'],
+        {
+          gluedTo: ['front-wrap'],
+        },
+      ),
     ],
   };
 }

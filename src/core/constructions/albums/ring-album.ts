@@ -16,6 +16,7 @@ import {
   type Parts,
 } from './album';
 import { drawBought, type DrawnEnvelope } from '../envelopes/bought-envelope';
+import { wrapTrouble } from '../layers/cover-board';
 import { built, fold, partCure, place, refuse, segment } from '../shared/building';
 import { otherHalf } from '../shared/corners';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../shared/construction';
@@ -122,6 +123,8 @@ function build(brief: Brief<Options>): BuildResult {
     reveal: r,
     quantity: 2,
   };
+  const stiff = wrapTrouble(cover, brief);
+  if (stiff) return refuse(stiff);
   const bound = covers(cover, brief);
   const { pieces } = partsOf([mats, tuck, pulls, photos, bound]);
   const centres = holesAlong(page, options, brief);

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import type { AssemblyStep } from '../../fold';
-import { TOLERANCE, type Polygon, type Segment } from '../../geometry';
+import type { Polygon, Segment } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect, ring, type Panel, type Piece, type Source } from '../../pattern';
-import { built, EASE, fold, refuse, segment } from '../shared/building';
+import { built, fold, refuse, segment } from '../shared/building';
 import { PLAIN, type Construction } from '../shared/construction';
 import { choiceOption, lengthOption } from '../shared/options';
 import { tooLarge } from '../shared/sizing';
@@ -113,6 +113,12 @@ const options = z.strictObject({
 });
 type Options = z.output<typeof options>;
 
+/** An envelope is sold 1/8 to 1/4 in larger than its card, the card's thickness and all. Common practice, no source. */
+const EASE = {
+  aim: { width: inches(1 / 4), height: inches(1 / 4) },
+  least: { width: inches(1 / 16), height: inches(1 / 16) },
+};
+
 /** An envelope as it comes from a shop: its body is the blank it is asked with. */
 export const boughtEnvelope: Construction<Options> = {
   name: 'bought-envelope',
@@ -120,7 +126,7 @@ export const boughtEnvelope: Construction<Options> = {
   title: 'A bought envelope',
   purpose: 'Measured, and never changed: what goes in, and what is made of it.',
   options,
-  ease: EASE.envelope,
+  ease: EASE,
   idle: () => [],
   build: ({ blank, contents, options: { flap, shape, opens } }) => {
     const { width, height } = blank ?? contents!;
@@ -161,13 +167,3 @@ export const boughtEnvelope: Construction<Options> = {
   cures: [],
   sources: ['as measured'],
 };
-
-/** Envelopes measure up to so much over the size they are sold by, mm. Common practice 1/8 in. */
-const OVER = inches(1 / 8);
-const NAMED = inches(1 / 4);
-
-/** The size a side is most likely sold by, in quarters of an inch, mm; null where it measures just that, or less. */
-export function soldAs(measured: number): Mm | null {
-  const name = Math.floor((measured - TOLERANCE.length) / NAMED) * NAMED;
-  return name > 0 && measured - name <= OVER + TOLERANCE.length ? mm(name) : null;
-}

@@ -1,9 +1,9 @@
 import { TOLERANCE } from '../../geometry';
 import { z } from 'zod';
 import { inches, mm } from '../../length';
-import { drawPiece, rect, ring } from '../../pattern';
+import { drawPiece, rect, ring, type Drawing, type Panel, type Piece } from '../../pattern';
 import { built, EASE, optionGrip, raiseStep, refuse, segment, setDown, UP, partCure } from '../shared/building';
-import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
+import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../shared/construction';
 import { lengthOption, openLengthOption, yesNoOption } from '../shared/options';
 import { onMark, tooLarge } from '../shared/sizing';
 
@@ -23,27 +23,71 @@ type Options = z.output<typeof options>;
 const USUAL_BOARD = mm(3);
 /** The lining stays inside the board's rim by this. Common practice 1/8 in. */
 const LINING = inches(1 / 8);
+/** A wrap may go round its board so loosely, mm. From memory. */
+const HAIR = 0.25;
 /** Corners are cut off so that about this many thicknesses of the board are left beyond its corner. Common practice. */
 const CORNER = 2;
 
-/** A wrap round a board: `board + 2 × (turn-in + thickness)` each way, the corners cut off at 45°. */
-function build(brief: Brief<Options>): BuildResult {
-  const { options, blank, asked } = brief;
-  const { turnIn } = options;
-  const thick = asked?.thickness ?? brief.thickness;
-  const t = options.board ?? (thick > 0 ? thick : USUAL_BOARD);
-  const round = 2 * (turnIn + t);
-  if (blank)
-    for (const side of ['width', 'height'] as const)
-      if (blank[side] <= round + 4 * turnIn)
-        return refuse({ code: 'sheet-too-small', value: blank[side], limit: mm(round + 4 * turnIn), about: { side } });
-  // The board is as it is: nothing is rounded.
-  const W = blank ? blank.width - round : asked!.width;
-  const H = blank ? blank.height - round : asked!.height;
-  if (2 * turnIn > Math.min(W, H) - TOLERANCE.length)
-    return refuse(tooLarge('turnIn', 'turn-in', turnIn, Math.min(W, H) / 2));
-  const s = CORNER * Math.SQRT2 * t;
-  if (s >= turnIn + t) return refuse(tooLarge('board', 'board', t, turnIn / (CORNER * Math.SQRT2 - 1)));
+/** The sides of a wrap, in the order they are turned in. */
+export const SIDES = ['near', 'far', 'left', 'right'] as const;
+
+/** What is pinched in at its corners, by id. */
+export const CORNERS = ['corner-1', 'corner-2', 'corner-3', 'corner-4'] as const;
+
+/** A board and how it is wrapped. */
+export interface Wrapping {
+  readonly width: number;
+  readonly height: number;
+  /** Thickness of the board. */
+  readonly board: number;
+  readonly turnIn: number;
+}
+
+/** The strip that goes round the board's edge: on the next mark where that is a hair more than the board is thick. */
+function strip(board: number, brief: Brief): number {
+  const marked = onMark(board, brief, 'up');
+  return marked - board <= HAIR ? marked : board;
+}
+
+/** Where the cut across a corner meets the board's edges drawn on, so that it passes `CORNER` thicknesses from the board. */
+const clear = ({ board }: Wrapping): number => CORNER * Math.SQRT2 * board;
+
+/** What of a wrap cannot be made. */
+export function wrapTrouble(wrapping: Wrapping, brief: Brief): Refusal | null {
+  const { width, height, board, turnIn } = wrapping;
+  const shorter = Math.min(width, height);
+  if (2 * turnIn > shorter - TOLERANCE.length) return tooLarge('turnIn', 'turn-in', turnIn, shorter / 2);
+  // The turn-in is left a whole edge between the cuts.
+  const most = turnIn + strip(board, brief);
+  return clear(wrapping) >= most ? tooLarge('board', 'board', board, turnIn / (CORNER * Math.SQRT2 - 1)) : null;
+}
+
+/** A wrap on its sheet, and where the board lies on it. */
+export interface Wrap {
+  readonly piece: Piece;
+  readonly board: { readonly x1: number; readonly x2: number; readonly y1: number; readonly y2: number };
+  /** How broad the strips are that go round the board's edges. */
+  readonly strip: number;
+}
+
+/**
+ * A wrap round a board: `board + 2 × (turn-in + thickness)` each way, a strip round each edge, the corners cut off at 45°.
+ * @param id panels and scores by their names here, where a thing has several wraps
+ */
+export function drawWrap(
+  wrapping: Wrapping,
+  brief: Brief,
+  how: {
+    readonly name: string;
+    readonly front: Pick<Panel, 'id' | 'name'>;
+    readonly of?: string;
+    readonly id?: (own: string) => string;
+  } & Partial<Pick<Drawing, 'quantity' | 'blank'>>,
+): Wrap {
+  const { width: W, height: H, turnIn } = wrapping;
+  const { of = '', id: named = (own) => own } = how;
+  const t = strip(wrapping.board, brief);
+  const s = clear(wrapping);
   const e = t + turnIn;
   const [x1, x2, y1, y2] = [e, e + W, e, e + H];
   /** One side's strip and turn-in, given outward: `out` from the board's edge, `along` from its middle. */
@@ -55,14 +99,14 @@ function build(brief: Brief<Options>): BuildResult {
   ];
   const strips = places.flatMap(({ id, half, at }) => [
     {
-      id: `edge-${id}`,
-      name: `${id} edge`,
+      id: named(`edge-${id}`),
+      name: `${id} edge${of}`,
       polygon: ring(at(0, -half), at(0, half), at(t, half), at(t, -half)),
       bends: 'round-board' as const,
     },
     {
-      id: `turn-${id}`,
-      name: `${id} turn-in`,
+      id: named(`turn-${id}`),
+      name: `${id} turn-in${of}`,
       // Past the corner's cut the turn-in runs in at 45°.
       polygon: ring(
         at(t, -half),
@@ -75,35 +119,71 @@ function build(brief: Brief<Options>): BuildResult {
     },
   ]);
   const corners = [
-    { id: 'corner-1', x: x1, y: y1, ox: -1, oy: -1, across: 'near', up: 'left' },
-    { id: 'corner-2', x: x2, y: y1, ox: 1, oy: -1, across: 'near', up: 'right' },
-    { id: 'corner-3', x: x2, y: y2, ox: 1, oy: 1, across: 'far', up: 'right' },
-    { id: 'corner-4', x: x1, y: y2, ox: -1, oy: 1, across: 'far', up: 'left' },
+    { id: CORNERS[0], x: x1, y: y1, ox: -1, oy: -1, across: 'near', up: 'left' },
+    { id: CORNERS[1], x: x2, y: y1, ox: 1, oy: -1, across: 'near', up: 'right' },
+    { id: CORNERS[2], x: x2, y: y2, ox: 1, oy: 1, across: 'far', up: 'right' },
+    { id: CORNERS[3], x: x1, y: y2, ox: -1, oy: 1, across: 'far', up: 'left' },
   ];
-  const wrap = drawPiece({
-    name: 'wrap',
-    blank: blank ?? { width: mm(W + round), height: mm(H + round) },
+  const between = (a: string, b: string) => [named(a), named(b)] as const;
+  const piece = drawPiece({
+    name: how.name,
+    blank: how.blank ?? { width: mm(W + 2 * e), height: mm(H + 2 * e) },
+    ...(how.quantity && { quantity: how.quantity }),
     panels: [
-      { id: 'front', name: 'front', polygon: rect(x1, y1, x2, y2) },
+      { ...how.front, polygon: rect(x1, y1, x2, y2) },
       ...strips,
       ...corners.map(({ id, x, y, ox, oy }) => ({
-        id,
-        name: 'corner',
+        id: named(id),
+        name: `corner${of}`,
         bends: 'pinched' as const,
         polygon: ring([x, y], [x + ox * t, y], [x + ox * s, y], [x, y + oy * s], [x, y + oy * t]),
       })),
     ],
     folds: [
-      ...places.map(({ id }) => ({ id: `s-edge-${id}`, between: ['front', `edge-${id}`] as const, angle: 90 })),
-      ...places.map(({ id }) => ({ id: `s-turn-${id}`, between: [`edge-${id}`, `turn-${id}`] as const, angle: 90 })),
-      ...corners.flatMap(({ id, across, up }) => [
-        { id: `s-${id}-1`, between: [`edge-${across}`, id] as const, angle: 90 },
-        { id: `s-${id}-2`, between: [`turn-${across}`, id] as const, angle: 90 },
-        { id: `s-${id}-3`, between: [`edge-${up}`, id] as const, angle: 90 },
-        { id: `s-${id}-4`, between: [`turn-${up}`, id] as const, angle: 90 },
-      ]),
+      ...SIDES.map((side) => ({
+        id: named(`s-edge-${side}`),
+        between: [how.front.id, named(`edge-${side}`)] as const,
+        angle: 90,
+      })),
+      ...SIDES.map((side) => ({
+        id: named(`s-turn-${side}`),
+        between: between(`edge-${side}`, `turn-${side}`),
+        angle: 90,
+      })),
+      ...corners.flatMap(({ id, across, up }) =>
+        [`edge-${across}`, `turn-${across}`, `edge-${up}`, `turn-${up}`].map((own, i) => ({
+          id: named(`s-${id}-${i + 1}`),
+          between: between(own, id),
+          angle: 90,
+        })),
+      ),
     ],
   });
+  return { piece, board: { x1, x2, y1, y2 }, strip: t };
+}
+
+/** A board in its wrap, the turn-ins covered by a lining. */
+function build(brief: Brief<Options>): BuildResult {
+  const { options, blank, asked } = brief;
+  const { turnIn } = options;
+  const thick = asked?.thickness ?? brief.thickness;
+  const board = options.board ?? (thick > 0 ? thick : USUAL_BOARD);
+  const round = 2 * (turnIn + strip(board, brief));
+  if (blank)
+    for (const side of ['width', 'height'] as const)
+      if (blank[side] <= round + 4 * turnIn)
+        return refuse({ code: 'sheet-too-small', value: blank[side], limit: mm(round + 4 * turnIn), about: { side } });
+  // The board is as it is: nothing is rounded.
+  const W = blank ? blank.width - round : asked!.width;
+  const H = blank ? blank.height - round : asked!.height;
+  const wrapping: Wrapping = { width: W, height: H, board, turnIn };
+  const trouble = wrapTrouble(wrapping, brief);
+  if (trouble) return refuse(trouble);
+  const {
+    piece: wrap,
+    board: { x1, x2, y1, y2 },
+    strip: t,
+  } = drawWrap(wrapping, brief, { name: 'wrap', front: { id: 'front', name: 'front' }, ...(blank && { blank }) });
   const [lw, lh] = [onMark(W - 2 * LINING, brief, 'down'), onMark(H - 2 * LINING, brief, 'down')];
   const lined = options.lining && Math.min(lw, lh) > 2 * LINING;
   const lining = drawPiece({
@@ -140,7 +220,7 @@ function build(brief: Brief<Options>): BuildResult {
               over: false,
               above: mm(0),
               closes: true,
-              joins: places.map(({ id }) => ({ panel: 'lining', onto: `turn-${id}`, face: 'outside' as const })),
+              joins: SIDES.map((side) => ({ panel: 'lining', onto: `turn-${side}`, face: 'outside' as const })),
             }),
           ]
         : []),
@@ -157,7 +237,7 @@ function build(brief: Brief<Options>): BuildResult {
         put: 'Lay the board on the inside, in the middle of the scores.',
         glued: true,
         // The wrap is drawn tight round the board: what is turned in lies on it.
-        outside: [...places.map(({ id }) => `turn-${id}`), 'lining'],
+        outside: [...SIDES.map((side) => `turn-${side}`), 'lining'],
       },
     ],
     claims: [
@@ -173,7 +253,17 @@ function build(brief: Brief<Options>): BuildResult {
     ],
     grips: blank
       ? []
-      : [optionGrip('s-turn-near', UP, 'turnIn', 'depth of the turn-ins', turnIn, [s, Math.min(W, H) / 2 - 2], -1)],
+      : [
+          optionGrip(
+            's-turn-near',
+            UP,
+            'turnIn',
+            'depth of the turn-ins',
+            turnIn,
+            [clear(wrapping), Math.min(W, H) / 2 - 2],
+            -1,
+          ),
+        ],
   });
 }
 

@@ -12,11 +12,11 @@ import {
   type Polygon,
   type Segment,
 } from '../../geometry';
-import { hingeLine, layerOf, type Layer, type Stack } from './stack';
+import { hingeLine, layerOf, turningLine, type Layer, type Stack } from './stack';
 import { EXACT, isBroad, type Slack } from './slack';
 import { tiesBetween } from './ties';
 
-/** One turn of paper: the panels that move, about the line their hinges share. */
+/** One turn of paper: the panels that move, about the line their hinges share, or round the edge between two of them. */
 export interface Fold {
   readonly id: StepId;
   readonly hinges: readonly ScoreId[];
@@ -72,7 +72,7 @@ export function foldOver(
         problems.push({ code: 'blocked', fold: fold.id, panel: mover.panel, by: other.panel });
   });
 
-  const mirror = reflection(line);
+  const mirror = reflection(hingeLine(stack, { ...lead, line: turningLine(stack.hinges, fold.hinges) }));
   const turned = carried(moving, mirror, true);
   const at =
     fold.under === undefined ? (onTop ? still.length : 0) : still.findIndex((layer) => layer.panel === fold.under);

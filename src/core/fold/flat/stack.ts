@@ -1,5 +1,16 @@
-import type { PanelId, Hinge, Piece } from '../../pattern';
-import { apply, applyAll, IDENTITY, sameMap, type Affine, type Polygon, type Segment } from '../../geometry';
+import type { PanelId, ScoreId, Hinge, Piece } from '../../pattern';
+import {
+  apply,
+  applyAll,
+  direction,
+  dot,
+  IDENTITY,
+  minus,
+  sameMap,
+  type Affine,
+  type Polygon,
+  type Segment,
+} from '../../geometry';
 
 /** Which face of the paper: the inside face lies up while the sheet is flat. */
 export type Side = 'inside' | 'outside';
@@ -31,18 +42,23 @@ export interface Stack {
   readonly joints: readonly Joint[];
 }
 
-/** The piece as it lies flat, inside up. */
-export const flatStack = (piece: Piece): Stack => ({
-  layers: piece.panels.map(({ id, polygon }) => ({
-    piece: piece.name,
-    panel: id,
-    map: IDENTITY,
-    up: 'inside',
-    polygon: applyAll<'folded'>(IDENTITY, polygon),
-  })),
-  hinges: piece.hinges,
-  joints: [],
-});
+/** The piece as it lies flat, inside up. Corners that are pinched in by hand are not followed. */
+export function flatStack({ name, panels, hinges }: Piece): Stack {
+  const firm = panels.filter(({ bends }) => bends !== 'pinched');
+  const followed = new Set(firm.map(({ id }) => id));
+  return {
+    layers: firm.map(({ id, polygon }) => ({
+      piece: name,
+      panel: id,
+      map: IDENTITY,
+      up: 'inside',
+      polygon: applyAll<'folded'>(IDENTITY, polygon),
+    })),
+    hinges:
+      followed.size < panels.length ? hinges.filter(({ between }) => between.every((id) => followed.has(id))) : hinges,
+    joints: [],
+  };
+}
 
 /** Height of a panel in the stack, 0 at the table. Throws when the stack has no such panel. */
 export function levelOf(stack: Stack, panel: PanelId): number {
@@ -65,4 +81,24 @@ export function hingeLine(stack: Stack, hinge: Hinge, panel: PanelId = hinge.bet
 export function isFolded(stack: Stack, hinge: Hinge): boolean {
   const [a, b] = [layerOf(stack, hinge.between[0]), layerOf(stack, hinge.between[1])];
   return a.up !== b.up || !sameMap(a.map, b.map);
+}
+
+/**
+ * The line a flat fold turns about, on the sheet its still panel lies on: that of its first hinge. Where it names the next
+ * hinge too, paper goes round the edge of what lies there, and what hangs on the strip between them comes to lie with its
+ * score on the first: it turns about the middle of the strip.
+ */
+export function turningLine(hinges: readonly Hinge[], [first, ...more]: readonly ScoreId[]): Segment<'sheet'> {
+  const lead = hinges.find(({ id }) => id === first)!;
+  const next = hinges.find(({ id, between }) => more.includes(id) && between[0] === lead.between[1]);
+  if (!next) return lead.line;
+  const { from, to } = lead.line;
+  const along = direction(from, to);
+  const off = minus(next.line.from, from);
+  const past = dot(off, along);
+  const moved = ({ x, y }: typeof from): typeof from => ({
+    x: x + (off.x - past * along.x) / 2,
+    y: y + (off.y - past * along.y) / 2,
+  });
+  return { from: moved(from), to: moved(to) };
 }

@@ -45,18 +45,16 @@ export function leafOf(standing: Pick<Standing, 'leaves'>, panel: PanelId): Leaf
 
 /** A flat pile as it lies on the table: all in one plane, who lies on whom remembered. `aside` mm to the right. */
 export function standingOf(stack: Stack, panels: ReadonlyMap<string, Panel>, aside = 0): Standing {
-  const firm = (panel: PanelId): boolean => panels.get(panel)!.bends !== 'pinched';
-  const layers = stack.layers.filter(({ panel }) => firm(panel));
-  const leaves = layers.map(({ piece, panel, map: [a, b, c, d, e, f] }) =>
+  const leaves = stack.layers.map(({ piece, panel, map: [a, b, c, d, e, f] }) =>
     leaf(piece, panels.get(panel)!, poseOf([a, b, c, d, e + aside, f])),
   );
   // Each on the next one down that it overlaps would do; all pairs are few, and need no order.
-  const touches = layers.flatMap((upper, i) =>
-    layers.slice(0, i).map((lower): Touch => ({
+  const touches = stack.layers.flatMap((upper, i) =>
+    stack.layers.slice(0, i).map((lower): Touch => ({
       panel: upper.panel,
       onto: lower.panel,
       face: lower.up === 'inside' ? 'inside' : 'outside',
     })),
   );
-  return { leaves, hinges: stack.hinges.filter(({ between }) => between.every(firm)), joints: stack.joints, touches };
+  return { leaves, hinges: stack.hinges, joints: stack.joints, touches };
 }
