@@ -1,5 +1,6 @@
 /** Hands: shares counted by folding, held against the normal distribution where a single length decides. */
 import { cumulativeStdNormalProbability } from 'simple-statistics';
+import { randomLcg, randomNormal } from 'd3-random';
 import fc from 'fast-check';
 import { runs } from '../../../tests/helpers/runs';
 import { CONSTRUCTIONS } from '../constructions';
@@ -54,6 +55,125 @@ describe('the share of a single length is the normal distribution’s own (error
     // Nothing else goes wrong.
     expect(by[0]).toEqual({ check: 'goes-in', share });
   });
+});
+
+describe('one length by each tool is the normal distribution’s own (error function of simple-statistics)', () => {
+  const RUNS = 2000;
+  const within = (share: number, wanted: number): void => {
+    expect(wanted).toBeGreaterThan(0.6);
+    expect(wanted).toBeLessThan(0.995);
+    expect(Math.abs(share - wanted)).toBeLessThan(0.005 + 3 * Math.sqrt((wanted * (1 - wanted)) / RUNS));
+  };
+  /** The chance that two normal values, of these deviations and so correlated, both stay over minus `room`. */
+  const bothOver = (room: number, [a, b]: readonly [number, number], r: number): number => {
+    const density = (x: number): number => Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI);
+    const [low, high, steps] = [-room / a, 8, 4000];
+    const width = (high - low) / steps;
+    return Array.from({ length: steps }, (_, i) => low + (i + 0.5) * width).reduce(
+      (sum, x) => sum + width * density(x) * cumulativeStdNormalProbability((room / b + r * x) / Math.sqrt(1 - r * r)),
+      0,
+    );
+  };
+
+  test.each([
+    ['ruler', 0.7],
+    ['ruler', 1],
+    ['edge-board', 0.8],
+  ] as const)(
+    'by the %s, marks off by %d of the room: the pocket is the narrower of its ends, each score a line through two marks',
+    (kind, part) => {
+      const fields = { tool: { kind }, graduation: '1/32 in', ease: { width: '1/16 in', height: '2 in' } };
+      const { made } = design('library-pocket', fields);
+      const room = made!.fit!.ease.width;
+      const who = hands({ score: mm(part * room) });
+      const deviation = (who.score / 2) * Math.SQRT2;
+      // At its mouth, which is the near edge, and as deep as the contents reach: so far along the sheet is a score there.
+      const far = inches(4) / made!.pieces[0].piece.blank.height;
+      const there = Math.hypot(1 - far, far);
+      const wanted = bothOver(room, [deviation, deviation * there], (1 - far) / there);
+      within(oddsOf(bench('library-pocket', who, fields), who, RUNS, 7).share, wanted);
+    },
+  );
+
+  // The body is off by so many settings’ squares across and along: section 8.
+  test.each([
+    ['pointer', { width: 1, height: 20 }, 3],
+    ['pointer', { width: 20, height: 1.4 }, 5],
+    ['ruler', { width: 0.8, height: 20 }, 1],
+  ] as const)('by the envelope board, set by the %s, with the room %j', (setBy, ease, squares) => {
+    const fields = {
+      graduation: 'exact',
+      ease,
+      leastEase: { width: 0, height: 0 },
+      tool: { kind: 'envelope-board', rulerEnd: '12 in' },
+    };
+    const roomy = design('diagonal-envelope', fields);
+    const who = hands({ setting: mm(1) });
+    const { share } = oddsOf(benchFor(roomy.made!, roomy.design, who, { fence: 'one', setBy })!, who, RUNS, 5);
+    within(share, cumulativeStdNormalProbability(Math.min(ease.width, ease.height) / (0.5 * Math.sqrt(squares))));
+  });
+});
+
+test('a seam envelope by ruler fits as often as a simulation of its own lines, marks and contents says (nothing of ours in it)', () => {
+  const [room, exact, RUNS] = [1.3, 1.2, 2000];
+  const plan = planOf({
+    version: 1,
+    construction: 'seam-envelope',
+    contents: { width: 76, height: 101 },
+    tool: { kind: 'ruler' },
+    graduation: 'exact',
+    ease: { width: room, height: room },
+    leastEase: { width: 0, height: 0 },
+  });
+  const who = hands({ score: mm(exact) });
+  const { share } = oddsOf(benchFor(plan.made!, plan.design, who)!, who, RUNS, 11);
+  const { blank, panels } = plan.made!.pieces[0].piece;
+  const front = panels.find(({ id }) => id === 'front')!.polygon;
+  const [x0, x1] = [Math.min(...front.map(({ x }) => x)), Math.max(...front.map(({ x }) => x))];
+  const [y0, y1] = [Math.min(...front.map(({ y }) => y)), Math.max(...front.map(({ y }) => y))];
+  // What its own paper takes of the room goes in with the contents.
+  const [width, height] = [x1 - x0 - room, y1 - y0 - room];
+  const normal = randomNormal.source(randomLcg(0.314))(0, exact / 2);
+  type Plane = readonly [a: number, b: number, c: number];
+  /** Points on the inner side of a line through two marks: `a·x + b·y ≤ c`. */
+  const inside = (
+    p: readonly [number, number],
+    q: readonly [number, number],
+    out: readonly [number, number],
+  ): Plane => {
+    const [a, b] = [q[1] - p[1], p[0] - q[0]];
+    const sign = a * out[0] + b * out[1] > 0 ? 1 : -1;
+    return [sign * a, sign * b, sign * (a * p[0] + b * p[1])];
+  };
+  const fits = (planes: readonly Plane[]): boolean => {
+    for (let turn = -0.03; turn <= 0.03; turn += 0.0015) {
+      const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+      // Where its middle may lie: every side moved in by how far the turned rectangle reaches towards it.
+      const middles = planes.map(([a, b, c]): Plane => {
+        const reach = (Math.abs(a * cos + b * sin) * width + Math.abs(b * cos - a * sin) * height) / 2;
+        return [a, b, c - reach];
+      });
+      const corner = ([a, b, c]: Plane, [d, e, f]: Plane): readonly [number, number] => {
+        const turned = a * e - b * d;
+        return [(c * e - b * f) / turned, (a * f - c * d) / turned];
+      };
+      const [left, right, near, far] = middles as [Plane, Plane, Plane, Plane];
+      const corners = [corner(left, near), corner(left, far), corner(right, near), corner(right, far)];
+      if (corners.some(([x, y]) => middles.every(([a, b, c]) => a * x + b * y <= c + 1e-6))) return true;
+    }
+    return false;
+  };
+  let right = 0;
+  for (let run = 0; run < RUNS; run++) {
+    const upright = (x: number, out: number): Plane =>
+      inside([x + normal(), 0], [x + normal(), blank.height], [out, 0]);
+    const level = (y: number, out: number): Plane => inside([0, y + normal()], [blank.width, y + normal()], [0, out]);
+    if (fits([upright(x0, -1), upright(x1, 1), level(y0, -1), level(y1, 1)])) right++;
+  }
+  expect(right / RUNS).toBeGreaterThan(0.7);
+  expect(right / RUNS).toBeLessThan(0.95);
+  // Ours are tried straight and as the sides lean, at no angle between.
+  expect(Math.abs(share - right / RUNS)).toBeLessThan(0.03);
 });
 
 describe('an envelope board: settings handed on by the pointer, or every side by the ruler (closed form of geometry.md 8)', () => {

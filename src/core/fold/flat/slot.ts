@@ -4,6 +4,7 @@ import {
   difference,
   extent,
   intersection,
+  minus,
   regionArea,
   type Point,
   type Polygon,
@@ -14,7 +15,7 @@ import { mm, type Mm } from '../../length';
 import { hasPanel, layerOf, levelOf, type Layer, type Stack } from './stack';
 import type { Cavity, FlatCavity } from './cavity';
 import { EXACT, type Slack } from './slack';
-import { tiesBetween } from './ties';
+import { tiesBetween, type Tie } from './ties';
 import { inView, viewAlong, type View } from './measure';
 import { NO_PAPER, takenIn, type Calipers, type Taken } from './taken';
 
@@ -60,6 +61,34 @@ export const facesView = (stack: Stack, cavity: Cavity | undefined): View =>
   cavity && cavity.kind !== 'box' && hasPanel(stack, cavity.floor)
     ? mouthView(stack, cavity)
     : { origin: { x: 0, y: 0 }, across: { x: -1, y: 0 }, up: { x: 0, y: -1 } };
+
+/** Sides of a pocket that run in by no more than this off straight lean, as a sine; others are slanted. From memory. */
+const LEANS = 0.08;
+/** So little makes no difference to what goes in: a twentieth of a millimetre in ten centimetres. */
+const STRAIGHT = 0.0005;
+
+/** The mouth's view turned as the sides of a pocket lean that hands have folded: what goes in leans with them. Null where they stand straight. */
+function leaning(view: View, ties: readonly Tie[]): View | null {
+  let [lean, weight] = [0, 0];
+  for (const { points } of ties)
+    points.forEach((p, i) => {
+      if (points.length === 2 && i === 1) return;
+      const side = minus(inView(view, points[(i + 1) % points.length]!), inView(view, p));
+      const long = Math.hypot(side.x, side.y);
+      if (long < TOLERANCE.drawn || Math.abs(side.x) > LEANS * long) return;
+      // Longer sides say more of how it leans.
+      lean += long * Math.sign(side.y) * side.x;
+      weight += long * long;
+    });
+  const sin = weight > 0 ? lean / weight : 0;
+  if (Math.abs(sin) < STRAIGHT) return null;
+  const cos = Math.sqrt(1 - sin * sin);
+  const turned = (a: Point<'folded'>, b: Point<'folded'>, by: number): Point<'folded'> => ({
+    x: cos * a.x + by * b.x,
+    y: cos * a.y + by * b.y,
+  });
+  return { origin: view.origin, across: turned(view.across, view.up, -sin), up: turned(view.up, view.across, sin) };
+}
 
 /** The part of a tie between two depths, as its spread across the mouth; null when it lies outside them. */
 function spread(tie: readonly Point[], from: number, to: number): readonly [number, number] | null {
@@ -121,7 +150,7 @@ interface FlatSize {
 /**
  * Opens a cavity for questions, read off the folded stack. While inserting, things are swept in through the
  * mouth (`closed` false); when closed they must lie inside.
- * @param slack a fold that closes the mouth may lie so far inside it
+ * @param slack a fold that closes the mouth may lie so far inside it, and things go in straight or as its sides lean
  * @param caliper how thick the paper of each piece is
  * @param above what lies on the roof’s side, where that is known already
  */
@@ -133,12 +162,44 @@ export function slotOf(
   caliper: Calipers = NO_PAPER,
   above: ReadonlySet<string> = aboveSlot(stack, cavity),
 ): Slot {
+  const ties = tiesBetween(stack, (panel) => above.has(panel));
   const view = mouthView(stack, cavity);
+  const asked = { stack, cavity, closed, slack, caliper, above };
+  const straight = slotSeen(asked, ties, view);
+  if (slack.lines <= EXACT.lines) return straight;
+  const lean = leaning(view, ties);
+  if (!lean) return straight;
+  const leant = slotSeen(asked, ties, lean);
+  return {
+    largest: straight.largest,
+    get taken() {
+      return straight.taken;
+    },
+    roomFor: (size) => {
+      const [one, other] = [straight.roomFor(size), leant.roomFor(size)];
+      const left = ({ width, height }: Room): number => Math.min(width - size.width, height - size.height);
+      return left(other) > left(one) ? other : one;
+    },
+    test: (size) => {
+      const refusal = straight.test(size);
+      return refusal && leant.test(size) ? refusal : null;
+    },
+  };
+}
+
+interface Asked {
+  readonly stack: Stack;
+  readonly cavity: FlatCavity;
+  readonly closed: boolean;
+  readonly slack: Slack;
+  readonly caliper: Calipers;
+  readonly above: ReadonlySet<string>;
+}
+
+/** The cavity for things that go in as the view stands. */
+function slotSeen({ stack, cavity, closed, slack, caliper, above }: Asked, between: readonly Tie[], view: View): Slot {
   // What ties below to above, in the mouth's view: a thing in the slot must meet none of it.
-  const ties = tiesBetween(stack, (panel) => above.has(panel)).map((tie) => ({
-    ...tie,
-    points: tie.points.map((p) => inView(view, p)),
-  }));
+  const ties = between.map((tie) => ({ ...tie, points: tie.points.map((p) => inView(view, p)) }));
   const found = ties.map(({ points }) => points);
   const floor = layerOf(stack, cavity.floor).polygon.map((p) => inView(view, p));
   const span = extent(floor, { x: 1, y: 0 });
