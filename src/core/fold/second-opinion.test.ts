@@ -132,6 +132,7 @@ test.each(CONSTRUCTIONS.filter((c) => !STANDS.includes(c)).map((c) => [c.name, c
         held++;
         const { pieces, folded } = { ...made!.built, folded: made!.folded };
         const hinges = pieces.flatMap((piece) => piece.hinges);
+        const upright = new Set<string>();
         const pose = new Map(pieces.flatMap((piece) => piece.panels).map((panel) => [panel.id, new Matrix4()]));
         const carriedLine = (panel: string, { from, to }: Segment): [Vector3, Vector3] => [
           carried(pose.get(panel)!, from),
@@ -142,6 +143,18 @@ test.each(CONSTRUCTIONS.filter((c) => !STANDS.includes(c)).map((c) => [c.name, c
           if (step.kind === 'fold') {
             const hinge = hinges.find(({ id }) => id === step.hinges[0])!;
             const [from, to] = carriedLine(hinge.between[0], hinge.line);
+            const next = hinges.find(({ id, between }) => step.hinges.includes(id) && between[0] === hinge.between[1]);
+            if (next) {
+              // Round an edge: a quarter turn at either score of the strip, which then stands.
+              for (const panel of moving) pose.set(panel, turnAbout(from, to, Math.PI / 2).multiply(pose.get(panel)!));
+              const [a, b] = carriedLine(next.between[0], next.line);
+              const same = to.clone().sub(from).dot(b.clone().sub(a)) > 0;
+              const second = turnAbout(a, b, same ? Math.PI / 2 : -Math.PI / 2);
+              for (const panel of moving)
+                if (panel !== next.between[0]) pose.set(panel, second.clone().multiply(pose.get(panel)!));
+              upright.add(next.between[0]);
+              continue;
+            }
             const turn = halfTurn({ from, to });
             for (const panel of moving) pose.set(panel, turn.clone().multiply(pose.get(panel)!));
             continue;
@@ -160,7 +173,7 @@ test.each(CONSTRUCTIONS.filter((c) => !STANDS.includes(c)).map((c) => [c.name, c
         }
         for (const panel of pieces.flatMap((piece) => piece.panels)) {
           // Cards that go in, and guides, lie beside it.
-          if (!hasPanel(folded.finished, panel.id)) continue;
+          if (!hasPanel(folded.finished, panel.id) || upright.has(panel.id)) continue;
           const { map } = layerOf(folded.finished, panel.id);
           for (const corner of panel.polygon) {
             const [ours, theirs] = [apply(map, corner), carried(pose.get(panel.id)!, corner)];
