@@ -1,3 +1,4 @@
+import { sideOf } from '../../src/core/geometry';
 import type { Plan } from '../../src/core/plan';
 import type { PlanDocument } from '../../src/core/document';
 import { secondArea, secondDifference } from './second-geometry';
@@ -39,7 +40,10 @@ export function disagreements(plan: Plan, document: PlanDocument): string[] {
   }
   for (const join of document.joins) {
     const { apart, covered } = joinOf(document as ReadDocument, read, join);
-    if (apart > CLOSE || !covered) wrong.push(`${join.a} does not lie on ${join.b}: ${apart} mm apart`);
+    // What went round an edge lies as high as the strip that stands there.
+    const high = roundAnEdge(plan).get(join.a.split('/')[1]!) ?? 0;
+    if (Math.min(apart, Math.abs(apart - high)) > CLOSE || !covered)
+      wrong.push(`${join.a} does not lie on ${join.b}: ${apart} mm apart`);
   }
   for (const { name, outline, glue, noGlue } of document.pieces)
     for (const { polygon } of [...glue, ...noGlue]) {
@@ -62,6 +66,19 @@ export function disagreements(plan: Plan, document: PlanDocument): string[] {
     wrong.push(`it is told to be ${told.join(' × ')}, and comes to ${sizes.map((s) => s.join(' × ')).join(' or ')}`);
   wrong.push(...insideWrong(document, thing, pinched), ...lapsWrong(document, read), ...holesWrong(document));
   return wrong;
+}
+
+/** How high each panel lies that a strip carries round an edge: how broad the strip is, mm. */
+function roundAnEdge({ made }: Plan): ReadonlyMap<string, number> {
+  const hinges = made!.built.pieces.flatMap((piece) => piece.hinges);
+  const high = new Map<string, number>();
+  for (const step of made!.built.assembly) {
+    if (step.kind !== 'fold') continue;
+    const [first, second] = step.hinges.map((id) => hinges.find((hinge) => hinge.id === id)!);
+    if (first && second && second.between[0] === first.between[1])
+      high.set(second.between[1], Math.abs(sideOf(first.line, second.line.from)));
+  }
+  return high;
 }
 
 /** Everything that hangs together with the first piece, one laid on the other. */

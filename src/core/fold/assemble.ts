@@ -191,7 +191,9 @@ function turn(piles: readonly Stack[], step: AssemblyFold, slack: Slack): Done {
   const hanging = step.moving ? null : hangsOn(before, step.hinges);
   const moving = step.moving ?? before.layers.flatMap(({ panel }) => (hanging!.has(panel) ? [panel] : []));
   const { stack, problems } = foldOver(before, { ...step, moving }, slack);
-  return { before, stack, moving, problems, used: [before] };
+  // A strip that goes round an edge moves, and then lies in no pile.
+  const lying = moving.filter((panel) => hasPanel(stack, panel));
+  return { before, stack, moving: lying, problems, used: [before] };
 }
 
 function lay(pileWith: (panel: PanelId) => Stack, step: AssemblyPlace, slack: Slack): Done {

@@ -40,7 +40,7 @@ export function refold(
       const map = maps.get(layer.panel)!;
       return { ...layer, map, polygon: applyAll<'folded'>(map, polygons.get(layer.panel)!) };
     }),
-    hinges: stack.hinges.map(({ id }) => hinges.get(id)!),
+    hinges: stack.hinges.map((hinge) => ({ ...hinge, line: hinges.get(hinge.id)!.line })),
   });
   const turn = (step: FlatWork, moving: readonly PanelId[]): void => {
     if (step.kind === 'place') {

@@ -69,7 +69,7 @@ test('a ribbon lies under the mat, a cord comes over it: each picture has what i
 test('the step that glues it shows it: on what lies flat and on what stands', () => {
   for (const [name, shown] of [
     ['library-pocket', { kind: 'flat', glued: { side: 'outside', laying: 'mat' } }],
-    ['tray-box', { kind: 'standing', done: 'layer' }],
+    ['pad-holder', { kind: 'standing', done: 'layer' }],
   ] as const) {
     const { made, design } = planned(name);
     const step = stepsOf({ made, design, refusal: null }, sayer('in', '1/8 in')).find(

@@ -3,6 +3,7 @@ import { seatIn } from '../fit';
 import {
   isReady,
   contentsIn,
+  hasPanel,
   hingeLine,
   turningLine,
   leafOf,
@@ -91,7 +92,9 @@ const QUIET = { contents: [], floor: null, entering: null, resting: null, brough
 /** A flat fold as half a turn in space; a piece laid down as a carry from above, or from below. */
 function flatMoment({ step, moving, before, stack }: Stage, panels: ReadonlyMap<string, Panel>): Bare {
   const [lay, after] = [standingOf(before, panels), standingOf(stack, panels)];
-  const moves = new Set(moving);
+  // So does a strip that goes round an edge, and then stands.
+  const stands = before.layers.filter(({ panel }) => step.kind === 'fold' && !hasPanel(stack, panel));
+  const moves = new Set([...moving, ...stands.map(({ panel }) => panel)]);
   const common = { ...QUIET, step: step.id, text: step.name, after };
   if (step.kind === 'place') {
     const z = step.level === 'bottom' ? -HELD : HELD;

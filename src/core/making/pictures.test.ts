@@ -78,11 +78,16 @@ function missing(step: Step, plan: Plan): string[] {
     want(picture.kind !== 'flat' && picture.glue === step.glue, 'its glue by name');
     want(glued(step.glue), 'its glue');
   }
-  for (const [id, { number }] of numbers)
-    if (named.includes(number) && partNamed(made, step.piece).piece.hinges.some((hinge) => hinge.id === id)) {
-      const { between } = partNamed(made, step.piece).piece.hinges.find((hinge) => hinge.id === id)!;
-      want(between.some(shows), `score ${number}`);
-    }
+  // Scores that run on in one line have one number: one of them is enough.
+  const { hinges } = partNamed(made, step.piece).piece;
+  for (const n of named) {
+    const own = hinges.filter(({ id }) => numbers.get(id)?.number === n);
+    if (own.length > 0)
+      want(
+        own.some(({ between }) => between.some(shows)),
+        `score ${n}`,
+      );
+  }
   // Longest first: “the far wall of the lid” is not the box's far wall.
   const panels = made.built.pieces.flatMap((piece) => piece.panels);
   const names = [...new Set([...panels.map(({ name }) => name), ...made.built.pieces.map(({ name }) => name)])];

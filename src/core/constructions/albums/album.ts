@@ -157,7 +157,7 @@ export const coverPanels = (name: CoverName): string[] =>
   );
 
 /**
- * A covered board, bought board and all: one is folded for all; the lining looks up. `near` is the cover’s near edge, wrap and all,
+ * A covered board, bought board and all: one is folded for all; the lining looks up. `near` is the cover’s near edge,
  * `under` where the near edge of a page lies in the middle of it, both on the sheet of the wrap.
  */
 export function covers(
@@ -170,7 +170,6 @@ export function covers(
   const {
     piece: wrap,
     board: { x1, x2, y1 },
-    strip,
   } = drawWrap(wrapping, brief, {
     name: `${name}cover wrap`,
     front: { id: id('wrap'), name: `${name}cover` },
@@ -185,7 +184,7 @@ export function covers(
   };
   const [lw, lh] = [width - 2 * reveal, height - 2 * reveal];
   return {
-    near: segment(x1, y1 - strip, x2, y1 - strip),
+    near: segment(x1, y1, x2, y1),
     under: (across, deep) => {
       const [x, y] = [x1 + (width - across) / 2, y1 + (height - deep) / 2];
       return segment(x, y, x + across, y);

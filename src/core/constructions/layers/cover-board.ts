@@ -27,6 +27,8 @@ const LINING = inches(1 / 8);
 const HAIR = 0.25;
 /** Corners are cut off so that about this many thicknesses of the board are left beyond its corner. Common practice. */
 const CORNER = 2;
+/** And no less than so many. Common practice. */
+const NEAREST = 1.5;
 
 /** The sides of a wrap, in the order they are turned in. */
 export const SIDES = ['near', 'far', 'left', 'right'] as const;
@@ -49,8 +51,16 @@ function strip(board: number, brief: Brief): number {
   return marked - board <= HAIR ? marked : board;
 }
 
-/** Where the cut across a corner meets the board's edges drawn on, so that it passes `CORNER` thicknesses from the board. */
-const clear = ({ board }: Wrapping): number => CORNER * Math.SQRT2 * board;
+/**
+ * Where the cut across a corner meets the board's edges drawn on: as far out that it passes `CORNER` thicknesses from the
+ * board, or a mark nearer.
+ */
+function clear({ board, turnIn }: Wrapping, brief: Brief): number {
+  const far = CORNER * Math.SQRT2 * board;
+  const both = 2 * (turnIn + strip(board, brief));
+  const marked = both - onMark(both - far, brief, 'up');
+  return marked >= NEAREST * Math.SQRT2 * board ? marked : far;
+}
 
 /** What of a wrap cannot be made. */
 export function wrapTrouble(wrapping: Wrapping, brief: Brief): Refusal | null {
@@ -59,7 +69,7 @@ export function wrapTrouble(wrapping: Wrapping, brief: Brief): Refusal | null {
   if (2 * turnIn > shorter - TOLERANCE.length) return tooLarge('turnIn', 'turn-in', turnIn, shorter / 2);
   // The turn-in is left a whole edge between the cuts.
   const most = turnIn + strip(board, brief);
-  return clear(wrapping) >= most ? tooLarge('board', 'board', board, turnIn / (CORNER * Math.SQRT2 - 1)) : null;
+  return clear(wrapping, brief) >= most ? tooLarge('board', 'board', board, turnIn / (CORNER * Math.SQRT2 - 1)) : null;
 }
 
 /** A wrap on its sheet, and where the board lies on it. */
@@ -87,7 +97,7 @@ export function drawWrap(
   const { width: W, height: H, turnIn } = wrapping;
   const { of = '', id: named = (own) => own } = how;
   const t = strip(wrapping.board, brief);
-  const s = clear(wrapping);
+  const s = clear(wrapping, brief);
   const e = t + turnIn;
   const [x1, x2, y1, y2] = [e, e + W, e, e + H];
   /** One side's strip and turn-in, given outward: `out` from the board's edge, `along` from its middle. */
@@ -100,7 +110,7 @@ export function drawWrap(
   const strips = places.flatMap(({ id, half, at }) => [
     {
       id: named(`edge-${id}`),
-      name: `${id} edge${of}`,
+      name: `strip round the ${id} edge${of}`,
       polygon: ring(at(0, -half), at(0, half), at(t, half), at(t, -half)),
       bends: 'round-board' as const,
     },
@@ -134,7 +144,7 @@ export function drawWrap(
       ...strips,
       ...corners.map(({ id, x, y, ox, oy }) => ({
         id: named(id),
-        name: `corner${of}`,
+        name: `pinched corner${of}`,
         bends: 'pinched' as const,
         polygon: ring([x, y], [x + ox * t, y], [x + ox * s, y], [x, y + oy * s], [x, y + oy * t]),
       })),
@@ -260,7 +270,7 @@ function build(brief: Brief<Options>): BuildResult {
             'turnIn',
             'depth of the turn-ins',
             turnIn,
-            [clear(wrapping), Math.min(W, H) / 2 - 2],
+            [clear(wrapping, brief), Math.min(W, H) / 2 - 2],
             -1,
           ),
         ],

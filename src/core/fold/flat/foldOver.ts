@@ -12,7 +12,7 @@ import {
   type Polygon,
   type Segment,
 } from '../../geometry';
-import { hingeLine, layerOf, turningLine, type Layer, type Stack } from './stack';
+import { hingeLine, layerOf, stoodUp, turningLine, type Layer, type Stack } from './stack';
 import { EXACT, isBroad, type Slack } from './slack';
 import { tiesBetween } from './ties';
 
@@ -78,7 +78,8 @@ export function foldOver(
     fold.under === undefined ? (onTop ? still.length : 0) : still.findIndex((layer) => layer.panel === fold.under);
   if (at < 0) throw new Error(`fold ${fold.id} goes under ${fold.under}, which is not in this stack`);
   if (fold.under !== undefined) problems.push(...tuckProblems({ ...stack, layers: still }, fold, at, turned, slack));
-  return { stack: { ...stack, layers: [...still.slice(0, at), ...turned, ...still.slice(at)] }, problems };
+  const folded = { ...stack, layers: [...still.slice(0, at), ...turned, ...still.slice(at)] };
+  return { stack: stoodUp(folded, fold.hinges), problems };
 }
 
 /** True for shared paper that is more than a speck, and broader than lines may be off. */

@@ -25,7 +25,7 @@ export interface Room {
   readonly height: Mm;
 }
 
-/** The panels on the roof's side of a slot: the roof, whatever lies over it, and what stands out past it and hangs on that alone. */
+/** The panels on the roof's side of a slot: the roof, and whatever lies over it. */
 export function aboveSlot(stack: Stack, cavity: FlatCavity): ReadonlySet<string> {
   const above = new Set<string>(cavity.roof);
   const floor = levelOf(stack, cavity.floor);
@@ -41,12 +41,6 @@ export function aboveSlot(stack: Stack, cavity: FlatCavity): ReadonlySet<string>
           above.add(layer.panel);
           break;
         }
-  for (const { panel, polygon } of stack.layers) {
-    if (above.has(panel) || levelOf(stack, panel) <= floor) continue;
-    if (intersection(polygon, layerOf(stack, cavity.floor).polygon).length > 0) continue;
-    const hung = stack.hinges.flatMap(({ between: [a, b] }) => (a === panel ? [b] : b === panel ? [a] : []));
-    if (hung.length > 0 && hung.every((other) => above.has(other))) above.add(panel);
-  }
   return above;
 }
 

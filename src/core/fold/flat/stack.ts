@@ -83,22 +83,45 @@ export function isFolded(stack: Stack, hinge: Hinge): boolean {
   return a.up !== b.up || !sameMap(a.map, b.map);
 }
 
+/** The hinge beyond the strip that goes round an edge, where a fold over these goes round one. */
+const beyondStrip = (hinges: readonly Hinge[], [first, ...more]: readonly ScoreId[]): Hinge | undefined => {
+  const lead = hinges.find(({ id }) => id === first)!;
+  return hinges.find(({ id, between }) => more.includes(id) && between[0] === lead.between[1]);
+};
+
 /**
  * The line a flat fold turns about, on the sheet its still panel lies on: that of its first hinge. Where it names the next
  * hinge too, paper goes round the edge of what lies there, and what hangs on the strip between them comes to lie with its
  * score on the first: it turns about the middle of the strip.
  */
-export function turningLine(hinges: readonly Hinge[], [first, ...more]: readonly ScoreId[]): Segment<'sheet'> {
-  const lead = hinges.find(({ id }) => id === first)!;
-  const next = hinges.find(({ id, between }) => more.includes(id) && between[0] === lead.between[1]);
-  if (!next) return lead.line;
-  const { from, to } = lead.line;
-  const along = direction(from, to);
-  const off = minus(next.line.from, from);
+export function turningLine(hinges: readonly Hinge[], scores: readonly ScoreId[]): Segment<'sheet'> {
+  const { line } = hinges.find(({ id }) => id === scores[0])!;
+  const next = beyondStrip(hinges, scores);
+  if (!next) return line;
+  const along = direction(line.from, line.to);
+  const off = minus(next.line.from, line.from);
   const past = dot(off, along);
-  const moved = ({ x, y }: typeof from): typeof from => ({
+  const moved = ({ x, y }: typeof off): typeof off => ({
     x: x + (off.x - past * along.x) / 2,
     y: y + (off.y - past * along.y) / 2,
   });
-  return { from: moved(from), to: moved(to) };
+  return { from: moved(line.from), to: moved(line.to) };
+}
+
+/** A pile in which a strip stands that went round an edge: it lies on nothing, and what it carried hangs on its first score. */
+export function stoodUp(stack: Stack, scores: readonly ScoreId[]): Stack {
+  const next = beyondStrip(stack.hinges, scores);
+  if (!next) return stack;
+  const [strip, beyond] = next.between;
+  return {
+    ...stack,
+    layers: stack.layers.filter(({ panel }) => panel !== strip),
+    hinges: stack.hinges.flatMap((hinge) =>
+      hinge === next
+        ? []
+        : hinge.id === scores[0]
+          ? [{ ...hinge, between: [hinge.between[0], beyond] as const }]
+          : [hinge],
+    ),
+  };
 }
