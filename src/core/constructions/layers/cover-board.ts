@@ -27,8 +27,8 @@ const LINING = inches(1 / 8);
 const HAIR = 0.25;
 /** Corners are cut off so that about this many thicknesses of the board are left beyond its corner. Common practice. */
 const CORNER = 2;
-/** And no less than so many. Common practice. */
-const NEAREST = 1.5;
+/** And no less than so many: 1/4 in for a board of 3 mm. Common practice. */
+const NEAREST = inches(1 / 4) / (3 * Math.SQRT2);
 
 /** The sides of a wrap, in the order they are turned in. */
 export const SIDES = ['near', 'far', 'left', 'right'] as const;
@@ -59,7 +59,7 @@ function clear({ board, turnIn }: Wrapping, brief: Brief): number {
   const far = CORNER * Math.SQRT2 * board;
   const both = 2 * (turnIn + strip(board, brief));
   const marked = both - onMark(both - far, brief, 'up');
-  return marked >= NEAREST * Math.SQRT2 * board ? marked : far;
+  return marked >= NEAREST * Math.SQRT2 * board - TOLERANCE.length ? marked : far;
 }
 
 /** What of a wrap cannot be made. */
