@@ -3,6 +3,7 @@ import type { Stage } from '../fold';
 import type { Say } from '../length';
 import { planFor, type Made, type MadePiece, type Plan, CONTENTS, glueAdvice, glueIds, allNumbers } from '../plan';
 import { stillToDo } from '../mending';
+import { pointerTold } from '../tools';
 import { workOf, type Work } from './work';
 import { closureStep, discsStep, layerStep } from './finishing';
 import { cutStep, decorating, hasSeveral, toolSteps } from './flat';
@@ -45,7 +46,7 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
       case 'cut':
         return [cutStep(work.part.piece, namesOf(work.alike), made, design, say)];
       case 'flat':
-        return leftOn(work.part, toolSteps(work.part, namesOf(work.alike), made, say), design);
+        return leftOn(work.part, (part) => toolSteps(part, namesOf(work.alike), made, say), design);
       case 'decorate':
         return [decorating(work.what, work.part, made)];
       case 'fix-discs':
@@ -159,10 +160,11 @@ function numberedEdges(steps: readonly Step[]): Step[] {
 /** Of the work on a flat sheet what is still to be done: all of it, but on a sheet that went wrong. */
 function leftOn(
   part: MadePiece,
-  drafts: readonly StepDraft[],
+  told: (part: MadePiece) => readonly StepDraft[],
   { rescued, tool }: Plan['design'],
 ): readonly StepDraft[] {
-  if (rescued?.piece !== part.piece.name) return drafts;
+  if (rescued?.piece !== part.piece.name) return told(part);
+  const drafts = told({ ...part, programme: pointerTold(part.programme) });
   const moves = drafts.map(({ picture }): readonly [number, number] =>
     picture.kind === 'flat' ? [picture.moves - picture.fresh, picture.moves] : [0, 0],
   );

@@ -38,6 +38,8 @@ export const asRing = (ring: Rescued['gone'][number]): Point<'sheet'>[] => ring.
 
 /** What the moves of a step leave on a sheet. */
 interface Left {
+  /** Lines that are run, whether anything is left of them in the end or not. */
+  readonly runs: readonly Segment<'sheet'>[];
   readonly scores: readonly Segment<'sheet'>[];
   readonly cuts: readonly Segment<'sheet'>[];
   readonly off: readonly Polygon<'sheet'>[];
@@ -46,6 +48,7 @@ interface Left {
 function leftBy(before: SheetState, after: SheetState, whole: SheetState): Left {
   const fresh = <T>(all: readonly T[], known: readonly T[]): readonly T[] => all.slice(known.length);
   return {
+    runs: fresh(after.runs, before.runs).map(({ line }) => line),
     scores: fresh(after.runs, before.runs).flatMap((run) => scoresLeft({ ...whole, runs: [run] })),
     cuts: fresh(after.slits, before.slits),
     off: [
@@ -84,8 +87,9 @@ export function stillToDo(
   const at = (moves: number): SheetState => simulate(piece.blank, tool, programme.moves.slice(0, moves));
   const whole = at(programme.moves.length);
   const kinds = upTo.map(([begin, end]): 'leads up' | 'done' | 'to do' => {
-    const { scores, cuts, off } = leftBy(at(begin), at(end), whole);
-    if (scores.length + cuts.length + off.length === 0) return 'leads up';
+    const { runs, scores, cuts, off } = leftBy(at(begin), at(end), whole);
+    if (scores.length + cuts.length + off.length === 0)
+      return runs.length > 0 && runs.every((line) => there(line, scored)) ? 'done' : 'leads up';
     const done =
       scores.every((line) => there(line, scored)) && cuts.every((line) => there(line, cut)) && off.every(missing);
     return done ? 'done' : 'to do';
@@ -94,7 +98,7 @@ export function stillToDo(
 }
 
 /** True where a line reaches all along another, but for its ends. */
-function covers(line: Segment<'sheet'>, fold: Segment<'sheet'>): boolean {
+export function covers(line: Segment<'sheet'>, fold: Segment<'sheet'>): boolean {
   const long = distance(fold.from, fold.to);
   const { x: dx, y: dy } = direction(line.from, line.to);
   const band = [

@@ -1,8 +1,8 @@
 /** A pattern laid on a sheet that went wrong: what that lacks is taken off its panels, what mends it is laid on them. */
 import type { Built } from '../constructions';
-import { apply } from '../geometry';
+import { apply, applyAll, difference, intersection } from '../geometry';
 import type { Graduation } from '../length';
-import { some } from '../pattern';
+import { blankPolygon, some } from '../pattern';
 import { bitesOf, bitten } from './bites';
 import { asRing, asSegment, isAlong } from './done';
 import { layOf } from './lying';
@@ -32,8 +32,19 @@ export function onSheet(built: Built, rescued: Rescued, graduation: Graduation):
     })
     // What is slit as it should be needs nothing behind it.
     .filter((line) => !own.slits.some((slit) => isAlong(slit.line, line)));
-  const left = bitten(own, bites, rescued.strips);
-  if (!left) return null;
+  const whole = bitten(own, bites, rescued.strips);
+  if (!whole) return null;
+  // A corner whose paper is gone is not rounded any more.
+  const there = difference(
+    [applyAll<'sheet'>(lay, blankPolygon(rescued.sheet))],
+    rescued.gone.map((ring) => applyAll<'sheet'>(lay, asRing(ring))),
+  );
+  const left = {
+    ...whole,
+    trims: whole.trims.filter(
+      ({ cut, polygon }) => cut.kind !== 'rounded' || there.some((ring) => intersection(ring, polygon).length > 0),
+    ),
+  };
   const backed = rescued.strips.reduce<Built | null>((now, panel) => {
     const on = own.panels.find(({ id }) => id === panel);
     return now && on

@@ -78,7 +78,11 @@ function onSheetAsItIs(plan: Plan & { readonly made: Made }, rescued: Rescued): 
     if (piece.source !== 'made') return [];
     // That its moves give the pattern is tried on a whole sheet.
     const whole = drawn.pieces[i] ?? piece;
-    return [{ ...(before.get(whole) ?? madePiece(whole, built.start, design)), piece }];
+    const part = { ...(before.get(whole) ?? madePiece(whole, built.start, design)), piece };
+    // What there is no paper for any more is not cut.
+    return piece.trims.length < whole.trims.length
+      ? [{ ...part, programme: programmeFor({ ...whole, trims: piece.trims }, built.start, design.tool) }]
+      : [part];
   });
   return { design, refusal: null, made: madeOf(design, built, pieces as unknown as Made['pieces'], folded, holds) };
 }

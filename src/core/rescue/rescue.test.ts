@@ -25,6 +25,7 @@ import {
   type WayKind,
   type WaysOut,
 } from '.';
+import { carriedOut } from './carried-out';
 
 const say = sayer('in', '1/8 in');
 const ENVELOPE = { construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } };
@@ -202,7 +203,7 @@ describe('laws of every way out', () => {
 
   test('of seeded mishaps none has a way first that takes more paper than the plainest, or keeps less; none are called alike', () => {
     // As many as `npm run bench mishaps` draws of them all, from the first on.
-    for (const one of seededMishaps(runs(12).numRuns)) expect(faultsOf(allWaysOut(one, say))).toEqual([]);
+    for (const one of seededMishaps(runs(12).numRuns)) expect(faultsOf(allWaysOut(one, say), say)).toEqual([]);
   });
 
   test('where no paper is missing the plan folded on the scarred sheet has the plan’s own outline', () => {
@@ -219,6 +220,49 @@ describe('laws of every way out', () => {
       if (own.folded.standing) continue;
       expect(regionArea(difference(a, b)) + regionArea(difference(b, a))).toBeLessThan(1);
     }
+  });
+});
+
+describe('a way is carried out by the simulated tool, on the sheet as it is', () => {
+  const half = ways(ENVELOPE, [{ kind: 'score', edge: 2, at: '2 in' }], { step: 5 }).ways.filter(({ laid }) => laid);
+
+  test('all its steps leave the pattern that is folded; without any one that cuts, punches or scores something is wrong', () => {
+    expect(half.length).toBeGreaterThan(1);
+    let left = 0;
+    for (const { plan } of half) {
+      const steps = stepsOf(plan, say);
+      expect(carriedOut(plan, steps)).toEqual([]);
+      const { rescued } = plan.design;
+      if (!rescued) continue;
+      for (const step of steps) {
+        if (step.piece !== rescued.piece || !['punch', 'score', 'trim'].includes(step.action)) continue;
+        // A rounded corner is a hair, and the score of a flap that comes off leaves nothing.
+        if (step.phase !== 'flat' || step.score === '' || step.text.includes('ound')) continue;
+        left++;
+        expect([
+          step.text,
+          carriedOut(
+            plan,
+            steps.filter((one) => one !== step),
+          ),
+        ]).not.toEqual([step.text, []]);
+      }
+    }
+    expect(left).toBeGreaterThan(6);
+  });
+
+  test('where a score was made before, the pointer is told which one it comes to', () => {
+    const way = half.find(({ plan }) => plan.design.construction.name === 'diagonal-envelope' && plan.design.rescued)!;
+    const told = stepsOf(way.plan, say).filter(({ text }) => text.includes('at the pointer'));
+    expect(told.length).toBeGreaterThan(0);
+    for (const { text } of told) expect(text).toMatch(/with score \d at the pointer/u);
+  });
+
+  test('notches that stand where a score would meet the rim leave the pointer nothing to meet: on finer marks it is no way', () => {
+    // All is cut and scored, and a score too many was run.
+    const found = ways(ENVELOPE, [{ kind: 'score', edge: 1, at: 100.375 }]).ways;
+    expect(found.map(({ title }) => title)).not.toContain('On marks of 1/16 in');
+    expect(found[0]).toMatchObject({ keeps: true });
   });
 });
 

@@ -21,6 +21,7 @@ import { onlyHinge, type Rescued } from '../mending';
 import { panelName, partNamed, planFor, planOnSheet, type Made, type Plan } from '../plan';
 import { toEnd } from '../progress';
 import { article, listed, several } from '../text';
+import { carriedOut } from './carried-out';
 import { laidSo, showsWhere, waysToLie, type LaidPattern, type Scar } from './laid';
 import { misreadOf, mistakeWords, type Misread, type Mistake } from './mistaken';
 import { spoiledPiece, sheetAsItIs, type ScarredSheet, type SheetMark } from './sheet';
@@ -387,7 +388,9 @@ function* attempted(
     // A flap that came off is missed, whatever folds without it.
     if (!another && sheet.off.some((panel) => !hasWhole(folded.made!, piece, panel))) continue;
     const told = alone ? folded : plan;
-    yield wayOf({ kind, title, plan: told, made: told.made!, piece, laid, mended: [], ...common });
+    const way = wayOf({ kind, title, plan: told, made: told.made!, piece, laid, mended: [], ...common });
+    if (!way) continue;
+    yield way;
     return;
   }
 }
@@ -533,7 +536,21 @@ const hasWhole = ({ pieces }: Made, drawn: Piece, id: PanelId): boolean => {
   return was !== undefined && now !== undefined && area(now.polygon) > area(was.polygon) / 2;
 };
 
-function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, before, mishap, say }: Told): WayOut {
+/** A way with what it costs and what is seen of it; null where its steps cannot be carried out on the sheet as it is. */
+function wayOf({
+  kind,
+  title,
+  keeps,
+  plan,
+  made,
+  piece,
+  laid,
+  mended,
+  sheet,
+  before,
+  mishap,
+  say,
+}: Told): WayOut | null {
   const room = { width: made.fit?.ease.width ?? mm(0), height: made.fit?.ease.height ?? mm(0) };
   const showing = laid.scars.filter(({ ends }) => ends === 'shows');
   const hidden = laid.scars.filter(({ ends, wrong }) => ends === 'hidden' && wrong);
@@ -545,13 +562,15 @@ function wayOf({ kind, title, keeps, plan, made, piece, laid, mended, sheet, bef
     !sheet.marks.some(({ wrong }) => wrong) &&
     !sheet.glued &&
     JSON.stringify(inputOf({ ...plan.design, rescued: null })) === JSON.stringify(inputOf(before.design));
+  const steps = stepsOf(plan, say);
+  if (!untouched && carriedOut(plan, steps).length > 0) return null;
   const fresh = untouched ? [] : freshOf(kind, made, piece, before);
   const cost = {
     paper: fresh.reduce((sum, { width, height, quantity }) => sum + width * height * quantity, 0),
     // Strips, flaps and mats come out of an offcut.
     sheets: kind === 'mend' || fresh.length === 0 ? 0 : sheetsOf(fresh, plan.design, mishap),
     pieces: fresh,
-    steps: Math.max(1, stepsOf(plan, say).length),
+    steps: Math.max(1, steps.length),
   };
   const where = ({ what, panel }: Scar): string => `${what} on the ${panel}`;
   const sentences = [

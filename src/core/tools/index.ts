@@ -45,7 +45,7 @@ export {
   type Spot,
   type Stretch,
 } from './move';
-export { programmeFor } from './programme';
+export { pointerTold, programmeFor } from './programme';
 export { partWay, stretchReadings } from './telling';
 export { simulate, type Simulated } from './simulate';
 export { wholeSheet, type SheetState } from './sheet';

@@ -238,3 +238,14 @@ function trimTasks(piece: Piece, straight: readonly StraightLine[], tool: Tool):
   }
   return tasks;
 }
+
+/** The same programme for a sheet that has more scores than those just made: the pointer is told which one it comes to. */
+export function pointerTold(programme: Programme): Programme {
+  let last: string | undefined;
+  const moves = programme.moves.map((move): Move => {
+    const to = last;
+    if (move.do === 'score') last = move.score;
+    return move.do === 'place' && move.by === 'pointer' && move.to === undefined && to ? { ...move, to } : move;
+  });
+  return { ...programme, moves };
+}
