@@ -42,7 +42,7 @@ export interface Bites {
 
 /** Paper that is missed: more than a speck, and broader than an edge that was cut a little short. */
 const lacking = (rings: readonly Polygon<'sheet'>[]): Polygon<'sheet'>[] =>
-  plainRings(rings).filter((ring) => leastWidth(ring) > SLIVER && area(ring) > SPECK);
+  plainRings(rings).filter((ring) => area(ring) > SPECK && leastWidth(ring) > SLIVER);
 
 /** How ugly it is that this much paper is lacking. */
 export const uglinessOf = (rings: readonly Polygon<'sheet'>[]): number =>
@@ -71,7 +71,7 @@ export function bitesOf(piece: Piece, sheet: Sheet, lay: Affine, limit = Infinit
     const over = beyond(box) ? lacking(difference([polygon], [blank])) : [];
     if (over.length > 0) short.push(id);
     const taken = gone.flatMap((ring, i) => (boxesMeet(box, boxes[i]!) ? intersection(polygon, ring) : []));
-    const missing = [...over, ...lacking(difference(taken, holes))];
+    const missing = taken.length > 0 ? [...over, ...lacking(difference(taken, holes))] : over;
     if (missing.length > 0) byPanel.set(id, missing);
     ugly += uglinessOf(missing);
   }

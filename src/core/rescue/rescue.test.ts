@@ -202,8 +202,8 @@ describe('laws of every way out', () => {
   });
 
   test('of seeded mishaps none has a way first that takes more paper than the plainest, or keeps less; none are called alike', () => {
-    // As many as `npm run bench mishaps` draws of them all, from the first on.
-    for (const one of seededMishaps(runs(12).numRuns)) expect(faultsOf(allWaysOut(one, say), say)).toEqual([]);
+    // The first of those that `npm run bench mishaps` draws.
+    for (const one of seededMishaps(20)) expect(faultsOf(allWaysOut(one, say), say)).toEqual([]);
   });
 
   test('where no paper is missing the plan folded on the scarred sheet has the plan’s own outline', () => {
@@ -237,7 +237,7 @@ describe('a way is carried out by the simulated tool, on the sheet as it is', ()
       for (const step of steps) {
         if (step.piece !== rescued.piece || !['punch', 'score', 'trim'].includes(step.action)) continue;
         // A rounded corner is a hair, and the score of a flap that comes off leaves nothing.
-        if (step.phase !== 'flat' || step.score === '' || step.text.includes('ound')) continue;
+        if (step.phase !== 'flat' || step.score === '' || /\bround/iu.test(step.text)) continue;
         left++;
         expect([
           step.text,
