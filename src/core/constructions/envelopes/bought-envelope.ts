@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { AssemblyStep } from '../../fold';
 import type { Polygon, Segment } from '../../geometry';
-import { inches, mm, type Mm } from '../../length';
+import { inches, mm } from '../../length';
 import { drawPiece, rect, ring, type Panel, type Piece, type Source } from '../../pattern';
 import { built, fold, refuse, segment } from '../shared/building';
 import { PLAIN, type Construction } from '../shared/construction';
