@@ -1,5 +1,6 @@
 /** Checks: `checksOf(plan)` asks of the folded shape what a maker would ask, each answer with what would mend it. */
 import type { Facts, RefusalCode } from '../constructions';
+import { isGiven } from '../design';
 import type { Plan } from '../plan';
 import { check, curesFor, type Check, type Remedy } from './check';
 import { claimChecks } from './claims';
@@ -18,19 +19,20 @@ export type { Check, CheckOf, Level, PlanFacts, Remedy } from './check';
 /** Everything asked of a plan, in the order a maker would ask. */
 export function checksOf(plan: Plan): Check[] {
   if (!plan.made) return [refused(plan)];
-  const { made } = plan;
+  const { made, design } = plan;
+  // What nobody makes is neither cut nor scored: its paper and its tool ask nothing.
+  const cut = !isGiven(design.construction.name);
   return [
     ...fitChecks(plan, made),
     ...foldChecks(plan, made),
-    ...leastChecks(plan, made),
-    ...claimChecks('standing', plan.design, made),
+    ...(cut ? leastChecks(plan, made) : []),
+    ...claimChecks('standing', design, made),
     ...glueChecks(plan, made),
     ...closureChecks(plan, made),
     ...layerChecks(plan, made),
-    ...paperChecks(plan, made),
+    ...(cut ? paperChecks(plan, made) : []),
     ...printChecks(plan, made),
-    ...toolChecks(plan, made),
-    ...kitChecks(plan, made),
+    ...(cut ? [...toolChecks(plan, made), ...kitChecks(plan, made)] : []),
   ];
 }
 

@@ -5,6 +5,7 @@ import { differences, programmeFor, simulate } from '../tools';
 import { checksOf } from './checks';
 import { checkSentence, remedyLabel } from './words';
 import { longestCut } from '../cutting';
+import { keyFigures } from '../looks';
 import type { DesignInput } from '../design';
 
 const say = sayer('in', '1/16 in');
@@ -152,4 +153,23 @@ test.each([
     inches(longest),
     6,
   );
+});
+
+test('what was bought is neither cut nor scored: no figure for it, and nothing asked of paper, tool or trimmer', () => {
+  const bought = planOf({
+    version: 1,
+    construction: 'bought-envelope',
+    blank: { width: '7 1/4 in', height: '5 1/4 in' },
+    paper: { width: '3 in', height: '3 in' },
+    kit: { trimmer: '4 in' },
+    tool: { kind: 'scoring-board', length: '6 in' },
+  } as never);
+  const figures = keyFigures(bought.made!, bought.design).map(({ id }) => id);
+  expect(figures).toContain('finished');
+  expect(figures.filter((id) => ['cut', 'set', 'marks', 'score'].includes(id))).toEqual([]);
+  const asked = checksOf(bought).map(({ kind }) => kind);
+  expect(asked).toContain('folding');
+  expect(
+    asked.filter((kind) => /^(paper|tool-proof|between|trimmer|board-end|close-scores|no-room)/u.test(kind)),
+  ).toEqual([]);
 });

@@ -4,7 +4,7 @@ import { isSquare } from '../pattern';
 import { claimsOf, leastOf, penTaken } from '../constructions';
 import { mm, near, roundTo, type Mm, type Say } from '../length';
 import { planTool } from '../tools';
-import { calipersOf, type Design } from '../design';
+import { calipersOf, isGiven, type Design } from '../design';
 import { type Made, type MadePiece, pieceOf } from '../plan';
 import { listed } from '../text';
 
@@ -34,6 +34,9 @@ const each = (lengths: readonly Mm[], where: Pick<FigurePart, 'along' | 'from'> 
   joined: 'and',
 });
 
+/** Figures of the work on the sheet. */
+const BY_HAND: readonly KeyFigure['id'][] = ['cut', 'set', 'marks', 'score'];
+
 /** The figures a maker wants large: what to cut, where to set, mark or score, what it comes out as, the room left. */
 export function keyFigures(made: Made, design: Design): KeyFigure[] {
   const { built, inside, largest, finished, fit } = made;
@@ -43,7 +46,10 @@ export function keyFigures(made: Made, design: Design): KeyFigure[] {
   // Where the tool makes the notches it is set; by hand they are marked.
   const setByTool = planTool(design.tool).notched !== undefined;
   const figures: KeyFigure[] = [];
+  const there = isGiven(design.construction.name);
   const add = (id: KeyFigure['id'], label: string, parts: readonly FigurePart[], isFirst = false): void => {
+    // What nobody makes has nothing to be cut, set or scored.
+    if (there && BY_HAND.includes(id)) return;
     if (parts.length > 0) figures.push({ id, label, first: isFirst, parts });
   };
   const { width, height } = first.piece.blank;

@@ -244,7 +244,7 @@ export function standingSteps(
   const square = step.kind === 'raise' && step.turns.every(({ angle }) => angle === 90);
   steps.push({
     piece,
-    action: step.closes ? 'close' : 'fold',
+    action: step.closes ? 'close' : step.kind === 'set' && glue ? 'glue' : 'fold',
     ...(hinges[0] ? { score: hinges[0] } : {}),
     text: `${step.name}${onScores(hinges, numbers)}${square && !step.closes ? ', square' : ''}.`,
     ...(step.care && { caution: CAUTION[step.care] }),

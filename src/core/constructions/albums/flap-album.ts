@@ -337,7 +337,7 @@ function boundIn(
     blank: { width: mm(2 * turn + across), height: mm(tall) },
     panels: [
       { id: 'spine-1', name: 'near turn of the spine strip', polygon: rect(0, 0, turn, tall) },
-      { id: 'spine', name: 'spine', polygon: rect(turn, 0, turn + across, tall) },
+      { id: 'spine', name: 'middle of the spine strip', polygon: rect(turn, 0, turn + across, tall) },
       { id: 'spine-2', name: 'far turn of the spine strip', polygon: rect(turn + across, 0, 2 * turn + across, tall) },
     ],
     folds: [
