@@ -2,7 +2,7 @@
 export * from './shared/construction';
 export { drawn } from './shared/drawn';
 export { withFeatures } from './shared/features';
-export { cardFor, soldAs } from './envelopes/sold';
+export { soldAs, soldFor } from './envelopes/sold';
 export { CONSTRUCTIONS, GIVEN } from './list';
 export { constructionNamed } from './registry';
 export { optionFields, type OptionField } from './shared/options';

@@ -1,5 +1,5 @@
 /** "I have these envelopes": what can be made of envelopes that were bought, each as a set to begin with. */
-import { cardFor } from '../constructions';
+import { soldFor } from '../constructions';
 import { inches, mm, type Mm } from '../length';
 import { constructionOptions } from '../design';
 import type { PartInput, SetInput, SetPaperInput } from './set';
@@ -88,7 +88,7 @@ export const ENVELOPE_WAYS: readonly EnvelopeWay[] = [
     lead: 'A folded card: the one the envelope is made for, or as large as goes in; with a mat on its front.',
     wont: () => null,
     set: (have) => {
-      const known = cardFor(have.across, have.deep);
+      const known = soldFor(have.across, have.deep)?.card;
       return start(
         [CARD, PRINT],
         [

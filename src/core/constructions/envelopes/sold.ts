@@ -49,17 +49,23 @@ export function soldAs(measured: number): Mm | null {
   return name > 0 && measured - name <= OVER + TOLERANCE.length ? mm(name) : null;
 }
 
+interface Lying {
+  readonly width: Mm;
+  readonly height: Mm;
+}
+
 /**
- * The card an envelope of these sides is made for, as it lies in it, mm; null where no such envelope is known. Of several
- * sizes it may be sold by the nearest is told.
+ * The envelope of these sides as it is sold, and the card it is made for, both as it lies, mm; null where no such envelope is
+ * known. Of several sizes it may be sold by the nearest is told.
  */
-export function cardFor(across: number, deep: number): { readonly width: Mm; readonly height: Mm } | null {
+export function soldFor(across: number, deep: number): { readonly envelope: Lying; readonly card: Lying } | null {
   const sides = [across, deep].sort((a, b) => b - a);
   const over = ({ envelope }: Sold): number[] => sides.map((side, i) => side - envelope[i as 0 | 1]);
   const known = SOLD.filter((sold) =>
     over(sold).every((more) => more >= -SHORT - TOLERANCE.length && more <= OVER + TOLERANCE.length),
   ).sort((a, b) => Math.max(...over(a).map(Math.abs)) - Math.max(...over(b).map(Math.abs)))[0];
   if (!known) return null;
-  const [long, short] = known.card;
-  return across >= deep ? { width: long, height: short } : { width: short, height: long };
+  const lying = ([long, short]: Sides): Lying =>
+    across >= deep ? { width: long, height: short } : { width: short, height: long };
+  return { envelope: lying(known.envelope), card: lying(known.card) };
 }
