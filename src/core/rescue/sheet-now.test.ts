@@ -87,7 +87,8 @@ describe('what each step brings along', () => {
       tool: { kind: 'scoring-board' },
       options: { liner: true },
     });
-    const folds = stepsOf(box, say).filter((s) => s.action === 'fold');
+    // The liner is glued in: it joins.
+    const folds = stepsOf(box, say).filter((s) => s.action === 'fold' || s.joins !== undefined);
     const laid = folds.filter((s) => !s.score);
     expect(laid.map((s) => s.text).join(' ')).toContain('liner');
     expect(laid.some((s) => s.how?.includes('crease') || s.how?.includes('score'))).toBe(false);

@@ -191,7 +191,7 @@ export function covers(
     },
     pieces: [wrap, board, albumSheet(id('lining'), `${name}cover lining`, lw, lh, quantity)],
     steps: [
-      place(id('lay-board'), `Glue the board between the scores on the inside of the ${name}cover wrap`, {
+      place(id('lay-board'), `Glue the board between the inner scores on the inside of the ${name}cover wrap`, {
         panel: id('board'),
         onto: id('wrap'),
         line: segment(0, 0, width, 0),

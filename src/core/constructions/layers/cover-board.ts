@@ -244,7 +244,7 @@ function build(brief: Brief<Options>): BuildResult {
         tall: 'edge-near',
         onEdge: false,
         insertAfter: 'flat',
-        put: 'Lay the board on the inside, in the middle of the scores.',
+        put: 'Lay the board on the inside, between the inner scores.',
         glued: true,
         // The wrap is drawn tight round the board: what is turned in lies on it.
         outside: [...SIDES.map((side) => `turn-${side}`), 'lining'],
