@@ -9,7 +9,7 @@ const times: number[] = [];
 let wrong = 0;
 for (const [i, mishap] of seededMishaps(COUNT).entries()) {
   const from = performance.now();
-  const faults = faultsOf(allWaysOut(mishap, say), say);
+  const faults = faultsOf(allWaysOut(mishap, say));
   times.push(performance.now() - from);
   if (faults.length > 0) wrong++;
   for (const fault of faults) console.log(`${i} ${mishap.design.construction.name}: ${fault}`);

@@ -1,7 +1,4 @@
 import { seeded } from '../../src/core/chance';
-import type { Say } from '../../src/core/length';
-import { stepsOf } from '../../src/core/making';
-import { carriedOut } from '../../src/core/rescue/carried-out';
 import { readRescue, type Mishap, type WayOut, type WaysOut } from '../../src/core/rescue';
 
 /** Holders as makers cut them, told by what goes in. */
@@ -64,7 +61,7 @@ const seen = ({ scars, mended }: WayOut): number =>
   scars.filter(({ open, ends }) => open && ends === 'shows' && mended.length === 0).length;
 
 /** What is wrong with the answer to a mishap: each a sentence. */
-export function faultsOf({ ways }: WaysOut, say: Say): string[] {
+export function faultsOf({ ways }: WaysOut): string[] {
   const [first] = ways;
   const keeping = ways.filter(({ keeps }) => keeps);
   // Another holder is not plainer than the same one mended, nor is what leaves a scar, or a hole, to be seen.
@@ -81,7 +78,6 @@ export function faultsOf({ ways }: WaysOut, say: Say): string[] {
     ...(first && !first.keeps && keeping[0]
       ? [`“${first.title}” is first and does not keep what “${keeping[0].title}” keeps`]
       : []),
-    ...ways.flatMap(({ title, plan }) => carriedOut(plan, stepsOf(plan, say)).map((fault) => `“${title}”: ${fault}`)),
     ...titles.flatMap((title, i) => (titles.indexOf(title) < i ? [`two ways are called “${title}”`] : [])),
   ];
 }

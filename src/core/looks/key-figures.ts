@@ -35,7 +35,7 @@ const each = (lengths: readonly Mm[], where: Pick<FigurePart, 'along' | 'from'> 
 });
 
 /** Figures of the work on the sheet. */
-const BY_HAND: readonly KeyFigure['id'][] = ['cut', 'set', 'marks', 'score'];
+const ON_SHEET: readonly KeyFigure['id'][] = ['cut', 'set', 'marks', 'score'];
 
 /** The figures a maker wants large: what to cut, where to set, mark or score, what it comes out as, the room left. */
 export function keyFigures(made: Made, design: Design): KeyFigure[] {
@@ -46,11 +46,10 @@ export function keyFigures(made: Made, design: Design): KeyFigure[] {
   // Where the tool makes the notches it is set; by hand they are marked.
   const setByTool = planTool(design.tool).notched !== undefined;
   const figures: KeyFigure[] = [];
-  const there = isGiven(design.construction.name);
+  // What nobody makes has nothing to be cut, set or scored.
+  const left: readonly KeyFigure['id'][] = isGiven(design.construction.name) ? ON_SHEET : [];
   const add = (id: KeyFigure['id'], label: string, parts: readonly FigurePart[], isFirst = false): void => {
-    // What nobody makes has nothing to be cut, set or scored.
-    if (there && BY_HAND.includes(id)) return;
-    if (parts.length > 0) figures.push({ id, label, first: isFirst, parts });
+    if (parts.length > 0 && !left.includes(id)) figures.push({ id, label, first: isFirst, parts });
   };
   const { width, height } = first.piece.blank;
   const square = isSquare({ width, height });

@@ -19,7 +19,6 @@ import {
 } from './folding';
 import { capitalised, listed, uncapitalised } from '../text';
 import { handled, withWaits } from './handling';
-import { secondScores } from './second-scores';
 import type { StepDraft, Step } from './step';
 
 /** The whole make in the order of its work, told for the design's tool. */
@@ -33,8 +32,10 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
   const ids = glueIds(made);
   const holdsWith = new Map(advice.map(({ step, chosen }) => [ids.get(step) ?? '', chosen]));
   const numbers = allNumbers(made);
+  const stepOf = (stage: number): string => made.folded.stages[stage]!.step.id;
   const glueFor = (step: string) => advice.find((a) => a.step === step);
-  const twice = secondScores(made, design);
+  const order = workOf(plan);
+  const twice = new Set(order.flatMap((one) => (one.do === 'second-score' ? [stepOf(one.stage)] : [])));
   const foldSteps = (stage: Stage, i: number): readonly StepDraft[] =>
     assemblySteps(stage, i, made, numbers, glueFor(stage.step.id), say, late).map((draft) =>
       twice.has(stage.step.id) && (draft.action === 'fold' || draft.action === 'close')
@@ -74,7 +75,7 @@ export function stepsOf(plan: Plan, say: Say): Step[] {
         return [closureStep(work.closure, made, say, work.phase === 'flat')];
     }
   };
-  const steps = together(workOf(plan), made, twice)
+  const steps = together(order, made, twice)
     .flatMap((run) => {
       const [first] = run;
       const drafts = run.length > 1 ? [foldsTogether(stagesOf(run, made), lastOf(run), made, numbers)] : told(first);
@@ -213,7 +214,7 @@ type Run = readonly [Work, ...Work[]];
 const FOLDS = 4;
 
 /** Plain folds of one piece that follow each other are one thing to do; everything else stands by itself. */
-function together(all: readonly Work[], made: Made, twice: ReadonlyMap<string, unknown>): readonly Run[] {
+function together(all: readonly Work[], made: Made, twice: ReadonlySet<string>): readonly Run[] {
   const runs: [Work, ...Work[]][] = [];
   for (const work of all) {
     const last = runs.at(-1);

@@ -14,8 +14,7 @@ import {
   type Segment,
 } from '../geometry';
 import { blankPolygon, type Piece } from '../pattern';
-import { simulate, type Programme, type SheetState, type Tool } from '../tools';
-import { scoresLeft } from '../tools/sheet';
+import { scoresLeft, simulate, type Programme, type SheetState, type Tool } from '../tools';
 import { layOf } from './lying';
 import type { Rescued } from './schema';
 

@@ -14,12 +14,10 @@ import {
   type Segment,
 } from '../geometry';
 import type { Step } from '../making';
-import { layOf } from '../mending';
-import { asRing, asSegment, covers, isAlong, USED } from '../mending/done';
+import { asRing, asSegment, covers, isAlong, layOf, USED } from '../mending';
 import { blankPolygon, rect } from '../pattern';
 import type { Plan } from '../plan';
-import { pointerTold, simulate, type SheetState } from '../tools';
-import { scoresLeft, wholeSheet } from '../tools/sheet';
+import { pointerTold, scoresLeft, simulate, wholeSheet, type SheetState } from '../tools';
 
 /**
  * Carries out what the steps of a rescued plan still do to the sheet, by the simulated tool and on the sheet as it is: from what is

@@ -48,6 +48,6 @@ export {
 export { pointerTold, programmeFor } from './programme';
 export { partWay, stretchReadings } from './telling';
 export { simulate, type Simulated } from './simulate';
-export { wholeSheet, type SheetState } from './sheet';
+export { scoresLeft, wholeSheet, type SheetState } from './sheet';
 export { differences } from './compare';
 export { calibrate, trialInside, type BoardSize, type Calibration, type TrialFold } from './calibrate';

@@ -100,9 +100,24 @@ test('a strip goes round the spine, and its far turn lies on the other cover as 
 });
 
 test('a board too thick for its turn-in is refused, with how thick it may be', () => {
-  const { refusal } = plan('ring-album', { board: 10, turnIn: '1/4 in' });
+  const options = { board: 10, turnIn: '1/4 in' };
+  const { refusal } = plan('ring-album', options);
   expect(refusal).toMatchObject({ code: 'part-too-large', about: { part: 'board' } });
-  expect(plan('ring-album', { board: refusal!.limit! - 0.01, turnIn: '1/4 in' }).refusal).toBeNull();
+  expect(plan('ring-album', { ...options, board: refusal!.limit! - 0.01 }).refusal).toBeNull();
+  for (const wrong of [options, { board: 3, turnIn: '4 in' }]) {
+    const [{ remedies }] = found('ring-album', wrong) as [ReturnType<typeof found>[number]];
+    const { options: cured } = remedies[0]!.change as { options: object };
+    expect(plan('ring-album', { ...wrong, ...cured }).refusal).toBeNull();
+  }
+});
+
+test('on the smallest covers facing turn-ins do not lie on each other', () => {
+  const { finished } = made('flap-album', {}, { contents: { width: 6, height: 6 } }).folded;
+  const lies = (side: string) => boxOf(layerOf(finished, `back-turn-${side}`).polygon);
+  const apart = (a: ReturnType<typeof lies>, b: ReturnType<typeof lies>, low: 'minX' | 'minY', high: 'maxX' | 'maxY') =>
+    Math.max(a[low] - b[high], b[low] - a[high]);
+  expect(apart(lies('near'), lies('far'), 'minY', 'maxY')).toBeGreaterThan(3);
+  expect(apart(lies('left'), lies('right'), 'minX', 'maxX')).toBeGreaterThan(3);
 });
 
 describe('ring album', () => {

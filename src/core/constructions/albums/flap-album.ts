@@ -76,12 +76,10 @@ function build(brief: Brief<Options>): BuildResult {
   const cards = options.cards > 0 ? cardPages(page, all[2]!, options) : NO_PARTS;
   const mat = matOf(page, all.at(-1)!, options);
   const spans = spanOf(options, brief);
-  const cover: Covers = {
-    ...COVER,
-    width: page.along + 2 * COVER.over,
-    height: page.deep + 2 * COVER.over,
-    quantity: 1,
-  };
+  const [width, height] = [page.along + 2 * COVER.over, page.deep + 2 * COVER.over];
+  // On a small cover facing turn-ins leave a third of the board between them.
+  const turnIn = Math.min(COVER.turnIn, Math.min(width, height) / 3);
+  const cover: Covers = { ...COVER, turnIn, width, height, quantity: 1 };
   // The strip lies on both covers, and a book is not thicker than its pages are deep.
   const most = cover.height - turnOn(cover);
   if (options.cover && spans > most)

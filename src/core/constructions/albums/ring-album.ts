@@ -528,6 +528,8 @@ export const ringAlbum: Construction<Options> = {
     partCure('reveal'),
     partCure('cornerTuck'),
     partCure('holeFromEdge'),
+    partCure('turnIn'),
+    partCure('board'),
     { for: 'part-too-large', id: 'flap', label: 'Half the envelope', options: () => ({ flap: undefined }) },
   ],
   sources: [
