@@ -11,6 +11,8 @@ const RIM = 18;
 const NAMES = 150;
 /** Thicknesses are drawn as many times thicker as it takes for the whole to be so wide, px. */
 const SEEN = 90;
+/** So much room the words over the side take, px. */
+const SIDE_WORDS = 160;
 const TIMES = [1, 2, 4, 8, 16] as const;
 
 /** The set to one scale: from the front and from the side, each thing in what holds it; tap one and it is on the table. */
@@ -112,7 +114,12 @@ function Drawn({
       <text x={frontLeft} y={RIM} className={styles.from}>
         from the front
       </text>
-      <text x={sideLeft} y={RIM} className={styles.from}>
+      <text
+        // On a phone there is no room for all of it beyond where the side begins.
+        {...(sideLeft + SIDE_WORDS > room.width ? { x: room.width - 2, textAnchor: 'end' } : { x: sideLeft })}
+        y={RIM}
+        className={styles.from}
+      >
         from the side{times > 1 ? `, ${times} × as thick` : ''}
       </text>
       {front.map((one, i) => outline(one, frontAt, scale, `f${i}`, firstOf(one.part)))}
