@@ -15,6 +15,7 @@ export const FLOORS = [
   'tools',
   'fit',
   'cutting',
+  'scene',
   'mending',
   'design',
   'plan',
@@ -32,6 +33,7 @@ export const FLOORS = [
 const CORE_PACKAGES = [
   'zod',
   'clipper2-ts',
+  'd3-polygon',
   'd3-random',
   '@cantoo/pdf-lib',
   '@cantoo/fontkit',
@@ -83,6 +85,9 @@ const noClock = [
   'setTimeout',
 ].map((name) => ({ name, message: 'The core knows no browser and no clock; pass what it needs as an argument.' }));
 
+/** What paper looks like is read off by these; only scenes ask them. */
+const DRAWS_PAPER = ['visibleFrom', 'foldedBox', 'outlineOf', 'drawingOrder', 'flatStack', 'standingOf'];
+
 /** Where React is: its rules read a whole file each, and in the core there is none. */
 const WITH_REACT = ['src/{app,ui}/**', 'src/**/*.tsx'];
 
@@ -124,6 +129,21 @@ export default defineConfig([
             { name: 'next/link', message: 'A link of ours fetches its screen when a hand comes near: ui/parts/Link.' },
           ],
         },
+      ],
+    },
+  },
+  {
+    // There is one drawing of paper: what shows it asks the scene, and never a panel, a pile or a leaf.
+    files: ['src/app/**', 'src/ui/**', 'src/workers/**', 'src/core/files/**'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          `ImportSpecifier[imported.name=/^(${DRAWS_PAPER.join('|')})$/]`,
+          "MemberExpression[property.name='polygon']",
+          "ObjectPattern > Property[key.name='polygon']",
+        ].map((selector) => ({ selector, message: 'Paper is drawn through a scene (core/scene), here too.' })),
       ],
     },
   },

@@ -45,6 +45,25 @@ describe('the floors of the core', () => {
   );
 });
 
+test('paper is drawn through a scene: a screen, a worker or a file that asks a panel or a pile is refused', () => {
+  const wrong = [
+    "import { visibleFrom } from '@/core/fold';\n\nexport const tried = visibleFrom;\n",
+    "import { outlineOf } from '@/core/pattern';\n\nexport const tried = outlineOf;\n",
+    'export const tried = (panel: { readonly polygon: number }): number => panel.polygon;\n',
+    'export const tried = ({ polygon }: { readonly polygon: number }): number => polygon;\n',
+  ];
+  const places = ['src/ui/bench/tried.ts', 'src/workers/tried.ts', 'src/core/files/tried.ts', 'src/app/tried.ts'];
+  const texts = places.flatMap((place) => wrong.map((text): [string, string] => [place, text]));
+  const { stdout, stderr, status } = spawnSync(process.execPath, ['tests/helpers/lint-texts.mjs'], {
+    input: JSON.stringify([...texts, ['src/core/scene/tried.ts', wrong[2]]]),
+    encoding: 'utf8',
+  });
+  if (status !== 0) throw new Error(stderr);
+  const told = JSON.parse(stdout) as string[][];
+  texts.forEach((_, i) => expect(told[i]!.join()).toContain('Paper is drawn through a scene'));
+  expect(told.at(-1)!.join()).not.toContain('Paper is drawn');
+});
+
 /** The file a relative import, or one from the root of the sources, names. */
 function imported(from: string, name: string): string | null {
   if (!/^(\.|@\/)/.test(name)) return null;
@@ -105,6 +124,21 @@ test('no type that is exported stands twice', () => {
       where.set(name!, [...(where.get(name!) ?? []), file]);
   expect(where.size).toBeGreaterThan(300);
   expect([...where].filter(([, files]) => files.length > 1)).toEqual([]);
+});
+
+test('every class a screen names stands in its style sheet', () => {
+  let named = 0;
+  for (const file of SOURCES) {
+    const text = readFileSync(file, 'utf8');
+    for (const [, name, sheet] of text.matchAll(/import (\w+) from '([^']+\.module\.css)'/g)) {
+      const css = readFileSync(join(dirname(file), sheet!), 'utf8');
+      const there = new Set([...css.matchAll(/\.([\w-]+)/g)].map(([, one]) => one));
+      const used = [...text.matchAll(new RegExp(`\\b${name}\\.(\\w+)`, 'g'))].map(([, one]) => one!);
+      named += used.length;
+      expect([file, used.filter((one) => !there.has(one))]).toEqual([file, []]);
+    }
+  }
+  expect(named).toBeGreaterThan(500);
 });
 
 describe('what is written about the house', () => {

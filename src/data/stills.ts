@@ -22,7 +22,7 @@ function stills(): EntityTable<Still, 'key'> {
     const database = new Dexie('tuck-fold-stills') as Stills;
     // Raised whenever a card is drawn of other parts than before: an older one would be read as what it is not.
     database
-      .version(3)
+      .version(4)
       .stores({ stills: '&key, at' })
       .upgrade((change) => change.table('stills').clear());
     opened = database;

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { PAGES, setDrawings } from '@/core/files';
+import { PAGES, setSheets } from '@/core/files';
 import { benchCardPdf } from '@/core/files/bench-card';
 import { sheetPdf, type PrintWords } from '@/core/files/pdf';
 import { isPlainText, type Printed } from '@/core/files/pdf-text';
@@ -122,7 +122,7 @@ const pdfWorker = {
       `${words.title} ${words.numbers} ${it.plan.set.parts.map(({ name }) => name).join(' ')}`,
       REGULAR,
     );
-    return answerOf(await sheetPdf(setDrawings(it.plan), it.paper, words, printPicture(it.outermost.made), fonts));
+    return answerOf(await sheetPdf(setSheets(it.plan), it.paper, words, printPicture(it.outermost.made), fonts));
   },
   /** Plans the set anew and prints its whole make as one card. */
   async card(
@@ -146,7 +146,7 @@ const pdfWorker = {
     };
     return answerOf(
       await benchCardPdf(
-        setDrawings(plan),
+        setSheets(plan),
         it.paper,
         {
           title,

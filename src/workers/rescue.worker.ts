@@ -2,22 +2,18 @@ import { expose } from 'comlink';
 import { hasPanel, inView, layerOf, layersAt } from '@/core/fold';
 import { apply } from '@/core/geometry';
 import { type Graduation, type Units, sayer } from '@/core/length';
-import { finishedFront, takingIn, type FinishedFront, type Picture } from '@/core/looks';
+import { finishedFront, takingIn } from '@/core/looks';
 import { toEnd } from '@/core/progress';
+import { pileScene, type Scene } from '@/core/scene';
 import { readRescue, waysOut, type Misread, type WayOut, type WaysOut } from '@/core/rescue';
 import { greets } from './helper';
 
 /** A way out as it is shown: plain data, because a plan does not survive the crossing. */
 export interface ShownWay extends Pick<WayOut, 'kind' | 'title' | 'design' | 'keeps' | 'room' | 'cost' | 'text'> {
-  /** The finished pile from the side the scars are seen on, and where they are, in its view; null for what stands. */
-  readonly flat:
-    | (Pick<FinishedFront, 'stack' | 'view' | 'given' | 'laid'> & {
-        readonly face: 'below' | 'above';
-        readonly scars: readonly { readonly x: number; readonly y: number }[];
-      })
-    | null;
-  /** What stands, or has no scar to be seen, as it is drawn small. */
-  readonly picture: Picture | null;
+  /** The finished thing as it is drawn small: a pile from the side its scars are seen on. */
+  readonly picture: Scene | null;
+  /** Where the scars are seen from; null where none is. */
+  readonly scarred: 'front' | 'back' | null;
 }
 export interface ShownWays {
   readonly ways: readonly ShownWay[];
@@ -36,9 +32,11 @@ function shown({ plan, laid, ...way }: WayOut): ShownWay {
     cost: way.cost,
     text: way.text,
   };
-  if (!made) return { ...told, flat: null, picture: null };
-  if (made.folded.standing) return { ...told, flat: null, picture: takingIn(made, design.contents ?? made.largest) };
-  const { stack, view, given, laid: mats, face: front } = finishedFront(made, design, 'whole');
+  if (!made) return { ...told, picture: null, scarred: null };
+  const whole = (): ShownWay => ({ ...told, picture: takingIn(made, design.contents ?? made.largest), scarred: null });
+  if (made.folded.standing) return whole();
+  const { sight, on } = finishedFront(made, design, 'whole');
+  const { stack, view } = sight;
   // What lies beside the pile is told of in words.
   const inPile = (laid?.showing ?? []).filter(({ panel }) => hasPanel(stack, panel));
   const seen = inPile.flatMap(({ panel, points }) =>
@@ -50,11 +48,15 @@ function shown({ plan, laid, ...way }: WayOut): ShownWay {
       };
     }),
   );
-  if (seen.length === 0) return { ...told, flat: null, picture: takingIn(made, design.contents ?? made.largest) };
+  if (seen.length === 0) return whole();
   const above = seen.filter(({ face }) => face === 'above').length;
-  const face = above * 2 >= seen.length ? 'above' : 'below';
-  const scars = seen.filter((one) => one.face === face).map(({ at }) => ({ x: at.x, y: at.y }));
-  return { ...told, flat: { stack, view, given, laid: face === front ? mats : [], face, scars }, picture: null };
+  const from = above * 2 >= seen.length ? 'above' : 'below';
+  const scars = seen.filter(({ face }) => face === from).map(({ at }) => at);
+  return {
+    ...told,
+    picture: pileScene({ stack, view, from }, { given: on.given, laid: from === sight.from ? on.laid : [], scars }),
+    scarred: from === 'below' ? 'front' : 'back',
+  };
 }
 
 const rescueWorker = {

@@ -4,7 +4,8 @@ import { mm, type Mm } from '../length';
 import { checksOf, type Check } from '../checks';
 import { briefFor, readDesign, type Design, type DesignInput, liesOn } from '../design';
 import { sizedFor, planFor, type Made } from '../plan';
-import { takingIn, type Picture } from '../looks';
+import { takingIn } from '../looks';
+import type { Scene } from '../scene';
 
 /** What is known: something to put in, or a paper; and the rest of a design that all answers share. */
 export type Question = Omit<DesignInput, 'construction' | 'options' | 'version'> & {
@@ -31,7 +32,7 @@ export interface Suggestion {
   readonly finished: { readonly width: Mm; readonly height: Mm };
   readonly largest: { readonly width: Mm; readonly height: Mm };
   /** The finished thing for a drawing; null when there is none. */
-  readonly picture: Picture | null;
+  readonly picture: Scene | null;
   /** Why it cannot be: the first check that fails; null when it can. */
   readonly obstacle: Check | null;
 }

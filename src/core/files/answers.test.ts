@@ -7,7 +7,7 @@ import { runs } from '../../../tests/helpers/runs';
 import { anyDesign } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
 import { blanksOf, stepsOf } from '../making';
-import { stillOf } from '../fold';
+import { stillScene } from '../scene';
 import { checkSentence, checksOf, remedyLabel } from '../checks';
 import { closurePlan, glueAdvice, planFor, type Plan } from '../plan';
 import { figureText, keyFigures, momentsOf, pictureOf, printMap, seenAt, windowOnFront } from '../looks';
@@ -16,7 +16,7 @@ import { readDesign, type DesignInput } from '../design';
 import { sayer } from '../length';
 import { sheetNow } from '../rescue';
 import { suggest } from '../choosing';
-import { allDrawings, sheetSvg } from '.';
+import { allSheets, sheetSvg } from '.';
 
 /** Asks all that screens, files and scripts ask; gives the plan, or null for a document that is refused. */
 function everythingOf(input: DesignInput): Plan | null {
@@ -44,10 +44,10 @@ function everythingOf(input: DesignInput): Plan | null {
   closurePlan(made, design);
   glueAdvice(made, design);
   blanksOf(made, design);
-  sheetSvg(allDrawings(made, design), 'x');
+  sheetSvg(allSheets(made, design), 'x');
   for (const moment of momentsOf(made, design)) {
     const { paper, contents } = seenAt(moment, 0.45);
-    stillOf([...paper, ...contents], moment.after.touches);
+    stillScene([...paper, ...contents], moment.after.touches);
   }
   return plan;
 }

@@ -8,7 +8,7 @@ import { stepsOf } from '../making';
 import { planSet, readSet } from '../sets';
 import { benchCardPdf } from './bench-card';
 import { printPicture } from './print-picture';
-import { allDrawings, PAGES } from '.';
+import { allSheets, PAGES } from '.';
 
 async function cardOf(at: number, copies: number, page = PAGES[0]!): Promise<{ pages: ReadPage[]; texts: string[] }> {
   const { name, units, set } = DEMO_SHELF[at]!;
@@ -18,7 +18,7 @@ async function cardOf(at: number, copies: number, page = PAGES[0]!): Promise<{ p
   const say = sayer(units, plan.design.graduation);
   const steps = stepsOf(plan, say);
   const { bytes } = await benchCardPdf(
-    allDrawings(plan.made!, plan.design),
+    allSheets(plan.made!, plan.design),
     page,
     {
       title: name,

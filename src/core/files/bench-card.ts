@@ -1,9 +1,9 @@
 import { PDFDocument, popGraphicsState, pushGraphicsState, rgb, StandardFonts, type PDFPage } from '@cantoo/pdf-lib';
 import { INCH, type Units } from '../length';
 import { drawPicture, POINT, sheetLines } from './pdf';
-import { letteringIn, linesOf, type Lettering, type Printed } from './pdf-text';
+import { letteringIn, textLines, type Lettering, type Printed } from './pdf-text';
 import type { PrintShape } from './print-picture';
-import type { SheetDrawing } from './sheet-drawing';
+import { heightOf, linesOf, widthOf, type Scene } from '../scene';
 import { RIM, type Page } from './tiles';
 
 /** What a bench card says. */
@@ -40,7 +40,7 @@ const SOFT = rgb(0.35, 0.35, 0.35);
  * with a box to tick for each copy, and a label to cut out.
  */
 export async function benchCardPdf(
-  drawings: readonly SheetDrawing[],
+  drawings: readonly Scene[],
   page: Page,
   words: BenchCardWords,
   picture: readonly PrintShape[],
@@ -100,7 +100,7 @@ function drawNumbers(
 function drawSheets(
   page: PDFPage,
   letters: Lettering,
-  drawings: readonly SheetDrawing[],
+  drawings: readonly Scene[],
   units: Units,
   left: number,
   bottom: number,
@@ -108,23 +108,24 @@ function drawSheets(
   high: number,
 ): void {
   const rim = 8;
-  const across = drawings.reduce((sum, { blank }) => sum + blank.width, 0);
+  const across = drawings.reduce((sum, drawing) => sum + widthOf(drawing), 0);
   const scale = Math.min(
     (wide - rim * drawings.length) / across,
-    (high - rim - 4) / Math.max(...drawings.map(({ blank }) => blank.height)),
+    (high - rim - 4) / Math.max(...drawings.map(heightOf)),
   );
   let x0 = left;
   for (const drawing of drawings) {
-    const { width, height } = drawing.blank;
+    const [width, height] = [widthOf(drawing), heightOf(drawing)];
     const at = (p: { readonly x: number; readonly y: number }): readonly [number, number] => [
       (x0 + p.x * scale) * POINT,
       (bottom + rim + p.y * scale) * POINT,
     ];
     page.pushOperators(pushGraphicsState(), ...sheetLines(drawing, at), popGraphicsState());
-    for (const { from, to, number } of drawing.scores) {
+    for (const { points, number } of linesOf(drawing, 'valley', 'mountain')) {
+      const [from, to] = [points[0]!, points[1]!];
       const [x, y] = at({ x: from.x + (to.x - from.x) * 0.3, y: from.y + (to.y - from.y) * 0.3 });
       page.drawCircle({ x, y, size: 4.2, color: rgb(1, 1, 1), borderColor: INK, borderWidth: 0.4 });
-      letters.draw(page, String(number), { x: x - (number > 9 ? 3.6 : 1.8), y: y - 2.3, size: 6.5 });
+      letters.draw(page, String(number ?? 0), { x: x - ((number ?? 0) > 9 ? 3.6 : 1.8), y: y - 2.3, size: 6.5 });
     }
     for (const upright of [false, true])
       drawTicks(page, letters, upright ? height : width, scale, units, upright, (t, out) =>
@@ -207,7 +208,7 @@ function drawSteps(page: PDFPage, letters: Lettering, words: BenchCardWords, top
       const fresh = caution !== undefined && !told.has(caution);
       if (fresh) told.add(caution);
       const said = fresh ? `${text} ${caution}` : text;
-      const lines = linesOf(said, (line) => letters.width(line, size) <= column * POINT - indent(size));
+      const lines = textLines(said, (line) => letters.width(line, size) <= column * POINT - indent(size));
       return { lines, height: (lines.length * size * 1.18 + size * 0.35) / POINT };
     });
   };

@@ -1,25 +1,27 @@
 /** Drawings as files: approved as a whole (open tests/approved/drawings in a browser), and what each must hold to. */
 import { parseSync, type INode } from 'svgson';
 import { expectApproved } from '../../../tests/helpers/approved';
+import { flatPiece } from '../../../tests/helpers/scenes';
 import { planOf } from '../../../tests/helpers/designs';
 import type { CutList, Layout } from '../cutting';
 import { mm } from '../length';
 import { LAYER_PLACES, type DesignInput } from '../design';
+import { sheetPicture } from '../looks';
 import type { Made } from '../plan';
 import { cutsCsv, layoutCsv, layoutDxf, layoutSvg } from './layout-files';
 import { printPicture, type PrintShape } from './print-picture';
 import { escaped, figure } from './svg';
 import { tilesFor, PAGES, RIM, FOOT, OVERLAP } from './tiles';
-import { allDrawings, sheetDrawing, sheetSvg } from '.';
+import { allSheets, sheetSvg } from '.';
 
-const of = (construction: string, fields: object = {}): { made: Made; drawings: ReturnType<typeof allDrawings> } => {
+const of = (construction: string, fields: object = {}): { made: Made; drawings: ReturnType<typeof allSheets> } => {
   const { made, design } = planOf({
     version: 1,
     construction,
     contents: { width: '3 in', height: '4 in', thickness: '1/4 in' },
     ...fields,
   } as DesignInput);
-  return { made: made!, drawings: allDrawings(made!, design) };
+  return { made: made!, drawings: allSheets(made!, design) };
 };
 const all = (node: INode): INode[] => [node, ...node.children.flatMap(all)];
 
@@ -36,7 +38,7 @@ test.each<[string, object]>([
 test('what a file could read as its own marks is written as text, and text is read back as it was', () => {
   expect(escaped(`<b> & "c" 'd'`)).toBe('&#60;b&#62; &#38; &#34;c&#34; &#39;d&#39;');
   const [drawing] = of('tray-box').drawings;
-  const svg = parseSync(sheetSvg(drawing!, '<g> & "x"'));
+  const svg = parseSync(sheetSvg([drawing!], '<g> & "x"'));
   expect(all(svg).filter(({ name }) => name === 'g')).toHaveLength(6);
   const named = sheetSvg(
     of('tray-box').drawings.map((d, i) => (i === 0 ? { ...d, name: 'a "b" <c>' } : d)),
@@ -57,11 +59,14 @@ test('pieces stand one above the other, none on another, 10 mm apart, in a pictu
     .filter(({ attributes }) => attributes.transform)
     .map(({ attributes }) => Number(/translate\(0 (.*)\)/.exec(attributes.transform!)![1]));
   expect(tops).toHaveLength(4);
-  drawings.forEach(({ blank }, i) => {
+  drawings.map(flatPiece).forEach(({ blank }, i) => {
     const bottom = tops[i]! + blank.height;
     expect(tops[i + 1] ?? parseFloat(svg.attributes.height!) + 10).toBeCloseTo(bottom + 10, 3);
   });
-  expect(parseFloat(svg.attributes.width!)).toBeCloseTo(Math.max(...drawings.map(({ blank }) => blank.width)), 3);
+  expect(parseFloat(svg.attributes.width!)).toBeCloseTo(
+    Math.max(...drawings.map((one) => flatPiece(one).blank.width)),
+    3,
+  );
 });
 
 describe('the small picture on paper', () => {
@@ -218,7 +223,7 @@ describe('pages for a sheet', () => {
 
 test('one piece of several is drawn with its own scores, glue and areas to keep dry', () => {
   const { made } = of('tray-box');
-  const [box, lid] = made.pieces.map((part) => sheetDrawing(made, part));
+  const [box, lid] = made.pieces.map((part) => flatPiece(sheetPicture(made, part)));
   expect([box!.name, lid!.name]).toEqual(['box', 'lid']);
   for (const drawing of [box!, lid!]) {
     // In the order of scoring; parts of one line share its number.

@@ -3,7 +3,7 @@ import { PageSizes } from '@cantoo/pdf-lib';
 import { expectApproved } from '../../../tests/helpers/approved';
 import { planOf } from '../../../tests/helpers/designs';
 import { readPdf, written, type ReadPage } from '../../../tests/helpers/printed';
-import type { Point, Segment } from '../geometry';
+import { boxOf, type Point, type Segment } from '../geometry';
 import { inches } from '../length';
 import { sheetDxf } from './dxf';
 import { sheetPdf } from './pdf';
@@ -11,7 +11,9 @@ import { OVERLAP, PAGES, RIM, FOOT, tilesFor } from './tiles';
 import { parseSync } from 'svgson';
 import { CONSTRUCTIONS } from '../constructions';
 import { printPicture } from './print-picture';
-import { allDrawings, LONGEST_PROJECT, jsonSchema, readProject, sheetDrawing, sheetSvg, writeProject } from '.';
+import { flatPiece } from '../../../tests/helpers/scenes';
+import { sheetPicture } from '../looks';
+import { allSheets, LONGEST_PROJECT, jsonSchema, readProject, sheetSvg, writeProject } from '.';
 
 const POINT = 72 / 25.4;
 const [A4, LETTER] = [PAGES.find((p) => p.id === 'a4')!, PAGES.find((p) => p.id === 'letter')!];
@@ -23,7 +25,7 @@ const drawingOf = (width: string, height: string) => {
     contents: { width, height },
     options: { corner: 0 },
   });
-  return sheetDrawing(made!);
+  return sheetPicture(made!);
 };
 const length = ([x1, y1, x2, y2]: readonly number[]): number => Math.hypot(x2! - x1!, y2! - y1!) / POINT;
 const hasLine = (page: ReadPage, { from, to }: Segment, at: (p: Point) => readonly [number, number]): boolean => {
@@ -44,7 +46,7 @@ describe('the PDF, read back with pdf.js', () => {
       construction: 'storage-pocket',
       contents: { width: '3 in', height: '4 in', thickness: '1/4 in' },
     });
-    const pocket = await sheetPdf([sheetDrawing(made!)], LETTER, words, printPicture(made!));
+    const pocket = await sheetPdf([sheetPicture(made!)], LETTER, words, printPicture(made!));
     expectApproved('prints/storage-pocket', written(await readPdf(pocket.bytes)));
   });
 
@@ -55,14 +57,17 @@ describe('the PDF, read back with pdf.js', () => {
     // Page sizes by another library's table (pdf-lib: ISO 216 A4 and ANSI letter, in points).
     const [width, height] = page.id === 'a4' ? PageSizes.A4 : PageSizes.Letter;
     expect([pages[0]!.width, pages[0]!.height]).toEqual([expect.closeTo(width, 1), expect.closeTo(height, 1)]);
-    const [tile] = tilesFor(drawing.blank, page).tiles;
+    const [tile] = tilesFor(flatPiece(drawing).blank, page).tiles;
     const at = (p: Point): readonly [number, number] => [
       (p.x - tile!.x + RIM) * POINT,
       (p.y - tile!.y + RIM + FOOT) * POINT,
     ];
-    const [outline] = drawing.outline;
+    const {
+      outline: [outline],
+      scores,
+    } = flatPiece(drawing);
     const sides = outline!.map((from, i): Segment => ({ from, to: outline![(i + 1) % outline!.length]! }));
-    for (const line of [...sides, ...drawing.scores]) expect(hasLine(pages[0]!, line, at)).toBe(true);
+    for (const line of [...sides, ...scores]) expect(hasLine(pages[0]!, line, at)).toBe(true);
     expect(pages[0]!.lines.some((line) => Math.abs(length(line) - 101.6) < 0.01)).toBe(true);
     expect(pages[0]!.text).toContain('Star cards · : Cut a square.'.replace(' :', ':'));
     expect(pages[0]!.text).toContain('This bar: 4 in');
@@ -76,7 +81,7 @@ describe('the PDF, read back with pdf.js', () => {
         construction,
         contents: { width: '3 in', height: '4 in', thickness: construction === 'tray-box' ? '3/4 in' : 0 },
       });
-      const drawing = sheetDrawing(made!);
+      const drawing = sheetPicture(made!);
       const shapes = printPicture(made!);
       const [[bare], [drawn]] = [
         await readPdf((await sheetPdf([drawing], A4, words)).bytes),
@@ -101,7 +106,7 @@ describe('the PDF, read back with pdf.js', () => {
 
   test('a sheet larger than the page is tiled; pages overlap and share lettered join marks', async () => {
     const drawing = drawingOf('5 in', '7 in');
-    const { tiles } = tilesFor(drawing.blank, A4);
+    const { tiles } = tilesFor(flatPiece(drawing).blank, A4);
     const pages = await readPdf((await sheetPdf([drawing], A4, words)).bytes);
     expect(pages).toHaveLength(tiles.length);
     expect(pages.length).toBeGreaterThan(1);
@@ -149,11 +154,14 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name]))('%s in files', (construction) 
     contents: { width: '3 in', height: '4 in' },
     layers: [{ on: 'inside' }],
   });
-  const drawings = allDrawings(made!, design);
+  const drawings = allSheets(made!, design);
 
   test('the PDF gives every score and straight cut of every piece back, read with pdf.js', async () => {
     const pages = await readPdf((await sheetPdf(drawings, A4, words)).bytes);
-    const tiles = drawings.flatMap((drawing) => tilesFor(drawing.blank, A4).tiles.map((tile) => ({ drawing, tile })));
+    const tiles = drawings.flatMap((drawing) => {
+      const flat = flatPiece(drawing);
+      return tilesFor(flat.blank, A4).tiles.map((tile) => ({ drawing: flat, tile }));
+    });
     expect(pages).toHaveLength(tiles.length);
     tiles.forEach(({ drawing, tile }, i) => {
       const at = (p: Point): readonly [number, number] => [
@@ -173,7 +181,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name]))('%s in files', (construction) 
     const groups = drawings.length === 1 ? [svg] : svg.children.filter((child) => child.attributes.transform);
     expect(groups).toHaveLength(drawings.length);
     groups.forEach((group, i) => {
-      const drawing = drawings[i]!;
+      const drawing = flatPiece(drawings[i]!);
       const layer = (id: string) => group.children.find((child) => child.attributes.id?.endsWith(id))!.children;
       expect(layer('score')).toHaveLength(drawing.scores.length);
       layer('score').forEach((line, j) => {
@@ -195,10 +203,11 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name]))('%s as DXF', (construction) =>
     closure: { kind: 'buttons' },
     layers: [{ on: 'front' }],
   });
-  const drawings = allDrawings(made!, design);
+  const scenes = allSheets(made!, design);
+  const drawings = scenes.map(flatPiece);
 
   test('gives every outline, slit, hole and score of every piece back within 0.01 mm, read with dxf-parser', () => {
-    const { entities } = new DxfParser().parseSync(sheetDxf(drawings))!;
+    const { entities } = new DxfParser().parseSync(sheetDxf(scenes))!;
     type Entity = { layer: string; vertices: Point[]; center: Point; radius: number; text: string };
     const on = (...layers: string[]): Entity[] =>
       (entities as unknown as Entity[]).filter(({ layer }) => layers.includes(layer));
@@ -245,21 +254,22 @@ test('a piece that has a place on its paper is drawn there, in the SVG and the D
     paper: { width: '12 in', height: '8 in', turn: 1, at: { x: '1 in', y: '1/2 in' } },
   });
   const side = made!.pieces[0].piece.blank.width;
-  const [plain] = allDrawings(made!, design);
-  const [placed] = allDrawings(made!, design, true);
-  expect([plain!.blank.width, plain!.laid]).toEqual([side, undefined]);
-  expect(placed).toMatchObject({
-    blank: { width: inches(12), height: inches(8) },
-    laid: { x: 25.4, y: 12.7, width: side },
-  });
+  const [plain] = allSheets(made!, design);
+  const [placed] = allSheets(made!, design, true);
+  expect(flatPiece(plain!).blank.width).toBe(side);
+  expect(flatPiece(placed!).blank).toEqual({ width: inches(12), height: inches(8) });
+  const blank = placed!.marks.find((mark) => mark.kind === 'area' && mark.of === 'blank');
+  const { minX, minY, maxX } = boxOf(blank?.kind === 'area' ? blank.rings[0]! : []);
+  expect([minX, minY, maxX - minX]).toEqual([25.4, 12.7, side].map((v) => expect.closeTo(v, 6)));
   const svg = parseSync(sheetSvg([placed!], 'x'));
   expect(svg.attributes).toMatchObject({ width: '304.8mm', height: '203.2mm' });
   expect(svg.children.map(({ attributes }) => attributes.id)).toEqual(expect.arrayContaining(['paper', 'blank']));
   // Turned a quarter clockwise, what was at the left end of the bottom edge is at the top of the left one.
-  const [first] = plain!.scores;
+  const [first] = flatPiece(plain!).scores;
+  const [moved] = flatPiece(placed!).scores;
   const turned = { x: 25.4 + first!.from.y, y: 12.7 + side - first!.from.x };
-  expect(placed!.scores[0]!.from.x).toBeCloseTo(turned.x, 6);
-  expect(placed!.scores[0]!.from.y).toBeCloseTo(turned.y, 6);
+  expect(moved!.from.x).toBeCloseTo(turned.x, 6);
+  expect(moved!.from.y).toBeCloseTo(turned.y, 6);
   const { entities } = new DxfParser().parseSync(sheetDxf([placed!]))!;
   const paper = (entities as unknown as { layer: string; vertices: Point[] }[]).find(({ layer }) => layer === 'PAPER')!;
   expect(paper.vertices.map(({ x, y }) => [x, y])).toEqual([
@@ -271,7 +281,7 @@ test('a piece that has a place on its paper is drawn there, in the SVG and the D
 });
 
 test('names with marks of their own do no harm in the cutting drawing', () => {
-  const svg = sheetSvg(drawingOf('3 in', '4 in'), '</title><script>alert(1)</script>\u0000');
+  const svg = sheetSvg([drawingOf('3 in', '4 in')], '</title><script>alert(1)</script>\u0000');
   expect(svg).not.toContain('<script');
   expect(svg).not.toContain('\u0000');
 });

@@ -1,6 +1,6 @@
-/** Files: `sheetSvg(sheetDrawing(made), 'Star card')` is the pattern at true size; a project file holds the design. */
+/** Files: `sheetSvg(allSheets(made, design), 'Star card')` is the pattern at true size; a project file holds the design. */
 export { readProject, writeProject, LONGEST_PROJECT, type ProjectFile } from './project';
-export { allDrawings, setDrawings, sheetDrawing, type ScoreLine, type SheetDrawing } from './sheet-drawing';
+export { allSheets, setSheets } from './sheet-scenes';
 export { sheetSvg } from './svg';
 export { PAGES, type Page, type Tile } from './tiles';
 export { jsonSchema } from './json-schema';

@@ -19,7 +19,9 @@ import { planDocument, planSchema } from '../document';
 import { stepsOf } from '../making';
 import type { DesignInput } from '../design';
 import { setOf } from '../sets';
-import { readProject, sheetDrawing, sheetSvg, writeProject } from '.';
+import { flatPiece } from '../../../tests/helpers/scenes';
+import { sheetPicture } from '../looks';
+import { readProject, sheetSvg, writeProject } from '.';
 
 /** Designs that a law must hold for, one by one: those it says nothing about are drawn anew, not counted. */
 const RUNS = runs(5);
@@ -78,7 +80,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
         { x: 0, y: height },
       ];
       const rim = corners.map((from, i): Segment => ({ from, to: corners[(i + 1) % 4]! }));
-      const read = linesOf(sheetSvg(sheetDrawing(made, part), 'x'), height);
+      const read = linesOf(sheetSvg([sheetPicture(made, part)], 'x'), height);
       const vertices = read.cut.map((line) => line.from);
       const faces = facesBetween([
         ...rim,
@@ -310,8 +312,9 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
 
   test('9: the cutting drawing gives the geometry back', () =>
     holds(construction, (made, _plan, _input, run) => {
-      const drawing = sheetDrawing(made, made.pieces[run % made.pieces.length]);
-      const svg = parseSync(sheetSvg(drawing, 'Star & card <b>'));
+      const scene = sheetPicture(made, made.pieces[run % made.pieces.length]);
+      const drawing = flatPiece(scene);
+      const svg = parseSync(sheetSvg([scene], 'Star & card <b>'));
       expect([svg.attributes.width, svg.attributes.height]).toEqual(
         [drawing.blank.width, drawing.blank.height].map((v) => `${Number(v.toFixed(4))}mm`),
       );

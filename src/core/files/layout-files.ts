@@ -1,32 +1,46 @@
 import { DxfWriter, point3d } from '@tarikjabiri/dxf';
-import { type CutList, type Layout, type SheetKind, type SheetLayout, fenceOrder } from '../cutting';
+import { fenceOrder, type CutList, type Layout } from '../cutting';
+import { boxOf, type Point, type Polygon } from '../geometry';
+import { heightOf, layoutScene, linesOf, marksOf, widthOf, type Scene } from '../scene';
 import { oneLine } from '../text';
 import { csv, guarded, length } from './csv';
-import { escaped, figure } from './svg';
+import { escaped, figure, svgFile } from './svg';
 
 /** Gap between sheets drawn in one file, mm. */
 const GAP = 20;
 
-/** Every sheet of a layout with where it stands in a drawing of all of them, left to right, mm. */
-function sideBySide(list: CutList, { sheets }: Layout): { kind: SheetKind; sheet: SheetLayout; left: number }[] {
+/** Every sheet of a layout, and where it stands in a drawing of all of them, left to right, mm. */
+function sideBySide(list: CutList, { sheets }: Layout): { readonly scene: Scene; readonly left: number }[] {
   let left = 0;
   return sheets.map((sheet) => {
-    const kind = list.sheets.find(({ name }) => name === sheet.sheet)!;
+    const scene = layoutScene(
+      list.sheets.find(({ name }) => name === sheet.sheet)!,
+      sheet,
+    );
     const at = left;
-    left += kind.width + GAP;
-    return { kind, sheet, left: at };
+    left += widthOf(scene) + GAP;
+    return { scene, left: at };
   });
 }
+
+/** The rings of a layout by what they are: the sheet itself, its pieces, what is kept of it. All are rectangles. */
+const ringsOf = (scene: Scene): Readonly<Record<'sheet' | 'piece' | 'offcut', readonly Polygon[]>> => {
+  const [sheet, ...pieces] = scene.faces.map(({ rings }) => rings[0]!);
+  return { sheet: [sheet!], piece: pieces, offcut: marksOf(scene, 'area').flatMap(({ rings }) => rings) };
+};
 
 /** The layout as SVG at true size, y down: the groups `sheet`, `piece`, `cut`, `offcut` and `name` of each sheet. */
 export function layoutSvg(list: CutList, layout: Layout, title: string): string {
   const all = sideBySide(list, layout);
-  const width = all.reduce((most, { kind, left }) => Math.max(most, left + kind.width), 1);
-  const height = Math.max(1, ...all.map(({ kind }) => kind.height));
-  const body = all.flatMap(({ kind, sheet, left }, i) => {
-    const up = (y: number): string => figure(kind.height - y);
-    const box = (r: { x: number; y: number; width: number; height: number }): string =>
-      `<rect x="${figure(r.x)}" y="${up(r.y + r.height)}" width="${figure(r.width)}" height="${figure(r.height)}"/>`;
+  const width = all.reduce((most, { scene, left }) => Math.max(most, left + widthOf(scene)), 1);
+  const height = Math.max(1, ...all.map(({ scene }) => heightOf(scene)));
+  const body = all.flatMap(({ scene, left }, i) => {
+    const up = (y: number): string => figure(heightOf(scene) - y);
+    const rings = ringsOf(scene);
+    const box = (ring: Polygon): string => {
+      const { minX, maxX, minY, maxY } = boxOf(ring);
+      return `<rect x="${figure(minX)}" y="${up(maxY)}" width="${figure(maxX - minX)}" height="${figure(maxY - minY)}"/>`;
+    };
     const group = (name: string, look: string, lines: readonly string[]): string[] => [
       `    <g id="${name}-${i + 1}" ${look}>`,
       ...lines.map((line) => `      ${line}`),
@@ -34,37 +48,28 @@ export function layoutSvg(list: CutList, layout: Layout, title: string): string 
     ];
     return [
       `  <g id="sheet-${i + 1}" transform="translate(${figure(left)} 0)">`,
-      ...group('edge', 'fill="none" stroke="#000000" stroke-width="0.3"', [
-        box({ x: 0, y: 0, width: kind.width, height: kind.height }),
-      ]),
-      ...group('offcut', 'fill="#000000" fill-opacity="0.08" stroke="none"', sheet.offcuts.map(box)),
-      ...group('piece', 'fill="none" stroke="#0000ff" stroke-width="0.1"', sheet.placements.map(box)),
+      ...group('edge', 'fill="none" stroke="#000000" stroke-width="0.3"', rings.sheet.map(box)),
+      ...group('offcut', 'fill="#000000" fill-opacity="0.08" stroke="none"', rings.offcut.map(box)),
+      ...group('piece', 'fill="none" stroke="#0000ff" stroke-width="0.1"', rings.piece.map(box)),
       ...group(
         'cut',
         'fill="none" stroke="#ff0000" stroke-width="0.2"',
-        sheet.cuts.map(
-          ({ from, to }) =>
-            `<line x1="${figure(from[0])}" y1="${up(from[1])}" x2="${figure(to[0])}" y2="${up(to[1])}"/>`,
+        linesOf(scene, 'cut').map(
+          ({ points: [from, to] }) =>
+            `<line x1="${figure(from!.x)}" y1="${up(from!.y)}" x2="${figure(to!.x)}" y2="${up(to!.y)}"/>`,
         ),
       ),
       ...group(
         'name',
         'font-family="sans-serif" font-size="5" text-anchor="middle"',
-        sheet.placements.map(
-          (p) => `<text x="${figure(p.x + p.width / 2)}" y="${up(p.y + p.height / 2)}">${escaped(p.piece)}</text>`,
+        marksOf(scene, 'name').map(
+          ({ at, text }) => `<text x="${figure(at.x)}" y="${up(at.y)}">${escaped(text)}</text>`,
         ),
       ),
       '  </g>',
     ];
   });
-  return [
-    '<?xml version="1.0" encoding="UTF-8"?>',
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${figure(width)}mm" height="${figure(height)}mm" viewBox="0 0 ${figure(width)} ${figure(height)}">`,
-    `  <title>${escaped(title)}</title>`,
-    ...body,
-    '</svg>',
-    '',
-  ].join('\n');
+  return svgFile(width, height, title, body);
 }
 
 /** The layers of a layout's DXF file, a kind of line each, with a colour number that every reader knows. */
@@ -75,27 +80,21 @@ export function layoutDxf(list: CutList, layout: Layout): string {
   const dxf = new DxfWriter();
   dxf.setUnits(4);
   for (const [name, colour] of Object.entries(LAYERS)) dxf.addLayer(name, colour, 'Continuous');
-  for (const { kind, sheet, left } of sideBySide(list, layout)) {
-    const line = (layer: keyof typeof LAYERS, from: readonly [number, number], to: readonly [number, number]): void => {
-      dxf.addLine(point3d(left + from[0], from[1]), point3d(left + to[0], to[1]), { layerName: layer });
-    };
-    const box = (layer: keyof typeof LAYERS, r: { x: number; y: number; width: number; height: number }): void => {
-      const [right, top] = [r.x + r.width, r.y + r.height];
-      line(layer, [r.x, r.y], [right, r.y]);
-      line(layer, [right, r.y], [right, top]);
-      line(layer, [right, top], [r.x, top]);
-      line(layer, [r.x, top], [r.x, r.y]);
-    };
-    box('SHEET', { x: 0, y: 0, width: kind.width, height: kind.height });
-    for (const piece of sheet.placements) {
-      box('PIECE', piece);
+  for (const { scene, left } of sideBySide(list, layout)) {
+    const on = ({ x, y }: Point) => point3d(left + x, y);
+    const ring = (layerName: keyof typeof LAYERS, polygon: Polygon): void =>
+      polygon.forEach((from, i) => dxf.addLine(on(from), on(polygon[(i + 1) % polygon.length]!), { layerName }));
+    const rings = ringsOf(scene);
+    for (const sheet of rings.sheet) ring('SHEET', sheet);
+    const names = marksOf(scene, 'name');
+    rings.piece.forEach((piece, i) => {
+      const { at, text, room } = names[i]!;
+      ring('PIECE', piece);
       // A name that would break the file's lines is set on one.
-      dxf.addText(point3d(left + piece.x + 2, piece.y + piece.height / 2), 4, oneLine(piece.piece), {
-        layerName: 'NAME',
-      });
-    }
-    for (const { from, to } of sheet.cuts) line('CUT', from, to);
-    for (const offcut of sheet.offcuts) box('OFFCUT', offcut);
+      dxf.addText(on({ x: at.x - room.width / 2 + 2, y: at.y }), 4, oneLine(text), { layerName: 'NAME' });
+    });
+    for (const { points } of linesOf(scene, 'cut')) dxf.addLine(on(points[0]!), on(points[1]!), { layerName: 'CUT' });
+    for (const offcut of rings.offcut) ring('OFFCUT', offcut);
   }
   return dxf.stringify();
 }

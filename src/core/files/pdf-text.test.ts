@@ -2,15 +2,16 @@ import { readFileSync } from 'node:fs';
 import { planOf } from '../../../tests/helpers/designs';
 import { readPdf } from '../../../tests/helpers/printed';
 import { inches } from '../length';
-import { isPlainText, linesOf } from './pdf-text';
+import { isPlainText, textLines } from './pdf-text';
 import { sheetPdf } from './pdf';
-import { PAGES, sheetDrawing } from '.';
+import { sheetPicture } from '../looks';
+import { PAGES } from '.';
 
 /** The fonts the app ships, for what the readers' own lack. */
 const FONTS = ['latin-ext', 'greek', 'cyrillic'].map((letters) =>
   readFileSync(`node_modules/@fontsource/source-sans-3/files/source-sans-3-${letters}-400-normal.woff`),
 );
-const drawing = sheetDrawing(
+const drawing = sheetPicture(
   planOf({ version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } }).made!,
 );
 const printed = (title: string, fonts: readonly Uint8Array[] = FONTS) =>
@@ -48,5 +49,5 @@ test('plain is what the readers’ own fonts have, by their code page', () => {
 
 test('words are set in lines that fit; a word too long stands alone', () => {
   const fits = (line: string): boolean => line.length <= 8;
-  expect(linesOf('cut the square card-holder so', fits)).toEqual(['cut the', 'square', 'card-holder', 'so']);
+  expect(textLines('cut the square card-holder so', fits)).toEqual(['cut the', 'square', 'card-holder', 'so']);
 });

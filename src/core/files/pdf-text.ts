@@ -2,7 +2,7 @@ import fontkit from '@cantoo/fontkit';
 import type { PDFDocument, PDFFont, PDFPage, RGB, StandardFonts } from '@cantoo/pdf-lib';
 
 /** Words in lines that fit. */
-export function linesOf(text: string, fits: (line: string) => boolean): string[] {
+export function textLines(text: string, fits: (line: string) => boolean): string[] {
   const lines: string[] = [];
   for (const word of text.split(' ')) {
     const longer = lines.length > 0 ? `${lines.at(-1)} ${word}` : word;

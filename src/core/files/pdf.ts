@@ -20,10 +20,20 @@ import {
   type PDFPage,
 } from '@cantoo/pdf-lib';
 import { boxOf, circle, type Point } from '../geometry';
-import { letteringIn, linesOf, type Lettering, type Printed } from './pdf-text';
+import { letteringIn, textLines, type Lettering, type Printed } from './pdf-text';
 import { FOOT, OVERLAP, RIM, tilesFor, type Page, type Tile } from './tiles';
 import type { PrintShape } from './print-picture';
-import type { SheetDrawing } from './sheet-drawing';
+import {
+  heightOf,
+  linesOf,
+  marksOf,
+  PRINTED,
+  widthOf,
+  type AreaKind,
+  type Paint,
+  type Scene,
+  type Tone,
+} from '../scene';
 
 /** PDF counts in points: 72 to the inch. */
 export const POINT = 72 / 25.4;
@@ -43,7 +53,7 @@ export interface PrintWords {
  * of what it becomes. `fonts` are font files for letters that no reader of PDF has of its own.
  */
 export async function sheetPdf(
-  drawings: readonly SheetDrawing[],
+  drawings: readonly Scene[],
   page: Page,
   words: PrintWords,
   picture: readonly PrintShape[] = [],
@@ -53,7 +63,7 @@ export async function sheetPdf(
   pdf.setTitle(words.title);
   const letters = await letteringIn(pdf, StandardFonts.Helvetica, fonts);
   const pages = drawings.flatMap((drawing) => {
-    const { across, tiles } = tilesFor(drawing.blank, page);
+    const { across, tiles } = tilesFor({ width: widthOf(drawing), height: heightOf(drawing) }, page);
     return tiles.map((tile) => ({ drawing, across, tile, tiles }));
   });
   pages.forEach(({ drawing, across, tile, tiles }, i) => {
@@ -79,7 +89,7 @@ const onPage =
   (tile: Tile) =>
   (p: Point): readonly [number, number] => [(p.x - tile.x + RIM) * POINT, (p.y - tile.y + RIM + FOOT) * POINT];
 
-function drawTile(page: PDFPage, drawing: SheetDrawing, tile: Tile): void {
+function drawTile(page: PDFPage, drawing: Scene, tile: Tile): void {
   page.pushOperators(
     pushGraphicsState(),
     rectangle(RIM * POINT, (RIM + FOOT) * POINT, tile.width * POINT, tile.height * POINT),
@@ -90,41 +100,48 @@ function drawTile(page: PDFPage, drawing: SheetDrawing, tile: Tile): void {
   );
 }
 
+/** How dark a tone is printed: 0 is black. */
+const GREYS: Partial<Record<Tone, number>> = { ink: 0, 'ink-soft': 0.45 };
+
 /** A sheet's outline, folds, cuts and glue as strokes; `at` carries the sheet's millimetres to the page's points. */
-export function sheetLines(
-  { outline, scores, holes, slits, glue, noGlue }: SheetDrawing,
-  at: (p: Point) => readonly [number, number],
-): PDFOperator[] {
+export function sheetLines(scene: Scene, at: (p: Point) => readonly [number, number]): PDFOperator[] {
+  const areas = (of: AreaKind) => marksOf(scene, 'area').flatMap((mark) => (mark.of === of ? mark.rings : []));
   const ring = (points: readonly Point[]): PDFOperator[] => [
     moveTo(...at(points[0]!)),
     ...points.slice(1).map((p) => lineTo(...at(p))),
     closePath(),
     stroke(),
   ];
-  const look = (width: number, grey: number, dash: readonly number[]): PDFOperator[] => [
-    setLineWidth(width * POINT),
-    setStrokingRgbColor(grey, grey, grey),
-    setDashPattern(
-      dash.map((d) => d * POINT),
-      0,
-    ),
+  const path = ([from, ...more]: readonly Point[]): PDFOperator[] => [
+    moveTo(...at(from!)),
+    ...more.map((p) => lineTo(...at(p))),
+    stroke(),
   ];
+  const look = ({ width = 0, stroke: tone, dash = [] }: Paint): PDFOperator[] => {
+    const grey = GREYS[tone!] ?? 0;
+    return [
+      setLineWidth(width * POINT),
+      setStrokingRgbColor(grey, grey, grey),
+      setDashPattern(
+        dash.map((d) => d * POINT),
+        0,
+      ),
+    ];
+  };
   return [
-    ...look(0.15, 0.45, [0.4, 0.8]),
-    ...noGlue.flatMap(ring),
-    ...look(0.2, 0.45, []),
-    ...glue.flatMap((polygon) => [...ring(polygon), ...hatch(polygon, at)]),
-    ...look(0.25, 0, []),
-    ...outline.flatMap(ring),
-    ...holes.flatMap(({ centre, diameter }) => ring(circle(centre, diameter / 2, 32))),
-    ...slits.flatMap(({ from, to }) => [moveTo(...at(from)), lineTo(...at(to)), stroke()]),
-    ...scores.flatMap((score) => [
-      ...look(0.25, 0, score.fold === 'valley' ? [4, 2] : [6, 1.5, 1, 1.5]),
-      moveTo(...at(score.from)),
-      lineTo(...at(score.to)),
-      stroke(),
+    ...look(PRINTED.area['no-glue']),
+    ...areas('no-glue').flatMap(ring),
+    ...look(PRINTED.area.glue),
+    ...areas('glue').flatMap((polygon) => [...ring(polygon), ...hatch(polygon, at)]),
+    ...look(PRINTED.face),
+    ...scene.faces.flatMap(({ rings }) => rings.flatMap(ring)),
+    ...marksOf(scene, 'hole').flatMap((hole) => ring(circle(hole.at, hole.diameter / 2, 32))),
+    ...linesOf(scene, 'slit').flatMap(({ points }) => path(points)),
+    ...linesOf(scene, 'valley', 'mountain').flatMap(({ kind, points }) => [
+      ...look(PRINTED.line[kind === 'mountain' ? 'mountain' : 'valley']),
+      ...path(points),
     ]),
-    ...look(0.25, 0, []),
+    ...look(PRINTED.face),
   ];
 }
 
@@ -146,8 +163,9 @@ function hatch(polygon: readonly Point[], at: (p: Point) => readonly [number, nu
 }
 
 /** Numbers the scores, beside each line where this page shows it. */
-function drawNumbers(page: PDFPage, letters: Lettering, { scores }: SheetDrawing, tile: Tile): void {
-  for (const { from, to, number } of scores)
+function drawNumbers(page: PDFPage, letters: Lettering, scene: Scene, tile: Tile): void {
+  for (const { points, number } of linesOf(scene, 'valley', 'mountain')) {
+    const [from, to] = [points[0]!, points[1]!];
     for (const share of [0.2, 0.8]) {
       const p = { x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share };
       if (p.x < tile.x + 4 || p.x > tile.x + tile.width - 4 || p.y < tile.y + 4 || p.y > tile.y + tile.height - 4)
@@ -157,6 +175,7 @@ function drawNumbers(page: PDFPage, letters: Lettering, { scores }: SheetDrawing
       letters.draw(page, String(number), { x: x - letters.width(String(number), 8) / 2, y: y - 2.8, size: 8 });
       break;
     }
+  }
 }
 
 /** Crosses in the overlap with each neighbour, lettered so that the right pages meet. */
@@ -209,7 +228,7 @@ function drawFoot(
   const right = page.getWidth() - RIM * POINT;
   const width = right - from - (picture.length > 0 ? (PICTURE.width + 4) * POINT : 0);
   drawPicture(page, picture, right - PICTURE.width * POINT, y + 1 * POINT);
-  const lines = linesOf(`${words.title}: ${words.numbers}`, (text) => letters.width(text, 9) <= width);
+  const lines = textLines(`${words.title}: ${words.numbers}`, (text) => letters.width(text, 9) <= width);
   // From the bar upwards; two lines fit under the sheet.
   lines
     .slice(0, 2)

@@ -28,6 +28,12 @@ export function invert([a, b, c, d, e, f]: Affine): Affine {
   return [d / scale, -b / scale, -c / scale, a / scale, (c * f - d * e) / scale, (b * e - a * f) / scale];
 }
 
+/** The map that carries points as `carry` does, which must itself be affine. */
+export function affineOf<F extends Frame>(carry: (p: Point<F>) => Point): Affine {
+  const [o, x, y] = [carry({ x: 0, y: 0 }), carry({ x: 1, y: 0 }), carry({ x: 0, y: 1 })];
+  return [x.x - o.x, x.y - o.y, y.x - o.x, y.y - o.y, o.x, o.y];
+}
+
 /** Reflection across the line through a segment: what a fold of 180° does to the moving side. */
 export function reflection(line: Segment): Affine {
   const { x, y } = direction(line.from, line.to);

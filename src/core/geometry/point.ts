@@ -1,5 +1,5 @@
-/** Where a point is measured: on the flat sheet, in the folded plane, or on a tool's own axes. */
-export type Frame = 'sheet' | 'folded' | 'tool';
+/** Where a point is measured: on the flat sheet, in the folded plane, on a tool's own axes, or as a picture shows it. */
+export type Frame = 'sheet' | 'folded' | 'tool' | 'scene';
 
 /** A point in millimetres, x right and y up, that knows which frame it belongs to. */
 export interface Point<F extends Frame = Frame> {

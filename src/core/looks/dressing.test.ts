@@ -4,7 +4,7 @@ import { contains, distance } from '../geometry';
 import { glueAreas } from '../plan';
 import { momentsOf, seenAt } from './moments';
 import { stepsOf, whenDone } from '../making';
-import { stillStep } from './picture';
+import { stepScene } from './picture';
 import { sayer } from '../length';
 import type { DesignInput } from '../design';
 import { dressing, finishedFront, laidOnFaces } from './dressing';
@@ -77,7 +77,7 @@ test('the step that glues it shows it: on what lies flat and on what stands', ()
     )!;
     expect(step.picture).toMatchObject(shown);
     if (step.picture.kind !== 'standing') continue;
-    expect(stillStep(made, step.picture, design).map(({ piece }) => piece)).toContain('laid');
+    expect(stepScene(made, design, step.picture).faces.map(({ piece }) => piece)).toContain('laid');
   }
   const { made } = planned('library-pocket');
   expect(whenDone(made, 'whole')).toEqual({ kind: 'folded', stage: made.folded.stages.length - 1, done: 'whole' });
@@ -85,11 +85,11 @@ test('the step that glues it shows it: on what lies flat and on what stands', ()
 
 test('the finished front has the contents in the middle of their room, the insert round them, and all of its glue', () => {
   const { made, design } = planned('library-pocket', { contents: { width: '4 in', height: '5 1/2 in' } });
-  const front = finishedFront(made, design, 'whole');
+  const { on: front } = finishedFront(made, design, 'whole');
   const { contents, insert } = front;
   expect(insert!.width).toBeLessThan(made.inside.width);
   expect(contents!.x + contents!.width / 2).toBeCloseTo(insert!.x + insert!.width / 2, 6);
-  expect([front.laid.length, front.closure]).toEqual([1, null]);
-  expect(front.glue.length).toBe(glueAreas(made).flatMap(({ joint }) => joint.polygons).length);
-  expect(finishedFront({ ...made, layers: [] }, design, 'whole')).toMatchObject({ insert: null, laid: [] });
+  expect([front.laid!.length, front.closure]).toEqual([1, null]);
+  expect(front.glue!.length).toBe(glueAreas(made).flatMap(({ joint }) => joint.polygons).length);
+  expect(finishedFront({ ...made, layers: [] }, design, 'whole')).toMatchObject({ on: { insert: null, laid: [] } });
 });

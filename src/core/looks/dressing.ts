@@ -27,6 +27,7 @@ import {
   type LaidOn,
   type MadeLayer,
 } from '../plan';
+import { pileScene, type OnPile, type PileSight, type Scene } from '../scene';
 import type { Finish } from './step-picture';
 
 /** What is glued on the faces of the finished thing, the lowest first. */
@@ -108,18 +109,11 @@ type Seat = ReturnType<typeof seatIn>;
 
 /** The finished pile as its front is drawn: what lies in it, what is glued on it, where its paper is glued, what shuts it. */
 export interface FinishedFront {
-  readonly stack: Stack;
-  readonly view: View;
-  readonly face: 'below' | 'above';
-  readonly given: ReadonlySet<string>;
-  readonly contents: Seat | null;
-  readonly insert: Seat | null;
-  readonly glue: readonly Polygon<'folded'>[];
-  readonly laid: readonly Polygon<'folded'>[];
-  readonly closure: ClosurePlan | null;
+  readonly sight: PileSight;
+  readonly on: OnPile;
 }
 
-/** Everything that is drawn on the front of a finished pile, in its view, mm. */
+/** Everything that is drawn on the front of a finished pile. */
 export function finishedFront(made: Made, design: Design, done: Finish, upTo?: string): FinishedFront {
   const { built, folded, inside } = made;
   const stack = folded.finished;
@@ -137,16 +131,18 @@ export function finishedFront(made: Made, design: Design, done: Finish, upTo?: s
     made.layers.flatMap(({ layer }) => (layer.face === (back ? 'back' : 'front') ? [layer.piece.name] : [])),
   );
   return {
-    stack,
-    view,
-    face: back === (built.front === 'below') ? 'above' : 'below',
-    given: basePieces(built),
-    contents: seat(design.contents ?? made.largest),
-    insert: insert && seat(insert.piece.blank),
-    glue: glueAreas(made).flatMap(({ joint: { panel, polygons } }) => inPile(panel, polygons, stack, view)),
-    laid: laid
-      .filter(({ name }) => shown.has(name))
-      .flatMap(({ panel, polygon }) => inPile(panel, [polygon], stack, view)),
-    closure: closure && (closure.face === 'back') === back ? closure : null,
+    sight: { stack, view, from: back === (built.front === 'below') ? 'above' : 'below' },
+    on: {
+      given: basePieces(built),
+      contents: seat(design.contents ?? made.largest),
+      insert: insert && seat(insert.piece.blank),
+      glue: glueAreas(made).flatMap(({ joint: { panel, polygons } }) => inPile(panel, polygons, stack, view)),
+      laid: laid
+        .filter(({ name }) => shown.has(name))
+        .flatMap(({ panel, polygon }) => inPile(panel, [polygon], stack, view)),
+      closure: closure && (closure.face === 'back') === back ? closure : null,
+    },
   };
 }
+
+export const frontScene = ({ sight, on }: FinishedFront): Scene => pileScene(sight, on);

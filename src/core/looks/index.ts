@@ -1,8 +1,8 @@
 /** Looks: what shows of a thing that was made, and how: prints and which way up they stand, pictures of every step, key figures. */
-export { type FinishedFront, dressing, finishedFront, gluedFlat, inPile, laidOnFaces } from './dressing';
+export { type FinishedFront, dressing, finishedFront, gluedFlat, laidOnFaces } from './dressing';
 export { type FigurePart, type KeyFigure, figureText, keyFigures, leastLap, settingOf } from './key-figures';
 export { type Moment, beginning, concernedIn, momentsOf, seenAt } from './moments';
-export { type Picture, pictureOf, pileAtStep, stillStep, takingIn } from './picture';
+export { pictureOf, stepScene, takingIn } from './picture';
 export {
   type CutOut,
   type Showing,
@@ -21,4 +21,5 @@ export {
   windowInside,
   windowOnFront,
 } from './print';
+export { type SheetSeat, contentsOnSheet, sheetPicture } from './sheet-picture';
 export type { Finish, StepPicture } from './step-picture';

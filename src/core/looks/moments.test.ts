@@ -5,7 +5,7 @@ import { leafOf, type Leaf } from '../fold';
 import { distance3, poseBetween, seenFrom, turnedAbout, LYING, type Vec } from '../geometry';
 import { inches, sayer } from '../length';
 import { concernedIn, momentsOf, seenAt } from './moments';
-import { pictureOf, stillStep } from './picture';
+import { pictureOf, stepScene } from './picture';
 import { stepsOf } from '../making';
 import type { Made, Plan } from '../plan';
 
@@ -88,8 +88,9 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name]))('%s', (construction) => {
   test('has a picture: a pile, or what stands', () => {
     const picture = pictureOf(made);
     expect(picture.kind).toBe(made.folded.standing ? 'still' : 'pile');
-    if (picture.kind === 'still')
-      for (const { points } of picture.faces) for (const { x, y } of points) expect(Number.isFinite(x + y)).toBe(true);
+    expect(picture.faces.length).toBeGreaterThan(0);
+    for (const { rings } of picture.faces)
+      for (const { x, y } of rings.flat()) expect(Number.isFinite(x + y)).toBe(true);
   });
 });
 
@@ -120,7 +121,7 @@ test('the steps of what stands have pictures of just the paper they are about, g
   const plan = planned('tray-box');
   const { made, design } = plan;
   const pictures = stepsOf(plan, sayer('in', '1/8 in')).flatMap(({ picture }) =>
-    picture.kind === 'standing' ? [{ picture, faces: stillStep(made, picture, design) }] : [],
+    picture.kind === 'standing' ? [{ picture, faces: stepScene(made, design, picture).faces }] : [],
   );
   expect(pictures.length).toBeGreaterThan(6);
   for (const { picture, faces } of pictures) {

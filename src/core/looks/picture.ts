@@ -8,68 +8,56 @@ import {
   leafOf,
   outOfView,
   reached,
-  stillOf,
   type BoxCavity,
   type Layer,
   type Leaf,
   type Stack,
   type Standing,
-  type StillFace,
   type View,
 } from '../fold';
 import {
+  apply,
   applyAll,
   compose,
+  IDENTITY,
   minus,
   plus3,
   poseWithin,
   reflection,
+  rotation,
   seenPose,
   translation,
   type Point,
 } from '../geometry';
 import type { Design } from '../design';
-import { glueAreas, type Made, ownPaper, viewOf } from '../plan';
-import { seatIn } from '../fit';
-import type { Mm } from '../length';
+import { basePieces, glueAreas, keepDry, type Made, ownPaper, partNamed, viewOf } from '../plan';
+import { alongContents, seatIn } from '../fit';
+import type { Edge } from '../pattern';
+import { areaOf, carried, onStock, pileScene, stillScene, tableScene, uncutScene, type Scene } from '../scene';
+import { cutFromSheet } from './print';
 import type { StepPicture } from './step-picture';
-import { dressing, leafOn } from './dressing';
+import { dressing, finishedFront, frontScene, gluedFlat, inPile, leafOn } from './dressing';
 
-/** The finished thing as it is drawn: a pile and how it is looked at, or the faces of what stands. */
-export type Picture =
-  | {
-      readonly kind: 'pile';
-      readonly stack: Stack;
-      readonly view: View;
-      readonly front: 'below' | 'above';
-      /** Contents half in, in the view, mm. */
-      readonly contents?: { readonly x: number; readonly y: number; readonly width: Mm; readonly height: Mm };
-    }
-  | { readonly kind: 'still'; readonly faces: readonly StillFace[] };
-
-/** The finished thing, to be drawn small. */
-export function pictureOf(made: Made): Picture {
+/** The finished thing, to be drawn small: a pile as it lies before its maker, or what stands. */
+export function pictureOf(made: Made, from: 'above' | 'below' = 'above'): Scene {
   const { standing } = made.folded;
-  if (standing) return { kind: 'still', faces: stillOf(standing.finished.leaves, standing.finished.touches) };
+  if (standing) return stillScene(standing.finished.leaves, standing.finished.touches, basePieces(made.built));
   const stack = ownPaper(made.folded.finished, made.built);
-  return { kind: 'pile', stack, view: viewOf(made.built, stack), front: made.built.front };
+  return pileScene({ stack, view: viewOf(made.built, stack), from }, { given: basePieces(made.built) });
 }
 
 /** It as it takes its contents in: half of them still stick out, so that what is open, and where, is seen. */
-export function takingIn(made: Made, contents: Contents): Picture {
+export function takingIn(made: Made, contents: Contents): Scene {
   const { built, folded } = made;
   const [cavity] = built.cavities;
   if (folded.standing || !cavity || cavity.kind === 'box') return pictureOf(made);
   const stage = folded.stages.find(({ step }) => step.id === cavity.insertAfter);
   const stack = ownPaper(stage?.stack ?? (isReady(folded, cavity) ? folded.flat : folded.finished), built);
   const seat = seatIn(cavity, made.inside, contents);
-  return {
-    kind: 'pile',
-    stack,
-    view: viewOf(built, stack),
-    front: built.front,
-    contents: { ...seat, y: seat.y - seat.height / 2 },
-  };
+  return pileScene(
+    { stack, view: viewOf(built, stack), from: 'above' },
+    { contents: { ...seat, y: seat.y - seat.height / 2 }, out: true, given: basePieces(built) },
+  );
 }
 
 /** Room between two piles that lie beside each other, as a share of the larger one's width. */
@@ -79,7 +67,7 @@ const GAP = 0.08;
  * The pile of one step and how it is looked at. What is glued before it is laid down lies beside the pile it goes on,
  * the side that takes the glue up.
  */
-export function pileAtStep(
+function pileAtStep(
   made: Made,
   picture: Extract<StepPicture, { kind: 'folded' }>,
 ): { readonly stack: Stack; readonly view: View } {
@@ -112,12 +100,92 @@ export function pileAtStep(
   return { stack: { ...stack, layers: [...under, ...(turned ? beside.reverse() : beside)] }, view };
 }
 
-/** One step of what stands: only the paper it is about, with the glue to put on, or the contents on their way in. */
-export function stillStep(
+/** The paper as it lies during one step, seen by the maker: the sheet with its near edge towards them, a pile, or what stands. */
+export function stepScene(made: Made, design: Design, picture: StepPicture): Scene {
+  if (picture.kind === 'standing') return stillStep(made, picture, design);
+  if (picture.done) return frontScene(finishedFront(made, design, picture.done, picture.laying));
+  if (picture.kind === 'folded') return pileStep(made, design, picture);
+  if (picture.cut) return cutStep(made, design, picture.piece);
+  return picture.glued ? gluedStep(made, design, picture, picture.glued) : flatStep(made, design, picture);
+}
+
+type FlatPicture = Extract<StepPicture, { kind: 'flat' }>;
+
+/** A sheet with an edge at the maker: turned a quarter clockwise for every turn made. */
+const nearAt = (scene: Scene, near: Edge): Scene => carried(scene, rotation(((1 - near) * Math.PI) / 2));
+
+/** The sheet with its near edge at the maker, and what the tool has made of it so far. */
+function flatStep(made: Made, design: Design, { piece: name, moves: count, fresh, near }: FlatPicture): Scene {
+  const { piece, programme } = partNamed(made, name);
+  return nearAt(tableScene(piece, design.tool, programme.moves.slice(0, count), fresh), near);
+}
+
+/** The flat sheet seen from one side, with what is glued on it there. */
+function gluedStep(
   made: Made,
-  picture: Extract<StepPicture, { kind: 'standing' }>,
   design: Design,
-): readonly StillFace[] {
+  { piece: name, moves: count }: FlatPicture,
+  glued: NonNullable<FlatPicture['glued']>,
+): Scene {
+  const { piece, programme } = partNamed(made, name);
+  const { laid, ribbon } = gluedFlat(made, design, name, glued);
+  const sheet = tableScene(piece, design.tool, programme.moves.slice(0, count), 0);
+  const on: Scene = {
+    ...sheet,
+    faces: sheet.faces.map((face) => ({ ...face, side: glued.side })),
+    marks: [
+      ...sheet.marks,
+      ...(ribbon
+        ? [
+            {
+              kind: 'ribbon' as const,
+              from: apply<'scene'>(IDENTITY, ribbon.from),
+              to: apply<'scene'>(IDENTITY, ribbon.to),
+            },
+          ]
+        : []),
+      ...laid.map((polygon) => areaOf('laid', polygon)),
+    ],
+  };
+  // Turned over from left to right, as one turns a page.
+  return glued.side === 'outside' ? carried(on, [-1, 0, 0, 1, piece.blank.width, 0]) : on;
+}
+
+/** A blank in the sheet it is cut from; by itself where no sheet is known. */
+function cutStep(made: Made, design: Design, name: string): Scene {
+  const part = partNamed(made, name);
+  const { blank } = part.piece;
+  const { paper, out } = cutFromSheet(made, design, part) ?? { paper: blank, out: { x: 0, y: 0 } };
+  return onStock(uncutScene(name, blank), translation(out.x, out.y), paper);
+}
+
+/** The pile before or after a stage, mouth at the top, with the glue to put on or the contents on their way in. */
+function pileStep(made: Made, design: Design, picture: Extract<StepPicture, { kind: 'folded' }>): Scene {
+  const { folded, built } = made;
+  const stage = folded.stages[picture.stage]!;
+  const { stack, view } = pileAtStep(made, picture);
+  const glue = glueAreas(made)
+    .filter(({ id }) => id === picture.glue)
+    .flatMap(({ joint: { panel, polygons } }) => inPile(panel, polygons, stack, view));
+  // Where the same part must stay free: told by its outline, so that it is not told by colour alone.
+  const dry = keepDry(made)
+    .filter(({ step }) => picture.glue && step === stage.step.id)
+    .flatMap(({ panel, polygons }) => inPile(panel, polygons, stack, view));
+  const [cavity] = built.cavities;
+  const [contents, inside] = [
+    alongContents(cavity, design.contents ?? made.largest),
+    alongContents(cavity, made.inside),
+  ];
+  // A little less than half of them is still outside.
+  const goingIn = { x: (inside.width - contents.width) / 2, y: -0.45 * contents.height, ...contents };
+  return pileScene(
+    { stack, view, from: 'above' },
+    { given: basePieces(built), glue, dry, goingIn: picture.inserting ? goingIn : null },
+  );
+}
+
+/** One step of what stands: only the paper it is about, with the glue to put on, or the contents on their way in. */
+function stillStep(made: Made, picture: Extract<StepPicture, { kind: 'standing' }>, design: Design): Scene {
   const contents = design.contents ?? made.largest;
   const { standing } = made.folded;
   const { step, before, after } = standing!.stages[picture.stage]!;
@@ -140,9 +208,10 @@ export function stillStep(
   const [cavity] = made.built.cavities;
   const inside =
     cavity?.kind === 'box' && own.has(cavity.floor) ? contentsSeen(made, cavity, picture, now, contents) : [];
-  return stillOf(
+  return stillScene(
     [...paper, ...on.map(({ leaf }) => leaf), ...inside],
     [...now.touches, ...on.map(({ touch }) => touch)],
+    basePieces(made.built),
   );
 }
 

@@ -6,8 +6,8 @@ import { CONSTRUCTIONS } from '../constructions';
 import { hasPanel } from '../fold';
 import { scoresRun, type Move } from '../tools';
 import { CLOSURES, type DesignInput } from '../design';
-import { glueAreas, partNamed, type Plan, allNumbers } from '../plan';
-import { pileAtStep, stillStep, dressing, gluedFlat } from '../looks';
+import { partNamed, type Plan, allNumbers } from '../plan';
+import { stepScene, dressing, gluedFlat } from '../looks';
 import { sayer } from '../length';
 import { stepsOf } from './steps';
 import type { Action, Step } from './step';
@@ -65,18 +65,14 @@ function missing(step: Step, plan: Plan): string[] {
   }
   // Panels that are drawn.
   // What is never folded is finished as it lies.
-  const stack =
-    picture.kind === 'folded' ? pileAtStep(made, picture).stack : picture.kind === 'flat' ? made.folded.finished : null;
-  const faces = picture.kind === 'standing' ? stillStep(made, picture, design) : [];
+  const { faces, marks } = stepScene(made, design, picture);
   const shows = (panel: string): boolean =>
-    stack ? hasPanel(stack, panel) : faces.some((face) => face.panel === panel);
-  const glued = (id: string | undefined): boolean =>
-    stack
-      ? glueAreas(made).some((area) => area.id === id && hasPanel(stack, area.joint.panel))
-      : faces.some(({ piece }) => piece === 'glue');
+    picture.kind === 'flat' ? hasPanel(made.folded.finished, panel) : faces.some((face) => face.panel === panel);
+  const glued =
+    faces.some(({ stuff }) => stuff === 'glue') || marks.some((mark) => mark.kind === 'area' && mark.of === 'glue');
   if (step.action === 'glue' && step.glue && !step.joins) {
     want(picture.kind !== 'flat' && picture.glue === step.glue, 'its glue by name');
-    want(glued(step.glue), 'its glue');
+    want(glued, 'its glue');
   }
   // Scores that run on in one line have one number: one of them is enough.
   const { hinges } = partNamed(made, step.piece).piece;

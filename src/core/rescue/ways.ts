@@ -187,7 +187,11 @@ function best(found: readonly WayOut[]): WayOut[] {
     return x.map((value, i) => value - y[i]!).find((apart) => Math.abs(apart) > 1e-9) ?? 0;
   });
   const counts = new Map<WayKind, number>();
-  return sorted.filter(({ kind }) => {
+  const titles = new Set<string>();
+  return sorted.filter(({ kind, title }) => {
+    // Two of one name, laid otherwise on the sheet, nobody could choose between: the better one is told.
+    if (titles.has(title)) return false;
+    titles.add(title);
     const count = (counts.get(kind) ?? 0) + 1;
     counts.set(kind, count);
     return count <= MOST[kind];

@@ -4,7 +4,7 @@ import { runs } from '../../../tests/helpers/runs';
 import { inches, mm, sayer } from '../length';
 import { calipersOf, type DesignInput } from '../design';
 import { checksOf } from '../checks';
-import { momentsOf, pileAtStep, seenAt } from '../looks';
+import { momentsOf, stepScene, seenAt } from '../looks';
 import { stepsOf } from '../making';
 import {
   planAnswerTo,
@@ -190,8 +190,7 @@ test('its pocket is as it was measured, its flap folds, and every picture of it 
         expect(made.finished).toMatchObject({ width: expect.closeTo(width, 6), height: expect.closeTo(height, 6) });
         for (const { picture } of stepsOf(plan, say)) {
           if (picture.kind !== 'folded') continue;
-          const { layers } = pileAtStep(made, picture).stack;
-          expect(layers.length).toBeGreaterThan(0);
+          expect(stepScene(made, plan.design, picture).faces.length).toBeGreaterThan(0);
         }
         expect(stepsOf(plan, say).every(({ picture }) => picture.kind !== 'standing')).toBe(true);
         const moments = momentsOf(made, plan.design);

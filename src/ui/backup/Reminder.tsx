@@ -31,7 +31,6 @@ export function Reminder() {
   if (!setting || firstAt === 0 || !isDue(setting, firstAt, now)) return null;
   return (
     <Alert
-      className={styles.reminder}
       type="info"
       banner
       showIcon

@@ -2,7 +2,7 @@
 
 import { DownloadOutlined } from '@ant-design/icons';
 import { useState } from 'react';
-import { PAGES, setDrawings, sheetSvg } from '@/core/files';
+import { PAGES, setSheets, sheetSvg } from '@/core/files';
 import { inches, type Units, sayer } from '@/core/length';
 import { stepsOf } from '@/core/making';
 import { helperWhy } from '@/workers/helper';
@@ -63,14 +63,11 @@ export function FileMenu({ name, units, whole }: FileMenuProps) {
         projectAlong({ name, units, set: withoutKit(whole.set) }).content(),
       ),
     svg: () =>
-      'plan' in whole &&
-      download(fileName(name, 'svg'), 'image/svg+xml', sheetSvg(setDrawings(whole.plan, true), name)),
+      'plan' in whole && download(fileName(name, 'svg'), 'image/svg+xml', sheetSvg(setSheets(whole.plan, true), name)),
     dxf: () =>
       'plan' in whole &&
       void import('@/core/files/dxf')
-        .then(({ sheetDxf }) =>
-          download(fileName(name, 'dxf'), 'image/vnd.dxf', sheetDxf(setDrawings(whole.plan, true))),
-        )
+        .then(({ sheetDxf }) => download(fileName(name, 'dxf'), 'image/vnd.dxf', sheetDxf(setSheets(whole.plan, true))))
         .catch((error: unknown) => wrong(`The drawing could not be made: ${helperWhy(error)}.`)),
     ...Object.fromEntries(PAGES.map((page) => [`pdf-${page.id}`, () => void pdf(page.id)])),
   };

@@ -3,12 +3,14 @@
 import { Segmented } from 'antd';
 import { useMemo, useRef, useState, type MouseEvent } from 'react';
 import { seatIn } from '@/core/fit';
-import { foldedBox, hasPanel, isReady, layersAt, outOfView, type Stack } from '@/core/fold';
+import { hasPanel, isReady, type Stack } from '@/core/fold';
+import { apply, type Point } from '@/core/geometry';
 import { sayThin } from '@/core/length';
 import { basePieces, closurePlan, panelName, viewOf, type Made } from '@/core/plan';
 import { beginning, finishedFront, printOn, windowOnFront } from '@/core/looks';
 import type { Design, DesignChange } from '@/core/design';
-import { FoldedFace, facePlace } from '../draw/FoldedFace';
+import { facesAt, heightOf, pileScene, placeOf, widthOf, type Face, type Scene } from '@/core/scene';
+import { SceneDrawn, sightOf } from '../draw/SceneDrawn';
 import { useSize } from '../draw/useSize';
 import { StepSlider } from '../parts/StepSlider';
 import { SpaceView } from '../space/SpaceView';
@@ -27,9 +29,11 @@ interface FoldedViewProps {
 const PROBE_KEYS: Record<string, readonly [number, number]> = {
   ArrowRight: [1, 0],
   ArrowLeft: [-1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
 };
+/** Room round a face for its outline, px. */
+const RIM = 2;
 
 /** One picture of the making: a pile, how far the contents are in, and what was just done. */
 interface Frame {
@@ -101,17 +105,13 @@ function Faces({ made, design }: FoldedViewProps) {
   const size = useSize(frame);
   const frames = useMemo(() => framesOf(made), [made]);
   const [chosen, setChosen] = useState<number | null>(null);
-  const [probe, setProbe] = useState<{ readonly x: number; readonly y: number } | null>(null);
+  const [probe, setProbe] = useState<Point | null>(null);
   const at = Math.min(chosen ?? frames.length - 1, frames.length - 1);
-  const { stack, text, inserted } = frames[at]!;
   const last = at === frames.length - 1;
-  const view = viewOf(made.built, stack);
-  const box = foldedBox(stack, view);
-  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
-  const contents = design.contents ?? made.largest;
-  const [cavity] = made.built.cavities;
-  const seat = cavity && cavity.kind !== 'box' ? seatIn(cavity, made.inside, contents) : null;
-  const going = inserted === null || !seat ? null : { ...seat, y: seat.y - (1 - inserted) * seat.height };
+  const shown = frames[at]!;
+  const faces = useMemo(() => facesOf(made, design, shown, last), [made, design, shown, last]);
+  const [front] = faces;
+  const [width, height] = [widthOf(front.scene), heightOf(front.scene)];
   // Side by side or one above the other, whichever draws it larger.
   const scaleFor = (columns: 1 | 2): number =>
     size
@@ -119,65 +119,43 @@ function Faces({ made, design }: FoldedViewProps) {
       : 1;
   const side = scaleFor(2) > scaleFor(1);
   const scale = Math.max(0.2, Math.min(scaleFor(side ? 2 : 1), 4));
-  const front = made.built.front;
-  const given = basePieces(made.built);
-  const window = last ? windowOnFront(made, design) : null;
-  const dressed = last ? finishedFront(made, design, 'whole') : null;
-  const closure = last ? closurePlan(made, design) : null;
-  const here = probe ? layersAt(stack, outOfView(view, probe)) : [];
-  const own = here.filter((layer) => !given.has(layer.piece));
+  const own = probe ? layersFromTable(faces, probe).filter(({ stuff }) => stuff === 'paper') : [];
   return (
     <div ref={frame} className={styles.frame}>
       {size && (
         <div className={`${styles.faces} ${side ? styles.sideBySide : ''}`}>
-          {(['front', 'back'] as const).map((name) => {
-            const face = (name === 'front') === (front === 'below') ? 'below' : 'above';
-            const drawn = { stack, view, face, scale, x: 2, y: 2 } as const;
-            const place = facePlace(drawn);
+          {faces.map(({ name, scene }) => {
+            const sight = sightOf(scene, scale, RIM, RIM);
+            const pointAt = ({ x, y }: Point): void =>
+              setProbe(placeOf(scene, { x: Math.min(width, Math.max(0, x)), y: Math.min(height, Math.max(0, y)) }));
             const point = (event: MouseEvent<SVGSVGElement>): void => {
               const { left, top } = event.currentTarget.getBoundingClientRect();
-              const [px, py] = [event.clientX - left - 2, event.clientY - top - 2];
-              setProbe({
-                x: face === 'above' ? box.maxX - px / scale : box.minX + px / scale,
-                y: box.minY + py / scale,
+              pointAt({
+                x: (event.clientX - left - RIM) / scale,
+                y: height - (event.clientY - top - RIM) / scale,
               });
             };
             return (
               <figure key={name} className={styles.face}>
                 <svg
-                  width={width * scale + 4}
-                  height={height * scale + 4}
+                  width={width * scale + 2 * RIM}
+                  height={height * scale + 2 * RIM}
                   role="img"
-                  aria-label={`${name === 'front' ? 'Front' : 'Back'}${last ? ` of the finished thing, ${say(made.finished.width)} by ${say(made.finished.height)}` : `: ${text}`}`}
+                  aria-label={`${name === 'front' ? 'Front' : 'Back'}${last ? ` of the finished thing, ${say(made.finished.width)} by ${say(made.finished.height)}` : `: ${shown.text}`}`}
                   tabIndex={0}
                   aria-describedby="layers-here"
                   onKeyDown={(event) => {
                     const by = PROBE_KEYS[event.key];
                     if (!by) return;
                     event.preventDefault();
-                    // Right on the drawing is left in the pile when it is seen from above.
-                    const across = face === 'above' ? -by[0] : by[0];
-                    const now = probe ?? { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
-                    setProbe({
-                      x: Math.min(box.maxX, Math.max(box.minX, now.x + (across * width) / 20)),
-                      y: Math.min(box.maxY, Math.max(box.minY, now.y + (by[1] * height) / 20)),
-                    });
+                    const now = probe ? apply(scene.frame, probe) : { x: width / 2, y: height / 2 };
+                    pointAt({ x: now.x + (by[0] * width) / 20, y: now.y + (by[1] * height) / 20 });
                   }}
                   onMouseMove={point}
                   onClick={point}
                 >
-                  <FoldedFace
-                    {...drawn}
-                    contents={going ?? (last ? seat : null)}
-                    arrows={(shown) => printOn(made, design, shown)}
-                    given={given}
-                    window={name === 'front' ? window?.region : undefined}
-                    insert={dressed?.insert}
-                    glue={dressed?.glue}
-                    laid={name === 'front' ? dressed?.laid : undefined}
-                    closure={closure?.face === name ? closure : null}
-                  />
-                  {probe && <circle cx={place(probe)[0]} cy={place(probe)[1]} r={4} className={styles.probe} />}
+                  <SceneDrawn scene={scene} sight={sight} />
+                  {probe && <Probe at={sight.at(apply(scene.frame, probe))} />}
                 </svg>
                 <figcaption>{name === 'front' ? 'Front' : 'Back'}</figcaption>
               </figure>
@@ -194,7 +172,7 @@ function Faces({ made, design }: FoldedViewProps) {
           text:
             own.length > 0
               ? `Under the pointer ${own.length} ${own.length === 1 ? 'layer' : 'layers'}, ${sayThin(own.length * design.paper.caliper, units)}: ${own
-                  .map((layer) => `${panelName(made.built, layer.panel)} (${layer.up} up)`)
+                  .map(({ panel, up }) => `${panelName(made.built, panel)} (${up} up)`)
                   .join(', ')}, from the table up.`
               : 'Point at the paper, or use the arrow keys on it, to read its layers.',
         }}
@@ -203,4 +181,58 @@ function Faces({ made, design }: FoldedViewProps) {
       />
     </div>
   );
+}
+
+const Probe = ({ at: [x, y] }: { readonly at: readonly [number, number] }) => (
+  <circle cx={x} cy={y} r={4} className={styles.probe} />
+);
+
+/** One side of the pile as it is seen. */
+interface SeenFace {
+  readonly name: 'front' | 'back';
+  readonly from: 'below' | 'above';
+  readonly scene: Scene;
+}
+
+/** Front and back of a frame; the finished thing with what is glued on it and what shuts it. */
+function facesOf(made: Made, design: Design, { stack, inserted }: Frame, last: boolean): readonly [SeenFace, SeenFace] {
+  const { built } = made;
+  const view = viewOf(built, stack);
+  const [cavity] = built.cavities;
+  const seat = cavity && cavity.kind !== 'box' ? seatIn(cavity, made.inside, design.contents ?? made.largest) : null;
+  const going = inserted === null || !seat ? null : { ...seat, y: seat.y - (1 - inserted) * seat.height };
+  const dressed = last ? finishedFront(made, design, 'whole').on : null;
+  const closure = last ? closurePlan(made, design) : null;
+  const face = (name: SeenFace['name']): SeenFace => {
+    const from = (name === 'front') === (built.front === 'below') ? 'below' : 'above';
+    return {
+      name,
+      from,
+      scene: pileScene(
+        { stack, view, from },
+        {
+          given: basePieces(built),
+          contents: going ?? (last ? seat : null),
+          upward: (shown) => printOn(made, design, shown),
+          window: last && name === 'front' ? windowOnFront(made, design)?.region : undefined,
+          insert: dressed?.insert,
+          glue: dressed?.glue,
+          laid: name === 'front' ? dressed?.laid : undefined,
+          closure: closure?.face === name ? closure : null,
+        },
+      ),
+    };
+  };
+  return [face('front'), face('back')];
+}
+
+/** The layers over a place of the pile, from the table up, and which of their sides looks up there. */
+function layersFromTable(
+  faces: readonly SeenFace[],
+  probe: Point,
+): readonly { readonly panel: string; readonly up: Face['side']; readonly stuff: Face['stuff'] }[] {
+  const { scene } = faces.find(({ from }) => from === 'above')!;
+  return facesAt(scene, apply(scene.frame, probe))
+    .flatMap(({ panel, side: up, stuff }) => (panel === null ? [] : [{ panel, up, stuff }]))
+    .reverse();
 }

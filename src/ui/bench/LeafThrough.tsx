@@ -3,7 +3,8 @@ import { useMemo, useRef, useState, type PointerEvent } from 'react';
 import { bookOf, leafBox, type Book, type BookLeaf, type Made } from '@/core/plan';
 import { printOn, type Showing } from '@/core/looks';
 import type { Design } from '@/core/design';
-import { FoldedFace, facePlace } from '../draw/FoldedFace';
+import { heightOf, pileScene, STYLE, widthOf } from '@/core/scene';
+import { SceneDrawn, sightOf } from '../draw/SceneDrawn';
 import { useSize } from '../draw/useSize';
 import { StepSlider } from '../parts/StepSlider';
 import styles from './LeafThrough.module.css';
@@ -117,30 +118,17 @@ interface PageProps {
 /** One page, its free edge upwards and the spine along its foot, with the cards in it. */
 function Page({ book: { view }, leaf, face, scale, out, arrows }: PageProps) {
   const { stack, cards } = leaf;
-  const box = leafBox(leaf, view);
-  const drawn = {
-    stack,
-    view,
-    face,
-    scale,
-    x: (-(box.maxX - box.minX) * scale) / 2,
-    y: -(box.maxY - box.minY) * scale,
-  };
-  const place = facePlace(drawn);
-  const own = cards.filter((card) => card.face === null || card.face === face);
-  return (
-    <>
-      {own.map(({ name, x, y, width, height, out: way }) => {
-        const moved = out ? PULLED : 0.06;
-        const [left, top] = [x + way.x * moved, y + way.y * moved];
-        const [px, py] = place({ x: face === 'above' ? left + width : left, y: top });
-        return (
-          <rect key={name} x={px} y={py} width={width * scale} height={height * scale} rx={3} className={styles.card}>
-            <title>{name}</title>
-          </rect>
-        );
-      })}
-      <FoldedFace {...drawn} arrows={arrows} />
-    </>
-  );
+  const moved = out ? PULLED : 0.06;
+  const own = cards
+    .filter((card) => card.face === null || card.face === face)
+    .map(({ name, x, y, width, height, out: way }) => ({
+      name,
+      x: x + way.x * moved,
+      y: y + way.y * moved,
+      width,
+      height,
+    }));
+  const scene = pileScene({ stack, view, from: face }, { cards: own, upward: arrows });
+  const sight = sightOf(scene, scale, (-widthOf(scene) * scale) / 2, -heightOf(scene) * scale);
+  return <SceneDrawn scene={scene} sight={sight} look={STYLE.page} />;
 }

@@ -2,17 +2,17 @@
 
 import { RotateRightOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Segmented } from 'antd';
-import { useRef } from 'react';
-import { foldedBox } from '@/core/fold';
-import type { Point } from '@/core/geometry';
+import { useMemo, useRef } from 'react';
+import { affineOf, type Point } from '@/core/geometry';
 import { mm, roundTo, stepOf, type Graduation, type Mm } from '@/core/length';
-import { blankPolygon, outlineOf, type Blank } from '@/core/pattern';
+import { rect, type Blank } from '@/core/pattern';
 import { basePieces, ownPaper, viewOf, type Made } from '@/core/plan';
 import { onPaper, printMap, printOn, toCentreFront, windowOnFront } from '@/core/looks';
 import type { Design, DesignChange } from '@/core/design';
-import { FoldedFace } from '../draw/FoldedFace';
+import { areaOf, onStock, pileScene, sheetScene, STYLE, type Scene } from '@/core/scene';
 import { Grab } from '../draw/Grab';
-import { ringsPath } from '../draw/path';
+import { SceneDrawn, type OnScreen } from '../draw/SceneDrawn';
+import { SmallPicture } from '../draw/SmallPicture';
 import { useSize } from '../draw/useSize';
 import { LengthField } from '../parts/LengthField';
 import { useUnits } from '../parts/InUnits';
@@ -72,6 +72,8 @@ function movesOn(paper: Paper, blank: Blank, graduation: Graduation) {
 }
 /** Least side of a place to mind, mm. */
 const SMALLEST = 5;
+/** Room for the finished front, px. */
+const FACE = { width: 170, height: 150 };
 
 /**
  * The blank on the paper it is cut from: dragged to where the front should fall, turned so that it reads upright, and
@@ -111,7 +113,7 @@ export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
             role="group"
             aria-label={`The paper, ${say(sheet.width)} by ${say(sheet.height)}`}
           >
-            <BlankOnPaper made={made} design={design} at={at} scale={scale} />
+            <BlankOnPaper made={made} design={design} sight={{ at, scale }} />
             <Grab
               at={at(onPaper(paper, blank, { x: blank.width / 2, y: blank.height / 2 }))}
               label="The blank: move it on the paper"
@@ -204,61 +206,48 @@ export function PaperView({ made, design, onChange, onPull }: PaperViewProps) {
   );
 }
 
-interface BlankOnPaperProps {
+/** The paper, and on it the blank with its folds, the panel that becomes the front, and the place to mind. */
+function BlankOnPaper({
+  made,
+  design,
+  sight,
+}: {
   readonly made: Made;
   readonly design: Design;
-  readonly at: (p: Point) => readonly [number, number];
-  readonly scale: number;
-}
-
-/** The paper, and on it the blank with its folds, the panel that becomes the front, and the place to mind. */
-function BlankOnPaper({ made, design, at, scale }: BlankOnPaperProps) {
+  readonly sight: OnScreen;
+}) {
+  const scene = useMemo(() => blankOnPaper(made, design), [made, design]);
   const { paper } = design;
-  const { piece } = made.pieces[0];
-  const { sheet } = sheetFor(paper, piece.blank);
-  const lay = (p: Point<'sheet'>): Point<'sheet'> => onPaper(paper, piece.blank, p);
-  const front = printMap(made, design)[0];
-  const shown = front && piece.panels.find(({ id }) => id === front.panel);
-  const { window } = paper;
-  const [x0, y0] = at({ x: 0, y: sheet.height });
+  const [right, top] = sight.at({ x: scene.box.maxX, y: scene.box.maxY });
   return (
     <>
-      <rect x={x0} y={y0} width={sheet.width * scale} height={sheet.height * scale} className={styles.sheet} />
+      <SceneDrawn scene={scene} sight={sight} look={STYLE.stock} />
       {paper.directional && (
-        <g
-          className={styles.arrow}
-          transform={`translate(${at({ x: sheet.width, y: sheet.height })[0] - 42} ${y0 + 30})`}
-        >
+        <g className={styles.arrow} transform={`translate(${right - 42} ${top + 30})`}>
           <path d="M0 14V-14M-7 -6 0 -15 7 -6" />
           <text y="32" textAnchor="middle">
             print’s top
           </text>
         </g>
       )}
-      <path d={ringsPath([blankPolygon(piece.blank).map(lay)], at)} className={styles.blank} />
-      <path
-        d={ringsPath(
-          outlineOf(piece).map((ring) => ring.map(lay)),
-          at,
-        )}
-        className={styles.outline}
-      />
-      {shown && <path d={ringsPath([shown.polygon.map(lay)], at)} className={styles.front} />}
-      {piece.hinges.map((hinge) => {
-        const [[x1, y1], [x2, y2]] = [at(lay(hinge.line.from)), at(lay(hinge.line.to))];
-        return <line key={hinge.id} x1={x1} y1={y1} x2={x2} y2={y2} className={styles.score} />;
-      })}
-      {window && (
-        <rect
-          x={at({ x: window.x, y: window.y + window.height })[0]}
-          y={at({ x: window.x, y: window.y + window.height })[1]}
-          width={window.width * scale}
-          height={window.height * scale}
-          className={styles.window}
-        />
-      )}
     </>
   );
+}
+
+function blankOnPaper(made: Made, design: Design): Scene {
+  const { paper } = design;
+  const { window } = paper;
+  const { piece } = made.pieces[0];
+  const front = printMap(made, design)[0];
+  const sheet = sheetScene(piece, { front: front?.panel });
+  const lay = affineOf<'sheet'>((p) => onPaper(paper, piece.blank, p));
+  const scene = onStock(sheet, lay, sheetFor(paper, piece.blank).sheet);
+  if (!window) return scene;
+  const { x, y, width, height } = window;
+  return {
+    ...scene,
+    marks: [...scene.marks, areaOf('window', rect(x, y, x + width, y + height))],
+  };
 }
 
 /** The finished front small, with what of the place to mind comes to lie on it. */
@@ -266,29 +255,22 @@ function FinishedFront({ made, design }: Pick<PaperViewProps, 'made' | 'design'>
   const { window } = design.paper;
   const landed = windowOnFront(made, design);
   const stack = ownPaper(made.folded.finished, made.built);
-  const view = viewOf(made.built, stack);
-  const face = foldedBox(stack, view);
-  const small = Math.min(170 / (face.maxX - face.minX), 150 / (face.maxY - face.minY));
+  const scene = pileScene(
+    { stack, view: viewOf(made.built, stack), from: made.built.front },
+    {
+      given: basePieces(made.built),
+      upward: (shown) => printOn(made, design, shown),
+      window: landed?.region,
+    },
+  );
   return (
     <figure className={styles.result}>
-      <svg
-        width={(face.maxX - face.minX) * small + 4}
-        height={(face.maxY - face.minY) * small + 4}
-        role="img"
-        aria-label={`The finished front${landed ? `, with ${Math.round(landed.share * 100)} % of the window on it` : ''}`}
-      >
-        <FoldedFace
-          stack={stack}
-          view={view}
-          face={made.built.front}
-          scale={small}
-          x={2}
-          y={2}
-          arrows={(shown) => printOn(made, design, shown)}
-          window={landed?.region}
-          given={basePieces(made.built)}
-        />
-      </svg>
+      <SmallPicture
+        picture={scene}
+        scale={Infinity}
+        room={FACE}
+        label={`The finished front${landed ? `, with ${Math.round(landed.share * 100)} % of the window on it` : ''}`}
+      />
       <figcaption>
         The finished front
         {landed && window?.keep === 'show' && <span>{Math.round(landed.share * 100)} % of the window shows</span>}

@@ -1,25 +1,28 @@
-import { edgeLength, onEdge, type Edge } from '@/core/pattern';
+import { distance } from '@/core/geometry';
+import type { Edge } from '@/core/pattern';
 import type { Made, MadePiece } from '@/core/plan';
 import { FigureText } from '../draw/FigureText';
 import { Ruler } from '../draw/Ruler';
-import type { SheetView } from './SheetDrawn';
+import type { Scene } from '@/core/scene';
+import type { OnScreen } from '../draw/SceneDrawn';
 import styles from './SheetView.module.css';
 
 interface SheetEdgesProps {
   readonly made: Made;
   readonly part: MadePiece;
-  readonly sight: SheetView;
+  readonly scene: Scene;
+  readonly sight: OnScreen;
 }
 
 /** The four edges of a sheet, each ruled and with what is set or measured along it. */
-export const SheetEdges = ({ made, part, sight: { at, scale } }: SheetEdgesProps) =>
-  ([1, 2, 3, 4] as const).map((edge) => {
-    const { blank } = part.piece;
-    const [x, y] = at(onEdge(blank, edge, 0));
+export const SheetEdges = ({ made, part, scene, sight: { at, scale } }: SheetEdgesProps) =>
+  scene.anchors.map(({ edge, from, to }) => {
+    const [x, y] = at(from);
+    const length = distance(from, to);
     return (
       <g key={edge} transform={`translate(${x} ${y}) rotate(${-90 * (edge - 1)})`}>
-        <Ruler length={edgeLength(blank, edge)} scale={scale} />
-        <text x={edgeLength(blank, edge) * scale} y={54} textAnchor="end" className={styles.edgeName}>
+        <Ruler length={length} scale={scale} />
+        <text x={length * scale} y={54} textAnchor="end" className={styles.edgeName}>
           edge {edge}
         </text>
         <EdgeMarks made={made} part={part} edge={edge} scale={scale} />

@@ -1,16 +1,16 @@
 import type { Grip } from '@/core/constructions';
-import type { SheetDrawing } from '@/core/files';
 import { middle, type Point } from '@/core/geometry';
 import { stepOf } from '@/core/length';
 import type { Made } from '@/core/plan';
 import { Grab } from '../draw/Grab';
 import { useUnits } from '../parts/InUnits';
-import type { Seat } from './contentsOnSheet';
-import type { SheetView } from './SheetDrawn';
+import type { SheetSeat } from '@/core/looks';
+import { linesOf, type Scene } from '@/core/scene';
+import type { OnScreen } from '../draw/SceneDrawn';
 import type { Dragging } from './useDrag';
 
 interface GripsProps {
-  readonly sight: SheetView;
+  readonly sight: OnScreen;
   readonly dragging: Dragging;
   /** The scale is held while something is dragged. */
   readonly onHold: (held: boolean) => void;
@@ -19,22 +19,22 @@ interface GripsProps {
 /** The folds that can be pulled. */
 export function FoldGrips({
   made,
-  drawing,
+  scene,
   sight: { at, scale },
   dragging: { onFold },
   onHold,
-}: GripsProps & { readonly made: Made; readonly drawing: SheetDrawing }) {
+}: GripsProps & { readonly made: Made; readonly scene: Scene }) {
   const { graduation, say } = useUnits();
   const step = stepOf(graduation) || 1;
   return made.built.grips.map((grip: Grip) => {
-    const score = drawing.scores.find(({ id }) => id === grip.hinge);
+    const score = linesOf(scene, 'valley', 'mountain').find(({ id }) => id === grip.hinge);
     if (!score) return null;
     const { along, does } = grip;
     const ease = made.fit?.ease;
     return (
       <Grab
         key={`${grip.hinge}-${grip.label}`}
-        at={at(middle(score.from, score.to))}
+        at={at(middle(score.points[0]!, score.points[1]!))}
         label={`Score ${score.number}: ${grip.label}`}
         text={does.kind === 'option' ? say(does.from) : `room ${say(ease?.width ?? 0)} by ${say(ease?.height ?? 0)}`}
         value={does.kind === 'option' ? does.from : (ease?.[does.side] ?? 0)}
@@ -64,7 +64,7 @@ export function ContentsGrip({
   sight: { at, scale },
   dragging: { onContents },
   onHold,
-}: GripsProps & { readonly seat: Seat }) {
+}: GripsProps & { readonly seat: SheetSeat }) {
   const { graduation, say } = useUnits();
   const step = stepOf(graduation) || 1;
   const { corner, heart, across, deep, width, height } = seat;

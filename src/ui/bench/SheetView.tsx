@@ -1,13 +1,14 @@
 'use client';
 
 import { useMemo, useRef, useState } from 'react';
-import { sheetDrawing } from '@/core/files';
 import type { Design } from '@/core/design';
 import type { Made, MadePiece } from '@/core/plan';
 import { useSize } from '../draw/useSize';
 import { useUnits } from '../parts/InUnits';
-import { contentsOnSheet } from './contentsOnSheet';
-import { ContentsLabel, GlueHatches, Legend, LinesDrawn, PanelNames, PaperDrawn, type SheetView } from './SheetDrawn';
+import { contentsOnSheet, sheetPicture } from '@/core/looks';
+import { linesOf } from '@/core/scene';
+import { Ground, Hatches, Upper, type OnScreen } from '../draw/SceneDrawn';
+import { ContentsLabel, Legend, PanelNames } from './SheetDrawn';
 import { SheetEdges } from './SheetEdges';
 import { ContentsGrip, FoldGrips } from './SheetGrips';
 import type { Dragging } from './useDrag';
@@ -30,18 +31,18 @@ export function SheetView({ made, part, design, dragging }: SheetViewProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const [heldScale, setHeldScale] = useState<number | null>(null);
-  const drawing = useMemo(() => sheetDrawing(made, part), [made, part]);
+  const seat = useMemo(() => contentsOnSheet(made, part, design), [made, part, design]);
+  const scene = useMemo(() => sheetPicture(made, part, { contents: seat?.card ?? null }), [made, part, seat]);
   const { piece } = part;
   const { blank } = piece;
   const box = size ?? { width: 600, height: 600 };
   const free = { width: Math.max(120, box.width - 2 * MARGIN), height: Math.max(120, box.height - 2 * MARGIN) };
   const scale = heldScale ?? Math.min(free.width / blank.width, free.height / blank.height);
-  const sight: SheetView = {
+  const sight: OnScreen = {
     scale,
     // The middle of the sheet stands still while it grows, so a drag never runs away from the finger.
     at: (p) => [box.width / 2 + (p.x - blank.width / 2) * scale, box.height / 2 - (p.y - blank.height / 2) * scale],
   };
-  const seat = contentsOnSheet(made, part, design);
   const grips = { sight, dragging, onHold: (held: boolean) => setHeldScale(held ? scale : null) };
   return (
     <>
@@ -54,18 +55,18 @@ export function SheetView({ made, part, design, dragging }: SheetViewProps) {
             role="group"
             aria-label={`The sheet, ${say(blank.width)} by ${say(blank.height)}, inside face up`}
           >
-            <GlueHatches />
-            <PaperDrawn drawing={drawing} piece={piece} seat={seat} sight={sight} />
-            <SheetEdges made={made} part={part} sight={sight} />
-            <PanelNames piece={piece} seat={seat} sight={sight} />
+            <Hatches />
+            <Ground scene={scene} sight={sight} />
+            <SheetEdges made={made} part={part} scene={scene} sight={sight} />
+            <PanelNames scene={scene} seat={seat} sight={sight} />
             {seat && <ContentsLabel seat={seat} known={design.contents !== null} sight={sight} />}
-            <LinesDrawn drawing={drawing} sight={sight} />
-            <FoldGrips made={made} drawing={drawing} {...grips} />
+            <Upper scene={scene} sight={sight} />
+            <FoldGrips made={made} scene={scene} {...grips} />
             {seat && design.contents && <ContentsGrip seat={seat} {...grips} />}
           </svg>
         )}
       </div>
-      <Legend mountain={drawing.scores.some(({ fold }) => fold === 'mountain')} />
+      <Legend mountain={linesOf(scene, 'mountain').length > 0} />
     </>
   );
 }

@@ -5,6 +5,8 @@ import { select } from 'd3-selection';
 import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import type { Placement, SheetKind, SheetLayout, TrimmerCut } from '@/core/cutting';
 import { formatLength, mm } from '@/core/length';
+import { layoutScene, marksOf, STYLE, type Face } from '@/core/scene';
+import { FaceDrawn, MarkDrawn, SceneDrawn, sightOf, type OnScreen } from '../draw/SceneDrawn';
 import { useUnits } from '../parts/InUnits';
 import { DrawnWords } from '../parts/Words';
 import styles from './Cutting.module.css';
@@ -60,6 +62,10 @@ export function LaidSheet(props: LaidSheetProps) {
   const size = Math.max(width, height) / 34;
   const up = (y: number, h = 0): number => height - y - h;
   const say = (value: number): string => formatLength(mm(value), units, graduation);
+  const scene = layoutScene(kind, sheet);
+  const sight = sightOf(scene, 1);
+  const [stock, ...pieces] = scene.faces;
+  const offcuts = marksOf(scene, 'area');
   return (
     <svg
       className={styles.sheet}
@@ -73,10 +79,10 @@ export function LaidSheet(props: LaidSheetProps) {
           <line x1={0} x2={0} y1={0} y2={size} className={styles.offcutLine} strokeWidth={size / 6} />
         </pattern>
       </defs>
-      <rect width={width} height={height} className={styles.paper} />
+      <FaceDrawn face={stock!} sight={sight} look={STYLE.layout} />
       {sheet.offcuts.map((r, i) => (
         <g key={i}>
-          <rect x={r.x} y={up(r.y, r.height)} width={r.width} height={r.height} fill={`url(#${hatch})`} />
+          <MarkDrawn mark={offcuts[i]!} sight={sight} look={STYLE.layout} fill={`url(#${hatch})`} />
           {Math.min(r.width, r.height) > size * 1.6 && (
             <Words
               {...r}
@@ -93,6 +99,8 @@ export function LaidSheet(props: LaidSheetProps) {
           key={i}
           index={i}
           piece={piece}
+          face={pieces[i]!}
+          sight={sight}
           sheetHeight={height}
           size={size}
           state={[wrong.includes(i) ? styles.wrong : '', selected === i ? styles.selected : ''].join(' ')}
@@ -158,6 +166,8 @@ function Words({
 interface PieceProps {
   readonly index: number;
   readonly piece: Placement;
+  readonly face: Face;
+  readonly sight: OnScreen;
   readonly sheetHeight: number;
   readonly size: number;
   readonly state: string;
@@ -165,7 +175,7 @@ interface PieceProps {
 }
 
 /** A piece on the sheet: dragged with mouse or finger, stepped with the arrows, turned with R. */
-function Piece({ index, piece, sheetHeight, size, state, hands }: PieceProps) {
+function Piece({ index, piece, face, sight, sheetHeight, size, state, hands }: PieceProps) {
   const { units, graduation } = useUnits();
   const group = useRef<SVGGElement>(null);
   const latest = useRef(hands);
@@ -221,7 +231,7 @@ function Piece({ index, piece, sheetHeight, size, state, hands }: PieceProps) {
       onFocus={() => hands?.onSelect(index)}
       onKeyDown={keys}
     >
-      <rect x={x} y={sheetHeight - y - height} width={width} height={height} />
+      <FaceDrawn face={face} sight={sight} look={STYLE.layout} />
       <Words
         x={x}
         y={sheetHeight - y - height}
@@ -238,30 +248,10 @@ function Piece({ index, piece, sheetHeight, size, state, hands }: PieceProps) {
 
 /** A sheet in small, for the row of all sheets. */
 export function SmallSheet({ sheet, kind }: { readonly sheet: SheetLayout; readonly kind: SheetKind }) {
-  const { width, height } = kind;
+  const scene = layoutScene(kind, sheet);
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className={styles.small} aria-hidden>
-      <rect width={width} height={height} className={styles.paper} />
-      {sheet.offcuts.map((r, i) => (
-        <rect
-          key={i}
-          x={r.x}
-          y={height - r.y - r.height}
-          width={r.width}
-          height={r.height}
-          className={styles.offcutGround}
-        />
-      ))}
-      {sheet.placements.map((p, i) => (
-        <rect
-          key={i}
-          x={p.x}
-          y={height - p.y - p.height}
-          width={p.width}
-          height={p.height}
-          className={styles.smallPiece}
-        />
-      ))}
+    <svg viewBox={`0 0 ${kind.width} ${kind.height}`} className={styles.small} aria-hidden>
+      <SceneDrawn scene={scene} sight={sightOf(scene, 1)} look={STYLE.smallLayout} />
     </svg>
   );
 }

@@ -3,14 +3,13 @@
 import { Button } from 'antd';
 import { Link } from '../parts/Link';
 import { CONSTRUCTIONS, constructionNamed, optionFields, type OptionField } from '@/core/constructions';
-import { foldedBox } from '@/core/fold';
 import { formatLength, inches, mm, sayer } from '@/core/length';
 import { consequenceOf } from '@/core/choosing';
 import { basePieces, planFor, viewOf, type Made } from '@/core/plan';
 import { pictureOf } from '@/core/looks';
 import { readDesign } from '@/core/design';
 import { stepsOf } from '@/core/making';
-import { FoldedFace } from '../draw/FoldedFace';
+import { pileScene } from '@/core/scene';
 import { SmallPicture } from '../draw/SmallPicture';
 import styles from './Holder.module.css';
 
@@ -22,6 +21,7 @@ const isDeep = (name: string): boolean =>
 const exampleFor = (name: string): typeof EXAMPLE => (isDeep(name) ? PILE : EXAMPLE);
 /** Room for a picture of what stands, px. */
 const ROOM = { width: 420, height: 300 };
+const FACE = { width: 230, height: 230 };
 
 /** A holder's page: what it is for, how it comes out, where makers differ, the usual mistakes, every choice. */
 export function Holder({ name }: { name: string }) {
@@ -147,16 +147,16 @@ function BothFaces({ made }: { made: Made }) {
   const { built, folded } = made;
   const stack = folded.finished;
   const view = viewOf(built, stack);
-  const box = foldedBox(stack, view);
-  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
-  const scale = Math.min(2, 230 / width, 230 / height);
-  return ([built.front, built.front === 'below' ? 'above' : 'below'] as const).map((face) => {
-    const name = face === built.front ? 'Front' : 'Back';
+  return ([built.front, built.front === 'below' ? 'above' : 'below'] as const).map((from) => {
+    const name = from === built.front ? 'Front' : 'Back';
     return (
-      <figure key={face}>
-        <svg width={width * scale + 4} height={height * scale + 4} role="img" aria-label={name}>
-          <FoldedFace stack={stack} view={view} face={face} scale={scale} x={2} y={2} given={basePieces(built)} />
-        </svg>
+      <figure key={from}>
+        <SmallPicture
+          picture={pileScene({ stack, view, from }, { given: basePieces(built) })}
+          scale={2}
+          room={FACE}
+          label={name}
+        />
         <figcaption>{name}</figcaption>
       </figure>
     );

@@ -1,11 +1,11 @@
 import { Button } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
-import { stillOf, type Leaf } from '@/core/fold';
+import type { Leaf } from '@/core/fold';
 import { concernedIn, momentsOf, seenAt, type Moment } from '@/core/looks';
 import { basePieces, panelName, type Made } from '@/core/plan';
 import type { Design } from '@/core/design';
 import type { Step } from '@/core/making';
-import { stillSize } from '../draw/Still';
+import { heightOf, stillScene, widthOf } from '@/core/scene';
 import { useMedia } from '../shell/useMedia';
 import { Drawn } from '../space/Drawn';
 import styles from './Make.module.css';
@@ -56,10 +56,10 @@ export function Folding({ made, design, step }: FoldingProps) {
   const leaves = useMemo(() => leavesAt(moment, shown), [moment, shown]);
   // One scale from the beginning of the fold to its end.
   const extent = useMemo(() => {
-    const sizes = [0, HALF, 1].map((part) => stillSize(stillOf(leavesAt(moment, part), moment.after.touches)));
+    const sizes = [0, HALF, 1].map((part) => stillScene(leavesAt(moment, part), moment.after.touches));
     return {
-      width: Math.max(...sizes.map(({ width }) => width)),
-      height: Math.max(...sizes.map(({ height }) => height)),
+      width: Math.max(...sizes.map(widthOf)),
+      height: Math.max(...sizes.map(heightOf)),
     };
   }, [moment]);
   const given = useMemo(() => basePieces(made.built), [made]);

@@ -131,10 +131,10 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
       )}
       {stop && (
         <div className={styles.pedals}>
-          <Button className={styles.backButton} disabled={done === 0} onClick={() => goTo(done - 1)}>
+          <Button disabled={done === 0} onClick={() => goTo(done - 1)}>
             ‹ Back
           </Button>
-          <Button type="primary" className={styles.nextButton} onClick={() => goTo(done + 1)}>
+          <Button type="primary" onClick={() => goTo(done + 1)}>
             {done + 1 === walk.length ? 'Finished' : 'Next'} ›
           </Button>
         </div>

@@ -147,6 +147,7 @@ function Flat({ stop, made, design }: Omit<StopViewProps, 'part' | 'beware'>) {
       {size &&
         (picture.kind === 'flat' && !picture.done && !picture.glued ? (
           <OnTable
+            piece={step.piece}
             blank={blank}
             tool={design.tool}
             moves={moves}

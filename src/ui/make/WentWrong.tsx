@@ -71,6 +71,7 @@ export function WentWrong({ made, makeId, design, steps, stop, onClose, onKeep, 
       <div className={styles.which}>
         <p className={styles.text}>{now.text}</p>
         <OnTable
+          piece={now.piece.name}
           blank={now.piece.blank}
           tool={design.tool}
           moves={part.programme.moves.slice(0, now.moves)}

@@ -32,6 +32,7 @@ export function WhichEdge({ made, design, steps, stop }: WhichEdgeProps) {
             <strong>Edge {near}</strong> near you, <strong>edge {leftOf(near)}</strong> on the left.
           </p>
           <OnTable
+            piece={now.piece.name}
             blank={now.piece.blank}
             tool={design.tool}
             moves={part.programme.moves.slice(0, now.moves)}

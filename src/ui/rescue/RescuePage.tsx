@@ -147,6 +147,7 @@ function Telling({ onTell, onDone, ...asked }: TellingProps) {
         <Boundary what="The sheet" of={document}>
           <div className={styles.table}>
             <SheetAsItIs
+              piece={piece.name}
               sheet={sheet}
               flaps={flaps}
               step={graduation === 'exact' ? 1 : stepOf(graduation)}

@@ -1,9 +1,10 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { Dropdown } from 'antd';
-import { contains, direction, dot, minus, type Point } from '@/core/geometry';
+import { apply, direction, dot, minus, type Point } from '@/core/geometry';
 import { edgeLength, onEdge, type Blank, type Edge } from '@/core/pattern';
 import { placeOnEdge, type ScarredSheet, type SheetMark } from '@/core/rescue';
-import { ringsPath } from '../draw/path';
+import { areaAt, scarredScene, STYLE } from '@/core/scene';
+import { FaceDrawn, LineDrawn, MarkDrawn, sightOf } from '../draw/SceneDrawn';
 import { useSize } from '../draw/useSize';
 import { useUnits } from '../parts/InUnits';
 import type { HangingFlap } from './useMishap';
@@ -11,6 +12,8 @@ import { TORN, type MarkKind, type MarkPlace, type ToldFact } from './facts';
 import styles from './Rescue.module.css';
 
 interface SheetAsItIsProps {
+  /** The piece it was to become. */
+  readonly piece: string;
   readonly sheet: ScarredSheet;
   /** A key moves a mark by so much, mm. */
   readonly step: number;
@@ -37,7 +40,7 @@ interface Tap {
 function whatHappened(
   p: Point<'sheet'>,
   blank: Blank,
-  flaps: readonly HangingFlap[],
+  flap: HangingFlap | undefined,
   step: number,
 ): readonly { readonly label: string; readonly fact: ToldFact }[] {
   const places = ([1, 2, 3, 4] as const).map((edge) => {
@@ -48,7 +51,6 @@ function whatHappened(
   });
   const { edge, at: raw, deep } = places.reduce((a, b) => (b.deep < a.deep ? b : a));
   const at = Math.max(0, Math.round(raw / step) * step);
-  const flap = flaps.find(({ polygon }) => contains(polygon, p));
   const far = Math.max(TORN, Math.round(deep / step) * step);
   const mark = (kind: MarkKind): ToldFact => ({ kind, edge, at, instead: null });
   const reaching = (kind: MarkKind): ToldFact => ({ kind, edge, at, instead: null, deep: far });
@@ -71,7 +73,7 @@ function whatHappened(
 }
 
 /** The sheet as it is, to scale: every score and notch can be dragged along its edge to where it really is. */
-export function SheetAsItIs({ sheet, flaps, step, onMove, onHappened }: SheetAsItIsProps) {
+export function SheetAsItIs({ piece, sheet, flaps, step, onMove, onHappened }: SheetAsItIsProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const { say } = useUnits();
@@ -80,7 +82,10 @@ export function SheetAsItIs({ sheet, flaps, step, onMove, onHappened }: SheetAsI
   const began = useRef<{ readonly x: number; readonly y: number } | null>(null);
   const { width, height } = sheet.blank;
   const scale = size ? Math.min((size.width - 2 * RIM) / width, (MOST_HIGH - 2 * RIM) / height) : 1;
-  const place = ({ x, y }: Point): readonly [number, number] => [RIM + x * scale, RIM + (height - y) * scale];
+  const scene = scarredScene({ name: piece, blank: sheet.blank }, sheet.paper, sheet.marks, flaps);
+  const sight = sightOf(scene, scale, RIM, RIM);
+  const place = sight.at;
+  const look = STYLE.scarred;
   /** Along the edge a mark is measured on, on the drawing. */
   const along = (edge: Edge): readonly [number, number] => {
     const { x, y } = direction(onEdge(sheet.blank, edge, 0), onEdge(sheet.blank, edge, 1));
@@ -90,6 +95,15 @@ export function SheetAsItIs({ sheet, flaps, step, onMove, onHappened }: SheetAsI
     edge,
     onEdge(sheet.blank, edge, edgeLength(sheet.blank, edge) / 2),
   ]);
+  const flapAt = tapped && areaAt(scene, 'flap', apply(scene.frame, tapped.at));
+  const happened = tapped
+    ? whatHappened(
+        tapped.at,
+        sheet.blank,
+        flaps.find(({ id }) => id === flapAt?.id),
+        step,
+      )
+    : [];
   const off: Record<Edge, readonly [number, number]> = { 1: [0, 18], 2: [16, 4], 3: [0, -10], 4: [-16, 4] };
   return (
     <div ref={frame} className={styles.sheet}>
@@ -100,9 +114,9 @@ export function SheetAsItIs({ sheet, flaps, step, onMove, onHappened }: SheetAsI
           onOpenChange={(open) => !open && setTapped(null)}
           menu={{
             autoFocus: true,
-            items: whatHappened(tapped.at, sheet.blank, flaps, step).map(({ label }, key) => ({ key, label })),
+            items: happened.map(({ label }, key) => ({ key, label })),
             onClick: ({ key }) => {
-              onHappened(whatHappened(tapped.at, sheet.blank, flaps, step)[Number(key)]!.fact);
+              onHappened(happened[Number(key)]!.fact);
               setTapped(null);
             },
           }}
@@ -117,10 +131,8 @@ export function SheetAsItIs({ sheet, flaps, step, onMove, onHappened }: SheetAsI
           role="group"
           aria-label={`The sheet as it is, ${say(width)} by ${say(height)}`}
         >
-          <path
-            d={ringsPath(sheet.paper, place)}
+          <g
             className={styles.paper}
-            fillRule="evenodd"
             onClick={({ clientX, clientY, currentTarget }) => {
               const box = currentTarget.ownerSVGElement!.getBoundingClientRect();
               const [x, y] = [clientX - box.left, clientY - box.top];
@@ -128,7 +140,9 @@ export function SheetAsItIs({ sheet, flaps, step, onMove, onHappened }: SheetAsI
               const { left, top } = frame.current!.getBoundingClientRect();
               setTapped({ left: clientX - left, top: clientY - top, at });
             }}
-          />
+          >
+            <FaceDrawn face={scene.faces[0]!} sight={sight} look={look} />
+          </g>
           {middles.map(([edge, p]) => {
             const [x, y] = place(p);
             return (
@@ -149,7 +163,7 @@ export function SheetAsItIs({ sheet, flaps, step, onMove, onHappened }: SheetAsI
             return (
               <g
                 key={`${mark.what} ${i}`}
-                className={`${styles.mark} ${mark.wrong ? styles.wrong : ''}`}
+                className={styles.mark}
                 transform={`translate(${ux * by * scale} ${uy * by * scale})`}
                 {...(held && {
                   role: 'slider',
@@ -188,22 +202,20 @@ export function SheetAsItIs({ sheet, flaps, step, onMove, onHappened }: SheetAsI
                 })}
               >
                 <title>{mark.what}</title>
-                {mark.lines.map(({ from, to }, k) => {
-                  const [[x1, y1], [x2, y2]] = [place(from), place(to)];
+                {scene.faces[0]!.lines.filter(({ id }) => id === String(i)).map((line, k) => {
+                  const [[x1, y1], [x2, y2]] = [place(line.points[0]!), place(line.points[1]!)];
                   return (
                     <g key={k}>
-                      <line
-                        x1={x1}
-                        y1={y1}
-                        x2={x2}
-                        y2={y2}
-                        className={mark.kind === 'score' ? styles.score : styles.cut}
-                      />
+                      <LineDrawn line={line} sight={sight} look={look} />
                       <line x1={x1} y1={y1} x2={x2} y2={y2} className={styles.grip} />
                     </g>
                   );
                 })}
-                {mark.gone.length > 0 && <path d={ringsPath(mark.gone, place)} className={styles.gone} />}
+                {scene.marks
+                  .filter((one) => one.kind === 'area' && one.id === String(i))
+                  .map((one, k) => (
+                    <MarkDrawn key={k} mark={one} sight={sight} look={look} />
+                  ))}
               </g>
             );
           })}

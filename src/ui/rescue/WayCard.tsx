@@ -1,6 +1,4 @@
 import { Button } from 'antd';
-import { foldedBox } from '@/core/fold';
-import { FoldedFace, facePlace } from '../draw/FoldedFace';
 import { SmallPicture } from '../draw/SmallPicture';
 import type { ShownWay } from '@/workers/rescue.worker';
 import styles from './Rescue.module.css';
@@ -35,28 +33,8 @@ export function WayCard({ way, onTake }: { readonly way: ShownWay; readonly onTa
   );
 }
 
-function WayDrawing({ way: { flat, picture, title } }: { readonly way: ShownWay }) {
-  if (picture) return <SmallPicture picture={picture} scale={1} room={ROOM} />;
-  if (!flat) return null;
-  const { stack, view, face, given, laid, scars } = flat;
-  const box = foldedBox(stack, view);
-  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
-  const scale = Math.min(ROOM.width / width, ROOM.height / height);
-  const drawn = { stack, view, face, scale, x: 2, y: 2 } as const;
-  const place = facePlace(drawn);
-  const where = face === 'below' ? 'from the front' : 'from the back';
-  return (
-    <svg
-      width={width * scale + 4}
-      height={height * scale + 4}
-      role="img"
-      aria-label={`${title}, seen ${where}${scars.length > 0 ? ', its scars marked' : ''}`}
-    >
-      <FoldedFace {...drawn} given={given} laid={laid} />
-      {scars.map((p, i) => {
-        const [cx, cy] = place(p);
-        return <circle key={i} cx={cx} cy={cy} r={2} className={styles.scar} />;
-      })}
-    </svg>
-  );
+function WayDrawing({ way: { picture, scarred, title } }: { readonly way: ShownWay }) {
+  if (!picture) return null;
+  const label = scarred ? `${title}, seen from the ${scarred}, its scars marked` : undefined;
+  return <SmallPicture picture={picture} scale={scarred ? Infinity : 1} room={ROOM} label={label} />;
 }

@@ -1,9 +1,11 @@
 import { Button } from 'antd';
 import { Link } from '../parts/Link';
-import { mm } from '@/core/length';
 import type { MakeRecord, SpoiledSheet } from '@/data/db';
 import { setAsideOf, settleSheet } from '@/data/makes';
-import { ringsPath } from '../draw/path';
+import { mm } from '@/core/length';
+import { blankPolygon } from '@/core/pattern';
+import { scarredScene, STYLE } from '@/core/scene';
+import { SmallPicture } from '../draw/SmallPicture';
 import { InUnits, useUnits } from '../parts/InUnits';
 import { useTell } from '../parts/useTell';
 import styles from './Shelf.module.css';
@@ -65,37 +67,25 @@ const settled = ({ spoiled }: MakeRecord, sheet: SpoiledSheet): readonly Spoiled
   spoiled.map((one) => (one.at === sheet.at ? { ...one, settled: true } : one));
 
 /** Side of the drawing, px. */
-const SIDE = 92;
+const SIDE = 88;
 
 /** The sheet as it was set aside: what is left of it, and its scores; what older versions wrote is a plain sheet. */
 function Drawn({ sheet: { blank, drawn, piece } }: { readonly sheet: SpoiledSheet }) {
-  const { width, height } = blank;
-  const scale = (SIDE - 8) / Math.max(width, height);
-  const place = ({ x, y }: { readonly x: number; readonly y: number }): readonly [number, number] => [
-    4 + x * scale,
-    4 + (height - y) * scale,
-  ];
-  const paper = drawn?.paper.map((ring) => ring.map(([x, y]) => ({ x, y }))) ?? [
-    [
-      { x: 0, y: 0 },
-      { x: width, y: 0 },
-      { x: width, y: height },
-      { x: 0, y: height },
-    ],
-  ];
+  const whole = { width: mm(blank.width), height: mm(blank.height) };
+  const paper = drawn?.paper.map((ring) => ring.map(([x, y]) => ({ x, y }))) ?? [blankPolygon(whole)];
+  const marks = (drawn?.scores ?? []).map(([x1, y1, x2, y2]) => ({
+    kind: 'score',
+    lines: [{ from: { x: x1, y: y1 }, to: { x: x2, y: y2 } }],
+    gone: [],
+    wrong: false,
+  }));
   return (
-    <svg
-      width={width * scale + 8}
-      height={height * scale + 8}
-      role="img"
-      aria-label={`The ${piece} as it was set aside`}
-      className={styles.drawing}
-    >
-      <path d={ringsPath(paper, place)} fillRule="evenodd" className={styles.paper} />
-      {drawn?.scores.map(([x1, y1, x2, y2], i) => {
-        const [[a, b], [c, d]] = [place({ x: x1, y: y1 }), place({ x: x2, y: y2 })];
-        return <line key={i} x1={a} y1={b} x2={c} y2={d} className={styles.fold} />;
-      })}
-    </svg>
+    <SmallPicture
+      picture={scarredScene({ name: piece, blank: whole }, paper, marks)}
+      scale={Infinity}
+      room={{ width: SIDE, height: SIDE }}
+      label={`The ${piece} as it was set aside`}
+      look={STYLE.aside}
+    />
   );
 }

@@ -1,12 +1,13 @@
 import { CARDS, sizeNamed } from '@/core/design';
-import { pictureOf, takingIn, type Picture } from '@/core/looks';
+import { pictureOf, takingIn } from '@/core/looks';
+import type { Scene } from '@/core/scene';
 import { cutListOf, sheetsTaken, type PlannedPart, type SetInput, type SetPlan } from '@/core/sets';
 import { answerOf, checksAcross, plannedSet } from '../parts/plans';
 
 /** What a project's card shows of its set, as data. */
 export interface Card {
   /** The outermost thing, with what is in it peeking out. */
-  readonly picture: Picture | null;
+  readonly picture: Scene | null;
   /** What it is: the holder, or what it holds in what. */
   readonly kind: string;
   /** How its size is introduced; null without a pattern. */

@@ -1,12 +1,13 @@
 import { useMemo, useRef } from 'react';
-import { stillOf, type Leaf } from '@/core/fold';
-import { Still, stillSize } from '../draw/Still';
+import type { Leaf, Touch } from '@/core/fold';
+import { heightOf, stillScene, widthOf } from '@/core/scene';
+import { SmallPicture } from '../draw/SmallPicture';
 import { useSize } from '../draw/useSize';
 import styles from './SpaceView.module.css';
 
 interface DrawnProps {
   readonly leaves: readonly Leaf[];
-  readonly touches: Parameters<typeof stillOf>[1];
+  readonly touches: readonly Touch[];
   readonly label: string;
   readonly given: ReadonlySet<string>;
   /** Room to draw for, mm, where the scale must not change from picture to picture; its own size when left out. */
@@ -17,16 +18,15 @@ interface DrawnProps {
 export function Drawn({ leaves, touches, label, given, extent }: DrawnProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const faces = useMemo(() => stillOf(leaves, touches), [leaves, touches]);
-  const { width, height } = extent ?? stillSize(faces);
+  const scene = useMemo(() => stillScene(leaves, touches, given), [leaves, touches, given]);
+  const { width, height } = extent ?? { width: widthOf(scene), height: heightOf(scene) };
   return (
     <div ref={frame} className={styles.drawing}>
       {size && (
-        <Still
-          faces={faces}
+        <SmallPicture
+          picture={scene}
           scale={Math.min((size.width - 30) / width, (size.height - 30) / height)}
           label={label}
-          given={given}
         />
       )}
     </div>

@@ -1,11 +1,13 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { drawingOn, Scene, type SceneColours, type Seen } from './Scene';
+import type { SpaceScene, Tone } from '@/core/scene';
+import { toneName } from '../draw/SceneDrawn';
+import { drawingOn, SpaceDrawing, type SpaceColours } from './SpaceDrawing';
 import styles from './SpaceView.module.css';
 
 interface PaperProps {
-  readonly seen: Seen;
+  readonly seen: SpaceScene;
   readonly label: string;
   /** Told that nothing can be drawn in space here. */
   readonly onMissing: () => void;
@@ -22,7 +24,7 @@ const TURNS: Record<string, readonly [number, number]> = {
 /** The paper in space, turned with mouse, touch and keys. */
 export default function Paper({ seen, label, onMissing }: PaperProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
-  const [scene, setScene] = useState<Scene | null>(null);
+  const [scene, setScene] = useState<SpaceDrawing | null>(null);
   const theme = useTheme();
   useEffect(() => {
     const element = canvas.current!;
@@ -31,7 +33,7 @@ export default function Paper({ seen, label, onMissing }: PaperProps) {
       onMissing();
       return;
     }
-    const made = new Scene(element, context, coloursOf(element));
+    const made = new SpaceDrawing(element, context, coloursOf(element));
     setScene(made);
     const watch = new ResizeObserver(([entry]) => {
       if (entry && entry.contentRect.width > 0) made.resize(entry.contentRect.width, entry.contentRect.height);
@@ -86,16 +88,10 @@ function useTheme(): string | undefined {
   return theme;
 }
 
-function coloursOf(element: Element): SceneColours {
+function coloursOf(element: Element): SpaceColours {
   const style = getComputedStyle(element);
-  const colour = (name: string): string => style.getPropertyValue(name).trim();
   return {
-    inside: colour('--inside'),
-    outside: colour('--outside'),
-    given: colour('--card-deep'),
-    contents: colour('--contents'),
-    laid: colour('--laid'),
-    ink: colour('--ink-soft'),
+    of: (tone: Tone) => style.getPropertyValue(`--${toneName(tone)}`).trim(),
     shadow: document.documentElement.dataset.theme === 'dark' ? 0.5 : 0.22,
   };
 }

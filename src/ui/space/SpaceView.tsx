@@ -6,6 +6,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { basePieces, type Made } from '@/core/plan';
 import { momentsOf, seenAt } from '@/core/looks';
 import type { Design } from '@/core/design';
+import { spaceScene } from '@/core/scene';
 import { StepSlider } from '../parts/StepSlider';
 import { useMedia } from '../shell/useMedia';
 import { Drawn } from './Drawn';
@@ -34,15 +35,20 @@ export function SpaceView({ made, design }: SpaceViewProps) {
   const at = Math.min(done ?? last, last);
   const index = Math.min(last, Math.ceil(at - 1e-9));
   const moment = moments[index]!;
+  const given = useMemo(() => basePieces(made.built), [made]);
+  const leaves = useMemo(() => {
+    const { paper, contents } = seenAt(moment, index === 0 ? 1 : at - index + 1);
+    return [...paper, ...contents];
+  }, [moment, index, at]);
   const seen = useMemo(
-    () => ({
-      ...seenAt(moment, index === 0 ? 1 : at - index + 1),
-      holes: made.built.pieces.flatMap((piece) => piece.holes),
-      given: basePieces(made.built),
-    }),
-    [made, moment, index, at],
+    () =>
+      spaceScene(
+        leaves,
+        given,
+        made.built.pieces.flatMap(({ holes }) => holes),
+      ),
+    [made, leaves, given],
   );
-  const drawn = useMemo(() => [...seen.paper, ...seen.contents], [seen]);
   const [missing, setMissing] = useState(false);
   const lack = useCallback(() => setMissing(true), []);
   const calm = useMedia('(prefers-reduced-motion: reduce)');
@@ -75,7 +81,7 @@ export function SpaceView({ made, design }: SpaceViewProps) {
     <div className={styles.frame}>
       <div className={styles.stage}>
         {missing ? (
-          <Drawn leaves={drawn} touches={moment.after.touches} label={label} given={seen.given} />
+          <Drawn leaves={leaves} touches={moment.after.touches} label={label} given={given} />
         ) : (
           <Paper seen={seen} label={label} onMissing={lack} />
         )}

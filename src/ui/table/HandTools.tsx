@@ -1,7 +1,7 @@
 import type { Point } from '@/core/geometry';
 import type { Blank } from '@/core/pattern';
+import { inFrom } from '@/core/scene';
 import type { Move, Spot } from '@/core/tools';
-import { inFrom } from '../draw/MadeSheet';
 import styles from './OnTable.module.css';
 
 interface HandToolsProps {

@@ -20,6 +20,7 @@ function drawn(plan: Plan, step: Step): INode {
     renderToStaticMarkup(
       <InUnits units="in" graduation="1/8 in">
         <OnTable
+          piece={step.piece}
           blank={part.piece.blank}
           tool={plan.design.tool}
           moves={part.programme.moves.slice(0, step.picture.moves)}
@@ -41,10 +42,11 @@ const has =
   (name: string) =>
   ({ attributes }: INode): boolean =>
     (attributes.class ?? '').split(' ').includes(name);
+const isOf = ({ attributes }: INode, what: string): boolean => attributes['data-is'] === what;
 const textOf = (node: INode): string => node.value + node.children.map(textOf).join('');
 /** Corners of the sheet as drawn, px. */
 const sheetOf = (svg: INode): [number, number][] => {
-  const [sheet] = all(svg, (node) => node.name === 'path' && has('sheet')(node));
+  const [sheet] = all(svg, (node) => isOf(node, 'paper'));
   return sheet!.attributes
     .d!.slice(1, -1)
     .split('L')
@@ -93,7 +95,7 @@ test('on a scoring board the lit groove runs where the new score lies, from the 
     stepWhere(plan, ({ action }) => action === 'score'),
   );
   const lit = all(svg, has('lit')).map(({ attributes }) => Number(attributes.x1));
-  const fresh = all(svg, (node) => has('score')(node) && has('fresh')(node));
+  const fresh = all(svg, (node) => isOf(node, 'score fresh'));
   const runs = fresh.map(({ attributes }) => Number(attributes.d!.slice(1).split('L')[0]!.split(' ')[0]));
   expect(runs).toHaveLength(2);
   runs.forEach((x, i) => expect(x).toBeCloseTo(lit[i]!, 1));
@@ -118,6 +120,7 @@ test('the sheet with its blank’s cuts is drawn where it is cut from', () => {
     renderToStaticMarkup(
       <InUnits units="in" graduation="1/8 in">
         <OnTable
+          piece="envelope"
           blank={blank}
           tool={plan.design.tool}
           moves={[]}

@@ -1,11 +1,12 @@
 import { range } from 'd3-array';
-import { dot, minus, type Point } from '@/core/geometry';
-import { INCH } from '@/core/length';
+import { dot, minus, translation, type Point } from '@/core/geometry';
+import { INCH, mm } from '@/core/length';
 import type { CutOut, cutFromSheet } from '@/core/looks';
 import { edgeLength, leftOf, onEdge, type Blank, type Edge } from '@/core/pattern';
+import { inFrom, linesOf, onStock, STYLE, tableScene, uncutScene, type Scene } from '@/core/scene';
 import { planTool, scoresRun, toolMove, type Move, type Tool } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
-import { inFrom, MadeSheet } from '../draw/MadeSheet';
+import { SceneDrawn, type OnScreen } from '../draw/SceneDrawn';
 import { useUnits } from '../parts/InUnits';
 import { HandTools } from './HandTools';
 import { figureRows, roomForRows, ROW } from './figureRows';
@@ -13,6 +14,8 @@ import { LIT, Over, Under, type TableBox, type TableView } from './Under';
 import styles from './OnTable.module.css';
 
 interface OnTableProps {
+  /** The piece it becomes. */
+  readonly piece: string;
   readonly blank: Blank;
   readonly tool: Tool;
   /** Moves done so far; the last `fresh` of them are what is shown. With none fresh the sheet lies by itself. */
@@ -43,7 +46,7 @@ const NARROW = 84;
 
 /** The sheet with its near edge at the maker, in or under the tool that is used on it, seen from above. */
 export function OnTable(props: OnTableProps) {
-  const { blank, tool, moves, fresh, near, width, height, label } = props;
+  const { piece, blank, tool, moves, fresh, near, width, height, label } = props;
   const paper = props.from?.paper ?? null;
   const out = props.from?.told ? props.from.out : null;
   const latest = moves.slice(moves.length - fresh);
@@ -93,6 +96,8 @@ export function OnTable(props: OnTableProps) {
     return [px(dot(by, along) - shift), py(along.x * by.y - along.y * by.x)];
   };
   const view = { px, py, scale };
+  const sight: OnScreen = { at, scale };
+  const lying = tableScene({ name: piece, blank }, tool, moves, fresh);
   const turns = latest.filter((move) => move.do === 'turn').length;
   const middle = { x: px((sheet.left + sheet.right) / 2), y: py(deep / 2) };
   return (
@@ -105,7 +110,7 @@ export function OnTable(props: OnTableProps) {
       className={styles.table}
     >
       {paper && fresh === 0 && moves.length === 0 && (
-        <Uncut {...view} out={out ?? { x: 0, y: 0, ...blank }} paper={paper} upright={out !== null} />
+        <Uncut {...view} piece={piece} out={out ?? { x: 0, y: 0, ...blank }} paper={paper} upright={out !== null} />
       )}
       {laid && <Under under={laid} {...view} />}
       <g
@@ -119,15 +124,10 @@ export function OnTable(props: OnTableProps) {
       >
         <g className={laid ? styles.over : undefined}>
           {!(out && paper) && (
-            <MadeSheet
-              blank={blank}
-              tool={tool}
-              moves={moves}
-              fresh={fresh}
-              at={at}
-              scale={scale}
-              running={last !== undefined && scoresRun(last).length > 0}
-            />
+            <>
+              <SceneDrawn scene={lying} sight={sight} />
+              {last !== undefined && scoresRun(last).length > 0 && <Running scene={lying} sight={sight} />}
+            </>
           )}
         </g>
         {/* While it is cut out of its sheet no edge has a number yet. */}
@@ -147,29 +147,36 @@ export function OnTable(props: OnTableProps) {
   );
 }
 
+/** New scores as they are run: what is still to run is laid over in the sheet's own colour. */
+const Running = ({ scene, sight: { at } }: { readonly scene: Scene; readonly sight: OnScreen }) =>
+  linesOf(scene, 'score')
+    .filter(({ state }) => state === 'fresh')
+    .map(({ points }, i) => (
+      <path key={i} d={`M${points.map((p) => at(p).join(' ')).join('L')}`} pathLength={1} className={styles.running} />
+    ));
+
 /** The sheet a blank is cut from, with the cuts: what lies in its middle is cut on all four sides. */
 function Uncut({
   paper,
   out: { x, y, width, height },
   upright,
+  piece,
   px,
   py,
-}: TableView & { readonly paper: Blank; readonly out: CutOut; readonly upright: boolean }) {
+  scale,
+}: TableView & { readonly piece: string; readonly paper: Blank; readonly out: CutOut; readonly upright: boolean }) {
   const [right, top] = [x + width, y + height];
+  const blank = uncutScene(piece, { width: mm(width), height: mm(height) });
+  const scene = onStock(blank, translation(x, y), paper);
   const uprights = [x, right].filter((at) => at > 1e-6 && at < paper.width - 1e-6);
   const levels = [y, top].filter((at) => at > 1e-6 && at < paper.height - 1e-6);
   return (
     <g>
-      <rect
-        x={px(0)}
-        y={py(paper.height)}
-        width={px(paper.width) - px(0)}
-        height={py(0) - py(paper.height)}
-        className={styles.uncut}
+      <SceneDrawn
+        scene={upright ? scene : { ...scene, faces: scene.faces.filter(({ stuff }) => stuff === 'stock') }}
+        sight={{ at: (p) => [px(p.x), py(p.y)], scale }}
+        look={STYLE.uncut}
       />
-      {upright && (
-        <rect x={px(x)} y={py(top)} width={px(right) - px(x)} height={py(y) - py(top)} className={styles.cutOut} />
-      )}
       {/* The trimmer's rail along each cut, its blade at the far end. */}
       {uprights.map((at) => (
         <g key={at}>

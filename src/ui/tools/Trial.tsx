@@ -26,6 +26,7 @@ export function Trial({ blank, tool, plan }: TrialProps) {
       <div ref={frame} className={styles.stage}>
         {size && (
           <OnTable
+            piece={plan?.part.piece.name ?? 'sheet'}
             blank={blank}
             tool={tool}
             moves={moves}

@@ -1,6 +1,7 @@
+import { tableScene } from '@/core/scene';
 import { simulate, type Tool, type TrialFold } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
-import { MadeSheet } from '../draw/MadeSheet';
+import { SceneDrawn, sightOf } from '../draw/SceneDrawn';
 import { madeOf } from '../parts/plans';
 import styles from './Tools.module.css';
 
@@ -19,10 +20,9 @@ export function TrialPicture({ trial, board }: { readonly trial: TrialFold; read
   const { moves } = made.pieces[0].programme;
   const size = 340;
   const scale = (size - 30) / blank.width;
-  const at = (p: { readonly x: number; readonly y: number }): readonly [number, number] => [
-    15 + p.x * scale,
-    size - 15 - p.y * scale,
-  ];
+  const scene = tableScene(made.pieces[0].piece, board, moves, 0);
+  const sight = sightOf(scene, scale, 15, size - 15 - blank.height * scale);
+  const { at } = sight;
   const corners = simulate(blank, board, moves).notches.map((notch) => notch[1]!);
   // The four tips of the notches are the inside's corners.
   const [a, b, c] = corners.map(at);
@@ -41,7 +41,7 @@ export function TrialPicture({ trial, board }: { readonly trial: TrialFold; read
       role="img"
       aria-label="Where to measure the inside: from fold to fold"
     >
-      <MadeSheet blank={blank} tool={board} moves={moves} fresh={0} at={at} scale={scale} />
+      <SceneDrawn scene={scene} sight={sight} />
       {[
         { at: inwards(heightAt), word: 'height', value: made.inside },
         { at: inwards(widthAt), word: 'width', value: made.inside },

@@ -20,4 +20,3 @@ export { boxInside, boxTaken, contentsIn, roomAxes, standsFree, type Size3 } fro
 export { edgesMeet, lidWays, type LidPair, type LidWay } from './lidRoom';
 export { seenAsPile, type Look } from './faces';
 export { liftsOf } from './lifts';
-export { stillOf, type StillFace } from './still';

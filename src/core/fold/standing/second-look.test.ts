@@ -6,11 +6,12 @@ import fc from 'fast-check';
 import { runs } from '../../../../tests/helpers/runs';
 import { DoubleSide, Mesh, MeshBasicMaterial, Raycaster, Shape, ShapeGeometry, Matrix4, Vector3 } from 'three';
 import { contentsFirst, planOf } from '../../../../tests/helpers/designs';
+import { stillOf } from '../../../../tests/helpers/scenes';
 import { CONSTRUCTIONS } from '../../constructions';
 import { cross3, LYING, seenFrom, turnedAbout, type Point, type Pose, type Vec } from '../../geometry';
 import { rect } from '../../pattern';
 import type { BoxCavity } from '..';
-import { carriedLeaf, leafOf, passThrough, roomAxes, stillOf, type Leaf, type StillFace } from '.';
+import { carriedLeaf, leafOf, passThrough, roomAxes, type Leaf } from '.';
 
 const STANDS = CONSTRUCTIONS.filter(({ name }) =>
   ['tray-box', 'diagonal-box', 'pad-holder', 'folio', 'desk-file', 'cover-board'].includes(name),
@@ -105,7 +106,7 @@ describe.each(STANDS.map((c) => [c.name, c] as const))('%s', (_, construction) =
 });
 
 /** Where a point of the picture lies in space, far out towards the viewer: worked out from three corners of two faces. */
-function viewOf(faces: readonly StillFace[], leaves: readonly Leaf[]) {
+function viewOf(faces: ReturnType<typeof stillOf>, leaves: readonly Leaf[]) {
   // right·p = x and up·p = y for every corner: a small least-squares fit finds both directions.
   const rows = faces.flatMap(({ panel, points }) => {
     const { corners } = leafOf({ leaves }, panel);
@@ -131,7 +132,7 @@ function viewOf(faces: readonly StillFace[], leaves: readonly Leaf[]) {
   };
 }
 
-function contains(ring: StillFace['points'], p: { readonly x: number; readonly y: number }): boolean {
+function contains(ring: readonly Point[], p: { readonly x: number; readonly y: number }): boolean {
   return ring.reduce((inside, a, i) => {
     const b = ring[(i + 1) % ring.length]!;
     return a.y > p.y !== b.y > p.y && p.x < a.x + ((p.y - a.y) / (b.y - a.y)) * (b.x - a.x) ? !inside : inside;

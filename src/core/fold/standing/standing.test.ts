@@ -1,5 +1,6 @@
 /** What stands: walls raised, tabs and lids, read off poses; figures worked out by hand beside each check. */
 import { applyAll, distance3, seenFrom, type Vec } from '../../geometry';
+import { stillOf } from '../../../../tests/helpers/scenes';
 import { mm } from '../../length';
 import { drawPiece, rect, type Panel, type Piece } from '../../pattern';
 import { assemble, type AssemblyPlace, type AssemblyStep } from '../assemble';
@@ -14,7 +15,6 @@ import {
   passThrough,
   seenAsPile,
   standsFree,
-  stillOf,
   type AssemblyRaise,
   type AssemblySet,
   type Leaf,

@@ -1,19 +1,5 @@
-import type { PanelId } from '../../pattern';
-import { cross3, dot3, seenFrom, type Point, type Vec, TOLERANCE, centre3 } from '../../geometry';
-import type { Side } from '../flat/stack';
-import type { Leaf, Touch } from './pose';
-
-/** A panel as it is drawn in a still picture. */
-export interface StillFace {
-  readonly piece: string;
-  readonly panel: PanelId;
-  /** Corners in the picture, mm: x to the right, y up. */
-  readonly points: readonly Point[];
-  /** The face of the sheet that is seen. */
-  readonly side: Side;
-  /** How much light falls on it, 0 to 1. */
-  readonly light: number;
-}
+import type { Leaf, Side, Touch } from '../fold';
+import { centre3, cross3, dot3, seenFrom, TOLERANCE, type Affine, type Point, type Pose, type Vec } from '../geometry';
 
 /** Where the viewer stands: turned about the upright, and raised, degrees. */
 const TURNED = -32;
@@ -31,10 +17,30 @@ const UP: Vec = cross3(OUT, RIGHT);
 /** Light falls from above and a little from the left. */
 const LIGHT: Vec = { x: -0.35, y: -0.45, z: 0.82 };
 
+/** Where a place in space is seen, mm: x to the right, y up. */
+export const inPicture = (p: Vec): Point<'scene'> => ({ x: dot3(p, RIGHT), y: dot3(p, UP) });
+
+/** How a sheet that stands so is seen: from its own places to those of the picture. */
+export const pictureMap = ({ x, y, o }: Pose): Affine => [
+  dot3(x, RIGHT),
+  dot3(x, UP),
+  dot3(y, RIGHT),
+  dot3(y, UP),
+  dot3(o, RIGHT),
+  dot3(o, UP),
+];
+
+/** A panel as it is seen: which side of it, and how much light falls on it, 0 to 1. */
+interface SeenLeaf {
+  readonly leaf: Leaf;
+  readonly side: Side;
+  readonly light: number;
+}
+
 /** What stands, drawn without perspective and ordered so that what is nearer is drawn later. */
-export function stillOf(leaves: readonly Leaf[], touches: readonly Touch[]): readonly StillFace[] {
+export function drawingOrder(leaves: readonly Leaf[], touches: readonly Touch[]): readonly SeenLeaf[] {
   const seen = leaves.filter((l) => Math.abs(dot3(l.pose.normal, OUT)) > 1e-3);
-  const flat = seen.map((l) => l.corners.map((p): Point => ({ x: dot3(p, RIGHT), y: dot3(p, UP) })));
+  const flat = seen.map((l) => l.corners.map(inPicture));
   const boxes = flat.map((points) => ({
     x0: Math.min(...points.map((p) => p.x)),
     x1: Math.max(...points.map((p) => p.x)),
@@ -66,16 +72,10 @@ export function stillOf(leaves: readonly Leaf[], touches: readonly Touch[]): rea
     done.add(next);
   }
   return order.map((i) => {
-    const { piece, panel, pose } = seen[i]!;
-    const towards = dot3(pose.normal, OUT) > 0;
-    const lit = dot3(pose.normal, LIGHT) * (towards ? 1 : -1);
-    return {
-      piece,
-      panel: panel.id,
-      points: flat[i]!,
-      side: towards ? 'inside' : 'outside',
-      light: 0.5 + 0.5 * Math.max(-1, Math.min(1, lit)),
-    };
+    const leaf = seen[i]!;
+    const towards = dot3(leaf.pose.normal, OUT) > 0;
+    const lit = dot3(leaf.pose.normal, LIGHT) * (towards ? 1 : -1);
+    return { leaf, side: towards ? 'inside' : 'outside', light: 0.5 + 0.5 * Math.max(-1, Math.min(1, lit)) };
   });
 }
 

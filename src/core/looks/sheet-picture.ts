@@ -1,11 +1,23 @@
-import { alongContents } from '@/core/fit';
-import { flatStack, mouthView } from '@/core/fold';
-import type { Point } from '@/core/geometry';
-import type { Design } from '@/core/design';
-import type { Made, MadePiece } from '@/core/plan';
+import { alongContents } from '../fit';
+import { flatStack, mouthView } from '../fold';
+import { boxOf, type Point } from '../geometry';
+import type { Design } from '../design';
+import { glueAreas, keepDry, scoreNumbers, type Made, type MadePiece } from '../plan';
+import { sheetScene, type OnSheet, type Scene } from '../scene';
+
+/** A piece of a made plan, flat, as every screen and file shows it: cuts, numbered scores, where glue goes and where none may. */
+export function sheetPicture(made: Made, { piece, programme }: MadePiece = made.pieces[0], on: OnSheet = {}): Scene {
+  const own = (panel: string): boolean => piece.panels.some(({ id }) => id === panel);
+  return sheetScene(piece, {
+    numbers: scoreNumbers(programme),
+    glue: glueAreas(made).flatMap(({ joint }) => (own(joint.panel) ? joint.polygons : [])),
+    noGlue: keepDry(made).flatMap(({ panel, polygons }) => (own(panel) ? polygons : [])),
+    ...on,
+  });
+}
 
 /** Where contents lie on a sheet, mm. */
-export interface Seat {
+export interface SheetSeat {
   readonly panel: string;
   readonly card: readonly Point<'sheet'>[];
   readonly corner: Point<'sheet'>;
@@ -20,16 +32,15 @@ export interface Seat {
 }
 
 /** The contents as they will lie on the panel that takes them, when that is on this piece. */
-export function contentsOnSheet(made: Made, { piece }: MadePiece, design: Design): Seat | null {
+export function contentsOnSheet(made: Made, { piece }: MadePiece, design: Design): SheetSeat | null {
   const [cavity] = made.built.cavities;
   const panel = piece.panels.find(({ id }) => id === cavity?.floor);
   if (!cavity || cavity.kind === 'box' || !panel) return null;
   const view = mouthView(flatStack(piece), cavity);
   const { width, height } = design.contents ?? made.largest;
   const { width: across, height: deep } = alongContents(cavity, { width: view.across, height: view.up });
-  const xs = panel.polygon.map((p) => p.x);
-  const ys = panel.polygon.map((p) => p.y);
-  const heart = { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 };
+  const { minX, maxX, minY, maxY } = boxOf(panel.polygon);
+  const heart = { x: (minX + maxX) / 2, y: (minY + maxY) / 2 };
   const card = (
     [
       [-1, -1],

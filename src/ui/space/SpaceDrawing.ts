@@ -4,7 +4,6 @@ import {
   BufferGeometry,
   Color,
   DirectionalLight,
-  DoubleSide,
   Float32BufferAttribute,
   FrontSide,
   Group,
@@ -25,25 +24,12 @@ import {
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import type { Leaf } from '@/core/fold';
-import { boxOf3, type Point, type Pose } from '@/core/geometry';
-import type { Hole } from '@/core/pattern';
+import { boxOf3, posed, type Point, type Pose } from '@/core/geometry';
+import { facePaint, STYLE, type SpaceFace, type SpaceScene, type Tone } from '@/core/scene';
 
-/** What is seen: paper with its holes, contents, and which pieces the maker has already. */
-export interface Seen {
-  readonly paper: readonly Leaf[];
-  readonly contents: readonly Leaf[];
-  readonly holes: readonly Hole[];
-  readonly given: ReadonlySet<string>;
-}
-
-export interface SceneColours {
-  readonly inside: string;
-  readonly outside: string;
-  readonly given: string;
-  readonly contents: string;
-  readonly laid: string;
-  readonly ink: string;
+/** The page's colours by what they are for, and how dark shadows are. */
+export interface SpaceColours {
+  readonly of: (tone: Tone) => string;
   readonly shadow: number;
 }
 
@@ -62,21 +48,21 @@ const HAIR = 0.04;
 export const drawingOn = (canvas: HTMLCanvasElement): WebGL2RenderingContext | null =>
   canvas.getContext('webgl2', { antialias: true, alpha: true, preserveDrawingBuffer: true });
 
-/** Paper in space, drawn by the graphics card: call `show` with where everything is. */
-export class Scene {
+/** Paper in space, drawn by the graphics card: call `show` with a scene. */
+export class SpaceDrawing {
   private readonly renderer: WebGLRenderer;
   private readonly scene = new ThreeScene();
   private readonly camera = new PerspectiveCamera(VIEW_ANGLE, 1, 10, 20_000);
   private readonly controls: OrbitControls;
   private readonly table: Mesh;
   private readonly sun = new DirectionalLight(0xffffff, 1.9);
-  private readonly meshes = new Map<string, { readonly panel: Leaf['panel']; readonly group: Group }>();
-  private colours: SceneColours;
+  private readonly meshes = new Map<string, { readonly of: SpaceFace['own']; readonly group: Group }>();
+  private colours: SpaceColours;
   private centre = new Vector3();
   private radius = 0;
   private asked = 0;
 
-  constructor(canvas: HTMLCanvasElement, context: WebGL2RenderingContext, colours: SceneColours) {
+  constructor(canvas: HTMLCanvasElement, context: WebGL2RenderingContext, colours: SpaceColours) {
     this.renderer = new WebGLRenderer({ canvas, context });
     this.renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
     this.renderer.shadowMap.enabled = true;
@@ -97,17 +83,18 @@ export class Scene {
   }
 
   /** Shows everything where it is, and keeps it in the middle of the picture and as large as it fits. */
-  show(seen: Seen): void {
-    const { paper, contents } = seen;
+  show({ faces }: SpaceScene): void {
     const there = new Set<string>();
-    for (const leaf of [...paper, ...contents]) {
-      there.add(leaf.panel.id);
-      const group = this.mesh(leaf, seen);
-      group.matrix.copy(matrixOf(leaf.pose));
+    for (const face of faces) {
+      there.add(face.id);
+      const group = this.mesh(face);
+      group.matrix.copy(matrixOf(face.pose));
       group.matrixWorldNeedsUpdate = true;
     }
     for (const [id, { group }] of this.meshes) group.visible = there.has(id);
-    const [least, most] = boxOf3([...paper, ...contents].flatMap((leaf) => leaf.corners));
+    const [least, most] = boxOf3(
+      faces.flatMap(({ own, pose }) => own.flatMap((ring) => ring.map((p) => posed(pose, p)))),
+    );
     this.frame(new Vector3(least.x, least.y, least.z), new Vector3(most.x, most.y, most.z));
     this.draw();
   }
@@ -141,7 +128,7 @@ export class Scene {
     if (this.radius > 0) this.near(before / this.distance());
   }
 
-  recolour(colours: SceneColours): void {
+  recolour(colours: SpaceColours): void {
     this.colours = colours;
     for (const id of [...this.meshes.keys()]) this.drop(id);
     (this.table.material as ShadowMaterial).opacity = colours.shadow;
@@ -210,29 +197,14 @@ export class Scene {
     this.meshes.delete(id);
   }
 
-  private mesh(leaf: Leaf, { holes, given: had }: Seen): Group {
-    const known = this.meshes.get(leaf.panel.id);
-    if (known?.panel === leaf.panel) return known.group;
+  private mesh(face: SpaceFace): Group {
+    const known = this.meshes.get(face.id);
+    if (known && known.of[0] === face.own[0]) return known.group;
     // The design was changed: the panel of that name has another shape now.
-    if (known) this.drop(leaf.panel.id);
-    const group = new Group();
-    group.matrixAutoUpdate = false;
-    const geometry = new ShapeGeometry(shapeOf(leaf, holes));
-    const face = (colour: string, side: typeof FrontSide | typeof BackSide | typeof DoubleSide): Mesh => {
-      const mesh = new Mesh(geometry, new MeshLambertMaterial({ color: new Color(colour), side }));
-      mesh.castShadow = true;
-      mesh.receiveShadow = true;
-      return mesh;
-    };
-    const { contents, given, inside, laid, outside, ink } = this.colours;
-    if (leaf.piece === 'contents') group.add(face(contents, DoubleSide));
-    else if (leaf.piece === 'laid') group.add(face(laid, DoubleSide));
-    else if (had.has(leaf.piece)) group.add(face(given, DoubleSide));
-    else group.add(face(inside, FrontSide), face(outside, BackSide));
-    const line = new LineBasicMaterial({ color: new Color(ink) });
-    group.add(new LineSegments(outlineOf(leaf.panel.polygon), line));
+    if (known) this.drop(face.id);
+    const group = groupOf(face, this.colours.of);
     this.scene.add(group);
-    this.meshes.set(leaf.panel.id, { panel: leaf.panel, group });
+    this.meshes.set(face.id, { of: face.own, group });
     return group;
   }
 
@@ -247,22 +219,39 @@ export class Scene {
   };
 }
 
-const matrixOf = ({ x, y, normal, o }: Pose): Matrix4 =>
+/** A face as the graphics card draws it, on its own sheet: each side in its colour, and its rim. */
+export function groupOf(face: SpaceFace, colour: (tone: Tone) => string): Group {
+  const group = new Group();
+  group.matrixAutoUpdate = false;
+  const geometry = new ShapeGeometry(shapeOf(face));
+  const side = (seen: SpaceFace['side'], from: typeof FrontSide | typeof BackSide): Mesh => {
+    const tone = facePaint(STYLE.still, { ...face, side: seen })!.fill as Tone;
+    const mesh = new Mesh(geometry, new MeshLambertMaterial({ color: new Color(colour(tone)), side: from }));
+    mesh.castShadow = true;
+    mesh.receiveShadow = true;
+    return mesh;
+  };
+  const line = new LineBasicMaterial({ color: new Color(colour('ink-soft')) });
+  group.add(side('inside', FrontSide), side('outside', BackSide), new LineSegments(rimOf(face.own.flat()), line));
+  return group;
+}
+
+export const matrixOf = ({ x, y, normal, o }: Pose): Matrix4 =>
   new Matrix4()
     .makeBasis(new Vector3(x.x, x.y, x.z), new Vector3(y.x, y.y, y.z), new Vector3(normal.x, normal.y, normal.z))
     .setPosition(o.x, o.y, o.z);
 
-function shapeOf({ panel }: Leaf, holes: readonly Hole[]): Shape {
+function shapeOf({ own, holes }: SpaceFace): Shape {
   const shape = new Shape();
-  panel.polygon.forEach(({ x, y }, i) => (i === 0 ? shape.moveTo(x, y) : shape.lineTo(x, y)));
+  own[0]!.forEach(({ x, y }, i) => (i === 0 ? shape.moveTo(x, y) : shape.lineTo(x, y)));
   shape.closePath();
-  for (const { centre, diameter } of holes.filter((hole) => hole.panel === panel.id))
+  for (const { centre, diameter } of holes)
     shape.holes.push(new Path().absarc(centre.x, centre.y, diameter / 2, 0, 2 * Math.PI, true) as Path);
   return shape;
 }
 
-/** The rim of a panel, a hair off both its faces so that it is seen on each. */
-function outlineOf(polygon: readonly Point[]): BufferGeometry {
+/** The rim of a face, a hair off both its sides so that it is seen on each. */
+function rimOf(polygon: readonly Point[]): BufferGeometry {
   const ends = polygon.flatMap((p, i) => [p, polygon[(i + 1) % polygon.length]!]);
   const places = [HAIR, -HAIR].flatMap((z) => ends.flatMap(({ x, y }) => [x, y, z]));
   return new BufferGeometry().setAttribute('position', new Float32BufferAttribute(places, 3));

@@ -1,0 +1,27 @@
+/**
+ * Scenes: paper as data, for every picture and file. `pileScene`, `stillScene`, `spaceScene`, `sheetScene`, `tableScene`,
+ * `scarredScene` and `layoutScene` make them; `STYLE` says how each kind of thing is drawn; renderers stand where they draw.
+ */
+export type {
+  Anchor,
+  AreaKind,
+  Face,
+  FaceOf,
+  Line,
+  SceneMark,
+  Scene,
+  SpaceFace,
+  SpaceScene,
+  State,
+  Stuff,
+} from './scene';
+export { pileScene, type OnPile, type PileSight } from './pile';
+export { areaOf, sheetScene, uncutScene, type OnSheet } from './sheet';
+export { inFrom, scarredScene, tableScene } from './table';
+export { carried } from './carried';
+export { onStock } from './stock';
+export { layoutScene } from './layout';
+export { spaceScene, stillScene } from './space';
+export { areaAt, drawnBox, facesAt, heightOf, linesOf, marksOf, placeOf, widthOf } from './ask';
+export { facePaint, lookOf, printedShade, FILED, PRINTED, STYLE, type DrawStyle, type Paint, type Tone } from './style';
+export { sceneText } from './text';
