@@ -73,7 +73,7 @@ test('the album is leafed through by keys and by swiping, and its cards are pull
   await page.mouse.up();
   const third = page.getByRole('img', { name: 'The back of page 2, and page 3' });
   await expect(third).toBeVisible();
-  const card = third.locator('rect').first();
+  const card = third.locator('[data-is="contents"]').first();
   const before = await card.boundingBox();
   await page.getByRole('switch', { name: 'Pull the cards out' }).click();
   await expect.poll(async () => (await card.boundingBox())!.x).not.toBe(before!.x);

@@ -94,7 +94,7 @@ test('a piece is dragged: where it can be cut it stays, where not it says why an
   await settled(page);
   const tag = page.getByRole('button', { name: /^tag,/ });
   const drag = async (dx: number, dy: number): Promise<void> => {
-    const box = (await tag.locator('rect').boundingBox())!;
+    const box = (await tag.locator('[data-is="paper"]').boundingBox())!;
     await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
     await page.mouse.down();
     await page.mouse.move(box.x + box.width / 2 + dx, box.y + box.height / 2 + dy, { steps: 5 });

@@ -42,7 +42,7 @@ describe.each(CONSTRUCTIONS.map(({ name }) => [name]))('%s', (construction) => {
     for (const moment of momentsOf(made, design)) {
       const { paper, contents } = seenAt(moment, 0.6);
       const leaves = [...paper, ...contents];
-      const { faces } = spaceScene(leaves, given);
+      const { faces } = spaceScene({ ...moment.after, leaves }, given);
       expect(faces).toHaveLength(leaves.length);
       faces.forEach((face, i) => {
         const group = groupOf(face, () => '#888888');

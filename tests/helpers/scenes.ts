@@ -80,7 +80,7 @@ export const stillOf = (
   leaves: readonly Leaf[],
   touches: readonly Touch[],
 ): readonly (Pick<Face, 'side' | 'light'> & { readonly panel: string; readonly points: readonly Point[] })[] =>
-  stillScene(leaves, touches).faces.map(({ id, side, light, rings }) => ({
+  stillScene({ leaves, touches, hinges: [] }).faces.map(({ id, side, light, rings }) => ({
     panel: id,
     side,
     light,

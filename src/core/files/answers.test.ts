@@ -47,7 +47,7 @@ function everythingOf(input: DesignInput): Plan | null {
   sheetSvg(allSheets(made, design), 'x');
   for (const moment of momentsOf(made, design)) {
     const { paper, contents } = seenAt(moment, 0.45);
-    stillScene([...paper, ...contents], moment.after.touches);
+    stillScene({ ...moment.after, leaves: [...paper, ...contents] });
   }
   return plan;
 }

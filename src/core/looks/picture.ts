@@ -41,7 +41,7 @@ import { dressing, finishedFront, frontScene, gluedFlat, inPile, leafOn } from '
 /** The finished thing, to be drawn small: a pile as it lies before its maker, or what stands. */
 export function pictureOf(made: Made, from: 'above' | 'below' = 'above'): Scene {
   const { standing } = made.folded;
-  if (standing) return stillScene(standing.finished.leaves, standing.finished.touches, basePieces(made.built));
+  if (standing) return stillScene(standing.finished, basePieces(made.built));
   const stack = ownPaper(made.folded.finished, made.built);
   return pileScene({ stack, view: viewOf(made.built, stack), from }, { given: basePieces(made.built) });
 }
@@ -209,8 +209,11 @@ function stillStep(made: Made, picture: Extract<StepPicture, { kind: 'standing' 
   const inside =
     cavity?.kind === 'box' && own.has(cavity.floor) ? contentsSeen(made, cavity, picture, now, contents) : [];
   return stillScene(
-    [...paper, ...on.map(({ leaf }) => leaf), ...inside],
-    [...now.touches, ...on.map(({ touch }) => touch)],
+    {
+      leaves: [...paper, ...on.map(({ leaf }) => leaf), ...inside],
+      touches: [...now.touches, ...on.map(({ touch }) => touch)],
+      hinges: now.hinges,
+    },
     basePieces(made.built),
   );
 }

@@ -25,6 +25,14 @@ export const areaAt = ({ marks }: Pick<Scene, 'marks'>, of: AreaKind, p: Point<'
 export const placeOf = <F extends Frame>({ frame }: Pick<Scene, 'frame'>, p: Point<'scene'>): Point<F> =>
   apply<F>(invert(frame), p);
 
+/** A scene to be kept or sent: what is seen of it, as exactly as eyes and maps need it. */
+export function seenOnly(scene: Scene): Scene {
+  const faces = scene.faces.filter(({ rings }) => rings.length > 0);
+  const rounded = (_: string, value: unknown): unknown =>
+    typeof value === 'number' ? Math.round(value * 1e5) / 1e5 : value;
+  return JSON.parse(JSON.stringify({ ...scene, faces }, rounded)) as Scene;
+}
+
 /** Marks of one kind, in drawing order. */
 export const marksOf = <K extends SceneMark['kind']>(
   { marks }: Pick<Scene, 'marks'>,

@@ -22,6 +22,6 @@ export { carried } from './carried';
 export { onStock } from './stock';
 export { layoutScene } from './layout';
 export { spaceScene, stillScene } from './space';
-export { areaAt, drawnBox, facesAt, heightOf, linesOf, marksOf, placeOf, widthOf } from './ask';
+export { areaAt, drawnBox, facesAt, heightOf, linesOf, marksOf, placeOf, seenOnly, widthOf } from './ask';
 export { facePaint, lookOf, printedShade, FILED, PRINTED, STYLE, type DrawStyle, type Paint, type Tone } from './style';
 export { sceneText } from './text';

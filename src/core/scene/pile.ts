@@ -11,7 +11,7 @@ import {
   type Point,
   type Polygon,
 } from '../geometry';
-import { stuffOf, type AreaKind, type Face, type SceneMark, type Scene } from './scene';
+import { foldLines, foldsOf, stuffOf, type AreaKind, type Face, type SceneMark, type Scene } from './scene';
 
 /** A rectangle in a view, its corner nearest the mouth, mm. */
 interface Seat {
@@ -98,21 +98,24 @@ export function pileScene({ stack, view, from }: PileSight, on: OnPile = {}): Sc
   const faces = nearest.map(({ piece, panel, map, up, polygon }, depth): Face => {
     const shown = seen.get(panel);
     const carried = compose(toScene, map);
+    const own = applyAll<'sheet'>(invert(map), polygon);
     return {
       id: panel,
       piece,
       panel,
       side: from === 'above' ? up : up === 'inside' ? 'outside' : 'inside',
       stuff: stuffOf(piece, given),
-      own: [applyAll<'sheet'>(invert(map), polygon)],
+      own: [own],
       map: carried,
       rings: shown ? shown.region.map((ring) => applyAll<'scene'>(toScene, ring)) : [],
       depth,
       light: 1,
-      lines: [],
+      lines: shown
+        ? foldLines(foldsOf(panel, own, stack.hinges), carried)
+        : [{ kind: 'hidden', points: polygon.map((p) => apply(toScene, p)) }],
     };
   });
-  const outlying = (name: string, seat: Seat): Face => {
+  const outlying = (name: string, seat: Seat, title?: string): Face => {
     const ring = seatRing(seat);
     return {
       id: name,
@@ -120,6 +123,7 @@ export function pileScene({ stack, view, from }: PileSight, on: OnPile = {}): Sc
       panel: null,
       side: 'inside',
       stuff: 'contents',
+      ...(title !== undefined && { title }),
       own: [ring as Polygon as Polygon<'sheet'>],
       map: frame,
       rings: rings([ring]),
@@ -147,7 +151,7 @@ export function pileScene({ stack, view, from }: PileSight, on: OnPile = {}): Sc
     name: '',
     box: { minX: 0, maxX: box.maxX - box.minX, minY: 0, maxY: box.maxY - box.minY },
     faces: [
-      ...(on.cards ?? []).map((card) => outlying(card.name, card)),
+      ...(on.cards ?? []).map((card) => outlying(card.name, card, card.name)),
       ...(contents && over > 0 ? [outlying('contents', { ...contents, height: over })] : []),
       ...faces.reverse(),
     ],

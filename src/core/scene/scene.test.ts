@@ -5,7 +5,7 @@ import { runs } from '../../../tests/helpers/runs';
 import { someOf } from '../../../tests/helpers/scenes';
 import { CONSTRUCTIONS } from '../constructions';
 import { layersAt, outOfView, foldedOutline } from '../fold';
-import { apply, applyAll, regionArea, type Polygon } from '../geometry';
+import { apply, applyAll, fromSegment, regionArea, type Point, type Polygon, type Segment } from '../geometry';
 import { contentsOnSheet, pictureOf, sheetPicture, stepScene } from '../looks';
 import { stepsOf } from '../making';
 import { inches, sayer } from '../length';
@@ -21,8 +21,12 @@ import {
   pileScene,
   placeOf,
   sceneText,
+  spaceScene,
   widthOf,
 } from '.';
+
+const fromRim = (ring: Polygon, p: Point): number =>
+  Math.min(...ring.map((from, i) => fromSegment({ from, to: ring[(i + 1) % ring.length]! }, p)));
 
 describe.each(CONSTRUCTIONS.map(({ name }) => [name]))('%s', (construction) => {
   const { made } = someOf(construction);
@@ -53,6 +57,26 @@ describe.each(CONSTRUCTIONS.map(({ name }) => [name]))('%s', (construction) => {
         [0, 0, 0, 0].map((v) => expect.closeTo(v, 6)),
       );
     }
+  });
+
+  test('the folds of a face run along its own rim, wherever it lies; of what is hidden only the rim is told', () => {
+    const standing = made.folded.standing?.finished;
+    const space = standing
+      ? spaceScene(standing).faces.flatMap(({ own, folds }) => folds.map((f) => [own[0]!, f]))
+      : [];
+    for (const [ring, { from, to }] of space as [Polygon, Segment][])
+      for (const p of [from, to]) expect(fromRim(ring, p)).toBeLessThan(1e-6);
+    const scene = pictureOf(made);
+    for (const { rings, own, map, lines } of scene.faces) {
+      const whole = applyAll<'scene'>(map, own[0]!);
+      for (const { kind, points } of lines) {
+        expect(kind === 'hidden').toBe(rings.length === 0);
+        for (const p of points) expect(fromRim(whole, p)).toBeLessThan(1e-6);
+      }
+    }
+    // What is folded shows where.
+    if (made.pieces[0].piece.hinges.length > 0)
+      expect(scene.faces.some(({ lines }) => lines.some(({ id }) => id !== undefined))).toBe(true);
   });
 
   test('whatever place of a pile is pointed at, its layers are those of the pile, the nearest first', () => {

@@ -1,6 +1,16 @@
-import type { Affine, Box, Point, Polygon, Pose } from '../geometry';
+import {
+  apply,
+  fromSegment,
+  TOLERANCE,
+  type Affine,
+  type Box,
+  type Point,
+  type Polygon,
+  type Pose,
+  type Segment,
+} from '../geometry';
 import type { Side } from '../fold';
-import type { Edge } from '../pattern';
+import type { Edge, Hinge } from '../pattern';
 
 /**
  * What a face is of: paper that is cut, the sheet it is cut from, paper the maker has already, what goes in, what is glued
@@ -22,6 +32,8 @@ export interface FaceOf {
   /** The side that is looked at. */
   readonly side: Side;
   readonly stuff: Stuff;
+  /** What it is called, where it is something of its own that lies there. */
+  readonly title?: string;
   /** Its outline where it lies on its own sheet, mm: there a print is measured. */
   readonly own: readonly Polygon<'sheet'>[];
 }
@@ -128,6 +140,8 @@ export interface Scene {
 /** A face that stands in space. */
 export interface SpaceFace extends FaceOf {
   readonly pose: Pose;
+  /** The folds along its rim, on its own sheet. */
+  readonly folds: readonly (Segment<'sheet'> & Pick<Hinge, 'id' | 'fold'>)[];
   /** Holes through it, on its own sheet. */
   readonly holes: readonly { readonly centre: Point<'sheet'>; readonly diameter: number }[];
 }
@@ -137,6 +151,16 @@ export interface SpaceScene {
   readonly kind: 'space';
   readonly faces: readonly SpaceFace[];
 }
+
+/** The folds along a panel’s rim. What hangs on a strip that goes round an edge has its fold beyond the strip: none of its own. */
+export function foldsOf(panel: string, own: Polygon<'sheet'>, hinges: readonly Hinge[]): readonly Hinge[] {
+  const onRim = (p: Point<'sheet'>): boolean =>
+    own.some((from, i) => fromSegment({ from, to: own[(i + 1) % own.length]! }, p) < TOLERANCE.drawn);
+  return hinges.filter(({ between, line }) => between.some((id) => id === panel) && onRim(line.from) && onRim(line.to));
+}
+/** The same where a map carries them. */
+export const foldLines = (folds: readonly Hinge[], map: Affine): readonly Line[] =>
+  folds.map(({ id, fold, line }) => ({ kind: fold, id, points: [apply(map, line.from), apply(map, line.to)] }));
 
 /** What a face is of, by the piece it is of: what is put in and on has names of its own. */
 export const stuffOf = (piece: string, given: ReadonlySet<string>): Stuff =>

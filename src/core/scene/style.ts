@@ -61,6 +61,8 @@ export interface DrawStyle {
   readonly cord?: Paint;
   readonly ribbon?: Paint;
   readonly number?: Paint;
+  /** From which size on, px, a panel is named, and how much room a letter takes. */
+  readonly name?: { readonly least: number; readonly letter: number };
   readonly mark?: Paint;
   readonly scar?: Paint;
   readonly upward?: Paint;
@@ -74,7 +76,7 @@ const RIBBON: Paint = { stroke: 'accent', width: 3, dash: [6, 2] };
 const SCAR: Paint = { fill: 'fail', least: 2 };
 
 /** The flat sheet of a plan on the bench. */
-const SHEET: DrawStyle = {
+const SHEET = {
   face: { paper: { fill: 'inside' } },
   shadow: 'sheet',
   rim: { stroke: 'ink', width: 1.6 },
@@ -91,8 +93,9 @@ const SHEET: DrawStyle = {
   },
   hole: { fill: 'ground', stroke: 'ink', width: 1.4 },
   number: { fill: 'inside', stroke: 'accent', width: 1.4 },
+  name: { least: 30, letter: 7 },
   state: {},
-};
+} as const satisfies DrawStyle;
 
 /** A blank on the paper it is cut from. */
 const STOCK: DrawStyle = {

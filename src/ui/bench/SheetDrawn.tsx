@@ -19,9 +19,10 @@ export const PanelNames = ({
 }) =>
   marksOf(scene, 'name').map(({ text, of, at: place, room }) => {
     const [wide, high] = [room.width * scale, room.height * scale];
-    const needs = text.length * 7;
+    const needs = text.length * STYLE.sheet.name.letter;
     const upright = wide < needs && high > needs;
-    if (of === seat?.panel || Math.max(wide, high) < needs || Math.min(wide, high) < 30) return null;
+    if (of === seat?.panel || Math.max(wide, high) < needs || Math.min(wide, high) < STYLE.sheet.name.least)
+      return null;
     const [x, y] = at(place);
     return (
       <text

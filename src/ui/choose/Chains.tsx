@@ -2,7 +2,8 @@
 
 import { Button } from 'antd';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import { z } from 'zod';
 import { mm } from '@/core/length';
 import { pictureOf } from '@/core/looks';
 import { CHAINS, cutListOf, type Begun, type Chain } from '@/core/sets';
@@ -20,6 +21,7 @@ import { plannedSet } from '../parts/plans';
 import { useUnits } from '../parts/InUnits';
 import { useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
+import { useUnsent } from '../parts/useUnsent';
 import { Words } from '../parts/Words';
 import styles from './Choose.module.css';
 
@@ -30,6 +32,19 @@ export const Chains = () => (
   </Opened>
 );
 
+/** Longest that is taken up again from a draft, mm. */
+const LONGEST = 10_000;
+const length = z.number().nonnegative().max(LONGEST);
+/** The chain that is chosen, and what was told of each. */
+const TOLD = z.object({
+  id: z.string(),
+  begun: z.record(
+    z.string(),
+    z.object({ width: length, height: length, thickness: length, count: z.number().int().positive() }),
+  ),
+});
+const FRESH: z.infer<typeof TOLD> = { id: CHAINS[0]!.id, begun: {} };
+
 const MOST = 60;
 const ROOM = { width: 96, height: 72 };
 
@@ -37,14 +52,21 @@ function AllChains() {
   const { failed } = useTell();
   const router = useRouter();
   const [units = 'in'] = useSetting(UNITS);
-  const [chosen, setChosen] = useState<Chain>(CHAINS[0]!);
-  const [begun, setBegun] = useState<Readonly<Record<string, Begun>>>({});
+  const { value, set, forget } = useUnsent('sets', FRESH, TOLD);
+  const { id, begun } = value ?? FRESH;
+  const chosen = CHAINS.find((chain) => chain.id === id) ?? CHAINS[0]!;
   const now = begun[chosen.id] ?? chosen.usual;
-  const change = (part: Partial<Begun>): void => setBegun((all) => ({ ...all, [chosen.id]: { ...now, ...part } }));
+  const change = (part: Partial<Begun>): void =>
+    set(({ begun: all }) => ({
+      begun: { ...all, [chosen.id]: { ...(all[chosen.id] ?? chosen.usual), ...part } },
+    }));
   const marks = units === 'in' ? '1/8 in' : '1 mm';
   const [begin] = useOnce(() =>
     addProject({ name: chosen.title, units, set: { ...chosen.set(now), graduation: marks } })
-      .then((id) => router.push(`/bench?p=${id}`))
+      .then((project) => {
+        forget();
+        router.push(`/bench?p=${project}`);
+      })
       .catch(failed('It could not be started')),
   );
   return (
@@ -56,7 +78,7 @@ function AllChains() {
       <ul className={styles.chains} aria-label="Chains to start from">
         {CHAINS.map((chain) => (
           <li key={chain.id}>
-            <button type="button" aria-pressed={chain.id === chosen.id} onClick={() => setChosen(chain)}>
+            <button type="button" aria-pressed={chain.id === chosen.id} onClick={() => set({ id: chain.id })}>
               <Boundary what={chain.title}>
                 <ChainPicture chain={chain} />
               </Boundary>

@@ -85,7 +85,9 @@ export function FaceDrawn({ face, sight: { at }, look }: Drawn & { readonly face
         style={look.fixed ? { ...css(paint), ...FIXED } : css(paint)}
         fillRule="evenodd"
         className={own && styles[own]}
-      />
+      >
+        {face.title && <title>{face.title}</title>}
+      </path>
       {look.shade !== undefined && (
         <path d={path} className={styles.shade} fillOpacity={(1 - face.light) * look.shade} />
       )}

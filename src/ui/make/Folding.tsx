@@ -53,10 +53,10 @@ export function Folding({ made, design, step }: FoldingProps) {
   }, [calm, first, count, run]);
   const part = passed - now;
   const shown = calm ? HALF : part * part * (3 - 2 * part);
-  const leaves = useMemo(() => leavesAt(moment, shown), [moment, shown]);
+  const standing = useMemo(() => ({ ...moment.after, leaves: leavesAt(moment, shown) }), [moment, shown]);
   // One scale from the beginning of the fold to its end.
   const extent = useMemo(() => {
-    const sizes = [0, HALF, 1].map((part) => stillScene(leavesAt(moment, part), moment.after.touches));
+    const sizes = [0, HALF, 1].map((part) => stillScene({ ...moment.after, leaves: leavesAt(moment, part) }));
     return {
       width: Math.max(...sizes.map(widthOf)),
       height: Math.max(...sizes.map(heightOf)),
@@ -66,13 +66,7 @@ export function Folding({ made, design, step }: FoldingProps) {
   const under = step.layer ? panelName(made.built, step.layer) : null;
   return (
     <div className={styles.folding}>
-      <Drawn
-        leaves={leaves}
-        touches={moment.after.touches}
-        label={`The fold: ${moment.text}`}
-        given={given}
-        extent={extent}
-      />
+      <Drawn standing={standing} label={`The fold: ${moment.text}`} given={given} extent={extent} />
       {under && picture.kind === 'folded' && <TuckOrder made={made} stage={picture.stage} />}
       {!calm && (
         <Button className={styles.again} onClick={() => setRun(run + 1)}>

@@ -1,6 +1,6 @@
 import { CARDS, sizeNamed } from '@/core/design';
 import { pictureOf, takingIn } from '@/core/looks';
-import type { Scene } from '@/core/scene';
+import { seenOnly, type Scene } from '@/core/scene';
 import { cutListOf, sheetsTaken, type PlannedPart, type SetInput, type SetPlan } from '@/core/sets';
 import { answerOf, checksAcross, plannedSet } from '../parts/plans';
 
@@ -49,7 +49,7 @@ export function cardOf(input: SetInput): Card {
     return !one.part.given && (!('checks' in answer) || answer.checks.some((check) => check.level === 'fail'));
   });
   return {
-    picture: made && (several && shown.holds ? takingIn(made, shown.holds) : pictureOf(made)),
+    picture: made && seenOnly(several && shown.holds ? takingIn(made, shown.holds) : pictureOf(made)),
     kind: several
       ? [...parts]
           .reverse()

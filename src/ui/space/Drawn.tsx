@@ -1,13 +1,12 @@
 import { useMemo, useRef } from 'react';
-import type { Leaf, Touch } from '@/core/fold';
+import type { Standing } from '@/core/fold';
 import { heightOf, stillScene, widthOf } from '@/core/scene';
 import { SmallPicture } from '../draw/SmallPicture';
 import { useSize } from '../draw/useSize';
 import styles from './SpaceView.module.css';
 
 interface DrawnProps {
-  readonly leaves: readonly Leaf[];
-  readonly touches: readonly Touch[];
+  readonly standing: Standing;
   readonly label: string;
   readonly given: ReadonlySet<string>;
   /** Room to draw for, mm, where the scale must not change from picture to picture; its own size when left out. */
@@ -15,10 +14,10 @@ interface DrawnProps {
 }
 
 /** Paper in space without the graphics card: a drawing from one side. */
-export function Drawn({ leaves, touches, label, given, extent }: DrawnProps) {
+export function Drawn({ standing, label, given, extent }: DrawnProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const scene = useMemo(() => stillScene(leaves, touches, given), [leaves, touches, given]);
+  const scene = useMemo(() => stillScene(standing, given), [standing, given]);
   const { width, height } = extent ?? { width: widthOf(scene), height: heightOf(scene) };
   return (
     <div ref={frame} className={styles.drawing}>

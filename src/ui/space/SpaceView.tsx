@@ -36,18 +36,18 @@ export function SpaceView({ made, design }: SpaceViewProps) {
   const index = Math.min(last, Math.ceil(at - 1e-9));
   const moment = moments[index]!;
   const given = useMemo(() => basePieces(made.built), [made]);
-  const leaves = useMemo(() => {
+  const standing = useMemo(() => {
     const { paper, contents } = seenAt(moment, index === 0 ? 1 : at - index + 1);
-    return [...paper, ...contents];
+    return { ...moment.after, leaves: [...paper, ...contents] };
   }, [moment, index, at]);
   const seen = useMemo(
     () =>
       spaceScene(
-        leaves,
+        standing,
         given,
         made.built.pieces.flatMap(({ holes }) => holes),
       ),
-    [made, leaves, given],
+    [made, standing, given],
   );
   const [missing, setMissing] = useState(false);
   const lack = useCallback(() => setMissing(true), []);
@@ -81,7 +81,7 @@ export function SpaceView({ made, design }: SpaceViewProps) {
     <div className={styles.frame}>
       <div className={styles.stage}>
         {missing ? (
-          <Drawn leaves={leaves} touches={moment.after.touches} label={label} given={given} />
+          <Drawn standing={standing} label={label} given={given} />
         ) : (
           <Paper seen={seen} label={label} onMissing={lack} />
         )}
