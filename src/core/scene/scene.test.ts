@@ -80,11 +80,12 @@ describe.each(CONSTRUCTIONS.map(({ name }) => [name]))('%s', (construction) => {
   });
 
   test('whatever place of a pile is pointed at, its layers are those of the pile, the nearest first', () => {
+    const scene = pileScene({ stack, view, from: 'above' });
+    const below = pileScene({ stack, view, from: 'below' });
     fc.assert(
       // On no edge: there either answer is right.
       fc.property(fc.integer({ min: 1, max: 996 }), fc.integer({ min: 1, max: 996 }), (i, k) => {
         const [u, v] = [i / 997.3, k / 997.7];
-        const scene = pileScene({ stack, view, from: 'above' });
         const p = { x: u * widthOf(scene), y: v * heightOf(scene) };
         const there = layersAt(stack, outOfView(view, placeOf(scene, p)));
         expect(
@@ -92,7 +93,7 @@ describe.each(CONSTRUCTIONS.map(({ name }) => [name]))('%s', (construction) => {
             .map(({ panel }) => panel)
             .reverse(),
         ).toEqual(there.map(({ panel }) => panel));
-        const under = facesAt(pileScene({ stack, view, from: 'below' }), {
+        const under = facesAt(below, {
           x: widthOf(scene) - p.x,
           y: p.y,
         });
