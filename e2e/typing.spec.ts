@@ -141,6 +141,18 @@ test('what is not sent off survives a reload: a new paper, a note in the log, tr
   await page.reload();
   await expect(page.getByLabel('Card’s width')).toHaveValue('3 in');
 
+  await go(page, '/tools/try');
+  await page.getByLabel('Sheet’s width').fill('7 1/2 in');
+  await page.reload();
+  await expect(page.getByLabel('Sheet’s width')).toHaveValue('7 1/2 in');
+
+  await go(page, '/sets');
+  await page.getByRole('button', { name: /Cards in a box/ }).click();
+  await page.getByLabel('Width').fill('3 3/8 in');
+  await page.reload();
+  await expect(page.getByRole('button', { name: /Cards in a box/, pressed: true })).toBeVisible();
+  await expect(page.getByLabel('Width')).toHaveValue('3 3/8 in');
+
   await go(page, '/stash');
   await page.getByRole('button', { name: 'Paste or import' }).click();
   const table = page.getByRole('textbox', { name: 'Table of papers' });

@@ -151,7 +151,7 @@ export function pileScene({ stack, view, from }: PileSight, on: OnPile = {}): Sc
     name: '',
     box: { minX: 0, maxX: box.maxX - box.minX, minY: 0, maxY: box.maxY - box.minY },
     faces: [
-      ...(on.cards ?? []).map((card) => outlying(card.name, card, card.name)),
+      ...(on.cards ?? []).map((card, i) => outlying(`card ${i + 1}`, card, card.name)),
       ...(contents && over > 0 ? [outlying('contents', { ...contents, height: over })] : []),
       ...faces.reverse(),
     ],

@@ -4,6 +4,7 @@ import { Alert, Select } from 'antd';
 import { Link } from '../parts/Link';
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import { z } from 'zod';
 import { inches, mm } from '@/core/length';
 import type { Blank } from '@/core/pattern';
 import { boardsOf, COMMON_BOARD, planTool, type Toolbox } from '@/core/tools';
@@ -17,6 +18,7 @@ import { Opened } from '../parts/Opened';
 import { usePlannedSet } from '../parts/plans';
 import { useAll } from '../parts/useKept';
 import { useToolbox } from '../parts/useToolbox';
+import { useUnsent } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
 import { InUnits, useUnits } from '../parts/InUnits';
 import { ToolsHead } from './ToolsHead';
@@ -108,24 +110,32 @@ function AlongPlan({ project }: { readonly project: Project }) {
   );
 }
 
+const side = z.number().min(1).max(10_000);
+/** The sheet that is tried, mm, and on which board. */
+const TRIED = z.object({ board: z.string(), width: side, height: side });
+const IN: z.infer<typeof TRIED> = { board: '', width: inches(6), height: inches(6) };
+const METRIC: z.infer<typeof TRIED> = { board: '', width: 150, height: 150 };
+
 /** A sheet of any size on one of one's own boards. */
 function Freely({ toolbox, named }: { readonly toolbox: Toolbox; readonly named: string | null }) {
   const { units } = useUnits();
   const boards = boardsOf(toolbox).filter(({ tool }) => planTool(tool).hands);
-  const [chosen, setChosen] = useState(named ?? boards[0]?.own.id ?? '');
-  const tool = boards.find(({ own }) => own.id === chosen)?.tool ?? boards[0]?.tool ?? COMMON_BOARD;
-  const [blank, setBlank] = useState<Blank>(
-    units === 'in' ? { width: inches(6), height: inches(6) } : { width: mm(150), height: mm(150) },
-  );
+  const first = units === 'in' ? IN : METRIC;
+  // What an address names comes before what was tried last.
+  const form = named ? `try/${units}/${named}` : `try/${units}`;
+  const { value, set } = useUnsent(form, named ? { ...first, board: named } : first, TRIED);
+  const { board, ...size } = value ?? first;
+  const own = boards.find((one) => one.own.id === board) ?? boards[0];
+  const blank: Blank = { width: mm(size.width), height: mm(size.height) };
   return (
     <InUnits units={units} graduation={units === 'in' ? '1/8 in' : '1 mm'}>
       <div className={styles.chartSettings}>
         <Select
           aria-label="Board"
           style={{ minWidth: 220 }}
-          value={chosen}
+          value={own?.own.id ?? ''}
           options={boards.map(({ own: { id, name } }) => ({ value: id, label: name }))}
-          onChange={setChosen}
+          onChange={(id) => set({ board: id })}
         />
         {(['width', 'height'] as const).map((side) => (
           <LengthField
@@ -134,11 +144,16 @@ function Freely({ toolbox, named }: { readonly toolbox: Toolbox; readonly named:
             value={blank[side]}
             least={40}
             most={600}
-            onChange={(length) => setBlank((now) => ({ ...now, [side]: mm(length) }))}
+            onChange={(length) => set({ [side]: length })}
           />
         ))}
       </div>
-      <Trial key={`${chosen} ${blank.width} ${blank.height}`} blank={blank} tool={tool} plan={null} />
+      <Trial
+        key={`${own?.own.id} ${blank.width} ${blank.height}`}
+        blank={blank}
+        tool={own?.tool ?? COMMON_BOARD}
+        plan={null}
+      />
     </InUnits>
   );
 }
