@@ -14,54 +14,54 @@ const filesIn = (folder: string, name: RegExp): string[] =>
 /** Every source of the app, its tests left out. */
 const SOURCES = filesIn('src', /(?<!\.d|\.test)\.tsx?$/);
 
-describe('the floors of the core', () => {
-  const floors = readdirSync(CORE, { withFileTypes: true }).flatMap((entry) =>
-    entry.isDirectory() ? [entry.name] : [],
-  );
-  const top = 'files';
-  const texts = floors.flatMap((floor): [string, string][] => [
-    [`${CORE}/${floor}/tried.ts`, "import React from 'react';\n\nexport const tried = React;\n"],
-    [`${CORE}/${floor}/tried.ts`, "import { db } from '../../data/db';\n\nexport const tried = db;\n"],
-    [`${CORE}/${floor}/deep/tried.ts`, `import { tried } from '../../${top}';\n\nexport const again = tried;\n`],
-    [`${CORE}/${floor}/tried.ts`, 'export const tried = (): number => Date.now();\n'],
-  ]);
-  const { stdout, stderr, status } = spawnSync(process.execPath, ['tests/helpers/lint-texts.mjs'], {
-    input: JSON.stringify(texts),
-    encoding: 'utf8',
-  });
-  const told = (): string[][] => {
-    if (status !== 0) throw new Error(stderr);
-    return JSON.parse(stdout) as string[][];
-  };
-  test.each(floors.map((floor, i) => [floor, i] as const))(
-    '%s: a file there imports no React, no storage, nothing that lies above it, and asks no clock',
-    (floor, i) => {
-      const [react, storage, above, clock] = told().slice(4 * i, 4 * i + 4);
-      expect(react!.join()).toContain('The core is pure');
-      expect(storage!.join()).toContain('may not import what stands outside src/core');
-      if (floor !== top) expect(above!.join()).toContain(`${floor} lies below ${top}`);
-      expect(clock!.join()).toContain('knows no browser and no clock');
-    },
-  );
+/** What must be refused: files that are not there, each with what stands in it. */
+const FLOOR_NAMES = readdirSync(CORE, { withFileTypes: true }).flatMap((entry) =>
+  entry.isDirectory() ? [entry.name] : [],
+);
+const TOP = 'files';
+const ON_FLOORS = FLOOR_NAMES.flatMap((floor): [string, string][] => [
+  [`${CORE}/${floor}/tried.ts`, "import React from 'react';\n\nexport const tried = React;\n"],
+  [`${CORE}/${floor}/tried.ts`, "import { db } from '../../data/db';\n\nexport const tried = db;\n"],
+  [`${CORE}/${floor}/deep/tried.ts`, `import { tried } from '../../${TOP}';\n\nexport const again = tried;\n`],
+  [`${CORE}/${floor}/tried.ts`, 'export const tried = (): number => Date.now();\n'],
+]);
+const ASKS_A_PANEL = 'export const tried = (panel: { readonly polygon: number }): number => panel.polygon;\n';
+const DRAWN_BY_ITSELF: readonly [string, string][] = [
+  ['src/ui/bench/tried.ts', "import { visibleFrom } from '@/core/fold';\n\nexport const tried = visibleFrom;\n"],
+  ['src/workers/tried.ts', "import { outlineOf } from '@/core/pattern';\n\nexport const tried = outlineOf;\n"],
+  ['src/app/tried.ts', 'export const tried = ({ polygon }: { readonly polygon: number }): number => polygon;\n'],
+  ...['src/ui/bench', 'src/workers', 'src/app', `${CORE}/${TOP}`].map((place): [string, string] => [
+    `${place}/tried.ts`,
+    ASKS_A_PANEL,
+  ]),
+];
+const MAY_ASK: readonly [string, string] = [`${CORE}/scene/tried.ts`, ASKS_A_PANEL];
+/** What the linter says of each, in one go. */
+const linted = spawnSync(process.execPath, ['tests/helpers/lint-texts.mjs'], {
+  input: JSON.stringify([...ON_FLOORS, ...DRAWN_BY_ITSELF, MAY_ASK]),
+  encoding: 'utf8',
 });
+function told(): string[][] {
+  if (linted.status !== 0) throw new Error(linted.stderr);
+  return JSON.parse(linted.stdout) as string[][];
+}
+
+test.each(FLOOR_NAMES.map((floor, i) => [floor, i] as const))(
+  '%s: a file there imports no React, no storage, nothing that lies above it, and asks no clock',
+  (floor, i) => {
+    const [react, storage, above, clock] = told().slice(4 * i, 4 * i + 4);
+    expect(react!.join()).toContain('The core is pure');
+    expect(storage!.join()).toContain('may not import what stands outside src/core');
+    if (floor !== TOP) expect(above!.join()).toContain(`${floor} lies below ${TOP}`);
+    expect(clock!.join()).toContain('knows no browser and no clock');
+  },
+);
 
 test('paper is drawn through a scene: a screen, a worker or a file that asks a panel or a pile is refused', () => {
-  const wrong = [
-    "import { visibleFrom } from '@/core/fold';\n\nexport const tried = visibleFrom;\n",
-    "import { outlineOf } from '@/core/pattern';\n\nexport const tried = outlineOf;\n",
-    'export const tried = (panel: { readonly polygon: number }): number => panel.polygon;\n',
-    'export const tried = ({ polygon }: { readonly polygon: number }): number => polygon;\n',
-  ];
-  const places = ['src/ui/bench/tried.ts', 'src/workers/tried.ts', 'src/core/files/tried.ts', 'src/app/tried.ts'];
-  const texts = places.flatMap((place) => wrong.map((text): [string, string] => [place, text]));
-  const { stdout, stderr, status } = spawnSync(process.execPath, ['tests/helpers/lint-texts.mjs'], {
-    input: JSON.stringify([...texts, ['src/core/scene/tried.ts', wrong[2]]]),
-    encoding: 'utf8',
-  });
-  if (status !== 0) throw new Error(stderr);
-  const told = JSON.parse(stdout) as string[][];
-  texts.forEach((_, i) => expect(told[i]!.join()).toContain('Paper is drawn through a scene'));
-  expect(told.at(-1)!.join()).not.toContain('Paper is drawn');
+  const said = told().slice(ON_FLOORS.length);
+  DRAWN_BY_ITSELF.forEach((_, i) => expect(said[i]!.join()).toContain('Paper is drawn through a scene'));
+  expect(said).toHaveLength(DRAWN_BY_ITSELF.length + 1);
+  expect(said.at(-1)!.join()).not.toContain('Paper is drawn');
 });
 
 /** The file a relative import, or one from the root of the sources, names. */
