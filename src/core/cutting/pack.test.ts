@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { runs } from '../../../tests/helpers/runs';
+import { atLeast, runs } from '../../../tests/helpers/runs';
 import { ALBUM } from '../../../tests/helpers/cut-lists';
 import {
   carryOutCuts,
@@ -167,7 +167,8 @@ describe('pieces that have a place on their paper', () => {
       }),
       runs(60),
     );
-    expect(Math.min(there, shared)).toBeGreaterThan(0);
+    // Of sixty lists sixteen have one there, and seven share its sheet.
+    expect(Math.min(there, shared)).toBeGreaterThanOrEqual(atLeast(3));
   });
 
   test('a motif at the left edge: four copies take four sheets, and the rest of them serves the small pieces', () => {
