@@ -1,4 +1,14 @@
-import { direction, distance, fromSegment, leastWidth, sideOf, TOLERANCE, type Point, type Segment } from '../geometry';
+import {
+  direction,
+  distance,
+  fromSegment,
+  leastWidth,
+  nearRim,
+  sideOf,
+  TOLERANCE,
+  type Point,
+  type Segment,
+} from '../geometry';
 import { LEAST, type Hinge, type Panel, type Piece } from '../pattern';
 import { paperOf, type Design, PAPERS, smallestPaperFor } from '../design';
 import { type Made, type Plan, panelName, glueAreas } from '../plan';
@@ -103,16 +113,13 @@ const leftBeside = (piece: Piece): Small[] => [...leftAtHoles(piece), ...leftAtN
 const leftAtNotches = ({ trims, panels, hinges }: Piece): Small[] =>
   trims.flatMap(({ cut, polygon }) => {
     if (cut.kind !== 'punched') return [];
-    const bitten = panels.find((panel) => polygon.some((p) => isOnRim(panel.polygon, p)));
+    const bitten = panels.find((panel) => polygon.some((p) => nearRim(panel.polygon, p, TOLERANCE.drawn)));
     const folds = bitten ? hinges.filter(({ between }) => between.includes(bitten.id)) : [];
     return folds.map(({ line }) => ({
       value: fromSegment(line, cut.centre) - cut.diameter / 2,
       part: `finger notch in the ${bitten!.name}`,
     }));
   });
-
-const isOnRim = (ring: readonly Point[], p: Point): boolean =>
-  ring.some((from, i) => fromSegment({ from, to: ring[(i + 1) % ring.length]! }, p) < TOLERANCE.drawn);
 
 const leftAtHoles = (piece: Piece): Small[] =>
   piece.holes.map(({ panel, centre, diameter }) => {

@@ -3,7 +3,7 @@ import { INCH, type Units } from '../length';
 import { drawPicture, POINT, sheetLines } from './pdf';
 import { letteringIn, textLines, type Lettering, type Printed } from './pdf-text';
 import type { PrintShape } from './print-picture';
-import { heightOf, linesOf, widthOf, type Scene } from '../scene';
+import { heightOf, scoresOf, widthOf, type Scene } from '../scene';
 import { RIM, type Page } from './tiles';
 
 /** What a bench card says. */
@@ -121,11 +121,10 @@ function drawSheets(
       (bottom + rim + p.y * scale) * POINT,
     ];
     page.pushOperators(pushGraphicsState(), ...sheetLines(drawing, at), popGraphicsState());
-    for (const { points, number } of linesOf(drawing, 'valley', 'mountain')) {
-      const [from, to] = [points[0]!, points[1]!];
+    for (const { from, to, number } of scoresOf(drawing)) {
       const [x, y] = at({ x: from.x + (to.x - from.x) * 0.3, y: from.y + (to.y - from.y) * 0.3 });
       page.drawCircle({ x, y, size: 4.2, color: rgb(1, 1, 1), borderColor: INK, borderWidth: 0.4 });
-      letters.draw(page, String(number ?? 0), { x: x - ((number ?? 0) > 9 ? 3.6 : 1.8), y: y - 2.3, size: 6.5 });
+      letters.draw(page, String(number), { x: x - (number > 9 ? 3.6 : 1.8), y: y - 2.3, size: 6.5 });
     }
     for (const upright of [false, true])
       drawTicks(page, letters, upright ? height : width, scale, units, upright, (t, out) =>

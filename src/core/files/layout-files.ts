@@ -1,10 +1,21 @@
 import { DxfWriter, point3d } from '@tarikjabiri/dxf';
 import { fenceOrder, type CutList, type Layout } from '../cutting';
 import { boxOf, type Point, type Polygon } from '../geometry';
-import { heightOf, layoutScene, linesOf, marksOf, widthOf, type Scene } from '../scene';
+import {
+  heightOf,
+  layoutScene,
+  linesOf,
+  marksOf,
+  ringsOf,
+  ringsSeen,
+  STYLE,
+  widthOf,
+  type Paint,
+  type Scene,
+} from '../scene';
 import { oneLine } from '../text';
 import { csv, guarded, length } from './csv';
-import { escaped, figure, svgFile } from './svg';
+import { escaped, figure, painted, svgFile } from './svg';
 
 /** Gap between sheets drawn in one file, mm. */
 const GAP = 20;
@@ -23,49 +34,41 @@ function sideBySide(list: CutList, { sheets }: Layout): { readonly scene: Scene;
   });
 }
 
-/** The rings of a layout by what they are: the sheet itself, its pieces, what is kept of it. All are rectangles. */
-const ringsOf = (scene: Scene): Readonly<Record<'sheet' | 'piece' | 'offcut', readonly Polygon[]>> => {
-  const [sheet, ...pieces] = scene.faces.map(({ rings }) => rings[0]!);
-  return { sheet: [sheet!], piece: pieces, offcut: marksOf(scene, 'area').flatMap(({ rings }) => rings) };
-};
-
 /** The layout as SVG at true size, y down: the groups `sheet`, `piece`, `cut`, `offcut` and `name` of each sheet. */
 export function layoutSvg(list: CutList, layout: Layout, title: string): string {
   const all = sideBySide(list, layout);
+  const { face, line, area } = STYLE.filedLayout;
   const width = all.reduce((most, { scene, left }) => Math.max(most, left + widthOf(scene)), 1);
   const height = Math.max(1, ...all.map(({ scene }) => heightOf(scene)));
   const body = all.flatMap(({ scene, left }, i) => {
     const up = (y: number): string => figure(heightOf(scene) - y);
-    const rings = ringsOf(scene);
     const box = (ring: Polygon): string => {
       const { minX, maxX, minY, maxY } = boxOf(ring);
       return `<rect x="${figure(minX)}" y="${up(maxY)}" width="${figure(maxX - minX)}" height="${figure(maxY - minY)}"/>`;
     };
-    const group = (name: string, look: string, lines: readonly string[]): string[] => [
-      `    <g id="${name}-${i + 1}" ${look}>`,
+    const group = (name: string, look: Paint, lines: readonly string[]): string[] => [
+      `    <g id="${name}-${i + 1}" ${painted(look)}>`,
       ...lines.map((line) => `      ${line}`),
       '    </g>',
     ];
     return [
       `  <g id="sheet-${i + 1}" transform="translate(${figure(left)} 0)">`,
-      ...group('edge', 'fill="none" stroke="#000000" stroke-width="0.3"', rings.sheet.map(box)),
-      ...group('offcut', 'fill="#000000" fill-opacity="0.08" stroke="none"', rings.offcut.map(box)),
-      ...group('piece', 'fill="none" stroke="#0000ff" stroke-width="0.1"', rings.piece.map(box)),
+      ...group('edge', face.stock, ringsSeen(scene, 'stock').map(box)),
+      ...group('offcut', area.offcut, ringsOf(scene, 'offcut').map(box)),
+      ...group('piece', face.paper, ringsSeen(scene, 'paper').map(box)),
       ...group(
         'cut',
-        'fill="none" stroke="#ff0000" stroke-width="0.2"',
+        line.cut,
         linesOf(scene, 'cut').map(
           ({ points: [from, to] }) =>
             `<line x1="${figure(from!.x)}" y1="${up(from!.y)}" x2="${figure(to!.x)}" y2="${up(to!.y)}"/>`,
         ),
       ),
-      ...group(
-        'name',
-        'font-family="sans-serif" font-size="5" text-anchor="middle"',
-        marksOf(scene, 'name').map(
-          ({ at, text }) => `<text x="${figure(at.x)}" y="${up(at.y)}">${escaped(text)}</text>`,
-        ),
+      `    <g id="name-${i + 1}" font-family="sans-serif" font-size="5" text-anchor="middle">`,
+      ...marksOf(scene, 'name').map(
+        ({ at, text }) => `      <text x="${figure(at.x)}" y="${up(at.y)}">${escaped(text)}</text>`,
       ),
+      '    </g>',
       '  </g>',
     ];
   });
@@ -84,17 +87,16 @@ export function layoutDxf(list: CutList, layout: Layout): string {
     const on = ({ x, y }: Point) => point3d(left + x, y);
     const ring = (layerName: keyof typeof LAYERS, polygon: Polygon): void =>
       polygon.forEach((from, i) => dxf.addLine(on(from), on(polygon[(i + 1) % polygon.length]!), { layerName }));
-    const rings = ringsOf(scene);
-    for (const sheet of rings.sheet) ring('SHEET', sheet);
+    for (const sheet of ringsSeen(scene, 'stock')) ring('SHEET', sheet);
     const names = marksOf(scene, 'name');
-    rings.piece.forEach((piece, i) => {
+    ringsSeen(scene, 'paper').forEach((piece, i) => {
       const { at, text, room } = names[i]!;
       ring('PIECE', piece);
       // A name that would break the file's lines is set on one.
       dxf.addText(on({ x: at.x - room.width / 2 + 2, y: at.y }), 4, oneLine(text), { layerName: 'NAME' });
     });
     for (const { points } of linesOf(scene, 'cut')) dxf.addLine(on(points[0]!), on(points[1]!), { layerName: 'CUT' });
-    for (const offcut of rings.offcut) ring('OFFCUT', offcut);
+    for (const offcut of ringsOf(scene, 'offcut')) ring('OFFCUT', offcut);
   }
   return dxf.stringify();
 }

@@ -27,9 +27,10 @@ import {
   heightOf,
   linesOf,
   marksOf,
-  PRINTED,
+  ringsOf,
+  scoresOf,
+  STYLE,
   widthOf,
-  type AreaKind,
   type Paint,
   type Scene,
   type Tone,
@@ -105,7 +106,7 @@ const GREYS: Partial<Record<Tone, number>> = { ink: 0, 'ink-soft': 0.45 };
 
 /** A sheet's outline, folds, cuts and glue as strokes; `at` carries the sheet's millimetres to the page's points. */
 export function sheetLines(scene: Scene, at: (p: Point) => readonly [number, number]): PDFOperator[] {
-  const areas = (of: AreaKind) => marksOf(scene, 'area').flatMap((mark) => (mark.of === of ? mark.rings : []));
+  const { face, hole, line, area } = STYLE.printed;
   const ring = (points: readonly Point[]): PDFOperator[] => [
     moveTo(...at(points[0]!)),
     ...points.slice(1).map((p) => lineTo(...at(p))),
@@ -129,19 +130,18 @@ export function sheetLines(scene: Scene, at: (p: Point) => readonly [number, num
     ];
   };
   return [
-    ...look(PRINTED.area['no-glue']),
-    ...areas('no-glue').flatMap(ring),
-    ...look(PRINTED.area.glue),
-    ...areas('glue').flatMap((polygon) => [...ring(polygon), ...hatch(polygon, at)]),
-    ...look(PRINTED.face),
+    ...look(area['no-glue']),
+    ...ringsOf(scene, 'no-glue').flatMap(ring),
+    ...look(area.glue),
+    ...ringsOf(scene, 'glue').flatMap((polygon) => [...ring(polygon), ...hatch(polygon, at)]),
+    ...look(face.paper),
     ...scene.faces.flatMap(({ rings }) => rings.flatMap(ring)),
-    ...marksOf(scene, 'hole').flatMap((hole) => ring(circle(hole.at, hole.diameter / 2, 32))),
+    ...look(hole),
+    ...marksOf(scene, 'hole').flatMap((one) => ring(circle(one.at, one.diameter / 2, 32))),
+    ...look(line.slit),
     ...linesOf(scene, 'slit').flatMap(({ points }) => path(points)),
-    ...linesOf(scene, 'valley', 'mountain').flatMap(({ kind, points }) => [
-      ...look(PRINTED.line[kind === 'mountain' ? 'mountain' : 'valley']),
-      ...path(points),
-    ]),
-    ...look(PRINTED.face),
+    ...scoresOf(scene).flatMap(({ fold, from, to }) => [...look(line[fold]), ...path([from, to])]),
+    ...look(face.paper),
   ];
 }
 
@@ -164,8 +164,7 @@ function hatch(polygon: readonly Point[], at: (p: Point) => readonly [number, nu
 
 /** Numbers the scores, beside each line where this page shows it. */
 function drawNumbers(page: PDFPage, letters: Lettering, scene: Scene, tile: Tile): void {
-  for (const { points, number } of linesOf(scene, 'valley', 'mountain')) {
-    const [from, to] = [points[0]!, points[1]!];
+  for (const { from, to, number } of scoresOf(scene))
     for (const share of [0.2, 0.8]) {
       const p = { x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share };
       if (p.x < tile.x + 4 || p.x > tile.x + tile.width - 4 || p.y < tile.y + 4 || p.y > tile.y + tile.height - 4)
@@ -175,7 +174,6 @@ function drawNumbers(page: PDFPage, letters: Lettering, scene: Scene, tile: Tile
       letters.draw(page, String(number), { x: x - letters.width(String(number), 8) / 2, y: y - 2.8, size: 8 });
       break;
     }
-  }
 }
 
 /** Crosses in the overlap with each neighbour, lettered so that the right pages meet. */

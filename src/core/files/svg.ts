@@ -1,5 +1,16 @@
 import type { Point, Polygon } from '../geometry';
-import { heightOf, linesOf, marksOf, FILED, widthOf, type AreaKind, type Line, type Paint, type Scene } from '../scene';
+import {
+  heightOf,
+  linesOf,
+  marksOf,
+  ringsOf,
+  ringsSeen,
+  scoresOf,
+  STYLE,
+  widthOf,
+  type Paint,
+  type Scene,
+} from '../scene';
 import { oneLine } from '../text';
 
 /** Figures are written to a ten-thousandth of a millimetre. */
@@ -48,7 +59,7 @@ const idOf = (name: string): string => escaped(name).replaceAll(' ', '-');
 /** Colours as machines know them. */
 const COLOURS: Readonly<Partial<Record<string, string>>> = { ink: '#000000', cut: '#ff0000', fold: '#0000ff' };
 /** A paint as the attributes of a group. */
-const drawn = ({ fill, cover, stroke, width, dash }: Paint): string =>
+export const painted = ({ fill, cover, stroke, width, dash }: Paint): string =>
   [
     `fill="${fill ? COLOURS[fill] : 'none'}"`,
     ...(cover === undefined ? [] : [`fill-opacity="${cover}"`]),
@@ -58,11 +69,11 @@ const drawn = ({ fill, cover, stroke, width, dash }: Paint): string =>
   ].join(' ');
 
 function layers(scene: Scene, prefix: string): string[] {
-  const { box, faces } = scene;
+  const { box } = scene;
   const [x, y] = [(p: Point): string => figure(p.x - box.minX), (p: Point): string => figure(box.maxY - p.y)];
   const ring = (polygon: Polygon): string => `M${polygon.map((p) => `${x(p)} ${y(p)}`).join('L')}Z`;
   const group = (id: string, look: Paint, body: readonly string[]): string[] => [
-    `  <g id="${prefix}${id}" ${drawn(look)}>`,
+    `  <g id="${prefix}${id}" ${painted(look)}>`,
     ...body.map((line) => `    ${line}`),
     '  </g>',
   ];
@@ -72,36 +83,36 @@ function layers(scene: Scene, prefix: string): string[] {
       look,
       rings.map((polygon) => `<path d="${ring(polygon)}"/>`),
     );
-  const line = ({ points: [from, to] }: Line, more = '', dash = ''): string =>
-    `<line ${more}x1="${x(from!)}" y1="${y(from!)}" x2="${x(to!)}" y2="${y(to!)}"${dash}/>`;
-  const score = (one: Line): string =>
-    line(
-      one,
-      `id="${escaped(one.id ?? '')}" class="${one.kind}" `,
-      ` stroke-dasharray="${FILED.dash[one.kind === 'mountain' ? 'mountain' : 'valley'].join(' ')}"`,
-    );
-  const rings = (kind: AreaKind): readonly Polygon[] =>
-    marksOf(scene, 'area').flatMap((mark) => (mark.of === kind ? mark.rings : []));
-  const own = (stuff: 'paper' | 'stock'): readonly Polygon[] =>
-    faces.flatMap((face) => (face.stuff === stuff ? face.rings : []));
-  const stock = own('stock');
+  const ends = (from: Point, to: Point): string => `x1="${x(from)}" y1="${y(from)}" x2="${x(to)}" y2="${y(to)}"`;
+  const { face, hole, line, area: areas } = STYLE.filed;
+  const { dash: _each, ...score } = line.valley;
+  const stock = ringsSeen(scene, 'stock');
   return [
-    ...(stock.length > 0 ? [...area('paper', FILED.stock, stock), ...area('blank', FILED.blank, rings('blank'))] : []),
-    ...area('glue', FILED.glue, rings('glue')),
-    ...area('no-glue', FILED['no-glue'], rings('no-glue')),
-    ...group('score', FILED.score, linesOf(scene, 'valley', 'mountain').map(score)),
+    ...(stock.length > 0
+      ? [...area('paper', face.stock, stock), ...area('blank', areas.blank, ringsOf(scene, 'blank'))]
+      : []),
+    ...area('glue', areas.glue, ringsOf(scene, 'glue')),
+    ...area('no-glue', areas['no-glue'], ringsOf(scene, 'no-glue')),
+    ...group(
+      'score',
+      score,
+      scoresOf(scene).map(
+        ({ id, fold, from, to }) =>
+          `<line id="${escaped(id)}" class="${fold}" ${ends(from, to)} stroke-dasharray="${line[fold].dash.join(' ')}"/>`,
+      ),
+    ),
     ...group(
       'hole',
-      FILED.hole,
+      hole,
       marksOf(scene, 'hole').map(
         ({ at, diameter }) => `<circle cx="${x(at)}" cy="${y(at)}" r="${figure(diameter / 2)}"/>`,
       ),
     ),
     ...group(
       'slit',
-      FILED.slit,
-      linesOf(scene, 'slit').map((slit) => line(slit)),
+      line.slit,
+      linesOf(scene, 'slit').map(({ points: [from, to] }) => `<line ${ends(from!, to!)}/>`),
     ),
-    ...area('cut', FILED.face, own('paper')),
+    ...area('cut', face.paper, ringsSeen(scene, 'paper')),
   ];
 }

@@ -1,5 +1,16 @@
 import { apply, type Affine } from './affine';
-import { cross, direction, distance, dot, minus, sideOf, type Frame, type Point, type Segment } from './point';
+import {
+  cross,
+  direction,
+  distance,
+  dot,
+  fromSegment,
+  minus,
+  sideOf,
+  type Frame,
+  type Point,
+  type Segment,
+} from './point';
 
 /** A simple polygon in millimetres, without a repeated last point. Anticlockwise unless a fold reflected it. */
 export type Polygon<F extends Frame = Frame> = readonly Point<F>[];
@@ -58,6 +69,10 @@ export function contains<F extends Frame>(polygon: Polygon<F>, p: Point<F>): boo
   }
   return inside;
 }
+
+/** True where a place lies no further from the rim of a polygon than that, inside it or out. */
+export const nearRim = <F extends Frame>(polygon: Polygon<F>, p: Point<F>, within: number): boolean =>
+  polygon.some((from, i) => fromSegment({ from, to: polygon[(i + 1) % polygon.length]! }, p) <= within);
 
 /** The mean of a polygon's corners; inside it where it is convex. */
 export const centreOf = <F extends Frame>(polygon: Polygon<F>): Point<F> =>

@@ -16,10 +16,8 @@ import {
   type View,
 } from '../fold';
 import {
-  apply,
   applyAll,
   compose,
-  IDENTITY,
   minus,
   plus3,
   poseWithin,
@@ -33,7 +31,7 @@ import type { Design } from '../design';
 import { basePieces, glueAreas, keepDry, type Made, ownPaper, partNamed, viewOf } from '../plan';
 import { alongContents, seatIn } from '../fit';
 import type { Edge } from '../pattern';
-import { areaOf, carried, onStock, pileScene, stillScene, tableScene, uncutScene, type Scene } from '../scene';
+import { areaOf, carried, onScene, onStock, pileScene, stillScene, tableScene, uncutScene, type Scene } from '../scene';
 import { cutFromSheet } from './print';
 import type { StepPicture } from './step-picture';
 import { dressing, finishedFront, frontScene, gluedFlat, inPile, leafOn } from './dressing';
@@ -135,15 +133,7 @@ function gluedStep(
     faces: sheet.faces.map((face) => ({ ...face, side: glued.side })),
     marks: [
       ...sheet.marks,
-      ...(ribbon
-        ? [
-            {
-              kind: 'ribbon' as const,
-              from: apply<'scene'>(IDENTITY, ribbon.from),
-              to: apply<'scene'>(IDENTITY, ribbon.to),
-            },
-          ]
-        : []),
+      ...(ribbon ? [{ kind: 'ribbon' as const, from: onScene(ribbon.from), to: onScene(ribbon.to) }] : []),
       ...laid.map((polygon) => areaOf('laid', polygon)),
     ],
   };

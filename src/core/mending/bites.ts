@@ -10,7 +10,7 @@ import {
   contains,
   difference,
   distance,
-  fromSegment,
+  nearRim,
   intersection,
   leastWidth,
   plainRings,
@@ -80,8 +80,7 @@ export function bitesOf(piece: Piece, sheet: Sheet, lay: Affine, limit = Infinit
 
 /** True for a point that has paper of a panel all round it. */
 const isWithin = (polygon: Polygon<'sheet'>, p: Point<'sheet'>): boolean =>
-  contains(polygon, p) &&
-  polygon.every((from, i) => fromSegment({ from, to: polygon[(i + 1) % polygon.length]! }, p) > SLIVER);
+  contains(polygon, p) && !nearRim(polygon, p, SLIVER);
 
 /** A corner that comes off with what is torn: so little of a panel, and no more than that, mm². From memory. */
 const CORNER = { share: 0.1, area: 200 };

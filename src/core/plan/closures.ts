@@ -1,7 +1,7 @@
 import { claimsOf, type Facts } from '../constructions';
 import { foldedBox, inView, outOfView, type Layer, type View } from '../fold';
 import { inches, mm, type Mm } from '../length';
-import { apply, contains, fromSegment, invert, TOLERANCE, type Point } from '../geometry';
+import { apply, contains, invert, nearRim, TOLERANCE, type Point } from '../geometry';
 import type { Hole } from '../pattern';
 import type { Design, Closure } from '../design';
 import type { Made, MadePiece } from './made';
@@ -105,10 +105,7 @@ function holdsFixing(made: Folded, at: Point<'folded'>): boolean {
   const { view, layers } = seenFromFlap(made);
   const p = outOfView(view, at);
   const polygon = layers.find((layer) => contains(layer.polygon, p))?.polygon ?? [];
-  return (
-    polygon.length > 0 &&
-    polygon.every((from, i) => fromSegment({ from, to: polygon[(i + 1) % polygon.length]! }, p) > FIXING / 2 + BESIDE)
-  );
+  return polygon.length > 0 && !nearRim(polygon, p, FIXING / 2 + BESIDE);
 }
 
 /** The side of the finished thing that its closing flap lies on. */

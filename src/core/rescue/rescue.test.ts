@@ -44,6 +44,9 @@ const KINDS: readonly WayKind[] = ['as-it-is', 'mend', 'other-holder', 'other-co
 function ways(...about: Parameters<typeof mishap>): WaysOut {
   const all = allWaysOut(mishap(...about), say);
   for (const { kind } of all.ways) expect(KINDS).toContain(kind);
+  // Nobody could choose between two of one name.
+  const titles = all.ways.map(({ title }) => title);
+  expect(titles).toEqual([...new Set(titles)]);
   return all;
 }
 const sheetOf = (one: Mishap) => {

@@ -1,5 +1,16 @@
-import { apply, applyAll, boxOf, contains, invert, type Box, type Frame, type Point } from '../geometry';
-import type { AreaKind, AreaMark, Face, Line, Scene, SceneMark } from './scene';
+import {
+  apply,
+  applyAll,
+  boxOf,
+  contains,
+  invert,
+  type Box,
+  type Frame,
+  type Point,
+  type Polygon,
+  type Segment,
+} from '../geometry';
+import type { AreaKind, AreaMark, Face, Line, Scene, SceneMark, Stuff } from './scene';
 
 /** Width and height of what a scene is about, mm. */
 export const widthOf = ({ box }: Pick<Scene, 'box'>): number => box.maxX - box.minX;
@@ -39,6 +50,29 @@ export const marksOf = <K extends SceneMark['kind']>(
   ...kinds: readonly K[]
 ): readonly Extract<SceneMark, { kind: K }>[] =>
   marks.filter((mark): mark is Extract<SceneMark, { kind: K }> => kinds.some((kind) => kind === mark.kind));
+
+/** The rings of all areas of a kind. */
+export const ringsOf = ({ marks }: Pick<Scene, 'marks'>, of: AreaKind): readonly Polygon<'scene'>[] =>
+  marks.flatMap((mark) => (mark.kind === 'area' && mark.of === of ? mark.rings : []));
+
+/** What is seen of the faces of one stuff. */
+export const ringsSeen = ({ faces }: Pick<Scene, 'faces'>, stuff: Stuff): readonly Polygon<'scene'>[] =>
+  faces.flatMap((face) => (face.stuff === stuff ? face.rings : []));
+
+/** A numbered score of a flat piece. */
+export interface ScoreLine extends Segment<'scene'> {
+  readonly id: string;
+  readonly number: number;
+  readonly fold: 'valley' | 'mountain';
+}
+
+/** The scores of a flat piece, in the order of their numbers. */
+export const scoresOf = ({ faces }: Pick<Scene, 'faces'>): readonly ScoreLine[] =>
+  faces
+    .flatMap(({ lines }) => lines)
+    .flatMap(({ kind, points: [from, to], id = '', number = 0 }) =>
+      (kind === 'valley' || kind === 'mountain') && from && to ? [{ id, number, fold: kind, from, to }] : [],
+    );
 
 /** Lines of one kind, on all faces. */
 export const linesOf = ({ faces }: Pick<Scene, 'faces'>, ...kinds: readonly Line['kind'][]): readonly Line[] =>

@@ -16,12 +16,25 @@ export type {
   Stuff,
 } from './scene';
 export { pileScene, type OnPile, type PileSight } from './pile';
-export { areaOf, sheetScene, uncutScene, type OnSheet } from './sheet';
+export { areaOf, onScene, sheetScene, uncutScene, type OnSheet } from './sheet';
 export { inFrom, scarredScene, tableScene } from './table';
 export { carried } from './carried';
 export { onStock } from './stock';
 export { layoutScene } from './layout';
 export { spaceScene, stillScene } from './space';
-export { areaAt, drawnBox, facesAt, heightOf, linesOf, marksOf, placeOf, seenOnly, widthOf } from './ask';
-export { facePaint, lookOf, printedShade, FILED, PRINTED, STYLE, type DrawStyle, type Paint, type Tone } from './style';
+export {
+  areaAt,
+  drawnBox,
+  facesAt,
+  heightOf,
+  linesOf,
+  marksOf,
+  placeOf,
+  ringsOf,
+  ringsSeen,
+  scoresOf,
+  seenOnly,
+  widthOf,
+} from './ask';
+export { facePaint, lookOf, printedShade, STYLE, type DrawStyle, type Paint, type Tone } from './style';
 export { sceneText } from './text';

@@ -2,6 +2,7 @@ import type { SheetKind, SheetLayout } from '../cutting';
 import { applyAll, centreOf, IDENTITY, translation, type Affine } from '../geometry';
 import { rect } from '../pattern';
 import type { Face, SceneMark, Scene } from './scene';
+import { areaOf, sheetFace } from './sheet';
 import { stockFace } from './stock';
 
 /** A sheet with the pieces that are cut from it, each a face by its place in the list, the cuts, and what is kept of it. */
@@ -16,19 +17,7 @@ export function layoutScene(
     const own = one.turned ? [corners[3]!, ...corners.slice(0, 3)] : corners;
     // Turned a quarter anticlockwise about its corner, and back onto the sheet.
     const map: Affine = one.turned ? [0, 1, -1, 0, one.x + one.width, one.y] : translation(one.x, one.y);
-    return {
-      id: String(i),
-      piece: one.piece,
-      panel: null,
-      side: 'inside',
-      stuff: 'paper',
-      own: [own],
-      map,
-      rings: [applyAll<'scene'>(map, own)],
-      depth: 0,
-      light: 1,
-      lines: [],
-    };
+    return { ...sheetFace(one.piece, [own], []), id: String(i), map, rings: [applyAll<'scene'>(map, own)] };
   });
   const stock = stockFace(
     name,
@@ -48,9 +37,7 @@ export function layoutScene(
     faces: [stock, ...pieces],
     marks: [
       ...offcuts.map(({ x, y, width: wide, height: high }, i): SceneMark => ({
-        kind: 'area',
-        of: 'offcut',
-        rings: [rect(x, y, x + wide, y + high).map((p) => ({ x: p.x, y: p.y }))],
+        ...areaOf('offcut', rect(x, y, x + wide, y + high)),
         id: String(i),
       })),
       ...pieces.map(({ piece, rings: [ring] }, i): SceneMark => {

@@ -11,6 +11,7 @@ import {
   type Point,
   type Polygon,
 } from '../geometry';
+import { sheetFace } from './sheet';
 import { foldLines, foldsOf, stuffOf, type AreaKind, type Face, type SceneMark, type Scene } from './scene';
 
 /** A rectangle in a view, its corner nearest the mouth, mm. */
@@ -118,18 +119,13 @@ export function pileScene({ stack, view, from }: PileSight, on: OnPile = {}): Sc
   const outlying = (name: string, seat: Seat, title?: string): Face => {
     const ring = seatRing(seat);
     return {
+      ...sheetFace('contents', [ring.map(({ x, y }) => ({ x, y }))], []),
       id: name,
-      piece: 'contents',
-      panel: null,
-      side: 'inside',
       stuff: 'contents',
       ...(title !== undefined && { title }),
-      own: [ring as Polygon as Polygon<'sheet'>],
       map: frame,
       rings: rings([ring]),
       depth: stack.layers.length,
-      light: 1,
-      lines: [],
     };
   };
   const { contents } = on;

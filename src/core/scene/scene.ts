@@ -1,6 +1,6 @@
 import {
   apply,
-  fromSegment,
+  nearRim,
   TOLERANCE,
   type Affine,
   type Box,
@@ -154,9 +154,10 @@ export interface SpaceScene {
 
 /** The folds along a panel’s rim. What hangs on a strip that goes round an edge has its fold beyond the strip: none of its own. */
 export function foldsOf(panel: string, own: Polygon<'sheet'>, hinges: readonly Hinge[]): readonly Hinge[] {
-  const onRim = (p: Point<'sheet'>): boolean =>
-    own.some((from, i) => fromSegment({ from, to: own[(i + 1) % own.length]! }, p) < TOLERANCE.drawn);
-  return hinges.filter(({ between, line }) => between.some((id) => id === panel) && onRim(line.from) && onRim(line.to));
+  return hinges.filter(
+    ({ between, line }) =>
+      between.some((id) => id === panel) && [line.from, line.to].every((p) => nearRim(own, p, TOLERANCE.drawn)),
+  );
 }
 /** The same where a map carries them. */
 export const foldLines = (folds: readonly Hinge[], map: Affine): readonly Line[] =>

@@ -16,11 +16,12 @@ export interface OnSheet {
 }
 
 /** Paper seen from its inside as it lies on the table: a sheet's own places are the scene's. */
-export const seen = (p: Point<'sheet'>): Point<'scene'> => ({ x: p.x, y: p.y });
-const seenAll = (polygons: readonly Polygon<'sheet'>[]): Polygon<'scene'>[] => polygons.map((ring) => ring.map(seen));
+export const onScene = (p: Point<'sheet'>): Point<'scene'> => ({ x: p.x, y: p.y });
+const seenAll = (polygons: readonly Polygon<'sheet'>[]): Polygon<'scene'>[] =>
+  polygons.map((ring) => ring.map(onScene));
 export const lineOf = (kind: Line['kind'], { from, to }: Segment<'sheet'>, more: Partial<Line> = {}): Line => ({
   kind,
-  points: [seen(from), seen(to)],
+  points: [onScene(from), onScene(to)],
   ...more,
 });
 /** An area of a flat sheet as a mark on it. */
@@ -49,8 +50,8 @@ export const sheetFace = (piece: string, own: readonly Polygon<'sheet'>[], lines
 export const anchorsOf = (blank: Blank): readonly Anchor[] =>
   ([1, 2, 3, 4] as const).map((edge) => ({
     edge,
-    from: seen(onEdge(blank, edge, 0)),
-    to: seen(onEdge(blank, edge, edgeLength(blank, edge))),
+    from: onScene(onEdge(blank, edge, 0)),
+    to: onScene(onEdge(blank, edge, edgeLength(blank, edge))),
   }));
 
 export const sceneOf = (
@@ -91,7 +92,7 @@ export function sheetScene(piece: Piece, on: OnSheet = {}): Scene {
         panels.filter(({ id }) => id === on.front).map(({ polygon }) => polygon),
       ),
       ...area('contents', on.contents ? [on.contents] : []),
-      ...holes.map(({ centre, diameter }): SceneMark => ({ kind: 'hole', at: seen(centre), diameter })),
+      ...holes.map(({ centre, diameter }): SceneMark => ({ kind: 'hole', at: onScene(centre), diameter })),
       ...panels.map((panel): SceneMark => {
         const { minX, maxX, minY, maxY } = boxOf(panel.polygon);
         const [x, y] = polygonCentroid(panel.polygon.map((p): [number, number] => [p.x, p.y]));

@@ -27,7 +27,7 @@ export type Tone =
 /** Areas that are told by what fills them, not by a colour. */
 export type Hatch = 'glue-hatch' | 'dry-dots' | 'offcut-hatch';
 
-/** How one thing is drawn; widths and dashes are in pixels on a screen, and never grow with the drawing. */
+/** How one thing is drawn; widths and dashes are in pixels on a screen, millimetres on paper, and never grow with the drawing. */
 export interface Paint {
   readonly fill?: Tone | Hatch;
   /** How much of what lies under the fill is covered, 0 to 1; all where left out. */
@@ -253,7 +253,47 @@ const STILL: DrawStyle = {
   state: {},
 };
 
-/** How each kind of picture is drawn: the one place that says what is seen of paper, on every screen and in both themes. */
+/** Dashes of score lines on paper and in files, mm: told by their kind, not by colour. */
+const DASH = { valley: [4, 2], mountain: [6, 1.5, 1, 1.5] } as const;
+
+const INKED = { stroke: 'ink', width: 0.25 } as const satisfies Paint;
+/** A flat piece on a printed page; widths and dashes in millimetres of the page. */
+const PRINTED = {
+  face: { paper: INKED },
+  hole: INKED,
+  line: { slit: INKED, valley: { ...INKED, dash: DASH.valley }, mountain: { ...INKED, dash: DASH.mountain } },
+  area: {
+    'no-glue': { stroke: 'ink-soft', width: 0.15, dash: [0.4, 0.8] },
+    glue: { fill: 'glue-hatch', stroke: 'ink-soft', width: 0.2 },
+  },
+  state: {},
+} as const satisfies DrawStyle;
+
+const CUT = { stroke: 'cut', width: 0.2 } as const satisfies Paint;
+const SCORE = { stroke: 'fold', width: 0.2 } as const satisfies Paint;
+const THIN = { stroke: 'ink', width: 0.1 } as const satisfies Paint;
+/** A flat piece in a file for machines: what is cut by one tone, what is scored by another; millimetres. */
+const FILED = {
+  face: { paper: CUT, stock: THIN },
+  hole: CUT,
+  line: { slit: CUT, valley: { ...SCORE, dash: DASH.valley }, mountain: { ...SCORE, dash: DASH.mountain } },
+  area: {
+    blank: { ...THIN, dash: [2, 2] },
+    glue: { fill: 'ink', cover: 0.15 },
+    'no-glue': { ...THIN, dash: [0.5, 1] },
+  },
+  state: {},
+} as const satisfies DrawStyle;
+
+/** A sheet with its pieces in such a file. */
+const FILED_LAYOUT = {
+  face: { stock: { stroke: 'ink', width: 0.3 }, paper: { stroke: 'fold', width: 0.1 } },
+  line: { cut: CUT },
+  area: { offcut: { fill: 'ink', cover: 0.08 } },
+  state: {},
+} as const satisfies DrawStyle;
+
+/** How each kind of picture is drawn: the one place that says what is seen of paper, on every screen, in both themes, in print and files. */
 export const STYLE = {
   sheet: SHEET,
   stock: STOCK,
@@ -268,6 +308,9 @@ export const STYLE = {
   page: PAGE,
   worked: WORKED,
   still: STILL,
+  printed: PRINTED,
+  filed: FILED,
+  filedLayout: FILED_LAYOUT,
 } as const satisfies Record<string, DrawStyle>;
 
 /** How a picture is drawn where nobody says otherwise. */
@@ -278,39 +321,6 @@ export const facePaint = (
   look: DrawStyle,
   { stuff, side }: { readonly stuff: Stuff; readonly side: Side },
 ): Paint | null => (stuff === 'paper' && side === 'outside' ? look.outside : undefined) ?? look.face[stuff] ?? null;
-
-/** Dashes of score lines on paper and in files, mm: told by their kind, not by colour. */
-const DASH = { valley: [4, 2], mountain: [6, 1.5, 1, 1.5] } as const;
-
-/** The same on a printed page; widths and dashes in millimetres of the page. */
-export const PRINTED = {
-  face: { stroke: 'ink', width: 0.25 },
-  hole: { stroke: 'ink', width: 0.25 },
-  line: {
-    slit: { stroke: 'ink', width: 0.25 },
-    valley: { stroke: 'ink', width: 0.25, dash: DASH.valley },
-    mountain: { stroke: 'ink', width: 0.25, dash: DASH.mountain },
-  },
-  area: {
-    'no-glue': { stroke: 'ink-soft', width: 0.15, dash: [0.4, 0.8] },
-    glue: { fill: 'glue-hatch', stroke: 'ink-soft', width: 0.2 },
-  },
-} as const satisfies Readonly<Record<string, Paint | Readonly<Record<string, Paint>>>>;
-
-const CUT: Paint = { stroke: 'cut', width: 0.2 };
-const THIN: Paint = { stroke: 'ink', width: 0.1 };
-/** The same in a file for machines: what is cut by one tone, what is scored by another; millimetres. */
-export const FILED = {
-  face: CUT,
-  stock: THIN,
-  hole: CUT,
-  slit: CUT,
-  score: { stroke: 'fold', width: 0.2 },
-  dash: DASH,
-  blank: { ...THIN, dash: [2, 2] },
-  glue: { fill: 'ink', cover: 0.15 },
-  'no-glue': { ...THIN, dash: [0.5, 1] },
-} as const satisfies Readonly<Record<string, Paint | typeof DASH>>;
 
 /**
  * How dark a face is printed: 1 leaves the paper white, 0 prints black. The outside of a sheet is a little darker than its

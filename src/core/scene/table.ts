@@ -1,8 +1,8 @@
-import { contains, distance, type Point, type Polygon, type Segment } from '../geometry';
+import { contains, nearRim, type Point, type Polygon, type Segment } from '../geometry';
 import { edgeLength, onEdge, type Blank, type Edge, type Panel, type Piece } from '../pattern';
 import { simulate, type Move, type Tool } from '../tools';
 import type { Line, Scene, SceneMark } from './scene';
-import { areaOf, lineOf, sceneOf, seen, sheetFace } from './sheet';
+import { areaOf, lineOf, sceneOf, onScene, sheetFace } from './sheet';
 
 /** The place so far along an edge and so deep in from it. */
 export function inFrom(blank: Blank, edge: Edge, along: number, deep: number): Point<'sheet'> {
@@ -15,14 +15,7 @@ export function inFrom(blank: Blank, edge: Edge, along: number, deep: number): P
 const RIM = 0.05;
 /** True where paper is left, its rim counted in. */
 const liesOn = (paper: readonly Polygon<'sheet'>[], p: Point<'sheet'>): boolean =>
-  paper.some(
-    (ring) =>
-      contains(ring, p) ||
-      ring.some((a, i) => {
-        const b = ring[(i + 1) % ring.length]!;
-        return distance(a, p) + distance(p, b) < distance(a, b) + RIM;
-      }),
-  );
+  paper.some((ring) => contains(ring, p) || nearRim(ring, p, RIM));
 
 /** A sheet by the name of the piece it becomes, and its size before anything is cut off. */
 type Uncut = Pick<Piece, 'name' | 'blank'>;
@@ -49,12 +42,12 @@ export function tableScene({ name, blank }: Uncut, tool: Tool, moves: readonly M
       ...now.slits.map((slit, i) => lineOf('slit', slit, isNew(i, before.slits.length))),
       ...now.cuts
         .slice(before.cuts.length)
-        .map((path): Line => ({ kind: 'cut', points: path.map(seen), state: 'fresh' })),
+        .map((path): Line => ({ kind: 'cut', points: path.map(onScene), state: 'fresh' })),
     ]),
     [
       ...now.holes.map(({ centre, diameter }, i): SceneMark => ({
         kind: 'hole',
-        at: seen(centre),
+        at: onScene(centre),
         diameter,
         ...isNew(i, before.holes.length),
       })),
@@ -62,7 +55,7 @@ export function tableScene({ name, blank }: Uncut, tool: Tool, moves: readonly M
       ...moves.flatMap((move, i): SceneMark[] => {
         if (move.do !== 'mark') return [];
         const at = inFrom(blank, move.edge, move.at, move.deep ?? 0);
-        return i >= done || liesOn(before.paper, at) ? [{ kind: 'mark', at: seen(at), ...isNew(i, done) }] : [];
+        return i >= done || liesOn(before.paper, at) ? [{ kind: 'mark', at: onScene(at), ...isNew(i, done) }] : [];
       }),
     ],
   );

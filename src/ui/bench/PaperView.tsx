@@ -267,7 +267,6 @@ function FinishedFront({ made, design }: Pick<PaperViewProps, 'made' | 'design'>
     <figure className={styles.result}>
       <SmallPicture
         picture={scene}
-        scale={Infinity}
         room={FACE}
         label={`The finished front${landed ? `, with ${Math.round(landed.share * 100)} % of the window on it` : ''}`}
       />

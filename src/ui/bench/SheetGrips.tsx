@@ -5,7 +5,7 @@ import type { Made } from '@/core/plan';
 import { Grab } from '../draw/Grab';
 import { useUnits } from '../parts/InUnits';
 import type { SheetSeat } from '@/core/looks';
-import { linesOf, type Scene } from '@/core/scene';
+import { scoresOf, type Scene } from '@/core/scene';
 import type { OnScreen } from '../draw/SceneDrawn';
 import type { Dragging } from './useDrag';
 
@@ -27,14 +27,14 @@ export function FoldGrips({
   const { graduation, say } = useUnits();
   const step = stepOf(graduation) || 1;
   return made.built.grips.map((grip: Grip) => {
-    const score = linesOf(scene, 'valley', 'mountain').find(({ id }) => id === grip.hinge);
+    const score = scoresOf(scene).find(({ id }) => id === grip.hinge);
     if (!score) return null;
     const { along, does } = grip;
     const ease = made.fit?.ease;
     return (
       <Grab
         key={`${grip.hinge}-${grip.label}`}
-        at={at(middle(score.points[0]!, score.points[1]!))}
+        at={at(middle(score.from, score.to))}
         label={`Score ${score.number}: ${grip.label}`}
         text={does.kind === 'option' ? say(does.from) : `room ${say(ease?.width ?? 0)} by ${say(ease?.height ?? 0)}`}
         value={does.kind === 'option' ? does.from : (ease?.[does.side] ?? 0)}

@@ -30,17 +30,14 @@ export function StepPicture({ picture, made, design, size = SMALL }: StepPicture
   const scale = scaleFor(scene, picture, made, size);
   const sight = sightOf(scene, scale, (size - widthOf(scene) * scale) / 2, (size - heightOf(scene) * scale) / 2);
   const flat = picture.kind === 'flat' && !picture.done ? picture : null;
+  const onTable = flat && !flat.cut && !flat.glued ? flat : null;
   return (
     <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} className={styles.picture} aria-hidden="true">
-      {flat && !flat.cut && !flat.glued && (
-        <OnTool picture={flat} made={made} design={design} scale={scale} side={size} />
-      )}
+      {onTable && <OnTool picture={onTable} made={made} design={design} scale={scale} side={size} />}
       <SceneDrawn scene={scene} sight={sight} look={lookFor(picture)} />
       {flat?.cut && <Rails scene={scene} sight={sight} />}
       {flat?.glued?.from !== undefined && <ScoreNumber picture={flat} made={made} scene={scene} sight={sight} />}
-      {flat && !flat.cut && !flat.glued && (
-        <OnSheet picture={flat} made={made} scene={scene} sight={sight} side={size} />
-      )}
+      {onTable && <OnSheet picture={onTable} made={made} scene={scene} sight={sight} side={size} />}
     </svg>
   );
 }

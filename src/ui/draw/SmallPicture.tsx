@@ -3,8 +3,8 @@ import { SceneDrawn, sightOf } from './SceneDrawn';
 
 interface SmallPictureProps {
   readonly picture: Scene;
-  /** Pixels to a millimetre where there is room for it; only what is larger is drawn smaller. */
-  readonly scale: number;
+  /** Pixels to a millimetre where there is room for it; as large as there is room where left out. */
+  readonly scale?: number;
   readonly room?: { readonly width: number; readonly height: number };
   /** What it shows, where it is more than decoration. */
   readonly label?: string | undefined;
@@ -16,7 +16,7 @@ interface SmallPictureProps {
 const RIM = 2;
 
 /** A scene as a picture of its own, as large as there is room: also what sticks out of it takes room. */
-export function SmallPicture({ picture, scale, room, label, look }: SmallPictureProps) {
+export function SmallPicture({ picture, scale = Infinity, room, label, look }: SmallPictureProps) {
   const box = drawnBox(picture);
   const [width, height] = [widthOf({ box }), heightOf({ box })];
   const drawn = room ? Math.min(scale, room.width / width, room.height / height) : scale;

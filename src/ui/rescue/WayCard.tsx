@@ -36,5 +36,5 @@ export function WayCard({ way, onTake }: { readonly way: ShownWay; readonly onTa
 function WayDrawing({ way: { picture, scarred, title } }: { readonly way: ShownWay }) {
   if (!picture) return null;
   const label = scarred ? `${title}, seen from the ${scarred}, its scars marked` : undefined;
-  return <SmallPicture picture={picture} scale={scarred ? Infinity : 1} room={ROOM} label={label} />;
+  return <SmallPicture picture={picture} {...(!scarred && { scale: 1 })} room={ROOM} label={label} />;
 }

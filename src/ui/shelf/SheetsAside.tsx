@@ -82,7 +82,6 @@ function Drawn({ sheet: { blank, drawn, piece } }: { readonly sheet: SpoiledShee
   return (
     <SmallPicture
       picture={scarredScene({ name: piece, blank: whole }, paper, marks)}
-      scale={Infinity}
       room={{ width: SIDE, height: SIDE }}
       label={`The ${piece} as it was set aside`}
       look={STYLE.aside}

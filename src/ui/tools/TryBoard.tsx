@@ -110,9 +110,9 @@ function AlongPlan({ project }: { readonly project: Project }) {
   );
 }
 
-const side = z.number().min(1).max(10_000);
+const length = z.number().min(1).max(10_000);
 /** The sheet that is tried, mm, and on which board. */
-const TRIED = z.object({ board: z.string(), width: side, height: side });
+const TRIED = z.object({ board: z.string(), width: length, height: length });
 const IN: z.infer<typeof TRIED> = { board: '', width: inches(6), height: inches(6) };
 const METRIC: z.infer<typeof TRIED> = { board: '', width: 150, height: 150 };
 
@@ -121,11 +121,11 @@ function Freely({ toolbox, named }: { readonly toolbox: Toolbox; readonly named:
   const { units } = useUnits();
   const boards = boardsOf(toolbox).filter(({ tool }) => planTool(tool).hands);
   const first = units === 'in' ? IN : METRIC;
-  // What an address names comes before what was tried last.
-  const form = named ? `try/${units}/${named}` : `try/${units}`;
-  const { value, set } = useUnsent(form, named ? { ...first, board: named } : first, TRIED);
+  const { value, set } = useUnsent(`try/${units}`, first, TRIED);
   const { board, ...size } = value ?? first;
-  const own = boards.find((one) => one.own.id === board) ?? boards[0];
+  // What an address names comes before what was tried last, until another is chosen.
+  const [chosen, setChosen] = useState(named);
+  const own = boards.find((one) => one.own.id === (chosen ?? board)) ?? boards[0];
   const blank: Blank = { width: mm(size.width), height: mm(size.height) };
   return (
     <InUnits units={units} graduation={units === 'in' ? '1/8 in' : '1 mm'}>
@@ -135,7 +135,10 @@ function Freely({ toolbox, named }: { readonly toolbox: Toolbox; readonly named:
           style={{ minWidth: 220 }}
           value={own?.own.id ?? ''}
           options={boards.map(({ own: { id, name } }) => ({ value: id, label: name }))}
-          onChange={(id) => set({ board: id })}
+          onChange={(id) => {
+            setChosen(id);
+            set({ board: id });
+          }}
         />
         {(['width', 'height'] as const).map((side) => (
           <LengthField
@@ -144,7 +147,7 @@ function Freely({ toolbox, named }: { readonly toolbox: Toolbox; readonly named:
             value={blank[side]}
             least={40}
             most={600}
-            onChange={(length) => set({ [side]: length })}
+            onChange={(now) => set({ [side]: now })}
           />
         ))}
       </div>

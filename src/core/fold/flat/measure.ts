@@ -16,7 +16,7 @@ import {
   type Point,
   type Polygon,
   centreOf,
-  fromSegment,
+  nearRim,
   TOLERANCE,
 } from '../../geometry';
 import { layerOf, type Layer, type Side, type Stack } from './stack';
@@ -139,8 +139,7 @@ const outlineKey = (polygon: Polygon<'folded'>): string =>
 
 /** True where paper lies over a point and all round it: of two that meet in a line neither lies over that line. */
 const liesOver = (polygon: Polygon<'folded'>, p: Point<'folded'>): boolean =>
-  contains(polygon, p) &&
-  polygon.every((from, i) => fromSegment({ from, to: polygon[(i + 1) % polygon.length]! }, p) > TOLERANCE.folded);
+  contains(polygon, p) && !nearRim(polygon, p, TOLERANCE.folded);
 
 /** The middle of a convex polygon and points just inside its corners. */
 function probes(polygon: Polygon<'folded'>): Point<'folded'>[] {
