@@ -21,6 +21,7 @@ import {
   pileScene,
   placeOf,
   sceneText,
+  seenOnly,
   spaceScene,
   widthOf,
 } from '.';
@@ -136,6 +137,25 @@ test('a scene that is carried stays what it is: turned by a quarter, it comes ba
   const back = carried(carried(carried(once, quarter), quarter), quarter);
   expect(sceneText(back)).toBe(sceneText(scene));
   expect(once.anchors.map(({ edge }) => edge)).toEqual([1, 2, 3, 4]);
+});
+
+test('what is kept of a scene is what is seen of it', () => {
+  const whole = pictureOf(someOf('diagonal-envelope').made);
+  const kept = seenOnly(whole);
+  expect(whole.faces.length).toBeGreaterThan(kept.faces.length);
+  const shown = whole.faces.filter(({ rings }) => rings.length > 0);
+  expect(kept.faces.map(({ id }) => id)).toEqual(shown.map(({ id }) => id));
+  kept.faces.forEach(({ rings, own, map }, i) => {
+    rings.flat().forEach((p, k) => {
+      const q = shown[i]!.rings.flat()[k]!;
+      expect(Math.hypot(p.x - q.x, p.y - q.y)).toBeLessThan(1e-4);
+    });
+    // Also a print, which is measured on its own sheet, stays where it is seen.
+    own.flat().forEach((p, k) => {
+      const [now, then] = [apply(map, p), apply(shown[i]!.map, shown[i]!.own.flat()[k]!)];
+      expect(Math.hypot(now.x - then.x, now.y - then.y)).toBeLessThan(0.01);
+    });
+  });
 });
 
 test('what hangs by a fold is found where it is pointed at, the last that was drawn', () => {
