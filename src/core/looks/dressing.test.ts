@@ -1,6 +1,6 @@
 import { planOf } from '../../../tests/helpers/designs';
 import { CONSTRUCTIONS } from '../constructions';
-import { contains, distance } from '../geometry';
+import { contains, distance, signedArea } from '../geometry';
 import { glueAreas } from '../plan';
 import { momentsOf, seenAt } from './moments';
 import { stepsOf, whenDone } from '../making';
@@ -81,6 +81,16 @@ test('the step that glues it shows it: on what lies flat and on what stands', ()
   }
   const { made } = planned('library-pocket');
   expect(whenDone(made, 'whole')).toEqual({ kind: 'folded', stage: made.folded.stages.length - 1, done: 'whole' });
+});
+
+test('glue that lies over glue takes none of it away: all of it runs the same way round, on panels turned over too', () => {
+  for (const construction of ['packet', 'diagonal-envelope', 'coin-envelope']) {
+    const { made, design } = planned(construction, { contents: { width: '4 in', height: '5 1/2 in' }, layers: [] });
+    const { glue = [] } = finishedFront(made, design, 'whole').on;
+    const way = (ring: (typeof glue)[number]): number => Math.sign(signedArea(ring));
+    expect(glue.length).toBeGreaterThan(1);
+    expect([construction, new Set(glue.map(way)).size]).toEqual([construction, 1]);
+  }
 });
 
 test('the finished front has the contents in the middle of their room, the insert round them, and all of its glue', () => {

@@ -34,16 +34,22 @@ import type { Finish } from './step-picture';
 export const laidOnFaces = ({ layers }: Pick<Made, 'layers'>): readonly LaidOn[] =>
   layers.flatMap(({ layer }) => (layer.laid ? [layer.laid] : []));
 
-/** Places on a panel of a pile in a view of it; none where the panel is not in it. */
-export const inPile = (
+/**
+ * Places on a panel of a pile in a view of it; none where the panel is not in it. On panels that are turned over rings still
+ * run the same way round: where areas lie over each other neither takes the other away.
+ */
+export function inPile(
   panel: PanelId,
   polygons: readonly Polygon<'sheet'>[],
   stack: Stack,
   view: View,
-): readonly Polygon<'folded'>[] =>
-  hasPanel(stack, panel)
-    ? polygons.map((ring) => ring.map((p) => inView(view, apply(layerOf(stack, panel).map, p))))
-    : [];
+): readonly Polygon<'folded'>[] {
+  if (!hasPanel(stack, panel)) return [];
+  const { map } = layerOf(stack, panel);
+  const [a, b, c, d] = map;
+  const rings = polygons.map((ring) => ring.map((p) => inView(view, apply(map, p))));
+  return a * d - b * c < 0 ? rings.map((ring) => ring.reverse()) : rings;
+}
 
 /** What lies on one side of a flat sheet: its layers up to the one laid now, and the ribbon that goes under them; on the sheet. */
 export function gluedFlat(
