@@ -147,7 +147,7 @@ for (const { name, width, height, holders } of SIZES)
                 };
                 const picture = document.querySelector('[aria-label="How it lies"]');
                 const next = [...document.querySelectorAll('button')].find(({ textContent }) =>
-                  /›$/.test(textContent ?? ''),
+                  (textContent ?? '').endsWith('›'),
                 );
                 return {
                   picture: box(picture)!,

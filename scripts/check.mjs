@@ -50,8 +50,8 @@ times.push(['installing packages', (Date.now() - started) / 1000]);
 await Promise.all([
   browser,
   inTurn(
-    () => part('lint: rules of the language, a pure core, arrows one way', bin('eslint'), ['.', '--max-warnings', '0']),
-    () => part('formatting', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
+    () => part('lint: rules of the language, a pure core, arrows one way', 'npm', ['run', '-s', 'lint']),
+    () => part('formatting', bin('oxfmt'), ['--check']),
     // So that looking for changes that nobody notices does not rot: one is drawn, and must be noticed.
     () =>
       part('a small change is noticed', process.execPath, ['scripts/mutants.mjs', 'pattern'], {

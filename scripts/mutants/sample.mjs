@@ -22,7 +22,7 @@ export const keyOf = ({ fileName, location: { start, end }, replacement }) =>
 export const sources = (folder) =>
   readdirSync(join('src/core', folder), { recursive: true })
     .map((name) => join('src/core', folder, name))
-    .filter((name) => /\.ts$/.test(name) && !/\.test\.ts$/.test(name))
+    .filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts'))
     .sort();
 
 const quiet = Object.fromEntries(

@@ -151,7 +151,8 @@ function withIds(table: KeptTable, record: Record<string, unknown>): Record<stri
 
 /** A record as the screens use it, or why it cannot be read. */
 export type ReadRecord =
-  { readonly ok: true; readonly record: Record<string, unknown> } | { readonly ok: false; readonly why: string };
+  | { readonly ok: true; readonly record: Record<string, unknown> }
+  | { readonly ok: false; readonly why: string };
 
 /** Reads a record of a table. */
 export function readRecord(table: KeptTable, raw: unknown): ReadRecord {

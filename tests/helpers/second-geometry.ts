@@ -11,14 +11,14 @@ import JtsPolygonizer from 'jsts/org/locationtech/jts/operation/polygonize/Polyg
 import JtsArrayList from 'jsts/java/util/ArrayList.js';
 
 // The package's types ask for arguments its constructors do not take.
-/* eslint-disable @typescript-eslint/no-explicit-any */
+/* oxlint-disable typescript/no-explicit-any */
 const Polygonizer = JtsPolygonizer as any;
 const PrecisionModel = JtsPrecisionModel as any;
 const GeometryNoder = JtsGeometryNoder as any;
 const GeoJSONReader = JtsGeoJSONReader as any;
 const GeoJSONWriter = JtsGeoJSONWriter as any;
 const ArrayList = JtsArrayList as any;
-/* eslint-enable @typescript-eslint/no-explicit-any */
+/* eslint-enable typescript/no-explicit-any */
 
 interface Point {
   readonly x: number;
@@ -85,7 +85,7 @@ export function ringsBetween(lines: readonly Segment[]): Point[][] {
     );
   const polygonizer = new Polygonizer();
   const added = new Set<string>();
-  for (let i = new GeometryNoder(new PrecisionModel(10_000)).node(all).iterator(); i.hasNext();) {
+  for (const i = new GeometryNoder(new PrecisionModel(10_000)).node(all).iterator(); i.hasNext();) {
     const { coordinates } = writer.write(i.next()) as { coordinates: number[][] };
     for (const [j, from] of coordinates.slice(0, -1).entries()) {
       // Lines drawn twice (a cut along the blank's edge) count once, or they would bound faces of no area.
@@ -96,7 +96,7 @@ export function ringsBetween(lines: readonly Segment[]): Point[][] {
     }
   }
   const rings: Point[][] = [];
-  for (let i = polygonizer.getPolygons().iterator(); i.hasNext();) {
+  for (const i = polygonizer.getPolygons().iterator(); i.hasNext();) {
     const { coordinates } = writer.write(i.next()) as { coordinates: number[][][] };
     rings.push(coordinates[0]!.slice(1).map(([x, y]) => ({ x: x!, y: y! })));
   }

@@ -32,7 +32,8 @@ export type Pieces =
 
 /** The cuts that part the pieces, or the pieces no cut from edge to edge passes between. */
 export type Apart =
-  { readonly ok: true; readonly pieces: Pieces } | { readonly ok: false; readonly locked: readonly number[] };
+  | { readonly ok: true; readonly pieces: Pieces }
+  | { readonly ok: false; readonly locked: readonly number[] };
 
 type Axis = Parting['axis'];
 const other = (axis: Axis): Axis => (axis === 'x' ? 'y' : 'x');

@@ -400,7 +400,8 @@ export const briefFor = (
 });
 
 export type DesignResult =
-  { readonly ok: true; readonly design: Design } | { readonly ok: false; readonly issues: readonly Issue[] };
+  | { readonly ok: true; readonly design: Design }
+  | { readonly ok: false; readonly issues: readonly Issue[] };
 
 /** What stands in a document sent as text; why there is nothing in it, as a sentence. */
 export function parseDocument(

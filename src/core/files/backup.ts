@@ -93,7 +93,8 @@ export function writeBackup({ writtenAt, dataVersion, tables, photos }: Backup):
 }
 
 export type ReadBackup =
-  { readonly ok: true; readonly backup: Backup } | { readonly ok: false; readonly message: string };
+  | { readonly ok: true; readonly backup: Backup }
+  | { readonly ok: false; readonly message: string };
 
 const refuse = (message: string): ReadBackup => ({ ok: false, message });
 const DAMAGED = 'The file is damaged, so nothing was taken from it. Take another copy of the backup, or an older one.';

@@ -63,6 +63,7 @@ export async function letteringIn(
     for (const letter of text.normalize('NFC')) {
       const at = fonts.findIndex((_, i) => has(i, letter));
       // What joins or colours the letter before it is no letter of its own.
+      // oxlint-disable-next-line no-misleading-character-class -- each of them is looked for by itself
       if (at < 0 && !/[\p{M}\u200D\uFE0E\uFE0F]/u.test(letter)) missing.add(letter);
       const [font, set] = at < 0 ? [fonts[0]!, '·'] : [fonts[at]!, letter];
       const last = found.at(-1);

@@ -37,7 +37,7 @@ const bench = (construction: string, who: Hands, fields: object = {}) => {
 };
 
 describe('the share of a single length is the normal distribution’s own (error function of simple-statistics)', () => {
-  const RUNS = 4000;
+  const RUNS = runs(4000).numRuns;
   // A pocket is as wide as its two side scores lie apart, each measured from one edge by itself: what is left of the room
   // is normal, its deviation √2 of one score's. Into the pocket there is far more room than any error takes.
   const fields = {
@@ -58,7 +58,7 @@ describe('the share of a single length is the normal distribution’s own (error
 });
 
 describe('one length by each tool is the normal distribution’s own (error function of simple-statistics)', () => {
-  const RUNS = 2000;
+  const RUNS = runs(2000).numRuns;
   const within = (share: number, wanted: number): void => {
     expect(wanted).toBeGreaterThan(0.6);
     expect(wanted).toBeLessThan(0.995);
@@ -220,7 +220,7 @@ describe('an envelope board: settings handed on by the pointer, or every side by
   });
 
   // Settings 1.2 mm, room 1.0 mm both ways; blanks cut to 0.8 mm (derived, and simulated outside this project).
-  const RUNS = 3000;
+  const RUNS = runs(3000).numRuns;
   test.each([
     ['pointer', 'one', 0, 0.6],
     ['ruler', 'one', 0, 0.91],
@@ -438,7 +438,7 @@ describe('over the chain of a set', () => {
   });
 
   test('what goes in wider than planned takes of the room: the pocket’s share is the normal distribution’s own (simple-statistics)', () => {
-    const RUNS = 2000;
+    const RUNS = runs(2000).numRuns;
     const who = { cut: mm(2.4), score: mm(2) };
     // A card is as wide as it is cut; the pocket as its two side scores lie apart. Lengthwise there is room enough.
     const set = chain({ construction: 'folded-card', options: { fold: 'top' } });

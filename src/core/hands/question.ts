@@ -78,7 +78,8 @@ export type SetQuestion = Counting & { readonly design: null; readonly set: SetD
 export type HandsQuestion = DesignQuestion | SetQuestion;
 
 type ReadQuestion =
-  { readonly ok: true; readonly question: HandsQuestion } | { readonly ok: false; readonly issues: readonly Issue[] };
+  | { readonly ok: true; readonly question: HandsQuestion }
+  | { readonly ok: false; readonly issues: readonly Issue[] };
 
 /** Reads the document; what is wrong with it with its place. */
 export function readHands(document: unknown): ReadQuestion {

@@ -21,7 +21,7 @@ export const sayer =
     const lessThanMark = (): string => `less than ${formatLength(roundTo(mm(0.01), marks, 'up'), units, marks)}`;
     if (way === undefined) {
       const nearest = formatLength(mm(value), units, graduation, true);
-      if (!/^about 0 /.test(nearest) || Math.abs(value) < 0.05) return nearest;
+      if (!nearest.startsWith('about 0 ') || Math.abs(value) < 0.05) return nearest;
       return units === 'mm'
         ? tenths(Math.round)
         : `${String(Number((value / INCH).toPrecision(1))).replace('-', '−')} in`;

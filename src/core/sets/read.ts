@@ -6,7 +6,8 @@ import { innerFirst } from './inner-first';
 import { hasSize, setSchema, type Part, type PartOutput, type SetDesign } from './set';
 
 export type SetResult =
-  { readonly ok: true; readonly set: SetDesign } | { readonly ok: false; readonly issues: readonly Issue[] };
+  | { readonly ok: true; readonly set: SetDesign }
+  | { readonly ok: false; readonly issues: readonly Issue[] };
 
 /** An id that nobody chose: a part that is alone in its set is called after what it is. */
 const NOBODYS = /^part-\d+$/u;

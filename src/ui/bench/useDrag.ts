@@ -161,6 +161,7 @@ export class Dragger implements Dragging {
         next = patch && changedSince(seen, base, patch);
         return next;
       },
+      // oxlint-disable-next-line unicorn/no-thenable -- nobody awaits it
       then: () => {
         if (this.store.getState().set !== of) this.pull(change, key, instead, seen);
         else if (next && 'design' in planned(next)) this.keep(base, next, key);

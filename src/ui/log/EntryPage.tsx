@@ -77,7 +77,7 @@ export function EntryPage({ entry }: { readonly entry: LogRecord }) {
         ) : (
           <>
             {address && (
-              // eslint-disable-next-line @next/next/no-img-element -- it lives in this browser: nothing to optimise
+              // oxlint-disable-next-line nextjs/no-img-element -- it lives in this browser: nothing to optimise
               <img src={address} alt={`${entry.name}, finished`} className={styles.entryPhoto} />
             )}
             <dl className={styles.facts}>

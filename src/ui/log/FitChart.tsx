@@ -58,7 +58,7 @@ export function FitChart({ side, makes, advice }: FitChartProps) {
     }
     select(axis.current).call(ticks);
     // The scale is made anew at every drawing; its domain tells whether it changed.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [domain, units]);
   return (
     <svg

@@ -198,7 +198,7 @@ export function FitForm({ form, known, photo = null, saveText, onSave, beside }:
       <div className={styles.photo}>
         {address && (
           // The picture is in this browser's own storage: there is nothing for an image service to do.
-          // eslint-disable-next-line @next/next/no-img-element
+          // oxlint-disable-next-line nextjs/no-img-element
           <img src={address} alt="The finished thing" />
         )}
         <FilePicker
@@ -240,7 +240,7 @@ export function useObjectUrl(blob: Blob | null): string | null {
   useEffect(() => {
     const made = blob ? URL.createObjectURL(blob) : null;
     // The address can only be made, and must be given up, outside rendering.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
+    // oxlint-disable-next-line react/set-state-in-effect
     setAddress(made);
     return () => {
       if (made) URL.revokeObjectURL(made);

@@ -88,7 +88,7 @@ export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number
     const ahead = onTable();
     if (ahead > 0) goTo(done + ahead);
     // Once, when it is laid out.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [onTable]);
   const latest = useRef(make);
   useEffect(() => {

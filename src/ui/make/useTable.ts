@@ -46,7 +46,7 @@ export function useSpeech(text: string): Speech {
   const [on = false, setOn] = useSetting(SPOKEN);
   useEffect(() => {
     // What the browser can is known only once the page lives in it.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
+    // oxlint-disable-next-line react/set-state-in-effect
     setAble('speechSynthesis' in window && 'SpeechSynthesisUtterance' in window);
   }, []);
   useEffect(() => {

@@ -1,5 +1,6 @@
 'use client';
 
+// oxlint-disable-next-line no-restricted-imports -- here it is
 import NextLink from 'next/link';
 import { useState, type ComponentProps } from 'react';
 

@@ -86,7 +86,8 @@ export function takePlanned(input: DesignInput, posted: PostedPlan): void {
 
 /** A set as it is planned, or why it cannot be. */
 export type PlannedSet = { readonly set: SetInput } & (
-  { readonly plan: SetPlan } | { readonly issues: readonly Issue[] }
+  | { readonly plan: SetPlan }
+  | { readonly issues: readonly Issue[] }
 );
 
 /** Plans a set here and now, part by part; whatever of it is at hand is not planned again. */
@@ -127,7 +128,7 @@ export function partOf(whole: PlannedSet, id: string): OpenPart {
 export function inputOfPart(set: SetInput, { part, holds, plan }: PlannedPart): DesignInput {
   const raw = set.parts.find(({ id }) => id === part.id)!;
   const name = plan.design.holds;
-  const own = part.given ? {} : { ...((raw.design?.contents as object | undefined) ?? {}) };
+  const own = part.given ? {} : { ...(raw.design?.contents as object | undefined) };
   const contents = !part.fixed && holds ? holds : own;
   const told = { ...contents, ...(name !== null && !part.given && { name }) };
   return designOf(set, raw, Object.keys(told).length > 0 ? { contents: told } : {});

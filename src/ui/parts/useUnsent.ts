@@ -116,7 +116,7 @@ export function useEditing<T extends object>(
     );
     // The record outside the form moved on, and the form with it.
     set({ base: kept, value });
-    // eslint-disable-next-line react-hooks/set-state-in-effect
+    // oxlint-disable-next-line react/set-state-in-effect
     if (told && news.length > 0) setOvertaken({ fields: news, theirs: kept });
   }, [kept, now, set, told]);
   return {

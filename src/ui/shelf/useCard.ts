@@ -65,7 +65,7 @@ export function useCard(set: SetInput, inSight: boolean, came = false): Card | n
       );
     return () => void (gone = true);
     // A set is told by what it says.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [key, inSight, came]);
   return shown?.key === key ? shown.card : (drawn.get(key) ?? null);
 }

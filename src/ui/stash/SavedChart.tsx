@@ -59,7 +59,7 @@ export function SavedChart({ cuts }: SavedChartProps) {
       );
     g.append('g').attr('transform', 'translate(44 0)').call(axisLeft(y).ticks(4));
     // The scales are made anew at every drawing; what they say is in `drawn`.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [drawn]);
   const total = rows.reduce((sum, row) => sum + row.saved, 0);
   const area = units === 'in' ? 'ft²' : 'dm²';

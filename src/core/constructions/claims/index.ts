@@ -48,7 +48,8 @@ const KINDS = {
 type Kinds = typeof KINDS;
 
 export type Claim =
-  { [Kind in keyof Kinds]: Kinds[Kind] extends ClaimType<infer Told, infer _> ? Told : never }[keyof Kinds] | OwnClaim;
+  | { [Kind in keyof Kinds]: Kinds[Kind] extends ClaimType<infer Told, infer _> ? Told : never }[keyof Kinds]
+  | OwnClaim;
 type FactsOf<Type> = Type extends ClaimType<infer _, infer Found> ? Found : never;
 /** What can be found of any claim: of each kind its own. */
 export type ClaimFacts = Together<FactsOf<Kinds[keyof Kinds]>>;

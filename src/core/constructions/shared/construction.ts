@@ -150,7 +150,8 @@ export interface Refusal {
 }
 
 export type BuildResult =
-  { readonly ok: true; readonly built: Built } | { readonly ok: false; readonly refusal: Refusal };
+  | { readonly ok: true; readonly built: Built }
+  | { readonly ok: false; readonly refusal: Refusal };
 
 /** A choice makers disagree on. */
 export interface School {
