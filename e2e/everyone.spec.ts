@@ -19,7 +19,7 @@ const PLACES = [
  * no frames here: the page itself puts its results together, without a second page opened for that each time.
  */
 const audit = async (page: Page, dark: boolean, part = 'html'): Promise<string[]> => {
-  const axe = new AxeBuilder({ page }).setLegacyMode().include(part);
+  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] }).include(part);
   return (await (dark ? axe.withRules(['color-contrast']) : axe).analyze()).violations.map(
     ({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`,
   );
