@@ -43,6 +43,26 @@ const EVERYWHERE = [
   },
 ];
 
+/**
+ * What is no page: scripts, fonts, routes, and the errors in their place. Of these only workers run by their own policy;
+ * the one that cuts compiles its solver.
+ */
+const NO_PAGE = {
+  key: 'Content-Security-Policy',
+  value: [
+    "default-src 'none'",
+    "script-src 'self' 'wasm-unsafe-eval'",
+    "connect-src 'self'",
+    "worker-src 'self'",
+    "style-src 'self' 'unsafe-inline'",
+    "font-src 'self'",
+    "img-src 'self'",
+    "base-uri 'none'",
+    "form-action 'none'",
+    "frame-ancestors 'none'",
+  ].join('; '),
+};
+
 /** @type {import('next').NextConfig} */
 const config = {
   reactStrictMode: true,
@@ -55,6 +75,14 @@ const config = {
   serverExternalPackages: ['highs', 'esbuild'],
   // The whole check looks at all types by itself, tests and scripts too; once is enough there.
   typescript: { ignoreBuildErrors: process.env.TYPES_CHECKED_APART === '1' },
-  headers: async () => [{ source: '/:path*', headers: EVERYWHERE }],
+  // Nothing here is a photograph: whatever asks for one to be made smaller asks for nothing of ours.
+  images: { unoptimized: true },
+  headers: async () => [
+    { source: '/:path*', headers: EVERYWHERE },
+    ...['/api', '/_next', '/icons', '/sw.js'].flatMap((place) => [
+      { source: place, headers: [NO_PAGE] },
+      { source: `${place}/:path*`, headers: [NO_PAGE] },
+    ]),
+  ],
 };
 export default config;

@@ -25,6 +25,7 @@ export const FLOORS = [
   'rescue',
   'files',
 ];
+const THE_LIBRARY = { name: 'zod', message: 'Documents are read with core/text/zod, which compiles nothing.' };
 const outside = {
   regex: '^(@/|(\\.\\./)+(data|ui|app|workers)(/|$))',
   message: 'The core may not import what stands outside src/core.',
@@ -56,7 +57,9 @@ const LINK = {
   name: 'next/link',
   message: 'A link of ours fetches its screen when a hand comes near: ui/parts/Link.',
 };
-const noImport = (patterns, paths = []) => ({ 'no-restricted-imports': ['error', { patterns, paths }] });
+const noImport = (patterns, paths = []) => ({
+  'no-restricted-imports': ['error', { patterns, paths: [THE_LIBRARY, ...paths] }],
+});
 
 const off = (rules) => Object.fromEntries(rules.map((rule) => [rule, 'off']));
 const TESTS = ['**/*.test.{ts,tsx}'];

@@ -167,6 +167,34 @@ test.describe('while the heaviest requests run', () => {
     expect(waits.at(-1)).toBeLessThan(Math.max(1000, 10 * idle));
   });
 
+  test('what cannot be counted in time is refused with what can, and a second question at once', async ({
+    baseURL,
+  }) => {
+    const hands = `${origin(baseURL)}/api/v1/hands`;
+    const box = { construction: 'diagonal-box', contents: { width: '3 in', height: '4 in', thickness: '1/2 in' } };
+    const asked = performance.now();
+    const [much, second] = await Promise.all([
+      post(hands, { version: 1, design: box, runs: 20_000 }),
+      new Promise((wake) => setTimeout(wake, 100)).then(() => post(hands, { version: 1, design: box, runs: 20 })),
+    ]);
+    expect(performance.now() - asked).toBeLessThan(10_000);
+    expect([much.status, second.status]).toEqual([422, 503]);
+    expect(await second.text()).toContain('one is the most at once');
+    const { issues } = (await much.json()) as { issues: { path: string; message: string }[] };
+    expect(issues[0]!.path).toBe('runs');
+    const runs = Number(/Ask for (\d+) runs/.exec(issues[0]!.message)![1]);
+    expect(runs).toBeGreaterThan(10);
+    expect(runs).toBeLessThan(20_000);
+    const leaving = new AbortController();
+    const left = post(hands, { version: 1, design: box, runs }, leaving.signal);
+    await new Promise((wake) => setTimeout(wake, 300));
+    expect((await post(hands, { version: 1, design: box, runs: 1 })).status).toBe(503);
+    leaving.abort();
+    await Promise.allSettled([left]);
+    const again = async () => expect((await post(hands, { version: 1, design: box, runs: 1 })).status).toBe(200);
+    await expect(again).toPass({ timeout: 5000 });
+  });
+
   test('who goes takes the work along', async ({ baseURL }) => {
     const pack = `${origin(baseURL)}/api/v1/pack`;
     const leaving = new AbortController();
@@ -240,18 +268,24 @@ test('every answer carries its headers: pages, parts, routes, and what is not th
     '/manifest.webmanifest',
     '/icon.svg',
     script,
+    // What is not there, and what is not wanted: nothing here makes pictures smaller.
+    '/_next/static/nowhere.js',
+    '/_next/image?url=%2Ficon.svg&w=64&q=75',
+    '/api/nowhere',
+    '/%E0%A4%A',
   ]) {
     const headers = (await request.get(path)).headers();
     expect([path, headers['x-content-type-options']]).toEqual([path, 'nosniff']);
     expect([path, headers['cross-origin-opener-policy']]).toEqual([path, 'same-origin']);
     expect([path, headers['permissions-policy']]).toEqual([path, expect.stringContaining('camera=()')]);
-    if (headers['content-type']?.startsWith('text/html')) {
+    expect([path, headers['content-security-policy']]).toEqual([path, expect.stringContaining('default-src')]);
+    expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*'unsafe/);
+    if (headers['content-type']?.startsWith('text/html') && !/^\/(_next|api)/.test(path)) {
       expect([path, headers['cache-control']]).toEqual([path, expect.stringContaining('no-cache')]);
       expect([path, headers['content-security-policy']]).toEqual([
         path,
         expect.stringMatching(/script-src 'self' 'sha256-/),
       ]);
-      expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe/);
     }
   }
   expect((await request.get(script)).headers()['cache-control']).toContain('immutable');
@@ -292,6 +326,17 @@ test('who sends the head of a request a letter at a time is cut off; what is no 
     expect(answer).toMatch(/nosniff/i);
     expect(answer).toContain('This is not a request that can be answered.');
   }
+});
+
+test('another language, and ways of asking that nobody answers to, end at once; the server goes on', async ({
+  baseURL,
+}) => {
+  const upgrade = 'GET / HTTP/1.1\r\nHost: x\r\nConnection: Upgrade\r\nUpgrade: websocket\r\n\r\n';
+  const answers = await Promise.all(Array.from({ length: 1200 }, () => raw(baseURL!, upgrade)));
+  expect(new Set(answers.map((answer) => answer.split('\r\n')[0]))).toEqual(new Set(['HTTP/1.1 400 Bad Request']));
+  const trace = await raw(baseURL!, 'TRACE / HTTP/1.1\r\nHost: x\r\nConnection: close\r\n\r\n');
+  expect(trace).toMatch(/^HTTP\/1\.1 405 [^]*Allow: GET, HEAD, POST, OPTIONS/);
+  expect((await fetch(`${baseURL}/api/ping`)).status).toBe(200);
 });
 
 test('a set is told from a design by itself, and answered with all its parts', async ({ request }) => {

@@ -18,6 +18,12 @@ export const test = base.extend({
       const url = request.url();
       if (!url.startsWith(baseURL!) && !/^(blob|data):/.test(url)) wrong.push(`a request left for ${url}`);
     });
+    // What the content policy stops is tried again elsewhere by most libraries, and never heard of.
+    await page.addInitScript(() =>
+      document.addEventListener('securitypolicyviolation', ({ effectiveDirective, blockedURI, sourceFile }) =>
+        console.error(`the content policy stopped ${blockedURI} (${effectiveDirective}) in ${sourceFile}`),
+      ),
+    );
     await run(page);
     expect(wrong).toEqual([]);
   },

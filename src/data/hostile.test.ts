@@ -30,7 +30,7 @@ function expectSentences(sentences: readonly string[], how: string): void {
     expect({ how, ends: /[.!?…)]$/u.test(sentence.trim()), sentence }).toEqual({ how, ends: true, sentence });
   expect({ how, length: said.length < 6000 }).toEqual({ how, length: true });
   expect(said).not.toMatch(
-    /undefined|\[object|SyntaxError|TypeError|RangeError|Unexpected token|at position \d|\bZod/u,
+    /undefined|\[object|SyntaxError|TypeError|RangeError|Unexpected token|at position \d|\bZod|Invalid (input|option)/u,
   );
   // What a file says is never put before a person as something that turns the text about or rings a bell.
   expect(said).not.toMatch(/[\u0000-\u0008\u000b-\u001f\u202a-\u202e\u2066-\u2069]|\p{Cs}/u);

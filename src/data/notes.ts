@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import type { JournalEntry } from './db';
 import { same } from './patch';
 

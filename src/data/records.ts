@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { cutListSchema, layoutSchema, stashPaperSchema } from '@/core/cutting';
 import { logEntrySchema } from '@/core/files';
 import { issuesOf } from '@/core/text/issues';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { GRADUATIONS, lengthSchema, type Units } from '@/core/length';
 import { misreadSchema, type Misread } from '@/core/rescue/mistaken';
 import { lineSchema, nameSchema } from '@/core/text';

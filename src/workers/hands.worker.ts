@@ -3,6 +3,17 @@ import { oddsAnswer, readHands, setOddsAnswer, type HandsAnswer, type SetAnswer 
 import { toEnd } from '@/core/progress';
 import { greets } from './helper';
 
+/** How far it is, told no oftener than it can be seen, ms. */
+const OFTEN = 100;
+function nowAndThen(tell: (done: number) => void): (done: number) => void {
+  let last = -OFTEN;
+  return (done) => {
+    if (performance.now() - last < OFTEN) return;
+    last = performance.now();
+    tell(done);
+  };
+}
+
 const handsWorker = {
   ...greets,
   /** Makes a design again and again, telling how far it is; the odds, or why it could not be asked. */
@@ -14,7 +25,7 @@ const handsWorker = {
     const read = readHands(document);
     if (!read.ok) return { answer: null, why: read.issues[0]!.message };
     if (read.question.set) return { answer: null, why: 'A whole set is counted by itself.' };
-    return { answer: toEnd(oddsAnswer(read.question, atMoreRoom), tell), why: null };
+    return { answer: toEnd(oddsAnswer(read.question, atMoreRoom), nowAndThen(tell)), why: null };
   },
   /** Makes a whole set again and again, the same way. */
   countSet(
@@ -24,7 +35,7 @@ const handsWorker = {
     const read = readHands(document);
     if (!read.ok) return { answer: null, why: read.issues[0]!.message };
     if (!read.question.set) return { answer: null, why: 'A single design is counted by itself.' };
-    return { answer: toEnd(setOddsAnswer(read.question), tell), why: null };
+    return { answer: toEnd(setOddsAnswer(read.question), nowAndThen(tell)), why: null };
   },
 };
 export type HandsWorker = typeof handsWorker;

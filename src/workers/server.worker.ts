@@ -3,7 +3,7 @@ import { parentPort } from 'node:worker_threads';
 import { readCutList } from '@/core/cutting';
 import { loadSolver, packing, USUAL_PATIENCE } from '@/core/cutting/pack';
 import { unitsOf, sayer } from '@/core/length';
-import { answerHands, readHands } from '@/core/hands';
+import { oddsAnswer, readHands, setOddsAnswer, type HandsQuestion } from '@/core/hands';
 import { parseDocument } from '@/core/design';
 import { toEnd } from '@/core/progress';
 import { readRescue, rescueAnswer, waysOut, type Mishap } from '@/core/rescue';
@@ -13,6 +13,8 @@ import { planAnswerTo } from '@/core/sets';
 export interface ServerQuestion {
   readonly kind: 'plan' | 'pack' | 'hands' | 'rescue';
   readonly text: string;
+  /** Time there is for it, ms. */
+  readonly time: number;
 }
 
 /** What it says: the best it has so far, or the answer; what nobody foresaw comes as its stack. */
@@ -35,7 +37,7 @@ const answer = (status: 200 | 422, body: object): ServerAnswer => ({
 });
 const wrong = (error: string, issues: readonly object[]): ServerAnswer => answer(422, { error, issues });
 
-async function work({ kind, text }: ServerQuestion, say: (said: ServerAnswer) => void): Promise<ServerAnswer> {
+async function work({ kind, text, time }: ServerQuestion, say: (said: ServerAnswer) => void): Promise<ServerAnswer> {
   const document = parseDocument(text);
   if (!document.ok) return wrong(document.message, [{ path: '', message: document.message }]);
   if (kind === 'plan') {
@@ -45,7 +47,7 @@ async function work({ kind, text }: ServerQuestion, say: (said: ServerAnswer) =>
   if (kind === 'hands') {
     const asked = readHands(document.value);
     if (!asked.ok) return wrong('The question has a problem.', asked.issues);
-    return answer(200, answerHands(asked.question));
+    return counted(asked.question, time);
   }
   if (kind === 'rescue') {
     const asked = readRescue(document.value);
@@ -63,6 +65,32 @@ async function work({ kind, text }: ServerQuestion, say: (said: ServerAnswer) =>
     last = performance.now();
   }
   return answer(200, best!);
+}
+
+/** So long a thread warms up, and so long it then counts until it is known how long all of it takes, ms. */
+const [WARM, KNOWN] = [350, 350];
+
+/** The odds; where they would take longer than there is time for, that is said at once, with what would do. */
+function counted(question: HandsQuestion, time: number): ServerAnswer {
+  const going = question.set ? setOddsAnswer(question) : oddsAnswer(question);
+  const begun = performance.now();
+  let first: { readonly at: number; readonly done: number } | null = null;
+  for (let asked = false; ;) {
+    const next = going.next();
+    if (next.done) return answer(200, next.value);
+    const now = performance.now();
+    if (asked || now - begun < WARM) continue;
+    first ??= { at: now, done: next.value };
+    const so = now - first.at;
+    if (so < KNOWN) continue;
+    asked = true;
+    const all = so / (next.value - first.done);
+    // It is still getting quicker.
+    if (all <= 1.5 * time) continue;
+    const runs = Math.max(1, Math.floor((0.8 * question.runs * time) / all));
+    const message = `Made ${question.runs} times this takes about ${Math.ceil(all / 1000)} seconds, and a server may spend ${Math.floor(time / 1000)} on it. Ask for ${runs} runs, or ask by “npm run hands”.`;
+    return wrong(message, [{ path: 'runs', message }]);
+  }
 }
 
 /** Ways out, the best so far told now and then: late is better than never. */

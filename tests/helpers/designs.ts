@@ -1,6 +1,6 @@
 /** Random designs for the laws: contents, papers, tools, graduations, and every option its construction declares. */
 import fc from 'fast-check';
-import { z } from 'zod';
+import { z } from '../../src/core/text/zod';
 import { optionFields, type Construction } from '../../src/core/constructions';
 import { GRADUATIONS, INCH } from '../../src/core/length';
 import { CLOSURES, LAYER_PLACES, readDesign, type DesignInput } from '../../src/core/design';

@@ -3,7 +3,7 @@
  * so that a thumb finds the tickets. Its thumb room is a promise that no other holder makes, so it is measured and
  * worded here. It is not shipped; with one line in `constructions/list.ts` it would be.
  */
-import { z } from 'zod';
+import { z } from '../../src/core/text/zod';
 import {
   built,
   EASE,

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { inches, lengthSchema, mm } from '../length';
 import { isPrintable } from '../text';
 import { issuesOf, type Issue } from '../text/issues';

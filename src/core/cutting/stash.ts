@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { lengthSchema, mm, USUAL_CALIPER } from '../length';
 import { lineSchema, linesSchema, nameSchema } from '../text';
 import type { CutList, Layout, SheetKind } from './cut-list';

@@ -1,5 +1,5 @@
 import type { Calipers } from '../fold';
-import { z } from 'zod';
+import { z } from '../text/zod';
 import {
   CONSTRUCTIONS,
   GIVEN,

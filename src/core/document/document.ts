@@ -1,5 +1,5 @@
 import { type PanelId, outlineOf, type Piece } from '../pattern';
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { bringing, layerOf, type Joint } from '../fold';
 import { boxOf, compose, invert, type Point } from '../geometry';
 import { mm, sayer, unitsOf, type Say } from '../length';

@@ -1,6 +1,6 @@
 import { buf as crc32 } from 'crc-32';
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { quoted } from '../text';
 
 /**

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { cutListSchema, layoutSchema } from '../cutting';
 import { handsSchema } from '../hands';
 import { designSchema } from '../design';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { constructionNamed, CONSTRUCTIONS } from '../constructions';
 import { lengthSchema, mm } from '../length';
 import { lineSchema, linesSchema, nameSchema, quoted } from '../text';

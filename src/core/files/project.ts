@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { oneLine } from '../text';
 import { issuesOf, type Issue } from '../text/issues';
 import { readSet, setOfOlder, type SetInput } from '../sets';

@@ -267,7 +267,7 @@ export function* makes(bench: OddsBench, hands: Hands, runs: number, seed: numbe
       sum.xx += x * x;
       if (!whole) sum.xy += x;
     });
-    if (run % 200 === 199) yield run + 1;
+    if (run % 5 === 4) yield run + 1;
   }
   const bad = runs - all;
   /** How closely failing goes with an error: the square of their correlation. */

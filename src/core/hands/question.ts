@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { inches, lengthSchema, mm, stepOf, type Mm } from '../length';
 import { changedDesign, inputOf, readDesign, type Design } from '../design';
 import { planFor, type Made } from '../plan';

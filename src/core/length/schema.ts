@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { mm, type Mm } from './mm';
 import { parseLength } from './parse';
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { lengthSchema } from '../length';
 
 /** How a sheet is turned before a pattern is laid on it: in the plane, then over its upright middle. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { inches, stepOf } from '../length';
 import { edgeLength, type Piece } from '../pattern';
 import type { Action, Step } from '../making';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { lengthSchema, mm, type Mm } from '../length';
 import type { Edge } from '../pattern';
 import { paperSchema, readDesign, type Design } from '../design';

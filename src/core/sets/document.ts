@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { sayer, unitsOf, type Say } from '../length';
 import { planDocument, planSchema } from '../document';
 import { setChecks } from './checks';

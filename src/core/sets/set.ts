@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { GRADUATIONS, lengthSchema, mm, type Graduation } from '../length';
 import { layerSchema, paperSchema, type Design, type DesignInput } from '../design';
 import { lineSchema } from '../text';

@@ -1,5 +1,5 @@
 /** Text people type or files bring: `oneLine(' Star\tcards ')` is `Star cards`. */
-import { z } from 'zod';
+import { z } from './zod';
 
 /** What has no shape on paper or turns the text round it about: controls, lone halves of pairs, direction marks. */
 const UNPRINTABLE = /[\p{Cc}\p{Cs}\u2028\u2029\u202A-\u202E\u2066-\u2069\uFEFF\uFDD0-\uFDEF\uFFFE\uFFFF]/gu;

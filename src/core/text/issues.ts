@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type { z } from './zod';
 import { oneLine, quoted, shortened } from '.';
 
 /** Something wrong with a document: where, and a sentence. */
@@ -64,6 +64,8 @@ function everyIssueOf(error: z.ZodError): Issue[] {
       case 'too_big':
       case 'too_small':
         return [{ path, message: lengthSentence(issue) ?? issue.message }];
+      case 'invalid_value':
+        return [{ path, message: oneOfThese(issue) ?? issue.message }];
       default:
         return [{ path, message: issue.message }];
     }
@@ -77,6 +79,10 @@ function lengthSentence(issue: Extract<z.core.$ZodIssue, { code: 'too_big' | 'to
     ? `This has at most ${issue.maximum} characters. Shorten it.`
     : `This has at least ${issue.minimum} characters.`;
 }
+
+/** A value that is none of a few, where its schema says no sentence of its own. */
+const oneOfThese = ({ values, message }: Extract<z.core.$ZodIssue, { code: 'invalid_value' }>): string | null =>
+  /[.!?]$/u.test(message) ? null : `Write one of ${values.map((one) => `"${String(one)}"`).join(', ')}.`;
 
 /** What a JSON value is, in words. */
 function named(value: unknown): string {

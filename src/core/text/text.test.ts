@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { z } from 'zod';
+import { z } from './zod';
 import { runs } from '../../../tests/helpers/runs';
 import {
   article,

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import type { Words } from '../constructions';
 import { TOLERANCE } from '../geometry';
 import { lengthSchema, mm, type Mm, type Say } from '../length';

@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type { z } from '../text/zod';
 import type { Start, Making, FindingOf, Words } from '../constructions';
 import { inches, lengthSchema, mm, roundTo, type Graduation, type Mm, type Say, type Units } from '../length';
 import type { Point } from '../geometry';

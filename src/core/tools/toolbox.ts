@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../text/zod';
 import { inches } from '../length';
 import type { OwnTool, Tool } from './kinds';
 import { freshTool, ownToolSchema, toolOf } from './registry';

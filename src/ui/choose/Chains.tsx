@@ -3,7 +3,7 @@
 import { Button } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { mm } from '@/core/length';
 import { pictureOf } from '@/core/looks';
 import { CHAINS, cutListOf, type Begun, type Chain } from '@/core/sets';

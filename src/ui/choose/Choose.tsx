@@ -4,7 +4,7 @@ import { Alert, Select, Segmented } from 'antd';
 import { Link } from '../parts/Link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { formatLength, inches, mm, roundTo, type Mm } from '@/core/length';
 import type { Does } from '@/core/constructions';
 import { CARDS, MEASURED, PAPERS, sizeIn, sizeNamed, type PaperSize } from '@/core/design';

@@ -3,7 +3,7 @@
 import { Button, Segmented } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo } from 'react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { inches, mm } from '@/core/length';
 import { figureText, keyFigures, pictureOf } from '@/core/looks';
 import { cutListOf, ENVELOPE_WAYS, type Envelopes as Have, type EnvelopeWay } from '@/core/sets';

@@ -1,5 +1,5 @@
 import { Button, Input, Select } from 'antd';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { fromStrip, readMeasures, type Hands } from '@/core/hands';
 import { inches, mm } from '@/core/length';
 import { LengthField } from '../parts/LengthField';

@@ -3,7 +3,7 @@ import dayjs from 'dayjs';
 import { Link } from '../parts/Link';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { CONSTRUCTIONS } from '@/core/constructions';
 import { INCH, mm, type Units } from '@/core/length';
 import { addLog } from '@/data/log';

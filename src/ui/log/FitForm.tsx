@@ -3,7 +3,7 @@
 import { CameraOutlined } from '@ant-design/icons';
 import { Button, Segmented } from 'antd';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import type { LogEntry } from '@/core/files';
 import type { Fitted } from '@/core/fit';
 import { INCH, mm, type Units } from '@/core/length';

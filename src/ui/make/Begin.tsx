@@ -3,7 +3,7 @@
 import { Alert, Button, Segmented } from 'antd';
 import { Link } from '../parts/Link';
 import { useMemo } from 'react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { checkSentence } from '@/core/checks';
 import { pictureOf } from '@/core/looks';
 import { sayer } from '@/core/length';

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { act, configure, renderHook, waitFor } from '@testing-library/react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { useEditing, useUnsent } from './useUnsent';
 
 // What has to come may take its time on a loaded machine.

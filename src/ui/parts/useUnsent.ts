@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { keepDraft, takeUpDraft, type FormDraft } from '@/data/drafts';
 import { allKept, reportTrouble } from '@/data/keep';
 import { fieldsIn, patchBetween, patched, same } from '@/data/patch';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { inches, mm, type Mm } from '@/core/length';
 import type { Edge } from '@/core/pattern';
 

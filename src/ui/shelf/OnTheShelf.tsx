@@ -4,7 +4,7 @@ import { Button, Modal } from 'antd';
 import { Link } from '../parts/Link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { LONGEST_PROJECT, readProject } from '@/core/files';
 import type { MakeRecord, Project } from '@/data/db';
 import { isExample } from '@/data/examples';

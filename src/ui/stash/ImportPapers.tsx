@@ -1,6 +1,6 @@
 import { App, Input, Modal, Progress } from 'antd';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import type { StashLine } from '@/core/files/stash-csv';
 import { addPapers } from '@/data/stash';
 import { whyOf } from '@/data/trouble';

@@ -1,6 +1,6 @@
 import { Alert, Button, Checkbox, Modal, Select } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { stashPaperSchema, type StashPaper } from '@/core/cutting';
 import { inches, mm, USUAL_CALIPER } from '@/core/length';
 import { PAPERS } from '@/core/design';

@@ -3,7 +3,7 @@
 import { PlusOutlined } from '@ant-design/icons';
 import { Alert, App, Button } from 'antd';
 import { useMemo, useState } from 'react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { formatLength, inches, mm, type Mm, type Units } from '@/core/length';
 import { calibrate, toolOf, trialInside, withChanged, type Tool, type TrialFold } from '@/core/tools';
 import type { Project } from '@/data/db';

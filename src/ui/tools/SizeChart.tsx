@@ -3,7 +3,7 @@
 import { PrinterOutlined } from '@ant-design/icons';
 import { Button, Select } from 'antd';
 import { useMemo } from 'react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { GRADUATIONS, mm, type Graduation, type Units, sayer } from '@/core/length';
 import { CARDS } from '@/core/design';
 import { checkSentence } from '@/core/checks';

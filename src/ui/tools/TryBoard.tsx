@@ -4,7 +4,7 @@ import { Alert, Select } from 'antd';
 import { Link } from '../parts/Link';
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { z } from 'zod';
+import { z } from '@/core/text/zod';
 import { inches, mm } from '@/core/length';
 import type { Blank } from '@/core/pattern';
 import { boardsOf, COMMON_BOARD, planTool, type Toolbox } from '@/core/tools';

@@ -5,19 +5,20 @@ import { readBody } from './body';
 import { crew, type CrewOutcome } from './crew';
 
 const hire = (): Worker => new Worker(new URL('../../../workers/server.worker.ts', import.meta.url));
-/** A plan takes milliseconds: many may wait for one thread. A layout takes seconds: two at once, and none waits. */
+/** A plan takes milliseconds: many may wait for one thread. All else takes seconds: none waits, who comes late is told at once. */
 const CREWS: Record<ServerQuestion['kind'], ReturnType<typeof crew>> = {
   plan: crew({ hands: 1, queue: 64, deadline: 8000, hire }),
   pack: crew({ hands: 2, queue: 0, deadline: 10_000, hire }),
-  hands: crew({ hands: 1, queue: 4, deadline: 30_000, hire }),
-  rescue: crew({ hands: 1, queue: 4, deadline: 20_000, hire }),
+  hands: crew({ hands: 1, queue: 0, deadline: 30_000, hire }),
+  rescue: crew({ hands: 1, queue: 0, deadline: 20_000, hire }),
 };
 
 const BUSY: Record<ServerQuestion['kind'], string> = {
   plan: 'More designs are being planned than can be at once. Ask again in a few seconds.',
   pack: 'Two lists are being laid out already, and two are the most at once. Ask again in a few seconds.',
-  hands: 'Some designs are being made thousands of times already. Ask again in half a minute.',
-  rescue: 'Ways out are being sought for other sheets already. Ask again in half a minute.',
+  hands: 'Something is being made thousands of times already, and one is the most at once. Ask again in a few seconds.',
+  rescue:
+    'Ways out are being sought for another sheet already, and one is the most at once. Ask again in a few seconds.',
 };
 const LATE: Record<ServerQuestion['kind'], string> = {
   plan: 'This design takes longer to plan than a server may spend on it. Plan it in the app, or by “npm run plan”.',

@@ -80,6 +80,22 @@ test('at the deadline the best so far is the answer, and the thread is ended; wi
   expect(hands).toHaveLength(4);
 });
 
+test('waiting counts: who waits has what is left of its time, and who waits too long is late', async () => {
+  jest.useFakeTimers({ doNotFake: ['setImmediate'] });
+  const { hands, asking } = hired({ hands: 1, queue: 2, deadline: 1000 });
+  const first = asking('one');
+  jest.advanceTimersByTime(400);
+  const [second, third] = [asking('two'), asking('three')];
+  jest.advanceTimersByTime(300);
+  hands[0]!.say(ANSWER);
+  await first;
+  await soon();
+  expect(hands[0]!.asked.at(-1)).toEqual({ kind: 'pack', text: 'two', time: 700 });
+  jest.advanceTimersByTime(700);
+  expect([await second, await third]).toEqual([{ kind: 'late' }, { kind: 'late' }]);
+  jest.useRealTimers();
+});
+
 test('an asker that goes takes the work along, also out of the queue', async () => {
   const { hands, asking } = hired({ hands: 1, queue: 2 });
   const [here, waits] = [new AbortController(), new AbortController()];

@@ -12,7 +12,7 @@ interface CrewLimits {
   readonly hands: number;
   /** Requests that wait for one; more are turned away. */
   readonly queue: number;
-  /** Longest a piece of work may take, ms: then the best so far is the answer, and the thread is ended. */
+  /** Longest a piece of work may take, ms, its waiting included: then the best so far is the answer, and the thread is ended. */
   readonly deadline: number;
   /** Starts a thread. */
   readonly hire: () => Worker;
@@ -23,15 +23,17 @@ interface CrewLimits {
  * from answering. A thread whose work takes too long, or whose asker went away, is ended with it.
  */
 export function crew({ hands, queue, deadline, hire }: CrewLimits): {
-  readonly ask: (asked: ServerQuestion, signal: AbortSignal) => Promise<CrewOutcome>;
+  readonly ask: (asked: Omit<ServerQuestion, 'time'>, signal: AbortSignal) => Promise<CrewOutcome>;
 } {
   const idle: Worker[] = [];
   const waiting: (() => void)[] = [];
   let working = 0;
 
+  /** A place that is free goes to who waits first. */
   const done = (): void => {
-    working--;
-    waiting.shift()?.();
+    const next = waiting.shift();
+    if (next) next();
+    else working--;
   };
   const begin = (asked: ServerQuestion, signal: AbortSignal): Promise<CrewOutcome> =>
     new Promise((resolve) => {
@@ -56,7 +58,7 @@ export function crew({ hands, queue, deadline, hire }: CrewLimits): {
       const leave = (): void => settle({ kind: 'gone' }, false);
       const timer = setTimeout(
         () => settle(best === null ? { kind: 'late' } : { kind: 'answer', status: 200, body: best }, false),
-        deadline,
+        asked.time,
       );
       worker.ref();
       worker.removeAllListeners();
@@ -74,24 +76,26 @@ export function crew({ hands, queue, deadline, hire }: CrewLimits): {
   return {
     ask: async (asked, signal) => {
       if (signal.aborted) return { kind: 'gone' };
-      if (working >= hands) {
+      const until = Date.now() + deadline;
+      if (working < hands) working++;
+      else {
         if (waiting.length >= queue) return { kind: 'busy' };
-        const turn = await new Promise<boolean>((resolve) => {
-          const mine = (): void => {
+        const turn = await new Promise<'mine' | 'gone' | 'late'>((resolve) => {
+          const settle = (how: 'mine' | 'gone' | 'late'): void => {
+            clearTimeout(timer);
             signal.removeEventListener('abort', leave);
-            resolve(true);
+            if (how !== 'mine') waiting.splice(waiting.indexOf(mine), 1);
+            resolve(how);
           };
-          const leave = (): void => {
-            waiting.splice(waiting.indexOf(mine), 1);
-            resolve(false);
-          };
+          const mine = (): void => settle('mine');
+          const leave = (): void => settle('gone');
+          const timer = setTimeout(() => settle('late'), deadline);
           waiting.push(mine);
-          signal.addEventListener('abort', leave, { once: true });
+          signal.addEventListener('abort', leave);
         });
-        if (!turn) return { kind: 'gone' };
+        if (turn !== 'mine') return { kind: turn };
       }
-      working++;
-      return begin(asked, signal);
+      return begin({ ...asked, time: Math.max(1, until - Date.now()) }, signal);
     },
   };
 }

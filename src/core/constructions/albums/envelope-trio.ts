@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import type { AssemblyPlace, AssemblyStep } from '../../fold';
 import { direction, TOLERANCE, type Point, type Segment } from '../../geometry';
 import { inches, mm, stepOf, type Mm } from '../../length';

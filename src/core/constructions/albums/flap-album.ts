@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import type { AssemblyStep, FlatCavity, Room } from '../../fold';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, LEAST, rect } from '../../pattern';

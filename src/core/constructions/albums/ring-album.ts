@@ -1,5 +1,5 @@
 import { type PanelId, drawPiece, isSquare, LEAST, rect, ring, type Hole, type Piece, some } from '../../pattern';
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import type { FlatCavity, Joint } from '../../fold';
 import { circle, type Point, type Polygon } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';

@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../../geometry';
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect, ring } from '../../pattern';
 import {

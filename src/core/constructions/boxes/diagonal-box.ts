@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import type { AssemblyFold, AssemblyRaise } from '../../fold';
 import { area, intersection, anticlockwise, type Point, type Polygon, TOLERANCE } from '../../geometry';
 import { inches, mm, type Mm } from '../../length';

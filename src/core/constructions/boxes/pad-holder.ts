@@ -1,6 +1,6 @@
 import { type ScoreId, drawPiece, rect } from '../../pattern';
 import { TOLERANCE } from '../../geometry';
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import { inches, mm, type Mm } from '../../length';
 import {
   built,

@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../../geometry';
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import { inches, mm, type Mm } from '../../length';
 import { built, EASE, optionGrip, refuse, RIGHT, roomGrip, UP } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import type { AssemblyStep } from '../../fold';
 import type { Polygon, Segment } from '../../geometry';
 import { inches, mm } from '../../length';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import { inches } from '../../length';
 import { cornerOption } from '../shared/closing-flap';
 import type { Construction } from '../shared/construction';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import { TOLERANCE, type Polygon, type Segment } from '../../geometry';
 import { inches, mm, stepOf } from '../../length';
 import { drawPiece, isSquare, ring, type Piece, type Trim } from '../../pattern';

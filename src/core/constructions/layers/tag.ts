@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
 import { built, EASE, refuse, partCure } from '../shared/building';

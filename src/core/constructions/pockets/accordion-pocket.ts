@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../../geometry';
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import { inches, mm, stepOf } from '../../length';
 import { drawPiece, rect, ring, type FoldLine, type Panel, isSquare } from '../../pattern';
 import {

@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../../geometry';
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
 import { built, EASE, fold, LEFT, place, refuse, RIGHT, roomGrip, segment, partCure } from '../shared/building';

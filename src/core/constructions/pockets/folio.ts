@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../../geometry';
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import type { AssemblyStep } from '../../fold';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect, ring, type Piece } from '../../pattern';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
 import { built, EASE, fold, LEFT, refuse, RIGHT, roomGrip, segment, UP } from '../shared/building';

@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../../geometry';
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { drawPiece, LEAST, rect, ring, type Piece } from '../../pattern';
 import { built, EASE, fold, optionGrip, place, refuse, roomGrip, segment, UP, partCure } from '../shared/building';

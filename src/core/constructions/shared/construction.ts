@@ -1,5 +1,5 @@
 import type { PanelId, ScoreId, StepId, Blank, Edge, Piece } from '../../pattern';
-import type { z } from 'zod';
+import type { z } from '../../text/zod';
 import type { AssemblyStep, Cavity } from '../../fold';
 import type { Point } from '../../geometry';
 import type { Graduation, Mm } from '../../length';

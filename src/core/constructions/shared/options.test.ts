@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { choiceOption, lengthOption, openLengthOption, optionFields } from './options';
 import { CONSTRUCTIONS } from '..';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../../text/zod';
 import { lengthSchema, type LengthLimits, type Mm } from '../../length';
 
 /** What every option tells about itself besides its value. Read by forms, the JSON Schema and the docs. */
