@@ -1,5 +1,6 @@
 import type { Backup, BackupRecord } from '@/core/files/backup';
 import { DATA_VERSION, db, KEPT_TABLES, type AsideRecord, type KeptTable, type RestoreRecord } from './db';
+import { isOpenDraft } from './drafts';
 import { isExample } from './examples';
 import { allKept, keyOf } from './keep';
 import { newId } from './newId';
@@ -14,7 +15,7 @@ export async function wholeBackup(): Promise<Backup> {
     for (const table of KEPT_TABLES)
       if (table !== 'photos') tables[table] = await db.table<BackupRecord, string>(table).toArray();
     // Drafts in which nothing stands any more are no things of the person's.
-    tables.drafts = tables.drafts!.filter(({ value }) => value !== null);
+    tables.drafts = tables.drafts!.filter((draft) => isOpenDraft(draft as { value: unknown; open?: boolean }));
     tables.aside = (await db.aside.toArray()) as unknown as BackupRecord[];
     return db.photos.toArray();
   });

@@ -165,6 +165,8 @@ export interface DraftRecord {
   /** Which form, of what. */
   readonly id: string;
   readonly value: unknown;
+  /** False once it was sent off or given up; left out by older versions. */
+  readonly open?: boolean;
   readonly updatedAt: number;
 }
 

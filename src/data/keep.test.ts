@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { DEMO_SHELF } from './demo';
 import { db, type AsideRecord, type JournalEntry, type Project } from './db';
-import { keepDraft, sweepDrafts, takeUpDraft } from './drafts';
+import { forgetDraft, gatherOlderDrafts, isOpenDraft, keepDraft, sweepDrafts, takeUpDraft } from './drafts';
 import {
   allKept,
   followAll,
@@ -311,6 +311,9 @@ describe('what is followed', () => {
 });
 
 describe('what is typed and not sent off', () => {
+  const EMPTY = { text: '', width: 3 };
+  const draft = async (form: string) => (await db.drafts.get(form)) ?? null;
+  beforeEach(() => db.drafts.clear());
   /** Locks as a browser lends them, between all its pages. */
   const lent = new Set<string>();
   const request = (
@@ -325,33 +328,60 @@ describe('what is typed and not sent off', () => {
   beforeAll(() =>
     Object.defineProperty(globalThis, 'navigator', { value: { locks: { request } }, configurable: true }),
   );
-  beforeEach(() => lent.clear());
 
-  test('is taken up by the next that opens the form, the last typed first', async () => {
+  test('of a form is taken up by the next that opens it, the last typed first; what is in hand is left alone', async () => {
     const first = await takeUpDraft('note');
-    expect(first.value).toBeNull();
-    keepDraft(first.id, null, { text: 'tight at the top' });
+    keepDraft(first.id, EMPTY, null, { ...EMPTY, text: 'tight at the top' });
     await allKept();
-    // Another window that opens the form meanwhile gets one of its own.
-    expect((await takeUpDraft('note')).id).not.toBe(first.id);
+    const second = await takeUpDraft('note');
+    expect(second.id).not.toBe(first.id);
     first.putDown();
     await until(() => lent.size === 1, 'the draft put down');
-    const again = await takeUpDraft('note');
-    expect(again).toMatchObject({ id: first.id, value: { text: 'tight at the top' } });
-    expect((await takeUpDraft('other')).value).toBeNull();
+    expect((await takeUpDraft('note')).id).toBe(first.id);
+    expect((await takeUpDraft('other')).id).toMatch(/^other#/);
   });
 
-  test('is forgotten when it was sent off', async () => {
-    const { id, putDown } = await takeUpDraft('note');
-    keepDraft(id, null, { text: 'a' });
+  test('is one draft of its form, whoever types into it, until it is sent off', async () => {
+    keepDraft('note', EMPTY, null, { ...EMPTY, text: 'tight at the top' });
+    // Another window that has not heard of it: only what was typed there is changed.
+    keepDraft('note', EMPTY, null, { ...EMPTY, width: 4 });
     await allKept();
-    keepDraft(id, { text: 'a' }, null);
+    expect(await draft('note')).toMatchObject({ open: true, value: { text: 'tight at the top', width: 4 } });
+    const stop = followRecord('drafts', 'note', () => undefined, fail);
+    await until(() => seenNow('drafts', 'note') !== null, 'the draft');
+    forgetDraft('note');
     await allKept();
-    putDown();
-    await until(() => lent.size === 0, 'the draft put down');
-    expect((await takeUpDraft('note')).value).toBeNull();
-    expect(await sweepDrafts()).toBe(1);
-    expect(await db.drafts.count()).toBe(0);
+    expect(isOpenDraft((await draft('note'))!)).toBe(false);
+    stop();
+    // Typed before it was heard that it was sent off: that stands.
+    keepDraft('note', EMPTY, null, { ...EMPTY, width: 5 });
+    await allKept();
+    expect(await draft('note')).toMatchObject({ open: true, value: { width: 5 } });
+    expect(await sweepDrafts()).toBe(0);
+  });
+
+  test('drafts in which nothing stands any more are swept, those of older versions too', async () => {
+    await db.drafts.bulkPut([
+      { id: 'note', value: EMPTY, open: false, updatedAt: 1 },
+      { id: 'other#1', value: null, updatedAt: 1 },
+    ]);
+    expect(await sweepDrafts()).toBe(2);
+  });
+
+  test('of what older versions kept of a screen for each window the last typed is the screen’s; the others are set aside', async () => {
+    await db.aside.clear();
+    await db.drafts.bulkPut([
+      { id: 'choose/76/102#a', value: { text: 'first' }, updatedAt: 1 },
+      { id: 'choose/76/102#b', value: { text: 'last' }, updatedAt: 2 },
+      { id: 'choose/76/102#c', value: null, updatedAt: 3 },
+      { id: 'paper#d', value: { text: 'blue' }, updatedAt: 4 },
+    ]);
+    await gatherOlderDrafts();
+    expect((await db.drafts.toArray()).map(({ id, value }) => [id, value])).toEqual([
+      ['choose/76/102', { text: 'last' }],
+      ['paper#d', { text: 'blue' }],
+    ]);
+    expect((await db.aside.toArray()).map(({ record }) => record)).toMatchObject([{ value: { text: 'first' } }]);
   });
 });
 

@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie';
 import { db, type JournalEntry, type KeptTable } from './db';
 import { dropNotes, note, notesLeft } from './notes';
-import { fieldsIn, patchBetween, patched } from './patch';
+import { fieldsIn, patchBetween, patched, same } from './patch';
 import { isSound, readRecord } from './records';
 import { fromOlder, isOlderChange, withOlderChange } from './older';
 import { DataTrouble, troubleOf } from './trouble';
@@ -318,59 +318,125 @@ export function followRecord<T extends object>(
 export interface Records<T> {
   readonly records: readonly T[];
   readonly damaged: readonly Damaged[];
+  /** There are more, not read yet: these are the ones changed last. */
+  readonly more?: boolean;
+}
+
+/** Reading holds up nobody longer than this, ms. */
+const AT_ONCE = 10;
+const pause = (): Promise<void> => new Promise((goOn) => setTimeout(goOn));
+
+type Raw = Readonly<Record<string, unknown>>;
+type ReadRecord<T> = { readonly raw: Raw; readonly record: T } | Damaged;
+/** Reads the records of a table; one that is as it was is not read again, and stays the same thing. */
+class Reader<T extends object> {
+  private known = new Map<string, ReadRecord<T>>();
+  constructor(private readonly table: KeptTable) {}
+
+  /** Null where reading was given up on the way: `goesOn` is asked whenever others had their turn. */
+  async read(raws: readonly Raw[], goesOn: () => boolean = () => true): Promise<Records<T> | null> {
+    const { table, known } = this;
+    const now = new Map<string, ReadRecord<T>>();
+    let begun = performance.now();
+    for (const raw of raws) {
+      const id = String(raw[keyOf(table)]);
+      const before = known.get(id);
+      now.set(id, before && same(before.raw, raw) ? before : this.one(id, raw));
+      if (performance.now() - begun < AT_ONCE) continue;
+      await pause();
+      if (!goesOn()) return null;
+      begun = performance.now();
+    }
+    // What was read of only some of them is not forgotten for the rest.
+    this.known = new Map([...known, ...now]);
+    return {
+      records: [...now.values()].flatMap((one) => ('record' in one ? [one.record] : [])),
+      damaged: [...now.values()].flatMap((one) => ('record' in one ? [] : [one])),
+    };
+  }
+
+  private one(id: string, raw: Raw): ReadRecord<T> {
+    const read = readRecord(this.table, raw);
+    return read.ok ? { raw, record: read.record as T } : { table: this.table, id, raw, why: read.why };
+  }
 }
 
 /** All records of a table as they stand in the database; damaged ones apart. */
-export async function readAll<T extends object>(table: KeptTable): Promise<Records<T>> {
-  const records: T[] = [];
-  const damaged: Damaged[] = [];
-  const key = keyOf(table);
-  for (const raw of await db.table<Record<string, unknown>, string>(table).toArray()) {
-    const read = readRecord(table, raw);
-    if (read.ok) records.push(read.record as T);
-    else damaged.push({ table, id: String(raw[key]), raw, why: read.why });
-  }
-  return { records, damaged };
-}
+export const readAll = async <T extends object>(table: KeptTable): Promise<Records<T>> =>
+  (await new Reader<T>(table).read(await db.table<Raw, string>(table).toArray()))!;
 
-/** Follows all records of a table, with the page's own changes on them. */
+/** Of a table with more than these the ones changed last are shown before the others are read. */
+const FIRST = 48;
+/** The others are asked for this much later, ms: by then the first are painted. */
+const LATER = 300;
+/** Tables that know the order in which they were changed. */
+const inOrder = (table: KeptTable): boolean => table === 'projects';
+
+/**
+ * Follows all records of a table, with the page's own changes on them. Of a long table the last changed come first, and the
+ * rest a moment later.
+ */
 export function followAll<T extends object>(
   table: KeptTable,
   seen: (all: Records<T>) => void,
   failed: (trouble: DataTrouble) => void,
 ): Unfollow {
+  const reader = new Reader<T>(table);
+  const key = keyOf(table);
   let kept: (Records<T> & { readonly upTo: number }) | null = null;
+  let turn = 0;
+  let gone = false;
+  let stopLive = (): void => undefined;
   const show = (): void => {
     if (!kept) return;
-    const { records, damaged, upTo } = kept;
-    const key = keyOf(table);
+    const { records, damaged, more, upTo } = kept;
     const own = changes.filter((entry) => entry.table === table && entry.seq > upTo);
+    const whole = (all: readonly T[]): Records<T> => ({ records: all, damaged, ...(more && { more }) });
+    if (own.length === 0) return seen(whole(records));
     seen(
-      own.length === 0
-        ? { records, damaged }
-        : {
-            records: records.map((record) => {
-              const id = String((record as Record<string, unknown>)[key]);
-              const mine = own.filter((entry) => entry.id === id);
-              return mine.length > 0 ? (withChanges(record, mine) as T) : record;
-            }),
-            damaged,
-          },
+      whole(
+        records.map((record) => {
+          const id = String((record as Record<string, unknown>)[key]);
+          const mine = own.filter((entry) => entry.id === id);
+          return mine.length > 0 ? (withChanges(record, mine) as T) : record;
+        }),
+      ),
     );
   };
-  const live = liveQuery(async () => {
+  const take = async (raws: readonly Raw[], upTo: number, more: boolean): Promise<void> => {
+    const mine = ++turn;
+    const all = await reader.read(raws, () => mine === turn && !gone);
+    if (!all || mine !== turn || gone) return;
+    kept = { ...all, more, upTo };
+    show();
+  };
+  const follow = (): void => {
+    const live = liveQuery(async () => {
+      const upTo = laidUpTo;
+      return { raws: await db.table<Raw, string>(table).toArray(), upTo };
+    }).subscribe({
+      next: ({ raws, upTo }) => void take(raws, upTo, false).catch((error: unknown) => failed(troubleOf(error))),
+      error: (error: unknown) => failed(troubleOf(error)),
+    });
+    stopLive = () => live.unsubscribe();
+  };
+  const begin = async (): Promise<void> => {
     const upTo = laidUpTo;
-    return { ...(await readAll<T>(table)), upTo };
-  }).subscribe({
-    next: (all) => {
-      kept = all;
-      show();
-    },
-    error: (error: unknown) => failed(troubleOf(error)),
-  });
+    const last = inOrder(table)
+      ? await db.table<Raw, string>(table).orderBy('updatedAt').reverse().limit(FIRST).toArray()
+      : [];
+    if (gone) return;
+    if (last.length < FIRST) return follow();
+    await take(last, upTo, true);
+    if (gone) return;
+    const wait = setTimeout(follow, LATER);
+    stopLive = () => clearTimeout(wait);
+  };
+  begin().catch((error: unknown) => failed(troubleOf(error)));
   const stop = onChanges(() => changes.some((entry) => entry.table === table) && show());
   return () => {
-    live.unsubscribe();
+    gone = true;
+    stopLive();
     stop();
   };
 }

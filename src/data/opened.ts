@@ -1,5 +1,5 @@
 import { db } from './db';
-import { sweepDrafts } from './drafts';
+import { gatherOlderDrafts, sweepDrafts } from './drafts';
 import { layLeftOver, writeOlderAnew } from './keep';
 import { seedDemoShelf } from './projects';
 import { DataTrouble, troubleOf } from './trouble';
@@ -18,6 +18,7 @@ async function open(): Promise<void> {
   await db.open();
   await layLeftOver();
   await writeOlderAnew();
+  await gatherOlderDrafts();
   await sweepDrafts();
   await seedDemoShelf();
   // The places that older versions noted beside the database, which knows better.

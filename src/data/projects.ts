@@ -46,6 +46,26 @@ export function shelfAndBin({ records }: Pick<Records<Project>, 'records'>): { s
   return { shelf: all.filter((p) => p.deletedAt === 0), bin: all.filter((p) => p.deletedAt > 0) };
 }
 
+/** In which order projects stand on the shelf. */
+export const SHELF_ORDERS = ['used', 'name', 'kind'] as const;
+export type ShelfOrder = (typeof SHELF_ORDERS)[number];
+
+/** Projects in that order; those alike by it as they were used, the last first. `kindOf` says what a project is. */
+export function inShelfOrder(
+  projects: readonly Project[],
+  order: ShelfOrder,
+  kindOf: (project: Project) => string,
+): readonly Project[] {
+  if (order === 'used') return projects;
+  // Made once: comparing by the browser's own order of words thousands of times takes its time.
+  const { compare } = new Intl.Collator(undefined, { numeric: true, sensitivity: 'base' });
+  const by = order === 'name' ? ({ name }: Project) => name : kindOf;
+  return projects
+    .map((project) => ({ project, word: by(project) }))
+    .sort((a, b) => compare(a.word, b.word))
+    .map(({ project }) => project);
+}
+
 /** Everything that can be read, newest change first; the shelf and the bin. */
 export const allProjects = async (): Promise<{ shelf: Project[]; bin: Project[] }> =>
   shelfAndBin(await readAll<Project>('projects'));

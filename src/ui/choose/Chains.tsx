@@ -21,7 +21,7 @@ import { plannedSet } from '../parts/plans';
 import { useUnits } from '../parts/InUnits';
 import { useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
-import { useUnsent } from '../parts/useUnsent';
+import { useAsked } from '../parts/useUnsent';
 import { Words } from '../parts/Words';
 import styles from './Choose.module.css';
 
@@ -52,7 +52,7 @@ function AllChains() {
   const { failed } = useTell();
   const router = useRouter();
   const [units = 'in'] = useSetting(UNITS);
-  const { value, set, forget } = useUnsent('sets', FRESH, TOLD);
+  const { value, set, forget } = useAsked('sets', FRESH, TOLD);
   const { id, begun } = value ?? FRESH;
   const chosen = CHAINS.find((chain) => chain.id === id) ?? CHAINS[0]!;
   const now = begun[chosen.id] ?? chosen.usual;

@@ -23,7 +23,7 @@ import { UnitsSwitch } from '../parts/UnitsSwitch';
 import { useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { useToolbox } from '../parts/useToolbox';
-import { useUnsent } from '../parts/useUnsent';
+import { useAsked } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
 import { InUnits, useUnits, type HowRead } from '../parts/InUnits';
 import { Words } from '../parts/Words';
@@ -67,7 +67,7 @@ export function Choose() {
     (): Asking => (asksSheet ? { ...USUAL, blank: { width: mm(given.width), height: mm(given.height) } } : USUAL),
     [asksSheet, given.width, given.height],
   );
-  const unsent = useUnsent(asksSheet ? `choose/${given.width}/${given.height}` : 'choose', first, ASKING);
+  const unsent = useAsked(asksSheet ? `choose/${given.width}/${given.height}` : 'choose', first, ASKING);
   const { contents, blank } = unsent.value ?? first;
   const setContents = (next: Asking['contents']): void => unsent.set({ contents: next });
   const setBlank = (next: Asking['blank']): void => unsent.set({ blank: next });

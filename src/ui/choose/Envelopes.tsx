@@ -22,7 +22,7 @@ import { plannedSet } from '../parts/plans';
 import { useUnits } from '../parts/InUnits';
 import { useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
-import { useUnsent } from '../parts/useUnsent';
+import { useAsked } from '../parts/useUnsent';
 import { Words } from '../parts/Words';
 import { WhereToMeasure } from './WhereToMeasure';
 import styles from './Choose.module.css';
@@ -60,7 +60,7 @@ function Measured() {
   const { failed } = useTell();
   const router = useRouter();
   const [units = 'in'] = useSetting(UNITS);
-  const { value, set, forget } = useUnsent('envelopes', USUAL, HAVE);
+  const { value, set, forget } = useAsked('envelopes', USUAL, HAVE);
   const have = value ?? USUAL;
   const change = (part: Partial<Have>): void => set(part);
   const shown = useDeferredValue(have);

@@ -4,7 +4,7 @@ import { fromStrip, readMeasures, type Hands } from '@/core/hands';
 import { inches, mm } from '@/core/length';
 import { LengthField } from '../parts/LengthField';
 import { useUnits } from '../parts/InUnits';
-import { useUnsent } from '../parts/useUnsent';
+import { useAsked } from '../parts/useUnsent';
 import styles from './FitView.module.css';
 
 const KINDS = [
@@ -26,7 +26,7 @@ const METRIC: Strip = { kind: 'cut', wanted: 100, text: '' };
 /** One’s own figure from a test strip: one length cut, scored or set five times, and what the ruler says of each. */
 export function TestStrip({ onFigure }: { readonly onFigure: (kind: keyof Hands, off: number) => void }) {
   const { units, say } = useUnits();
-  const { value, set, forget } = useUnsent('test strip', units === 'in' ? IN : METRIC, STRIP);
+  const { value, set, forget } = useAsked('test strip', units === 'in' ? IN : METRIC, STRIP);
   const strip = value ?? (units === 'in' ? IN : METRIC);
   const { kind, wanted, text } = strip;
   const read = readMeasures(text, units);

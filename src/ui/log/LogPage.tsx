@@ -1,12 +1,11 @@
 'use client';
 
-import { DownloadOutlined, SearchOutlined, UploadOutlined } from '@ant-design/icons';
-import { Button, Input, Select, Table, type TableColumnsType } from 'antd';
+import { DownloadOutlined, UploadOutlined } from '@ant-design/icons';
+import { Button, Select, Table, type TableColumnsType } from 'antd';
 import { Link } from '../parts/Link';
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { CONSTRUCTIONS } from '@/core/constructions';
-import type { Fitted } from '@/core/fit';
 import type { LogRecord } from '@/data/db';
 import { isExample } from '@/data/examples';
 import type { Damaged } from '@/data/keep';
@@ -19,6 +18,8 @@ import { MainLink } from '../parts/MainLink';
 import { NotHere } from '../parts/NotHere';
 import { Opened } from '../parts/Opened';
 import { SetAside } from '../parts/SetAside';
+import { SearchField, searching } from '../parts/SearchField';
+import { useInAddress } from '../parts/useInAddress';
 import { damagedIn, useAll } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { Waiting } from '../parts/Waiting';
@@ -31,8 +32,6 @@ import { ImportDialog } from './ImportDialog';
 import { MisreadBefore } from './Misread';
 import { WhatFitsSay } from './WhatFitsSay';
 import styles from './Log.module.css';
-
-type Verdict = Fitted['how'] | 'any';
 
 /** What was made and how it fitted; `/log?e=…` is the page of one make. */
 export function LogPage() {
@@ -76,16 +75,15 @@ interface LogProps {
 
 function Log({ entries, damaged }: LogProps) {
   const { failed } = useTell();
-  const [words, setWords] = useState('');
-  const [holder, setHolder] = useState('any');
-  const [verdict, setVerdict] = useState<Verdict>('any');
+  const [words, setWords] = useInAddress('words');
+  const [holder, setHolder] = useInAddress('holder', 'any');
+  const [verdict, setVerdict] = useInAddress('fit', 'any');
   const [importing, setImporting] = useState(false);
   const found = useMemo(() => {
-    const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
+    const wanted = searching(words);
     return entries.filter(({ name, note, changed, paper, construction, fit }) => {
-      const text = `${name} ${note} ${changed} ${paper} ${titleOf(construction)}`.toLowerCase();
       return (
-        wanted.every((word) => text.includes(word)) &&
+        wanted(`${name} ${note} ${changed} ${paper} ${titleOf(construction)}`) &&
         (holder === 'any' || construction === holder) &&
         (verdict === 'any' ||
           (verdict === 'right'
@@ -174,14 +172,12 @@ function Log({ entries, damaged }: LogProps) {
       </div>
       <SetAside damaged={damaged} />
       <div className={`${styles.filters} ${styles.noPrint}`}>
-        <Input
-          style={{ width: 260 }}
-          allowClear
-          prefix={<SearchOutlined aria-hidden />}
-          aria-label="Search the log"
+        <SearchField
+          className={styles.search}
+          label="Search the log"
           placeholder="words in name, paper, note"
           value={words}
-          onChange={(event) => setWords(event.target.value)}
+          onChange={setWords}
         />
         <Select
           aria-label="Kind of holder"
@@ -193,7 +189,7 @@ function Log({ entries, damaged }: LogProps) {
           ]}
           onChange={setHolder}
         />
-        <Select<Verdict>
+        <Select
           aria-label="How it fitted"
           value={verdict}
           style={{ minWidth: 150 }}

@@ -16,7 +16,7 @@ import { SmallPicture } from '../draw/SmallPicture';
 import { NumberField } from '../parts/NumberField';
 import { useOnce } from '../parts/once';
 import { useTell } from '../parts/useTell';
-import { useUnsent } from '../parts/useUnsent';
+import { useAsked } from '../parts/useUnsent';
 import { withKit } from '../parts/withKit';
 import { InUnits } from '../parts/InUnits';
 import { timeSaid } from '../parts/titles';
@@ -41,7 +41,7 @@ interface BeginProps {
 /** Before a make begins: how many, and in what order of work. */
 export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
   const { failed } = useTell();
-  const { value, set: ask, forget } = useUnsent(`begin/${project.id}`, ASKED, ASKED_SHAPE);
+  const { value, set: ask, forget } = useAsked(`begin/${project.id}`, ASKED, ASKED_SHAPE);
   const { copies, way } = value ?? ASKED;
   const set = useMemo(() => withKit(project.set, toolbox), [project.set, toolbox]);
   const whole = usePlannedSet(set);

@@ -1,9 +1,10 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { z } from '@/core/text/zod';
-import { keepDraft, takeUpDraft, type FormDraft } from '@/data/drafts';
-import { allKept, reportTrouble } from '@/data/keep';
-import { fieldsIn, patchBetween, patched, same } from '@/data/patch';
+import type { DraftRecord } from '@/data/db';
+import { forgetDraft, isOpenDraft, keepDraft, takeUpDraft, type FormDraft } from '@/data/drafts';
+import { followRecord, reportTrouble } from '@/data/keep';
 import { troubleOf } from '@/data/trouble';
+import { fieldsIn, patchBetween, patched, same } from '@/data/patch';
 
 /** A form whose contents survive until they are sent off. */
 export interface Unsent<T> {
@@ -12,70 +13,113 @@ export interface Unsent<T> {
   readonly set: (part: Partial<T> | ((now: T) => Partial<T>)) => void;
   /** True when it was typed before this page was loaded. */
   readonly restored: boolean;
-  /** It was sent off, or is not wanted: what stands in the form is forgotten, and it begins anew, or from there. */
-  readonly forget: (from?: T) => void;
+  /** It was sent off, or is not wanted: what stands in the form is forgotten, and it begins anew. */
+  readonly forget: () => void;
 }
 
 /**
- * Keeps what is typed into a form, so that a reload, a crash or a closed window loses none of it. `form` names it, `shape`
- * says what a kept draft must be to be taken up again.
+ * Keeps what is typed into a form that is sent off, so that a reload, a crash or a closed window loses none of it. Each window
+ * has a draft of its own. `form` names it, `empty` is what stands in it where nothing was typed, `shape` says what a kept draft
+ * must be to be taken up again.
  */
-export function useUnsent<T extends object>(form: string, initial: T, shape: z.ZodType<T>): Unsent<T> {
-  const [state, setState] = useState<{ readonly value: T; readonly restored: boolean } | null>(null);
-  const draft = useRef<FormDraft | null>(null);
-  const latest = useRef<T>(initial);
-  /** What the draft holds as it is kept; null for nothing. */
-  const kept = useRef<unknown>(null);
-  const touched = useRef(false);
-  const first = useRef({ initial, shape });
+export function useUnsent<T extends object>(form: string, empty: T, shape: z.ZodType<T>): Unsent<T> {
+  const [mine, setMine] = useState<{ readonly form: string; readonly id: string } | null>(null);
   useEffect(() => {
     let gone = false;
-    const begin = (value: T, restored: boolean): void => {
-      // Typed before it was known what had been typed: that stands.
-      if (touched.current) return;
-      latest.current = value;
-      setState({ value, restored });
-    };
-    allKept()
-      .then(() => takeUpDraft(form))
-      .then(
-        (taken) => {
-          if (gone) return taken.putDown();
-          draft.current = taken;
-          kept.current = taken.value;
-          // Typed before it was known where to keep it.
-          if (touched.current) keepDraft(taken.id, taken.value, latest.current);
-          if (touched.current) kept.current = latest.current;
-          const read = first.current.shape.safeParse(taken.value);
-          begin(read.success ? read.data : first.current.initial, read.success);
-        },
-        (error: unknown) => {
-          reportTrouble(troubleOf(error));
-          if (!gone) begin(first.current.initial, false);
-        },
-      );
+    let draft: FormDraft | null = null;
+    takeUpDraft(form).then(
+      (taken) => {
+        if (gone) return taken.putDown();
+        draft = taken;
+        setMine({ form, id: taken.id });
+      },
+      // Where drafts cannot be read it is still a form.
+      (error: unknown) => {
+        reportTrouble(troubleOf(error));
+        if (!gone) setMine({ form, id: form });
+      },
+    );
     return () => {
       gone = true;
-      draft.current?.putDown();
-      draft.current = null;
+      draft?.putDown();
     };
   }, [form]);
-  const set = useCallback<Unsent<T>['set']>((part) => {
-    const before = latest.current;
-    const after = { ...before, ...(typeof part === 'function' ? part(before) : part) };
-    latest.current = after;
-    touched.current = true;
-    if (draft.current) keepDraft(draft.current.id, kept.current, after);
-    kept.current = after;
-    setState((now) => ({ value: after, restored: now?.restored ?? false }));
-  }, []);
-  const forget = useCallback((from: T = first.current.initial): void => {
-    latest.current = from;
-    setState({ value: from, restored: false });
-    if (draft.current && kept.current !== null) keepDraft(draft.current.id, kept.current, null);
-    kept.current = null;
-  }, []);
-  return { value: state?.value ?? null, set, restored: state?.restored ?? false, forget };
+  return useDraft(mine?.form === form ? mine.id : null, empty, shape);
+}
+
+/** Keeps what a screen asks, the same way: windows that show it type into one draft, and each sees what the other typed. */
+export const useAsked = <T extends object>(screen: string, empty: T, shape: z.ZodType<T>): Unsent<T> =>
+  useDraft(screen, empty, shape);
+
+/** A form over a draft; null while it is not known which one. */
+function useDraft<T extends object>(form: string | null, empty: T, shape: z.ZodType<T>): Unsent<T> {
+  const [seen, setSeen] = useState<{ readonly form: string; readonly record: DraftRecord | null } | null>(null);
+  /** What stands in the form where no draft is seen: typed before it was read, or where nothing can be read. */
+  const [own, setOwn] = useState<{ readonly form: string | null; readonly value: T } | null>(null);
+  const [found, setFound] = useState<string | null>(null);
+  const latest = useRef<{ readonly value: T; readonly empty: T; readonly early: T | null; readonly open: boolean }>({
+    value: empty,
+    empty,
+    early: null,
+    open: false,
+  });
+  useEffect(() => {
+    if (form === null) return;
+    // Typed before it was known where to keep it.
+    const { early } = latest.current;
+    if (early) {
+      keepDraft(form, latest.current.empty, latest.current.empty, early);
+      setOwn({ form, value: early });
+    }
+    let first = true;
+    const show = (record: DraftRecord | null): void => {
+      const open = record !== null && isOpenDraft(record);
+      if (first && open) setFound(form);
+      first = false;
+      // What was typed here is in the draft by now, and goes with it when another window sends it off.
+      if (open) setOwn(null);
+      setSeen({ form, record });
+    };
+    return followRecord<DraftRecord>('drafts', form, show, (trouble) => {
+      reportTrouble(trouble);
+      show(null);
+    });
+  }, [form]);
+  const read = form !== null && seen?.form === form;
+  const draft = read && seen.record && isOpenDraft(seen.record) ? shape.safeParse(seen.record.value) : null;
+  const mine = own?.form === form ? own.value : null;
+  const now = !read ? mine : draft?.success ? draft.data : (mine ?? empty);
+  // What says the same is the same: what follows from it is then worked out once.
+  const [steady, setSteady] = useState(now);
+  const value = same(steady, now) ? steady : now;
+  if (value !== steady) setSteady(value);
+  useEffect(() => {
+    latest.current = {
+      value: value ?? empty,
+      empty,
+      early: form === null ? latest.current.early : null,
+      open: draft?.success === true,
+    };
+  });
+  const set = useCallback<Unsent<T>['set']>(
+    (part) => {
+      const before = latest.current.value;
+      const after = { ...before, ...(typeof part === 'function' ? part(before) : part) };
+      latest.current = { ...latest.current, value: after, early: form === null ? after : null };
+      setOwn({ form, value: after });
+      if (form !== null) keepDraft(form, latest.current.empty, latest.current.open ? before : null, after);
+      // From now on it is the draft that is typed into.
+      latest.current = { ...latest.current, open: form !== null };
+    },
+    [form],
+  );
+  const forget = useCallback((): void => {
+    latest.current = { ...latest.current, value: latest.current.empty, early: null, open: false };
+    setFound(null);
+    setOwn(null);
+    if (form !== null) forgetDraft(form);
+  }, [form]);
+  return { value, set, restored: found === form && draft?.success === true, forget };
 }
 
 /** A form over a record that may change meanwhile, in another window. */
@@ -130,8 +174,8 @@ export function useEditing<T extends object>(
     ),
     forget: useCallback(() => {
       setOvertaken(null);
-      forget({ base: kept, value: kept });
-    }, [forget, kept]),
+      forget();
+    }, [forget]),
     takeTheirs: useCallback(() => {
       if (!overtaken) return;
       const { fields, theirs } = overtaken;

@@ -15,7 +15,7 @@ import { useOnce } from '../parts/once';
 import { Opened } from '../parts/Opened';
 import { useAll, useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
-import { useUnsent } from '../parts/useUnsent';
+import { useAsked } from '../parts/useUnsent';
 import type { ShownWay, ShownWays } from '@/workers/rescue.worker';
 import { Facts } from './Facts';
 import { TOLD, USUAL, withHappened, withMoved, type Told } from './facts';
@@ -76,7 +76,7 @@ function WentWrong({ form, projectId, aside, vanished, shelf }: WentWrongProps) 
     project: projectId,
     ...(aside && { part: aside.sheet.part, piece: aside.sheet.piece, step: aside.sheet.step }),
   };
-  const { value, set, forget } = useUnsent(form, begun, TOLD);
+  const { value, set, forget } = useAsked(form, begun, TOLD);
   const told = value ?? begun;
   const project = aside ? null : (shelf.find(({ id }) => id === told.project) ?? null);
   const source = aside?.make ?? project;

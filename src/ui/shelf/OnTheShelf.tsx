@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Modal } from 'antd';
+import { Button, Modal, Select } from 'antd';
 import { Link } from '../parts/Link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
@@ -17,7 +17,10 @@ import {
   duplicateProject,
   keepProject,
   putBackProject,
+  inShelfOrder,
   shelfAndBin,
+  SHELF_ORDERS,
+  type ShelfOrder,
 } from '@/data/projects';
 import { Boundary } from '../parts/Boundary';
 import { FilePicker } from '../parts/FilePicker';
@@ -26,17 +29,25 @@ import { Empty } from '../parts/Empty';
 import { Opened } from '../parts/Opened';
 import { Overtaken } from '../parts/Overtaken';
 import { projectAlong } from '../parts/projectAlong';
+import { SearchField, searching } from '../parts/SearchField';
 import { SetAside } from '../parts/SetAside';
 import { TextField } from '../parts/TextField';
+import { useInAddress } from '../parts/useInAddress';
 import { damagedIn, useAll } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { useEditing } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
 import { FirstRun } from '../backup/FirstRun';
+import { kindOf } from './kindOf';
 import { ProjectCard } from './ProjectCard';
 import { PutTogether } from './PutTogether';
 import { SheetsAside } from './SheetsAside';
+import { ShelfGrid } from './ShelfGrid';
 import styles from './Shelf.module.css';
+
+/** So many are seen at a glance: nobody searches them. */
+const FEW = 8;
+const ORDER_TITLE: Record<ShelfOrder, string> = { used: 'last used first', name: 'by name', kind: 'by kind' };
 
 /** Everything made and being made, and the bin. */
 export const OnTheShelf = () => (
@@ -53,6 +64,14 @@ function MadeAndMaking() {
   const [renaming, setRenaming] = useState<Project | null>(null);
   const [binOpen, setBinOpen] = useState(false);
   const all = useMemo(() => projects && shelfAndBin(projects), [projects]);
+  const [words, setWords] = useInAddress('words');
+  const [order, setOrder] = useInAddress('by', 'used');
+  const found = useMemo(() => {
+    const wanted = searching(words);
+    const by = SHELF_ORDERS.find((one) => one === order) ?? 'used';
+    const all = projects ? shelfAndBin(projects).shelf : [];
+    return inShelfOrder(words ? all.filter((one) => wanted(`${one.name} ${kindOf(one)}`)) : all, by, kindOf);
+  }, [projects, words, order]);
   const making = useMemo(() => (makes && all ? openMakesOf(makes.records, all.shelf) : []), [makes, all]);
 
   const bin = (project: Project): Promise<void> =>
@@ -100,7 +119,18 @@ function MadeAndMaking() {
       )}
       <div className={styles.heading}>
         <h2>On the shelf</h2>
-        <Examples there={all.shelf.some(isExample)} />
+        {(all.shelf.length > FEW || words) && (
+          <span className={styles.find}>
+            <SearchField label="Search the shelf" placeholder="words in name, kind" value={words} onChange={setWords} />
+            <Select
+              aria-label="In which order"
+              value={order}
+              options={SHELF_ORDERS.map((value) => ({ value, label: ORDER_TITLE[value] }))}
+              onChange={setOrder}
+            />
+          </span>
+        )}
+        {!projects?.more && <Examples there={all.shelf.some(isExample)} />}
         <FilePicker
           label="Project file"
           accept=".json,application/json"
@@ -109,10 +139,18 @@ function MadeAndMaking() {
           Open a project file
         </FilePicker>
       </div>
+      {words && found.length === 0 && (
+        <Empty>
+          {projects?.more
+            ? 'Looking through the shelf …'
+            : `Nothing on the shelf is called that. ${all.shelf.length} are there.`}
+        </Empty>
+      )}
       {all.shelf.length === 0 && <Empty>The shelf is empty. Begin with one of the questions above.</Empty>}
       <PutTogether shelf={all.shelf}>
-        <ul className={styles.projects}>
-          {all.shelf.map((project) => (
+        <ShelfGrid
+          of={found}
+          card={(project) => (
             <Boundary
               key={project.id}
               what={`“${project.name}”`}
@@ -127,8 +165,8 @@ function MadeAndMaking() {
                 onBin={() => void bin(project)}
               />
             </Boundary>
-          ))}
-        </ul>
+          )}
+        />
       </PutTogether>
       {all.bin.length > 0 && (
         <section className={styles.bin}>

@@ -6,7 +6,6 @@ import { Button, Dropdown } from 'antd';
 import dayjs from 'dayjs';
 import relativeTime from 'dayjs/plugin/relativeTime';
 import { Link } from '../parts/Link';
-import { constructionNamed } from '@/core/constructions';
 import { lengthParts, mm } from '@/core/length';
 import { isSquare } from '@/core/pattern';
 import { article, several } from '@/core/text';
@@ -20,6 +19,7 @@ import { SmallPicture } from '../draw/SmallPicture';
 import { InUnits, useUnits } from '../parts/InUnits';
 import { useInSight } from './useInSight';
 import type { Card } from './card';
+import { kindOf } from './kindOf';
 import { useCard } from './useCard';
 import styles from './Shelf.module.css';
 
@@ -64,7 +64,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
           </span>
           <strong>{project.name.trim() || 'Untitled'}</strong>
           <span className={styles.kind}>
-            {card?.kind ?? titleOf(project)}
+            {card?.kind ?? kindOf(project)}
             {isExample(project) && <ExampleTag />}
           </span>
           <span className={styles.what}>
@@ -117,10 +117,6 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
     </InUnits>
   );
 }
-
-/** What is known of it before it is planned. */
-const titleOf = ({ set: { parts } }: Project): string =>
-  parts.length === 1 ? (constructionNamed(String(parts[0]!.design?.construction))?.title ?? '') : '';
 
 /** "from a 6 in square", "from 8 1/2 × 11 in", "from 4 pieces". */
 function Blanks({ card: { pieces, sheets, blank } }: { readonly card: Card }) {

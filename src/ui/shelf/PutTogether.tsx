@@ -5,12 +5,14 @@ import { Modal, Select } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { LIES, MOST_ALIKE, outermost, withSetInside, type Lie } from '@/core/sets';
+import { z } from '@/core/text/zod';
 import type { Project } from '@/data/db';
 import { addProject } from '@/data/projects';
 import { NumberField } from '../parts/NumberField';
 import { useOnce } from '../parts/once';
 import { LIE_TITLE } from '../parts/titles';
 import { useTell } from '../parts/useTell';
+import { useUnsent } from '../parts/useUnsent';
 import styles from './Shelf.module.css';
 
 /** A card is pulled once the pointer went so far, px: before that it is pressed. */
@@ -22,9 +24,10 @@ const notPressed = (event: Event): void => event.preventDefault();
 interface Putting {
   readonly inner: Project;
   readonly outer: Project;
-  readonly count: number;
-  readonly lie: Lie;
 }
+/** How one goes into the other. */
+const HOW = z.object({ count: z.number().int().positive(), lie: z.enum(LIES) });
+const USUAL: z.infer<typeof HOW> = { count: 1, lie: 'stacked' };
 
 /** The shelf with its cards to be pulled: one let go over another goes into it, as a new project; both stay as they are. */
 export function PutTogether({ shelf, children }: { readonly shelf: readonly Project[]; readonly children: ReactNode }) {
@@ -33,8 +36,7 @@ export function PutTogether({ shelf, children }: { readonly shelf: readonly Proj
   const [putting, setPutting] = useState<Putting | null>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: PULLED } }));
   const named = (id: unknown): Project | undefined => shelf.find((project) => project.id === id);
-  const [put] = useOnce((now: Putting) => {
-    const { inner, outer, count, lie } = now;
+  const [put] = useOnce(({ inner, outer }: Putting, { count, lie }: z.infer<typeof HOW>) => {
     const [holder] = outermost(outer.set).filter(({ round }) => round === undefined);
     const set = withSetInside(outer.set, (holder ?? outer.set.parts.at(-1)!).id, inner.set, { count, lie });
     return addProject({ name: `${inner.name}, in ${outer.name}`.slice(0, 120), units: outer.units, set })
@@ -50,40 +52,66 @@ export function PutTogether({ shelf, children }: { readonly shelf: readonly Proj
       onDragEnd={({ active, over }) => {
         setTimeout(() => window.removeEventListener('click', notPressed, true));
         const [inner, outer] = [named(active.id), named(over?.id)];
-        if (inner && outer && inner !== outer) setPutting({ inner, outer, count: 1, lie: 'stacked' });
+        if (inner && outer && inner !== outer) setPutting({ inner, outer });
       }}
     >
       {children}
       {putting && (
-        <Modal
-          open
-          title={`“${putting.inner.name}” into “${putting.outer.name}”?`}
-          okText="Put them together"
-          onOk={() => put(putting)}
-          onCancel={() => setPutting(null)}
-        >
-          <p>A new project: what holds the other follows its size. Both of these stay as they are.</p>
-          <div className={styles.putting}>
-            <label>
-              How many in one{' '}
-              <NumberField
-                aria-label="How many in one"
-                min={1}
-                max={MOST_ALIKE}
-                precision={0}
-                value={putting.count}
-                onChange={(count) => setPutting({ ...putting, count })}
-              />
-            </label>
-            <Select<Lie>
-              aria-label="How they lie"
-              value={putting.lie}
-              options={LIES.map((value) => ({ value, label: LIE_TITLE[value] }))}
-              onChange={(lie) => setPutting({ ...putting, lie })}
-            />
-          </div>
-        </Modal>
+        <HowIn
+          key={`${putting.inner.id}/${putting.outer.id}`}
+          putting={putting}
+          onPut={(how) => put(putting, how)}
+          onLeave={() => setPutting(null)}
+        />
       )}
     </DndContext>
+  );
+}
+
+interface HowInProps {
+  readonly putting: Putting;
+  readonly onPut: (how: z.infer<typeof HOW>) => Promise<unknown> | void;
+  readonly onLeave: () => void;
+}
+
+/** How many of the one go into the other, and how they lie there. */
+function HowIn({ putting: { inner, outer }, onPut, onLeave }: HowInProps) {
+  const { value, set, forget } = useUnsent(`put/${inner.id}/${outer.id}`, USUAL, HOW);
+  const { count, lie } = value ?? USUAL;
+  return (
+    <Modal
+      open
+      title={`“${inner.name}” into “${outer.name}”?`}
+      okText="Put them together"
+      onOk={() => {
+        forget();
+        return onPut({ count, lie });
+      }}
+      onCancel={() => {
+        forget();
+        onLeave();
+      }}
+    >
+      <p>A new project: what holds the other follows its size. Both of these stay as they are.</p>
+      <div className={styles.putting}>
+        <label>
+          How many in one{' '}
+          <NumberField
+            aria-label="How many in one"
+            min={1}
+            max={MOST_ALIKE}
+            precision={0}
+            value={count}
+            onChange={(next) => set({ count: next })}
+          />
+        </label>
+        <Select<Lie>
+          aria-label="How they lie"
+          value={lie}
+          options={LIES.map((one) => ({ value: one, label: LIE_TITLE[one] }))}
+          onChange={(next) => set({ lie: next })}
+        />
+      </div>
+    </Modal>
   );
 }

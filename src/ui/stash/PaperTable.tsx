@@ -139,7 +139,7 @@ export function PaperTable({ title, papers, none, cuts, onBecomes, onChange, onR
           rowKey="id"
           columns={columns}
           dataSource={[...papers]}
-          pagination={papers.length > 40 ? { pageSize: 40, showSizeChanger: false } : false}
+          pagination={papers.length > 20 ? { pageSize: 20, showSizeChanger: false } : false}
         />
       )}
     </section>

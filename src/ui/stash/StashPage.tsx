@@ -1,7 +1,7 @@
 'use client';
 
 import { DownloadOutlined, PlusOutlined, UploadOutlined } from '@ant-design/icons';
-import { Button, Input } from 'antd';
+import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { carriedOut } from '@/data/cuttings';
 import type { CutRecord, PaperRecord } from '@/data/db';
@@ -13,6 +13,8 @@ import { download } from '../parts/download';
 import { Opened } from '../parts/Opened';
 import { SetAside } from '../parts/SetAside';
 import { TextField } from '../parts/TextField';
+import { SearchField, searching } from '../parts/SearchField';
+import { useInAddress } from '../parts/useInAddress';
 import { damagedIn, useAll, useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { MyUnitsSwitch } from '../parts/MyUnits';
@@ -61,14 +63,12 @@ function Stash({
 }) {
   const { failed, undoable } = useTell();
   const [currency = '', setCurrency] = useSetting(CURRENCY);
-  const [words, setWords] = useState('');
+  const [words, setWords] = useInAddress('words');
   const [open, setOpen] = useState<Open | null>(null);
   // What lies open follows what becomes of it elsewhere.
   const changing = open?.kind === 'change' ? (papers.find(({ id }) => id === open.paper.id) ?? open.paper) : null;
-  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = papers.filter(({ name, colour, note, of }) =>
-    wanted.every((word) => `${name} ${colour} ${note} ${of}`.toLowerCase().includes(word)),
-  );
+  const wanted = searching(words);
+  const found = papers.filter(({ name, colour, note, of }) => wanted(`${name} ${colour} ${note} ${of}`));
   const remove = (paper: PaperRecord): void => {
     void dropPaper(paper.id).catch(failed('It could not be taken out'));
     undoable({ key: paper.id, done: `“${paper.name}” is taken out of the stash`, back: () => putBackPaper(paper.id) });
@@ -107,13 +107,12 @@ function Stash({
         <MyUnitsSwitch />
       </div>
       <SetAside damaged={damaged} />
-      <Input
+      <SearchField
         className={styles.search}
-        allowClear
-        aria-label="Search the stash"
-        placeholder="Search: name, colour, note"
+        label="Search the stash"
+        placeholder="words in name, colour, note"
         value={words}
-        onChange={({ target }) => setWords(target.value)}
+        onChange={setWords}
       />
       <PaperTable
         {...table}

@@ -1,6 +1,8 @@
 import { PlusOutlined } from '@ant-design/icons';
 import { Modal, Radio, Select } from 'antd';
+import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
+import { z } from '@/core/text/zod';
 import { CONSTRUCTIONS, constructionNamed, DOES, type Does } from '@/core/constructions';
 import { inches, mm } from '@/core/length';
 import { LAYER_PLACES, type LayerPlace } from '@/core/design';
@@ -27,6 +29,7 @@ import { NumberField } from '../parts/NumberField';
 import { TextField } from '../parts/TextField';
 import { LAYER_TITLE, LIE_TITLE } from '../parts/titles';
 import { useAll } from '../parts/useKept';
+import { useUnsent } from '../parts/useUnsent';
 import type { ViewName } from '../parts/views';
 import type { TogetherProps } from './props';
 import styles from './Together.module.css';
@@ -39,17 +42,18 @@ interface AddPartProps extends TogetherProps {
 type How = 'in' | 'out';
 
 /** What is being added, and how it lies. */
-interface Adding {
-  readonly how: How;
+const ADDING = z.object({
+  how: z.enum(['in', 'out']),
   /** `given`, `envelope` for a bought one, a construction, or `shelf/` and the id of a project. */
-  readonly what: string;
-  readonly name: string;
-  readonly count: number;
-  readonly lie: Lie;
-  readonly size: { readonly width: number; readonly height: number; readonly thickness: number };
+  what: z.string(),
+  name: z.string(),
+  count: z.number().int().positive(),
+  lie: z.enum(LIES),
+  size: z.object({ width: z.number(), height: z.number(), thickness: z.number() }),
   /** One for each, or one for all. */
-  readonly each: boolean;
-}
+  each: z.boolean(),
+});
+type Adding = z.infer<typeof ADDING>;
 
 /** What can hold something, and what can lie in something. */
 const holders = (does: readonly Does[]) =>
@@ -70,7 +74,8 @@ const GROUP: Record<Does, string> = {
 
 /** Adds to the set: what goes in the part on the table, what it goes in or what goes round it, a layer, more of it. */
 export function AddPart({ whole, part, onSet, onShow, view, onView }: AddPartProps) {
-  const [adding, setAdding] = useState<Adding | null>(null);
+  const project = useSearchParams().get('p') ?? '';
+  const [begun, setBegun] = useState<Adding | null>(null);
   const raw = whole.set.parts.find(({ id }) => id === part) ?? whole.set.parts.at(-1)!;
   const planned = 'plan' in whole ? whole.plan.parts.find((one) => one.part.id === raw.id) : undefined;
   const name = raw.name ?? titleOf(raw);
@@ -78,7 +83,7 @@ export function AddPart({ whole, part, onSet, onShow, view, onView }: AddPartPro
   const begin = (how: How): void => {
     const contents = planned?.plan.design.contents ?? planned?.plan.made?.largest;
     const [what, count] = how === 'in' ? ['given', 1] : ['seam-envelope', raw.quantity ?? 1];
-    setAdding({
+    setBegun({
       how,
       what,
       name: how === 'in' ? 'Card' : (constructionNamed(what)?.title ?? ''),
@@ -150,21 +155,21 @@ export function AddPart({ whole, part, onSet, onShow, view, onView }: AddPartPro
       >
         Add
       </MenuButton>
-      {adding && (
+      {begun && (
         <AddDialog
-          adding={adding}
+          form={`add/${project}/${raw.id}/${begun.how}`}
+          begun={begun}
           to={lower}
           quantity={raw.quantity ?? 1}
-          onChange={(next) => setAdding({ ...adding, ...next })}
-          onClose={() => setAdding(null)}
-          onAdd={(projects) => {
+          onClose={() => setBegun(null)}
+          onAdd={(adding, projects) => {
             const { set, shown } = added(whole.set, raw, adding, projects);
             onSet(
               (now) => added(now, now.parts.find(({ id }) => id === raw.id) ?? raw, adding, projects).set,
               `add-${set.parts.length}`,
             );
             onShow(shown, 'together');
-            setAdding(null);
+            setBegun(null);
           }}
         />
       )}
@@ -222,16 +227,20 @@ function added(
 }
 
 interface AddDialogProps {
-  readonly adding: Adding;
+  /** What the form is called, whose draft it is. */
+  readonly form: string;
+  /** What stands in it before anything is typed. */
+  readonly begun: Adding;
   readonly to: string;
   readonly quantity: number;
-  readonly onChange: (next: Partial<Adding>) => void;
-  readonly onAdd: (projects: readonly Project[]) => void;
+  readonly onAdd: (adding: Adding, projects: readonly Project[]) => void;
   readonly onClose: () => void;
 }
 
 /** What it is, how many of it, and how it lies. */
-function AddDialog({ adding, to, quantity, onChange, onAdd, onClose }: AddDialogProps) {
+function AddDialog({ form, begun, to, quantity, onAdd, onClose }: AddDialogProps) {
+  const { value, set: onChange, forget } = useUnsent<Adding>(form, begun, ADDING);
+  const adding = value ?? begun;
   const { how, what, name, count, lie, size, each } = adding;
   const all = useAll<Project>('projects');
   const shelf = all ? shelfAndBin(all).shelf : [];
@@ -250,8 +259,14 @@ function AddDialog({ adding, to, quantity, onChange, onAdd, onClose }: AddDialog
       open
       title={how === 'in' ? `What goes in the ${to}?` : `What does the ${to} go in?`}
       okText="Add it"
-      onOk={() => onAdd(shelf)}
-      onCancel={onClose}
+      onOk={() => {
+        forget();
+        onAdd(adding, shelf);
+      }}
+      onCancel={() => {
+        forget();
+        onClose();
+      }}
     >
       <div className={styles.adding}>
         <Select

@@ -14,7 +14,7 @@ import { useOnce } from '../parts/once';
 import { Opened } from '../parts/Opened';
 import { useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
-import { useUnsent } from '../parts/useUnsent';
+import { useAsked } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
 import { useUnits } from '../parts/InUnits';
 import { BoardSelect, NoBoard } from './BoardSelect';
@@ -72,7 +72,7 @@ function Trials({ board }: { readonly board: OwnBoard }) {
   const { failed, undoable } = useTell();
   const [, setToolbox] = useSetting(TOOLBOX);
   const first = useMemo(() => ({ trials: TRIALS[units] }), [units]);
-  const unsent = useUnsent(`trials/${board.id}/${units}`, first, MEASURED);
+  const unsent = useAsked(`trials/${board.id}/${units}`, first, MEASURED);
   const { trials } = unsent.value ?? first;
   const setTrials = (next: (now: readonly TrialFold[]) => readonly TrialFold[]): void =>
     unsent.set((now) => ({ trials: next(now.trials) }));

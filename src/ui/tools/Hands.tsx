@@ -1,10 +1,15 @@
 import { Button } from 'antd';
-import { useState } from 'react';
 import { mm, type Mm } from '@/core/length';
+import { z } from '@/core/text/zod';
 import { planTool, type ToolGesture, type Move, type SheetState, type Tool } from '@/core/tools';
 import { LengthField } from '../parts/LengthField';
 import { useUnits } from '../parts/InUnits';
+import { useAsked } from '../parts/useUnsent';
 import styles from './Tools.module.css';
+
+/** What the tool is set to, mm, by what is done with it. */
+const SET_TO = z.record(z.string(), z.number().positive());
+const NOTHING: z.infer<typeof SET_TO> = {};
 
 interface HandsProps {
   readonly tool: Tool;
@@ -16,8 +21,8 @@ interface HandsProps {
 export function Hands({ tool, sheet, onMove }: HandsProps) {
   const { units } = useUnits();
   const hands = planTool(tool).hands?.(tool, sheet) ?? [];
-  const [set, setSet] = useState<Readonly<Record<string, Mm>>>({});
-  const lengthOf = ({ title, length }: ToolGesture): Mm => set[title] ?? length?.fresh[units] ?? mm(0);
+  const { value, set } = useAsked(`set-to/${tool.kind}/${units}`, NOTHING, SET_TO);
+  const lengthOf = ({ title, length }: ToolGesture): Mm => mm(value?.[title] ?? length?.fresh[units] ?? 0);
   if (hands.length === 0) return null;
   return (
     <div className={styles.hands}>
@@ -30,7 +35,7 @@ export function Hands({ tool, sheet, onMove }: HandsProps) {
               value={lengthOf(hand)}
               least={1}
               most={hand.length.most}
-              onChange={(length) => setSet((now) => ({ ...now, [hand.title]: mm(length) }))}
+              onChange={(length) => set({ [hand.title]: length })}
             />
           ),
       )}

@@ -18,7 +18,7 @@ import { Opened } from '../parts/Opened';
 import { usePlannedSet } from '../parts/plans';
 import { useAll } from '../parts/useKept';
 import { useToolbox } from '../parts/useToolbox';
-import { useUnsent } from '../parts/useUnsent';
+import { useAsked } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
 import { InUnits, useUnits } from '../parts/InUnits';
 import { ToolsHead } from './ToolsHead';
@@ -121,7 +121,7 @@ function Freely({ toolbox, named }: { readonly toolbox: Toolbox; readonly named:
   const { units } = useUnits();
   const boards = boardsOf(toolbox).filter(({ tool }) => planTool(tool).hands);
   const first = units === 'in' ? IN : METRIC;
-  const { value, set } = useUnsent(`try/${units}`, first, TRIED);
+  const { value, set } = useAsked(`try/${units}`, first, TRIED);
   const { board, ...size } = value ?? first;
   // What an address names comes before what was tried last, until another is chosen.
   const [chosen, setChosen] = useState(named);
