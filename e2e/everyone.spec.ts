@@ -83,6 +83,7 @@ for (const colorScheme of ['light', 'dark'] as const)
           ['/log?e=demo-log-3', 'The paint on the cards'],
           ['/choose?have=paper', 'Library pocket'],
           ['/holders/library-pocket', 'Usual mistakes'],
+          ['/licences', 'word for word'],
           ['/sets', 'pieces to cut'],
           ['/envelopes', 'A card for each'],
           ['/rescue', 'What is wrong?'],

@@ -1,6 +1,7 @@
 /** Finds every field of the app by walking its screens: each page there is, each part that opens, each dialog. */
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import ts from 'typescript';
 import type { Locator, Page } from '@playwright/test';
 import { go } from './go';
 
@@ -66,15 +67,19 @@ async function openersOn(page: Page): Promise<{ readonly name: string; readonly 
 export interface Field {
   readonly at: Locator;
   readonly name: string;
+  /** What stood in it when it was found. */
+  readonly value: string;
   readonly kind: 'length' | 'number' | 'text' | 'lines';
 }
 
-/** The fields that can be seen on a screen or in the dialog over it. */
+/** The fields that can be seen on a screen or in the dialog over it, and what stands in them now. */
 export async function fieldsOn(scope: Page | Locator): Promise<Field[]> {
-  const found: Field[] = [];
-  for (const at of await scope.locator(FIELDS).all()) {
-    if (!(await at.isVisible()) || !(await at.isEnabled())) continue;
-    const { name, kind } = await at.evaluate((field: HTMLInputElement | HTMLTextAreaElement) => ({
+  const all = scope.locator(FIELDS);
+  const found = await all.evaluateAll((fields) =>
+    (fields as (HTMLInputElement | HTMLTextAreaElement)[]).map((field, place) => ({
+      place,
+      seen: field.checkVisibility() && !field.disabled,
+      value: field.value,
       name:
         field.getAttribute('aria-label') ??
         field.labels?.[0]?.textContent?.trim() ??
@@ -88,36 +93,111 @@ export async function fieldsOn(scope: Page | Locator): Promise<Field[]> {
             : field.hasAttribute('aria-invalid')
               ? ('length' as const)
               : ('text' as const),
-    }));
-    found.push({ at, name, kind });
-  }
-  return found;
+    })),
+  );
+  return found.flatMap(({ place, seen, ...field }) => (seen ? [{ at: all.nth(place), ...field }] : []));
 }
 
+/** Where fields are: on the page, or in what a button opens; and what leads there again, over a reload. */
+interface Place {
+  readonly where: string;
+  /** The fields as they are now. */
+  readonly now: () => Promise<readonly Field[]>;
+  /** The same after a reload. */
+  readonly again: () => Promise<readonly Field[]>;
+}
+type Visit = (fields: readonly Field[], place: Place) => Promise<void>;
+
 /** Walks a page: calls back with its fields, and with those of each form that opens on it. */
-export async function walk(
-  page: Page,
-  address: string,
-  visit: (fields: readonly Field[], where: string) => Promise<void>,
-): Promise<void> {
-  const open = async (): Promise<void> => {
-    // A screen that is there is left and come back to: it stands as if it were new, and nothing is loaded again.
-    if (page.url().endsWith(address)) await go(page, address.startsWith('/backup') ? '/tools' : '/backup');
-    await go(page, address);
+export async function walk(page: Page, address: string, visit: Visit): Promise<void> {
+  const ready = async (): Promise<void> => {
     await page.locator('main').waitFor();
     // Screens read what is kept first.
     await page.waitForTimeout(400);
     await page.locator('.ant-spin-spinning').first().waitFor({ state: 'hidden' });
     await unfold(page);
   };
+  const open = async (): Promise<void> => {
+    // A screen that is there is left and come back to: it stands as if it were new, and nothing is loaded again.
+    if (page.url().endsWith(address)) await go(page, address.startsWith('/backup') ? '/tools' : '/backup');
+    await go(page, address);
+    await ready();
+  };
+  const reload = async (): Promise<void> => {
+    await page.reload();
+    await ready();
+  };
   await open();
-  await visit(await fieldsOn(page.locator('main')), address);
+  const onPage = (): Promise<readonly Field[]> => fieldsOn(page.locator('main'));
+  await visit(await onPage(), {
+    where: address,
+    now: onPage,
+    again: async () => {
+      await reload();
+      return onPage();
+    },
+  });
   for (const { name, place } of await openersOn(page)) {
+    const inIt = async (): Promise<readonly Field[]> => {
+      const dialog = page.getByRole('dialog');
+      return fieldsOn((await dialog.count()) > 0 ? dialog.last() : page.locator('main'));
+    };
+    const press = async (): Promise<readonly Field[]> => {
+      await page.locator('main button').nth(place).click();
+      await page.waitForTimeout(300);
+      return inIt();
+    };
     await open();
-    await page.locator('main button').nth(place).click();
-    const dialog = page.getByRole('dialog');
-    await page.waitForTimeout(300);
-    const scope = (await dialog.count()) > 0 ? dialog.last() : page.locator('main');
-    await visit(await fieldsOn(scope), `${address}, ${name}`);
+    await visit(await press(), {
+      where: `${address}, ${name}`,
+      now: inIt,
+      again: async () => {
+        await reload();
+        return press();
+      },
+    });
   }
+}
+
+/** A field as the source declares it: in which file, and what it is called there; null where that is worked out. */
+export interface DeclaredField {
+  readonly file: string;
+  readonly name: RegExp | null;
+}
+const COMPONENTS = ['LengthField', 'NumberField', 'TextField', 'SearchField', 'Input', 'Input.TextArea', 'InputNumber'];
+
+/** Every field that stands in a screen's source. */
+export function declaredFields(): DeclaredField[] {
+  const found: DeclaredField[] = [];
+  const files = readdirSync('src/ui', { recursive: true }).map((file) => join('src/ui', String(file)));
+  const said = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\s+/g, '\\s+');
+  const nameOf = (node: ts.Expression | undefined): RegExp | null => {
+    if (!node) return null;
+    if (ts.isStringLiteralLike(node)) return new RegExp(`^${said(node.text)}$`);
+    if (!ts.isTemplateExpression(node)) return null;
+    const parts = node.templateSpans.map(({ literal }) => `.*${said(literal.text)}`);
+    return new RegExp(`^${said(node.head.text)}${parts.join('')}$`);
+  };
+  for (const file of files) {
+    // What fields are made of declares none.
+    if (!/(?<!\.test)\.tsx$/.test(file) || /parts\/(Length|Number|Text|Search)Field\.tsx$/.test(file)) continue;
+    const source = ts.createSourceFile(file, readFileSync(file, 'utf8'), ts.ScriptTarget.Latest, true);
+    const look = (node: ts.Node): void => {
+      if (
+        (ts.isJsxSelfClosingElement(node) || ts.isJsxOpeningElement(node)) &&
+        COMPONENTS.includes(node.tagName.getText(source))
+      ) {
+        const given = node.attributes.properties.filter(ts.isJsxAttribute);
+        const label = ['aria-label', 'label'].flatMap((name) =>
+          given.filter((one) => one.name.getText(source) === name),
+        );
+        const value = label[0]?.initializer;
+        const expression = value && (ts.isJsxExpression(value) ? value.expression : value);
+        found.push({ file, name: nameOf(expression as ts.Expression | undefined) });
+      }
+      node.forEachChild(look);
+    };
+    look(source);
+  }
+  return found;
 }

@@ -36,6 +36,7 @@ offline(
       '/backup': 'What is kept here',
       '/cutting': 'Cuts in order',
       '/envelopes': 'A card for each',
+      '/licences': 'word for word',
       '/log': 'What the fits say',
       '/rescue': 'What is wrong?',
       '/sets': 'pieces to cut',
@@ -81,10 +82,41 @@ offline(
     await page.getByRole('link', { name: 'Cutting', exact: true }).click();
     await expect(page.getByText('Cuts in order')).toBeVisible();
     await page.goto('/nowhere');
-    await expect(page.getByText('There is nothing at this address, or no connection to look.')).toBeVisible();
+    await expect(page.getByText('There is no connection, and nothing is kept here for this address.')).toBeVisible();
     await context.setOffline(false);
     await page.goto('/bench?p=demo-1');
     await expect(page.getByLabel('Width', { exact: true })).toHaveValue('3 1/4 in');
+  },
+);
+
+offline(
+  'what the browser lost of what is kept is said to be missing, and comes back with the connection',
+  async ({ page, context }) => {
+    offline.setTimeout(120_000);
+    await keptForOffline(page);
+    /** How much is kept; a third of it is thrown away first where that is asked, the log's page with it. */
+    const kept = (lose: boolean): Promise<number> =>
+      page.evaluate(async (less) => {
+        const name = (await caches.keys()).find((one) => one.includes('precache'))!;
+        const cache = await caches.open(name);
+        const all = await cache.keys();
+        const lost = all.filter(({ url }, i) => new URL(url).pathname === '/log' || i % 3 === 0);
+        for (const one of less ? lost : []) await cache.delete(one);
+        return (await cache.keys()).length;
+      }, lose);
+    const whole = await kept(false);
+    expect(await kept(true)).toBeLessThan(whole * 0.7);
+    await context.setOffline(true);
+    await page.goto('/log');
+    await expect(
+      page.getByText('This page is not here yet: it comes by itself once there is a connection.'),
+    ).toBeVisible();
+    await context.setOffline(false);
+    await page.goto('/tools');
+    await expect.poll(() => kept(false), { timeout: 60_000 }).toBe(whole);
+    await context.setOffline(true);
+    await page.goto('/log');
+    await expect(page.getByText('What the fits say').first()).toBeVisible();
   },
 );
 

@@ -59,7 +59,7 @@ async function typeEverywhere(
   const wrong: string[] = [];
   const slowDown = await throttle(page);
   for (const address of addresses)
-    await walk(page, address, async (fields, where) => {
+    await walk(page, address, async (fields, { where }) => {
       const kinds = new Map<Field['kind'], number>();
       for (const field of fields) {
         kinds.set(field.kind, (kinds.get(field.kind) ?? 0) + 1);

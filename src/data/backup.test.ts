@@ -131,6 +131,15 @@ test('taken back, what it brought goes, and what was changed since stays and is 
   expect(await db.papers.count()).toBe(0);
 });
 
+test('tables this version does not know are named, and nothing comes of them', async () => {
+  await fill();
+  const backup = await throughAFile();
+  const more = { ...backup, tables: { ...backup.tables, recipes: [{ id: 'a' }, { id: 'b' }], aside: [] } } as never;
+  const preview = await previewRestore(more);
+  expect(preview.unknown).toEqual([{ table: 'recipes', count: 2 }]);
+  expect((await previewRestore(backup)).unknown).toEqual([]);
+});
+
 test('a record in it that cannot be read is set aside, named; the others come', async () => {
   await fill();
   const backup = await throughAFile();

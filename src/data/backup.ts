@@ -47,6 +47,8 @@ export interface RestorePreview {
   readonly equal: number;
   /** Records in it that cannot be read; they are set aside as they are. */
   readonly unreadable: readonly { readonly table: KeptTable; readonly raw: BackupRecord; readonly why: string }[];
+  /** Tables this version does not know, and how much is in them: that is left in the file. */
+  readonly unknown: readonly { readonly table: string; readonly count: number }[];
   /** What had been set aside when it was written. */
   readonly aside: readonly AsideRecord[];
 }
@@ -81,8 +83,8 @@ export async function previewRestore({ tables, photos }: Backup): Promise<Restor
   const differing: Fate[] = [];
   const unreadable: RestorePreview['unreadable'][number][] = [];
   let equal = 0;
-  const judge = async (table: KeptTable, id: string, theirs: object): Promise<void> => {
-    const ours = (await db.table<object, string>(table).get(id)) ?? null;
+  const judge = async (table: KeptTable, theirs: object, ours: object | null): Promise<void> => {
+    const id = String((theirs as BackupRecord)[keyOf(table)]);
     if (ours && (await alike(ours, theirs))) equal++;
     else {
       (ours ? differing : added).push({
@@ -94,27 +96,45 @@ export async function previewRestore({ tables, photos }: Backup): Promise<Restor
       });
     }
   };
-  for (const [table, records] of Object.entries(tables)) {
-    if (!isKept(table) || table === 'photos') continue;
-    for (const raw of records) {
-      const id = raw[keyOf(table)];
-      const read = readRecord(table, raw);
-      if (!read.ok || typeof id !== 'string')
-        unreadable.push({ table, raw, why: read.ok ? 'It has no id.' : read.why });
-      // When the demo was laid out says nothing about what is kept.
-      else if (!(table === 'settings' && id === 'demo-shelf')) await judge(table, id, raw);
+  /** Some at a time, so that a large backup stands in nobody’s way while it is looked through. */
+  const judgeAll = async (table: KeptTable, records: readonly BackupRecord[]): Promise<void> => {
+    for (let i = 0; i < records.length; i += SOME) {
+      const some = records.slice(i, i + SOME).filter((raw) => {
+        const read = readRecord(table, raw);
+        const id = raw[keyOf(table)];
+        if (!read.ok || typeof id !== 'string')
+          unreadable.push({ table, raw, why: read.ok ? 'It has no id.' : read.why });
+        // When the demo was laid out says nothing about what is kept.
+        return read.ok && typeof id === 'string' && !(table === 'settings' && id === 'demo-shelf');
+      });
+      const ours = await db.table<object, string>(table).bulkGet(some.map((raw) => String(raw[keyOf(table)])));
+      for (const [at, theirs] of some.entries()) await judge(table, theirs, ours[at] ?? null);
+      await new Promise((goOn) => setTimeout(goOn));
     }
-  }
+  };
+  for (const [table, records] of Object.entries(tables))
+    if (isKept(table) && table !== 'photos') await judgeAll(table, records);
   for (const [id, image] of photos)
-    await judge('photos', id, { id, image: new Blob([image as BlobPart], { type: 'image/jpeg' }) });
+    await judge(
+      'photos',
+      { id, image: new Blob([image as BlobPart], { type: 'image/jpeg' }) },
+      (await db.photos.get(id)) ?? null,
+    );
+  const unknown = Object.entries(tables).flatMap(([table, { length: count }]) =>
+    isKept(table) || table === 'aside' ? [] : [{ table, count }],
+  );
   return {
     added,
     differing,
     equal,
     unreadable,
+    unknown,
     aside: (tables.aside ?? []).filter(isAside) as readonly object[] as readonly AsideRecord[],
   };
 }
+
+/** Records that are looked at in one go. */
+const SOME = 200;
 
 /** True when two records say the same, pictures compared by their bytes. */
 async function alike(a: object, b: object): Promise<boolean> {

@@ -1,4 +1,5 @@
 import { strToU8, unzipSync, zipSync } from 'fflate';
+import { buf as crc32 } from 'crc-32';
 import fc from 'fast-check';
 import { readBackup, writeBackup, type Backup } from './backup';
 
@@ -118,6 +119,33 @@ describe('what is damaged or foreign is refused whole', () => {
     const directory = Buffer.from(bytes).lastIndexOf(Buffer.from([0x50, 0x4b, 0x01, 0x02]));
     new DataView(bytes.buffer, bytes.byteOffset).setUint32(directory + 24, 2_000_000_000, true);
     expect(refused(bytes)).toMatch(/More would come out/);
+  });
+
+  /** A backup whose lists hold this text, its sums as they should be. */
+  const telling = (texts: Readonly<Record<string, string>>): Uint8Array => {
+    const files = Object.entries(texts).map(([name, text]) => [name, strToU8(text)] as const);
+    const said = {
+      format: 'tuck-fold-backup',
+      version: 1,
+      dataVersion: 5,
+      writtenAt: 1,
+      files: files.map(([name, bytes]) => ({ name, bytes: bytes.length, crc32: crc32(bytes) })),
+    };
+    const what = { ...said, crc32: crc32(strToU8(JSON.stringify(said))) };
+    return zipSync({ 'backup.json': strToU8(JSON.stringify(what)), ...Object.fromEntries(files) });
+  };
+
+  test('what lies too deep in itself, swells, or is more than anyone keeps', () => {
+    const deep = (levels: number): string => `[{"id":"[x","a":${'['.repeat(levels)}${']'.repeat(levels)}}]`;
+    expect(refused(telling({ 'data/log.json': deep(100_000) }))).toMatch(/“data\/log.json” lies deeper in itself/);
+    expect(readBackup(telling({ 'data/log.json': deep(50) })).ok).toBe(true);
+    expect(refused(telling({ 'data/log.json': `[${' '.repeat(3_000_000)}]` }))).toMatch(/More would come out/);
+    const things = (count: number): string => `[${Array.from({ length: count }, (_, i) => `{"id":${i}}`).join()}]`;
+    expect(refused(telling({ 'data/log.json': things(30_000), 'data/papers.json': things(20_001) }))).toMatch(
+      /more than 50000 things/,
+    );
+    const many = Object.fromEntries(Array.from({ length: 20_002 }, (_, i) => [`photos/${i}.jpg`, 'x']));
+    expect(refused(telling(many))).toMatch(/more than 20000 files/);
   });
 
   test('a record that names what every object has is data, no more', () => {

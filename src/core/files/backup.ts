@@ -26,8 +26,14 @@ export interface Backup {
 /** Largest backup worth reading, and the most that may come out of it, bytes: some two thousand photos. */
 export const LARGEST_BACKUP = 600_000_000;
 const LARGEST_TABLE = 200_000_000;
-/** Most files in one. */
+/** What is kept packs to a twentieth or so; what swells more than this, and is not small, was never kept, bytes. */
+const SWELLING = 200;
+const SMALL = 2_000_000;
+/** Most files in one, and most records in all of its tables. */
 const MOST_FILES = 20_000;
+export const MOST_RECORDS = 50_000;
+/** A record holds things in things; none so deep. What reads it goes down with it, and would not come up again. */
+const DEEPEST = 60;
 const WHAT = 'backup.json';
 const TABLE = /^data\/([a-z-]{1,40})\.json$/;
 /** An id may be any text: what a path could mistake is written as its number. */
@@ -124,6 +130,7 @@ export function readBackup(bytes: Uint8Array): ReadBackup {
   if (names.length !== listed.length) return refuse(DAMAGED);
   const tables: Record<string, readonly BackupRecord[]> = {};
   const photos = new Map<string, Uint8Array>();
+  let all = 0;
   for (const { name, bytes: length, crc32: sum } of listed) {
     const file = Object.hasOwn(files, name) ? files[name] : undefined;
     if (!file || file.length !== length || crc32(file) !== sum) return refuse(DAMAGED);
@@ -131,8 +138,13 @@ export function readBackup(bytes: Uint8Array): ReadBackup {
     const table = TABLE.exec(name);
     if (photo) photos.set(idIn(photo[1]!), file);
     else if (table) {
+      if (!isShallow(file))
+        return refuse(`What is in ${quoted(name)} lies deeper in itself than anything that was ever kept.`);
       const records = parsed(file);
       if (!Array.isArray(records) || !records.every(isRecord)) return refuse(DAMAGED);
+      all += records.length;
+      if (all > MOST_RECORDS)
+        return refuse(`There are more than ${MOST_RECORDS} things in it, and nobody keeps so many.`);
       tables[table[1]!] = records;
     } else return refuse(`There is something in it that no backup has: ${quoted(name)}.`);
   }
@@ -158,15 +170,33 @@ function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
   let all = 0;
   let count = 0;
   return unzipSync(bytes, {
-    filter: ({ name, originalSize }) => {
+    filter: ({ name, size, originalSize }) => {
       all += originalSize;
       count += 1;
       if (count > MOST_FILES + 1) throw new TooLarge(`There are more than ${MOST_FILES} files in it.`);
-      if (all > LARGEST_BACKUP || (!PHOTO.test(name) && originalSize > LARGEST_TABLE))
+      const swells = originalSize > SMALL && originalSize > SWELLING * size;
+      if (swells || all > LARGEST_BACKUP || (!PHOTO.test(name) && originalSize > LARGEST_TABLE))
         throw new TooLarge('More would come out of it than any backup holds, so it was not unpacked.');
       return true;
     },
   });
+}
+
+/** True when nothing in a JSON text lies deeper than a record may, looked at before it is read. */
+function isShallow(bytes: Uint8Array): boolean {
+  const [QUOTE, ESCAPE, OPEN, CLOSE, BEGIN, END] = [...'"\\[]{}'].map((letter) => letter.charCodeAt(0));
+  let depth = 0;
+  let inText = false;
+  for (let i = 0; i < bytes.length; i++) {
+    const byte = bytes[i];
+    if (inText) {
+      if (byte === ESCAPE) i++;
+      else if (byte === QUOTE) inText = false;
+    } else if (byte === QUOTE) inText = true;
+    else if ((byte === OPEN || byte === BEGIN) && ++depth > DEEPEST) return false;
+    else if (byte === CLOSE || byte === END) depth--;
+  }
+  return true;
 }
 
 function parsed(bytes: Uint8Array): unknown {

@@ -26,6 +26,7 @@ import { Boundary } from '../parts/Boundary';
 import { download, fileName } from '../parts/download';
 import { FilePicker } from '../parts/FilePicker';
 import { OnceButton } from '../parts/once';
+import { Link } from '../parts/Link';
 import { Opened } from '../parts/Opened';
 import { useTell } from '../parts/useTell';
 import { Waiting } from '../parts/Waiting';
@@ -49,6 +50,9 @@ export function BackupPage() {
         </div>
         <PutAside />
       </Opened>
+      <p className={styles.made}>
+        <Link href="/licences">What Tuck Fold is made of, and under which terms</Link>
+      </p>
     </main>
   );
 }
@@ -273,7 +277,7 @@ function Preview({
   readonly prefer: Prefer;
   readonly onPrefer: (prefer: Prefer) => void;
 }) {
-  const { added, differing, equal, unreadable } = preview;
+  const { added, differing, equal, unreadable, unknown } = preview;
   const names = (all: readonly { readonly table: KeptTable; readonly theirs: object }[]) => (
     <ul className={styles.names}>
       {all.slice(0, SHOWN).map(({ table, theirs }, i) => (
@@ -301,6 +305,12 @@ function Preview({
         )}
         .
       </p>
+      {unknown.length > 0 && (
+        <p>
+          This version does not know what {unknown.map(({ table, count }) => `“${table}” (${count})`).join(', ')}{' '}
+          {unknown.length === 1 ? 'is' : 'are'}: that stays in the file.
+        </p>
+      )}
       {added.length > 0 && names(added)}
       {differing.length > 0 && (
         <>

@@ -1,5 +1,5 @@
 import { useSearchParams } from 'next/navigation';
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 
 /**
  * What is looked for on a screen: it stands in the address, so that a reload, going back and a copied address keep it, and each
@@ -7,13 +7,21 @@ import { useCallback, useState } from 'react';
  */
 export function useInAddress(name: string, usual = ''): readonly [now: string, set: (next: string) => void] {
   const address = useSearchParams().get(name) ?? usual;
-  // The address follows a moment later: what was typed last is shown until it has come.
-  const [typed, setTyped] = useState<{ readonly value: string; readonly before: string } | null>(null);
-  const now = typed && typed.before === address ? typed.value : address;
+  const [now, setNow] = useState(address);
+  /** What was written into the address and has not come back from it yet: it follows a moment later. */
+  const written = useRef<string[]>([]);
+  useEffect(() => {
+    const place = written.current.indexOf(address);
+    if (place >= 0) written.current = written.current.slice(place + 1);
+    // Somebody went back, or followed a link.
+    else setNow(address);
+  }, [address]);
   const set = useCallback(
     (value: string): void => {
       const params = new URLSearchParams(window.location.search);
-      setTyped({ value, before: params.get(name) ?? usual });
+      if ((params.get(name) ?? usual) === value) return;
+      written.current.push(value);
+      setNow(value);
       if (value === usual) params.delete(name);
       else params.set(name, value);
       const query = params.toString();

@@ -6,6 +6,8 @@ import { useEffect, useRef, useState } from 'react';
 const MAKING = 'tuck-fold-making';
 /** Looked for a newer version this often while the page stands open, ms. */
 const OFTEN = 60 * 60_000;
+/** What is kept is looked through so long after the page was opened, ms. */
+const SOON = 4000;
 
 /** Holds the lock of a make that is on the table in this window. */
 function useMaking(making: boolean): void {
@@ -42,11 +44,21 @@ export function NewVersion({ making }: { readonly making: boolean }) {
     kept.addEventListener('waiting', () => setOffered(true));
     // Where the browser keeps no app (a page that is not secure, storage that is blocked), it works with the network.
     kept.register().catch(() => undefined);
+    // What the browser lost of what is kept is fetched again.
+    const heal = (): void => navigator.serviceWorker.controller?.postMessage({ type: 'HEAL' });
     const look = (): void => {
       if (document.visibilityState === 'visible') kept.update().catch(() => undefined);
+      heal();
     };
     const timer = setInterval(look, OFTEN);
-    return () => clearInterval(timer);
+    // Not while the page comes to life.
+    const begun = setTimeout(heal, SOON);
+    window.addEventListener('online', heal);
+    return () => {
+      clearInterval(timer);
+      clearTimeout(begun);
+      window.removeEventListener('online', heal);
+    };
   }, []);
   useEffect(() => {
     if (!busyElsewhere) return;
