@@ -2,7 +2,8 @@
  * The chooser over every construction × 200 papers, beside the 1 s a person waits for a list: one question answered
  * with every holder folded and proved; 200 papers screened both ways, and the dozen best of them folded and proved.
  */
-import { Bench } from 'tinybench';
+import { ONCE, usually } from './few';
+import { Bench, type BenchOptions } from 'tinybench';
 import { CONSTRUCTIONS } from '../src/core/constructions';
 import { mm } from '../src/core/length';
 import { becomes, papersFor, suggest } from '../src/core/choosing';
@@ -26,7 +27,7 @@ const prove = (construction: string, paper: (typeof papers)[number], blank: bool
   checksOf(planFor(read.design));
 };
 
-const bench = new Bench({ time: 3000, warmupTime: 500 });
+const bench = new Bench(usually<BenchOptions>({ time: 3000, warmupTime: 500 }, ONCE));
 bench.add(`one card, ${CONSTRUCTIONS.length} holders folded and proved`, () => void suggest({ contents }));
 bench.add(`${papers.length} papers × ${CONSTRUCTIONS.length} holders for one card, the best ${SHOWN} proved`, () => {
   for (const { construction, paper } of papersFor({ contents }, papers).slice(0, SHOWN))

@@ -3,10 +3,11 @@
  * Edits of every kind, made as a person makes them; the browser is killed, all its processes at once, at a random moment
  * from 0 to 400 ms after the edit could be seen. What is promised counts from 50 ms on; earlier kills are told apart.
  */
+import { usually } from './few';
 import { served } from './served';
 import { EDITS, Killable, killDuring, type Killed } from '../e2e/killing';
 
-const KILLS = Number(process.argv[2] ?? 1000);
+const KILLS = Number(process.argv[2] ?? usually(1000, 2));
 const PORT = 4340;
 const BROWSERS = 2;
 /** The same kills every time. */

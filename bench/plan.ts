@@ -2,7 +2,8 @@
  * Median time of one plan with its fold and all checks, for every construction in the registry, beside the 2 ms that
  * leave a 60 Hz frame free for drawing while something is dragged.
  */
-import { Bench } from 'tinybench';
+import { ONCE, usually } from './few';
+import { Bench, type BenchOptions } from 'tinybench';
 import { CONSTRUCTIONS, optionFields } from '../src/core/constructions';
 import { checksOf } from '../src/core/checks';
 import { planDocument } from '../src/core/document';
@@ -12,7 +13,7 @@ import { readDesign } from '../src/core/design';
 /** Most a plan may take, ms. */
 const BOUND = 2;
 
-const bench = new Bench({ time: 1500, warmupTime: 500 });
+const bench = new Bench(usually<BenchOptions>({ time: 1500, warmupTime: 500 }, ONCE));
 for (const { name, options } of CONSTRUCTIONS) {
   // What has a depth holds a pile.
   const deep = optionFields(options).some((field) => field.name === 'depth');

@@ -2,6 +2,7 @@
  * Time of seeking ways out of seven mishaps, on one core: until the first that is not a new sheet beside one second, until all
  * are known beside ten.
  */
+import { usually } from './few';
 import { inches, sayer } from '../src/core/length';
 import { readRescue, waysOut, type Mishap } from '../src/core/rescue';
 
@@ -47,7 +48,7 @@ function sought(mishap: Mishap): { readonly first: number; readonly all: number;
   }
 }
 
-for (const [name, design, wrong] of MISHAPS) {
+for (const [name, design, wrong] of usually(MISHAPS, MISHAPS.slice(3, 4))) {
   const read = readRescue({ version: 1, design, wrong });
   if (!read.ok) throw new Error(`the mishap must be sound: ${JSON.stringify(read.issues)}`);
   const { first, all, ways } = sought(read.mishap);

@@ -2,7 +2,8 @@
  * Median time of planning a set of 12 parts with all its checks, beside 12 times the time of one plan and 2 ms: what
  * holding each other may cost beyond the plans themselves.
  */
-import { Bench } from 'tinybench';
+import { ONCE, usually } from './few';
+import { Bench, type BenchOptions } from 'tinybench';
 import { checksOf } from '../src/core/checks';
 import { planFor } from '../src/core/plan';
 import { planSet, readSet, setChecks, type SetInput } from '../src/core/sets';
@@ -38,7 +39,7 @@ const read = readSet(set);
 if (!read.ok) throw new Error(`the set must be sound: ${JSON.stringify(read.issues)}`);
 const designs = planSet(read.set).parts.map(({ plan }) => plan.design);
 
-const bench = new Bench({ time: 3000, warmupTime: 1000 });
+const bench = new Bench(usually<BenchOptions>({ time: 3000, warmupTime: 1000 }, ONCE));
 bench.add('its 12 plans, each with its checks', () => void designs.forEach((design) => checksOf(planFor(design))));
 bench.add('the set with all checks', () => {
   const planned = planSet(read.set);

@@ -134,6 +134,35 @@ test(
   },
 );
 
+test('brought back while somebody types in another window: what is typed there stands, what is not comes back', async ({
+  page,
+  context,
+}) => {
+  await go(page, '/bench?p=demo-2');
+  await page.getByLabel('Name of the project').fill('As it was');
+  await page.getByLabel('Width', { exact: true }).fill('3 1/4 in');
+  const file = await saved(page);
+  const typing = await context.newPage();
+  await go(typing, '/bench?p=demo-2');
+  await typing.getByLabel('Width', { exact: true }).fill('4 1/4 in');
+  await bringBack(page, file);
+  const bring = page.getByRole('region', { name: 'Bring it back' });
+  await bring.getByText('what is in the backup').click();
+  const name = typing.getByLabel('Name of the project');
+  await name.click();
+  await name.press('Control+a');
+  await Promise.all([
+    typing.keyboard.type('Moon cards, brought along', { delay: 60 }),
+    bring.getByRole('button', { name: 'Bring it back' }).click(),
+  ]);
+  await expect(bring).toContainText('brought back');
+  await expect(name).toHaveValue('Moon cards, brought along');
+  await expect(typing.getByLabel('Width', { exact: true })).toHaveValue('3 1/4 in');
+  await typing.reload();
+  await expect(name).toHaveValue('Moon cards, brought along');
+  await expect(typing.getByLabel('Width', { exact: true })).toHaveValue('3 1/4 in');
+});
+
 test('a damaged or foreign file is refused whole with a sentence', async ({ page }) => {
   await openShelf(page);
   const file = await saved(page);

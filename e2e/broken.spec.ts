@@ -176,6 +176,44 @@ broken(
   },
 );
 
+broken('a full disk is told of, and what was typed meanwhile is kept once there is room', async ({ page, baseURL }) => {
+  const client = await page.context().newCDPSession(page);
+  await client.send('Storage.overrideQuotaForOrigin', { origin: baseURL!, quotaSize: 4_000_000 });
+  await go(page, '/bench?p=demo-1');
+  const width = page.getByLabel('Width', { exact: true });
+  await expect(width).toBeVisible();
+  // What is left of the browser’s own limit is filled up, as another program fills a disk.
+  const fill = (much: boolean): Promise<unknown> =>
+    page.evaluate(async (on) => {
+      if (!on) return new Promise((done) => (indexedDB.deleteDatabase('filler').onsuccess = done));
+      const filler = await new Promise<IDBDatabase>((done) => {
+        const open = indexedDB.open('filler', 1);
+        open.onupgradeneeded = () => open.result.createObjectStore('bytes', { autoIncrement: true });
+        open.onsuccess = () => done(open.result);
+      });
+      const put = (bytes: number): Promise<boolean> =>
+        new Promise((done) => {
+          const write = filler.transaction('bytes', 'readwrite');
+          for (let left = bytes; left > 0; left -= 65_536)
+            write.objectStore('bytes').put(crypto.getRandomValues(new Uint8Array(Math.min(left, 65_536))));
+          write.oncomplete = () => done(true);
+          write.onabort = () => done(false);
+        });
+      for (const size of [400_000, 50_000, 6000, 700, 90]) while (await put(size));
+      filler.close();
+    }, much);
+  await fill(true);
+  await width.fill('3 1/4 in');
+  await page.getByLabel('Name of the project').fill('Typed without room');
+  await expect(page.getByText('Your last changes are not kept yet: the browser has no room left.')).toBeVisible();
+  await expect(width).toHaveValue('3 1/4 in');
+  await fill(false);
+  await expect(page.getByText('Your last changes are not kept yet')).toBeHidden({ timeout: 60_000 });
+  await page.reload();
+  await expect(width).toHaveValue('3 1/4 in');
+  await expect(page.getByLabel('Name of the project')).toHaveValue('Typed without room');
+});
+
 broken('data of a newer version is not opened, and says so', async ({ page, context }) => {
   const other = await context.newPage();
   await go(other, '/api/ping');

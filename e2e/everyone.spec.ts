@@ -95,6 +95,32 @@ for (const colorScheme of ['light', 'dark'] as const)
           await clean(page);
         }
       });
+
+      test('in every dialog', async ({ page }) => {
+        const dialog = page.getByRole('dialog').last();
+        const audited = async (address: string, open: () => Promise<void>): Promise<void> => {
+          await go(page, address);
+          await open();
+          await expect(dialog).toBeVisible();
+          await clean(page, '[role="dialog"]');
+          await page.keyboard.press('Escape');
+          await expect(page.getByRole('dialog')).toHaveCount(0);
+        };
+        const press = (name: string | RegExp) => () => page.getByRole('button', { name }).first().click();
+        const fromMenu = (button: string, item: string) => async (): Promise<void> => {
+          await page.getByRole('button', { name: button }).click();
+          await page.getByRole('menuitem', { name: item }).click();
+        };
+        await openShelf(page);
+        await audited('/stash', press('Add a paper'));
+        await audited('/stash', press('Paste or import'));
+        await audited('/stash', press(/^Change /));
+        await audited('/stash', press('What can it become?'));
+        await audited('/log', press('Import (CSV)'));
+        await audited('/', fromMenu('More for Dome postcards', 'Rename'));
+        await audited('/bench?p=demo-1', fromMenu('Add to the set', 'What the envelope goes in'));
+        await audited('/bench?p=demo-1', () => page.keyboard.press('?'));
+      });
     },
   );
 

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import ts from 'typescript';
 import type { Locator, Page } from '@playwright/test';
 import { go } from './go';
+import { THOROUGH } from './thorough';
 
 const APP = 'src/app';
 /** What stands behind an address that needs one, in the demo data. */
@@ -35,6 +36,9 @@ export const MORE_PAGES = [
   '/choose?have=paper',
   '/log?e=demo-log-3',
 ] as const;
+
+/** Of these every view is walked: a single holder and a set. */
+const WITH_VIEWS: readonly string[] = ['/bench?p=demo-1', '/bench?p=demo-18'];
 
 /** Buttons that open a form; what they open is walked too. */
 const OPENERS = /^(Add a paper|Paste or import|Change|Change .*|Rename|Import \(CSV\))$/;
@@ -137,6 +141,26 @@ export async function walk(page: Page, address: string, visit: Visit): Promise<v
       return onPage();
     },
   });
+  // What shows one thing in several ways has fields in each.
+  const views = page.getByRole('radiogroup', { name: 'View' }).locator('label');
+  const ways = THOROUGH && WITH_VIEWS.includes(address) ? await views.count() : 1;
+  for (let i = 1; i < ways; i++) {
+    const show = async (): Promise<readonly Field[]> => {
+      await views.nth(i).click();
+      await page.waitForTimeout(300);
+      await unfold(page);
+      return onPage();
+    };
+    await open();
+    await visit(await show(), {
+      where: `${address}, view ${i + 1}`,
+      now: onPage,
+      again: async () => {
+        await reload();
+        return show();
+      },
+    });
+  }
   for (const { name, place } of await openersOn(page)) {
     const inIt = async (): Promise<readonly Field[]> => {
       const dialog = page.getByRole('dialog');

@@ -97,71 +97,73 @@ test(
   },
 );
 
-test('what is not sent off survives a reload: a new paper, a note in the log, trial folds, a card, a pasted table', async ({
-  page,
-}) => {
-  await go(page, '/stash');
-  await page.getByRole('button', { name: 'Add a paper' }).click();
-  const form = page.getByRole('dialog', { name: 'A paper for the stash' });
-  await form.getByLabel('Name').pressSequentially('Comet paper');
-  await form.getByLabel('Width').fill('7 3/8 in');
-  await page.reload();
-  await page.getByRole('button', { name: 'Add a paper' }).click();
-  await expect(form.getByText('Here is the paper you were writing.')).toBeVisible();
-  await expect(form.getByLabel('Name')).toHaveValue('Comet paper');
-  await expect(form.getByLabel('Width')).toHaveValue('7 3/8 in');
-  // Sent off, it is no draft any more.
-  await form.getByRole('button', { name: 'Put it in' }).dblclick();
-  await expect(page.getByRole('row', { name: /Comet paper/ })).toHaveCount(1);
-  await page.getByRole('button', { name: 'Add a paper' }).click();
-  await expect(form.getByLabel('Name')).toHaveValue('');
-  await form.getByLabel('Name').fill('Not wanted');
-  await form.getByRole('button', { name: 'Leave it' }).click();
-  await page.getByRole('button', { name: 'Add a paper' }).click();
-  await expect(form.getByLabel('Name')).toHaveValue('');
+test(
+  'what is not sent off survives a reload, and is a draft no more when it was',
+  { tag: '@thorough' },
+  async ({ page }) => {
+    await go(page, '/stash');
+    await page.getByRole('button', { name: 'Add a paper' }).click();
+    const form = page.getByRole('dialog', { name: 'A paper for the stash' });
+    await form.getByLabel('Name').pressSequentially('Comet paper');
+    await form.getByLabel('Width').fill('7 3/8 in');
+    await page.reload();
+    await page.getByRole('button', { name: 'Add a paper' }).click();
+    await expect(form.getByText('Here is the paper you were writing.')).toBeVisible();
+    await expect(form.getByLabel('Name')).toHaveValue('Comet paper');
+    await expect(form.getByLabel('Width')).toHaveValue('7 3/8 in');
+    // Sent off, it is no draft any more.
+    await form.getByRole('button', { name: 'Put it in' }).dblclick();
+    await expect(page.getByRole('row', { name: /Comet paper/ })).toHaveCount(1);
+    await page.getByRole('button', { name: 'Add a paper' }).click();
+    await expect(form.getByLabel('Name')).toHaveValue('');
+    await form.getByLabel('Name').fill('Not wanted');
+    await form.getByRole('button', { name: 'Leave it' }).click();
+    await page.getByRole('button', { name: 'Add a paper' }).click();
+    await expect(form.getByLabel('Name')).toHaveValue('');
 
-  await go(page, '/log?e=demo-log-3');
-  await page.getByRole('button', { name: 'Change', exact: true }).click();
-  await page.getByLabel('Note').fill('two\nlines');
-  await page.reload();
-  await page.getByRole('button', { name: 'Change', exact: true }).click();
-  await expect(page.getByLabel('Note')).toHaveValue('two\nlines');
-  await page.getByRole('button', { name: 'Leave it as it was' }).click();
-  await page.getByRole('button', { name: 'Change', exact: true }).click();
-  await expect(page.getByLabel('Note')).not.toHaveValue('two\nlines');
+    await go(page, '/log?e=demo-log-3');
+    await page.getByRole('button', { name: 'Change', exact: true }).click();
+    await page.getByLabel('Note').fill('two\nlines');
+    await page.reload();
+    await page.getByRole('button', { name: 'Change', exact: true }).click();
+    await expect(page.getByLabel('Note')).toHaveValue('two\nlines');
+    await page.getByRole('button', { name: 'Leave it as it was' }).click();
+    await page.getByRole('button', { name: 'Change', exact: true }).click();
+    await expect(page.getByLabel('Note')).not.toHaveValue('two\nlines');
 
-  await go(page, '/tools/calibrate');
-  const first = page.getByRole('listitem', { name: 'Trial 1' });
-  await first.getByLabel('Inside width').fill('3 1/4 in');
-  await page.reload();
-  await expect(first.getByLabel('Inside width')).toHaveValue('3 1/4 in');
+    await go(page, '/tools/calibrate');
+    const first = page.getByRole('listitem', { name: 'Trial 1' });
+    await first.getByLabel('Inside width').fill('3 1/4 in');
+    await page.reload();
+    await expect(first.getByLabel('Inside width')).toHaveValue('3 1/4 in');
 
-  await go(page, '/tools/chart');
-  await page.getByLabel('Card’s width').fill('3 in');
-  await page.reload();
-  await expect(page.getByLabel('Card’s width')).toHaveValue('3 in');
+    await go(page, '/tools/chart');
+    await page.getByLabel('Card’s width').fill('3 in');
+    await page.reload();
+    await expect(page.getByLabel('Card’s width')).toHaveValue('3 in');
 
-  await go(page, '/tools/try');
-  await page.getByLabel('Sheet’s width').fill('7 1/2 in');
-  await page.reload();
-  await expect(page.getByLabel('Sheet’s width')).toHaveValue('7 1/2 in');
+    await go(page, '/tools/try');
+    await page.getByLabel('Sheet’s width').fill('7 1/2 in');
+    await page.reload();
+    await expect(page.getByLabel('Sheet’s width')).toHaveValue('7 1/2 in');
 
-  await go(page, '/sets');
-  await page.getByRole('button', { name: /Cards in a box/ }).click();
-  await page.getByLabel('Width').fill('3 3/8 in');
-  await page.reload();
-  await expect(page.getByRole('button', { name: /Cards in a box/, pressed: true })).toBeVisible();
-  await expect(page.getByLabel('Width')).toHaveValue('3 3/8 in');
+    await go(page, '/sets');
+    await page.getByRole('button', { name: /Cards in a box/ }).click();
+    await page.getByLabel('Width').fill('3 3/8 in');
+    await page.reload();
+    await expect(page.getByRole('button', { name: /Cards in a box/, pressed: true })).toBeVisible();
+    await expect(page.getByLabel('Width')).toHaveValue('3 3/8 in');
 
-  await go(page, '/stash');
-  await page.getByRole('button', { name: 'Paste or import' }).click();
-  const table = page.getByRole('textbox', { name: 'Table of papers' });
-  await table.fill('name,width,height\nBlue,3,4');
-  await page.reload();
-  await page.getByRole('button', { name: 'Paste or import' }).click();
-  await expect(table).toHaveValue('name,width,height\nBlue,3,4');
-  await expect(page.getByText('1 will be put in')).toBeVisible();
-});
+    await go(page, '/stash');
+    await page.getByRole('button', { name: 'Paste or import' }).click();
+    const table = page.getByRole('textbox', { name: 'Table of papers' });
+    await table.fill('name,width,height\nBlue,3,4');
+    await page.reload();
+    await page.getByRole('button', { name: 'Paste or import' }).click();
+    await expect(table).toHaveValue('name,width,height\nBlue,3,4');
+    await expect(page.getByText('1 will be put in')).toBeVisible();
+  },
+);
 
 test('a double click does a thing once', { tag: '@thorough' }, async ({ page }) => {
   await openShelf(page);

@@ -73,6 +73,10 @@ await part(
   // A third of the cases of each property that it says: what is new is looked for by the fuzzing, and by the thorough check.
   { alone: true, env: { RUNS: process.env.RUNS ?? (process.env.THOROUGH === '1' ? '1' : '0.35') } },
 );
+// A benchmark that nobody runs rots: each is run as far as shows that it runs.
+await part('each benchmark runs', process.execPath, ['bench/run.mjs', 'all'], {
+  env: { FEW: '1', CHROMIUM: chromium() },
+});
 await part('browser tests', bin('playwright'), ['test'], { env: { CHROMIUM: chromium() }, alone: true });
 
 const unit = JSON.parse(readFileSync(reports.unit, 'utf8'));

@@ -21,7 +21,8 @@ export function Waiting({ what, whole = false }: WaitingProps) {
   }, []);
   return (
     <div className={whole ? styles.whole : styles.part} role="status">
-      <Spin aria-label={what} />
+      <span className="sr-only">{what}</span>
+      <Spin aria-hidden />
       {long && (
         <>
           <p>{what} takes longer than it should.</p>
