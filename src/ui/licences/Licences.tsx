@@ -10,7 +10,8 @@ const isFont = (name: string): boolean => name.startsWith('@fontsource');
 
 /** What the app is made of, and under which terms; the terms themselves are one file. */
 export function Licences({ parts }: LicencesProps) {
-  const kinds = [...new Set(parts.map(({ terms }) => terms))].sort();
+  const under = (kind: string) => parts.filter(({ terms }) => terms === kind);
+  const kinds = [...new Set(parts.map(({ terms }) => terms))].sort((a, b) => under(b).length - under(a).length);
   return (
     <main className={styles.page}>
       <h1>What Tuck Fold is made of</h1>
@@ -24,13 +25,11 @@ export function Licences({ parts }: LicencesProps) {
         <section key={kind} className={styles.card} aria-label={kind}>
           <h2>{kind}</h2>
           <ul className={styles.parts}>
-            {parts
-              .filter(({ terms }) => terms === kind)
-              .map(({ name, version }) => (
-                <li key={`${name} ${version}`}>
-                  {name} <span>{version}</span>
-                </li>
-              ))}
+            {under(kind).map(({ name, version }) => (
+              <li key={`${name} ${version}`}>
+                {name} <span>{version}</span>
+              </li>
+            ))}
           </ul>
         </section>
       ))}
