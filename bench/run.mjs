@@ -25,7 +25,7 @@ for (const name of names.filter((one) => !SHARED.includes(one))) {
     platform: 'node',
     format: 'cjs',
     // The solver finds its compiled part beside itself, and the browser's driver its own.
-    external: ['highs', '@playwright/test'],
+    external: ['highs', '@playwright/test', 'typescript'],
     mainFields: ['module', 'main'],
     logLevel: 'error',
   });

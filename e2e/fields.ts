@@ -54,8 +54,14 @@ async function unfold(page: Page): Promise<void> {
   for (let left = await closed.count(); left > 0; left--) await closed.first().click();
 }
 
+/** A button that opens a form, by its place among all of its screen. */
+interface Opener {
+  readonly name: string;
+  readonly place: number;
+}
+
 /** The buttons on a screen that open forms, by their place among all buttons; rows of a table open the same: one does. */
-async function openersOn(page: Page): Promise<{ readonly name: string; readonly place: number }[]> {
+async function openersOn(page: Page): Promise<Opener[]> {
   const names = await page
     .locator('main button')
     .evaluateAll((buttons) =>
@@ -103,7 +109,7 @@ export async function fieldsOn(scope: Page | Locator): Promise<Field[]> {
 }
 
 /** Where fields are: on the page, or in what a button opens; and what leads there again, over a reload. */
-interface Place {
+interface Place extends FieldPlace {
   readonly where: string;
   /** The fields as they are now. */
   readonly now: () => Promise<readonly Field[]>;
@@ -112,75 +118,105 @@ interface Place {
 }
 type Visit = (fields: readonly Field[], place: Place) => Promise<void>;
 
+/** A part of a screen that has fields: the screen itself, or what one of its buttons opens. */
+export interface FieldPlace {
+  readonly address: string;
+  readonly opener: Opener | null;
+}
+
+/** The screen that was opened is there, all of it. */
+async function ready(page: Page): Promise<void> {
+  await page.locator('main').waitFor();
+  // Screens read what is kept first.
+  await page.waitForTimeout(400);
+  await page.locator('.ant-spin-spinning').first().waitFor({ state: 'hidden' });
+  await unfold(page);
+}
+const onPage = (page: Page): Promise<readonly Field[]> => fieldsOn(page.locator('main'));
+/** In the dialog that is open, or on the page where what opened is no dialog. */
+const inOpen = async (page: Page): Promise<readonly Field[]> => {
+  const dialog = page.getByRole('dialog');
+  return (await dialog.count()) > 0 ? fieldsOn(dialog.last()) : onPage(page);
+};
+
+/** The fields of a place on a screen that was just opened. */
+export async function reach(page: Page, { opener }: FieldPlace): Promise<readonly Field[]> {
+  await ready(page);
+  if (!opener) return onPage(page);
+  await page.locator('main button').nth(opener.place).click();
+  await page.waitForTimeout(300);
+  return inOpen(page);
+}
+
 /** Walks a page: calls back with its fields, and with those of each form that opens on it. */
 export async function walk(page: Page, address: string, visit: Visit): Promise<void> {
-  const ready = async (): Promise<void> => {
-    await page.locator('main').waitFor();
-    // Screens read what is kept first.
-    await page.waitForTimeout(400);
-    await page.locator('.ant-spin-spinning').first().waitFor({ state: 'hidden' });
-    await unfold(page);
-  };
   const open = async (): Promise<void> => {
     // A screen that is there is left and come back to: it stands as if it were new, and nothing is loaded again.
     if (page.url().endsWith(address)) await go(page, address.startsWith('/backup') ? '/tools' : '/backup');
     await go(page, address);
-    await ready();
   };
-  const reload = async (): Promise<void> => {
-    await page.reload();
-    await ready();
+  const at = async (place: FieldPlace): Promise<void> => {
+    await open();
+    await visit(await reach(page, place), {
+      ...place,
+      where: place.opener ? `${address}, ${place.opener.name}` : address,
+      now: () => inOpen(page),
+      again: async () => {
+        await page.reload();
+        return reach(page, place);
+      },
+    });
   };
-  await open();
-  const onPage = (): Promise<readonly Field[]> => fieldsOn(page.locator('main'));
-  await visit(await onPage(), {
-    where: address,
-    now: onPage,
-    again: async () => {
-      await reload();
-      return onPage();
-    },
-  });
+  await at({ address, opener: null });
   // What shows one thing in several ways has fields in each.
   const views = page.getByRole('radiogroup', { name: 'View' }).locator('label');
   const ways = THOROUGH && WITH_VIEWS.includes(address) ? await views.count() : 1;
   for (let i = 1; i < ways; i++) {
     const show = async (): Promise<readonly Field[]> => {
+      await ready(page);
       await views.nth(i).click();
       await page.waitForTimeout(300);
       await unfold(page);
-      return onPage();
+      return onPage(page);
     };
     await open();
     await visit(await show(), {
+      address,
+      opener: null,
       where: `${address}, view ${i + 1}`,
-      now: onPage,
+      now: () => onPage(page),
       again: async () => {
-        await reload();
+        await page.reload();
         return show();
       },
     });
   }
-  for (const { name, place } of await openersOn(page)) {
-    const inIt = async (): Promise<readonly Field[]> => {
-      const dialog = page.getByRole('dialog');
-      return fieldsOn((await dialog.count()) > 0 ? dialog.last() : page.locator('main'));
-    };
-    const press = async (): Promise<readonly Field[]> => {
-      await page.locator('main button').nth(place).click();
-      await page.waitForTimeout(300);
-      return inIt();
-    };
-    await open();
-    await visit(await press(), {
-      where: `${address}, ${name}`,
-      now: inIt,
-      again: async () => {
-        await reload();
-        return press();
-      },
-    });
+  await open();
+  await ready(page);
+  for (const opener of await openersOn(page)) await at({ address, opener });
+}
+
+/** Types something else into a field that it takes, as far as it can be told; gives whether it did. */
+export async function change({ at, kind }: Field, mark = '7'): Promise<boolean> {
+  // What was typed before may have taken it away.
+  if (!(await at.isVisible()) || !(await at.isEnabled())) return false;
+  const before = await at.inputValue();
+  if (kind === 'text' || kind === 'lines') {
+    await at.fill(`${before.slice(0, 30)} ${mark}`.trim());
+    return true;
   }
+  for (const key of ['ArrowUp', 'ArrowDown']) {
+    await at.press(key);
+    if ((await at.inputValue()) !== before) return true;
+  }
+  if (before !== '' || kind !== 'length') return false;
+  // As much as it takes: room is little, a sheet is not.
+  for (const text of ['1/8 in', '4 in']) {
+    await at.fill(text);
+    if ((await at.getAttribute('aria-invalid')) !== 'true') return true;
+  }
+  await at.fill('');
+  return false;
 }
 
 /** A field as the source declares it: in which file, and what it is called there; null where that is worked out. */

@@ -1,32 +1,9 @@
-import { declaredFields, everyPage, MORE_PAGES, walk, type Field } from './fields';
+import { change, declaredFields, everyPage, MORE_PAGES, walk } from './fields';
 import { expect, openShelf, test } from './table';
 import { THOROUGH } from './thorough';
 
 /** Most fields of one name that are typed into on one screen: rows of a table are one component. */
 const ROWS = 2;
-/** Types something else into a field that it takes, as far as it can be told; gives whether it did. */
-async function change({ at, kind }: Field): Promise<boolean> {
-  // What was typed before may have taken it away.
-  if (!(await at.isVisible())) return false;
-  const before = await at.inputValue();
-  if (kind === 'text' || kind === 'lines') {
-    await at.fill(`${before} 7`.trim());
-    return true;
-  }
-  for (const key of ['ArrowUp', 'ArrowDown']) {
-    await at.press(key);
-    if ((await at.inputValue()) !== before) return true;
-  }
-  if (before !== '' || kind !== 'length') return false;
-  // As much as it takes: room is little, a sheet is not.
-  for (const text of ['1/8 in', '4 in']) {
-    await at.fill(text);
-    if ((await at.getAttribute('aria-invalid')) !== 'true') return true;
-  }
-  await at.fill('');
-  return false;
-}
-
 /** What one finds by another way than a button: a card pulled over another, a menu. */
 const OTHERWISE = /PutTogether|AddPart/;
 /** Fields that come with a choice, on screens whose other fields are walked; each is kept with these. */

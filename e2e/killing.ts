@@ -9,6 +9,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { CHROMIUM_ARGS, executablePath } from './browser';
+import { change, everyPage, MORE_PAGES, reach, walk, type Field } from './fields';
 import { go } from './go';
 import { THOROUGH } from './thorough';
 
@@ -279,6 +280,52 @@ export const EDITS: readonly Edit[] = [
   },
   typed('sizes asked about in the chooser', '/choose?have=contents', 'css=label:text-is("Height") + input', eighths),
 ];
+
+/** Most fields of one name on a screen that are edits of their own: rows of a table are one component. */
+const ROWS = 2;
+
+/** An edit of every field there is, found by walking the screens: as `EDITS` are, made by keys. */
+export async function walkedEdits(page: Page): Promise<Edit[]> {
+  const edits: Edit[] = [];
+  for (const address of [...everyPage(), ...MORE_PAGES])
+    await walk(page, address, async (fields, { where, opener }) => {
+      const count = new Map<string, number>();
+      for (const { name } of fields) {
+        const rows = (count.get(name.replace(/ of .*/, '')) ?? 0) + 1;
+        count.set(name.replace(/ of .*/, ''), rows);
+        // What is searched for stands in the address, which a killed browser’s window is opened again with.
+        if (rows > ROWS || name.startsWith('Search')) continue;
+        const same = fields.filter((one) => one.name === name).length;
+        const place = { address, opener };
+        const key = `${where}, ${name}${same > 1 ? ` ${rows}` : ''}`;
+        const find = async (on: Page): Promise<Field> => {
+          const found = (await reach(on, place)).filter((one) => one.name === name)[same > 1 ? rows - 1 : 0];
+          if (!found) throw new Error(`there is no ${key}`);
+          return found;
+        };
+        edits.push({
+          name: key,
+          open: address,
+          make: async (on, n) => {
+            const field = await find(on);
+            if (!(await change(field, String(n)))) throw new Error(`${key} takes nothing else`);
+            await drawn(on);
+            kept.set(key, await field.at.inputValue());
+          },
+          there: async (on) => {
+            const { at } = await find(on);
+            const wanted = kept.get(key)!;
+            for (let tries = 0; (await at.inputValue()) !== wanted; tries++) {
+              if (tries === 20)
+                throw new Error(`“${await at.inputValue()}” stands in ${key}, and “${wanted}” was typed`);
+              await on.waitForTimeout(50);
+            }
+          },
+        });
+      }
+    });
+  return edits;
+}
 
 /**
  * One edit for each way a change is made and kept: a field of a record, a key held down, a form's draft, a list, a setting.

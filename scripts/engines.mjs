@@ -1,6 +1,6 @@
 /**
  * The main walk in the other engines that tablets and tables have: Firefox (Debian’s firefox-esr, by WebDriver BiDi) and WebKit
- * (Debian’s webkit2gtk-driver, by WebDriver): `npm run build && npm run engines`, or `-- firefox` for one. What is missing is
+ * (Debian’s webkit2gtk-driver, by WebDriver): `npm run build && npm run engines`, or `-- firefox`, `-- private`, `-- webkit` for one. What is missing is
  * installed by apt where that is allowed. It is no part of the whole check.
  */
 import { spawn, spawnSync } from 'node:child_process';
@@ -22,13 +22,14 @@ function needs(path, ...packages) {
 }
 
 /** A window of Firefox: opens, runs a function in the page, types. */
-async function firefox() {
+async function firefox(extraPrefsFirefox = {}) {
   needs('/usr/bin/firefox-esr', 'firefox-esr');
   const { default: puppeteer } = await import('puppeteer-core');
   const browser = await puppeteer.launch({
     browser: 'firefox',
     executablePath: '/usr/bin/firefox-esr',
     headless: true,
+    extraPrefsFirefox,
     env: { ...process.env, HOME: mkdtempSync(join(tmpdir(), 'tuck-fold-firefox-')) },
   });
   const windowOf = (page) => ({
@@ -282,14 +283,16 @@ const WALK = [
   ],
 ];
 
-const ENGINES = { firefox, webkit };
+/** A private window keeps nothing when it is closed; while it is open everything goes on. It keeps no app for use without a network. */
+const privateFirefox = () => firefox({ 'browser.privatebrowsing.autostart': true });
+const ENGINES = { firefox, private: privateFirefox, webkit };
 const asked = process.argv[2] ? [process.argv[2]] : Object.keys(ENGINES);
 let failed = 0;
 for (const which of asked) {
   const server = await served();
   const { name, window, end } = await ENGINES[which]();
-  console.log(`\n${name}`);
-  for (const [what, step] of WALK) {
+  console.log(`\n${name}${which === 'private' ? ', a private window' : ''}`);
+  for (const [what, step] of which === 'private' ? WALK.slice(0, -1) : WALK) {
     const begun = Date.now();
     try {
       await step(window, server);
