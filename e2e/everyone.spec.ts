@@ -107,7 +107,7 @@ for (const colorScheme of ['light', 'dark'] as const)
           await expect(page.getByRole('dialog')).toHaveCount(0);
         };
         const press = (name: string | RegExp) => () => page.getByRole('button', { name }).first().click();
-        const fromMenu = (button: string, item: string) => async (): Promise<void> => {
+        const fromMenu = (button: string, item: string | RegExp) => async (): Promise<void> => {
           await page.getByRole('button', { name: button }).click();
           await page.getByRole('menuitem', { name: item }).click();
         };
@@ -118,8 +118,11 @@ for (const colorScheme of ['light', 'dark'] as const)
         await audited('/stash', press('What can it become?'));
         await audited('/log', press('Import (CSV)'));
         await audited('/', fromMenu('More for Dome postcards', 'Rename'));
-        await audited('/bench?p=demo-1', fromMenu('Add to the set', 'What the envelope goes in'));
-        await audited('/bench?p=demo-1', () => page.keyboard.press('?'));
+        await audited('/bench?p=demo-1', fromMenu('Add to the set', /^What the .* goes in$/));
+        await audited('/bench?p=demo-2', async () => {
+          await expect(sheet(page)).toBeVisible();
+          await page.keyboard.press('Shift+?');
+        });
       });
     },
   );
