@@ -14,6 +14,7 @@ import {
   seenNow,
   THIS_PAGE,
   type Damaged,
+  type Records,
 } from './keep';
 import { note } from './notes';
 import { patchBetween } from './patch';
@@ -308,6 +309,36 @@ describe('what is followed', () => {
     stopOther();
     expect(names.at(-1)).toBe('Sun cards');
   });
+});
+
+test('of a long table the ones changed last are there at once, where that is asked, and all of them a moment later', async () => {
+  const [one] = await db.projects.toArray();
+  const many = Array.from({ length: 130 }, (_, i) => ({ ...one!, id: `many-${i}`, updatedAt: 1000 + i }));
+  await db.projects.clear();
+  await db.projects.bulkAdd(many);
+  const heard: [count: number, more: boolean, first: string][] = [];
+  const hear = ({ records, more = false }: Records<Project>): void =>
+    void heard.push([records.length, more, records[0]!.id]);
+  const stop = followAll<Project>('projects', hear, fail, true);
+  await until(() => heard.some(([count]) => count === 130), 'all of them');
+  expect(heard[0]).toEqual([48, true, 'many-129']);
+  expect(heard.at(-1)!.slice(0, 2)).toEqual([130, false]);
+  stop();
+  // Whoever did not ask for it never takes some for all.
+  const whole: number[] = [];
+  const stopWhole = followAll<Project>('projects', ({ records }) => void whole.push(records.length), fail);
+  await until(() => whole.length > 0, 'the table');
+  expect(whole[0]).toBe(130);
+  stopWhole();
+  // What is as it was is the same thing when it is read again.
+  const read: (readonly Project[])[] = [];
+  const stopAgain = followAll<Project>('projects', ({ records }) => void read.push(records), fail);
+  await until(() => read.length > 0, 'the table');
+  await db.projects.update('many-3', { name: 'Changed' });
+  await until(() => read.at(-1)!.some(({ name }) => name === 'Changed'), 'the change');
+  const [before, after] = [read[0]!, read.at(-1)!];
+  expect(after.filter((record) => !before.includes(record)).map(({ id }) => id)).toEqual(['many-3']);
+  stopAgain();
 });
 
 describe('what is typed and not sent off', () => {

@@ -370,16 +370,17 @@ const FIRST = 48;
 /** The others are asked for this much later, ms: by then the first are painted. */
 const LATER = 300;
 /** Tables that know the order in which they were changed. */
-const inOrder = (table: KeptTable): boolean => table === 'projects';
+export type OrderedTable = 'projects';
 
 /**
- * Follows all records of a table, with the page's own changes on them. Of a long table the last changed come first, and the
- * rest a moment later.
+ * Follows all records of a table, with the page's own changes on them. Where that is asked (`lastFirst`), of a long table the
+ * ones changed last come first, and the rest a moment later: only for who can do with some, and is told that there are more.
  */
 export function followAll<T extends object>(
   table: KeptTable,
   seen: (all: Records<T>) => void,
   failed: (trouble: DataTrouble) => void,
+  lastFirst = false,
 ): Unfollow {
   const reader = new Reader<T>(table);
   const key = keyOf(table);
@@ -422,7 +423,7 @@ export function followAll<T extends object>(
   };
   const begin = async (): Promise<void> => {
     const upTo = laidUpTo;
-    const last = inOrder(table)
+    const last = lastFirst
       ? await db.table<Raw, string>(table).orderBy('updatedAt').reverse().limit(FIRST).toArray()
       : [];
     if (gone) return;

@@ -8,6 +8,7 @@ import {
   reportTrouble,
   seenNow,
   type Damaged,
+  type OrderedTable,
   type Records,
 } from '@/data/keep';
 import type { SettingKind } from '@/data/setting-kinds';
@@ -39,6 +40,13 @@ export function useRecord<T extends object>(table: KeptTable, id: string): T | n
 export function useAll<T extends object>(table: KeptTable): Records<T> | null {
   const [all, setAll] = useState<Records<T> | null>(null);
   useEffect(() => followAll<T>(table, setAll, reportTrouble), [table]);
+  return all;
+}
+
+/** The same, the ones changed last at once and all of them a moment later; `more` says that there are more. */
+export function useLastFirst<T extends object>(table: OrderedTable): Records<T> | null {
+  const [all, setAll] = useState<Records<T> | null>(null);
+  useEffect(() => followAll<T>(table, setAll, reportTrouble, true), [table]);
   return all;
 }
 

@@ -33,7 +33,7 @@ import { SearchField, searching } from '../parts/SearchField';
 import { SetAside } from '../parts/SetAside';
 import { TextField } from '../parts/TextField';
 import { useInAddress } from '../parts/useInAddress';
-import { damagedIn, useAll } from '../parts/useKept';
+import { damagedIn, useAll, useLastFirst } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { useEditing } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
@@ -59,7 +59,7 @@ export const OnTheShelf = () => (
 function MadeAndMaking() {
   const { failed, wrong, undoable } = useTell();
   const router = useRouter();
-  const projects = useAll<Project>('projects');
+  const projects = useLastFirst<Project>('projects');
   const makes = useAll<MakeRecord>('makes');
   const [renaming, setRenaming] = useState<Project | null>(null);
   const [binOpen, setBinOpen] = useState(false);
@@ -146,7 +146,9 @@ function MadeAndMaking() {
             : `Nothing on the shelf is called that. ${all.shelf.length} are there.`}
         </Empty>
       )}
-      {all.shelf.length === 0 && <Empty>The shelf is empty. Begin with one of the questions above.</Empty>}
+      {all.shelf.length === 0 && !projects?.more && (
+        <Empty>The shelf is empty. Begin with one of the questions above.</Empty>
+      )}
       <PutTogether shelf={all.shelf}>
         <ShelfGrid
           of={found}
