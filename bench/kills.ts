@@ -104,7 +104,8 @@ async function main(): Promise<void> {
       'lost there': lost(early),
     };
   });
-  console.table(rows);
+  // Edits whose turn has not come say nothing.
+  console.table(rows.filter((row) => row['from 50 ms'] + row['before 50 ms'] > 0));
   const sum = (key: 'from 50 ms' | 'lost' | 'before 50 ms' | 'lost there'): number =>
     rows.reduce((all, row) => all + row[key], 0);
   console.log(
