@@ -163,7 +163,7 @@ test(
     await expect(figure(page, 'Paper for one')).toHaveText('0.21');
     await expect(page.getByText(/longer than your trimmer/)).toBeHidden();
     await page.getByText('From 2 papers').click();
-    await page.getByRole('combobox', { name: 'Paper to buy' }).click();
+    await page.getByRole('combobox', { name: 'And to buy, as many as are needed' }).click();
     await page.getByTitle('A3').click();
     await page.keyboard.press('Escape');
     for (const paper of [/^Midnight/, /^Offcut, Midnight/]) await page.getByRole('checkbox', { name: paper }).click();

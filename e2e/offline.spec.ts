@@ -108,9 +108,7 @@ offline(
     expect(await kept(true)).toBeLessThan(whole * 0.7);
     await context.setOffline(true);
     await page.goto('/log');
-    await expect(
-      page.getByText('This page is not here yet: it comes by itself once there is a connection.'),
-    ).toBeVisible();
+    await expect(page.getByText('This page is not here yet: open it again once there is a connection.')).toBeVisible();
     await context.setOffline(false);
     await page.goto('/tools');
     await expect.poll(() => kept(false), { timeout: 60_000 }).toBe(whole);

@@ -154,6 +154,35 @@ test('from a make, by keyboard: cut a quarter inch short, a way taken, made to i
   await expect(page.getByRole('heading', { name: 'Made', exact: true })).toBeVisible();
 });
 
+test('a mark is moved by keys, step by step: it keeps the focus, which is seen, and tells where it lies', async ({
+  page,
+}) => {
+  await go(page, '/rescue');
+  const first = page.getByRole('slider', { name: /^(notch|score) in edge 1/ }).first();
+  await expect(first).toBeVisible();
+  await first.focus();
+  const held = page.locator('[role=slider]:focus');
+  const at = async (): Promise<number> => Number(await held.getAttribute('aria-valuenow'));
+  const before = await at();
+  for (let i = 0; i < 6; i++) {
+    await page.keyboard.press('ArrowRight');
+    await expect(held).toHaveAttribute('aria-valuetext', /along edge 1/);
+  }
+  // Six marks of its ruler.
+  await expect.poll(async () => (await at()) - before).toBeGreaterThan(3);
+  // A light lies round its line while a key is what moved it.
+  expect(
+    await held
+      .locator('line')
+      .last()
+      .evaluate((line) => getComputedStyle(line).stroke),
+  ).not.toBe('rgba(0, 0, 0, 0)');
+  const facts = page.getByRole('region', { name: 'What is wrong' });
+  await expect(facts.getByRole('listitem')).toHaveCount(1);
+  for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowLeft');
+  await expect.poll(at).toBe(before);
+});
+
 test('told wrong: nothing is lost, what cannot be is said; a sheet that is there no more says so', async ({ page }) => {
   await go(page, '/rescue?make=nothing&sheet=1');
   await expect(page.getByText('That sheet is not in this browser any more.')).toBeVisible();

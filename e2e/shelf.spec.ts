@@ -1,5 +1,6 @@
 import type { Locator } from '@playwright/test';
 import { DEMO_SHELF } from '../src/data/demo';
+import { fillShelf } from './many';
 import { expect, openShelf, sheet, test } from './table';
 
 const project = (change: object = {}) =>
@@ -125,4 +126,46 @@ test('an address of a project that is not there says so and leads back', async (
   await expect(page.getByText('This project is not on the shelf')).toBeVisible();
   await page.getByRole('button', { name: 'To the shelf' }).click();
   await expect(page.getByRole('heading', { name: 'On the shelf' })).toBeVisible();
+});
+
+test('a shelf of hundreds: few of them are drawn, the last changed first; searched fast and put in order, which the address keeps', async ({
+  page,
+}) => {
+  const ALL = 620;
+  await openShelf(page);
+  await fillShelf(page, ALL);
+  await page.reload();
+  const cards = page.getByRole('listitem');
+  await expect(page.getByRole('link', { name: new RegExp(` ${ALL - 1}\\b`) }).first()).toBeVisible();
+  expect(await cards.count()).toBeLessThan(120);
+  // The last of them is reached.
+  await page.keyboard.press('End');
+  await expect(page.getByRole('link', { name: /Star cards/ }).first()).toBeVisible();
+  expect(await cards.count()).toBeLessThan(120);
+  await page.keyboard.press('Home');
+  // Typed as fast as keys come, no letter is lost.
+  const search = page.getByLabel('Search the shelf');
+  await search.pressSequentially('door tickets 60');
+  await expect(search).toHaveValue('door tickets 60');
+  await expect(cards.first()).toContainText('Door tickets 60');
+  const found = await cards.count();
+  expect(found).toBeLessThan(12);
+  await expect(page).toHaveURL(/words=door\+tickets\+60$/);
+  await page.reload();
+  await expect(search).toHaveValue('door tickets 60');
+  await expect(cards).toHaveCount(found);
+  await search.fill('nobody calls anything this');
+  await expect(page.getByText(`Nothing on the shelf is called that. ${ALL} are there.`)).toBeVisible();
+  await search.fill('');
+  await expect(page).not.toHaveURL(/words=/);
+  await page.getByLabel('In which order').click();
+  await page.getByTitle('by name', { exact: true }).click();
+  const names = await cards.locator('a').first().textContent();
+  await expect(page).toHaveURL(/by=name$/);
+  // Gone to another place and back it is as it was.
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Log' }).click();
+  await expect(page.getByRole('heading', { name: 'Log', exact: true })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByTitle('by name', { exact: true })).toBeVisible();
+  expect(await cards.locator('a').first().textContent()).toBe(names);
 });

@@ -192,6 +192,46 @@ test('no type that is exported stands twice', () => {
   expect([...where].filter(([, files]) => files.length > 1)).toEqual([]);
 });
 
+/** What is typed into, and the files that make it: those hold what is half typed. (A view that is chosen is none of it.) */
+const FIELDS = /^(LengthField|NumberField|TextField|SearchField|Input|Input\.\w+|InputNumber)$/;
+const FIELD_FILES = /ui\/parts\/\w+Field\.tsx$/;
+/** Fields of this source whose change is written into the state of the page alone: a reload would lose it. */
+function heldInMemory(path: string, text: string): string[] {
+  const source = ts.createSourceFile(path, text, ts.ScriptTarget.Latest, true);
+  const setters = new Set<string>();
+  const found: string[] = [];
+  const look = (node: ts.Node): void => {
+    if (
+      ts.isVariableDeclaration(node) &&
+      ts.isArrayBindingPattern(node.name) &&
+      /^use(State|Reducer)\b/.test(node.initializer?.getText(source) ?? '')
+    )
+      setters.add(node.name.elements[1]?.getText(source) ?? '');
+    node.forEachChild(look);
+  };
+  const fields = (node: ts.Node): void => {
+    if ((ts.isJsxSelfClosingElement(node) || ts.isJsxOpeningElement(node)) && FIELDS.test(node.tagName.getText(source)))
+      for (const one of node.attributes.properties)
+        if (ts.isJsxAttribute(one) && /^on(Change|Commit|Move)/.test(one.name.getText(source))) {
+          const names = (one.initializer?.getText(source) ?? '').match(/[A-Za-z_$][\w$]*/g) ?? [];
+          if (names.some((name) => setters.has(name))) found.push(`${path}: ${node.tagName.getText(source)}`);
+        }
+    node.forEachChild(fields);
+  };
+  look(source);
+  fields(source);
+  return found;
+}
+
+test('what is typed into a field is kept: no field writes into the state of the page alone', () => {
+  const tried = (by: string): string =>
+    `const Tried = () => { const [at, setAt] = ${by}; return <TextField value={at} onChange={(to) => setAt(to)} />; };`;
+  expect(heldInMemory('tried.tsx', tried("useState('')"))).toEqual(['tried.tsx: TextField']);
+  expect(heldInMemory('tried.tsx', tried("useInAddress('words')"))).toEqual([]);
+  const screens = SOURCES.filter((file) => file.endsWith('.tsx') && !FIELD_FILES.test(file));
+  expect(screens.flatMap((file) => heldInMemory(file, readFileSync(file, 'utf8')))).toEqual([]);
+});
+
 test('every class a screen names stands in its style sheet', () => {
   let named = 0;
   for (const file of SOURCES) {

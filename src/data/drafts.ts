@@ -23,10 +23,14 @@ export function keepDraft(id: string, empty: object, saw: object | null, after: 
   keep('drafts', id, before, { value: after, open: true }, { id, value: empty });
 }
 
-/** It was sent off, or is not wanted: the next window that opens the form finds nothing in it. */
-export function forgetDraft(id: string): void {
+/**
+ * It was sent off, or is not wanted: the next window that opens the form finds nothing in it.
+ * @param empty what stands in the form where nothing was typed: what is typed next is laid over it
+ */
+export function forgetDraft(id: string, empty: object): void {
   const seen = seenNow('drafts', id) as DraftRecord | null;
-  if (seen && isOpenDraft(seen)) keep('drafts', id, { open: seen.open ?? true }, { open: false });
+  if (seen && isOpenDraft(seen))
+    keep('drafts', id, { value: seen.value, open: seen.open ?? true }, { value: empty, open: false });
 }
 
 /** Takes a draft for this page alone; null where another page has it in hand. */

@@ -380,14 +380,15 @@ describe('what is typed and not sent off', () => {
     expect(await draft('note')).toMatchObject({ open: true, value: { text: 'tight at the top', width: 4 } });
     const stop = followRecord('drafts', 'note', () => undefined, fail);
     await until(() => seenNow('drafts', 'note') !== null, 'the draft');
-    forgetDraft('note');
+    forgetDraft('note', EMPTY);
     await allKept();
     expect(isOpenDraft((await draft('note'))!)).toBe(false);
     stop();
     // Typed before it was heard that it was sent off: that stands.
     keepDraft('note', EMPTY, null, { ...EMPTY, width: 5 });
     await allKept();
-    expect(await draft('note')).toMatchObject({ open: true, value: { width: 5 } });
+    // … and nothing of what was sent off comes back with it.
+    expect(await draft('note')).toMatchObject({ open: true, value: { ...EMPTY, width: 5 } });
     expect(await sweepDrafts()).toBe(0);
   });
 

@@ -330,25 +330,26 @@ type Raw = Readonly<Record<string, unknown>>;
 type ReadRecord<T> = { readonly raw: Raw; readonly record: T } | Damaged;
 /** Reads the records of a table; one that is as it was is not read again, and stays the same thing. */
 class Reader<T extends object> {
-  private known = new Map<string, ReadRecord<T>>();
+  private readonly known = new Map<string, ReadRecord<T>>();
   constructor(private readonly table: KeptTable) {}
 
   /** Null where reading was given up on the way: `goesOn` is asked whenever others had their turn. */
   async read(raws: readonly Raw[], goesOn: () => boolean = () => true): Promise<Records<T> | null> {
     const { table, known } = this;
+    // What was read is known from then on, also where reading is given up on the way.
     const now = new Map<string, ReadRecord<T>>();
     let begun = performance.now();
     for (const raw of raws) {
       const id = String(raw[keyOf(table)]);
       const before = known.get(id);
-      now.set(id, before && same(before.raw, raw) ? before : this.one(id, raw));
+      const one = before && same(before.raw, raw) ? before : this.one(id, raw);
+      known.set(id, one);
+      now.set(id, one);
       if (performance.now() - begun < AT_ONCE) continue;
       await pause();
       if (!goesOn()) return null;
       begun = performance.now();
     }
-    // What was read of only some of them is not forgotten for the rest.
-    this.known = new Map([...known, ...now]);
     return {
       records: [...now.values()].flatMap((one) => ('record' in one ? [one.record] : [])),
       damaged: [...now.values()].flatMap((one) => ('record' in one ? [] : [one])),

@@ -2,17 +2,10 @@ import { expose } from 'comlink';
 import { oddsAnswer, readHands, setOddsAnswer, type HandsAnswer, type SetAnswer } from '@/core/hands';
 import { toEnd } from '@/core/progress';
 import { greets } from './helper';
+import { nowAndThen } from './nowAndThen';
 
 /** How far it is, told no oftener than it can be seen, ms. */
 const OFTEN = 100;
-function nowAndThen(tell: (done: number) => void): (done: number) => void {
-  let last = -OFTEN;
-  return (done) => {
-    if (performance.now() - last < OFTEN) return;
-    last = performance.now();
-    tell(done);
-  };
-}
 
 const handsWorker = {
   ...greets,
@@ -25,7 +18,7 @@ const handsWorker = {
     const read = readHands(document);
     if (!read.ok) return { answer: null, why: read.issues[0]!.message };
     if (read.question.set) return { answer: null, why: 'A whole set is counted by itself.' };
-    return { answer: toEnd(oddsAnswer(read.question, atMoreRoom), nowAndThen(tell)), why: null };
+    return { answer: toEnd(oddsAnswer(read.question, atMoreRoom), nowAndThen(tell, OFTEN)), why: null };
   },
   /** Makes a whole set again and again, the same way. */
   countSet(
@@ -35,7 +28,7 @@ const handsWorker = {
     const read = readHands(document);
     if (!read.ok) return { answer: null, why: read.issues[0]!.message };
     if (!read.question.set) return { answer: null, why: 'A single design is counted by itself.' };
-    return { answer: toEnd(setOddsAnswer(read.question), nowAndThen(tell)), why: null };
+    return { answer: toEnd(setOddsAnswer(read.question), nowAndThen(tell, OFTEN)), why: null };
   },
 };
 export type HandsWorker = typeof handsWorker;

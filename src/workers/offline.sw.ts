@@ -50,7 +50,7 @@ app.setCatchHandler(async ({ request }) => {
   return app.getPrecacheKeyForUrl(new URL(request.url).pathname) === undefined
     ? instead('There is no connection, and nothing is kept here for this address.')
     : instead(
-        'This page is not here yet: it comes by itself once there is a connection. What you made is kept, and nothing of it is missing.',
+        'This page is not here yet: open it again once there is a connection. What you made is kept, and nothing of it is missing.',
       );
 });
 

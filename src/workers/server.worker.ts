@@ -8,6 +8,7 @@ import { parseDocument } from '@/core/design';
 import { toEnd } from '@/core/progress';
 import { readRescue, rescueAnswer, waysOut, type Mishap } from '@/core/rescue';
 import { planAnswerTo } from '@/core/sets';
+import { nowAndThen } from './nowAndThen';
 
 /** What the server's helper is asked: a kind of work, and the document as it came. */
 export interface ServerQuestion {
@@ -56,19 +57,14 @@ async function work({ kind, text, time }: ServerQuestion, say: (said: ServerAnsw
   }
   const read = readCutList(document.value);
   if (!read.ok) return wrong('The cut list has a problem.', read.issues);
-  let last = 0;
   let best: object | null = null;
-  for (const { layout } of packing(read.list, await loadSolver(), patience)) {
-    best = layout;
-    if (performance.now() - last < OFTEN) continue;
-    say({ so: 'far', body: JSON.stringify(layout) });
-    last = performance.now();
-  }
+  const tell = nowAndThen((layout: object) => say({ so: 'far', body: JSON.stringify(layout) }), OFTEN);
+  for (const { layout } of packing(read.list, await loadSolver(), patience)) tell((best = layout));
   return answer(200, best!);
 }
 
 /** So long a thread warms up, and so long it then counts until it is known how long all of it takes, ms. */
-const [WARM, KNOWN] = [350, 350];
+const [WARM, KNOWN] = [250, 250];
 
 /** The odds; where they would take longer than there is time for, that is said at once, with what would do. */
 function counted(question: HandsQuestion, time: number): ServerAnswer {
@@ -96,12 +92,10 @@ function counted(question: HandsQuestion, time: number): ServerAnswer {
 /** Ways out, the best so far told now and then: late is better than never. */
 function rescued(mishap: Mishap, say: (said: ServerAnswer) => void): ServerAnswer {
   const { graduation } = mishap.design;
-  let last = performance.now();
-  const found = toEnd(waysOut(mishap, sayer(unitsOf(graduation), graduation)), (best) => {
-    if (performance.now() - last < 5 * OFTEN) return;
-    say({ so: 'far', body: JSON.stringify(rescueAnswer(best)) });
-    last = performance.now();
-  });
+  const found = toEnd(
+    waysOut(mishap, sayer(unitsOf(graduation), graduation)),
+    nowAndThen((best) => say({ so: 'far', body: JSON.stringify(rescueAnswer(best)) }), 5 * OFTEN, 5 * OFTEN),
+  );
   return answer(200, rescueAnswer(found));
 }
 

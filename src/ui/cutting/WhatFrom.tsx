@@ -51,7 +51,7 @@ export function WhatFrom({ table }: WhatFromProps) {
         And to buy, as many as are needed
         <Select
           mode="multiple"
-          aria-label="Paper to buy"
+          aria-label="And to buy, as many as are needed"
           placeholder="nothing"
           value={[...bought]}
           options={PAPERS.map(({ id, title }) => ({ value: id, label: title }))}

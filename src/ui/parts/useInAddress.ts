@@ -1,31 +1,75 @@
 import { useSearchParams } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
+/** An address is written at most so often, ms: browsers refuse to write it faster for long. */
+const APART = 320;
+
+const inAddress = (name: string, usual: string): string =>
+  new URLSearchParams(window.location.search).get(name) ?? usual;
+
+function writeInAddress(name: string, value: string, usual: string): void {
+  const params = new URLSearchParams(window.location.search);
+  if ((params.get(name) ?? usual) === value) return;
+  if (value === usual) params.delete(name);
+  else params.set(name, value);
+  const query = params.toString();
+  window.history.replaceState(null, '', query ? `?${query}` : window.location.pathname);
+}
+
 /**
  * What is looked for on a screen: it stands in the address, so that a reload, going back and a copied address keep it, and each
- * window looks for its own. `usual` stands there by being left out.
+ * window looks for its own. `usual` stands there by being left out. What is typed stands here at once and in the address a
+ * moment later; the address is asked only when somebody else changed it.
  */
 export function useInAddress(name: string, usual = ''): readonly [now: string, set: (next: string) => void] {
-  const address = useSearchParams().get(name) ?? usual;
-  const [now, setNow] = useState(address);
-  /** What was written into the address and has not come back from it yet: it follows a moment later. */
-  const written = useRef<string[]>([]);
+  const told = useSearchParams().get(name) ?? usual;
+  const [now, setNow] = useState(told);
+  /** What waits to be written, and what was written last: what comes back of it is no news. */
+  const writing = useRef<{ waits: string | null; written: string; at: number; timer: number | null }>({
+    waits: null,
+    written: told,
+    at: -Infinity,
+    timer: null,
+  });
   useEffect(() => {
-    const place = written.current.indexOf(address);
-    if (place >= 0) written.current = written.current.slice(place + 1);
+    // `told` may be an echo that is late: what stands in the address this moment is what counts.
+    const stands = inAddress(name, usual);
+    const { waits, written } = writing.current;
+    if (waits !== null || stands === written) return;
+    writing.current.written = stands;
     // Somebody went back, or followed a link.
-    else setNow(address);
-  }, [address]);
+    setNow(stands);
+  }, [told, name, usual]);
+  useEffect(() => {
+    const { current } = writing;
+    const write = (): void => {
+      if (current.timer !== null) window.clearTimeout(current.timer);
+      current.timer = null;
+      if (current.waits !== null) writeInAddress(name, (current.written = current.waits), usual);
+      current.waits = null;
+    };
+    window.addEventListener('pagehide', write);
+    return () => {
+      window.removeEventListener('pagehide', write);
+      // The screen is left: the address is another's by now.
+      if (current.timer !== null) window.clearTimeout(current.timer);
+      current.timer = null;
+    };
+  }, [name, usual]);
   const set = useCallback(
     (value: string): void => {
-      const params = new URLSearchParams(window.location.search);
-      if ((params.get(name) ?? usual) === value) return;
-      written.current.push(value);
       setNow(value);
-      if (value === usual) params.delete(name);
-      else params.set(name, value);
-      const query = params.toString();
-      window.history.replaceState(null, '', query ? `?${query}` : window.location.pathname);
+      const { current } = writing;
+      current.waits = value;
+      current.timer ??= window.setTimeout(
+        () => {
+          current.timer = null;
+          current.at = performance.now();
+          if (current.waits !== null) writeInAddress(name, (current.written = current.waits), usual);
+          current.waits = null;
+        },
+        Math.max(0, current.at + APART - performance.now()),
+      );
     },
     [name, usual],
   );

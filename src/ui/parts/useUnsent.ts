@@ -74,7 +74,7 @@ function useDraft<T extends object>(form: string | null, empty: T, shape: z.ZodT
     let first = true;
     const show = (record: DraftRecord | null): void => {
       const open = record !== null && isOpenDraft(record);
-      if (first && open) setFound(form);
+      if (first && open && !early) setFound(form);
       first = false;
       // What was typed here is in the draft by now, and goes with it when another window sends it off.
       if (open) setOwn(null);
@@ -117,7 +117,7 @@ function useDraft<T extends object>(form: string | null, empty: T, shape: z.ZodT
     latest.current = { ...latest.current, value: latest.current.empty, early: null, open: false };
     setFound(null);
     setOwn(null);
-    if (form !== null) forgetDraft(form);
+    if (form !== null) forgetDraft(form, latest.current.empty);
   }, [form]);
   return { value, set, restored: found === form && draft?.success === true, forget };
 }

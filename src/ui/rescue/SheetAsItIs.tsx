@@ -36,6 +36,16 @@ interface Tap {
   readonly at: Point<'sheet'>;
 }
 
+/**
+ * Names a mark among the others, wherever it is moved: by its kind and its place among those on its edge. (What it is told as
+ * says how far along it lies.)
+ */
+function keyOf(marks: readonly SheetMark[], i: number, blank: Blank): string {
+  const name = (mark: SheetMark): string => `${mark.kind} ${placeOnEdge(mark, blank)?.edge ?? ''}`;
+  const mine = name(marks[i]!);
+  return `${mine} ${marks.slice(0, i).filter((mark) => name(mark) === mine).length}`;
+}
+
 /** What may have happened at a place of the sheet, measured along the edge that is nearest. */
 function whatHappened(
   p: Point<'sheet'>,
@@ -162,7 +172,7 @@ export function SheetAsItIs({ piece, sheet, flaps, step, onMove, onHappened }: S
             };
             return (
               <g
-                key={`${mark.what} ${i}`}
+                key={keyOf(sheet.marks, i, sheet.blank)}
                 className={styles.mark}
                 transform={`translate(${ux * by * scale} ${uy * by * scale})`}
                 {...(held && {

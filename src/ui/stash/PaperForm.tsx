@@ -189,7 +189,7 @@ function PaperForm({ title, okText, draft, set, forget, onSave, note, onClose }:
           <label>
             Usual sizes
             <Select
-              aria-label="Usual paper sizes"
+              aria-label="Usual sizes"
               value={PAPERS.find(({ width, height }) => width === draft.width && height === draft.height)?.id ?? 'free'}
               options={[
                 { value: 'free', label: 'My own size' },

@@ -16,6 +16,7 @@ import { Empty } from '../parts/Empty';
 import { LengthField } from '../parts/LengthField';
 import { Opened } from '../parts/Opened';
 import { usePlannedSet } from '../parts/plans';
+import { useInAddress } from '../parts/useInAddress';
 import { useAll } from '../parts/useKept';
 import { useToolbox } from '../parts/useToolbox';
 import { useAsked } from '../parts/useUnsent';
@@ -36,8 +37,7 @@ function TryOut() {
   const { units } = useUnits();
   const toolbox = useToolbox();
   const address = useSearchParams();
-  const [chosen, setChosen] = useState<string | null>(null);
-  const id = chosen ?? address.get('p') ?? '';
+  const [id, setId] = useInAddress('p');
   const projects = useAll<Project>('projects');
   const shelf = useMemo(() => projects && shelfAndBin(projects).shelf, [projects]);
   const project = id ? (projects?.records.find((one) => one.id === id) ?? null) : null;
@@ -56,7 +56,7 @@ function TryOut() {
           { value: '', label: 'A sheet of my own' },
           ...(shelf ?? []).map(({ id: value, name }) => ({ value, label: `Along the plan: ${name}` })),
         ]}
-        onChange={setChosen}
+        onChange={setId}
       />
       {(!toolbox || !projects) && <Waiting what="Laying out the board" />}
       {projects && id !== '' && !project && <Empty>That project is not on the shelf any more. Choose another.</Empty>}

@@ -1,0 +1,24 @@
+import type { Page } from '@playwright/test';
+
+/**
+ * Fills the shelf of the page that is open up to so many projects, as the app keeps them: the examples, again and again, their
+ * names telling them apart. The last one was changed last.
+ */
+export const fillShelf = (page: Page, upTo: number): Promise<void> =>
+  page.evaluate(async (all) => {
+    const open = indexedDB.open('tuck-fold');
+    const db = await new Promise<IDBDatabase>((done) => (open.onsuccess = () => done(open.result)));
+    const write = db.transaction('projects', 'readwrite');
+    const store = write.objectStore('projects');
+    const asking = store.getAll();
+    const there = await new Promise<{ id: string; name: string; updatedAt: number }[]>(
+      (done) => (asking.onsuccess = () => done(asking.result as never)),
+    );
+    const now = Date.now();
+    for (let i = there.length; i < all; i++) {
+      const like = there[i % there.length]!;
+      store.put({ ...like, id: `many-${i}`, name: `${like.name} ${i}`, createdAt: now + i, updatedAt: now + i });
+    }
+    await new Promise((done) => (write.oncomplete = done));
+    db.close();
+  }, upTo);
