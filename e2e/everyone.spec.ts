@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { beginWithContents, expect, figure, go, openShelf, sheet, test } from './table';
+import { beginWithContents, expect, figure, go, openShelf, pullOver, sheet, test } from './table';
 
 /** The places one goes to, and what is there when they are. */
 const PLACES = [
@@ -117,7 +117,22 @@ for (const colorScheme of ['light', 'dark'] as const)
         await audited('/stash', press(/^Change /));
         await audited('/stash', press('What can it become?'));
         await audited('/log', press('Import (CSV)'));
+        await audited('/log', async () => {
+          await press('Import (CSV)')();
+          await dialog.locator('input[type=file]').setInputFiles({
+            name: 'log.csv',
+            mimeType: 'text/csv',
+            buffer: Buffer.from(
+              'day,name,holder,width,height\n2026-05-03,Comet cards,diagonal-envelope,90,120\nnever,?,?,?,?\n',
+            ),
+          });
+          await expect(dialog.getByText(/cannot be read/)).toBeVisible();
+        });
         await audited('/', fromMenu('More for Dome postcards', 'Rename'));
+        await audited('/', async () => {
+          await pullOver(page, 'Door tickets', 'Dome postcards');
+          await expect(dialog.getByText('“Door tickets” into “Dome postcards”?')).toBeVisible();
+        });
         await audited('/bench?p=demo-1', fromMenu('Add to the set', /^What the .* goes in$/));
         await audited('/bench?p=demo-2', async () => {
           await expect(sheet(page)).toBeVisible();

@@ -170,13 +170,12 @@ test('a mark is moved by keys, step by step: it keeps the focus, which is seen, 
   }
   // Six marks of its ruler.
   await expect.poll(async () => (await at()) - before).toBeGreaterThan(3);
-  // A light lies round its line while a key is what moved it.
-  expect(
-    await held
-      .locator('line')
-      .last()
-      .evaluate((line) => getComputedStyle(line).stroke),
-  ).not.toBe('rgba(0, 0, 0, 0)');
+  // It is drawn broader while a key is what moved it.
+  const width = await held
+    .locator('path')
+    .first()
+    .evaluate((line) => getComputedStyle(line).strokeWidth);
+  expect(width).toBe('4px');
   const facts = page.getByRole('region', { name: 'What is wrong' });
   await expect(facts.getByRole('listitem')).toHaveCount(1);
   for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowLeft');
@@ -191,6 +190,10 @@ test('told wrong: nothing is lost, what cannot be is said; a sheet that is there
   const deep = page.getByLabel('It is cut in', { exact: true });
   await deep.fill('two hands');
   await deep.press('Tab');
+  await expect(page.getByText(/“two hands”/)).toBeVisible();
+  // What cannot be read is not thrown away either.
+  await page.reload();
+  await expect(deep).toHaveValue('two hands');
   await expect(page.getByText(/“two hands”/)).toBeVisible();
   await setLength(page, 'It is cut in', '2 1/2 in');
   const ways = page.getByRole('region', WAYS);

@@ -1,6 +1,6 @@
 /** Sets: begun from the front door, changed from the inside out, short of paper, made twice; by mouse, by keyboard, on a phone. */
 import type { Page } from '@playwright/test';
-import { expect, figure, go, openShelf, setLength, sheet, test } from './table';
+import { expect, figure, go, openShelf, pullOver, setLength, sheet, test } from './table';
 
 const strip = (page: Page) => page.getByRole('navigation', { name: 'What holds what' });
 const partIn = (page: Page, name: string) => strip(page).getByRole('button', { name: new RegExp(`^${name}`) });
@@ -194,15 +194,7 @@ test(
   { tag: '@thorough' },
   async ({ page }) => {
     await openShelf(page);
-    const card = (name: string) => page.getByRole('listitem').filter({ has: page.getByRole('link', { name }) });
-    const [from, to] = [card('Star cards, Quillmere open night'), card('Dome postcards')];
-    await expect(from.locator('svg').first()).toBeVisible();
-    const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!];
-    await page.mouse.move(a.x + 60, a.y + 60);
-    await page.mouse.down();
-    for (let i = 1; i <= 8; i++)
-      await page.mouse.move(a.x + 60 + ((b.x - a.x) * i) / 8, a.y + 60 + ((b.y - a.y) * i) / 8);
-    await page.mouse.up();
+    await pullOver(page, 'Star cards, Quillmere open night', 'Dome postcards');
     const dialog = page.getByRole('dialog');
     await expect(dialog).toContainText('into “Dome postcards”');
     await dialog.getByRole('button', { name: 'Put them together' }).click();

@@ -145,14 +145,14 @@ test('a shelf of hundreds: few of them are drawn, the last changed first; search
   await page.keyboard.press('Home');
   // Typed as fast as keys come, no letter is lost.
   const search = page.getByLabel('Search the shelf');
-  await search.pressSequentially('door tickets 60');
-  await expect(search).toHaveValue('door tickets 60');
-  await expect(cards.first()).toContainText('Door tickets 60');
+  await search.pressSequentially('door tickets 5');
+  await expect(search).toHaveValue('door tickets 5');
+  await expect(cards.first()).toContainText('Door tickets');
   const found = await cards.count();
-  expect(found).toBeLessThan(12);
-  await expect(page).toHaveURL(/words=door\+tickets\+60$/);
+  expect(found).toBeLessThan(40);
+  await expect(page).toHaveURL(/words=door\+tickets\+5$/);
   await page.reload();
-  await expect(search).toHaveValue('door tickets 60');
+  await expect(search).toHaveValue('door tickets 5');
   await expect(cards).toHaveCount(found);
   await search.fill('nobody calls anything this');
   await expect(page.getByText(`Nothing on the shelf is called that. ${ALL} are there.`)).toBeVisible();
@@ -160,12 +160,12 @@ test('a shelf of hundreds: few of them are drawn, the last changed first; search
   await expect(page).not.toHaveURL(/words=/);
   await page.getByLabel('In which order').click();
   await page.getByTitle('by name', { exact: true }).click();
-  const names = await cards.locator('a').first().textContent();
+  await expect(cards.locator('a').first()).toContainText(/^Album of the eclipse night(?! \d)/);
   await expect(page).toHaveURL(/by=name$/);
   // Gone to another place and back it is as it was.
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Log' }).click();
   await expect(page.getByRole('heading', { name: 'Log', exact: true })).toBeVisible();
   await page.goBack();
   await expect(page.getByTitle('by name', { exact: true })).toBeVisible();
-  expect(await cards.locator('a').first().textContent()).toBe(names);
+  await expect(cards.locator('a').first()).toContainText(/^Album of the eclipse night(?! \d)/);
 });

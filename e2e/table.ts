@@ -100,6 +100,19 @@ export async function dragBy(page: Page, grip: Locator, dx: number, dy: number):
   await expect(page.getByRole('region', { name: 'The answer' })).toHaveAttribute('aria-busy', 'false');
 }
 
+/** Pulls a card of the shelf over another and lets it go there. */
+export async function pullOver(page: Page, name: string, onto: string): Promise<void> {
+  const card = (called: string) => page.getByRole('listitem').filter({ has: page.getByRole('link', { name: called }) });
+  await expect(card(name).locator('svg').first()).toBeVisible();
+  await card(name).scrollIntoViewIfNeeded();
+  const [from, to] = [(await card(name).boundingBox())!, (await card(onto).boundingBox())!];
+  const [x, y] = [from.x + 60, from.y + 60];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let i = 1; i <= 8; i++) await page.mouse.move(x + ((to.x - from.x) * i) / 8, y + ((to.y - from.y) * i) / 8);
+  await page.mouse.up();
+}
+
 /** To another place by its link, as a person goes: what was just written has then reached the database. */
 export async function goBy(page: Page, place: 'Shelf' | 'Stash' | 'Log'): Promise<void> {
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place }).click();

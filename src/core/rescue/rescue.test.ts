@@ -641,11 +641,16 @@ test('the answer is as the contract has it, and a document that cannot be read s
     ways: { kind: string; plan: { version: number }; scars: object[]; room: { width: number } }[];
     sheet: { outline: number[][][]; scores: number[][]; notches: number[][][] };
   };
-  expect(answer.version).toBe(1);
+  expect(answer).toMatchObject({ version: 1, sought: 1 });
   expect(answer.ways[0]!.plan.version).toBe(1);
   expect(answer.sheet.notches).toHaveLength(5);
   expect(answer.sheet.scores.length).toBeGreaterThanOrEqual(4);
   expect(JSON.parse(JSON.stringify(answer))).toEqual(answer);
+  // Broken off it says that it is not all.
+  const read = readRescue({ version: 1, design: ENVELOPE, wrong: [{ kind: 'notch', edge: 1, at: '4 1/2 in' }] });
+  expect(rescueAnswer(read.ok ? waysOut(read.mishap, say).next().value : ways(ENVELOPE, []))).toMatchObject({
+    sought: 0,
+  });
   const bad = readRescue({ version: 1, design: ENVELOPE, wrong: [{ kind: 'melted' }] });
   expect(bad.ok ? '' : bad.issues[0]!.message).toContain('What went wrong is a "blank"');
   const none = readRescue({ version: 1, design: { construction: 'card-holder' } });

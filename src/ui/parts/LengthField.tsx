@@ -3,6 +3,7 @@
 import { Input } from 'antd';
 import { useId, type KeyboardEvent } from 'react';
 import { formatLength, mm, parseLength, stepOf, type Graduation, type Units } from '@/core/length';
+import { useHalfTyped } from './useHalfTyped';
 import { useHeld } from './useHeld';
 import { useUnits } from './InUnits';
 import styles from './LengthField.module.css';
@@ -73,6 +74,10 @@ export function LengthField({
     onChange(Math.round(next * 1e6) / 1e6);
   };
   const wrong = read && 'message' in read ? read.message : null;
+  useHalfTyped(label, kept, wrong ? shown : null, (text) => {
+    hold(text);
+    leave();
+  });
   return (
     <div className={styles.field}>
       <label htmlFor={id} title={title}>
