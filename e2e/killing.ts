@@ -1,5 +1,5 @@
 /**
- * Kills a browser in the middle of edits and looks what it kept: shared by the suite (a few dozen) and by
+ * Kills a browser in the middle of edits and looks what it kept: shared by the suite (thirty) and by
  * `npm run bench kills` (a thousand). Every edit is made as a person makes it, and the browser is killed, all its
  * processes at once, at a random moment after the edit could be seen.
  */
@@ -11,7 +11,6 @@ import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { CHROMIUM_ARGS, executablePath } from './browser';
 import { change, everyPage, MORE_PAGES, reach, walk, type Field } from './fields';
 import { go } from './go';
-import { THOROUGH } from './thorough';
 
 /** Everything that runs with a profile: the browser and the processes it started. */
 function processesOf(profile: string): number[] {
@@ -326,21 +325,6 @@ export async function walkedEdits(page: Page): Promise<Edit[]> {
     });
   return edits;
 }
-
-/**
- * One edit for each way a change is made and kept: a field of a record, a key held down, a form's draft, a list, a setting.
- * Thorough, all of them; `npm run bench kills` makes each a thousand times.
- */
-export const DRAWN_EDITS: readonly Edit[] = EDITS.filter(
-  ({ name }) =>
-    THOROUGH ||
-    [
-      'a length on the bench',
-      'steps of a make, pressed fast',
-      'a paper being written',
-      'a project put in the bin and back',
-    ].includes(name),
-);
 
 /** What an edit made depends on what was there: told from before the kill to after it. */
 const kept = new Map<string, string>();
