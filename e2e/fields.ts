@@ -202,7 +202,7 @@ export async function change({ at, kind }: Field, mark = '7'): Promise<boolean> 
   if (!(await at.isVisible()) || !(await at.isEnabled())) return false;
   const before = await at.inputValue();
   if (kind === 'text' || kind === 'lines') {
-    await at.fill(`${before.slice(0, 30)} ${mark}`.trim());
+    await at.fill(`${before.slice(0, 30).trim()} ${mark}`.trim());
     return true;
   }
   for (const key of ['ArrowUp', 'ArrowDown']) {

@@ -153,8 +153,14 @@ for (const { name, width, height, holders } of SIZES)
                   picture: box(picture)!,
                   next: box(next)!,
                   near: box(picture?.querySelector('svg [class*="nearEdge"] rect')),
-                  words: box(document.querySelector('[aria-label="What to do"]'))!,
-                  caution: box(document.querySelector('[aria-label="What to do"] > [class*="caution"]')),
+                  words: box(document.querySelector('[aria-label="What to do"] > div'))!,
+                  caution: box(document.querySelector('[aria-label="What to do"] [class*="caution"]')),
+                  needed: [...document.querySelectorAll('[aria-label="What to do"] [data-needed]')].map(
+                    (one) => box(one)!.bottom,
+                  ),
+                  more: [...document.querySelectorAll('button')].some(({ textContent }) =>
+                    (textContent ?? '').startsWith('More below'),
+                  ),
                 };
               });
               const where = `${holder}, step ${at + 1}`;
@@ -167,9 +173,12 @@ for (const { name, width, height, holders } of SIZES)
               expect([where, seen.next.bottom <= height + 1]).toEqual([where, true]);
               // What may hurt is read without scrolling too.
               if (seen.caution) expect([where, seen.caution.bottom <= seen.words.bottom]).toEqual([where, true]);
+              // All that is needed is seen without scrolling, or it is said that there is more.
+              const all = seen.needed.every((bottom) => bottom <= seen.words.bottom + 3);
+              expect([where, seen.needed.length > 0 && (all || seen.more)]).toEqual([where, true]);
               expect(seen.picture.bottom - seen.picture.top).toBeGreaterThan(height * 0.22);
               if (seen.near) expect([where, seen.near.bottom <= seen.picture.bottom + 1]).toEqual([where, true]);
-              expect([where, await badlyPlaced(page, '[aria-label="What to do"]')]).toEqual([where, []]);
+              expect([where, await badlyPlaced(page, '[aria-label="What to do"] > div')]).toEqual([where, []]);
               expect([where, await badlyDrawn(page, '[aria-label="How it lies"] svg')]).toEqual([where, []]);
             }).toPass({ timeout: 10_000 });
             await page.keyboard.press('PageDown');

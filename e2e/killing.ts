@@ -289,7 +289,7 @@ export async function walkedEdits(page: Page): Promise<Edit[]> {
   for (const address of [...everyPage(), ...MORE_PAGES])
     await walk(page, address, async (fields, { where, opener }) => {
       const count = new Map<string, number>();
-      for (const { name } of fields) {
+      for (const [at, { name }] of fields.entries()) {
         const rows = (count.get(name.replace(/ of .*/, '')) ?? 0) + 1;
         count.set(name.replace(/ of .*/, ''), rows);
         // What is searched for stands in the address, which a killed browser’s window is opened again with.
@@ -298,7 +298,9 @@ export async function walkedEdits(page: Page): Promise<Edit[]> {
         const place = { address, opener };
         const key = `${where}, ${name}${same > 1 ? ` ${rows}` : ''}`;
         const find = async (on: Page): Promise<Field> => {
-          const found = (await reach(on, place)).filter((one) => one.name === name)[same > 1 ? rows - 1 : 0];
+          const all = await reach(on, place);
+          // One that is called by what stands in it, or in the field beside it, is called otherwise by now: it stands where it was.
+          const found = all.filter((one) => one.name === name)[same > 1 ? rows - 1 : 0] ?? all[at];
           if (!found) throw new Error(`there is no ${key}`);
           return found;
         };

@@ -1,5 +1,5 @@
 import { DEMO_SHELF } from '../src/data/demo';
-import { downloaded, expect, go, test } from './table';
+import { downloaded, expect, go, openShelf, setLength, test } from './table';
 import type { Page } from '@playwright/test';
 
 /** Opens a demo project's make and begins it. */
@@ -67,27 +67,77 @@ test('a make is carried through by keyboard alone, reloaded in the middle, its f
   await expect(page.getByText('tight both ways by 1/16 in')).toBeVisible();
 });
 
-test('a batch of six: cut all, score all, fold all, to the last one finished', async ({ page }) => {
-  await begin(page, 'demo-11', 6);
+test('a batch of six: each step once for all; some of a step again, a sheet anew, to the last one finished', async ({
+  page,
+}) => {
+  await begin(page, 'demo-1', 6);
   await expect(words(page)).toContainText('All 6:');
-  await expect(page.getByText(/all 6 copies/)).toBeVisible();
   const all = await stopsOf(page);
-  await page.getByRole('button', { name: 'Next ›' }).click();
-  await expect(page.getByText(/copy 1 of 6/)).toBeVisible();
-  for (let at = 1; at < all; at++) {
-    if (at === 20) await page.reload();
+  // Six take no more stops than one takes steps.
+  expect(all).toBeLessThan(14);
+  await page.keyboard.press('ArrowRight');
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '1');
+  // Punched, scored and turned in one go.
+  await expect(words(page).getByText(/^Then turn the sheet/)).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await page.reload();
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '2');
+  // Back asks which: two of them are punched again, and the others wait for them.
+  await page.getByRole('button', { name: '‹ Back' }).click();
+  const dialog = page.getByRole('dialog');
+  for (const copy of ['2', '5']) await dialog.getByRole('button', { name: copy, exact: true }).click();
+  await dialog.getByRole('button', { name: 'Only these 2 again' }).click();
+  await expect(words(page)).toContainText('Copies 2 and 5, again:');
+  await expect(progress(page)).toHaveAttribute('aria-valuemax', String(all + 1));
+  await page.keyboard.press('ArrowRight');
+  await expect(words(page)).toContainText('All 6:');
+  // Pressed twice, back is back for all.
+  await page.keyboard.press('PageUp');
+  await expect(dialog).toBeVisible();
+  await page.keyboard.press('PageUp');
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', '2');
+  await page.keyboard.press('PageDown');
+  // The fourth sheet is spoiled: a new one goes through what is behind, then with the others.
+  await page.keyboard.press('w');
+  await dialog.getByLabel('Which copy?').click();
+  await page.getByTitle('Copy 4', { exact: true }).click();
+  await dialog.getByRole('button', { name: /^Take a new sheet/ }).click();
+  await expect(words(page)).toContainText('Copy 4, again:');
+  await expect(page.getByRole('heading', { name: /^Cut/ })).toBeVisible();
+  const more = await stopsOf(page);
+  expect(more).toBe(all + 1 + 2);
+  for (let at = 3; at < more; at++) {
     await expect(progress(page)).toHaveAttribute('aria-valuenow', String(at));
+    if (at === more - 1) await expect(page.getByText(/all 6 · 0 finished/)).toBeVisible();
     await page.keyboard.press('ArrowRight');
-    // The last of the batch is folded when all others are finished.
-    if (at === all - 2) await expect(page.getByText(/copy 6 of 6 · 5 finished/)).toBeVisible();
   }
   await expect(page.getByRole('heading', { name: 'All 6 made' })).toBeVisible();
   await expect(page.getByLabel('Copies')).toHaveValue('6');
   await page.getByText('Just right', { exact: true }).click();
-  await page.getByRole('button', { name: 'Write the band in the log' }).click();
+  await page.getByRole('button', { name: 'Write it in the log' }).click();
   await expect(page.getByRole('heading', { name: 'Written down' })).toBeVisible();
   await page.getByRole('link', { name: 'To the shelf', exact: true }).click();
   await expect(page.getByText('Go on making')).toBeHidden();
+});
+
+test('how many is asked once: told where it is made it stands where it is cut, on the bench and with others', async ({
+  page,
+}) => {
+  await openShelf(page);
+  await go(page, '/make?p=demo-4');
+  // As the examples lie on the cutting table.
+  await expect(page.getByLabel('How many?')).toHaveValue('6');
+  await setLength(page, 'How many?', '8');
+  await go(page, '/cutting');
+  await expect(page.getByLabel('Copies of Door tickets')).toHaveValue('8');
+  await setLength(page, 'Copies of Door tickets', '9');
+  await go(page, '/bench?p=demo-4');
+  await page.getByRole('radiogroup', { name: 'View' }).getByText('Cutting', { exact: true }).click();
+  await expect(page.getByLabel('Copies to cut')).toHaveValue('9');
+  await setLength(page, 'Copies to cut', '3');
+  await page.reload();
+  await go(page, '/make?p=demo-4');
+  await expect(page.getByLabel('How many?')).toHaveValue('3');
 });
 
 test('steps made while the database takes nothing in are there after a reload', async ({ page }) => {
@@ -116,7 +166,7 @@ test('steps made while the database takes nothing in are there after a reload', 
 test('one after the other: the first copy is finished before the second is begun', async ({ page }) => {
   await go(page, '/make?p=demo-1');
   await page.getByLabel(/^How many/).fill('2');
-  await page.getByText('One after the other').click();
+  await page.getByText('One by one').click();
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByText(/copy 1 of 2 · 0 finished/)).toBeVisible();
   const each = (await stopsOf(page)) / 2;

@@ -143,7 +143,7 @@ test('two copies of a set are made: by paper and setting, inner before outer, ea
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   const words = page.getByRole('region', { name: 'What to do' });
   const progress = page.getByRole('progressbar', { name: 'How far the make has come' });
-  await expect(words).toContainText('All 2');
+  await expect(words).toContainText('Both');
   const all = Number(await progress.getAttribute('aria-valuemax'));
   const seen: string[] = [];
   for (let at = 0; at < all; at++) {

@@ -1,7 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { CutList, CutPiece, KeptPaper, Layout } from '@/core/cutting';
 import type { Units } from '@/core/length';
-import type { SetInput, WayOfWork } from '@/core/sets';
+import type { DoneAgain, SetInput, WayOfWork } from '@/core/sets';
 import type { LogEntry } from '@/core/files';
 import type { DesignInput } from '@/core/design';
 import { COMMON_TOOLBOX, type OwnTool } from '@/core/tools';
@@ -16,6 +16,8 @@ export interface Project {
   readonly units: Units;
   /** What is made, by its parts: a single holder is a set of one. */
   readonly set: SetInput;
+  /** How many of it are made, wherever that is asked; one where nobody told. */
+  readonly copies?: number;
   /** Milliseconds since 1970. */
   readonly createdAt: number;
   readonly updatedAt: number;
@@ -43,8 +45,12 @@ export interface MakeRecord {
   readonly endedAt: number;
   /** Sheets that went wrong on the way, for their rescue. */
   readonly spoiled: readonly SpoiledSheet[];
-  /** Copies that go their own way since: of a sheet that went wrong, or cut anew. Left out where none does. */
-  readonly ways?: readonly TakenWay[];
+  /** Copies that go their own way since, or for which something is done again, as it was asked for. Left out where none is. */
+  readonly ways?: readonly (TakenWay | DoneAgain)[];
+  /** Minutes it takes by usual figures; left out in what older versions wrote. */
+  readonly usual?: number;
+  /** It was made to its end, not given up. */
+  readonly finished?: boolean;
 }
 
 /** A way out that was taken for one copy, and how many stops were behind then. */

@@ -652,7 +652,7 @@ export const DEMO_CUTS: readonly CutRecord[] = [
 /** What is being cut for the next open night. */
 export const DEMO_TABLE: Pick<CuttingRecord, 'needs' | 'extra' | 'papers' | 'bought'> = {
   needs: [
-    { id: 'demo-1', projectId: 'demo-1', copies: 6 },
+    { id: 'demo-4', projectId: 'demo-4', copies: 6 },
     { id: 'demo-11', projectId: 'demo-11', copies: 2 },
   ],
   extra: [

@@ -40,7 +40,7 @@ export interface Remembered {
 export const endMake = (make: MakeRecord, remembered: Remembered | null, last = true): Promise<string> =>
   db.transaction('rw', [db.makes, db.log, db.photos], async () => {
     const now = Date.now();
-    if (last) await db.makes.update(make.id, { endedAt: now, updatedAt: now });
+    if (last) await db.makes.update(make.id, { endedAt: now, updatedAt: now, finished: true });
     if (!remembered) return '';
     const { part, entry, photo } = remembered;
     const written = writtenOf(make, await db.log.toArray()).find((one) => one.part === part);

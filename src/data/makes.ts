@@ -1,7 +1,7 @@
 import type { Units } from '@/core/length';
 import type { DesignInput } from '@/core/design';
-import type { SetInput, WayOfWork } from '@/core/sets';
-import { db, type MakeRecord, type Project, type SpoiledSheet } from './db';
+import type { Finished, SetInput, WayOfWork } from '@/core/sets';
+import { db, type MakeRecord, type Project, type SpoiledSheet, type TakenWay } from './db';
 import { allKept, keep, readAll } from './keep';
 import { newId } from './newId';
 
@@ -10,6 +10,7 @@ export async function beginMake(
   project: { readonly id: string; readonly name: string; readonly units: Units; readonly set: SetInput },
   copies: number,
   way: WayOfWork,
+  usual: number,
 ): Promise<string> {
   const now = Date.now();
   const { name, units, set } = project;
@@ -27,6 +28,7 @@ export async function beginMake(
     updatedAt: now,
     endedAt: 0,
     spoiled: [],
+    usual,
   });
 }
 
@@ -46,6 +48,14 @@ export function openMakesOf(makes: readonly MakeRecord[], shelf: readonly Projec
     .filter(({ endedAt, projectId }) => endedAt === 0 && standing.has(projectId))
     .sort((a, b) => b.updatedAt - a.updatedAt);
 }
+
+/** Ways out that were taken in a make, as they were taken. */
+export const takenWays = ({ ways = [] }: Pick<MakeRecord, 'ways'>): readonly TakenWay[] =>
+  ways.flatMap((way) => ('design' in way ? [way] : []));
+
+/** Makes that were finished, as a pace is told from them. */
+export const finishedMakes = (makes: readonly MakeRecord[]): readonly Finished[] =>
+  makes.flatMap(({ finished, usual, spent }) => (finished && usual ? [{ took: spent / 60_000, usual }] : []));
 
 /** Keeps what became of a make, at once. */
 export const keepMake = (

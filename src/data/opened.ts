@@ -1,7 +1,7 @@
 import { db } from './db';
 import { gatherOlderDrafts, sweepDrafts } from './drafts';
 import { layLeftOver, writeOlderAnew } from './keep';
-import { seedDemoShelf } from './projects';
+import { gatherOlderCounts, seedDemoShelf } from './projects';
 import { DataTrouble, troubleOf } from './trouble';
 
 /** The storage answers within this time, or it is said that it does not, ms. */
@@ -20,6 +20,7 @@ async function open(): Promise<void> {
   await writeOlderAnew();
   await gatherOlderDrafts();
   await sweepDrafts();
+  await gatherOlderCounts();
   await seedDemoShelf();
   // The places that older versions noted beside the database, which knows better.
   try {

@@ -25,6 +25,10 @@ export type ProjectDecisions = Pick<Project, 'name' | 'units' | 'set'>;
 export const keepProject = (id: string, before: ProjectDecisions, after: ProjectDecisions): void =>
   keep('projects', id, before, after);
 
+/** Keeps how many of it are made. */
+export const keepCopies = (project: Project, copies: number): void =>
+  keep('projects', project.id, project, { ...project, copies });
+
 /** A copy beside the original, named so that both can be told apart. */
 export async function duplicateProject(id: string): Promise<string | null> {
   await allKept();
@@ -66,15 +70,33 @@ export function inShelfOrder(
     .map(({ project }) => project);
 }
 
+/** Older versions counted on each cutting table by itself: a project’s own table tells how many are made, or the one of several. */
+export const gatherOlderCounts = (): Promise<void> =>
+  db.transaction('rw', db.projects, db.cuttings, async () => {
+    const tables = (await db.cuttings.toArray()).sort((a, b) => Number(a.id === TABLE) - Number(b.id === TABLE));
+    for (const { projectId, copies } of tables.flatMap(({ needs }) => needs)) {
+      if (copies <= 1) continue;
+      const project = await db.projects.get(projectId);
+      if (project && project.copies === undefined) await db.projects.update(projectId, { copies });
+    }
+  });
+
 /** Everything that can be read, newest change first; the shelf and the bin. */
 export const allProjects = async (): Promise<{ shelf: Project[]; bin: Project[] }> =>
   shelfAndBin(await readAll<Project>('projects'));
+
+/** As many as lie on the cutting table are made. */
+const countOnTable = (id: string): Pick<Project, 'copies'> => {
+  const need = DEMO_TABLE.needs.find(({ projectId }) => projectId === id);
+  return need ? { copies: need.copies } : {};
+};
 
 /** The examples as they come, by table. */
 export const examples = (now: number) => ({
   projects: DEMO_SHELF.map((file, i): Project => ({
     ...fresh(file),
     id: `demo-${i + 1}`,
+    ...countOnTable(`demo-${i + 1}`),
     createdAt: now - i * 60_000,
     updatedAt: now - i * 60_000,
   })),

@@ -32,6 +32,7 @@ const SHAPES = {
     name: z.string(),
     units,
     set,
+    copies: count(1).optional(),
     createdAt: time.default(0),
     updatedAt: time,
     deletedAt: none,
@@ -43,7 +44,7 @@ const SHAPES = {
     units,
     set,
     copies: count(1),
-    way: z.enum(['together', 'one-by-one']),
+    way: z.enum(['by-setting', 'trial-first', 'one-by-one', 'together']),
     done: count(0),
     spent: count(0),
     startedAt: time,
@@ -69,14 +70,19 @@ const SHAPES = {
       .default([]),
     ways: z
       .array(
-        z.looseObject({
-          part: z.string(),
-          copy: count(1),
-          at: count(0),
-          design: z.looseObject({ construction: z.string() }),
-        }),
+        z.union([
+          z.looseObject({
+            part: z.string(),
+            copy: count(1),
+            at: count(0),
+            design: z.looseObject({ construction: z.string() }),
+          }),
+          z.looseObject({ part: z.string(), copies: z.array(count(1)), at: count(0), from: count(0) }),
+        ]),
       )
       .optional(),
+    usual: z.number().min(0).optional(),
+    finished: z.boolean().optional(),
   }),
   log: z.looseObject({
     ...logEntrySchema.shape,

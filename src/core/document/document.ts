@@ -209,7 +209,19 @@ export function planDocument(
     largestContents: { ...made.largest },
     thickest: made.thickest,
     steps: steps.map(
-      ({ how, ifRough: _, caution, text, phase: _p, readings: _r, picture: _i, alike, scores, ...step }) => ({
+      ({
+        how,
+        ifRough: _,
+        caution,
+        text,
+        phase: _p,
+        readings: _r,
+        picture: _i,
+        dries: _d,
+        alike,
+        scores,
+        ...step
+      }) => ({
         ...step,
         ...(alike && { alike: [...alike] }),
         ...(scores && { scores: [...scores] }),

@@ -113,7 +113,9 @@ const JOIN: Readonly<Record<Adhesive, string>> = {
   'hook-dot': 'Press for half a minute; it holds best after a day.',
 };
 /** What has to dry before it is strained; what holds at once does not wait. */
-const WAIT: Partial<Record<Adhesive, string>> = { 'wet-glue': 'for ten minutes, or as the bottle says' };
+const WAIT: Partial<Record<Adhesive, { readonly minutes: number; readonly text: string }>> = {
+  'wet-glue': { minutes: 10, text: 'for ten minutes, or as the bottle says' },
+};
 
 /** Something pulls at what was glued, or keeps it from drying flat. */
 const strains = (step: Step): boolean =>
@@ -127,15 +129,19 @@ const strains = (step: Step): boolean =>
  */
 export function withWaits(steps: readonly Step[], holds: (glue: string) => Adhesive): Step[] {
   const told = [...steps];
-  let last: { readonly at: number; readonly wait: string } | null = null;
+  let last: { readonly at: number; readonly wait: NonNullable<(typeof WAIT)[Adhesive]> } | null = null;
   const tell = (before: string): void => {
     if (!last) return;
     const step = told[last.at]!;
     // What stands cannot lie under a book.
-    const where = step.picture.kind === 'standing' ? 'dry' : 'dry under a book';
+    const pressed = step.picture.kind !== 'standing';
+    const { minutes, text } = last.wait;
     told[last.at] = {
       ...step,
-      how: [step.how, `Then let it ${where} ${last.wait}, before ${before}.`].filter(Boolean).join(' '),
+      how: [step.how, `Then let it dry${pressed ? ' under a book' : ''} ${text}, before ${before}.`]
+        .filter(Boolean)
+        .join(' '),
+      dries: { minutes, pressed },
     };
     last = null;
   };

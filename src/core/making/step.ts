@@ -39,6 +39,8 @@ export interface Step {
   readonly how?: string;
   readonly ifRough?: IfRough;
   readonly caution?: string;
+  /** What was glued dries from here on, minutes, and under a book where it lies flat. */
+  readonly dries?: { readonly minutes: number; readonly pressed: boolean };
   readonly phase: Phase;
   /** Lengths to find on a ruler, in the order they are needed. */
   readonly readings: readonly RulerReading[];

@@ -29,10 +29,12 @@ export {
   type SetPiece,
   type Shortage,
 } from './cut-list';
-export { partSteps, setsDone, walkOf, withOwnWays, type OwnWay, type Stop, type WayOfWork } from './order';
+export { partSteps } from './order';
+export { setsDone, stepsAt, walkOf, withOwnWays, type DoneAgain, type OwnWay, type Stop, type WayOfWork } from './walk';
 export { freeId, withInside, withOutside, withoutPart, withPaper, withPart, withRemedy } from './change';
 export { outermost, withSetInside, withSetOutside } from './join';
-export { minutesOf } from './time';
+export { copiesSaid, stopWords, type StopWords } from './stop-words';
+export { minutesOf, paceOf, type Finished } from './time';
 export { CHAINS, type Begun, type Chain } from './chains';
 export { ENVELOPE_WAYS, type Envelopes, type EnvelopeWay } from './from-envelopes';
 export { setDocument, setPlanSchema, type SetPlanDocument } from './document';

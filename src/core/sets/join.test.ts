@@ -124,10 +124,11 @@ test('a part in another set: each in one of its own, or all in one', () => {
   expect(counts(false).at(-1)).toEqual(['box', 1, 4]);
 });
 
-test('the time a set takes grows with every copy', () => {
+test('the time a set takes grows with every copy, by less where nothing is set anew', () => {
   const plan = planned(chain('card-and-envelope'));
   const say = sayer('in', '1/8 in');
   const [one, two] = [1, 2].map((copies) => minutesOf(walkOf(plan, say, copies, 'together')));
   expect(one).toBeGreaterThan(5);
-  expect(two).toBeCloseTo(2 * one!, 9);
+  expect(two).toBeGreaterThan(1.8 * one!);
+  expect(two).toBeLessThan(2 * one!);
 });

@@ -2,12 +2,8 @@
 import type { Say } from '../length';
 import { paperOf } from '../design';
 import { stepsOf, type Step, inOrder } from '../making';
-import type { Plan } from '../plan';
 import { isCut } from './cut-list';
 import type { PlannedPart, SetPlan } from './plan-set';
-
-/** How several copies are made: each kind of work on all of them before the next, or one finished after the other. */
-export type WayOfWork = 'together' | 'one-by-one';
 
 /** Steps of one part that are done in one go. */
 interface Run {
@@ -101,85 +97,4 @@ const paperOfStep = ({ piece }: Step, { plan: { design } }: PlannedPart): string
 function byPaper(steps: readonly Step[], planned: PlannedPart): readonly (readonly Step[])[] {
   const papers = [...new Set(steps.map((step) => paperOfStep(step, planned)))];
   return papers.map((paper) => steps.filter((step) => paperOfStep(step, planned) === paper));
-}
-
-/** One stop on the way through a make: a step of a part, and the copies of it that it is done for now. */
-export interface Stop {
-  readonly part: string;
-  readonly step: Step;
-  /** Numbered from 1; more than one where the work goes on without resetting anything: cutting. */
-  readonly copies: readonly number[];
-  /** The plan it is of, where this copy goes its own way: made of a sheet that went wrong. */
-  readonly own?: PlannedPart;
-}
-
-/** A copy of a part that goes its own way from a stop on. */
-export interface OwnWay {
-  readonly part: string;
-  readonly copy: number;
-  /** Stops that were behind when it was taken. */
-  readonly at: number;
-  readonly plan: Plan;
-}
-
-/**
- * The way through the make of so many sets. Together: all blanks are cut, then each sheet is marked, punched and scored in
- * one go, then each is folded and glued; a sheet is never left half turned in the board for another. One by one: each
- * copy of a part is finished before the next.
- */
-export function walkOf(planned: SetPlan, say: Say, copies: number, way: WayOfWork): Stop[] {
-  const all = (part: string): readonly number[] => {
-    const { quantity } = planned.set.parts.find(({ id }) => id === part)!;
-    return Array.from({ length: quantity * Math.max(1, Math.floor(copies)) }, (_, i) => i + 1);
-  };
-  const each = (part: string, steps: readonly Step[]): Stop[] =>
-    all(part).flatMap((copy) => steps.map((step): Stop => ({ part, step, copies: [copy] })));
-  const runs = runsOf(planned, say);
-  if (way === 'one-by-one') {
-    // A part may be begun before what goes into it, and is finished after it: in the order in which they are finished.
-    const ended = [...new Set([...runs].reverse().map(({ part }) => part))].reverse();
-    return ended.flatMap((part) => {
-      const one = planned.parts.find((other) => other.part.id === part)!;
-      return each(part, partSteps(one, say));
-    });
-  }
-  return runs.flatMap(({ part, phase, steps }) =>
-    phase === 'cut' ? steps.map((step): Stop => ({ part, step, copies: all(part) })) : each(part, steps),
-  );
-}
-
-/**
- * The way through a make when some copies go their own way, the one taken first first: what was behind stays, what was to
- * come of that copy is left out, and its own steps come instead: flat work at once, folding where it was folded.
- */
-export const withOwnWays = (walk: readonly Stop[], planned: SetPlan, say: Say, ways: readonly OwnWay[]): Stop[] =>
-  ways.reduce<Stop[]>(
-    (now, { part: id, copy, at, plan }) => {
-      const planOf = planned.parts.find(({ part }) => part.id === id);
-      if (!planOf || !plan.made) return now;
-      const own: PlannedPart = { ...planOf, plan };
-      const steps = partSteps(own, say).map((step): Stop => ({ part: id, step, copies: [copy], own }));
-      const rest = now.slice(at);
-      const isOf = (stop: Stop): boolean => stop.part === id && stop.copies.includes(copy);
-      const without = (stops: readonly Stop[]): Stop[] =>
-        stops
-          .map((stop) => (isOf(stop) ? { ...stop, copies: stop.copies.filter((one) => one !== copy) } : stop))
-          .filter(({ copies }) => copies.length > 0);
-      const folds = rest.findIndex((stop) => isOf(stop) && stop.step.phase === 'fold');
-      const [first, then] = folds < 0 ? [[], rest] : [rest.slice(0, folds), rest.slice(folds)];
-      const flat = steps.filter(({ step }) => step.phase !== 'fold');
-      const late = steps.filter(({ step }) => step.phase === 'fold');
-      return [...now.slice(0, at), ...flat, ...without(first), ...late, ...without(then)];
-    },
-    [...walk],
-  );
-
-/** How many sets are finished when the first `done` stops are behind: of every part so many as one set takes. */
-export function setsDone({ set }: SetPlan, walk: readonly Stop[], done: number): number {
-  const of = (stops: readonly Stop[], part: string): Set<number> =>
-    new Set(stops.filter((stop) => stop.part === part).flatMap((stop) => stop.copies));
-  const finished = set.parts
-    .filter(({ id }) => walk.some(({ part }) => part === id))
-    .map(({ id, quantity }) => Math.floor((of(walk, id).size - of(walk.slice(done), id).size) / quantity));
-  return finished.length > 0 ? Math.min(...finished) : 0;
 }

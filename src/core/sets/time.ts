@@ -1,7 +1,7 @@
-import type { Action } from '../making';
-import type { Stop } from './order';
+import type { Action, Step } from '../making';
+import { stepsAt, type Stop } from './walk';
 
-/** How long a step takes at the table, minutes. Usual figures, from memory; a person's own come from the log. */
+/** How long a step takes at the table, minutes. Usual figures, from memory; a person's own pace comes from what they made. */
 const MINUTES: Record<Action, number> = {
   cut: 0.5,
   mark: 0.3,
@@ -14,7 +14,37 @@ const MINUTES: Record<Action, number> = {
   insert: 0.2,
   close: 0.3,
 };
+/** How much of that is left for each further copy, where nothing is set anew: what is folded by hand hardly gains. From memory. */
+const FURTHER: Record<Step['phase'], number> = { cut: 0.5, flat: 0.6, fold: 0.9 };
 
-/** About how long a walk takes, minutes: what is cut for several copies takes as long for each. */
+/** About how long a walk takes, minutes. */
 export const minutesOf = (walk: readonly Stop[]): number =>
-  walk.reduce((sum, { step, copies }) => sum + MINUTES[step.action] * copies.length, 0);
+  walk.reduce(
+    (sum, stop) =>
+      sum +
+      stepsAt(stop).reduce(
+        (own, { action, phase }) => own + MINUTES[action] * (1 + FURTHER[phase] * (stop.copies.length - 1)),
+        0,
+      ),
+    0,
+  );
+
+/** A make that was finished: the minutes it took, and those it takes by usual figures. */
+export interface Finished {
+  readonly took: number;
+  readonly usual: number;
+}
+/** Usual figures count as much as so many minutes at the table: one small make says little. */
+const PRIOR = 60;
+/** Nobody is so much quicker or slower than usual: whoever seems so was called away, or let the clock run. */
+const [QUICKEST, SLOWEST] = [0.3, 4];
+
+/** How a person's pace stands to the usual figures, from what they finished: 1 where nothing is known, 2 takes twice as long. */
+export function paceOf(finished: readonly Finished[]): number {
+  const sane = finished.filter(({ took, usual }) => {
+    const ratio = took / usual;
+    return usual > 0 && ratio >= QUICKEST && ratio <= SLOWEST;
+  });
+  const sum = (of: (one: Finished) => number): number => sane.reduce((all, one) => all + of(one), PRIOR);
+  return sum(({ took }) => took) / sum(({ usual }) => usual);
+}

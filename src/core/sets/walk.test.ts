@@ -6,7 +6,21 @@ import { CONSTRUCTIONS } from '../constructions';
 import { sayer } from '../length';
 import { stepsOf } from '../making';
 import type { DesignInput } from '../design';
-import { planSet, readSet, setOf, setsDone, walkOf, withOwnWays, type SetPlan } from '.';
+import {
+  copiesSaid,
+  minutesOf,
+  paceOf,
+  planSet,
+  readSet,
+  setOf,
+  setsDone,
+  stepsAt,
+  stopWords,
+  walkOf,
+  withOwnWays,
+  type SetPlan,
+  type Stop,
+} from '.';
 
 const say = sayer('in', '1/8 in');
 const alone = (input: unknown): SetPlan => {
@@ -20,7 +34,7 @@ describe('the way through a make', () => {
   test('one copy goes step by step, whichever way of work', () => {
     const plan = card();
     const steps = stepsOf(plan.parts[0]!.plan, say);
-    for (const way of ['together', 'one-by-one'] as const)
+    for (const way of ['by-setting', 'trial-first', 'together', 'one-by-one'] as const)
       expect(walkOf(plan, say, 1, way)).toEqual(steps.map((step) => ({ part: 'part-1', step, copies: [1] })));
   });
 
@@ -46,6 +60,85 @@ describe('the way through a make', () => {
     expect(setsDone(plan, walk, walk.length)).toBe(3);
   });
 
+  test('six by setting: each step once for all, punched and scored where they lie, turned as a pile, glued and joined one by one', () => {
+    const walk = walkOf(card(), say, 6, 'by-setting');
+    const told = walk.map((stop) => stepsAt(stop).map(({ action }) => action));
+    expect(told).toEqual([
+      ['cut'],
+      ['punch', 'score', 'turn'],
+      ['punch', 'score', 'turn'],
+      ['punch', 'score', 'turn'],
+      ['punch', 'score'],
+      ['trim'],
+      ['fold'],
+      ['glue', 'fold'],
+      ['insert'],
+      ['close'],
+    ]);
+    for (const { copies } of walk) expect(copies).toEqual([1, 2, 3, 4, 5, 6]);
+    const glue = walk[7]!;
+    expect(stopWords(glue, 6)).toMatchObject({
+      who: 'All 6, one by one',
+      texts: [expect.stringMatching(/^Glue the bottom flap/), expect.stringMatching(/^Fold the bottom flap/)],
+      rhythm:
+        'Glue one and join it, lay it by, then take the next. All 6 lie under the book; the last comes out after 10 minutes.',
+    });
+    // Six at once take longer than one, and less than six times one.
+    const [one, six] = [1, 6].map((copies) => minutesOf(walkOf(card(), say, copies, 'by-setting')));
+    expect(six).toBeGreaterThan(2 * one!);
+    expect(six).toBeLessThan(6 * one!);
+  });
+
+  test('of many that dry under a book ten lie there at once, and the first is dry or it is waited for', () => {
+    const glue = (copies: number): string | null => {
+      const walk = walkOf(card(), say, copies, 'by-setting');
+      return stopWords(
+        walk.find(({ step }) => step.action === 'glue')!,
+        copies,
+      ).rhythm;
+    };
+    // Ten take a little over eight minutes.
+    expect(glue(12)).toContain('Ten lie under the book at once, each for 10 minutes');
+    expect(glue(2)).toContain('All 2 lie under the book');
+    const taped = walkOf(card({ adhesive: { all: 'tape' } }), say, 12, 'by-setting');
+    expect(
+      stopWords(
+        taped.find(({ step }) => step.action === 'glue')!,
+        12,
+      ).rhythm,
+    ).toBe('Glue one and join it, then take the next.');
+  });
+
+  test('one first: a set is made to its end, step by step, before the others are cut', () => {
+    const plan = card();
+    const steps = stepsOf(plan.parts[0]!.plan, say);
+    const walk = walkOf(plan, say, 6, 'trial-first');
+    expect(walk.slice(0, steps.length)).toEqual(steps.map((step) => ({ part: 'part-1', step, copies: [1] })));
+    expect(walk.slice(steps.length).every(({ copies }) => copies.length === 5 && copies[0] === 2)).toBe(true);
+    expect(setsDone(plan, walk, steps.length)).toBe(1);
+    expect(setsDone(plan, walk, walk.length - 1)).toBe(1);
+  });
+
+  test('copies are told as one says them', () => {
+    expect(copiesSaid([1, 2], 2)).toBe('Both');
+    expect(copiesSaid([1, 2, 3], 3)).toBe('All 3');
+    expect(copiesSaid([2, 3, 4, 5, 6], 6)).toBe('Copies 2 to 6');
+    expect(copiesSaid([2, 5], 6)).toBe('Copies 2 and 5');
+    expect(copiesSaid([4], 6)).toBe('Copy 4');
+  });
+
+  test('a pace is learned from what was finished; one small make says little, one that cannot be says nothing', () => {
+    expect(paceOf([])).toBe(1);
+    expect(paceOf([{ took: 120, usual: 60 }])).toBe(1.5);
+    expect(paceOf([{ took: 2, usual: 1 }])).toBeCloseTo(62 / 61);
+    expect(
+      paceOf([
+        { took: 600, usual: 60 },
+        { took: 1, usual: 0 },
+      ]),
+    ).toBe(1);
+  });
+
   test('of a batch nothing is finished until the folding', () => {
     const plan = card();
     const steps = stepsOf(plan.parts[0]!.plan, say);
@@ -63,7 +156,7 @@ describe('the way through a make', () => {
         fc.property(
           contentsFirst(construction),
           fc.integer({ min: 2, max: 5 }),
-          fc.constantFrom('together' as const, 'one-by-one' as const),
+          fc.constantFrom(...(['by-setting', 'trial-first', 'together', 'one-by-one'] as const)),
           (input, copies, way) => {
             const plan = alone(input);
             fc.pre(plan.parts[0]!.plan.made !== null);
@@ -72,7 +165,7 @@ describe('the way through a make', () => {
             const walk = walkOf(plan, say, copies, way);
             const order = { cut: 0, flat: 1, fold: 2 };
             for (let copy = 1; copy <= copies; copy++) {
-              const own = walk.filter((stop) => stop.copies.includes(copy)).map(({ step }) => step);
+              const own = walk.filter((stop) => stop.copies.includes(copy)).flatMap(stepsAt);
               expect([...own].sort((a, b) => a.id - b.id)).toEqual(steps);
               for (const piece of new Set(steps.map((s) => s.piece))) {
                 const phases = own.filter((s) => s.piece === piece && s.phase !== 'fold').map((s) => order[s.phase]);
@@ -83,6 +176,16 @@ describe('the way through a make', () => {
                 expect(own.filter((s) => s.phase === phase)).toEqual(steps.filter((s) => s.phase === phase));
             }
             expect(setsDone(plan, walk, walk.length)).toBe(copies);
+            if (way !== 'by-setting') return;
+            // Nothing is set twice, and what was glued is joined before the next is glued.
+            const told = walk.flatMap((stop) => stepsAt(stop).map(({ id }) => id));
+            expect(new Set(told).size).toBe(told.length);
+            for (const stop of walk) {
+              const { glue, id } = stop.step;
+              if (glue === undefined) continue;
+              const joined = steps.find(({ joins }) => joins === glue);
+              if (joined && joined.id - id <= 2) expect(stepsAt(stop)).toContainEqual(joined);
+            }
           },
         ),
         runs(4),
@@ -90,6 +193,36 @@ describe('the way through a make', () => {
       expect(spoke).toBeGreaterThan(0);
     },
   );
+});
+
+describe('something done again', () => {
+  const plan = card();
+  const walk = walkOf(plan, say, 6, 'by-setting');
+  const texts = (stops: readonly Stop[]): readonly string[] => stops.map(({ step }) => step.text);
+
+  test('the last stop, for some of the copies: it comes once more for these, and they go on with the others', () => {
+    const again = withOwnWays(walk, plan, say, [{ part: 'part-1', copies: [2, 5], at: 3, from: 2 }]);
+    expect(again.slice(0, 3)).toEqual(walk.slice(0, 3));
+    expect(again[3]).toEqual({ ...walk[2], copies: [2, 5], again: true });
+    expect(again.slice(4)).toEqual(walk.slice(3));
+    expect(stopWords(again[3]!, 6).who).toBe('Copies 2 and 5, again');
+    expect(setsDone(plan, again, again.length)).toBe(6);
+  });
+
+  test('a copy of a new sheet: all that is behind comes once more for it, of the one piece that went wrong', () => {
+    const anew = withOwnWays(walk, plan, say, [{ part: 'part-1', copies: [4], at: 5, from: 0, piece: 'envelope' }]);
+    expect(texts(anew.slice(5, 10))).toEqual(texts(walk.slice(0, 5)));
+    expect(anew.slice(5, 10).every(({ copies }) => copies.length === 1 && copies[0] === 4)).toBe(true);
+    expect(anew.slice(10)).toEqual(walk.slice(5));
+    const other = withOwnWays(walk, plan, say, [{ part: 'part-1', copies: [4], at: 5, from: 0, piece: 'lid' }]);
+    expect(other).toEqual(walk);
+    // Asked for twice, what was done again is not doubled.
+    const twice = withOwnWays(walk, plan, say, [
+      { part: 'part-1', copies: [4], at: 2, from: 0 },
+      { part: 'part-1', copies: [4], at: 6, from: 0 },
+    ]);
+    expect(texts(twice.slice(6, 6 + 4))).toEqual(texts([...walk.slice(0, 2), ...walk.slice(2, 4)]));
+  });
 });
 
 describe('a copy that goes its own way', () => {

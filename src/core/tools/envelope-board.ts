@@ -113,7 +113,7 @@ export const envelopeBoard: ToolType<EnvelopeBoard> = {
           const text = {
             ruler: `${lay}, edge ${leftOf(edge)} on the left, the sheet’s left end at ${say(at)}. Punch.`,
             mark: `${lay}, edge ${leftOf(edge)} on the left, with your mark in the middle of the notch. Punch.`,
-            pointer: `${lay}, with ${to === undefined ? 'the score you just made' : `score ${number(to)}`} at the pointer. Punch.`,
+            pointer: `${lay}, with ${to === undefined ? 'its last score' : `score ${number(to)}`} at the pointer. Punch.`,
           }[by];
           const readings: RulerReading[] =
             by === 'ruler' ? [{ at, on: 'board', what: 'for the sheet’s left end' }] : [];

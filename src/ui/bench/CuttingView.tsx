@@ -1,8 +1,9 @@
 import { Segmented } from 'antd';
 import { useCallback, useMemo, useState } from 'react';
 import { cutListOf, type PaperCuts, type SetPlan } from '@/core/sets';
-import { laidOn } from '@/data/cuttings';
-import type { CuttingRecord } from '@/data/db';
+import type { Project } from '@/data/db';
+import { isExample } from '@/data/examples';
+import { keepCopies } from '@/data/projects';
 import { CutPlan } from '../cutting/CutPlan';
 import { needOn } from '../cutting/needOn';
 import { PiecesTable } from '../cutting/PiecesTable';
@@ -37,12 +38,12 @@ interface ByPaperProps extends Omit<CuttingViewProps, 'whole'> {
 
 function ByPaper({ id, name, plan, cuts }: ByPaperProps) {
   const [chosen, setChosen] = useState<string | null>(null);
-  const kept = useRecord<CuttingRecord>('cuttings', id);
   const shown = cuts.find(({ paper }) => paper === chosen) ?? cuts[0]!;
-  const copies = kept === undefined ? null : (laidOn(id, kept).needs[0]?.copies ?? 1);
+  const project = useRecord<Project>('projects', id);
   const nameOf = (paper: string): string =>
     plan.set.papers.find((one) => one.id === paper)?.name || (cuts.length > 1 ? paper || 'Any paper' : 'Paper');
-  if (copies === null) return <Waiting what="Laying out the cutting table" />;
+  if (!project) return <Waiting what="Laying out the cutting table" />;
+  const { copies = 1 } = project;
   return (
     <div className={styles.cutting}>
       {(cuts.length > 1 || plan.set.papers.some(({ count }) => count !== undefined)) && (
@@ -66,6 +67,7 @@ function ByPaper({ id, name, plan, cuts }: ByPaperProps) {
         name={cuts.length > 1 ? `${name}, ${nameOf(shown.paper)}` : name}
         plan={plan}
         cuts={shown}
+        project={project}
         copies={copies}
       />
     </div>
@@ -78,21 +80,18 @@ interface OnePaperProps {
   readonly name: string;
   readonly plan: SetPlan;
   readonly cuts: PaperCuts;
+  readonly project: Project;
   readonly copies: number;
 }
 
 /** What is cut of one paper. */
-function OnePaper({ id, table: tableId, name, plan, cuts, copies }: OnePaperProps) {
+function OnePaper({ id, table: tableId, name, plan, cuts, project, copies }: OnePaperProps) {
   const several = plan.set.parts.length > 1;
-  const need = useMemo((): Omit<NeedOnPaper, 'copies'> => {
-    const paper = plan.set.papers.find((one) => one.id === cuts.paper);
-    const { width, height } = paper ?? {};
-    return {
-      name,
-      ...needOn(plan, cuts),
-      ...(width !== undefined && height !== undefined && { sheet: { width, height } }),
-    };
-  }, [plan, cuts, name]);
+  const example = isExample(project);
+  const need = useMemo(
+    (): Omit<NeedOnPaper, 'copies'> => ({ name, example, ...needOn(plan, cuts) }),
+    [plan, cuts, name, example],
+  );
   const needsFor = useCallback((): NeedOnPaper[] => [{ ...need, copies }], [need, copies]);
   const table = useCuttingTable(tableId, needsFor);
   const own = useCuttingTable(id, needsFor);
@@ -107,7 +106,10 @@ function OnePaper({ id, table: tableId, name, plan, cuts, copies }: OnePaperProp
           max={500}
           precision={0}
           value={copies}
-          onChange={(n) => own.save({ needs: [{ id, projectId: id, copies: n }], step: 0 })}
+          onChange={(n) => {
+            keepCopies(project, n);
+            own.save({ step: 0 });
+          }}
         />
       </label>
       <details className={styles.papers}>

@@ -4,12 +4,13 @@ import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { Button, Select } from 'antd';
 import { Link } from '../parts/Link';
 import { useCallback, useMemo } from 'react';
-import type { CutPiece, NeededPiece } from '@/core/cutting';
+import type { CutPiece } from '@/core/cutting';
 import { inches, mm } from '@/core/length';
 import { cutListOf } from '@/core/sets';
 import { TABLE } from '@/data/cuttings';
 import type { CuttingRecord, Project } from '@/data/db';
-import { shelfAndBin } from '@/data/projects';
+import { isExample } from '@/data/examples';
+import { keepCopies, shelfAndBin } from '@/data/projects';
 import { Boundary } from '../parts/Boundary';
 import { plannedSet } from '../parts/plans';
 import { LengthField } from '../parts/LengthField';
@@ -27,23 +28,20 @@ import { WhatFrom } from './WhatFrom';
 import styles from './Cutting.module.css';
 import { newId } from '@/data/newId';
 
-/** What one set of a project takes of one paper. */
-interface Takes {
-  /** What it is for; the paper with it where there are several. */
-  readonly name: string;
-  readonly pieces: readonly NeededPiece[];
-  readonly caliper: number;
-}
+/** What one set of a project takes of one paper; named for what it is, and the paper where there are several. */
+type Takes = Omit<NeedOnPaper, 'copies'>;
 
 /** What a project takes, paper by paper; one that cannot be worked out takes no sheet, and the others go on. */
-function takesOf({ name, set }: Project): readonly Takes[] {
+function takesOf(project: Project): readonly Takes[] {
+  const { name, set } = project;
+  const example = isExample(project);
   const whole = plannedSet(set);
   if (!('plan' in whole)) return [];
   const { plan } = whole;
   const cuts = cutListOf(plan);
   return cuts.map((own): Takes => {
     const paper = plan.set.papers.find(({ id }) => id === own.paper);
-    return { name: cuts.length > 1 ? `${name}, ${paper?.name || own.paper}` : name, ...needOn(plan, own) };
+    return { name: cuts.length > 1 ? `${name}, ${paper?.name || own.paper}` : name, example, ...needOn(plan, own) };
   });
 }
 
@@ -65,7 +63,7 @@ function SeveralProjects() {
     ({ needs }: CuttingRecord): NeedOnPaper[] =>
       needs.flatMap(({ projectId, copies }) => {
         const project = shelf.find(({ id }) => id === projectId);
-        return project ? takesOf(project).map((takes) => ({ ...takes, copies })) : [];
+        return project ? takesOf(project).map((takes) => ({ ...takes, copies: project.copies ?? copies })) : [];
       }),
     [shelf],
   );
@@ -133,9 +131,10 @@ function WhatToCut({ table, shelf }: WhatToCutProps) {
     <section aria-label="To be cut">
       <h2>To be cut</h2>
       <ul className={styles.needs}>
-        {needs.map(({ projectId, copies }) => {
+        {needs.map(({ projectId, copies: told }) => {
           const project = shelf.find(({ id }) => id === projectId);
           const name = project?.name ?? 'A project that is gone';
+          const copies = project?.copies ?? told;
           const found = project !== undefined && takesOf(project).length > 0;
           return (
             <li key={projectId}>
@@ -149,12 +148,13 @@ function WhatToCut({ table, shelf }: WhatToCutProps) {
                 max={500}
                 precision={0}
                 value={copies}
-                onChange={(n) =>
+                onChange={(n) => {
+                  if (project) keepCopies(project, n);
                   save({
                     needs: needs.map((need) => (need.projectId === projectId ? { ...need, copies: n } : need)),
                     step: 0,
-                  })
-                }
+                  });
+                }}
               />
               <Button
                 type="text"

@@ -10,8 +10,12 @@ import {
   type Need,
 } from '@/core/cutting';
 import { PAPERS } from '@/core/design';
+import type { Units } from '@/core/length';
 import { keepCutting, laidOn, type CuttingChange } from '@/data/cuttings';
 import type { CuttingRecord } from '@/data/db';
+import { isExample } from '@/data/examples';
+import { useUnits } from '../parts/InUnits';
+import type { OnPaper } from './needOn';
 import { useRecord } from '../parts/useKept';
 import { useStash } from '../parts/useStash';
 
@@ -33,12 +37,28 @@ export interface CuttingTable {
   readonly save: (change: CuttingChange) => void;
 }
 
-/** Something to be cut for, and the thickness of paper it was planned with, mm. */
-export interface NeedOnPaper extends Need {
-  readonly caliper: number;
-  /** The sheet it was planned for, mm; where nobody chose otherwise it is cut from that. */
-  readonly sheet?: { readonly width: number; readonly height: number };
+/** Something to be cut for, and the paper it was planned with. */
+export interface NeedOnPaper extends Need, OnPaper {
+  readonly pieces: OnPaper['pieces'];
+  /** It came with the app: then papers that came with it count too. */
+  readonly example: boolean;
 }
+
+interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The size that is usual where nobody tells one. */
+const USUAL: Readonly<Record<Units, string>> = { in: '12in', mm: 'a4' };
+
+/** Sheets that are to be bought, after everything there is. */
+const toBuy = (name: string, { width, height }: Size) => ({
+  name: `${name}, bought`,
+  width,
+  height,
+  priority: 2,
+});
 
 /** The cutting table `id`; `needsFor` says what the projects on it take. */
 export function useCuttingTable(
@@ -47,35 +67,42 @@ export function useCuttingTable(
 ): CuttingTable | null {
   const kept = useRecord<CuttingRecord>('cuttings', id);
   const stash = useStash();
+  const { units } = useUnits();
   return useMemo(() => {
     if (kept === undefined || !stash) return null;
     const record = laidOn(id, kept);
     const needs = needsFor(record);
     const suits = (paper: KeptPaper): boolean =>
       paper.made === 'plain' &&
+      (!isExample(paper) || needs.some(({ example }) => example)) &&
       (needs.length === 0 || needs.some(({ caliper }) => Math.abs(paper.caliper - caliper) <= SUITS * caliper));
-    // Cut from the paper it was planned for, as far as there is any, and offcuts like it; where none is told, from whatever
-    // suits.
+    // Cut from the paper it was planned for, what there is of it and what is missing bought, and from offcuts where they help;
+    // where none is told, from whatever suits.
     const sheets = needs.flatMap(({ sheet }) => (sheet ? [sheet] : []));
-    const planned = (paper: { readonly width: number; readonly height: number }): boolean =>
-      sheets.length === 0 ||
-      sheets.some(({ width, height }) => isOfSize(paper, width, height) || isOfSize(paper, height, width));
+    const sameSize = (a: Size, b: Size): boolean => isOfSize(a, b.width, b.height) || isOfSize(a, b.height, b.width);
+    const planned = (paper: Size): boolean => sheets.length === 0 || sheets.some((sheet) => sameSize(paper, sheet));
     const chosen = (
       record.papers ??
       stash.filter((paper) => suits(paper) && (paper.offcut || planned(paper))).map((paper) => paper.id)
     ).filter((paper) => stash.some((kept) => kept.id === paper));
-    const usual = PAPERS.find((paper) => sheets.length > 0 && planned(paper))?.id ?? '12in';
-    const bought = record.bought ?? (chosen.length > 0 ? [] : [usual]);
+    const usual =
+      sheets.length > 0 ? PAPERS.filter(planned).map(({ id: size }) => size) : chosen.length > 0 ? [] : [USUAL[units]];
+    const bought = record.bought ?? usual;
+    // A sheet of a size that is sold under no name is bought as it was planned.
+    const odd = record.bought
+      ? []
+      : sheets.filter(
+          (sheet, i) =>
+            !PAPERS.some((paper) => sameSize(paper, sheet)) && sheets.findIndex((one) => sameSize(one, sheet)) === i,
+        );
     const own = sheetsFrom(
       stash.filter((paper) => chosen.includes(paper.id)),
       record.offcutsFirst,
     );
-    const shop = PAPERS.filter((paper) => bought.includes(paper.id)).map(({ title, width, height }) => ({
-      name: `${title}, bought`,
-      width,
-      height,
-      priority: 2,
-    }));
+    const shop = [
+      ...PAPERS.filter((paper) => bought.includes(paper.id)).map((paper) => toBuy(paper.title, paper)),
+      ...odd.map((sheet, i) => toBuy(sheet.name || `Paper as it is planned${i > 0 ? ` ${i + 1}` : ''}`, sheet)),
+    ];
     const pieces = [...piecesOf(needs), ...record.extra.map(({ id: _, ...piece }) => piece)];
     const problems: string[] = [];
     if (pieces.length === 0) problems.push('There is nothing to cut yet.');
@@ -98,5 +125,5 @@ export function useCuttingTable(
       paperIds: new Map(own.map(({ sheet, paper }) => [sheet.name, paper])),
       save: (change) => keepCutting(record, change),
     };
-  }, [kept, stash, needsFor, id]);
+  }, [kept, stash, needsFor, id, units]);
 }

@@ -7,10 +7,11 @@ import { z } from '@/core/text/zod';
 import { checkSentence } from '@/core/checks';
 import { pictureOf } from '@/core/looks';
 import { sayer } from '@/core/length';
-import { minutesOf, setSentence, walkOf, type WayOfWork } from '@/core/sets';
+import { minutesOf, setSentence, walkOf } from '@/core/sets';
 import type { Toolbox } from '@/core/tools';
 import type { Project } from '@/data/db';
 import { beginMake } from '@/data/makes';
+import { keepCopies } from '@/data/projects';
 import { checksAcross, checksOfParts, usePlannedSet } from '../parts/plans';
 import { SmallPicture } from '../draw/SmallPicture';
 import { NumberField } from '../parts/NumberField';
@@ -21,15 +22,24 @@ import { withKit } from '../parts/withKit';
 import { InUnits } from '../parts/InUnits';
 import { timeSaid } from '../parts/titles';
 import { BenchCardButton } from './BenchCardButton';
+import { usePace } from './useMaking';
 import styles from './Make.module.css';
 
 /** Most copies of one make. */
 const MOST = 500;
 const ROOM = { width: 300, height: 220 };
 
-/** How many, and in what order of work. */
-const ASKED_SHAPE = z.object({ copies: z.int().min(1).max(MOST), way: z.enum(['together', 'one-by-one']) });
-const ASKED: z.output<typeof ASKED_SHAPE> = { copies: 1, way: 'together' };
+/** In what order of work; how many is the project’s. */
+const WAYS = ['by-setting', 'trial-first', 'one-by-one'] as const;
+const ASKED_SHAPE = z.object({ way: z.enum(WAYS).catch('by-setting') });
+const ASKED: z.output<typeof ASKED_SHAPE> = { way: 'by-setting' };
+
+/** What each order of work means at the table. */
+const WAY_SAID: Readonly<Record<(typeof WAYS)[number], string>> = {
+  'by-setting': 'Every step is done for all of them before the next: nothing is set twice.',
+  'trial-first': 'One is made to its end and tried; then each step is done for all the others.',
+  'one-by-one': 'Each is finished before the next is cut.',
+};
 
 interface BeginProps {
   readonly project: Project;
@@ -42,7 +52,9 @@ interface BeginProps {
 export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
   const { failed } = useTell();
   const { value, set: ask, forget } = useAsked(`begin/${project.id}`, ASKED, ASKED_SHAPE);
-  const { copies, way } = value ?? ASKED;
+  const { way } = value ?? ASKED;
+  const { copies = 1 } = project;
+  const pace = usePace();
   const set = useMemo(() => withKit(project.set, toolbox), [project.set, toolbox]);
   const whole = usePlannedSet(set);
   const plan = 'plan' in whole ? whole.plan : null;
@@ -54,6 +66,7 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
   const say = useMemo(() => sayer(project.units, graduation), [project.units, graduation]);
   const walk = useMemo(() => (plan ? walkOf(plan, say, copies, way) : []), [plan, say, copies, way]);
   const stops = walk.length;
+  const usual = minutesOf(walk);
   const found = useMemo(() => checksOfParts(whole), [whole]);
   const failing = found.filter(({ check }) => check.level === 'fail');
   const tools = found.filter(
@@ -64,7 +77,7 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
   // The page follows the makes there are, and lays this one out as soon as it is one of them.
   const [begin, busy] = useOnce(() => {
     onBegin();
-    return beginMake(project, copies, way)
+    return beginMake(project, copies, way, usual)
       .then(() => forget())
       .catch((error: unknown) => {
         onFailed();
@@ -89,24 +102,29 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
                 max={MOST}
                 precision={0}
                 value={copies}
-                onChange={(count) => ask({ copies: count })}
+                onChange={(count) => keepCopies(project, count)}
               />
             </label>
             {(copies > 1 || several) && (
-              <Segmented<WayOfWork>
+              <Segmented<(typeof WAYS)[number]>
                 size="large"
                 aria-label="Order of work"
-                value={way}
+                value={copies === 1 && way === 'trial-first' ? 'by-setting' : way}
                 options={[
-                  { value: 'together', label: 'Cut all, score all, fold all' },
-                  { value: 'one-by-one', label: several ? 'Part by part' : 'One after the other' },
+                  { value: 'by-setting', label: 'Each step for all' },
+                  ...(copies > 1 ? [{ value: 'trial-first' as const, label: 'One first, then all' }] : []),
+                  {
+                    value: 'one-by-one',
+                    label: several && copies === 1 ? 'Part by part' : 'One by one',
+                  },
                 ]}
                 onChange={(next) => ask({ way: next })}
               />
             )}
+            {copies > 1 && <p className={styles.count}>{WAY_SAID[way]}</p>}
             <p className={styles.count}>
               {stops} {stops === 1 ? 'step' : 'steps'} from the first cut to the last fold
-              {stops > 0 && `, ${timeSaid(minutesOf(walk))} by usual figures`}
+              {stops > 0 && `, ${timeSaid(usual * pace)} ${pace === 1 ? 'by usual figures' : 'at your own pace'}`}
             </p>
             {failing.length > 0 && (
               <Alert

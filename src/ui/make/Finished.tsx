@@ -10,6 +10,7 @@ import { minutesOf, type SetPlan, type Stop } from '@/core/sets';
 import { uncapitalised } from '@/core/text';
 import type { LogRecord, MakeRecord } from '@/data/db';
 import { endMake, writtenOf } from '@/data/log';
+import { takenWays } from '@/data/makes';
 import { StepPicture } from '../bench/StepPicture';
 import { FitForm } from '../log/FitForm';
 import { plannedEntry } from '../log/plannedEntry';
@@ -108,9 +109,9 @@ function Asked({ make, plan, walk, minutes, onBack, log }: FinishedProps & { rea
 }
 
 /** A sheet that one of the copies was made of after all is no further one. */
-const isRescued = ({ spoiled, ways = [] }: MakeRecord, at: number): boolean => {
-  const sheet = spoiled.find((one) => one.at === at);
-  return ways.some(
+const isRescued = (make: MakeRecord, at: number): boolean => {
+  const sheet = make.spoiled.find((one) => one.at === at);
+  return takenWays(make).some(
     ({ part, copy, design }) => part === sheet?.part && copy === sheet.copy && design.rescued?.piece === sheet.piece,
   );
 };

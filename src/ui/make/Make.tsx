@@ -4,8 +4,7 @@ import { Alert, Button, Modal } from 'antd';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { saidOut } from '@/core/length';
-import type { Step } from '@/core/making';
-import type { SetPlan, Stop } from '@/core/sets';
+import { stopWords, type SetPlan, type Stop } from '@/core/sets';
 import type { Toolbox } from '@/core/tools';
 import type { MakeRecord, Project } from '@/data/db';
 import { keepSpoiled } from '@/data/makes';
@@ -24,6 +23,7 @@ import { StopView } from './StopView';
 import { useMaking } from './useMaking';
 import { useAwake, useSpeech } from './useTable';
 import { WentWrong } from './WentWrong';
+import { WhichCopies } from './WhichCopies';
 import { WhichEdge } from './WhichEdge';
 import styles from './Make.module.css';
 
@@ -81,14 +81,38 @@ interface TableProps extends MakeProps {
 /** One step at a time, to be read from an arm's length away. */
 function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
   const making = useMaking(make, plan, onTable);
-  const { walk, done, stop, made, design, steps, part, of, finished, beware, minutes, goTo, again, stopIt } = making;
-  const [open, setOpen] = useState<'edge' | 'wrong' | 'keys' | null>(null);
+  const {
+    walk,
+    done,
+    stop,
+    made,
+    design,
+    steps,
+    part,
+    of,
+    finished,
+    beware,
+    minutes,
+    left,
+    goTo,
+    anew,
+    again,
+    stopIt,
+  } = making;
+  const [open, setOpen] = useState<'edge' | 'wrong' | 'keys' | 'back' | null>(null);
   const awake = useAwake();
   const speech = useSpeech(
     stop ? `${part === null ? '' : `${part}. `}${spoken(stop, of)} ${saidOut(beware.join(' '))}` : 'All done.',
   );
 
   const going = open === null && stop !== undefined;
+  const last = walk[done - 1];
+  /** A step back; of a batch it is asked for which copies. */
+  const back = (): void => {
+    if (last && last.copies.length > 1 && open === null) return setOpen('back');
+    setOpen(null);
+    goTo(done - 1);
+  };
   useHotkeys(['right', 'pagedown', 'n'], () => goTo(done + 1), { ...KEYS, preventDefault: true, enabled: going });
   // Space presses a button that has the focus; elsewhere it goes on.
   useHotkeys('space', () => goTo(done + 1), {
@@ -98,7 +122,8 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
     ignoreEventWhen: ({ target }) =>
       target instanceof HTMLElement && target.closest('button, a, input, textarea') !== null,
   });
-  useHotkeys(['left', 'pageup', 'b'], () => goTo(done - 1), { ...KEYS, preventDefault: true, enabled: going });
+  // Pressed twice it goes back for all.
+  useHotkeys(['left', 'pageup', 'b'], back, { ...KEYS, preventDefault: true, enabled: going || open === 'back' });
   useHotkeys('e', () => setOpen(open === 'edge' ? null : 'edge'), KEYS);
   useHotkeys('w', () => stop && setOpen('wrong'), { ...KEYS, enabled: open === null });
   useHotkeys('s', () => speech.able && speech.toggle(), { ...KEYS, enabled: open === null });
@@ -109,6 +134,7 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
       <MakeBar
         make={make}
         minutes={minutes}
+        left={stop ? left : null}
         awake={awake}
         speech={speech}
         going={stop !== undefined}
@@ -124,14 +150,14 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
       <Progress done={done} all={walk.length} of={of} sets={make.copies} finished={finished} stop={stop} part={part} />
       {stop ? (
         <Boundary what="This step" of={done}>
-          <StopView at={done} stop={stop} made={made} design={design} part={part} beware={beware} />
+          <StopView at={done} stop={stop} of={of} made={made} design={design} part={part} beware={beware} />
         </Boundary>
       ) : (
-        <Finished make={make} plan={plan} walk={walk} minutes={minutes} onBack={() => goTo(done - 1)} />
+        <Finished make={make} plan={plan} walk={walk} minutes={minutes} onBack={back} />
       )}
       {stop && (
         <div className={styles.pedals}>
-          <Button disabled={done === 0} onClick={() => goTo(done - 1)}>
+          <Button disabled={done === 0} onClick={back}>
             ‹ Back
           </Button>
           <Button type="primary" onClick={() => goTo(done + 1)}>
@@ -154,10 +180,21 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
             stop={stop}
             onClose={() => setOpen(null)}
             onKeep={(sheet) => keepSpoiled(make, { ...sheet, done })}
-            onAgain={() => {
+            onAgain={(copy, piece) => {
               setOpen(null);
-              again();
+              anew(copy, piece);
             }}
+          />
+        )}
+        {last && open === 'back' && (
+          <WhichCopies
+            stop={last}
+            onAll={back}
+            onSome={(some) => {
+              setOpen(null);
+              again(some);
+            }}
+            onClose={() => setOpen(null)}
           />
         )}
       </Boundary>
@@ -166,11 +203,9 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
   );
 }
 
-/** What is read out of a step. */
-function spoken({ step, copies }: Stop, all: number): string {
-  const which = all > 1 ? (copies.length > 1 ? `All ${copies.length}. ` : `Copy ${copies[0]}. `) : '';
-  return `${which}${readable(step)}`;
+/** What is read out of a stop, in words a voice says well. */
+function spoken(stop: Stop, of: number): string {
+  const { who, texts, how, rhythm, cautions } = stopWords(stop, of);
+  const said = texts.flatMap((text, i) => [...(i > 0 ? ['Then:'] : []), text]);
+  return saidOut([who && `${who}.`, ...said, rhythm, ...how, ...cautions].filter(Boolean).join(' '));
 }
-
-/** A step in words a voice says well. */
-const readable = ({ text, how, caution }: Step): string => saidOut([text, how, caution].filter(Boolean).join(' '));

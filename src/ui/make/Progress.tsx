@@ -1,4 +1,5 @@
-import type { Stop } from '@/core/sets';
+import { copiesSaid, type Stop } from '@/core/sets';
+import { uncapitalised } from '@/core/text';
 import styles from './Make.module.css';
 
 interface ProgressProps {
@@ -41,15 +42,8 @@ export function Progress({ done, all, of, sets, finished, stop, part }: Progress
             {stop && of > 1 && (
               <>
                 {' · '}
-                {stop.copies.length > 1 ? (
-                  <>
-                    all <strong>{of}</strong> copies
-                  </>
-                ) : (
-                  <>
-                    copy <strong>{stop.copies[0]}</strong> of {of}
-                  </>
-                )}
+                <strong>{uncapitalised(copiesSaid(stop.copies, of))}</strong>
+                {stop.copies.length === 1 && ` of ${of}`}
               </>
             )}
             {sets > 1 && ` · ${finished} finished`}

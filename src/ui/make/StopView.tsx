@@ -1,12 +1,12 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { countedLength, formatLength, mm } from '@/core/length';
 import { leftOf } from '@/core/pattern';
 import { cutFromSheet } from '@/core/looks';
 import { partNamed, type Made } from '@/core/plan';
 import type { Design } from '@/core/design';
 import type { RulerReading } from '@/core/tools';
-import type { Stop } from '@/core/sets';
-import { listed } from '@/core/text';
+import { stopWords, type Stop } from '@/core/sets';
+import { listed, uncapitalised } from '@/core/text';
 import { StepPicture } from '../bench/StepPicture';
 import { RulerCloseUp } from '../draw/RulerCloseUp';
 import { useSize } from '../draw/useSize';
@@ -15,12 +15,15 @@ import { OnTable } from '../table/OnTable';
 import { useUnits } from '../parts/InUnits';
 import { Words } from '../parts/Words';
 import { Folding } from './Folding';
+import { useFit } from './useFit';
 import styles from './Make.module.css';
 
 interface StopViewProps {
   /** Its place on the way, from 0. */
   readonly at: number;
   readonly stop: Stop;
+  /** Copies there are of its part. */
+  readonly of: number;
   readonly made: Made;
   readonly design: Design;
   /** The part it is of, where there are several. */
@@ -38,55 +41,80 @@ const READ_ON: Record<RulerReading['on'], string> = {
 };
 
 /** One step: what to do in large words, the table from above or the fold, and the ruler with its tick. */
-export function StopView({ at, stop, made, design, part, beware }: StopViewProps) {
+export function StopView({ at, stop, of, made, design, part, beware }: StopViewProps) {
   const { step } = stop;
   const { picture } = step;
+  const { who, texts, how, rhythm, cautions, readings } = stopWords(stop, of);
   const folds = picture.kind !== 'flat' && !picture.before && !picture.done && step.action !== 'punch';
   const several = made.pieces.length + made.layers.length > 1;
-  const words = useRef<HTMLElement>(null);
-  useEffect(() => {
+  const words = useRef<HTMLDivElement>(null);
+  useLayoutEffect(() => {
     words.current?.scrollTo(0, 0);
   }, [at]);
+  const { more, down } = useFit(words, `${at} ${beware.join(' ')}`);
   return (
     <div className={styles.stop}>
-      <section ref={words} className={styles.words} aria-live="polite" aria-label="What to do">
-        <h1>
-          {ACTION_TITLE[step.action]}
-          {(several || part) && (
-            <span className={styles.piece}>
-              {' '}
-              {[part, several ? listed([step.piece, ...(step.alike ?? [])]) : null].filter(Boolean).join(': ')}
-            </span>
+      <section className={styles.words} aria-live="polite" aria-label="What to do">
+        <div ref={words} className={styles.scroll}>
+          <h1>
+            {[
+              ...new Set(
+                [step, ...(stop.follows ?? [])].flatMap(({ action }) =>
+                  action === 'turn' ? [] : ACTION_TITLE[action],
+                ),
+              ),
+            ]
+              .map((title, i) => (i === 0 ? title : uncapitalised(title)))
+              .join(', ') || ACTION_TITLE[step.action]}
+            {(several || part) && (
+              <span className={styles.piece}>
+                {' '}
+                {[part, several ? listed([step.piece, ...(step.alike ?? [])]) : null].filter(Boolean).join(': ')}
+              </span>
+            )}
+          </h1>
+          {texts.map((text, i) => (
+            <p key={i} data-needed className={i === 0 ? styles.text : styles.then}>
+              {i === 0 && who && <strong>{who}: </strong>}
+              {i > 0 && <strong>Then </strong>}
+              <Words>{i > 0 ? uncapitalised(text) : text}</Words>
+            </p>
+          ))}
+          {picture.kind === 'flat' && !picture.glued && step.phase === 'flat' && (
+            <p data-needed className={styles.edges}>
+              <strong>Edge {picture.near}</strong> near you, <strong>edge {leftOf(picture.near)}</strong> on the left
+            </p>
           )}
-        </h1>
-        <p className={styles.text}>
-          {stop.copies.length > 1 && <strong>All {stop.copies.length}: </strong>}
-          <Words>{step.text}</Words>
-        </p>
-        {picture.kind === 'flat' && !picture.glued && step.phase === 'flat' && (
-          <p className={styles.edges}>
-            <strong>Edge {picture.near}</strong> near you, <strong>edge {leftOf(picture.near)}</strong> on the left
-          </p>
-        )}
-        {beware.map((text) => (
-          <p key={text} className={styles.beware}>
-            {text}
-          </p>
-        ))}
-        {/* Before the ruler: on a phone what comes after it is out of sight. */}
-        {step.caution && <p className={styles.caution}>{step.caution}</p>}
-        <Readings key={`read ${at}`} readings={step.readings} />
-        {step.how && (
-          <p className={styles.how}>
-            <Words>{step.how}</Words>
-          </p>
-        )}
-        {step.ifRough && (
-          <details key={`rough ${at}`} className={styles.rough}>
-            <summary>The sheet is torn, or off a roll</summary>
-            <p>{step.ifRough.text}</p>
-            <p className={styles.caution}>{step.ifRough.caution}</p>
-          </details>
+          {beware.map((text) => (
+            <p key={text} data-needed className={styles.beware}>
+              {text}
+            </p>
+          ))}
+          {/* Before the ruler: on a phone what comes after it is out of sight. */}
+          {cautions.map((caution) => (
+            <p key={caution} data-needed className={styles.caution}>
+              {caution}
+            </p>
+          ))}
+          <Readings key={`read ${at}`} readings={readings} />
+          {rhythm && <p className={styles.rhythm}>{rhythm}</p>}
+          {how.map((one) => (
+            <p key={one} className={styles.how}>
+              <Words>{one}</Words>
+            </p>
+          ))}
+          {step.ifRough && (
+            <details key={`rough ${at}`} className={styles.rough}>
+              <summary>The sheet is torn, or off a roll</summary>
+              <p>{step.ifRough.text}</p>
+              <p className={styles.caution}>{step.ifRough.caution}</p>
+            </details>
+          )}
+        </div>
+        {more && (
+          <button type="button" className={styles.more} onClick={down}>
+            More below ↓
+          </button>
         )}
       </section>
       <section className={styles.picture} aria-label="How it lies">
@@ -107,7 +135,7 @@ function Readings({ readings }: { readonly readings: readonly RulerReading[] }) 
   const reading = readings[Math.min(chosen, readings.length - 1)];
   if (!reading) return null;
   return (
-    <div className={styles.readings}>
+    <div data-needed className={styles.readings}>
       {readings.length > 1 && (
         <div className={styles.chips} role="group" aria-label="Lengths of this step">
           {readings.map(({ at }, i) => (
@@ -130,7 +158,7 @@ function Readings({ readings }: { readonly readings: readonly RulerReading[] }) 
 }
 
 /** The sheet on the table, in its tool; what is part-folded as it lies, with its glue. */
-function Flat({ stop, made, design }: Omit<StopViewProps, 'part' | 'beware'>) {
+function Flat({ stop, made, design }: Pick<StopViewProps, 'at' | 'stop' | 'made' | 'design'>) {
   const { step } = stop;
   const { picture } = step;
   const frame = useRef<HTMLDivElement>(null);

@@ -1,4 +1,4 @@
-import { Alert, Button, Modal } from 'antd';
+import { Alert, Button, Modal, Select } from 'antd';
 import { Link } from '../parts/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -23,8 +23,8 @@ interface WentWrongProps {
   readonly onClose: () => void;
   /** Keeps the sheet for its rescue; gives back when, which tells it from others. */
   readonly onKeep: (sheet: Omit<SpoiledSheet, 'at'>) => Promise<number>;
-  /** Begins the copy at hand anew. */
-  readonly onAgain: () => void;
+  /** Begins a copy anew; of a sheet that lies flat only that piece of it. */
+  readonly onAgain: (copy: number, piece: string | null) => void;
 }
 
 /** What the sheet now is, kept for its rescue, and what else it could become. */
@@ -35,6 +35,7 @@ export function WentWrong({ made, makeId, design, steps, stop, onClose, onKeep, 
   const part = partNamed(made, now.piece.name);
   const router = useRouter();
   const [kept, setKept] = useState<{ readonly at: number } | { readonly trouble: string } | null>(null);
+  const [copy, setCopy] = useState(copies[0]!);
   const { width, height } = now.piece.blank;
   const set = kept && 'at' in kept ? kept : null;
   /** Set aside, once; null where that could not be kept. */
@@ -44,7 +45,7 @@ export function WentWrong({ made, makeId, design, steps, stop, onClose, onKeep, 
     try {
       const at = await onKeep({
         part: stop.part,
-        copy: copies[0]!,
+        copy,
         step: step.id,
         piece: now.piece.name,
         blank: { width, height },
@@ -69,6 +70,18 @@ export function WentWrong({ made, makeId, design, steps, stop, onClose, onKeep, 
   return (
     <Modal open title="What the sheet is now" footer={null} width={680} onCancel={onClose}>
       <div className={styles.which}>
+        {copies.length > 1 && (
+          <label className={styles.copies}>
+            Which copy?
+            <Select
+              aria-label="Which copy?"
+              value={copy}
+              disabled={set !== null}
+              options={copies.map((value) => ({ value, label: `Copy ${value}` }))}
+              onChange={setCopy}
+            />
+          </label>
+        )}
         <p className={styles.text}>{now.text}</p>
         <OnTable
           piece={now.piece.name}
@@ -99,7 +112,7 @@ export function WentWrong({ made, makeId, design, steps, stop, onClose, onKeep, 
           >
             What can this sheet become?
           </Link>
-          <Button size="large" onClick={onAgain}>
+          <Button size="large" onClick={() => onAgain(copy, step.phase === 'fold' ? null : now.piece.name)}>
             Take a new sheet, begin this copy again
           </Button>
           <Button size="large" onClick={onClose}>

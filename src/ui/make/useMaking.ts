@@ -5,15 +5,25 @@ import { careAt, mattersMost, rulerAt, rulerHelps, USUAL_HANDS } from '@/core/ha
 import { mm, type Mm } from '@/core/length';
 import { planFor, type Made } from '@/core/plan';
 import { warningAt } from '@/core/rescue';
-import { partSteps, setsDone, walkOf, withOwnWays, type OwnWay, type SetPlan, type Stop } from '@/core/sets';
+import {
+  minutesOf,
+  paceOf,
+  partSteps,
+  setsDone,
+  walkOf,
+  withOwnWays,
+  type DoneAgain,
+  type OwnWay,
+  type SetPlan,
+  type Stop,
+} from '@/core/sets';
 import type { Step } from '@/core/making';
 import type { MakeRecord } from '@/data/db';
-import { keepMake } from '@/data/makes';
+import { finishedMakes, keepMake } from '@/data/makes';
 import { HANDS, MISREADS } from '@/data/setting-kinds';
 import { useCare } from '../fit/useOdds';
 import { useUnits } from '../parts/InUnits';
-import { inputOfPart } from '../parts/plans';
-import { useSetting } from '../parts/useKept';
+import { useAll, useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { useClock } from './useTable';
 
@@ -36,10 +46,14 @@ export interface MakeAtHand {
   /** What is told at this step besides its words. */
   readonly beware: readonly string[];
   readonly minutes: number;
+  /** Minutes that are left, at the person's own pace. */
+  readonly left: number;
   /** To that stop; the time since the last one is counted. */
   readonly goTo: (to: number) => void;
-  /** The copy at hand of a new sheet: it goes its own way from here, as it was planned. */
-  readonly again: () => void;
+  /** A copy of a new sheet: what is behind is done again for it, of one piece where that is told; then it goes on with the others. */
+  readonly anew: (copy: number, piece: string | null) => void;
+  /** The last stop is done again for some of its copies. */
+  readonly again: (copies: readonly number[]) => void;
   /** Taken off the table without a word in the log; it can be laid there again. */
   readonly stopIt: () => void;
 }
@@ -56,8 +70,9 @@ export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number
     [plan, say, copies, way, ways],
   );
   const done = Math.min(make.done, walk.length);
-  const clock = useClock();
   const stop: Stop | undefined = walk[done];
+  const pace = usePace();
+  const clock = useClock(stop ? 2 * pace * minutesOf([stop]) * 60_000 : 0);
   const at = stop?.own ?? plan.parts.find(({ part }) => part.id === stop?.part) ?? plan.parts.at(-1)!;
   const { design } = at.plan;
   const beware = useBeware(stop, design);
@@ -68,11 +83,14 @@ export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number
     const next = Math.max(0, Math.min(walk.length, to));
     if (next !== done) keepMake(make, { done: next, spent: make.spent + clock.take() });
   };
-  const again = (): void => {
-    if (!stop) return;
-    const planned = plan.parts.find((one) => one.part.id === stop.part)!;
-    const own = { part: stop.part, copy: stop.copies[0]!, at: done, design: inputOfPart(make.set, planned) };
-    keepMake(make, { ways: [...(make.ways ?? []), own], spent: make.spent + clock.take() });
+  const repeat = (asked: Omit<DoneAgain, 'at'>): void =>
+    keepMake(make, { ways: [...(make.ways ?? []), { ...asked, at: done }], spent: make.spent + clock.take() });
+  const anew = (copy: number, piece: string | null): void => {
+    if (stop) repeat({ part: stop.part, copies: [copy], from: 0, ...(piece !== null && { piece }) });
+  };
+  const again = (some: readonly number[]): void => {
+    const last = walk[done - 1];
+    if (last) repeat({ part: last.part, copies: some, from: done - 1 });
   };
   const stopIt = (): void => {
     keepMake(make, { endedAt: Date.now(), spent: make.spent + clock.take() });
@@ -115,18 +133,28 @@ export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number
     finished,
     beware,
     minutes: Math.floor((make.spent + clock.running) / 60_000),
+    left: pace * minutesOf(walk.slice(done)),
     goTo,
+    anew,
     again,
     stopIt,
   };
 }
 
 /** Copies that go their own way, planned; one that cannot be read any more goes the common way. */
-const waysOf = (taken: MakeRecord['ways'] = []): readonly OwnWay[] =>
-  taken.flatMap(({ design, ...way }) => {
+const waysOf = (taken: MakeRecord['ways'] = []): readonly (OwnWay | DoneAgain)[] =>
+  taken.flatMap((one): readonly (OwnWay | DoneAgain)[] => {
+    if (!('design' in one)) return [one];
+    const { design, ...way } = one;
     const read = readDesign(design);
     return read.ok ? [{ ...way, plan: planFor(read.design) }] : [];
   });
+
+/** How the person's pace stands to the usual one, from what they finished. */
+export function usePace(): number {
+  const makes = useAll<MakeRecord>('makes');
+  return useMemo(() => paceOf(makes ? finishedMakes(makes.records) : []), [makes]);
+}
 
 /** What is told at a step besides: that it was misread before, that it matters more than any other. */
 function useBeware(stop: Stop | undefined, design: Design): readonly string[] {

@@ -64,28 +64,33 @@ export function useSpeech(text: string): Speech {
   return { able, on: able && on, toggle };
 }
 
-/** A pause at the table longer than this is no work, ms. */
+/** A pause at the table longer than this is no work, ms; a stop that takes longer has longer. */
 const PAUSE = 10 * 60_000;
 
 /**
- * Time at the table: counts while the page is seen. `take` gives what has passed since it was last asked, pauses of
- * more than ten minutes left out.
+ * Time at the table: counts while the page is seen. `take` gives what has passed since it was last asked, of a pause no more than
+ * ten minutes, or what the stop at hand takes at most.
+ * @param most what the stop at hand takes at most, ms
  */
-export function useClock(): { readonly running: number; readonly take: () => number } {
+export function useClock(most = 0): { readonly running: number; readonly take: () => number } {
   const since = useRef<number | null>(null);
   const gathered = useRef(0);
   const [running, setRunning] = useState(0);
+  const longest = useRef(PAUSE);
+  useEffect(() => {
+    longest.current = Math.max(PAUSE, most);
+  }, [most]);
   useEffect(() => {
     since.current = Date.now();
     const turn = (): void => {
       if (document.visibilityState === 'visible') since.current = Date.now();
       else if (since.current !== null) {
-        gathered.current += Math.min(PAUSE, Date.now() - since.current);
+        gathered.current += Math.min(longest.current, Date.now() - since.current);
         since.current = null;
       }
     };
     const beat = setInterval(() => {
-      const now = since.current === null ? 0 : Math.min(PAUSE, Date.now() - since.current);
+      const now = since.current === null ? 0 : Math.min(longest.current, Date.now() - since.current);
       setRunning(gathered.current + now);
     }, 10_000);
     document.addEventListener('visibilitychange', turn);
@@ -95,7 +100,7 @@ export function useClock(): { readonly running: number; readonly take: () => num
     };
   }, []);
   const take = useCallback((): number => {
-    const now = since.current === null ? 0 : Math.min(PAUSE, Date.now() - since.current);
+    const now = since.current === null ? 0 : Math.min(longest.current, Date.now() - since.current);
     const all = gathered.current + now;
     gathered.current = 0;
     if (since.current !== null) since.current = Date.now();

@@ -8,6 +8,7 @@ import { partNamed } from '@/core/plan';
 import { readRescue, sheetAsItIs, type ScarredSheet } from '@/core/rescue';
 import { designOf, setOf, type PlannedPart, type SetInput } from '@/core/sets';
 import type { PaperRecord, Project } from '@/data/db';
+import { takenWays } from '@/data/makes';
 import type { Aside } from '@/data/way-out';
 import { inputOfPart, planned, usePlannedSet } from '../parts/plans';
 import { useStashPapers } from '../parts/useStash';
@@ -121,7 +122,7 @@ export function useMishap({ told, aside, project, shelf, graduation, units }: Mi
 
 /** The design a copy in a make goes by: its own, where it went its own way before. */
 const ownDesign = ({ make, sheet }: Aside): DesignInput | null =>
-  make.ways?.findLast(({ part, copy }) => part === sheet.part && copy === sheet.copy)?.design ?? null;
+  takenWays(make).findLast(({ part, copy }) => part === sheet.part && copy === sheet.copy)?.design ?? null;
 
 const MOST = 20;
 /** Papers of the stash for a new one. */

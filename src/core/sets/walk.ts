@@ -1,0 +1,196 @@
+/** The way through a make: stop after stop, each a step of a part and the copies it is done for. */
+import type { Say } from '../length';
+import type { Step } from '../making';
+import type { Plan } from '../plan';
+import { partSteps, runsOf } from './order';
+import type { PlannedPart, SetPlan } from './plan-set';
+
+/**
+ * How several copies are made. By setting: each step is done for all of them before the next, so that nothing is set twice.
+ * Trial first: one set is made so to its end, then the rest. One by one: each copy is finished before the next is cut. Together,
+ * as makes of before have it: all are cut, then each sheet is marked and scored in one go, then each is folded.
+ */
+export type WayOfWork = 'by-setting' | 'trial-first' | 'one-by-one' | 'together';
+
+/** One stop on the way through a make: what is done in one go, and the copies it is done for, one after the other. */
+export interface Stop {
+  readonly part: string;
+  /** What the stop is about. */
+  readonly step: Step;
+  /** How the sheet is laid down for it. */
+  readonly first?: readonly Step[];
+  /** What follows before the next copy is taken: what joins the glue while it is wet, the turn that brings the next edge near. */
+  readonly follows?: readonly Step[];
+  /** Numbered from 1. */
+  readonly copies: readonly number[];
+  /** The plan it is of, where this copy goes its own way: made of a sheet that went wrong. */
+  readonly own?: PlannedPart;
+  /** It is done again, for copies on which it went wrong. */
+  readonly again?: true;
+}
+
+/** All that is done at a stop, in order. */
+export const stepsAt = ({ first = [], step, follows = [] }: Stop): readonly Step[] => [...first, step, ...follows];
+
+/** A copy of a part that goes its own way from a stop on. */
+export interface OwnWay {
+  readonly part: string;
+  readonly copy: number;
+  /** Stops that were behind when it was taken. */
+  readonly at: number;
+  readonly plan: Plan;
+}
+
+/** Copies for which stops that are behind are done again, of new sheets or of what lies there. */
+export interface DoneAgain {
+  readonly part: string;
+  readonly copies: readonly number[];
+  /** Stops that were behind when it was asked for. */
+  readonly at: number;
+  /** The first stop that is done again. */
+  readonly from: number;
+  /** The only piece it is done again for; left out for all of the part. */
+  readonly piece?: string;
+}
+
+/** A step that joins what was glued comes this many steps after the glue at most: later the glue was dry. */
+const WET = 3;
+
+/** Steps as they are done in one go: a sheet is not laid down between them. */
+interface Go {
+  readonly first: readonly Step[];
+  readonly step: Step;
+  readonly follows: readonly Step[];
+}
+
+/** Steps of one run, cut up into goes. */
+function goesOf(steps: readonly Step[]): readonly Go[] {
+  const goes: Go[] = [];
+  for (let at = 0; at < steps.length;) {
+    const begun = at;
+    const { piece } = steps[at]!;
+    const laid = (step: Step | undefined): boolean => step?.action === 'turn' && step.piece === piece;
+    while (laid(steps[at]) && steps[at + 1]?.piece === piece) at++;
+    const first = steps.slice(begun, at);
+    const step = steps[at]!;
+    at++;
+    const follows: Step[] = [];
+    const joins = step.glue === undefined ? -1 : steps.findIndex(({ joins: glue }, i) => i >= at && glue === step.glue);
+    if (joins >= 0 && joins < at + WET) {
+      follows.push(...steps.slice(at, joins + 1));
+      at = joins + 1;
+    }
+    // What is scored where it was just punched lies in the board as it is.
+    if (step.action === 'punch')
+      while (steps[at]?.action === 'score' && steps[at]!.piece === piece && steps[at]!.readings.length === 0)
+        follows.push(steps[at++]!);
+    if (step.phase === 'flat' && step.action !== 'turn') while (laid(steps[at])) follows.push(steps[at++]!);
+    goes.push({ first, step, follows });
+  }
+  return goes;
+}
+
+/** Goes as stops for so many copies; one copy alone goes step by step. */
+const stopsOf = (part: string, steps: readonly Step[], copies: readonly number[]): readonly Stop[] =>
+  copies.length === 1
+    ? steps.map((step) => ({ part, step, copies }))
+    : goesOf(steps).map(({ first, step, follows }) => ({
+        part,
+        step,
+        ...(first.length > 0 && { first }),
+        ...(follows.length > 0 && { follows }),
+        copies,
+      }));
+
+/** The way through the make of so many sets, in the order of all that waits for something else. */
+export function walkOf(planned: SetPlan, say: Say, copies: number, way: WayOfWork): Stop[] {
+  const sets = Math.max(1, Math.floor(copies));
+  const quantityOf = (part: string): number => planned.set.parts.find(({ id }) => id === part)!.quantity;
+  /** Copies of a part that so many sets take, those of the sets before left out. */
+  const copiesOf = (part: string, from: number, to: number): readonly number[] => {
+    const each = quantityOf(part);
+    return Array.from({ length: each * (to - from) }, (_, i) => each * from + i + 1);
+  };
+  const one = (part: string, steps: readonly Step[]): Stop[] =>
+    copiesOf(part, 0, sets).flatMap((copy) => steps.map((step): Stop => ({ part, step, copies: [copy] })));
+  const runs = runsOf(planned, say);
+  const bySetting = (from: number, to: number): Stop[] =>
+    runs.flatMap(({ part, steps }) => stopsOf(part, steps, copiesOf(part, from, to)));
+  switch (way) {
+    case 'by-setting':
+      return bySetting(0, sets);
+    case 'trial-first':
+      return sets === 1 ? bySetting(0, 1) : [...bySetting(0, 1), ...bySetting(1, sets)];
+    case 'together':
+      return runs.flatMap(({ part, phase, steps }) =>
+        phase === 'cut'
+          ? steps.map((step): Stop => ({ part, step, copies: copiesOf(part, 0, sets) }))
+          : one(part, steps),
+      );
+    case 'one-by-one': {
+      // A part may be begun before what goes into it, and is finished after it: in the order in which they are finished.
+      const ended = [...new Set([...runs].reverse().map(({ part }) => part))].reverse();
+      return ended.flatMap((part) =>
+        one(
+          part,
+          partSteps(
+            planned.parts.find((other) => other.part.id === part)!,
+            say,
+          ),
+        ),
+      );
+    }
+  }
+}
+
+const isOf = (stop: Stop, part: string, copies: readonly number[]): boolean =>
+  stop.part === part && stop.copies.some((copy) => copies.includes(copy));
+
+/**
+ * The way through a make when some copies go their own way, or are done again, the one taken first first. What was behind stays.
+ * Own ways: what was to come of that copy is left out, and its own steps come instead: flat work at once, folding where it was
+ * folded. Done again: the stops that are asked for come once more for these copies, and they go on with the others.
+ */
+export const withOwnWays = (
+  walk: readonly Stop[],
+  planned: SetPlan,
+  say: Say,
+  ways: readonly (OwnWay | DoneAgain)[],
+): Stop[] =>
+  ways.reduce<Stop[]>((now, way) => ('plan' in way ? withOwn(now, planned, say, way) : withAgain(now, way)), [...walk]);
+
+function withOwn(now: Stop[], planned: SetPlan, say: Say, { part: id, copy, at, plan }: OwnWay): Stop[] {
+  const planOf = planned.parts.find(({ part }) => part.id === id);
+  if (!planOf || !plan.made) return now;
+  const own: PlannedPart = { ...planOf, plan };
+  const steps = partSteps(own, say).map((step): Stop => ({ part: id, step, copies: [copy], own }));
+  const rest = now.slice(at);
+  const without = (stops: readonly Stop[]): Stop[] =>
+    stops
+      .map((stop) => (isOf(stop, id, [copy]) ? { ...stop, copies: stop.copies.filter((one) => one !== copy) } : stop))
+      .filter(({ copies }) => copies.length > 0);
+  const folds = rest.findIndex((stop) => isOf(stop, id, [copy]) && stop.step.phase === 'fold');
+  const [first, then] = folds < 0 ? [[], rest] : [rest.slice(0, folds), rest.slice(folds)];
+  const flat = steps.filter(({ step }) => step.phase !== 'fold');
+  const late = steps.filter(({ step }) => step.phase === 'fold');
+  return [...now.slice(0, at), ...flat, ...without(first), ...late, ...without(then)];
+}
+
+function withAgain(now: Stop[], { part, copies, at, from, piece }: DoneAgain): Stop[] {
+  const own = now
+    .slice(from, at)
+    .filter((stop) => isOf(stop, part, copies) && stop.again === undefined)
+    .filter(({ step }) => piece === undefined || [step.piece, ...(step.alike ?? [])].includes(piece))
+    .map((stop): Stop => ({ ...stop, copies: stop.copies.filter((copy) => copies.includes(copy)), again: true }));
+  return [...now.slice(0, at), ...own, ...now.slice(at)];
+}
+
+/** How many sets are finished when the first `done` stops are behind: of every part so many as one set takes. */
+export function setsDone({ set }: SetPlan, walk: readonly Stop[], done: number): number {
+  const of = (stops: readonly Stop[], part: string): Set<number> =>
+    new Set(stops.filter((stop) => stop.part === part).flatMap((stop) => stop.copies));
+  const finished = set.parts
+    .filter(({ id }) => walk.some(({ part }) => part === id))
+    .map(({ id, quantity }) => Math.floor((of(walk, id).size - of(walk.slice(done), id).size) / quantity));
+  return finished.length > 0 ? Math.min(...finished) : 0;
+}
