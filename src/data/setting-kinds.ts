@@ -72,8 +72,23 @@ export const TOOLBOX = kind<Toolbox>('toolbox', toolboxSchema, COMMON_TOOLBOX);
 export const USUAL_ROOM = kind<UsualRoom>('usual-room', usualRoom, {});
 /** Whether steps are read out; off until it is asked for. */
 export const SPOKEN = kind('spoken', z.boolean(), false);
-/** Units of the screens that belong to no project. */
-export const UNITS = kind<Units>('units', z.enum(['in', 'mm']), 'in');
+/** Where inches are the measure of the land (Unicode CLDR, measurementSystem US; from memory). */
+const IN_INCHES: ReadonlySet<string> = new Set(['US', 'LR', 'MM']);
+/** Units as the browser's region has them, until the person chooses. */
+export function unitsOfRegion(language: string | undefined): Units {
+  if (!language) return 'in';
+  try {
+    return IN_INCHES.has(new Intl.Locale(language).maximize().region ?? '') ? 'in' : 'mm';
+  } catch {
+    return 'in';
+  }
+}
+/** Units of the screens that belong to no project, and of what is begun there. */
+export const UNITS = kind<Units>(
+  'units',
+  z.enum(['in', 'mm']),
+  unitsOfRegion(typeof navigator === 'undefined' ? undefined : navigator.language),
+);
 export const SIZE_CHART = kind<ChartSetting | null>('size-chart', sizeChart.nullable(), null);
 /** Light, dark, or as the device says. */
 export const THEME = kind<Theme>('theme', z.enum(['light', 'dark', 'auto']), 'auto');

@@ -2,7 +2,7 @@ import { CONSTRUCTIONS, drawn, type Construction, type Does } from '../construct
 import { boxOf } from '../geometry';
 import { mm, type Mm } from '../length';
 import { checksOf, type Check } from '../checks';
-import { briefFor, readDesign, type Design, type DesignInput, liesOn } from '../design';
+import { begunIn, briefFor, readDesign, type Design, type DesignInput, liesOn } from '../design';
 import { sizedFor, planFor, type Made } from '../plan';
 import { takingIn } from '../looks';
 import type { Scene } from '../scene';
@@ -75,7 +75,9 @@ const firstUnlike = (a: readonly number[], b: readonly number[]): number =>
 
 function answer(construction: Construction, question: Question): Suggestion | null {
   const { straight, ...asked } = question;
-  const common = { version: 1, construction: construction.name, ...asked } as DesignInput;
+  const plain = { version: 1, construction: construction.name, ...asked } as DesignInput;
+  // What is begun in millimetres has figures that are said in millimetres.
+  const common = begunIn(asked.graduation ?? '1/8 in', plain);
   const design = straight ? { ...common, tool: toolFor(common, { tool: common.tool, straight }) } : common;
   const read = readDesign(design);
   if (!read.ok) return null;

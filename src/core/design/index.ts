@@ -38,7 +38,9 @@ export {
   isSold,
   liesOn,
   sizeIn,
+  sizesFor,
   sizeNamed,
   smallestPaperFor,
 } from './papers';
 export { comesInPieces, cutFor, firstPieceFrom, sheetOf } from './sheets';
+export { begunIn, metricOptions, saidInMetric } from './metric';

@@ -48,11 +48,19 @@ export const CARDS: readonly PaperSize[] = [
     'a quarter of a letter sheet (ANSI/ASME Y14.1 size A)',
   ),
   size('a6', 'A6 postcard', mm(105), mm(148), 'ISO 216'),
+  size('10x15', '10 × 15 cm photo', mm(100), mm(150), 'common practice, no source'),
   size('4x6', '4 × 6 in photo', inches(4), inches(6), 'common practice, no source'),
   size('5x7', '5 × 7 in card', inches(5), inches(7), 'common practice, no source'),
   size('5sq', '5 in square card', inches(5), inches(5), 'common practice, no source'),
   size('a5', 'A5', mm(148), mm(210), 'ISO 216'),
 ];
+
+/** Sizes as one looks for them: those that are whole in these units first. */
+export const sizesFor = (units: Units, list: readonly PaperSize[]): readonly PaperSize[] => {
+  if (units === 'in') return list;
+  const whole = ({ width, height }: PaperSize): boolean => Number.isInteger(width) && Number.isInteger(height);
+  return [...list.filter(whole), ...list.filter((one) => !whole(one))];
+};
 
 /** True when a rectangle lies on a sheet, either way round; `slack` mm forgives rounding. */
 export const liesOn = (
@@ -72,10 +80,17 @@ const PHOTOS: readonly PaperSize[] = (
     [8, 10],
   ] as const
 ).map(([w, h]) => size(`photo-${w}`, `${w} × ${h} in photo`, inches(w), inches(h), 'common practice, no source'));
+const PHOTOS_IN_CM: readonly PaperSize[] = (
+  [
+    [9, 13],
+    [10, 15],
+    [13, 18],
+  ] as const
+).map(([w, h]) => size(`photo-${w}cm`, `${w} × ${h} cm photo`, mm(10 * w), mm(10 * h), 'common practice, no source'));
 
 /** True for contents of the size of a photo: what keeps them must not harm one. */
 export const isPhotoSize = ({ width, height }: { width: number; height: number }): boolean =>
-  sizeNamed(PHOTOS, width, height, MEASURED) !== null;
+  sizeNamed([...PHOTOS, ...PHOTOS_IN_CM], width, height, MEASURED) !== null;
 
 /** The smallest paper sold that a piece can be cut from, or null. */
 export const smallestPaperFor = (piece: { width: number; height: number }): PaperSize | null =>

@@ -24,6 +24,9 @@ export const stepOf = (graduation: Graduation): number => STEP[graduation];
 /** The units a graduation is read in. `exact` has none of its own and reads in millimetres. */
 export const unitsOf = (graduation: Graduation): Units => (graduation.endsWith('in') ? 'in' : 'mm');
 
+/** Marks that a thing is begun with. */
+export const usualMarks = (units: Units): Graduation => (units === 'in' ? '1/8 in' : '1 mm');
+
 /** Moves a length to a mark of the graduation. A length already on a mark stays, whatever the direction. */
 export function roundTo(value: Mm, graduation: Graduation, direction: Direction): Mm {
   const step = STEP[graduation];

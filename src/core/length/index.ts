@@ -6,6 +6,7 @@ export {
   roundTo,
   stepOf,
   unitsOf,
+  usualMarks,
   type Direction,
   type Graduation,
   type Units,

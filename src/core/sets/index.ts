@@ -14,7 +14,7 @@ export {
   type SetPaperInput,
 } from './set';
 export { readSet, type SetResult } from './read';
-export { designOf, setOf, withDesign } from './design-of';
+export { designOf, setBegunIn, setOf, withDesign } from './design-of';
 export { heldBy, planSet, type PlannedPart, type Planner, type SetPlan } from './plan-set';
 export { alike, onEachOther, together, type Outside } from './outside';
 export { setChecks, type SetCheck, type SetRemedy } from './checks';

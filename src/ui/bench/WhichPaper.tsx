@@ -1,6 +1,6 @@
 import { Checkbox, Select } from 'antd';
 import type { KeptPaper } from '@/core/cutting';
-import { PAPERS, sizeNamed, type Design } from '@/core/design';
+import { PAPERS, sizeNamed, sizesFor, type Design } from '@/core/design';
 import { inches } from '@/core/length';
 import { PaperThickness } from '../parts/PaperThickness';
 import { useUnits } from '../parts/InUnits';
@@ -43,7 +43,7 @@ export function WhichPaper({ design, made, onChange }: BriefProps) {
         options={[
           { value: 'any', label: 'Any that is large enough' },
           { value: 'free', label: 'My own size' },
-          ...PAPERS.map((p) => ({ value: p.id, label: sizeLabel(p, units), title: p.source })),
+          ...sizesFor(units, PAPERS).map((p) => ({ value: p.id, label: sizeLabel(p, units), title: p.source })),
           ...(stash.length > 0
             ? [
                 {

@@ -4,9 +4,9 @@ import { Button } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { z } from '@/core/text/zod';
-import { mm } from '@/core/length';
+import { mm, usualMarks, type Graduation } from '@/core/length';
 import { pictureOf } from '@/core/looks';
-import { CHAINS, cutListOf, type Begun, type Chain } from '@/core/sets';
+import { CHAINS, cutListOf, setBegunIn, type Begun, type Chain } from '@/core/sets';
 import { capitalised, several } from '@/core/text';
 import { addProject } from '@/data/projects';
 import { UNITS } from '@/data/setting-kinds';
@@ -51,7 +51,7 @@ const ROOM = { width: 96, height: 72 };
 function AllChains() {
   const { failed } = useTell();
   const router = useRouter();
-  const [units = 'in'] = useSetting(UNITS);
+  const [units = UNITS.fallback] = useSetting(UNITS);
   const { value, set, forget } = useAsked('sets', FRESH, TOLD);
   const { id, begun } = value ?? FRESH;
   const chosen = CHAINS.find((chain) => chain.id === id) ?? CHAINS[0]!;
@@ -60,9 +60,9 @@ function AllChains() {
     set(({ begun: all }) => ({
       begun: { ...all, [chosen.id]: { ...(all[chosen.id] ?? chosen.usual), ...part } },
     }));
-  const marks = units === 'in' ? '1/8 in' : '1 mm';
+  const marks = usualMarks(units);
   const [begin] = useOnce(() =>
-    addProject({ name: chosen.title, units, set: { ...chosen.set(now), graduation: marks } })
+    addProject({ name: chosen.title, units, set: setBegunIn(marks, chosen.set(now)) })
       .then((project) => {
         forget();
         router.push(`/bench?p=${project}`);
@@ -117,7 +117,7 @@ function AllChains() {
             />
           </label>
         </div>
-        <WhatComes chain={chosen} begun={now} />
+        <WhatComes chain={chosen} begun={now} marks={marks} />
         <Button type="primary" size="large" onClick={() => begin()}>
           Begin this set
         </Button>
@@ -137,10 +137,16 @@ function ChainPicture({ chain }: { readonly chain: Chain }) {
   );
 }
 
+interface WhatComesProps {
+  readonly chain: Chain;
+  readonly begun: Begun;
+  readonly marks: Graduation;
+}
+
 /** The parts and how large each comes out, before it is begun. */
-function WhatComes({ chain, begun }: { readonly chain: Chain; readonly begun: Begun }) {
+function WhatComes({ chain, begun, marks }: WhatComesProps) {
   const { say } = useUnits();
-  const whole = useMemo(() => plannedSet(chain.set(begun)), [chain, begun]);
+  const whole = useMemo(() => plannedSet(setBegunIn(marks, chain.set(begun))), [chain, begun, marks]);
   if (!('plan' in whole)) return <p role="alert">{whole.issues.map(({ message }) => message).join(' ')}</p>;
   const pieces = cutListOf(whole.plan).reduce(
     (sum, cuts) => sum + cuts.pieces.reduce((all, { quantity }) => all + quantity, 0),

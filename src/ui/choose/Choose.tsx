@@ -5,9 +5,9 @@ import { Link } from '../parts/Link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { z } from '@/core/text/zod';
-import { formatLength, inches, mm, roundTo, type Mm } from '@/core/length';
+import { formatLength, inches, mm, roundTo, usualMarks, type Mm, type Units } from '@/core/length';
 import type { Does } from '@/core/constructions';
-import { CARDS, MEASURED, PAPERS, sizeIn, sizeNamed, type PaperSize } from '@/core/design';
+import { CARDS, MEASURED, PAPERS, sizeIn, sizeNamed, sizesFor, type PaperSize } from '@/core/design';
 import { checkSentence } from '@/core/checks';
 import type { Question, Suggestion } from '@/core/choosing';
 import { setOf } from '@/core/sets';
@@ -41,9 +41,16 @@ const ASKING = z.object({
   blank: z.object({ width: length, height: length }),
 });
 type Asking = z.output<typeof ASKING>;
-const USUAL: Asking = {
-  contents: { width: inches(3), height: inches(4), thickness: mm(0) },
-  blank: { width: inches(6), height: inches(6) },
+/** What it begins with, until somebody says what they have. */
+const USUAL: Readonly<Record<Units, Asking>> = {
+  in: {
+    contents: { width: inches(3), height: inches(4), thickness: mm(0) },
+    blank: { width: inches(6), height: inches(6) },
+  },
+  mm: {
+    contents: { width: mm(74), height: mm(105), thickness: mm(0) },
+    blank: { width: mm(210), height: mm(297) },
+  },
 };
 
 /** One scale for all drawings of a page, so that sizes can be compared; px to a millimetre. */
@@ -60,12 +67,13 @@ export function Choose() {
   const given = { width: Number(address.get('width')), height: Number(address.get('height')) };
   const asksSheet = [given.width, given.height].every((length) => length >= 5 && length <= 10_000);
   // The address says the units of the project that asks; without it they are the person's own.
-  const [mine = 'in', setMine] = useSetting(UNITS);
+  const [mine = UNITS.fallback, setMine] = useSetting(UNITS);
   const [here, setHere] = useState(UNITS.shape.safeParse(address.get('units')).data);
   const units = here ?? mine;
   const first = useMemo(
-    (): Asking => (asksSheet ? { ...USUAL, blank: { width: mm(given.width), height: mm(given.height) } } : USUAL),
-    [asksSheet, given.width, given.height],
+    (): Asking =>
+      asksSheet ? { ...USUAL[units], blank: { width: mm(given.width), height: mm(given.height) } } : USUAL[units],
+    [asksSheet, given.width, given.height, units],
   );
   const unsent = useAsked(asksSheet ? `choose/${given.width}/${given.height}` : 'choose', first, ASKING);
   const { contents, blank } = unsent.value ?? first;
@@ -74,7 +82,7 @@ export function Choose() {
   // Where nothing can be kept, a common board is as good as any.
   const toolbox = useToolbox();
   const tools = useMemo(() => (toolbox ? toolsOut(toolbox) : null), [toolbox]);
-  const graduation = units === 'in' ? '1/8 in' : '1 mm';
+  const graduation = usualMarks(units);
   const question = useMemo(
     (): Question => ({
       ...(asked === 'paper' ? { blank } : { contents }),
@@ -224,7 +232,7 @@ function Sizes({
         value={sizeNamed(list, size.width, size.height, MEASURED)?.id ?? 'free'}
         options={[
           { value: 'free', label: 'My own size' },
-          ...list.map(({ id, title }) => ({ value: id, label: title })),
+          ...sizesFor(units, list).map(({ id, title }) => ({ value: id, label: title })),
         ]}
         onChange={(id) => {
           const found = list.find((item) => item.id === id);

@@ -4,9 +4,9 @@ import { Button, Segmented } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo } from 'react';
 import { z } from '@/core/text/zod';
-import { inches, mm } from '@/core/length';
+import { inches, mm, usualMarks } from '@/core/length';
 import { figureText, keyFigures, pictureOf } from '@/core/looks';
-import { cutListOf, ENVELOPE_WAYS, type Envelopes as Have, type EnvelopeWay } from '@/core/sets';
+import { cutListOf, ENVELOPE_WAYS, setBegunIn, type Envelopes as Have, type EnvelopeWay } from '@/core/sets';
 import { uncapitalised, several } from '@/core/text';
 import { addProject } from '@/data/projects';
 import { UNITS } from '@/data/setting-kinds';
@@ -59,7 +59,7 @@ const USUAL: Have = {
 function Measured() {
   const { failed } = useTell();
   const router = useRouter();
-  const [units = 'in'] = useSetting(UNITS);
+  const [units = UNITS.fallback] = useSetting(UNITS);
   const { value, set, forget } = useAsked('envelopes', USUAL, HAVE);
   const have = value ?? USUAL;
   const change = (part: Partial<Have>): void => set(part);
@@ -68,7 +68,7 @@ function Measured() {
     addProject({
       name: way.title,
       units,
-      set: { ...way.set(have), graduation: units === 'in' ? '1/8 in' : '1 mm' },
+      set: setBegunIn(usualMarks(units), way.set(have)),
     })
       .then((id) => {
         forget();
@@ -168,9 +168,12 @@ interface WayProps {
 
 /** One thing they can become, as it comes out. */
 function Way({ way, have, onTake }: WayProps) {
-  const { say } = useUnits();
+  const { say, units } = useUnits();
   const wont = way.wont(have);
-  const whole = useMemo(() => (wont === null ? plannedSet(way.set(have)) : null), [way, have, wont]);
+  const whole = useMemo(
+    () => (wont === null ? plannedSet(setBegunIn(usualMarks(units), way.set(have))) : null),
+    [way, have, wont, units],
+  );
   const plan = whole && 'plan' in whole ? whole.plan : null;
   const made = plan?.parts.find(({ part }) => !part.given)?.plan;
   const pieces = plan

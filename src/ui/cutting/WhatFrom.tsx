@@ -1,7 +1,7 @@
 import { Checkbox, Select } from 'antd';
 import { Link } from '../parts/Link';
 import { formatLength, mm } from '@/core/length';
-import { PAPERS } from '@/core/design';
+import { PAPERS, sizesFor } from '@/core/design';
 import { Empty } from '../parts/Empty';
 import { useUnits } from '../parts/InUnits';
 import type { CuttingTable } from './useCuttingTable';
@@ -54,7 +54,7 @@ export function WhatFrom({ table }: WhatFromProps) {
           aria-label="And to buy, as many as are needed"
           placeholder="nothing"
           value={[...bought]}
-          options={PAPERS.map(({ id, title }) => ({ value: id, label: title }))}
+          options={sizesFor(units, PAPERS).map(({ id, title }) => ({ value: id, label: title }))}
           onChange={(sizes) => save({ bought: sizes, papers: [...chosen] })}
         />
       </label>

@@ -8,7 +8,7 @@ import { useSetting } from './useKept';
 
 /** What belongs to no project is read in the person's own units. */
 export function InMyUnits({ children }: { readonly children: ReactNode }) {
-  const [units = 'in'] = useSetting(UNITS);
+  const [units = UNITS.fallback] = useSetting(UNITS);
   return (
     <InUnits units={units} graduation={units === 'in' ? '1/16 in' : '0.5 mm'}>
       {children}
@@ -17,6 +17,6 @@ export function InMyUnits({ children }: { readonly children: ReactNode }) {
 }
 
 export function MyUnitsSwitch() {
-  const [units = 'in', set] = useSetting(UNITS);
+  const [units = UNITS.fallback, set] = useSetting(UNITS);
   return <UnitsSwitch value={units} onChange={set} />;
 }

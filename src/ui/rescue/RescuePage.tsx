@@ -80,7 +80,7 @@ function WentWrong({ form, projectId, aside, vanished, shelf }: WentWrongProps) 
   const told = value ?? begun;
   const project = aside ? null : (shelf.find(({ id }) => id === told.project) ?? null);
   const source = aside?.make ?? project;
-  const [own = 'in'] = useSetting(UNITS);
+  const [own = UNITS.fallback] = useSetting(UNITS);
   const units = source?.units ?? own;
   const graduation = (source?.set.graduation as Graduation | undefined) ?? (own === 'in' ? '1/8 in' : '1 mm');
   return (

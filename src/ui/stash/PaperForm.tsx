@@ -3,7 +3,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { z } from '@/core/text/zod';
 import { stashPaperSchema, type StashPaper } from '@/core/cutting';
 import { inches, mm, USUAL_CALIPER } from '@/core/length';
-import { PAPERS } from '@/core/design';
+import { PAPERS, sizesFor } from '@/core/design';
 import type { PaperRecord } from '@/data/db';
 import { addPaper, keepPaper, stashPaperOf } from '@/data/stash';
 import { whyOf } from '@/data/trouble';
@@ -138,6 +138,7 @@ interface PaperFormProps extends DialogProps {
 
 /** A paper of the stash, put in or changed. */
 function PaperForm({ title, okText, draft, set, forget, onSave, note, onClose }: PaperFormProps) {
+  const { units } = useUnits();
   const [trouble, setTrouble] = useState<string | null>(null);
   const [save, busy] = useOnce(async () => {
     const read = stashPaperSchema.safeParse(draft);
@@ -193,7 +194,7 @@ function PaperForm({ title, okText, draft, set, forget, onSave, note, onClose }:
               value={PAPERS.find(({ width, height }) => width === draft.width && height === draft.height)?.id ?? 'free'}
               options={[
                 { value: 'free', label: 'My own size' },
-                ...PAPERS.map(({ id, title }) => ({ value: id, label: title })),
+                ...sizesFor(units, PAPERS).map(({ id, title }) => ({ value: id, label: title })),
               ]}
               onChange={(id) => {
                 const size = PAPERS.find((one) => one.id === id);

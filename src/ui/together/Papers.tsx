@@ -2,7 +2,7 @@ import { PlusOutlined } from '@ant-design/icons';
 import { Button, Checkbox, Select } from 'antd';
 import { useMemo, useState, type ReactNode } from 'react';
 import { inches } from '@/core/length';
-import { PAPERS } from '@/core/design';
+import { PAPERS, sizesFor } from '@/core/design';
 import { cutListOf, freeId, sheetsTaken, withPaper, type SetPaperInput } from '@/core/sets';
 import { LengthField } from '../parts/LengthField';
 import { NumberField } from '../parts/NumberField';
@@ -124,7 +124,7 @@ function PaperForm({
   readonly takes: number;
   readonly onChange: (next: Partial<SetPaperInput>, key: string) => void;
 }) {
-  const { say } = useUnits();
+  const { say, units } = useUnits();
   const stash = useStashPapers();
   const { name = '', width, height, count, caliper, sided = 2, directional = false, stash: own } = paper;
   return (
@@ -144,7 +144,7 @@ function PaperForm({
         value={own ?? PAPERS.find((one) => one.width === width && one.height === height)?.id ?? 'free'}
         options={[
           { value: 'free', label: 'My own size' },
-          ...PAPERS.map(({ id, title }) => ({ value: id, label: title })),
+          ...sizesFor(units, PAPERS).map(({ id, title }) => ({ value: id, label: title })),
           ...(stash.length > 0
             ? [
                 {

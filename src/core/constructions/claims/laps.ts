@@ -16,6 +16,8 @@ export interface LapFacts {
 
 /** Least lap that holds with glue, mm. Common practice 1/4 in. */
 const LEAST_LAP = inches(1 / 4);
+/** The same as it is told in millimetres: enough, too. */
+const LEAST_TOLD = mm(6);
 
 /** The narrowest of the laps on the folded thing; null where nothing laps. */
 export function leastOf(
@@ -45,7 +47,7 @@ export const laps: ClaimType<Laps, LapFacts> = {
     const least = leastOf(claim, thing);
     if (!least) return [];
     const { a, b, breadth: value } = least;
-    const level: Level = value <= TOLERANCE.folded ? 'fail' : value < LEAST_LAP - TOLERANCE.folded ? 'warn' : 'pass';
+    const level: Level = value <= TOLERANCE.folded ? 'fail' : value < LEAST_TOLD - TOLERANCE.folded ? 'warn' : 'pass';
     const short = level === 'pass' && claim.asked !== undefined && value < claim.asked - TOLERANCE.folded;
     const about = { a: thing.name(a), b: thing.name(b), ...(short && { asked: claim.asked }) };
     return [{ kind: 'flap-overlap', level: short ? 'note' : level, value, limit: LEAST_LAP, about, cure: LEAST_LAP }];

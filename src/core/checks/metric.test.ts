@@ -1,0 +1,60 @@
+/** Things begun in millimetres: their usual lengths are figures a workshop says, and nothing is wrong that is right in inches. */
+import { CONSTRUCTIONS } from '../constructions';
+import { begunIn, constructionOptions, metricOptions, readDesign, saidInMetric, type DesignInput } from '../design';
+import { inches } from '../length';
+import { planFor } from '../plan';
+import { checksOf } from '.';
+
+test('a length as it is said in millimetres', () => {
+  // Common practice, no source: a quarter inch is told as 6 mm, half an inch as 12, an inch as 25.
+  for (const [inch, said] of [
+    [1 / 8, 3],
+    [1 / 4, 6],
+    [1 / 2, 12],
+    [1, 25],
+    [1.5, 40],
+    [2, 50],
+    [4, 100],
+  ] as const)
+    expect(saidInMetric(inches(inch))).toBe(said);
+  expect(saidInMetric(7)).toBe(7);
+});
+
+const level = (input: DesignInput): ReadonlyMap<string, string> => {
+  const read = readDesign(input);
+  if (!read.ok) throw new Error(JSON.stringify(read.issues));
+  return new Map(checksOf(planFor(read.design)).map((check) => [check.id, check.level]));
+};
+
+test.each(CONSTRUCTIONS.map(({ name }) => [name] as const))(
+  '%s: every default in both systems, and as good in both',
+  (construction) => {
+    for (const { name, unit, fallback, madeWith } of constructionOptions(construction)) {
+      if (unit !== 'mm' || typeof fallback !== 'number' || madeWith) continue;
+      const said = metricOptions(construction)[name] ?? fallback;
+      // Whole millimetres, or halves of what is thinner than three.
+      expect([name, said, Number.isInteger(said < 3 ? 2 * said : said)]).toEqual([name, said, true]);
+      expect(Math.abs(said - fallback)).toBeLessThanOrEqual(Math.max(1, 0.08 * fallback));
+    }
+    for (const contents of [
+      { width: '90 mm', height: '130 mm', thickness: '1 mm' },
+      { width: '148 mm', height: '105 mm', thickness: '2 mm' },
+    ]) {
+      const design: DesignInput = { version: 1, construction, contents, graduation: '1 mm', tool: { kind: 'ruler' } };
+      const [before, after] = [level(design), level(begunIn('1 mm', design))];
+      const worse = [...after].filter(([id, now]) => (now === 'fail' || now === 'warn') && before.get(id) !== now);
+      expect(worse).toEqual([]);
+    }
+  },
+);
+
+test('what a design says itself stays, and in inches nothing is written', () => {
+  const design: DesignInput = {
+    version: 1,
+    construction: 'tab-envelope',
+    contents: { width: '90 mm', height: '130 mm' },
+    options: { tab: '9 mm' },
+  };
+  expect(begunIn('1/8 in', design)).toBe(design);
+  expect(begunIn('1 mm', design).options).toMatchObject({ tab: '9 mm', frontDrop: 12, closingFlap: 25 });
+});
