@@ -84,6 +84,17 @@ test('restored where it came from it changes nothing', async () => {
   expect(await everything()).toEqual(before);
 });
 
+test('examples that nobody touched are the same, whenever they came', async () => {
+  await fill();
+  const file = await throughAFile();
+  await db.projects.toCollection().modify((project: { id: string; createdAt: number; updatedAt: number }) => {
+    if (!project.id.startsWith('demo-')) return;
+    project.createdAt += 5000;
+    project.updatedAt += 5000;
+  });
+  expect((await previewRestore(file)).differing).toEqual([]);
+});
+
 describe('what differs', () => {
   const merged = async (prefer: 'later' | 'here' | 'backup', laterHere: boolean): Promise<string> => {
     const own = await fill();

@@ -45,6 +45,8 @@ export interface RestorePreview {
   readonly added: readonly Fate[];
   readonly differing: readonly Fate[];
   readonly equal: number;
+  /** Of these, examples that nobody touched, here or there: they come as they are in the backup, and are no news. */
+  readonly untouched: readonly Fate[];
   /** Records in it that cannot be read; they are set aside as they are. */
   readonly unreadable: readonly { readonly table: KeptTable; readonly raw: BackupRecord; readonly why: string }[];
   /** Tables this version does not know, and how much is in them: that is left in the file. */
@@ -81,12 +83,17 @@ export async function previewRestore({ tables, photos }: Backup): Promise<Restor
   await allKept();
   const added: Fate[] = [];
   const differing: Fate[] = [];
+  const untouched: Fate[] = [];
   const unreadable: RestorePreview['unreadable'][number][] = [];
   let equal = 0;
   const judge = async (table: KeptTable, theirs: object, ours: object | null): Promise<void> => {
     const id = String((theirs as BackupRecord)[keyOf(table)]);
     if (ours && (await alike(ours, theirs))) equal++;
-    else {
+    // An example that nobody touched differs by nothing but when it came.
+    else if (ours && [ours, theirs].every((one) => isExample({ ...one, id }))) {
+      equal++;
+      untouched.push({ table, id, theirs, ours, later: 'backup' });
+    } else {
       (ours ? differing : added).push({
         table,
         id,
@@ -127,6 +134,7 @@ export async function previewRestore({ tables, photos }: Backup): Promise<Restor
     added,
     differing,
     equal,
+    untouched,
     unreadable,
     unknown,
     aside: (tables.aside ?? []).filter(isAside) as readonly object[] as readonly AsideRecord[],
@@ -151,9 +159,10 @@ async function alike(a: object, b: object): Promise<boolean> {
  * else is touched. All or nothing; gives what takes it back.
  */
 export async function restore(name: string, preview: RestorePreview, prefer: Prefer): Promise<RestoreRecord> {
-  const { added, differing, unreadable, aside } = preview;
+  const { added, differing, untouched, unreadable, aside } = preview;
   const taken = [
     ...added,
+    ...untouched,
     ...differing.filter(({ later }) => (prefer === 'later' ? later === 'backup' : prefer === 'backup')),
   ];
   const at = Date.now();

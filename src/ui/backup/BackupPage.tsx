@@ -205,7 +205,8 @@ function BringBack() {
   const bring = async ({ name, preview }: Chosen): Promise<void> => {
     const { before } = await restore(name, preview, prefer);
     setChosen(null);
-    setSaid(`${before.length} ${before.length === 1 ? 'thing was' : 'things were'} brought back.`);
+    const news = before.length - preview.untouched.length;
+    setSaid(`${news} ${news === 1 ? 'thing was' : 'things were'} brought back.`);
   };
   const back = async (record: RestoreRecord): Promise<void> => {
     const stayed = await takeBackRestore(record);

@@ -99,6 +99,7 @@ export function OptionInput({ option, design, onChange }: ChoicesProps & { reado
       <label className={styles.choice}>
         <span>{title}</span>
         <NumberField
+          aria-label={title}
           value={Number(value)}
           min={limits?.least}
           max={limits?.most}

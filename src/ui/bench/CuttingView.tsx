@@ -102,6 +102,7 @@ function OnePaper({ id, table: tableId, name, plan, cuts, project, copies }: One
         {several ? 'Sets' : 'Copies'}
         <NumberField
           aria-label="Copies to cut"
+          stepped
           min={1}
           max={500}
           precision={0}

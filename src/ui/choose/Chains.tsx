@@ -109,6 +109,7 @@ function AllChains() {
             <NumberField
               key={chosen.id}
               aria-label="How many"
+              stepped
               min={1}
               max={MOST}
               precision={0}

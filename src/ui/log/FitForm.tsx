@@ -127,6 +127,8 @@ export function FitForm({ form, known, photo = null, saveText, onSave, beside }:
     <label className={styles.number}>
       {label}
       <NumberField
+        aria-label={label}
+        stepped
         min={least}
         max={most}
         precision={0}

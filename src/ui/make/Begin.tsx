@@ -21,6 +21,7 @@ import { useAsked } from '../parts/useUnsent';
 import { withKit } from '../parts/withKit';
 import { InUnits } from '../parts/InUnits';
 import { timeSaid } from '../parts/titles';
+import { useMedia } from '../shell/useMedia';
 import { BenchCardButton } from './BenchCardButton';
 import { usePace } from './useMaking';
 import styles from './Make.module.css';
@@ -55,6 +56,7 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
   const { way } = value ?? ASKED;
   const { copies = 1 } = project;
   const pace = usePace();
+  const narrow = useMedia('(max-width: 560px)');
   const set = useMemo(() => withKit(project.set, toolbox), [project.set, toolbox]);
   const whole = usePlannedSet(set);
   const plan = 'plan' in whole ? whole.plan : null;
@@ -97,6 +99,8 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
             <label className={styles.copies}>
               {several ? 'How many sets?' : 'How many?'}
               <NumberField
+                aria-label={several ? 'How many sets?' : 'How many?'}
+                stepped
                 size="large"
                 min={1}
                 max={MOST}
@@ -108,6 +112,7 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
             {(copies > 1 || several) && (
               <Segmented<(typeof WAYS)[number]>
                 size="large"
+                vertical={narrow}
                 aria-label="Order of work"
                 value={copies === 1 && way === 'trial-first' ? 'by-setting' : way}
                 options={[

@@ -21,6 +21,7 @@ import { OlderPlan } from './OlderPlan';
 import { Progress } from './Progress';
 import { StopView } from './StopView';
 import { useMaking } from './useMaking';
+import { useSwipe } from './useSwipe';
 import { useAwake, useSpeech } from './useTable';
 import { WentWrong } from './WentWrong';
 import { WhichCopies } from './WhichCopies';
@@ -124,6 +125,10 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
   });
   // Pressed twice it goes back for all.
   useHotkeys(['left', 'pageup', 'b'], back, { ...KEYS, preventDefault: true, enabled: going || open === 'back' });
+  const swipe = useSwipe(
+    () => going && goTo(done + 1),
+    () => going && back(),
+  );
   useHotkeys('e', () => setOpen(open === 'edge' ? null : 'edge'), KEYS);
   useHotkeys('w', () => stop && setOpen('wrong'), { ...KEYS, enabled: open === null });
   useHotkeys('s', () => speech.able && speech.toggle(), { ...KEYS, enabled: open === null });
@@ -134,7 +139,6 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
       <MakeBar
         make={make}
         minutes={minutes}
-        left={stop ? left : null}
         awake={awake}
         speech={speech}
         going={stop !== undefined}
@@ -147,10 +151,28 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
           <OlderPlan make={make} project={project} toolbox={toolbox} plan={plan} walk={walk} />
         </Boundary>
       )}
-      <Progress done={done} all={walk.length} of={of} sets={make.copies} finished={finished} stop={stop} part={part} />
+      <Progress
+        done={done}
+        all={walk.length}
+        of={of}
+        sets={make.copies}
+        finished={finished}
+        stop={stop}
+        part={part}
+        left={left}
+      />
       {stop ? (
         <Boundary what="This step" of={done}>
-          <StopView at={done} stop={stop} of={of} made={made} design={design} part={part} beware={beware} />
+          <StopView
+            swipe={swipe}
+            at={done}
+            stop={stop}
+            of={of}
+            made={made}
+            design={design}
+            part={part}
+            beware={beware}
+          />
         </Boundary>
       ) : (
         <Finished make={make} plan={plan} walk={walk} minutes={minutes} onBack={back} />

@@ -6,7 +6,6 @@ import {
   WarningOutlined,
 } from '@ant-design/icons';
 import { Button } from 'antd';
-import dayjs from 'dayjs';
 import type { MakeRecord } from '@/data/db';
 import { Link } from '../parts/Link';
 import { BenchCardButton } from './BenchCardButton';
@@ -16,8 +15,6 @@ import styles from './Make.module.css';
 interface MakeBarProps {
   readonly make: MakeRecord;
   readonly minutes: number;
-  /** Minutes that are left; null where nothing is. */
-  readonly left: number | null;
   readonly awake: boolean;
   readonly speech: Speech;
   /** A step is at hand. */
@@ -27,22 +24,15 @@ interface MakeBarProps {
   readonly onStop: () => void;
 }
 
-/** What the clock says in so many minutes, to the five minutes: nobody folds to the minute. */
-const clockAt = (minutes: number): string =>
-  dayjs()
-    .add(Math.ceil(minutes / 5) * 5, 'minute')
-    .format('H:mm');
-
 /** Over the table: whose make it is, how long it has been at, and what one may ask for at any step. */
-export function MakeBar({ make, minutes, left, awake, speech, going, onEdge, onWrong, onStop }: MakeBarProps) {
+export function MakeBar({ make, minutes, awake, speech, going, onEdge, onWrong, onStop }: MakeBarProps) {
   return (
     <div className={styles.bar}>
       <Link href={`/bench?p=${encodeURIComponent(make.projectId)}`} className={styles.name}>
         ‹ {make.name}
       </Link>
       <span className={styles.time}>
-        {minutes} min{left !== null && left > 0 && `, done about ${clockAt(left)}`}
-        {awake && ', screen kept awake'}
+        {minutes} min{awake && ', screen kept awake'}
       </span>
       <div className={styles.tools}>
         <BenchCardButton set={make.set} title={make.name} copies={make.copies} />

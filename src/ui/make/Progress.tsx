@@ -1,3 +1,4 @@
+import dayjs from 'dayjs';
 import { copiesSaid, type Stop } from '@/core/sets';
 import { uncapitalised } from '@/core/text';
 import styles from './Make.module.css';
@@ -12,10 +13,18 @@ interface ProgressProps {
   readonly stop: Stop | undefined;
   /** The part at hand, where there are several. */
   readonly part: string | null;
+  /** Minutes that are left. */
+  readonly left: number;
 }
 
-/** How far a make has come: the track, the step, the copy. */
-export function Progress({ done, all, of, sets, finished, stop, part }: ProgressProps) {
+/** What the clock says in so many minutes, to the five minutes: nobody folds to the minute. */
+const clockAt = (minutes: number): string =>
+  dayjs()
+    .add(Math.ceil(minutes / 5) * 5, 'minute')
+    .format('H:mm');
+
+/** How far a make has come: the track, the step, the copy, and when it will be done. */
+export function Progress({ done, all, of, sets, finished, stop, part, left }: ProgressProps) {
   return (
     <div className={styles.progress}>
       <div
@@ -49,6 +58,7 @@ export function Progress({ done, all, of, sets, finished, stop, part }: Progress
             {sets > 1 && ` · ${finished} finished`}
           </>
         )}
+        {stop && ` · done about ${clockAt(left)}`}
       </span>
     </div>
   );

@@ -16,6 +16,7 @@ import { useUnits } from '../parts/InUnits';
 import { Words } from '../parts/Words';
 import { Folding } from './Folding';
 import { useFit } from './useFit';
+import type { useSwipe } from './useSwipe';
 import styles from './Make.module.css';
 
 interface StopViewProps {
@@ -30,6 +31,8 @@ interface StopViewProps {
   readonly part: string | null;
   /** What is told of it besides, from what went wrong before, or would. */
   readonly beware: readonly string[];
+  /** A finger drawn across it. */
+  readonly swipe: ReturnType<typeof useSwipe>;
 }
 
 /** What a length is read on, in words. */
@@ -41,7 +44,7 @@ const READ_ON: Record<RulerReading['on'], string> = {
 };
 
 /** One step: what to do in large words, the table from above or the fold, and the ruler with its tick. */
-export function StopView({ at, stop, of, made, design, part, beware }: StopViewProps) {
+export function StopView({ at, stop, of, made, design, part, beware, swipe }: StopViewProps) {
   const { step } = stop;
   const { picture } = step;
   const { who, texts, how, rhythm, cautions, readings } = stopWords(stop, of);
@@ -53,7 +56,7 @@ export function StopView({ at, stop, of, made, design, part, beware }: StopViewP
   }, [at]);
   const { more, down } = useFit(words, `${at} ${beware.join(' ')}`);
   return (
-    <div className={styles.stop}>
+    <div className={styles.stop} {...swipe}>
       <section className={styles.words} aria-live="polite" aria-label="What to do">
         <div ref={words} className={styles.scroll}>
           <h1>
@@ -139,7 +142,15 @@ function Readings({ readings }: { readonly readings: readonly RulerReading[] }) 
       {readings.length > 1 && (
         <div className={styles.chips} role="group" aria-label="Lengths of this step">
           {readings.map(({ at }, i) => (
-            <button key={i} type="button" aria-pressed={i === chosen} onClick={() => setChosen(i)}>
+            <button
+              key={i}
+              type="button"
+              aria-pressed={i === chosen}
+              data-done={i < chosen || undefined}
+              // Ticked off, the ruler goes on to the next.
+              onClick={() => setChosen(i === chosen ? Math.min(i + 1, readings.length - 1) : i)}
+            >
+              {i < chosen && <span>✓ </span>}
               <Words>{formatLength(mm(at), units, graduation, true)}</Words>
             </button>
           ))}

@@ -54,6 +54,7 @@ export function PaperThickness({ caliper, onChange }: PaperThicknessProps) {
       <div className={styles.pair}>
         <NumberField
           id="paper-thickness"
+          aria-label="Weight or thickness of a sheet"
           value={rounded(from(caliper))}
           min={rounded(from(THINNEST))}
           max={rounded(from(THICKEST))}
