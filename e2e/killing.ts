@@ -42,7 +42,10 @@ export class Killable {
       reducedMotion: 'reduce',
       serviceWorkers: 'block',
     });
-    return this.context.pages()[0] ?? this.context.newPage();
+    const page = this.context.pages()[0] ?? (await this.context.newPage());
+    // What does not come is told by its name.
+    page.setDefaultTimeout(15_000);
+    return page;
   }
 
   /** All its processes at once, as when the power button is held or the system runs out of memory. */
@@ -51,7 +54,9 @@ export class Killable {
     if (running.length > 0) execFileSync('kill', ['-9', ...running.map(String)], { stdio: 'ignore' });
     for (let tries = 0; tries < 100 && processesOf(this.profile).length > 0; tries++)
       await new Promise((wake) => setTimeout(wake, 10));
-    await this.context?.close().catch(() => undefined);
+    // What is gone may not answer that it is closed.
+    const gone = new Promise<void>((goOn) => setTimeout(goOn, 5000));
+    await Promise.race([this.context?.close().catch(() => undefined), gone]);
     this.context = null;
   }
 
@@ -353,7 +358,6 @@ export async function killDuring(
   await new Promise((wake) => setTimeout(wake, after));
   await browser.kill();
   const next = await browser.start();
-  next.setDefaultTimeout(15_000);
   await next.goto(edit.open);
   const lost = await edit.there(next, n).then(
     () => null,

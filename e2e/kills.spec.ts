@@ -13,7 +13,6 @@ for (let part = 0; part < PARTS; part++)
     const outcomes: Killed[] = [];
     try {
       let page = await browser.start();
-      await page.goto('/');
       for (let n = part; n < KILLS; n += PARTS) {
         // The earliest moment that is promised, and later ones.
         const after = n % 4 < 2 ? 50 : 50 + ((n * 37) % 200);

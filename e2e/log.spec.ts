@@ -93,6 +93,13 @@ test('search, filter and sort; an entry has its page, is changed, taken out and 
   await expect(rows.first()).toContainText('Eclipse tickets');
   await page.getByRole('combobox', { name: 'How it fitted' }).press('Enter');
   await page.getByText('every fit').last().click();
+  // Typed and gone on at once: the link is followed.
+  await page.getByLabel('Search the log').pressSequentially('dome');
+  await page.getByRole('link', { name: 'Dome postcards' }).click();
+  await expect(page.getByText('The paint on the cards is thicker than it looks.')).toBeVisible();
+  await page.goBack();
+  await expect(page.getByLabel('Search the log')).toHaveValue('dome');
+  await page.getByLabel('Search the log').fill('');
   await page.getByRole('columnheader', { name: 'Copies' }).click();
   await expect(rows.first()).toContainText('Wrap for the moon atlas');
   await page.getByRole('link', { name: 'Dome postcards' }).click();

@@ -207,6 +207,10 @@ describe('something done again', () => {
     expect(again.slice(4)).toEqual(walk.slice(3));
     expect(stopWords(again[3]!, 6).who).toBe('Copies 2 and 5, again');
     expect(setsDone(plan, again, again.length)).toBe(6);
+    // One of the two is still not right.
+    const more = withOwnWays(again, plan, say, [{ part: 'part-1', copies: [5], at: 4, from: 3 }]);
+    expect(more[4]).toEqual({ ...walk[2], copies: [5], again: true });
+    expect(more.slice(5)).toEqual(again.slice(4));
   });
 
   test('a copy of a new sheet: all that is behind comes once more for it, of the one piece that went wrong', () => {

@@ -179,7 +179,8 @@ function withOwn(now: Stop[], planned: SetPlan, say: Say, { part: id, copy, at, 
 function withAgain(now: Stop[], { part, copies, at, from, piece }: DoneAgain): Stop[] {
   const own = now
     .slice(from, at)
-    .filter((stop) => isOf(stop, part, copies) && stop.again === undefined)
+    // Of all that is behind nothing comes twice; the last stop alone may have been done again itself.
+    .filter((stop) => isOf(stop, part, copies) && (stop.again === undefined || from === at - 1))
     .filter(({ step }) => piece === undefined || [step.piece, ...(step.alike ?? [])].includes(piece))
     .map((stop): Stop => ({ ...stop, copies: stop.copies.filter((copy) => copies.includes(copy)), again: true }));
   return [...now.slice(0, at), ...own, ...now.slice(at)];

@@ -49,8 +49,11 @@ export function useInAddress(name: string, usual = ''): readonly [now: string, s
       current.waits = null;
     };
     window.addEventListener('pagehide', write);
+    // Before a link is followed: written while the router is on its way, the address would call it back.
+    window.addEventListener('click', write, true);
     return () => {
       window.removeEventListener('pagehide', write);
+      window.removeEventListener('click', write, true);
       // The screen is left: the address is another's by now.
       if (current.timer !== null) window.clearTimeout(current.timer);
       current.timer = null;
