@@ -53,12 +53,14 @@ import {
   bringExamplesBack,
   clearExamples,
   duplicateProject,
+  gatherOlderCounts,
+  keepCopies,
   keepProject,
   putBackProject,
   seedDemoShelf,
 } from './projects';
 import { readRecord } from './records';
-import { MISREADS, remembering, SPOKEN, THEME, TOOLBOX, USUAL_ROOM } from './setting-kinds';
+import { MISREADS, remembering, SPOKEN, THEME, TOOLBOX, unitsOfRegion, USUAL_ROOM } from './setting-kinds';
 import { boardOut, keepSetting, loadSetting } from './settings';
 import { troubleOf } from './trouble';
 import { addPaper, addPapers, dropPaper, inStash, keepPaper, leftInStash, stashPaperOf, putBackPaper } from './stash';
@@ -159,6 +161,39 @@ test('a project is kept, changed, copied, put in the bin and put back', async ()
   expect([shelf.map((p) => p.id), bin.map((p) => p.id)]).toEqual([[copy], [id]]);
   await putBackProject(id);
   expect((await allProjects()).shelf).toHaveLength(2);
+});
+
+test('how many are made is the project’s: what older versions counted on a cutting table is gathered once', async () => {
+  const [own, shared, told, one] = await Promise.all(['a', 'b', 'c', 'd'].map((name) => addProject({ ...card, name })));
+  const need = (projectId: string, copies: number) => ({ id: projectId, projectId, copies });
+  keepCopies((await db.projects.get(told!))!, 2);
+  await allKept();
+  await db.cuttings.bulkPut([
+    { ...laidOn(TABLE, null), needs: [need(own!, 4), need(shared!, 7), need(told!, 9), need(one!, 1)] },
+    { ...laidOn(own!, null), needs: [need(own!, 12)] },
+  ]);
+  const copies = async (): Promise<unknown[]> =>
+    (await db.projects.bulkGet([own!, shared!, told!, one!])).map((project) => project?.copies);
+  await gatherOlderCounts();
+  // A project’s own table before that of several; what is told already stands.
+  expect(await copies()).toEqual([12, 7, 2, undefined]);
+  keepCopies((await db.projects.get(own!))!, 1);
+  await allKept();
+  await gatherOlderCounts();
+  expect(await copies()).toEqual([1, 7, 2, undefined]);
+});
+
+test('units are those of the browser’s region until somebody chooses', () => {
+  expect(['en-US', 'en', 'en-GB', 'de', 'fr-CA', 'en-LR', 'not a language', undefined].map(unitsOfRegion)).toEqual([
+    'in',
+    'in',
+    'mm',
+    'mm',
+    'mm',
+    'in',
+    'in',
+    'in',
+  ]);
 });
 
 test('what the browser kept is checked before use: damaged tools, rooms or a theme fall back', async () => {

@@ -5,6 +5,9 @@ interface Kept {
   readonly updatedAt?: number;
 }
 
+/** True for what came with the app, whatever became of it since. */
+export const cameWithApp = ({ id }: Pick<Kept, 'id'>): boolean => id.startsWith('demo-');
+
 /** True for what came with the app and was left as it came: what the person changed of it is theirs. */
-export const isExample = ({ id, createdAt, updatedAt = 0 }: Kept): boolean =>
-  id.startsWith('demo-') && (updatedAt === 0 || updatedAt === createdAt);
+export const isExample = ({ createdAt, updatedAt = 0, ...kept }: Kept): boolean =>
+  cameWithApp(kept) && (updatedAt === 0 || updatedAt === createdAt);

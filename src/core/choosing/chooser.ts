@@ -73,11 +73,13 @@ function rankOf(found: Suggestion, { blank }: Question): readonly number[] {
 const firstUnlike = (a: readonly number[], b: readonly number[]): number =>
   a.map((rank, i) => rank - b[i]!).find((apart) => apart !== 0) ?? 0;
 
+/** A construction as it is begun for a question. */
+const asIn = ({ name }: Construction, question: Omit<Question, 'straight'>): DesignInput =>
+  begunIn({ version: 1, construction: name, ...question } as DesignInput);
+
 function answer(construction: Construction, question: Question): Suggestion | null {
   const { straight, ...asked } = question;
-  const plain = { version: 1, construction: construction.name, ...asked } as DesignInput;
-  // What is begun in millimetres has figures that are said in millimetres.
-  const common = begunIn(asked.graduation ?? '1/8 in', plain);
+  const common = asIn(construction, asked);
   const design = straight ? { ...common, tool: toolFor(common, { tool: common.tool, straight }) } : common;
   const read = readDesign(design);
   if (!read.ok) return null;
@@ -128,7 +130,7 @@ export function papersFor(
   papers: readonly { readonly width: Mm; readonly height: Mm }[],
 ): readonly PaperChoice[] {
   const patterns = HOLDERS.flatMap((construction) => {
-    const read = readDesign({ version: 1, construction: construction.name, ...question });
+    const read = readDesign(asIn(construction, question));
     if (!read.ok) return [];
     const { sized: result } = sizedFor(read.design);
     return result.ok
@@ -164,12 +166,7 @@ export function becomes(
   papers: readonly { readonly width: Mm; readonly height: Mm }[],
 ): readonly (PaperChoice & { readonly floor: { readonly width: number; readonly height: number } })[] {
   const designs = HOLDERS.flatMap((construction): Design[] => {
-    const read = readDesign({
-      version: 1,
-      construction: construction.name,
-      ...question,
-      blank: { width: mm(100), height: mm(100) },
-    });
+    const read = readDesign(asIn(construction, { ...question, blank: { width: mm(100), height: mm(100) } }));
     return read.ok ? [read.design] : [];
   });
   return papers

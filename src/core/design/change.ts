@@ -1,4 +1,5 @@
 import type { Design, DesignInput } from './design';
+import { begunIn } from './metric';
 
 /** Parts of a design document to lay over it; `options` are laid over one by one, undefined takes a value out, null all. */
 export type DesignChange = Partial<Omit<DesignInput, 'options' | 'construction' | 'version'>> & {
@@ -21,7 +22,8 @@ export function changedDesign(design: DesignInput, { options, ...fields }: Desig
   };
   for (const part of [merged, merged.options] as Record<string, unknown>[])
     for (const key of Object.keys(part)) if (part[key] === undefined) delete part[key];
-  return merged as DesignInput;
+  // Another holder is begun here.
+  return other ? begunIn(merged as DesignInput) : (merged as DesignInput);
 }
 
 /** The document that a design answers: everything it leaves open filled in, but for options that were not told. */

@@ -48,10 +48,15 @@ export function metricOptions(construction: string): Readonly<Record<string, Mm>
   );
 }
 
-/** A design, or a part's, as it is begun in these marks: in millimetres its usual lengths are written down; what it says stays. */
-export const begunIn = <T extends { readonly construction?: string; readonly options?: unknown }>(
-  marks: Graduation,
+/**
+ * A design, or a part's, as it is begun in these marks, or in its own: in millimetres its usual lengths are written down; what it
+ * says itself stays.
+ */
+export const begunIn = <
+  T extends { readonly construction?: string; readonly options?: unknown; readonly graduation?: Graduation },
+>(
   design: T,
+  marks: Graduation = design.graduation ?? '1/8 in',
 ): T =>
   unitsOf(marks) === 'in'
     ? design

@@ -71,26 +71,28 @@ export const liesOn = (
   (piece.width <= sheet.width + slack && piece.height <= sheet.height + slack) ||
   (piece.height <= sheet.width + slack && piece.width <= sheet.height + slack);
 
-/** Sizes photos are printed at. Common practice, no source. */
-const PHOTOS: readonly PaperSize[] = (
-  [
-    [3.5, 5],
-    [4, 6],
-    [5, 7],
-    [8, 10],
-  ] as const
-).map(([w, h]) => size(`photo-${w}`, `${w} × ${h} in photo`, inches(w), inches(h), 'common practice, no source'));
-const PHOTOS_IN_CM: readonly PaperSize[] = (
-  [
-    [9, 13],
-    [10, 15],
-    [13, 18],
-  ] as const
-).map(([w, h]) => size(`photo-${w}cm`, `${w} × ${h} cm photo`, mm(10 * w), mm(10 * h), 'common practice, no source'));
+/** Sizes photos are printed at, in inches and in centimetres. Common practice, no source. */
+const PHOTOS: readonly PaperSize[] = [
+  ...(
+    [
+      [3.5, 5],
+      [4, 6],
+      [5, 7],
+      [8, 10],
+    ] as const
+  ).map(([w, h]) => [`${w} × ${h} in`, inches(w), inches(h)] as const),
+  ...(
+    [
+      [9, 13],
+      [10, 15],
+      [13, 18],
+    ] as const
+  ).map(([w, h]) => [`${w} × ${h} cm`, mm(10 * w), mm(10 * h)] as const),
+].map(([name, w, h]) => size(`photo ${name}`, `${name} photo`, w, h, 'common practice, no source'));
 
 /** True for contents of the size of a photo: what keeps them must not harm one. */
 export const isPhotoSize = ({ width, height }: { width: number; height: number }): boolean =>
-  sizeNamed([...PHOTOS, ...PHOTOS_IN_CM], width, height, MEASURED) !== null;
+  sizeNamed(PHOTOS, width, height, MEASURED) !== null;
 
 /** The smallest paper sold that a piece can be cut from, or null. */
 export const smallestPaperFor = (piece: { width: number; height: number }): PaperSize | null =>

@@ -195,7 +195,8 @@ function timesOf({ piece, picture }: StepDraft, made: Made): number {
 }
 
 /** A book may be made one page after the other, all that is cut once cut. */
-const pageByPage = ({ design }: Plan): boolean => design.construction.does === 'gathers' && design.order === 'by-piece';
+export const pageByPage = ({ design }: Plan): boolean =>
+  design.construction.does === 'gathers' && design.order === 'by-piece';
 
 /** Steps that follow each other and are done as many times are done through for one, then again for each other. */
 function pageAgain(i: number, all: readonly (StepDraft & Pick<Step, 'phase'>)[], made: Made): string {

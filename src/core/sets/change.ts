@@ -1,4 +1,6 @@
 /** Changes of a set as a person makes them: each gives the set anew, and nothing else of it is touched. */
+import { begunIn, type DesignInput } from '../design';
+import type { Graduation } from '../length';
 import type { SetRemedy } from './checks';
 import type { SetPlan } from './plan-set';
 import { hasSize, type PartInput, type SetInput, type SetPaperInput } from './set';
@@ -52,16 +54,30 @@ export function holding(part: PartInput, hold: NonNullable<PartInput['holds']>[n
   return { ...(hold.fills ? part : sizeless(part)), holds: [...(part.holds ?? []), hold] };
 }
 
+/** A part as it is begun in these marks: see `begunIn` of a design. */
+const partBegunIn = (marks: Graduation = '1/8 in', part: PartInput): PartInput =>
+  part.design ? { ...part, design: begunIn(part.design as Partial<DesignInput>, marks) } : part;
+
+/** A set as it is begun in these marks. */
+export const setBegunIn = (marks: Graduation, set: SetInput): SetInput => ({
+  ...set,
+  graduation: marks,
+  parts: set.parts.map((part) => partBegunIn(marks, part)),
+});
+
 /** A part that goes into another: it tells the other’s size from then on, which needs none of its own any more. */
 export function withInside(set: SetInput, holder: string, inner: PartInput, hold: Partial<HeldInput> = {}): SetInput {
   const holds = (part: PartInput): PartInput =>
     part.id === holder ? holding(part, { part: inner.id, ...hold }) : part;
-  return { ...set, parts: [inner, ...set.parts.map(holds)] };
+  return { ...set, parts: [partBegunIn(set.graduation, inner), ...set.parts.map(holds)] };
 }
 type HeldInput = NonNullable<PartInput['holds']>[number];
 
 /** A part that another goes into, or that goes round it. */
-export const withOutside = (set: SetInput, outer: PartInput): SetInput => ({ ...set, parts: [...set.parts, outer] });
+export const withOutside = (set: SetInput, outer: PartInput): SetInput => ({
+  ...set,
+  parts: [...set.parts, partBegunIn(set.graduation, outer)],
+});
 
 /**
  * The set without a part. What took its size from it keeps the size it had, where it was planned; the last part stays.

@@ -1,5 +1,5 @@
-import { lengthSchema, type Graduation } from '../length';
-import { begunIn, type DesignInput } from '../design';
+import { lengthSchema } from '../length';
+import type { DesignInput } from '../design';
 import { hasSize, paperIdOf, type PartInput, type PartOutput, type SetInput, type SetPaperInput } from './set';
 
 /** Contents as another part tells them. */
@@ -178,12 +178,3 @@ export function setOf(design: DesignInput, name = ''): SetInput {
     ],
   } as SetInput;
 }
-
-/** A set as it is begun in these marks: see `begunIn` of a design. */
-export const setBegunIn = (marks: Graduation, set: SetInput): SetInput => ({
-  ...set,
-  graduation: marks,
-  parts: set.parts.map((part) =>
-    part.design ? { ...part, design: begunIn(marks, part.design as Partial<DesignInput>) } : part,
-  ),
-});

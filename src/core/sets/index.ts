@@ -14,7 +14,7 @@ export {
   type SetPaperInput,
 } from './set';
 export { readSet, type SetResult } from './read';
-export { designOf, setBegunIn, setOf, withDesign } from './design-of';
+export { designOf, setOf, withDesign } from './design-of';
 export { heldBy, planSet, type PlannedPart, type Planner, type SetPlan } from './plan-set';
 export { alike, onEachOther, together, type Outside } from './outside';
 export { setChecks, type SetCheck, type SetRemedy } from './checks';
@@ -31,7 +31,7 @@ export {
 } from './cut-list';
 export { partSteps } from './order';
 export { setsDone, stepsAt, walkOf, withOwnWays, type DoneAgain, type OwnWay, type Stop, type WayOfWork } from './walk';
-export { freeId, withInside, withOutside, withoutPart, withPaper, withPart, withRemedy } from './change';
+export { freeId, setBegunIn, withInside, withOutside, withoutPart, withPaper, withPart, withRemedy } from './change';
 export { outermost, withSetInside, withSetOutside } from './join';
 export { copiesSaid, stopWords, type StopWords } from './stop-words';
 export { minutesOf, paceOf, type Finished } from './time';

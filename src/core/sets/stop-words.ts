@@ -1,4 +1,5 @@
 /** What a stop says: all that is done in one go, for all its copies. */
+import type { Action } from '../making';
 import type { RulerReading } from '../tools';
 import { listed } from '../text';
 import { minutesOf } from './time';
@@ -7,8 +8,12 @@ import { stepsAt, type Stop } from './walk';
 export interface StopWords {
   /** For which copies: `All 24`, `Copies 3 and 7, again`; null where there is one. */
   readonly who: string | null;
-  /** What is done, a sentence or two each. */
-  readonly texts: readonly string[];
+  /** What is done there, each kind once; how the sheet is turned is none. */
+  readonly actions: readonly Action[];
+  /** How the sheet is laid for it, what is done, what follows: a sentence or two each. */
+  readonly first: readonly string[];
+  readonly text: string;
+  readonly follows: readonly string[];
   readonly how: readonly string[];
   /** In which rhythm, where glue asks for one. */
   readonly rhythm: string | null;
@@ -53,14 +58,18 @@ const unlike = (all: readonly (string | undefined)[]): readonly string[] => [
 /** @param of copies there are of the part */
 export function stopWords(stop: Stop, of: number): StopWords {
   const { copies, again } = stop;
-  const inTurn = copies.length > 1 && rhythmOf(stop) !== null;
-  const who = of === 1 ? null : `${copiesSaid(copies, of)}${again ? ', again' : ''}${inTurn ? ', one by one' : ''}`;
+  const rhythm = rhythmOf(stop);
+  const who = of === 1 ? null : `${copiesSaid(copies, of)}${again ? ', again' : ''}${rhythm ? ', one by one' : ''}`;
   const all = stepsAt(stop);
+  const actions = [...new Set(all.flatMap(({ action }) => (action === 'turn' ? [] : action)))];
   return {
     who,
-    texts: all.map(({ text }) => text),
+    actions: actions.length > 0 ? actions : [stop.step.action],
+    first: (stop.first ?? []).map(({ text }) => text),
+    text: stop.step.text,
+    follows: (stop.follows ?? []).map(({ text }) => text),
     how: unlike(all.map(({ how }) => how)),
-    rhythm: rhythmOf(stop),
+    rhythm,
     cautions: unlike(all.map(({ caution }) => caution)),
     readings: all.flatMap(({ readings }) => readings),
   };

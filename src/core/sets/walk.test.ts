@@ -79,7 +79,9 @@ describe('the way through a make', () => {
     const glue = walk[7]!;
     expect(stopWords(glue, 6)).toMatchObject({
       who: 'All 6, one by one',
-      texts: [expect.stringMatching(/^Glue the bottom flap/), expect.stringMatching(/^Fold the bottom flap/)],
+      actions: ['glue', 'fold'],
+      text: expect.stringMatching(/^Glue the bottom flap/),
+      follows: [expect.stringMatching(/^Fold the bottom flap/)],
       rhythm:
         'Glue one and join it, lay it by, then take the next. All 6 lie under the book; the last comes out after 10 minutes.',
     });
@@ -87,6 +89,32 @@ describe('the way through a make', () => {
     const [one, six] = [1, 6].map((copies) => minutesOf(walkOf(card(), say, copies, 'by-setting')));
     expect(six).toBeGreaterThan(2 * one!);
     expect(six).toBeLessThan(6 * one!);
+  });
+
+  test('how a pile is laid down is told before what is done to it, and a book made page by page is told page by page', () => {
+    const packet = alone({
+      version: 1,
+      construction: 'packet',
+      contents: { width: '3 in', height: '4 in' },
+      tool: { kind: 'ruler' },
+    });
+    const laid = walkOf(packet, say, 4, 'by-setting').find(({ first }) => first !== undefined)!;
+    expect(stopWords(laid, 4)).toMatchObject({
+      who: 'All 4',
+      actions: ['mark'],
+      first: [expect.stringMatching(/lay the sheet down with edge 2/)],
+      text: expect.stringMatching(/with edge 2 near you, mark/),
+    });
+    const album = (order: string): readonly Stop[] =>
+      walkOf(
+        alone({ version: 1, construction: 'flap-album', contents: { width: '4 in', height: '6 in' }, order }),
+        say,
+        3,
+        'by-setting',
+      ).filter(({ step }) => step.phase === 'fold');
+    expect(album('by-piece').length).toBeGreaterThan(0);
+    expect(album('by-piece').every(({ copies, follows }) => copies.length === 1 && !follows)).toBe(true);
+    expect(album('by-operation').every(({ copies }) => copies.length === 3)).toBe(true);
   });
 
   test('of many that dry under a book ten lie there at once, and the first is dry or it is waited for', () => {

@@ -1,6 +1,6 @@
 /** The way through a make: stop after stop, each a step of a part and the copies it is done for. */
 import type { Say } from '../length';
-import type { Step } from '../making';
+import { pageByPage, type Step } from '../making';
 import type { Plan } from '../plan';
 import { partSteps, runsOf } from './order';
 import type { PlannedPart, SetPlan } from './plan-set';
@@ -102,20 +102,26 @@ const stopsOf = (part: string, steps: readonly Step[], copies: readonly number[]
         copies,
       }));
 
+/** Each of these copies step by step, one after the other. */
+const oneByOne = (part: string, steps: readonly Step[], copies: readonly number[]): readonly Stop[] =>
+  copies.flatMap((copy) => steps.map((step): Stop => ({ part, step, copies: [copy] })));
+
 /** The way through the make of so many sets, in the order of all that waits for something else. */
 export function walkOf(planned: SetPlan, say: Say, copies: number, way: WayOfWork): Stop[] {
   const sets = Math.max(1, Math.floor(copies));
-  const quantityOf = (part: string): number => planned.set.parts.find(({ id }) => id === part)!.quantity;
+  const partOf = (id: string): PlannedPart => planned.parts.find(({ part }) => part.id === id)!;
   /** Copies of a part that so many sets take, those of the sets before left out. */
-  const copiesOf = (part: string, from: number, to: number): readonly number[] => {
-    const each = quantityOf(part);
+  const copiesOf = (id: string, from: number, to: number): readonly number[] => {
+    const each = partOf(id).part.quantity;
     return Array.from({ length: each * (to - from) }, (_, i) => each * from + i + 1);
   };
-  const one = (part: string, steps: readonly Step[]): Stop[] =>
-    copiesOf(part, 0, sets).flatMap((copy) => steps.map((step): Stop => ({ part, step, copies: [copy] })));
   const runs = runsOf(planned, say);
   const bySetting = (from: number, to: number): Stop[] =>
-    runs.flatMap(({ part, steps }) => stopsOf(part, steps, copiesOf(part, from, to)));
+    runs.flatMap(({ part, phase, steps }) => {
+      // A book whose pages follow each other says itself which steps come again.
+      const told = phase === 'fold' && pageByPage(partOf(part).plan) ? oneByOne : stopsOf;
+      return told(part, steps, copiesOf(part, from, to));
+    });
   switch (way) {
     case 'by-setting':
       return bySetting(0, sets);
@@ -125,20 +131,12 @@ export function walkOf(planned: SetPlan, say: Say, copies: number, way: WayOfWor
       return runs.flatMap(({ part, phase, steps }) =>
         phase === 'cut'
           ? steps.map((step): Stop => ({ part, step, copies: copiesOf(part, 0, sets) }))
-          : one(part, steps),
+          : oneByOne(part, steps, copiesOf(part, 0, sets)),
       );
     case 'one-by-one': {
       // A part may be begun before what goes into it, and is finished after it: in the order in which they are finished.
       const ended = [...new Set([...runs].reverse().map(({ part }) => part))].reverse();
-      return ended.flatMap((part) =>
-        one(
-          part,
-          partSteps(
-            planned.parts.find((other) => other.part.id === part)!,
-            say,
-          ),
-        ),
-      );
+      return ended.flatMap((part) => oneByOne(part, partSteps(partOf(part), say), copiesOf(part, 0, sets)));
     }
   }
 }

@@ -2,7 +2,7 @@ import { Segmented } from 'antd';
 import { useCallback, useMemo, useState } from 'react';
 import { cutListOf, type PaperCuts, type SetPlan } from '@/core/sets';
 import type { Project } from '@/data/db';
-import { isExample } from '@/data/examples';
+import { cameWithApp } from '@/data/examples';
 import { keepCopies } from '@/data/projects';
 import { CutPlan } from '../cutting/CutPlan';
 import { needOn } from '../cutting/needOn';
@@ -61,7 +61,6 @@ function ByPaper({ id, name, plan, cuts }: ByPaperProps) {
       )}
       <OnePaper
         key={shown.paper}
-        id={id}
         // The first paper is cut on the project’s own table, each other on one beside it.
         table={shown === cuts[0] ? id : `${id}/${shown.paper}`}
         name={cuts.length > 1 ? `${name}, ${nameOf(shown.paper)}` : name}
@@ -75,7 +74,6 @@ function ByPaper({ id, name, plan, cuts }: ByPaperProps) {
 }
 
 interface OnePaperProps {
-  readonly id: string;
   readonly table: string;
   readonly name: string;
   readonly plan: SetPlan;
@@ -85,17 +83,16 @@ interface OnePaperProps {
 }
 
 /** What is cut of one paper. */
-function OnePaper({ id, table: tableId, name, plan, cuts, project, copies }: OnePaperProps) {
+function OnePaper({ table: tableId, name, plan, cuts, project, copies }: OnePaperProps) {
   const several = plan.set.parts.length > 1;
-  const example = isExample(project);
+  const example = cameWithApp(project);
   const need = useMemo(
     (): Omit<NeedOnPaper, 'copies'> => ({ name, example, ...needOn(plan, cuts) }),
     [plan, cuts, name, example],
   );
   const needsFor = useCallback((): NeedOnPaper[] => [{ ...need, copies }], [need, copies]);
   const table = useCuttingTable(tableId, needsFor);
-  const own = useCuttingTable(id, needsFor);
-  if (!table || !own) return <Waiting what="Laying out the cutting table" />;
+  if (!table) return <Waiting what="Laying out the cutting table" />;
   return (
     <>
       <label className={styles.copies}>
@@ -109,7 +106,7 @@ function OnePaper({ id, table: tableId, name, plan, cuts, project, copies }: One
           value={copies}
           onChange={(n) => {
             keepCopies(project, n);
-            own.save({ step: 0 });
+            table.save({ step: 0 });
           }}
         />
       </label>

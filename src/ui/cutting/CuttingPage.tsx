@@ -9,7 +9,7 @@ import { inches, mm } from '@/core/length';
 import { cutListOf } from '@/core/sets';
 import { TABLE } from '@/data/cuttings';
 import type { CuttingRecord, Project } from '@/data/db';
-import { isExample } from '@/data/examples';
+import { cameWithApp } from '@/data/examples';
 import { keepCopies, shelfAndBin } from '@/data/projects';
 import { Boundary } from '../parts/Boundary';
 import { plannedSet } from '../parts/plans';
@@ -34,7 +34,7 @@ type Takes = Omit<NeedOnPaper, 'copies'>;
 /** What a project takes, paper by paper; one that cannot be worked out takes no sheet, and the others go on. */
 function takesOf(project: Project): readonly Takes[] {
   const { name, set } = project;
-  const example = isExample(project);
+  const example = cameWithApp(project);
   const whole = plannedSet(set);
   if (!('plan' in whole)) return [];
   const { plan } = whole;
@@ -148,12 +148,10 @@ function WhatToCut({ table, shelf }: WhatToCutProps) {
                 max={500}
                 precision={0}
                 value={copies}
+                disabled={!project}
                 onChange={(n) => {
                   if (project) keepCopies(project, n);
-                  save({
-                    needs: needs.map((need) => (need.projectId === projectId ? { ...need, copies: n } : need)),
-                    step: 0,
-                  });
+                  save({ step: 0 });
                 }}
               />
               <Button

@@ -40,7 +40,7 @@ interface MakeProps {
 /** What the keyboard, or a foot pedal, does during a make. */
 const KEY_LINES: readonly KeyLine[] = [
   ['→ Page Down Space', 'Next step'],
-  ['← Page Up', 'A step back'],
+  ['← Page Up', 'A step back; twice, where a step was done for several copies'],
   ['E', 'Which edge was I on?'],
   ['S', 'Read the steps out, or stop'],
   ['W', 'That went wrong'],
@@ -227,7 +227,7 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
 
 /** What is read out of a stop, in words a voice says well. */
 function spoken(stop: Stop, of: number): string {
-  const { who, texts, how, rhythm, cautions } = stopWords(stop, of);
-  const said = texts.flatMap((text, i) => [...(i > 0 ? ['Then:'] : []), text]);
-  return saidOut([who && `${who}.`, ...said, rhythm, ...how, ...cautions].filter(Boolean).join(' '));
+  const { who, first, text, follows, how, rhythm, cautions } = stopWords(stop, of);
+  const then = follows.flatMap((next) => ['Then:', next]);
+  return saidOut([who && `${who}.`, ...first, text, ...then, rhythm, ...how, ...cautions].filter(Boolean).join(' '));
 }

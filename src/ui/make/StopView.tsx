@@ -6,7 +6,7 @@ import { partNamed, type Made } from '@/core/plan';
 import type { Design } from '@/core/design';
 import type { RulerReading } from '@/core/tools';
 import { stopWords, type Stop } from '@/core/sets';
-import { listed, uncapitalised } from '@/core/text';
+import { capitalised, listed, uncapitalised } from '@/core/text';
 import { StepPicture } from '../bench/StepPicture';
 import { RulerCloseUp } from '../draw/RulerCloseUp';
 import { useSize } from '../draw/useSize';
@@ -47,7 +47,7 @@ const READ_ON: Record<RulerReading['on'], string> = {
 export function StopView({ at, stop, of, made, design, part, beware, swipe }: StopViewProps) {
   const { step } = stop;
   const { picture } = step;
-  const { who, texts, how, rhythm, cautions, readings } = stopWords(stop, of);
+  const { who, actions, first, text, follows, how, rhythm, cautions, readings } = stopWords(stop, of);
   const folds = picture.kind !== 'flat' && !picture.before && !picture.done && step.action !== 'punch';
   const several = made.pieces.length + made.layers.length > 1;
   const words = useRef<HTMLDivElement>(null);
@@ -60,15 +60,7 @@ export function StopView({ at, stop, of, made, design, part, beware, swipe }: St
       <section className={styles.words} aria-live="polite" aria-label="What to do">
         <div ref={words} className={styles.scroll}>
           <h1>
-            {[
-              ...new Set(
-                [step, ...(stop.follows ?? [])].flatMap(({ action }) =>
-                  action === 'turn' ? [] : ACTION_TITLE[action],
-                ),
-              ),
-            ]
-              .map((title, i) => (i === 0 ? title : uncapitalised(title)))
-              .join(', ') || ACTION_TITLE[step.action]}
+            {capitalised(actions.map((action) => uncapitalised(ACTION_TITLE[action])).join(', '))}
             {(several || part) && (
               <span className={styles.piece}>
                 {' '}
@@ -76,11 +68,19 @@ export function StopView({ at, stop, of, made, design, part, beware, swipe }: St
               </span>
             )}
           </h1>
-          {texts.map((text, i) => (
-            <p key={i} data-needed className={i === 0 ? styles.text : styles.then}>
-              {i === 0 && who && <strong>{who}: </strong>}
-              {i > 0 && <strong>Then </strong>}
-              <Words>{i > 0 ? uncapitalised(text) : text}</Words>
+          {first.map((laid) => (
+            <p key={laid} data-needed className={styles.then}>
+              <Words>{laid}</Words>
+            </p>
+          ))}
+          <p data-needed className={styles.text}>
+            {who && <strong>{who}: </strong>}
+            <Words>{text}</Words>
+          </p>
+          {follows.map((next) => (
+            <p key={next} data-needed className={styles.then}>
+              <strong>Then </strong>
+              <Words>{uncapitalised(next)}</Words>
             </p>
           ))}
           {picture.kind === 'flat' && !picture.glued && step.phase === 'flat' && (
@@ -88,9 +88,9 @@ export function StopView({ at, stop, of, made, design, part, beware, swipe }: St
               <strong>Edge {picture.near}</strong> near you, <strong>edge {leftOf(picture.near)}</strong> on the left
             </p>
           )}
-          {beware.map((text) => (
-            <p key={text} data-needed className={styles.beware}>
-              {text}
+          {beware.map((told) => (
+            <p key={told} data-needed className={styles.beware}>
+              {told}
             </p>
           ))}
           {/* Before the ruler: on a phone what comes after it is out of sight. */}
@@ -124,7 +124,7 @@ export function StopView({ at, stop, of, made, design, part, beware, swipe }: St
         {folds ? (
           <Folding key={at} made={made} design={design} step={step} />
         ) : (
-          <Flat at={at} stop={stop} made={made} design={design} />
+          <Flat stop={stop} made={made} design={design} />
         )}
       </section>
     </div>
@@ -169,7 +169,7 @@ function Readings({ readings }: { readonly readings: readonly RulerReading[] }) 
 }
 
 /** The sheet on the table, in its tool; what is part-folded as it lies, with its glue. */
-function Flat({ stop, made, design }: Pick<StopViewProps, 'at' | 'stop' | 'made' | 'design'>) {
+function Flat({ stop, made, design }: Pick<StopViewProps, 'stop' | 'made' | 'design'>) {
   const { step } = stop;
   const { picture } = step;
   const frame = useRef<HTMLDivElement>(null);

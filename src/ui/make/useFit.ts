@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useLayoutEffect, useState, type RefObject } from 'react';
+import { useCallback, useLayoutEffect, useState, type RefObject } from 'react';
 
 /** Type is set smaller in these steps until what is needed is in sight; smaller than the last nobody reads at arm's length. */
 const SCALES = [1, 0.9, 0.8, 0.7] as const;
@@ -33,26 +33,21 @@ export function useFit(
       look();
     };
     fit();
+    let gone = false;
+    // Type that comes later is wider or narrower than what it was fitted with.
+    void document.fonts?.ready.then(() => !gone && fit());
     node.addEventListener('scroll', look, { passive: true });
-    if (typeof ResizeObserver === 'undefined') return () => node.removeEventListener('scroll', look);
     // The panel is as high as what it holds, up to a bound: the screen itself tells when there is more room.
     window.addEventListener('resize', fit);
-    const watching = new ResizeObserver(look);
-    for (const child of node.children) watching.observe(child);
-    return () => {
-      node.removeEventListener('scroll', look);
-      window.removeEventListener('resize', fit);
-      watching.disconnect();
-    };
-  }, [panel, key]);
-  useEffect(() => {
-    // Type that came later is wider or narrower than what it was fitted with.
-    let gone = false;
-    void document.fonts?.ready.then(() => !gone && window.dispatchEvent(new Event('resize')));
+    const watching = typeof ResizeObserver === 'undefined' ? null : new ResizeObserver(look);
+    for (const child of node.children) watching?.observe(child);
     return () => {
       gone = true;
+      node.removeEventListener('scroll', look);
+      window.removeEventListener('resize', fit);
+      watching?.disconnect();
     };
-  }, []);
+  }, [panel, key]);
   const down = useCallback(() => panel.current?.scrollBy({ top: panel.current.clientHeight - 40 }), [panel]);
   return { more, down };
 }

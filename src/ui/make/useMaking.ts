@@ -10,6 +10,7 @@ import {
   paceOf,
   partSteps,
   setsDone,
+  stepsAt,
   walkOf,
   withOwnWays,
   type DoneAgain,
@@ -168,10 +169,10 @@ function useBeware(stop: Stop | undefined, design: Design): readonly string[] {
   const helps = odds && rulerHelps(odds);
   const { tool } = design;
   const setting = (at: Mm): string => say(tool.kind === 'envelope-board' ? mm(at - tool.offset) : at);
-  const told = [
-    warningAt(stop.step, design.construction.name, misreads),
-    most && careAt(stop.step, most),
-    helps && rulerAt(stop.step, helps, setting),
-  ];
-  return told.filter((one) => one !== null);
+  const told = stepsAt(stop).flatMap((step) => [
+    warningAt(step, design.construction.name, misreads),
+    most && careAt(step, most),
+    helps && rulerAt(step, helps, setting),
+  ]);
+  return [...new Set(told.filter((one) => one !== null))];
 }

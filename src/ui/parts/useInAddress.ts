@@ -40,14 +40,18 @@ export function useInAddress(name: string, usual = ''): readonly [now: string, s
     // Somebody went back, or followed a link.
     setNow(stands);
   }, [told, name, usual]);
+  const write = useCallback((): void => {
+    const { current } = writing;
+    if (current.timer !== null) window.clearTimeout(current.timer);
+    current.timer = null;
+    if (current.waits === null) return;
+    current.at = performance.now();
+    current.written = current.waits;
+    current.waits = null;
+    writeInAddress(name, current.written, usual);
+  }, [name, usual]);
   useEffect(() => {
     const { current } = writing;
-    const write = (): void => {
-      if (current.timer !== null) window.clearTimeout(current.timer);
-      current.timer = null;
-      if (current.waits !== null) writeInAddress(name, (current.written = current.waits), usual);
-      current.waits = null;
-    };
     window.addEventListener('pagehide', write);
     // Before a link is followed: written while the router is on its way, the address would call it back.
     window.addEventListener('click', write, true);
@@ -58,23 +62,15 @@ export function useInAddress(name: string, usual = ''): readonly [now: string, s
       if (current.timer !== null) window.clearTimeout(current.timer);
       current.timer = null;
     };
-  }, [name, usual]);
+  }, [write]);
   const set = useCallback(
     (value: string): void => {
       setNow(value);
       const { current } = writing;
       current.waits = value;
-      current.timer ??= window.setTimeout(
-        () => {
-          current.timer = null;
-          current.at = performance.now();
-          if (current.waits !== null) writeInAddress(name, (current.written = current.waits), usual);
-          current.waits = null;
-        },
-        Math.max(0, current.at + APART - performance.now()),
-      );
+      current.timer ??= window.setTimeout(write, Math.max(0, current.at + APART - performance.now()));
     },
-    [name, usual],
+    [write],
   );
   return [now, set];
 }

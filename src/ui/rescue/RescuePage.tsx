@@ -3,7 +3,7 @@
 import { Alert, Button, Progress } from 'antd';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
-import { stepOf, type Graduation } from '@/core/length';
+import { stepOf, usualMarks, type Graduation } from '@/core/length';
 import { several } from '@/core/text';
 import type { MakeRecord, Project } from '@/data/db';
 import { shelfAndBin } from '@/data/projects';
@@ -82,7 +82,7 @@ function WentWrong({ form, projectId, aside, vanished, shelf }: WentWrongProps) 
   const source = aside?.make ?? project;
   const [own = UNITS.fallback] = useSetting(UNITS);
   const units = source?.units ?? own;
-  const graduation = (source?.set.graduation as Graduation | undefined) ?? (own === 'in' ? '1/8 in' : '1 mm');
+  const graduation = (source?.set.graduation as Graduation | undefined) ?? usualMarks(own);
   return (
     <InUnits units={units} graduation={graduation}>
       <main className={styles.rescue}>

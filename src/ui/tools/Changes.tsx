@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { formatLength, mm } from '@/core/length';
+import { formatLength, mm, usualMarks } from '@/core/length';
 import { CARDS } from '@/core/design';
 import { sizeChart, type ChartLine } from '@/core/choosing';
 import { toolOf } from '@/core/tools';
@@ -10,7 +10,7 @@ import styles from './Tools.module.css';
 /** What the new figures change for a few cards, before they are taken. */
 export function Changes({ board, next }: { readonly board: OwnBoard; readonly next: OwnBoard }) {
   const { units } = useUnits();
-  const graduation = units === 'in' ? '1/8 in' : '1 mm';
+  const graduation = usualMarks(units);
   const [before, after] = useMemo(() => {
     const cards = CARDS.slice(1, 6).map(({ title, width, height }) => ({
       name: title,

@@ -4,7 +4,7 @@ import { PrinterOutlined } from '@ant-design/icons';
 import { Button, Select } from 'antd';
 import { useMemo } from 'react';
 import { z } from '@/core/text/zod';
-import { GRADUATIONS, mm, type Graduation, type Units, sayer } from '@/core/length';
+import { GRADUATIONS, mm, usualMarks, type Graduation, type Units, sayer } from '@/core/length';
 import { CARDS } from '@/core/design';
 import { checkSentence } from '@/core/checks';
 import { sizeChart, type ChartCard, type ChartLine } from '@/core/choosing';
@@ -30,7 +30,7 @@ import styles from './Tools.module.css';
 
 /** A chart to begin with: the usual cards, the construction's own ease. */
 const FIRST = (units: Units): ChartSetting => ({
-  graduation: units === 'in' ? '1/8 in' : '1 mm',
+  graduation: usualMarks(units),
   ease: {},
   cards: CARDS.map(({ title, width, height }) => ({ name: title, width, height, thickness: mm(0) })),
 });

@@ -5,7 +5,7 @@ import { Link } from '../parts/Link';
 import { useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { z } from '@/core/text/zod';
-import { inches, mm } from '@/core/length';
+import { inches, mm, usualMarks } from '@/core/length';
 import type { Blank } from '@/core/pattern';
 import { boardsOf, COMMON_BOARD, planTool, type Toolbox } from '@/core/tools';
 import type { Project } from '@/data/db';
@@ -128,7 +128,7 @@ function Freely({ toolbox, named }: { readonly toolbox: Toolbox; readonly named:
   const own = boards.find((one) => one.own.id === (chosen ?? board)) ?? boards[0];
   const blank: Blank = { width: mm(size.width), height: mm(size.height) };
   return (
-    <InUnits units={units} graduation={units === 'in' ? '1/8 in' : '1 mm'}>
+    <InUnits units={units} graduation={usualMarks(units)}>
       <div className={styles.chartSettings}>
         <Select
           aria-label="Board"

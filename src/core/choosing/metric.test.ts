@@ -1,9 +1,18 @@
 /** Things begun in millimetres: their usual lengths are figures a workshop says, and nothing is wrong that is right in inches. */
 import { CONSTRUCTIONS } from '../constructions';
-import { begunIn, constructionOptions, metricOptions, readDesign, saidInMetric, type DesignInput } from '../design';
+import {
+  begunIn,
+  changedDesign,
+  constructionOptions,
+  metricOptions,
+  readDesign,
+  saidInMetric,
+  type DesignInput,
+} from '../design';
 import { inches } from '../length';
 import { planFor } from '../plan';
-import { checksOf } from '.';
+import { checksOf } from '../checks';
+import { suggest } from '.';
 
 test('a length as it is said in millimetres', () => {
   // Common practice, no source: a quarter inch is told as 6 mm, half an inch as 12, an inch as 25.
@@ -41,7 +50,7 @@ test.each(CONSTRUCTIONS.map(({ name }) => [name] as const))(
       { width: '148 mm', height: '105 mm', thickness: '2 mm' },
     ]) {
       const design: DesignInput = { version: 1, construction, contents, graduation: '1 mm', tool: { kind: 'ruler' } };
-      const [before, after] = [level(design), level(begunIn('1 mm', design))];
+      const [before, after] = [level(design), level(begunIn(design))];
       const worse = [...after].filter(([id, now]) => (now === 'fail' || now === 'warn') && before.get(id) !== now);
       expect(worse).toEqual([]);
     }
@@ -55,6 +64,23 @@ test('what a design says itself stays, and in inches nothing is written', () => 
     contents: { width: '90 mm', height: '130 mm' },
     options: { tab: '9 mm' },
   };
-  expect(begunIn('1/8 in', design)).toBe(design);
-  expect(begunIn('1 mm', design).options).toMatchObject({ tab: '9 mm', frontDrop: 12, closingFlap: 25 });
+  expect(begunIn(design)).toBe(design);
+  expect(begunIn(design, '1 mm').options).toMatchObject({ tab: '9 mm', frontDrop: 12, closingFlap: 25 });
+});
+
+test('whatever begins a holder begins it so: another one on the bench, one more in a set; a change of marks begins none', () => {
+  const tabs: DesignInput = {
+    version: 1,
+    construction: 'tab-envelope',
+    contents: { width: '90 mm', height: '130 mm' },
+    graduation: '1 mm',
+  };
+  expect(changedDesign(tabs, { construction: 'packet', options: null }).options).toMatchObject({ hem: 6 });
+  expect(changedDesign(tabs, { graduation: '0.5 mm' }).options).toEqual({});
+  const inches = changedDesign(tabs, { graduation: '1/8 in' });
+  expect(changedDesign(inches, { construction: 'packet', options: null }).options).toEqual({});
+  for (const construction of CONSTRUCTIONS) {
+    const [found] = suggest({ contents: tabs.contents, graduation: '1 mm' }, [construction]);
+    expect(found?.design.options ?? metricOptions(construction.name)).toMatchObject(metricOptions(construction.name));
+  }
 });
