@@ -14,7 +14,7 @@ const SIZES: readonly { name: string; width: number; height: number; holders: re
     name: 'phone',
     width: 390,
     height: 844,
-    holders: ['demo-6', 'demo-12', ...(THOROUGH ? ['demo-1', 'demo-7', 'demo-15'] : [])],
+    holders: ['demo-6', 'demo-12', ...(THOROUGH ? ['demo-1', 'demo-7', 'demo-10', 'demo-15'] : [])],
   },
 ];
 

@@ -134,13 +134,22 @@ const piecesOf = ({ piece, alike = [] }: Pick<Step, 'piece' | 'alike'>): readonl
 
 type Phased = StepDraft & Pick<Step, 'phase'>;
 
+/** Pieces that are named before what is done to them. */
+const pieceSaid = (names: readonly string[]): string => `${capitalised(listed(names))}: `;
+
+/** What a step says where its piece stands over it. */
+export function unnamed(step: Pick<Step, 'piece' | 'alike' | 'text'>): string {
+  const said = pieceSaid(piecesOf(step));
+  return step.text.startsWith(said) ? capitalised(step.text.slice(said.length)) : step.text;
+}
+
 /** Where there are several pieces, flat work names its own, and every one that is worked on alike. */
 function named<T extends Phased>(draft: T, made: Made): T {
   if (draft.phase !== 'flat' || draft.picture.kind !== 'flat' || !hasSeveral(made)) return draft;
   const names = piecesOf(draft);
   const said = draft.text.toLowerCase();
   if (names.every((name) => said.includes(name.toLowerCase()))) return draft;
-  return { ...draft, text: `${capitalised(listed(names))}: ${uncapitalised(draft.text)}` };
+  return { ...draft, text: `${pieceSaid(names)}${uncapitalised(draft.text)}` };
 }
 
 /** Edges that steps name are numbered first, in pencil, as the sheet lies. */

@@ -1,5 +1,5 @@
 /** What a stop says: all that is done in one go, for all its copies. */
-import type { Action } from '../making';
+import { unnamed, type Action } from '../making';
 import type { RulerReading } from '../tools';
 import { listed } from '../text';
 import { minutesOf } from './time';
@@ -65,9 +65,10 @@ export function stopWords(stop: Stop, of: number): StopWords {
   return {
     who,
     actions: actions.length > 0 ? actions : [stop.step.action],
-    first: (stop.first ?? []).map(({ text }) => text),
+    // The piece is named where the work is told, once.
+    first: (stop.first ?? []).map(unnamed),
     text: stop.step.text,
-    follows: (stop.follows ?? []).map(({ text }) => text),
+    follows: (stop.follows ?? []).map(unnamed),
     how: unlike(all.map(({ how }) => how)),
     rhythm,
     cautions: unlike(all.map(({ caution }) => caution)),

@@ -102,8 +102,9 @@ describe('the way through a make', () => {
     expect(stopWords(laid, 4)).toMatchObject({
       who: 'All 4',
       actions: ['mark'],
-      first: [expect.stringMatching(/lay the sheet down with edge 2/)],
-      text: expect.stringMatching(/with edge 2 near you, mark/),
+      first: [expect.stringMatching(/^Lay the sheet down with edge 2/)],
+      text: expect.stringMatching(/^Back: with edge 2 near you, mark/),
+      follows: [expect.stringMatching(/^Turn the sheet/)],
     });
     const album = (order: string): readonly Stop[] =>
       walkOf(

@@ -5,7 +5,7 @@ const SCALES = [1, 0.9, 0.8, 0.7] as const;
 /** So much of a line may be cut off unseen, px. */
 const SLACK = 3;
 /** The line that says that there is more, px. */
-const MORE = 36;
+const MORE = 44;
 
 /**
  * Sets the type of what scrolls in a panel so that everything marked `data-needed` in it is seen without scrolling, where it can be. Says whether

@@ -41,6 +41,9 @@ const RAIL = 14;
 
 /** Breadth of the tag that names an edge, px: scores have circled numbers, edges have tags. */
 const TAG = 52;
+/** The same where there is room for its number alone: on a sheet where the tags of two edges that meet would run into each other. */
+const SHORT_TAG = 20;
+const SMALL = 2 * TAG;
 /** A sheet narrower than this, px, has no room for the numbers of its edges. */
 const NARROW = 84;
 
@@ -237,21 +240,22 @@ function EdgeNumbers({
   readonly at: (p: Point) => readonly [number, number];
 }) {
   // On a narrow strip four numbers would run together: there they stand outside.
-  const narrow = Math.min(blank.width, blank.height) * scale < NARROW;
+  const least = Math.min(blank.width, blank.height) * scale;
+  const narrow = least < NARROW;
+  const wide = least < SMALL ? SHORT_TAG : TAG;
   return (
     <g>
       {([1, 2, 3, 4] as const).map((edge) => {
         // Past the middle, where notches and marks seldom are.
         const along = edgeLength(blank, edge) * (narrow ? 0.5 : 0.86);
         const beside = (edge - near + 4) % 2 === 1;
-        const [cx, cy] = at(inFrom(blank, edge, along, (narrow ? -17 : beside ? TAG / 2 + 5 : 15) / scale));
+        const [cx, cy] = at(inFrom(blank, edge, along, (narrow ? -17 : beside ? wide / 2 + 5 : 15) / scale));
         const role = edge === near ? styles.nearEdge : edge === leftOf(near) ? styles.leftEdge : styles.edge;
-        const wide = narrow ? 20 : TAG;
         return (
           <g key={edge} className={role}>
             <rect x={cx - wide / 2} y={cy - 10} width={wide} height={20} rx={4} />
             <text x={cx} y={cy + 5} textAnchor="middle">
-              {narrow ? edge : `edge ${edge}`}
+              {wide < TAG ? edge : `edge ${edge}`}
             </text>
           </g>
         );
