@@ -249,7 +249,7 @@ describe('makes', () => {
   const project = { id: 'p', ...card };
 
   const begun = async (copies: number, way: MakeRecord['way'] = 'together'): Promise<MakeRecord> =>
-    (await db.makes.get(await beginMake(project, copies, way, 30)))!;
+    (await db.makes.get(await beginMake(project, copies, way, [], 30)))!;
 
   test('a make keeps what was decided when it began, and where it was left', async () => {
     const make = await begun(6);

@@ -47,10 +47,28 @@ export interface MakeRecord {
   readonly spoiled: readonly SpoiledSheet[];
   /** Copies that go their own way since, or for which something is done again, as it was asked for. Left out where none is. */
   readonly ways?: readonly (TakenWay | DoneAgain)[];
+  /** How its sheets were laid out when it began; left out where each blank is cut by itself. */
+  readonly laid?: readonly LaidForMake[];
   /** Minutes it takes by usual figures; left out in what older versions wrote. */
   readonly usual?: number;
   /** It was made to its end, not given up. */
   readonly finished?: boolean;
+}
+
+/** The sheets of one paper as they were laid out for a make. */
+export interface LaidForMake {
+  /** Its id in the set. */
+  readonly paper: string;
+  /** The cutting table it was laid on. */
+  readonly table: string;
+  readonly list: CutList;
+  readonly layout: Layout;
+  /** Which paper of the stash a sheet of the list is. */
+  readonly papers: readonly (readonly [sheet: string, paper: string])[];
+  /** The cutting that was carried out of it before the make began; empty where it is cut on the way. */
+  readonly cut: string;
+  /** The cutting by which the stash followed on the way. */
+  readonly followed?: string;
 }
 
 /** A way out that was taken for one copy, and how many stops were behind then. */

@@ -1,7 +1,8 @@
 import type { Units } from '@/core/length';
 import type { DesignInput } from '@/core/design';
-import type { Finished, SetInput, WayOfWork } from '@/core/sets';
-import { db, type MakeRecord, type Project, type SpoiledSheet, type TakenWay } from './db';
+import type { Finished, LaidPaper, SetInput, WayOfWork } from '@/core/sets';
+import { db, type LaidForMake, type MakeRecord, type Project, type SpoiledSheet, type TakenWay } from './db';
+import { markCut } from './cuttings';
 import { allKept, keep, readAll } from './keep';
 import { newId } from './newId';
 
@@ -10,6 +11,7 @@ export async function beginMake(
   project: { readonly id: string; readonly name: string; readonly units: Units; readonly set: SetInput },
   copies: number,
   way: WayOfWork,
+  laid: readonly LaidForMake[],
   usual: number,
 ): Promise<string> {
   const now = Date.now();
@@ -28,6 +30,7 @@ export async function beginMake(
     updatedAt: now,
     endedAt: 0,
     spoiled: [],
+    ...(laid.length > 0 && { laid }),
     usual,
   });
 }
@@ -53,6 +56,17 @@ export function openMakesOf(makes: readonly MakeRecord[], shelf: readonly Projec
 export const takenWays = ({ ways = [] }: Pick<MakeRecord, 'ways'>): readonly TakenWay[] =>
   ways.flatMap((way) => ('design' in way ? [way] : []));
 
+/** How the sheets of a make were laid out, as its way is told from them. */
+export const laidPapers = ({ laid = [] }: Pick<MakeRecord, 'laid'>): readonly LaidPaper[] =>
+  laid.map(({ paper, list, layout, cut }) => ({ paper, list, layout, cut: cut !== '' }));
+
+/** Lets the stash follow what was cut on the way of a make; fails with a sentence where the sheets are not there. */
+export async function markCutIn(make: MakeRecord, { table, list, layout, papers }: LaidForMake): Promise<void> {
+  const followed = await markCut(table, make.name, list, layout, new Map(papers));
+  const laid = (make.laid ?? []).map((one) => (one.table === table ? { ...one, followed } : one));
+  keepMake(make, { laid });
+}
+
 /** Makes that were finished, as a pace is told from them. */
 export const finishedMakes = (makes: readonly MakeRecord[]): readonly Finished[] =>
   makes.flatMap(({ finished, usual, spent }) => (finished && usual ? [{ took: spent / 60_000, usual }] : []));
@@ -60,7 +74,7 @@ export const finishedMakes = (makes: readonly MakeRecord[]): readonly Finished[]
 /** Keeps what became of a make, at once. */
 export const keepMake = (
   make: MakeRecord,
-  change: Partial<Pick<MakeRecord, 'done' | 'spent' | 'endedAt' | 'set' | 'ways'>>,
+  change: Partial<Pick<MakeRecord, 'done' | 'spent' | 'endedAt' | 'set' | 'ways' | 'laid'>>,
 ): void => keep('makes', make.id, make, { ...make, ...change });
 
 /** Keeps a sheet that went wrong; gives back the time it was set aside, which tells it from others. */

@@ -81,6 +81,17 @@ const SHAPES = {
         ]),
       )
       .optional(),
+    laid: z
+      .array(
+        laid.extend({
+          paper: z.string(),
+          table: z.string(),
+          papers: z.array(z.tuple([z.string(), z.string()])),
+          cut: z.string(),
+          followed: z.string().optional(),
+        }),
+      )
+      .optional(),
     usual: z.number().min(0).optional(),
     finished: z.boolean().optional(),
   }),

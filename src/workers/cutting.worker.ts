@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import type { CutList, PackProgress } from '@/core/cutting';
+import type { CutList, Layout, PackProgress } from '@/core/cutting';
 import { loadSolver, packing } from '@/core/cutting/pack';
 import { greets } from './helper';
 
@@ -9,6 +9,11 @@ const WITHOUT =
 
 const cuttingWorker = {
   ...greets,
+  /** A first layout of a list, at once. */
+  first(list: CutList): Layout {
+    const { value } = packing(list, null).next();
+    return 'layout' in value ? value.layout : value;
+  },
   /**
    * Lays a list out, telling of every step that found something. Done when the last was told; gives what the person
    * should know of it, or null.

@@ -20,6 +20,7 @@ export { laidByHand, shareUsed, type ByHand } from './layout';
 export type { PackProgress } from './pack';
 export { longestCut } from './longest-cut';
 export { isOfSize, isPlaced } from './placed';
+export { endsPieces, fenceCare, fenceSentences, partWords } from './fence-words';
 export { carryOutCuts, fenceOrder, type FenceGroup, type TrimmerCut } from './trimmer';
 export { copiesFrom, piecesOf, sheetsFor, type Need, type NeededPiece } from './needs';
 export {

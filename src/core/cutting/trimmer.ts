@@ -86,49 +86,98 @@ export interface FenceGroup {
   readonly cuts: readonly TrimmerCut[];
 }
 
+/** Settings nearer than this are one. */
+const keyOf = ({ setting }: Pick<TrimmerCut, 'setting'>): string => setting.toFixed(3);
+
 /**
- * The cuts of all sheets in the order of a trimmer: whatever can be cut at the setting the fence has is cut before it
- * is moved. The next setting is one that never comes back if there is such a one, else the one most cuts wait for;
- * between equals the one with the longest cuts, so strips come first.
+ * The cuts of all sheets in the order of a trimmer: whatever can be cut at the setting the fence has is cut before it is moved, and
+ * the settings follow each other so that few come back (`settingsInTurn`).
  */
 export function fenceOrder(sheets: readonly SheetKind[], layouts: readonly SheetLayout[]): FenceGroup[] {
   const kinds = new Map(sheets.map((sheet) => [sheet.name, sheet]));
-  let waiting = layouts.flatMap((layout, sheet): TrimmerCut[] =>
-    carryOutCuts(kinds.get(layout.sheet)!, layout.cuts).made.map((cut) => ({ ...cut, sheet })),
+  const all = layouts.map((layout, sheet) =>
+    carryOutCuts(kinds.get(layout.sheet)!, layout.cuts).made.map((cut): TrimmerCut => ({ ...cut, sheet })),
   );
-  const groups: FenceGroup[] = [];
+  let waiting = all.flat();
   const done = new Set<string>();
   const ready = ({ sheet, after }: TrimmerCut): boolean => after < 0 || done.has(`${sheet} ${after}`);
-  while (waiting.length > 0) {
-    const settings = new Map<string, { ready: TrimmerCut[]; all: number; longest: number }>();
-    for (const cut of waiting) {
-      const key = cut.setting.toFixed(3);
-      const own = settings.get(key) ?? { ready: [], all: 0, longest: 0 };
-      own.all++;
-      if (ready(cut)) {
-        own.ready.push(cut);
-        own.longest = Math.max(own.longest, cut.length);
-      }
-      settings.set(key, own);
-    }
-    const [, next] = [...settings]
-      .filter(([, own]) => own.ready.length > 0)
-      .sort(
-        ([, a], [, b]) =>
-          Number(b.ready.length === b.all) - Number(a.ready.length === a.all) ||
-          b.longest - a.longest ||
-          b.ready.length - a.ready.length,
-      )[0]!;
-    const setting = next.ready[0]!.setting;
+  return settingsInTurn(all).map((key) => {
     const cuts: TrimmerCut[] = [];
     // A cut may make the next one at the same setting possible.
-    for (let more = next.ready; more.length > 0;) {
+    for (;;) {
+      const more = waiting.filter((cut) => ready(cut) && keyOf(cut) === key);
+      if (more.length === 0) return { setting: cuts[0]!.setting, cuts };
       cuts.push(...more);
       for (const { sheet, cut } of more) done.add(`${sheet} ${cut}`);
       waiting = waiting.filter(({ sheet, cut }) => !done.has(`${sheet} ${cut}`));
-      more = waiting.filter((cut) => ready(cut) && near(cut.setting, setting));
     }
-    groups.push({ setting, cuts });
+  });
+}
+
+/** So many beginnings are kept in mind at once; fewer where there is much to cut. */
+const KEPT = 40;
+const EFFORT = 12_000;
+
+/** Some settings, and what is cut by then. */
+interface Begun {
+  readonly settings: readonly string[];
+  /** For each cut of `unlikeCuts`, whether it is made. */
+  readonly made: readonly boolean[];
+  /** No fewer settings in all than these. */
+  readonly least: number;
+  /** Length of what is cut, with how many sheets: long cuts first. */
+  readonly cut: number;
+}
+
+/**
+ * Settings of the fence in turn, few of them, by a beam search: of all beginnings of one length those are kept that must end with the
+ * fewest settings, and of these the ones with most cut. Sheets that are cut alike are one.
+ */
+function settingsInTurn(all: readonly (readonly TrimmerCut[])[]): readonly string[] {
+  const unlike = new Map<string, { readonly cuts: readonly TrimmerCut[]; count: number }>();
+  for (const cuts of all) {
+    const key = cuts.map((cut) => `${keyOf(cut)} ${cut.after} ${cut.length.toFixed(1)}`).join('|');
+    const known = unlike.get(key);
+    if (known) known.count++;
+    else unlike.set(key, { cuts, count: 1 });
   }
-  return groups;
+  const cuts: { key: string; after: number; weight: number }[] = [];
+  for (const { cuts: own, count } of unlike.values()) {
+    const first = cuts.length;
+    for (const cut of own)
+      cuts.push({ key: keyOf(cut), after: cut.after < 0 ? -1 : first + cut.after, weight: cut.length * count });
+  }
+  const kept = Math.max(1, Math.min(KEPT, Math.floor(EFFORT / Math.max(1, cuts.length))));
+  const next = (begun: Begun, key: string): Begun => {
+    const made = [...begun.made];
+    let weight = begun.cut;
+    // A cut stands after the one it waits for: once through is enough.
+    cuts.forEach((cut, i) => {
+      if (made[i] || cut.key !== key || (cut.after >= 0 && !made[cut.after])) return;
+      made[i] = true;
+      weight += cut.weight;
+    });
+    const left = new Set(cuts.flatMap((cut, i) => (made[i] ? [] : [cut.key])));
+    const settings = [...begun.settings, key];
+    return { settings, made, least: settings.length + left.size, cut: weight };
+  };
+  let beam: readonly Begun[] = [{ settings: [], made: cuts.map(() => false), least: 0, cut: 0 }];
+  for (;;) {
+    const ended = beam.find(({ made }) => made.every(Boolean));
+    if (ended) return ended.settings;
+    const seen = new Set<string>();
+    beam = beam
+      .flatMap((begun) => {
+        const ready = new Set(
+          cuts.flatMap((cut, i) => (begun.made[i] || (cut.after >= 0 && !begun.made[cut.after]) ? [] : [cut.key])),
+        );
+        return [...ready].map((key) => next(begun, key));
+      })
+      .sort((a, b) => a.least - b.least || b.cut - a.cut)
+      .filter(({ made }) => {
+        const key = made.map(Number).join('');
+        return !seen.has(key) && seen.add(key);
+      })
+      .slice(0, kept);
+  }
 }

@@ -13,7 +13,10 @@ export interface LengthParts {
 }
 
 /** How close a printed figure must be to its length to pass for exact, mm. */
-const EXACT = 0.005;
+const EXACT = 0.005 + 1e-6;
+
+/** A half is said upwards, whichever way it was reckoned: 150.75 never reads 150.7 here and 150.8 there. */
+const HALF = 1e-7;
 
 const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
 
@@ -26,7 +29,7 @@ const denominatorOf = (graduation: Graduation): number => (graduation === '1/32 
  */
 export function lengthParts(value: Mm, units: Units, graduation: Graduation): LengthParts {
   const size = Math.abs(value);
-  const decimals = (amount: number, places: number): string => String(Number(amount.toFixed(places)));
+  const decimals = (amount: number, places: number): string => String(Number((amount + HALF).toFixed(places)));
   if (units === 'mm' || graduation === 'exact') {
     const unit = units === 'mm' ? 1 : INCH;
     const places = graduation !== 'exact' ? 1 : units === 'mm' ? 2 : 3;
@@ -40,7 +43,7 @@ export function lengthParts(value: Mm, units: Units, graduation: Graduation): Le
     };
   }
   const denominator = denominatorOf(graduation);
-  const marks = Math.round((size / INCH) * denominator);
+  const marks = Math.round((size / INCH) * denominator + HALF);
   const about = Math.abs((marks / denominator) * INCH - size) > EXACT;
   const whole = Math.floor(marks / denominator);
   const rest = marks % denominator;

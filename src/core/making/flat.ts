@@ -334,25 +334,28 @@ export function toolSteps(
           caution: CAUTION.scissors,
         });
       case 'cut': {
-        // Waste that comes off alike is one thing to do: told with the last of it.
+        // Waste that comes off alike, or beside the same part, is one thing to do: told with the last of it.
         const alike = (other: Move | undefined): other is CutMove =>
           other?.do === 'cut' &&
           isWaste(other) &&
           isWaste(move) &&
-          wayOf(other) !== null &&
-          wayOf(other) === wayOf(move);
+          wayOf(other) === wayOf(move) &&
+          (wayOf(move) !== null || other.what === move.what);
         if (alike(programme.moves[i + 1])) return;
-        const cuts = isWaste(move) && wayOf(move) !== null ? runUpTo(i, alike) : [move];
-        const [{ path }] = cuts as readonly [CutMove, ...CutMove[]];
+        const cuts = (isWaste(move) ? runUpTo(i, alike) : [move]) as readonly [CutMove, ...CutMove[]];
+        const [{ path }] = cuts;
+        const along = cuts.map((cut) =>
+          cut.path.map((spot, j) => `${j === 0 ? 'from' : 'to'} ${spotWords(spot, numbers, say)}`).join(', '),
+        );
         return push(
           {
             action: 'trim',
             edge: path[0]!.edge,
             at: path[0]!.at,
             text:
-              cuts.length > 1
+              cuts.length > 1 && wayOf(move) !== null
                 ? wastesOff(cuts)
-                : `Cut ${move.kept ? '' : 'off '}the ${move.what}: ${path.map((spot, j) => `${j === 0 ? 'from' : 'to'} ${spotWords(spot, numbers, say)}`).join(', ')}.`,
+                : `Cut ${move.kept ? '' : 'off '}the ${move.what}: ${along.join('; and ')}.`,
             caution: path.length > 2 ? CAUTION.scissors : CAUTION.blade,
           },
           cuts.length,

@@ -5,5 +5,5 @@ export { flatMoves, laidAnew } from './flat';
 export { materialsOf, materialWords, type Material } from './materials';
 export { inOrder } from './order';
 export type { Action, Step } from './step';
-export { pageByPage, stepsOf, unnamed } from './steps';
+export { NUMBER_EDGES, pageByPage, stepsOf, unnamed } from './steps';
 export { CAUTION, adhesiveSentence, closureWords } from './words';

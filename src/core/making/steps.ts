@@ -152,6 +152,9 @@ function named<T extends Phased>(draft: T, made: Made): T {
   return { ...draft, text: `${pieceSaid(names)}${uncapitalised(draft.text)}` };
 }
 
+/** Told where a blank is cut whose edges are named later. */
+export const NUMBER_EDGES = 'edges in pencil on the inside: 1 near you, 2 on the right, 3 far, 4 on the left.';
+
 /** Edges that steps name are numbered first, in pencil, as the sheet lies. */
 function numberedEdges(steps: readonly Step[]): Step[] {
   const told = new Set(
@@ -161,7 +164,7 @@ function numberedEdges(steps: readonly Step[]): Step[] {
     step.phase === 'cut' && piecesOf(step).some((piece) => told.has(piece))
       ? {
           ...step,
-          how: `${step.how} Number ${piecesOf(step).length > 1 ? 'their' : 'its'} edges in pencil on the inside: 1 near you, 2 on the right, 3 far, 4 on the left.`,
+          how: `${step.how} Number ${piecesOf(step).length > 1 ? 'their' : 'its'} ${NUMBER_EDGES}`,
         }
       : step,
   );

@@ -30,7 +30,18 @@ export {
   type Shortage,
 } from './cut-list';
 export { partSteps } from './order';
-export { setsDone, stepsAt, walkOf, withOwnWays, type DoneAgain, type OwnWay, type Stop, type WayOfWork } from './walk';
+export {
+  setsDone,
+  setsLaid,
+  stepsAt,
+  walkOf,
+  withOwnWays,
+  type DoneAgain,
+  type OwnWay,
+  type Stop,
+  type WayOfWork,
+} from './walk';
+export type { LaidPaper, SheetsAtHand } from './sheet-stops';
 export { freeId, setBegunIn, withInside, withOutside, withoutPart, withPaper, withPart, withRemedy } from './change';
 export { outermost, withSetInside, withSetOutside } from './join';
 export { copiesSaid, stopWords, type StopWords } from './stop-words';

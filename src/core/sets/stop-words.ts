@@ -59,7 +59,10 @@ const unlike = (all: readonly (string | undefined)[]): readonly string[] => [
 export function stopWords(stop: Stop, of: number): StopWords {
   const { copies, again } = stop;
   const rhythm = rhythmOf(stop);
-  const who = of === 1 ? null : `${copiesSaid(copies, of)}${again ? ', again' : ''}${rhythm ? ', one by one' : ''}`;
+  const who =
+    of === 1 || copies.length === 0
+      ? null
+      : `${copiesSaid(copies, of)}${again ? ', again' : ''}${rhythm ? ', one by one' : ''}`;
   const all = stepsAt(stop);
   const actions = [...new Set(all.flatMap(({ action }) => (action === 'turn' ? [] : action)))];
   return {

@@ -17,13 +17,16 @@ const MINUTES: Record<Action, number> = {
 /** How much of that is left for each further copy, where nothing is set anew: what is folded by hand hardly gains. From memory. */
 const FURTHER: Record<Step['phase'], number> = { cut: 0.5, flat: 0.6, fold: 0.9 };
 
+/** How often the work of a stop is done: a cut each, or a copy each. */
+const timesDone = ({ sheets, copies }: Stop): number => sheets?.group?.cuts.length ?? Math.max(1, copies.length);
+
 /** About how long a walk takes, minutes. */
 export const minutesOf = (walk: readonly Stop[]): number =>
   walk.reduce(
     (sum, stop) =>
       sum +
       stepsAt(stop).reduce(
-        (own, { action, phase }) => own + MINUTES[action] * (1 + FURTHER[phase] * (stop.copies.length - 1)),
+        (own, { action, phase }) => own + MINUTES[action] * (1 + FURTHER[phase] * (timesDone(stop) - 1)),
         0,
       ),
     0,

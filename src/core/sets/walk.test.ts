@@ -1,6 +1,7 @@
 /** The way through a make of a set of one part: as many copies, together or one by one. */
 import fc from 'fast-check';
 import { contentsFirst } from '../../../tests/helpers/designs';
+import { laidFirst } from '../../../tests/helpers/laid';
 import { runs } from '../../../tests/helpers/runs';
 import { CONSTRUCTIONS } from '../constructions';
 import { sayer } from '../length';
@@ -72,8 +73,7 @@ describe('the way through a make', () => {
       ['trim'],
       ['fold'],
       ['glue', 'fold'],
-      ['insert'],
-      ['close'],
+      ['insert', 'close'],
     ]);
     for (const { copies } of walk) expect(copies).toEqual([1, 2, 3, 4, 5, 6]);
     const glue = walk[7]!;
@@ -305,5 +305,108 @@ describe('a copy that goes its own way', () => {
     const none = { design: other.design, made: null, refusal: { code: 'holes-touch', value: 0, limit: 0 } } as never;
     expect(withOwnWays(walk, plan, say, [{ part: 'part-1', copy: 2, at, plan: none }])).toEqual(walk);
     expect(withOwnWays(walk, plan, say, [{ part: 'no part', copy: 2, at, plan: other }])).toEqual(walk);
+  });
+});
+
+describe('sheets cut as they were laid out', () => {
+  test('cut as the sheets are laid out: whole sheets setting by setting, no blank by itself, and the rest as it was', () => {
+    const plan = card();
+    const plain = walkOf(plan, say, 6, 'by-setting');
+    const walk = walkOf(plan, say, 6, 'by-setting', laidFirst(plan, 6));
+    const sheets = walk.filter((stop) => stop.sheets);
+    // Six squares of 6 in, four from a sheet: the fence stays where it is.
+    expect(sheets.map(({ step }) => step.text)).toEqual([
+      'Fence at 6 in. Cut 1 sheet of “Paper”, 12 in × 12 in, its left edge at the fence. Each half is a strip with 2 pieces. Cut 1 sheet of “Paper”, 12 in × 12 in, its left edge at the fence. What lies at the fence is a strip with 2 pieces, the rest is an offcut to keep. Cut 3 parts, 6 in × 12 in, each with its near edge at the fence. Each half is “envelope”.',
+    ]);
+    expect(sheets[0]!.step.how).toBe(
+      'Write its name on each piece. Number all their edges in pencil on the inside: 1 near you, 2 on the right, 3 far, 4 on the left.',
+    );
+    expect(stopWords(sheets[0]!, 6).who).toBeNull();
+    expect(walk.slice(sheets.length)).toEqual(plain.slice(1));
+    expect(setsDone(plan, walk, walk.length)).toBe(6);
+    // Five cuts at one setting.
+    expect(minutesOf(sheets)).toBeCloseTo(0.5 * (1 + 0.5 * 4));
+  });
+
+  test('what is cut already is laid ready once, whichever way of work; a trial is cut by itself', () => {
+    const plan = card();
+    const cut = laidFirst(plan, 6, true);
+    for (const way of ['by-setting', 'trial-first', 'one-by-one'] as const) {
+      const walk = walkOf(plan, say, 6, way, cut);
+      expect(walk[0]!.step.text).toBe('Lay ready what is cut: 6 × “envelope”, from 2 sheets.');
+      expect(walk.slice(1).some(({ step }) => step.phase === 'cut')).toBe(false);
+    }
+    const trial = walkOf(plan, say, 6, 'trial-first', laidFirst(plan, 5));
+    expect(
+      trial.filter(({ step }) => step.phase === 'cut').map(({ sheets, copies }) => [sheets !== undefined, copies]),
+    ).toEqual([
+      [false, [1]],
+      [true, []],
+    ]);
+    expect(walkOf(plan, say, 6, 'one-by-one', laidFirst(plan, 6)).some(({ sheets }) => sheets)).toBe(false);
+  });
+
+  test('sheets that were laid for another size, or for fewer, are not counted on', () => {
+    const [plan, larger] = [card(), card({ contents: { width: '3 1/2 in', height: '4 in' } })];
+    const plain = walkOf(larger, say, 6, 'by-setting');
+    expect(walkOf(larger, say, 6, 'by-setting', laidFirst(plan, 6))).toEqual(plain);
+    expect(walkOf(larger, say, 6, 'by-setting', laidFirst(larger, 5))).toEqual(plain);
+    const small = laidFirst(larger, 6).map((paper) => ({
+      ...paper,
+      layout: { ...paper.layout, unplaced: [{ piece: 'envelope', quantity: 1, why: '' }] },
+    }));
+    expect(
+      walkOf(larger, say, 6, 'by-setting', small).some(({ step, sheets }) => step.phase === 'cut' && !sheets),
+    ).toBe(true);
+  });
+
+  test('a copy that is made anew has its blank cut by itself, where the first came from whole sheets', () => {
+    const plan = card();
+    const walk = walkOf(plan, say, 6, 'by-setting', laidFirst(plan, 6));
+    const anew = withOwnWays(walk, plan, say, [{ part: 'part-1', copies: [3], at: 4, from: 0 }]);
+    expect(anew.slice(4, 8).map(({ step, copies, again }) => [step.action, copies, again])).toEqual([
+      ['cut', [3], true],
+      ['punch', [3], true],
+      ['punch', [3], true],
+      ['punch', [3], true],
+    ]);
+  });
+
+  test('of every set each blank is cut from sheets once, and each operation of each copy is told once', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...CONSTRUCTIONS).chain(contentsFirst),
+        fc.integer({ min: 2, max: 5 }),
+        (input, copies) => {
+          const plan = alone(input);
+          if (!plan.parts[0]!.plan.made) return;
+          const laid = laidFirst(plan, copies);
+          const all = laid.flatMap(({ layout }) => layout.unplaced);
+          const told = (walk: readonly Stop[]): string[] =>
+            walk
+              .filter(({ sheets }) => !sheets)
+              .flatMap((stop) => stepsAt(stop).flatMap(({ id }) => stop.copies.map((copy) => `${id} ${copy}`)))
+              .sort();
+          const [plain, walk] = [
+            walkOf(plan, say, copies, 'by-setting'),
+            walkOf(plan, say, copies, 'by-setting', laid),
+          ];
+          const cuts = walk.flatMap(({ sheets }) => sheets?.group?.cuts ?? []);
+          expect(cuts.length).toBe(
+            laid.reduce((sum, { layout }) => sum + layout.sheets.flatMap((sheet) => sheet.cuts).length, 0),
+          );
+          // No setting twice where once would do.
+          if (all.length === 0) {
+            const cut = new Set(
+              plain
+                .filter(({ step }) => step.phase === 'cut' && step.action === 'cut')
+                .flatMap((stop) => stepsAt(stop).map(({ id }) => id)),
+            );
+            expect(told(walk)).toEqual(told(plain).filter((one) => !cut.has(Number(one.split(' ')[0]))));
+          }
+        },
+      ),
+      runs(20),
+    );
   });
 });

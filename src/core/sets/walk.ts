@@ -1,9 +1,10 @@
 /** The way through a make: stop after stop, each a step of a part and the copies it is done for. */
 import type { Say } from '../length';
-import { pageByPage, type Step } from '../making';
+import { NUMBER_EDGES, pageByPage, type Step } from '../making';
 import type { Plan } from '../plan';
 import { partSteps, runsOf } from './order';
 import type { PlannedPart, SetPlan } from './plan-set';
+import { isLaid, sheetStops, stillGiving, type LaidPaper, type SheetsAtHand } from './sheet-stops';
 
 /**
  * How several copies are made. By setting: each step is done for all of them before the next, so that nothing is set twice.
@@ -21,8 +22,10 @@ export interface Stop {
   readonly first?: readonly Step[];
   /** What follows before the next copy is taken: what joins the glue while it is wet, the turn that brings the next edge near. */
   readonly follows?: readonly Step[];
-  /** Numbered from 1. */
+  /** Numbered from 1; none where whole sheets are cut up, for whatever comes of them. */
   readonly copies: readonly number[];
+  /** The sheets that are cut up: then it is of no part. */
+  readonly sheets?: SheetsAtHand;
   /** The plan it is of, where this copy goes its own way: made of a sheet that went wrong. */
   readonly own?: PlannedPart;
   /** It is done again, for copies on which it went wrong. */
@@ -84,6 +87,8 @@ function goesOf(steps: readonly Step[]): readonly Go[] {
     if (step.action === 'punch')
       while (steps[at]?.action === 'score' && steps[at]!.piece === piece && steps[at]!.readings.length === 0)
         follows.push(steps[at++]!);
+    // Filled and shut, then the next.
+    if (step.action === 'insert') while (steps[at]?.action === 'close') follows.push(steps[at++]!);
     if (step.phase === 'flat' && step.action !== 'turn') while (laid(steps[at])) follows.push(steps[at++]!);
     goes.push({ first, step, follows });
   }
@@ -106,8 +111,21 @@ const stopsOf = (part: string, steps: readonly Step[], copies: readonly number[]
 const oneByOne = (part: string, steps: readonly Step[], copies: readonly number[]): readonly Stop[] =>
   copies.flatMap((copy) => steps.map((step): Stop => ({ part, step, copies: [copy] })));
 
-/** The way through the make of so many sets, in the order of all that waits for something else. */
-export function walkOf(planned: SetPlan, say: Say, copies: number, way: WayOfWork): Stop[] {
+/** For how many of so many sets sheets are laid out: of a trial, and of what is made one by one, each blank is cut by itself. */
+export const setsLaid = (way: WayOfWork, copies: number): number =>
+  way === 'by-setting' ? copies : way === 'trial-first' && copies > 1 ? copies - 1 : 0;
+
+/**
+ * The way through the make of so many sets, in the order of all that waits for something else.
+ * @param laid how sheets were laid out for `setsLaid` of them, or cut for all: then these are told, and not a blank after the other
+ */
+export function walkOf(
+  planned: SetPlan,
+  say: Say,
+  copies: number,
+  way: WayOfWork,
+  laid: readonly LaidPaper[] = [],
+): Stop[] {
   const sets = Math.max(1, Math.floor(copies));
   const partOf = (id: string): PlannedPart => planned.parts.find(({ part }) => part.id === id)!;
   /** Copies of a part that so many sets take, those of the sets before left out. */
@@ -116,17 +134,38 @@ export function walkOf(planned: SetPlan, say: Say, copies: number, way: WayOfWor
     return Array.from({ length: each * (to - from) }, (_, i) => each * from + i + 1);
   };
   const runs = runsOf(planned, say);
-  const bySetting = (from: number, to: number): Stop[] =>
+  const cutUp = (sheets: readonly LaidPaper[]): readonly Stop[] => {
+    const numbered = runs.some(({ part, steps }) =>
+      steps.some((step) => step.how?.includes(NUMBER_EDGES) && isLaid(planned, part, step, sheets)),
+    );
+    return sheetStops(sheets, numbered, say);
+  };
+  const bySetting = (from: number, to: number, sheets: readonly LaidPaper[]): Stop[] =>
     runs.flatMap(({ part, phase, steps }) => {
       // A book whose pages follow each other says itself which steps come again.
-      const told = phase === 'fold' && pageByPage(partOf(part).plan) ? oneByOne : stopsOf;
-      return told(part, steps, copiesOf(part, from, to));
+      const stops = phase === 'fold' && pageByPage(partOf(part).plan) ? oneByOne : stopsOf;
+      const told = steps.filter((step) => !isLaid(planned, part, step, sheets));
+      return stops(part, told, copiesOf(part, from, to));
     });
+  // What is cut already is cut for all, whichever way they are made.
+  const cut = stillGiving(
+    planned,
+    laid.filter((sheets) => sheets.cut),
+    sets,
+  );
+  const uncut = stillGiving(
+    planned,
+    laid.filter((sheets) => !sheets.cut),
+    setsLaid(way, sets),
+  );
+  const all = [...cut, ...uncut];
   switch (way) {
     case 'by-setting':
-      return bySetting(0, sets);
+      return [...cutUp(all), ...bySetting(0, sets, all)];
     case 'trial-first':
-      return sets === 1 ? bySetting(0, 1) : [...bySetting(0, 1), ...bySetting(1, sets)];
+      return sets === 1
+        ? [...cutUp(cut), ...bySetting(0, 1, cut)]
+        : [...cutUp(cut), ...bySetting(0, 1, cut), ...cutUp(uncut), ...bySetting(1, sets, all)];
     case 'together':
       return runs.flatMap(({ part, phase, steps }) =>
         phase === 'cut'
@@ -136,7 +175,13 @@ export function walkOf(planned: SetPlan, say: Say, copies: number, way: WayOfWor
     case 'one-by-one': {
       // A part may be begun before what goes into it, and is finished after it: in the order in which they are finished.
       const ended = [...new Set([...runs].reverse().map(({ part }) => part))].reverse();
-      return ended.flatMap((part) => oneByOne(part, partSteps(partOf(part), say), copiesOf(part, 0, sets)));
+      return [
+        ...cutUp(cut),
+        ...ended.flatMap((part) => {
+          const steps = partSteps(partOf(part), say).filter((step) => !isLaid(planned, part, step, cut));
+          return oneByOne(part, steps, copiesOf(part, 0, sets));
+        }),
+      ];
     }
   }
 }
@@ -155,7 +200,10 @@ export const withOwnWays = (
   say: Say,
   ways: readonly (OwnWay | DoneAgain)[],
 ): Stop[] =>
-  ways.reduce<Stop[]>((now, way) => ('plan' in way ? withOwn(now, planned, say, way) : withAgain(now, way)), [...walk]);
+  ways.reduce<Stop[]>(
+    (now, way) => ('plan' in way ? withOwn(now, planned, say, way) : withAgain(now, planned, say, way)),
+    [...walk],
+  );
 
 function withOwn(now: Stop[], planned: SetPlan, say: Say, { part: id, copy, at, plan }: OwnWay): Stop[] {
   const planOf = planned.parts.find(({ part }) => part.id === id);
@@ -174,14 +222,31 @@ function withOwn(now: Stop[], planned: SetPlan, say: Say, { part: id, copy, at, 
   return [...now.slice(0, at), ...flat, ...without(first), ...late, ...without(then)];
 }
 
-function withAgain(now: Stop[], { part, copies, at, from, piece }: DoneAgain): Stop[] {
+function withAgain(now: Stop[], planned: SetPlan, say: Say, way: DoneAgain): Stop[] {
+  const { part, copies, at, from, piece } = way;
   const own = now
     .slice(from, at)
     // Of all that is behind nothing comes twice; the last stop alone may have been done again itself.
     .filter((stop) => isOf(stop, part, copies) && (stop.again === undefined || from === at - 1))
     .filter(({ step }) => piece === undefined || [step.piece, ...(step.alike ?? [])].includes(piece))
     .map((stop): Stop => ({ ...stop, copies: stop.copies.filter((copy) => copies.includes(copy)), again: true }));
-  return [...now.slice(0, at), ...own, ...now.slice(at)];
+  return [...now.slice(0, at), ...blanksAnew(now, planned, say, way), ...own, ...now.slice(at)];
+}
+
+/** The blanks of a copy that is made anew, where the first were cut from whole sheets: they are cut by themselves. */
+function blanksAnew(
+  now: readonly Stop[],
+  planned: SetPlan,
+  say: Say,
+  { part, copies, at, from, piece }: DoneAgain,
+): Stop[] {
+  const laid = now.slice(from, at).flatMap(({ sheets }) => sheets ?? []);
+  const own = planned.parts.find((one) => one.part.id === part);
+  if (laid.length === 0 || !own) return [];
+  return partSteps(own, say)
+    .filter((step) => isLaid(planned, part, step, laid))
+    .filter((step) => piece === undefined || [step.piece, ...(step.alike ?? [])].includes(piece))
+    .map((step): Stop => ({ part, step, copies, again: true }));
 }
 
 /** How many sets are finished when the first `done` stops are behind: of every part so many as one set takes. */

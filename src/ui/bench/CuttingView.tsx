@@ -1,19 +1,21 @@
 import { Segmented } from 'antd';
 import { useCallback, useMemo, useState } from 'react';
-import { cutListOf, type PaperCuts, type SetPlan } from '@/core/sets';
+import type { SetPlan } from '@/core/sets';
 import type { Project } from '@/data/db';
 import { cameWithApp } from '@/data/examples';
 import { keepCopies } from '@/data/projects';
 import { CutPlan } from '../cutting/CutPlan';
-import { needOn } from '../cutting/needOn';
+import { paperName, takenOf, type TakenOfPaper } from '../cutting/needOn';
 import { PiecesTable } from '../cutting/PiecesTable';
-import { useCuttingTable, type NeedOnPaper } from '../cutting/useCuttingTable';
+import type { NeedOnPaper } from '../cutting/listOn';
+import { useCuttingTable } from '../cutting/useCuttingTable';
 import { WhatFrom } from '../cutting/WhatFrom';
 import { NumberField } from '../parts/NumberField';
 import type { PlannedSet } from '../parts/plans';
 import { useRecord } from '../parts/useKept';
 import { Waiting } from '../parts/Waiting';
 import { ShoppingList } from '../together/ShoppingList';
+import { capitalised } from '@/core/text';
 import styles from './CuttingView.module.css';
 
 interface CuttingViewProps {
@@ -25,7 +27,8 @@ interface CuttingViewProps {
 /** The sheets a whole set takes, paper by paper, from the papers on hand. */
 export function CuttingView({ whole, ...props }: CuttingViewProps) {
   const plan = 'plan' in whole ? whole.plan : null;
-  const cuts = useMemo(() => (plan ? cutListOf(plan) : []), [plan]);
+  const { id, name } = props;
+  const cuts = useMemo(() => (plan ? takenOf(plan, { id, name }) : []), [plan, id, name]);
   if (!plan || cuts.length === 0)
     return <p className={styles.nothing}>There is nothing to cut yet. The checks beside say why.</p>;
   return <ByPaper {...props} plan={plan} cuts={cuts} />;
@@ -33,15 +36,13 @@ export function CuttingView({ whole, ...props }: CuttingViewProps) {
 
 interface ByPaperProps extends Omit<CuttingViewProps, 'whole'> {
   readonly plan: SetPlan;
-  readonly cuts: readonly PaperCuts[];
+  readonly cuts: readonly TakenOfPaper[];
 }
 
 function ByPaper({ id, name, plan, cuts }: ByPaperProps) {
   const [chosen, setChosen] = useState<string | null>(null);
   const shown = cuts.find(({ paper }) => paper === chosen) ?? cuts[0]!;
   const project = useRecord<Project>('projects', id);
-  const nameOf = (paper: string): string =>
-    plan.set.papers.find((one) => one.id === paper)?.name || (cuts.length > 1 ? paper || 'Any paper' : 'Paper');
   if (!project) return <Waiting what="Laying out the cutting table" />;
   const { copies = 1 } = project;
   return (
@@ -55,43 +56,28 @@ function ByPaper({ id, name, plan, cuts }: ByPaperProps) {
           className={styles.byPaper}
           aria-label="Paper to cut"
           value={shown.paper}
-          options={cuts.map(({ paper }) => ({ value: paper, label: nameOf(paper) }))}
+          options={cuts.map(({ paper }) => ({ value: paper, label: capitalised(paperName(plan, paper)) }))}
           onChange={setChosen}
         />
       )}
-      <OnePaper
-        key={shown.paper}
-        // The first paper is cut on the project’s own table, each other on one beside it.
-        table={shown === cuts[0] ? id : `${id}/${shown.paper}`}
-        name={cuts.length > 1 ? `${name}, ${nameOf(shown.paper)}` : name}
-        plan={plan}
-        cuts={shown}
-        project={project}
-        copies={copies}
-      />
+      <OnePaper key={shown.paper} several={plan.set.parts.length > 1} cuts={shown} project={project} copies={copies} />
     </div>
   );
 }
 
 interface OnePaperProps {
-  readonly table: string;
-  readonly name: string;
-  readonly plan: SetPlan;
-  readonly cuts: PaperCuts;
+  /** The project has several parts. */
+  readonly several: boolean;
+  readonly cuts: TakenOfPaper;
   readonly project: Project;
   readonly copies: number;
 }
 
 /** What is cut of one paper. */
-function OnePaper({ table: tableId, name, plan, cuts, project, copies }: OnePaperProps) {
-  const several = plan.set.parts.length > 1;
+function OnePaper({ several, cuts, project, copies }: OnePaperProps) {
   const example = cameWithApp(project);
-  const need = useMemo(
-    (): Omit<NeedOnPaper, 'copies'> => ({ name, example, ...needOn(plan, cuts) }),
-    [plan, cuts, name, example],
-  );
-  const needsFor = useCallback((): NeedOnPaper[] => [{ ...need, copies }], [need, copies]);
-  const table = useCuttingTable(tableId, needsFor);
+  const needsFor = useCallback((): NeedOnPaper[] => [{ ...cuts, example, copies }], [cuts, example, copies]);
+  const table = useCuttingTable(cuts.table, needsFor);
   if (!table) return <Waiting what="Laying out the cutting table" />;
   return (
     <>
@@ -118,7 +104,7 @@ function OnePaper({ table: tableId, name, plan, cuts, project, copies }: OnePape
         </summary>
         <WhatFrom table={table} />
       </details>
-      <CutPlan table={table} title={name} copies={copies} />
+      <CutPlan table={table} title={cuts.name} copies={copies} />
     </>
   );
 }

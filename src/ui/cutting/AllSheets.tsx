@@ -54,7 +54,7 @@ export const PrintedSheets = ({ list, layout, groups }: AllSheetsProps) => (
             label={sheet.sheet}
             wrong={[]}
             selected={null}
-            cut={null}
+            cuts={[]}
             hands={null}
           />
         </figure>

@@ -1,6 +1,6 @@
 import { Alert, Button } from 'antd';
 import { useMemo } from 'react';
-import type { FenceGroup, Layout, Rect, SheetLayout, TrimmerCut } from '@/core/cutting';
+import { partWords, type FenceGroup, type Layout, type TrimmerCut } from '@/core/cutting';
 import { formatLength, mm, onGraduation, roundTo } from '@/core/length';
 import { Figure } from '../parts/Figure';
 import { useUnits } from '../parts/InUnits';
@@ -14,25 +14,6 @@ interface CutOrderProps {
   /** Longest cut of the trimmer that is out, mm. */
   readonly longest: number | undefined;
   readonly onStep: (step: number) => void;
-}
-
-const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-3;
-const same = (a: Rect, b: Rect): boolean =>
-  near(a.x, b.x) && near(a.y, b.y) && near(a.width, b.width) && near(a.height, b.height);
-const holds = (part: Rect, piece: Rect): boolean =>
-  piece.x > part.x - 1e-3 &&
-  piece.y > part.y - 1e-3 &&
-  piece.x + piece.width < part.x + part.width + 1e-3 &&
-  piece.y + piece.height < part.y + part.height + 1e-3;
-
-/** What a part of a sheet is, as one would call it at the trimmer. */
-export function partWords(part: Rect, { placements, offcuts }: SheetLayout): string {
-  const piece = placements.find((p) => same(p, part));
-  if (piece) return `“${piece.piece}”, done: write its name on it`;
-  if (offcuts.some((offcut) => same(offcut, part))) return 'an offcut to keep';
-  const inside = placements.filter((p) => holds(part, p)).length;
-  if (inside === 0) return 'waste';
-  return inside === 1 ? 'one piece, not yet at size' : `a strip with ${inside} pieces`;
 }
 
 /** The cuts one by one, in the order that moves the fence least; which part lies at the fence, and what becomes of it. */

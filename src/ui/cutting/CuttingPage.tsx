@@ -6,7 +6,6 @@ import { Link } from '../parts/Link';
 import { useCallback, useMemo } from 'react';
 import type { CutPiece } from '@/core/cutting';
 import { inches, mm } from '@/core/length';
-import { cutListOf } from '@/core/sets';
 import { TABLE } from '@/data/cuttings';
 import type { CuttingRecord, Project } from '@/data/db';
 import { cameWithApp } from '@/data/examples';
@@ -22,27 +21,21 @@ import { useAll } from '../parts/useKept';
 import { MyUnitsSwitch } from '../parts/MyUnits';
 import { Waiting } from '../parts/Waiting';
 import { CutPlan } from './CutPlan';
-import { useCuttingTable, type CuttingTable, type NeedOnPaper } from './useCuttingTable';
-import { needOn } from './needOn';
+import type { NeedOnPaper } from './listOn';
+import { useCuttingTable, type CuttingTable } from './useCuttingTable';
+import { takenOf } from './needOn';
 import { WhatFrom } from './WhatFrom';
 import styles from './Cutting.module.css';
 import { newId } from '@/data/newId';
 
-/** What one set of a project takes of one paper; named for what it is, and the paper where there are several. */
+/** What one set of a project takes of one paper. */
 type Takes = Omit<NeedOnPaper, 'copies'>;
 
 /** What a project takes, paper by paper; one that cannot be worked out takes no sheet, and the others go on. */
 function takesOf(project: Project): readonly Takes[] {
-  const { name, set } = project;
   const example = cameWithApp(project);
-  const whole = plannedSet(set);
-  if (!('plan' in whole)) return [];
-  const { plan } = whole;
-  const cuts = cutListOf(plan);
-  return cuts.map((own): Takes => {
-    const paper = plan.set.papers.find(({ id }) => id === own.paper);
-    return { name: cuts.length > 1 ? `${name}, ${paper?.name || own.paper}` : name, example, ...needOn(plan, own) };
-  });
+  const whole = plannedSet(project.set);
+  return 'plan' in whole ? takenOf(whole.plan, project).map((takes) => ({ ...takes, example })) : [];
 }
 
 /** Several projects on one cutting table. */

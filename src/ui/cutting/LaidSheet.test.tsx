@@ -1,9 +1,9 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { parseSync, type INode } from 'svgson';
-import { carryOutCuts, fenceOrder, readCutList, type CutList, type Layout } from '@/core/cutting';
+import { carryOutCuts, fenceOrder, partWords, readCutList, type CutList, type Layout } from '@/core/cutting';
 import { loadSolver, pack } from '@/core/cutting/pack';
 import { InUnits } from '../parts/InUnits';
-import { CutOrder, partWords } from './CutOrder';
+import { CutOrder } from './CutOrder';
 import { LaidSheet } from './LaidSheet';
 
 let list: CutList;
@@ -40,7 +40,7 @@ test('the drawing, read by another reader, has every piece and offcut at its pla
           label="Sheet 1"
           wrong={[1]}
           selected={null}
-          cut={cut}
+          cuts={cut ? [cut] : []}
           hands={null}
         />
       </InUnits>,

@@ -28,10 +28,12 @@ interface LaidSheetProps {
   /** Pieces that stand in the way of cutting. */
   readonly wrong: readonly number[];
   readonly selected: number | null;
-  /** The cut that is being made, if it is on this sheet. */
-  readonly cut: TrimmerCut | null;
+  /** The cuts that are being made, if they are on this sheet. */
+  readonly cuts: readonly TrimmerCut[];
   /** Null for a sheet that is only looked at. */
   readonly hands: PieceGestures | null;
+  /** So many of its letters go into the sheet’s longer side. */
+  readonly letters?: number;
 }
 
 const STEPS: Record<string, readonly [number, number]> = {
@@ -43,6 +45,8 @@ const STEPS: Record<string, readonly [number, number]> = {
 
 /** A letter is about so much of its size wide. */
 const LETTER = 0.54;
+/** So many go into a sheet’s longer side where nothing else is told. */
+const LETTERS = 34;
 /** Letters are made smaller down to this share before a name is cut off. */
 const SMALLEST = 0.66;
 
@@ -54,12 +58,12 @@ function fitted(name: string, width: number, size: number): string {
 
 /** One sheet to scale: its pieces by name, what is kept of it, and the cut at hand. Pieces are dragged or stepped. */
 export function LaidSheet(props: LaidSheetProps) {
-  const { sheet, kind, label, wrong, selected, cut, hands } = props;
+  const { sheet, kind, label, wrong, selected, cuts, hands, letters = LETTERS } = props;
   const { units, graduation } = useUnits();
   const hatch = useId();
   const { width, height } = kind;
   const margin = Math.max(width, height) * 0.03;
-  const size = Math.max(width, height) / 34;
+  const size = Math.max(width, height) / letters;
   const up = (y: number, h = 0): number => height - y - h;
   const say = (value: number): string => formatLength(mm(value), units, graduation);
   const scene = layoutScene(kind, sheet);
@@ -107,8 +111,8 @@ export function LaidSheet(props: LaidSheetProps) {
           hands={hands}
         />
       ))}
-      {cut && (
-        <g className={styles.cutNow}>
+      {cuts.map((cut) => (
+        <g key={cut.cut} className={styles.cutNow}>
           <rect x={cut.part.x} y={up(cut.part.y, cut.part.height)} width={cut.part.width} height={cut.part.height} />
           <line
             x1={cut.upright ? cut.part.x + cut.setting : cut.part.x}
@@ -116,8 +120,15 @@ export function LaidSheet(props: LaidSheetProps) {
             y1={cut.upright ? up(cut.part.y) : up(cut.part.y + cut.setting)}
             y2={cut.upright ? up(cut.part.y, cut.part.height) : up(cut.part.y + cut.setting)}
           />
+          <line
+            className={styles.fenceEdge}
+            x1={cut.part.x}
+            x2={cut.upright ? cut.part.x : cut.part.x + cut.part.width}
+            y1={up(cut.part.y)}
+            y2={cut.upright ? up(cut.part.y, cut.part.height) : up(cut.part.y)}
+          />
         </g>
-      )}
+      ))}
     </svg>
   );
 }

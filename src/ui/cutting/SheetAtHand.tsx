@@ -37,7 +37,7 @@ export function SheetAtHand({ list, at, alike, byHand, free, cut }: SheetAtHandP
         label={`Sheet ${at + 1}: ${several(sheet.placements.length, 'piece')}`}
         wrong={refused?.pieces ?? []}
         selected={picked}
-        cut={cut}
+        cuts={cut && cut.sheet === at ? [cut] : []}
         hands={free ? { onSelect: pick, onDrag: moves.drop, onStep: moves.stepBy, onTurn: moves.turn } : null}
       />
       {open && (

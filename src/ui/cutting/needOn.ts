@@ -1,5 +1,5 @@
 import type { NeededPiece } from '@/core/cutting';
-import { pieceName, type PaperCuts, type SetPlan } from '@/core/sets';
+import { cutListOf, pieceName, type PaperCuts, type SetPlan } from '@/core/sets';
 
 /** What one set takes of one paper. */
 export interface OnPaper {
@@ -10,8 +10,31 @@ export interface OnPaper {
   readonly sheet?: { readonly name: string; readonly width: number; readonly height: number };
 }
 
+/** What a project takes of one paper: by its own name, and the paper’s where there are several. */
+export interface TakenOfPaper extends OnPaper {
+  readonly paper: string;
+  readonly name: string;
+  /** The cutting table it is laid on: the project’s own, or one beside it for each further paper. */
+  readonly table: string;
+}
+
+/** What one set of a project takes, paper by paper. */
+export function takenOf(plan: SetPlan, project: { readonly id: string; readonly name: string }): TakenOfPaper[] {
+  const cuts = cutListOf(plan);
+  return cuts.map((own, i) => ({
+    paper: own.paper,
+    name: cuts.length > 1 ? `${project.name}, ${paperName(plan, own.paper)}` : project.name,
+    table: i === 0 ? project.id : `${project.id}/${own.paper}`,
+    ...needOn(plan, own),
+  }));
+}
+
+/** What a paper of a set is called. */
+export const paperName = ({ set }: SetPlan, id: string): string =>
+  set.papers.find((one) => one.id === id)?.name || id || 'any paper';
+
 /** What one set takes of one paper, as it lies on a cutting table: pieces by the names they have there. */
-export function needOn({ set, parts }: SetPlan, { paper: id, pieces }: PaperCuts): OnPaper {
+function needOn({ set, parts }: SetPlan, { paper: id, pieces }: PaperCuts): OnPaper {
   const paper = set.papers.find((one) => one.id === id);
   const { width, height, name } = paper ?? {};
   return {

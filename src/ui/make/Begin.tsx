@@ -8,9 +8,10 @@ import { checkSentence } from '@/core/checks';
 import { pictureOf } from '@/core/looks';
 import { sayer } from '@/core/length';
 import { minutesOf, setSentence, walkOf } from '@/core/sets';
+import { listed } from '@/core/text';
 import type { Toolbox } from '@/core/tools';
-import type { Project } from '@/data/db';
-import { beginMake } from '@/data/makes';
+import type { LaidForMake, Project } from '@/data/db';
+import { beginMake, laidPapers } from '@/data/makes';
 import { keepCopies } from '@/data/projects';
 import { checksAcross, checksOfParts, usePlannedSet } from '../parts/plans';
 import { SmallPicture } from '../draw/SmallPicture';
@@ -23,6 +24,7 @@ import { InUnits } from '../parts/InUnits';
 import { timeSaid } from '../parts/titles';
 import { useMedia } from '../shell/useMedia';
 import { BenchCardButton } from './BenchCardButton';
+import { useLaid } from './useLaid';
 import { usePace } from './useMaking';
 import styles from './Make.module.css';
 
@@ -66,7 +68,11 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
   const made = plan && plan.parts.every((one) => one.plan.made) ? (shown?.plan.made ?? null) : null;
   const graduation = project.set.graduation ?? '1/8 in';
   const say = useMemo(() => sayer(project.units, graduation), [project.units, graduation]);
-  const walk = useMemo(() => (plan ? walkOf(plan, say, copies, way) : []), [plan, say, copies, way]);
+  const laid = useLaid(project, plan, copies, way);
+  const walk = useMemo(
+    () => (plan ? walkOf(plan, say, copies, way, laidPapers({ laid: laid ?? [] })) : []),
+    [plan, say, copies, way, laid],
+  );
   const stops = walk.length;
   const usual = minutesOf(walk);
   const found = useMemo(() => checksOfParts(whole), [whole]);
@@ -79,7 +85,7 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
   // The page follows the makes there are, and lays this one out as soon as it is one of them.
   const [begin, busy] = useOnce(() => {
     onBegin();
-    return beginMake(project, copies, way, usual)
+    return beginMake(project, copies, way, laid ?? [], usual)
       .then(() => forget())
       .catch((error: unknown) => {
         onFailed();
@@ -131,6 +137,7 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
               {stops} {stops === 1 ? 'step' : 'steps'} from the first cut to the last fold
               {stops > 0 && `, ${timeSaid(usual * pace)} ${pace === 1 ? 'by usual figures' : 'at your own pace'}`}
             </p>
+            {laid && laid.length > 0 && <p className={styles.count}>{sheetsSaid(laid)}</p>}
             {failing.length > 0 && (
               <Alert
                 type="warning"
@@ -149,7 +156,7 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
               <Alert key={check.id} type="info" showIcon title={checkSentence(check, say)} />
             ))}
             <div className={styles.beginButtons}>
-              <Button type="primary" size="large" disabled={!made} loading={busy} onClick={() => begin()}>
+              <Button type="primary" size="large" disabled={!made || !laid} loading={busy} onClick={() => begin()}>
                 Begin
               </Button>
               {made && <BenchCardButton set={set} title={project.name} copies={copies} />}
@@ -159,6 +166,20 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
       </main>
     </InUnits>
   );
+}
+
+/** What is cut from how many sheets, and what is cut already. */
+function sheetsSaid(laid: readonly LaidForMake[]): string {
+  const counts = (some: readonly LaidForMake[]): string => {
+    const all = new Map<string, number>();
+    for (const { layout } of some) for (const { sheet } of layout.sheets) all.set(sheet, (all.get(sheet) ?? 0) + 1);
+    return listed([...all].map(([name, count]) => `${count} × ${name}`));
+  };
+  const [cut, uncut] = [laid.filter((one) => one.cut !== ''), laid.filter((one) => one.cut === '')];
+  return [
+    ...(uncut.length > 0 ? [`Cut from ${counts(uncut)}, as Cutting lays them out.`] : []),
+    ...(cut.length > 0 ? [`Cut already: ${counts(cut)}.`] : []),
+  ].join(' ');
 }
 
 /** Checks about the tools of the table, worth reading before the first cut. */

@@ -19,6 +19,8 @@ import { Finished } from './Finished';
 import { MakeBar } from './MakeBar';
 import { OlderPlan } from './OlderPlan';
 import { Progress } from './Progress';
+import { SheetWrong } from './SheetWrong';
+import { StashFollows } from './StashFollows';
 import { StopView } from './StopView';
 import { useMaking } from './useMaking';
 import { useSwipe } from './useSwipe';
@@ -129,7 +131,8 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
     () => going && goTo(done + 1),
     () => going && back(),
   );
-  useHotkeys('e', () => setOpen(open === 'edge' ? null : 'edge'), KEYS);
+  const onBlank = stop !== undefined && !stop.sheets;
+  useHotkeys('e', () => setOpen(open === 'edge' ? null : 'edge'), { ...KEYS, enabled: onBlank });
   useHotkeys('w', () => stop && setOpen('wrong'), { ...KEYS, enabled: open === null });
   useHotkeys('s', () => speech.able && speech.toggle(), { ...KEYS, enabled: open === null });
   useHotkeys(['?', 'shift+?'], () => setOpen('keys'), { ...KEYS, useKey: true });
@@ -142,6 +145,7 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
         awake={awake}
         speech={speech}
         going={stop !== undefined}
+        onBlank={onBlank}
         onEdge={() => setOpen('edge')}
         onWrong={() => setOpen('wrong')}
         onStop={stopIt}
@@ -151,6 +155,7 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
           <OlderPlan make={make} project={project} toolbox={toolbox} plan={plan} walk={walk} />
         </Boundary>
       )}
+      <StashFollows make={make} walk={walk} done={done} />
       <Progress
         done={done}
         all={walk.length}
@@ -193,7 +198,8 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
             <WhichEdge made={made} design={design} steps={steps} stop={stop} />
           </Modal>
         )}
-        {stop && open === 'wrong' && (
+        {stop?.sheets && open === 'wrong' && <SheetWrong sheets={stop.sheets} onClose={() => setOpen(null)} />}
+        {stop && !stop.sheets && open === 'wrong' && (
           <WentWrong
             makeId={make.id}
             made={made}

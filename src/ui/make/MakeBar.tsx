@@ -17,15 +17,16 @@ interface MakeBarProps {
   readonly minutes: number;
   readonly awake: boolean;
   readonly speech: Speech;
-  /** A step is at hand. */
+  /** A step is at hand; and it is on a blank, not on whole sheets. */
   readonly going: boolean;
+  readonly onBlank: boolean;
   readonly onEdge: () => void;
   readonly onWrong: () => void;
   readonly onStop: () => void;
 }
 
 /** Over the table: whose make it is, how long it has been at, and what one may ask for at any step. */
-export function MakeBar({ make, minutes, awake, speech, going, onEdge, onWrong, onStop }: MakeBarProps) {
+export function MakeBar({ make, minutes, awake, speech, going, onBlank, onEdge, onWrong, onStop }: MakeBarProps) {
   return (
     <div className={styles.bar}>
       <Link href={`/bench?p=${encodeURIComponent(make.projectId)}`} className={styles.name}>
@@ -46,7 +47,7 @@ export function MakeBar({ make, minutes, awake, speech, going, onEdge, onWrong, 
             <span className={styles.label}>{speech.on ? 'Reading out' : 'Read out'}</span>
           </Button>
         )}
-        <Button size="large" icon={<QuestionCircleOutlined />} disabled={!going} onClick={onEdge}>
+        <Button size="large" icon={<QuestionCircleOutlined />} disabled={!onBlank} onClick={onEdge}>
           <span className={styles.label}>Which edge?</span>
         </Button>
         <Button size="large" icon={<WarningOutlined />} disabled={!going} onClick={onWrong}>

@@ -5,7 +5,7 @@ import { walkOf, type SetPlan, type Stop } from '@/core/sets';
 import type { Toolbox } from '@/core/tools';
 import { uncapitalised } from '@/core/text';
 import type { MakeRecord, Project } from '@/data/db';
-import { keepMake } from '@/data/makes';
+import { keepMake, laidPapers } from '@/data/makes';
 import { same } from '@/data/patch';
 import { usePlannedSet } from '../parts/plans';
 import { useUnits } from '../parts/InUnits';
@@ -29,10 +29,11 @@ export function OlderPlan({ make, project, toolbox, plan, walk }: OlderPlanProps
   const newer = useMemo(() => withKit(project.set, toolbox), [project.set, toolbox]);
   const whole = usePlannedSet(newer);
   const older = !same(make.set, project.set);
+  const laid = useMemo(() => laidPapers(make), [make]);
   const next = 'plan' in whole ? whole.plan : null;
   const fresh = useMemo(
-    () => (older && next ? walkOf(next, say, make.copies, make.way) : []),
-    [older, next, say, make.copies, make.way],
+    () => (older && next ? walkOf(next, say, make.copies, make.way, laid) : []),
+    [older, next, say, make.copies, make.way, laid],
   );
   if (!older || left === project.set || !next || next.parts.some((one) => !one.plan.made)) return null;
   const figures = ({ parts }: SetPlan): Map<string, string> =>

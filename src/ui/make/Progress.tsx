@@ -48,7 +48,8 @@ export function Progress({ done, all, of, sets, finished, stop, part, left }: Pr
         {stop && part && ` · ${part}`}
         {(of > 1 || sets > 1) && (
           <>
-            {stop && of > 1 && (
+            {stop?.sheets && ' · whole sheets'}
+            {stop && !stop.sheets && of > 1 && (
               <>
                 {' · '}
                 <strong>{uncapitalised(copiesSaid(stop.copies, of))}</strong>

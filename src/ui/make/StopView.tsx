@@ -2,6 +2,7 @@ import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { countedLength, formatLength, mm } from '@/core/length';
 import { leftOf } from '@/core/pattern';
 import { cutFromSheet } from '@/core/looks';
+import { fenceCare } from '@/core/cutting';
 import { partNamed, type Made } from '@/core/plan';
 import type { Design } from '@/core/design';
 import type { RulerReading } from '@/core/tools';
@@ -15,6 +16,7 @@ import { OnTable } from '../table/OnTable';
 import { useUnits } from '../parts/InUnits';
 import { Words } from '../parts/Words';
 import { Folding } from './Folding';
+import { SheetsCut } from './SheetsCut';
 import { useFit } from './useFit';
 import type { useSwipe } from './useSwipe';
 import styles from './Make.module.css';
@@ -48,20 +50,25 @@ export function StopView({ at, stop, of, made, design, part, beware, swipe }: St
   const { step } = stop;
   const { picture } = step;
   const { who, actions, first, text, follows, how, rhythm, cautions, readings } = stopWords(stop, of);
+  const { graduation, say } = useUnits();
+  const longest = design.kit.trimmer;
+  const care = stop.sheets?.group ? fenceCare(stop.sheets.group, graduation, longest, say) : beware;
   const folds = picture.kind !== 'flat' && !picture.before && !picture.done && step.action !== 'punch';
   const several = made.pieces.length + made.layers.length > 1;
   const words = useRef<HTMLDivElement>(null);
   useLayoutEffect(() => {
     words.current?.scrollTo(0, 0);
   }, [at]);
-  const { more, down } = useFit(words, `${at} ${beware.join(' ')}`);
+  const { more, down } = useFit(words, `${at} ${care.join(' ')}`);
   return (
     <div className={styles.stop} {...swipe}>
       <section className={styles.words} aria-live="polite" aria-label="What to do">
         <div ref={words} className={styles.scroll}>
           <h1>
-            {capitalised(actions.map((action) => uncapitalised(ACTION_TITLE[action])).join(', '))}
-            {(several || part) && (
+            {stop.sheets && !stop.sheets.group
+              ? 'Cut already'
+              : capitalised(actions.map((action) => uncapitalised(ACTION_TITLE[action])).join(', '))}
+            {!stop.sheets && (several || part) && (
               <span className={styles.piece}>
                 {' '}
                 {[part, several ? listed([step.piece, ...(step.alike ?? [])]) : null].filter(Boolean).join(': ')}
@@ -88,7 +95,7 @@ export function StopView({ at, stop, of, made, design, part, beware, swipe }: St
               <strong>Edge {picture.near}</strong> near you, <strong>edge {leftOf(picture.near)}</strong> on the left
             </p>
           )}
-          {beware.map((told) => (
+          {care.map((told) => (
             <p key={told} data-needed className={styles.beware}>
               {told}
             </p>
@@ -121,7 +128,9 @@ export function StopView({ at, stop, of, made, design, part, beware, swipe }: St
         )}
       </section>
       <section className={styles.picture} aria-label="How it lies">
-        {folds ? (
+        {stop.sheets ? (
+          <SheetsCut {...stop.sheets} />
+        ) : folds ? (
           <Folding key={at} made={made} design={design} step={step} />
         ) : (
           <Flat stop={stop} made={made} design={design} />

@@ -20,7 +20,7 @@ import {
 } from '@/core/sets';
 import type { Step } from '@/core/making';
 import type { MakeRecord } from '@/data/db';
-import { finishedMakes, keepMake } from '@/data/makes';
+import { finishedMakes, keepMake, laidPapers } from '@/data/makes';
 import { HANDS, MISREADS } from '@/data/setting-kinds';
 import { useCare } from '../fit/useOdds';
 import { useUnits } from '../parts/InUnits';
@@ -63,12 +63,12 @@ export interface MakeAtHand {
 export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number): MakeAtHand {
   const { undoable } = useTell();
   const router = useRouter();
-  const { copies, way } = make;
+  const { copies, way, laid } = make;
   const { say } = useUnits();
   const ways = useMemo(() => waysOf(make.ways), [make.ways]);
   const walk = useMemo(
-    () => withOwnWays(walkOf(plan, say, copies, way), plan, say, ways),
-    [plan, say, copies, way, ways],
+    () => withOwnWays(walkOf(plan, say, copies, way, laidPapers({ ...(laid && { laid }) })), plan, say, ways),
+    [plan, say, copies, way, laid, ways],
   );
   const done = Math.min(make.done, walk.length);
   const stop: Stop | undefined = walk[done];
@@ -76,7 +76,7 @@ export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number
   const clock = useClock(stop ? 2 * pace * minutesOf([stop]) * 60_000 : 0);
   const at = stop?.own ?? plan.parts.find(({ part }) => part.id === stop?.part) ?? plan.parts.at(-1)!;
   const { design } = at.plan;
-  const beware = useBeware(stop, design);
+  const beware = useBeware(stop?.sheets ? undefined : stop, design);
   const steps = useMemo(() => partSteps(at, say), [at, say]);
   const finished = useMemo(() => setsDone(plan, walk, done), [plan, walk, done]);
 
@@ -129,7 +129,7 @@ export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number
     made: at.plan.made!,
     design,
     steps,
-    part: plan.parts.length > 1 ? at.part.name : null,
+    part: plan.parts.length > 1 && !stop?.sheets ? at.part.name : null,
     of: at.part.quantity * copies,
     finished,
     beware,

@@ -1,0 +1,45 @@
+import { Alert } from 'antd';
+import type { Stop } from '@/core/sets';
+import { several } from '@/core/text';
+import type { MakeRecord } from '@/data/db';
+import { markCutIn } from '@/data/makes';
+import { OnceButton } from '../parts/once';
+import { useTell } from '../parts/useTell';
+import styles from './Make.module.css';
+
+interface StashFollowsProps {
+  readonly make: MakeRecord;
+  readonly walk: readonly Stop[];
+  readonly done: number;
+}
+
+/** Once all of a paper is cut: its sheets are taken out of the stash at a touch, and its offcuts put in. */
+export function StashFollows({ make, walk, done }: StashFollowsProps) {
+  const { failed } = useTell();
+  const open = (make.laid ?? []).filter(
+    ({ cut, followed, paper }) =>
+      cut === '' &&
+      followed === undefined &&
+      walk.findLastIndex(({ sheets }) => sheets?.paper === paper) < done &&
+      walk.some(({ sheets }) => sheets?.paper === paper),
+  );
+  return open.map((laid) => (
+    <Alert
+      key={laid.table}
+      type="info"
+      className={styles.older}
+      title={`${several(laid.layout.sheets.length, 'sheet')} of ${listedSheets(laid)} cut.`}
+      action={
+        <OnceButton onPress={() => markCutIn(make, laid).catch(failed('The stash could not follow'))}>
+          Let the stash follow
+        </OnceButton>
+      }
+    />
+  ));
+}
+
+const listedSheets = ({
+  layout,
+}: {
+  readonly layout: { readonly sheets: readonly { readonly sheet: string }[] };
+}): string => [...new Set(layout.sheets.map(({ sheet }) => sheet))].join(', ');
