@@ -71,12 +71,15 @@ test('a batch of six: each step once for all; some of a step again, a sheet anew
   page,
 }) => {
   await begin(page, 'demo-1', 6);
-  await expect(words(page)).toContainText('All 6:');
+  // Cut as Cutting lays them out: four from a sheet.
+  await expect(words(page)).toContainText('Fence at 6 in. Cut 1 sheet of “Midnight cardstock”');
+  await expect(page.getByRole('button', { name: 'Which edge?' })).toBeDisabled();
   const all = await stopsOf(page);
   // Six take no more stops than one takes steps.
   expect(all).toBeLessThan(14);
   await page.keyboard.press('ArrowRight');
   await expect(progress(page)).toHaveAttribute('aria-valuenow', '1');
+  await expect(words(page)).toContainText('All 6:');
   // Punched, scored and turned in one go.
   await expect(words(page).getByText(/^Then turn the sheet/)).toBeVisible();
   await page.keyboard.press('ArrowRight');
@@ -118,6 +121,35 @@ test('a batch of six: each step once for all; some of a step again, a sheet anew
   await expect(page.getByRole('heading', { name: 'Written down' })).toBeVisible();
   await page.getByRole('link', { name: 'To the shelf', exact: true }).click();
   await expect(page.getByText('Go on making')).toBeHidden();
+});
+
+test('what is cut on the way leaves the stash at a touch, and is not told again in a make of what Cutting has cut', async ({
+  page,
+}) => {
+  await begin(page, 'demo-4', 6);
+  const fences = page.getByText(/^Fence at/);
+  await expect(fences).toBeVisible();
+  for (let at = 0; (await fences.count()) > 0; at++) {
+    await expect(progress(page)).toHaveAttribute('aria-valuenow', String(at));
+    await page.keyboard.press('PageDown');
+    await expect(progress(page)).toHaveAttribute('aria-valuenow', String(at + 1));
+  }
+  await page.getByRole('button', { name: 'Let the stash follow' }).click();
+  await expect(page.getByRole('button', { name: 'Let the stash follow' })).toBeHidden();
+  await page.getByRole('button', { name: 'Stop making' }).click();
+  // That cutting was for that make: the next is cut anew, until Cutting has cut for it.
+  await go(page, '/bench?p=demo-4');
+  await page.getByRole('radiogroup', { name: 'View' }).getByText('Cutting', { exact: true }).click();
+  await page.getByRole('button', { name: 'Cut more' }).click();
+  await page.getByRole('button', { name: 'Mark as cut' }).click();
+  await expect(page.getByText('This is cut.')).toBeVisible();
+  await go(page, '/make?p=demo-4');
+  await expect(page.getByText(/^Cut already:/)).toBeVisible();
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Cut already' })).toBeVisible();
+  await expect(words(page)).toContainText('Lay ready what is cut: 6 × ');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('heading', { name: /^Cut/ })).toBeHidden();
 });
 
 test('how many is asked once: told where it is made it stands where it is cut, on the bench and with others', async ({

@@ -68,7 +68,7 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
   const made = plan && plan.parts.every((one) => one.plan.made) ? (shown?.plan.made ?? null) : null;
   const graduation = project.set.graduation ?? '1/8 in';
   const say = useMemo(() => sayer(project.units, graduation), [project.units, graduation]);
-  const laid = useLaid(project, plan, copies, way);
+  const { laid, whenLaid } = useLaid(project, plan, copies, way);
   const walk = useMemo(
     () => (plan ? walkOf(plan, say, copies, way, laidPapers({ laid: laid ?? [] })) : []),
     [plan, say, copies, way, laid],
@@ -85,7 +85,8 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
   // The page follows the makes there are, and lays this one out as soon as it is one of them.
   const [begin, busy] = useOnce(() => {
     onBegin();
-    return beginMake(project, copies, way, laid ?? [], usual)
+    return whenLaid()
+      .then((sheets) => beginMake(project, copies, way, sheets, usual))
       .then(() => forget())
       .catch((error: unknown) => {
         onFailed();
@@ -156,7 +157,7 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
               <Alert key={check.id} type="info" showIcon title={checkSentence(check, say)} />
             ))}
             <div className={styles.beginButtons}>
-              <Button type="primary" size="large" disabled={!made || !laid} loading={busy} onClick={() => begin()}>
+              <Button type="primary" size="large" disabled={!made} loading={busy} onClick={() => begin()}>
                 Begin
               </Button>
               {made && <BenchCardButton set={set} title={project.name} copies={copies} />}

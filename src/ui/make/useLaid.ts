@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import { useMemo } from 'react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { piecesOf, type CutList, type Layout, type PackProgress } from '@/core/cutting';
 import { setsLaid, type SetPlan, type WayOfWork } from '@/core/sets';
 import { laidOn, TABLE } from '@/data/cuttings';
@@ -19,11 +19,36 @@ const PAUSE = 150;
 /** What is told of one paper: laid, or still to be laid. */
 type Laying = Omit<LaidForMake, 'layout'> & { readonly layout: Layout | null };
 
+/** How sheets lie as soon as that is known, and a promise of it for whoever cannot wait. */
+interface Laid {
+  readonly laid: readonly LaidForMake[] | null;
+  readonly whenLaid: () => Promise<readonly LaidForMake[]>;
+}
+
+/** The same, waited for. */
+export function useLaid(...asked: Parameters<typeof useSheets>): Laid {
+  const laid = useSheets(...asked);
+  const now = useRef(laid);
+  const waiting = useRef<((laid: readonly LaidForMake[]) => void)[]>([]);
+  useEffect(() => {
+    now.current = laid;
+    if (laid) for (const tell of waiting.current.splice(0)) tell(laid);
+  }, [laid]);
+  const whenLaid = useCallback(
+    () =>
+      now.current
+        ? Promise.resolve(now.current)
+        : new Promise<readonly LaidForMake[]>((tell) => waiting.current.push(tell)),
+    [],
+  );
+  return { laid, whenLaid };
+}
+
 /**
  * How the sheets of a project lie for a make that is to begin: as Cutting has cut them, as they were laid by hand, or laid anew beside
  * the page. Null until there is a first answer for each; what cannot be laid is left out, and each blank of it is cut by itself.
  */
-export function useLaid(
+function useSheets(
   project: Project,
   plan: SetPlan | null,
   copies: number,
@@ -53,8 +78,14 @@ export function useLaid(
         stash,
         project.units,
       );
-      // Scissors go from piece to piece; what is cut out of a certain place is told by itself.
-      if (!list || list.cutter === 'free' || list.pieces.some(({ place }) => place !== undefined)) return [];
+      // One blank is told by itself. Scissors go from piece to piece; what is cut out of a certain place is told by itself.
+      if (
+        !list ||
+        piecesIn(list) === 1 ||
+        list.cutter === 'free' ||
+        list.pieces.some(({ place }) => place !== undefined)
+      )
+        return [];
       const own = record.byHand && same(record.byHand.list, list) ? record.byHand.layout : null;
       return [{ paper, table, list, layout: own, papers: [...paperIds], cut: '' }];
     });
@@ -86,6 +117,8 @@ export function useLaid(
     });
   }, [known, open, told, trouble]);
 }
+
+const piecesIn = ({ pieces }: CutList): number => pieces.reduce((sum, { quantity }) => sum + quantity, 0);
 
 /** What a cutting that was carried out gives of what so many copies take: its sheets, by this project’s own names; null where it is not enough. */
 function cutFor(
