@@ -45,8 +45,8 @@ export interface MakeRecord {
   readonly endedAt: number;
   /** Sheets that went wrong on the way, for their rescue. */
   readonly spoiled: readonly SpoiledSheet[];
-  /** Copies that go their own way since, or for which something is done again, as it was asked for. Left out where none is. */
-  readonly ways?: readonly (TakenWay | DoneAgain)[];
+  /** What happened on the way: copies that go their own way since, what is done again, what was measured. Left out where nothing did. */
+  readonly ways?: readonly (TakenWay | DoneAgain | TakenMeasure)[];
   /** How its sheets were laid out when it began; left out where each blank is cut by itself. */
   readonly laid?: readonly LaidForMake[];
   /** Minutes it takes by usual figures; left out in what older versions wrote. */
@@ -77,6 +77,15 @@ export interface TakenWay {
   readonly copy: number;
   readonly at: number;
   readonly design: DesignInput;
+}
+
+/** A part that was measured as it came out, what was planned, and how sheets were laid out anew for it. */
+export interface TakenMeasure {
+  readonly part: string;
+  readonly at: number;
+  readonly measured: { readonly width: number; readonly height: number };
+  readonly planned: { readonly width: number; readonly height: number };
+  readonly laid?: readonly LaidForMake[];
 }
 
 /** A sheet on which something went wrong: what it was by then. */

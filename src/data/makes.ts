@@ -1,7 +1,15 @@
 import type { Units } from '@/core/length';
 import type { DesignInput } from '@/core/design';
 import type { Finished, LaidPaper, SetInput, WayOfWork } from '@/core/sets';
-import { db, type LaidForMake, type MakeRecord, type Project, type SpoiledSheet, type TakenWay } from './db';
+import {
+  db,
+  type LaidForMake,
+  type MakeRecord,
+  type Project,
+  type SpoiledSheet,
+  type TakenMeasure,
+  type TakenWay,
+} from './db';
 import { markCut } from './cuttings';
 import { allKept, keep, readAll } from './keep';
 import { newId } from './newId';
@@ -66,6 +74,10 @@ export async function markCutIn(make: MakeRecord, { table, list, layout, papers 
   const laid = (make.laid ?? []).map((one) => (one.table === table ? { ...one, followed } : one));
   keepMake(make, { laid });
 }
+
+/** What was measured in some makes, beside what was planned. */
+export const takenMeasures = (makes: readonly MakeRecord[]): readonly TakenMeasure[] =>
+  makes.flatMap(({ ways = [] }) => ways.flatMap((way) => ('measured' in way ? [way] : [])));
 
 /** Makes that were finished, as a pace is told from them. */
 export const finishedMakes = (makes: readonly MakeRecord[]): readonly Finished[] =>

@@ -26,6 +26,15 @@ const set = z.looseObject(
 const pieceShape = cutListSchema.shape.pieces.element.shape;
 const laid = z.object({ list: cutListSchema, layout: layoutSchema });
 
+const laidForMake = laid.extend({
+  paper: z.string(),
+  table: z.string(),
+  papers: z.array(z.tuple([z.string(), z.string()])),
+  cut: z.string(),
+  followed: z.string().optional(),
+});
+const outside = z.object({ width: z.number().positive(), height: z.number().positive() });
+
 const SHAPES = {
   projects: z.looseObject({
     id,
@@ -73,6 +82,13 @@ const SHAPES = {
         z.union([
           z.looseObject({
             part: z.string(),
+            at: count(0),
+            measured: outside,
+            planned: outside,
+            laid: z.array(laidForMake).optional(),
+          }),
+          z.looseObject({
+            part: z.string(),
             copy: count(1),
             at: count(0),
             design: z.looseObject({ construction: z.string() }),
@@ -81,17 +97,7 @@ const SHAPES = {
         ]),
       )
       .optional(),
-    laid: z
-      .array(
-        laid.extend({
-          paper: z.string(),
-          table: z.string(),
-          papers: z.array(z.tuple([z.string(), z.string()])),
-          cut: z.string(),
-          followed: z.string().optional(),
-        }),
-      )
-      .optional(),
+    laid: z.array(laidForMake).optional(),
     usual: z.number().min(0).optional(),
     finished: z.boolean().optional(),
   }),

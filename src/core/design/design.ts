@@ -296,6 +296,8 @@ export interface Design {
   readonly papers: Readonly<Record<string, Design['paper']>>;
   /** How single pieces are laid on their print; all others as their paper says. */
   readonly turns: Readonly<Record<string, Quarters>>;
+  /** What came out of it at the table, from the outside: what is laid on it and in it follows. Of no document. */
+  readonly measured?: { readonly width: Mm; readonly height: Mm };
 }
 
 /** What pieces are cut from, and how they are laid on it. */

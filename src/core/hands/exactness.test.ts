@@ -3,7 +3,7 @@ import { randomLcg, randomNormal } from 'd3-random';
 import { sampleStandardDeviation } from 'simple-statistics';
 import { inches, mm } from '../length';
 import { trialInside } from '../tools';
-import { fromFits, fromStrip, fromTrials, readMeasures } from '.';
+import { fromFits, fromMeasured, fromStrip, fromTrials, readMeasures } from '.';
 
 test('five cuts at 4 in, worked by hand: twice the root of the mean square of what they are off', () => {
   const measured = [4, 4 + 1 / 32, 4 - 1 / 32, 4, 4 + 1 / 32].map((inch) => inches(inch));
@@ -88,4 +88,23 @@ test('lengths typed one after the other; what cannot be read is said', () => {
   expect(readMeasures('', 'in')).toEqual({ ok: true, measured: [] });
   const bad = readMeasures('4; four', 'in');
   expect(bad.ok ? '' : bad.message).toContain('“four”');
+});
+
+describe('from what was measured as it came out', () => {
+  const thing = (width: number, height: number) => ({
+    planned: { width: 100, height: 150 },
+    measured: { width, height },
+  });
+  test('an outside lies between two folds: one is off by a √2th; fewer than three sides say nothing', () => {
+    // Off by 1, −1, 1 and 1 mm: two deviations of one fold are 2/√2.
+    const found = fromMeasured([thing(101, 149), thing(101, 151)])!;
+    expect(found.off).toBeCloseTo(Math.SQRT2, 9);
+    expect(found.measured).toBe(4);
+    expect(fromMeasured([thing(101, 149)])).toBeNull();
+  });
+
+  test('a fit of no amount is just right only where it says so', () => {
+    const fit = (how: 'tight' | 'loose', by: number) => ({ fit: { width: { how, by }, height: { how, by } } }) as never;
+    expect(fromFits([[fit('tight', 0), fit('loose', 1), fit('tight', 0)]])).toBeNull();
+  });
 });

@@ -69,6 +69,24 @@ export function fromFits(kinds: readonly (readonly FitSeen[])[]): Exactness | nu
   return fromScatter(squares, free, measured);
 }
 
+/** A thing from the outside, mm. */
+interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
+/**
+ * From things that were measured as they came out: an outside lies between two folds, so one score is off by a `√2`th of what it is
+ * off. Null for fewer than three sides.
+ */
+export function fromMeasured(things: readonly { readonly planned: Size; readonly measured: Size }[]): Exactness | null {
+  const off = things.flatMap(({ planned, measured }) => [
+    measured.width - planned.width,
+    measured.height - planned.height,
+  ]);
+  return fromScatter(off.reduce((sum, one) => sum + one ** 2, 0) / 2, off.length, off.length);
+}
+
 /** Lengths typed one after the other, with semicolons or line ends between them; or what cannot be read of it. */
 export function readMeasures(
   text: string,

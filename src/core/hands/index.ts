@@ -1,7 +1,7 @@
 /** Hands: `oddsAnswer(question)` makes a plan thousands of times with the errors of hands, and counts how often it fits. */
 export { benchFor, oddsOf, type MakeCheck, type Hands, type Odds } from './odds';
 export { careAt, mattersMost, rulerAt, rulerHelps } from './care';
-export { fromFits, fromStrip, fromTrials, readMeasures, type Exactness } from './exactness';
+export { fromFits, fromMeasured, fromStrip, fromTrials, readMeasures, type Exactness } from './exactness';
 export {
   answerHands,
   handsSchema,

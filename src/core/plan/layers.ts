@@ -59,7 +59,7 @@ const ORDINALS = ['', 'second ', 'third ', 'fourth ', 'fifth ', 'sixth '];
  */
 export function layersOf(
   made: Sized,
-  { layers, graduation, paper }: Pick<Design, 'layers' | 'graduation' | 'paper'>,
+  { layers, graduation, paper, measured }: Pick<Design, 'layers' | 'graduation' | 'paper' | 'measured'>,
 ): PlannedLayer[] {
   const out: PlannedLayer[] = [];
   const taken = new Set(made.built.pieces.map(({ name }) => name));
@@ -72,7 +72,7 @@ export function layersOf(
   };
   const seats = new Map<LayerPlace, Seat | null>();
   layers.forEach(({ on, reveal: told, paper: own, pull }, index) => {
-    const seat = seats.has(on) ? seats.get(on)! : firstSeat(made, on);
+    const seat = seats.has(on) ? seats.get(on)! : asItCame(firstSeat(made, on), on, made, measured);
     const reveal = told ?? REVEALS[on];
     // Two that would lie across each other: the second has no room.
     const crosses = seat?.upon === null && out.some(({ laid }) => laid && liesOnSame(laid, seat));
@@ -153,6 +153,21 @@ function firstSeat(made: Sized, on: LayerPlace): Seat | null {
       return { upon: null, shape: rect(0, 0, width, height), onto: null, face: null, holes: holed.holes };
     }
   }
+}
+
+/** A seat on a face, or in the room, of a thing that came out larger or smaller than planned: as much larger or smaller itself. */
+function asItCame(seat: Seat | null, on: LayerPlace, made: Sized, measured: Design['measured']): Seat | null {
+  if (!seat || !measured || on === 'flap' || on === 'sheet') return seat;
+  const box = boxOf(seat.shape);
+  const side = (of: 'width' | 'height', was: number): Mm => mm(Math.max(0, was + measured[of] - made.finished[of]));
+  const { onto } = seat;
+  const [width, height] = [side('width', box.maxX), side('height', box.maxY)];
+  // Where it lies it stays in the middle.
+  const moved = onto && {
+    ...onto,
+    map: (p: Point): Point<'sheet'> => onto.map({ x: p.x + (box.maxX - width) / 2, y: p.y + (box.maxY - height) / 2 }),
+  };
+  return { ...seat, shape: rect(0, 0, width, height), onto: moved };
 }
 
 /** The flap that closes, as it shows, its fold along the near edge of the layer's sheet. */

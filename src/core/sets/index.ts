@@ -51,3 +51,12 @@ export { ENVELOPE_WAYS, type Envelopes, type EnvelopeWay } from './from-envelope
 export { setDocument, setPlanSchema, type SetPlanDocument } from './document';
 export { planAnswerTo, type PlanAnswer } from './answer';
 export { setOfOlder } from './older';
+export {
+  followsFrom,
+  isFolded,
+  planAsMade,
+  wayThrough,
+  type Follows,
+  type Happened,
+  type MeasuredPart,
+} from './measured';

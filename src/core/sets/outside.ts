@@ -29,7 +29,7 @@ const BULGE: Record<Closure, Mm> = {
 
 /**
  * The outside of what was made with `holds` mm of contents in it: what lies flat is as thick as its paper and they are, what
- * stands as it is. Of what is given, its own size, what it holds and its layers.
+ * stands as it is. Of what was measured as it came out, as it was measured; of what is given, its own size, what it holds and its layers.
  */
 export function outsideOf(made: Made, design: Design, given: Outside | null, holds: number): Outside {
   const { width, height, thickness } = made.finished;
@@ -40,7 +40,7 @@ export function outsideOf(made: Made, design: Design, given: Outside | null, hol
   const shut = closurePlan(made, design);
   const bulge = shut && !shut.trouble ? BULGE[shut.kind] : 0;
   const filled = made.folded.standing ? 0 : holds - design.thickness;
-  return { width, height, thickness: mm(thickness + bulge + filled) };
+  return { width, height, ...design.measured, thickness: mm(thickness + bulge + filled) };
 }
 
 /** How some things lie in what holds them: so many of one outside. */

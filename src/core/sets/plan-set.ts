@@ -2,7 +2,7 @@
 import type { Contents } from '../constructions';
 import { TOLERANCE } from '../geometry';
 import { mm, roundTo, stepOf, type Mm } from '../length';
-import { planFor, type Plan } from '../plan';
+import { planFor, type Made, type Plan } from '../plan';
 import type { Design } from '../design';
 import { listed, uncapitalised } from '../text';
 import { alike, eachOf, onEachOther, outsideOf, together, type Outside } from './outside';
@@ -247,10 +247,17 @@ interface RoomIn {
   readonly width: Mm;
   readonly height: Mm;
 }
+/** A room in what came out larger or smaller than it was planned. */
+const asItCame = ({ finished }: Made, { measured = finished }: Design, room: Contents): Contents => ({
+  ...room,
+  width: mm(room.width + measured.width - finished.width),
+  height: mm(room.height + measured.height - finished.height),
+});
+
 /** The most one of some like things may measure to lie in a holder with its room, least or aimed for; null where none goes in. */
 function roomIn({ made, design }: Plan, hold: HeldPart): RoomIn | null {
   const [opened] = made?.holds ?? [];
   if (!opened) return null;
-  const { width, height } = eachOf(hold, opened.largest(design[hold.room], design.thickness));
+  const { width, height } = eachOf(hold, asItCame(made!, design, opened.largest(design[hold.room], design.thickness)));
   return width > 0 && height > 0 ? { width, height } : null;
 }

@@ -28,6 +28,8 @@ export interface Stop {
   readonly sheets?: SheetsAtHand;
   /** The plan it is of, where this copy goes its own way: made of a sheet that went wrong. */
   readonly own?: PlannedPart;
+  /** Its plan is for what came out when something was measured. */
+  readonly asMade?: true;
   /** It is done again, for copies on which it went wrong. */
   readonly again?: true;
 }

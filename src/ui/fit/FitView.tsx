@@ -5,6 +5,7 @@ import { line } from 'd3-shape';
 import { useMemo, useRef } from 'react';
 import {
   fromFits,
+  fromMeasured,
   rulerHelps,
   SCISSORS,
   USUAL_HANDS,
@@ -15,8 +16,9 @@ import {
 } from '@/core/hands';
 import { mm } from '@/core/length';
 import type { DesignChange, DesignInput } from '@/core/design';
-import type { LogRecord } from '@/data/db';
+import type { LogRecord, MakeRecord } from '@/data/db';
 import { evidenceIn, fitKey, ownMakes } from '@/data/log';
+import { takenMeasures } from '@/data/makes';
 import { HANDS } from '@/data/setting-kinds';
 import { useSize } from '../draw/useSize';
 import { LengthField } from '../parts/LengthField';
@@ -50,6 +52,8 @@ export function FitView({ of, whole, onChange }: FitViewProps) {
   const hands: Hands = kept ?? USUAL_HANDS;
   const { answer, done, running, trouble, stop } = useOdds(of, hands);
   const own = useFitsSay();
+  const makes = useAll<MakeRecord>('makes');
+  const came = useMemo(() => fromMeasured(takenMeasures(makes?.records ?? [])), [makes]);
   return (
     <div className={styles.fit}>
       <section className={styles.hands} aria-label="How exact my hands are">
@@ -72,6 +76,7 @@ export function FitView({ of, whole, onChange }: FitViewProps) {
         )}
         {kept && <Button onClick={() => keep(null)}>The usual figures</Button>}
       </section>
+      {came && <OwnFigure from="what you measured as it came out" kind="score" found={came} />}
       {own && <OwnFigure from="the fits in your log" kind="score" found={own} />}
       <TestStrip onFigure={(kind, off) => keep({ ...hands, [kind]: mm(off) })} />
       {trouble && <Alert type="warning" showIcon title={`${trouble}.`} />}

@@ -17,6 +17,7 @@ import { usePlannedSet } from '../parts/plans';
 import { withKit } from '../parts/withKit';
 import { Finished } from './Finished';
 import { MakeBar } from './MakeBar';
+import { Measured } from './Measured';
 import { OlderPlan } from './OlderPlan';
 import { Progress } from './Progress';
 import { SheetWrong } from './SheetWrong';
@@ -46,6 +47,7 @@ const KEY_LINES: readonly KeyLine[] = [
   ['E', 'Which edge was I on?'],
   ['S', 'Read the steps out, or stop'],
   ['W', 'That went wrong'],
+  ['M', 'It measures otherwise than planned'],
   ['?', 'This list'],
 ];
 
@@ -100,9 +102,11 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
     goTo,
     anew,
     again,
+    asMade,
+    measure,
     stopIt,
   } = making;
-  const [open, setOpen] = useState<'edge' | 'wrong' | 'keys' | 'back' | null>(null);
+  const [open, setOpen] = useState<'edge' | 'wrong' | 'measured' | 'keys' | 'back' | null>(null);
   const awake = useAwake();
   const speech = useSpeech(
     stop ? `${part === null ? '' : `${part}. `}${spoken(stop, of)} ${saidOut(beware.join(' '))}` : 'All done.',
@@ -134,6 +138,7 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
   const onBlank = stop !== undefined && !stop.sheets;
   useHotkeys('e', () => setOpen(open === 'edge' ? null : 'edge'), { ...KEYS, enabled: onBlank });
   useHotkeys('w', () => stop && setOpen('wrong'), { ...KEYS, enabled: open === null });
+  useHotkeys('m', () => setOpen('measured'), { ...KEYS, enabled: open === null });
   useHotkeys('s', () => speech.able && speech.toggle(), { ...KEYS, enabled: open === null });
   useHotkeys(['?', 'shift+?'], () => setOpen('keys'), { ...KEYS, useKey: true });
 
@@ -148,6 +153,7 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
         onBlank={onBlank}
         onEdge={() => setOpen('edge')}
         onWrong={() => setOpen('wrong')}
+        onMeasure={() => setOpen('measured')}
         onStop={stopIt}
       />
       {stop && (
@@ -197,6 +203,17 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
           <Modal open title="Which edge was I on?" footer={null} width={640} onCancel={() => setOpen(null)}>
             <WhichEdge made={made} design={design} steps={steps} stop={stop} />
           </Modal>
+        )}
+        {open === 'measured' && (
+          <Measured
+            make={make}
+            project={project}
+            plan={asMade}
+            walk={walk}
+            done={done}
+            onMeasure={measure}
+            onClose={() => setOpen(null)}
+          />
         )}
         {stop?.sheets && open === 'wrong' && <SheetWrong sheets={stop.sheets} onClose={() => setOpen(null)} />}
         {stop && !stop.sheets && open === 'wrong' && (

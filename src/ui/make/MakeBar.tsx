@@ -2,6 +2,7 @@ import {
   AudioMutedOutlined,
   AudioOutlined,
   CloseOutlined,
+  ColumnWidthOutlined,
   QuestionCircleOutlined,
   WarningOutlined,
 } from '@ant-design/icons';
@@ -22,11 +23,23 @@ interface MakeBarProps {
   readonly onBlank: boolean;
   readonly onEdge: () => void;
   readonly onWrong: () => void;
+  readonly onMeasure: () => void;
   readonly onStop: () => void;
 }
 
 /** Over the table: whose make it is, how long it has been at, and what one may ask for at any step. */
-export function MakeBar({ make, minutes, awake, speech, going, onBlank, onEdge, onWrong, onStop }: MakeBarProps) {
+export function MakeBar({
+  make,
+  minutes,
+  awake,
+  speech,
+  going,
+  onBlank,
+  onEdge,
+  onWrong,
+  onMeasure,
+  onStop,
+}: MakeBarProps) {
   return (
     <div className={styles.bar}>
       <Link href={`/bench?p=${encodeURIComponent(make.projectId)}`} className={styles.name}>
@@ -49,6 +62,9 @@ export function MakeBar({ make, minutes, awake, speech, going, onBlank, onEdge, 
         )}
         <Button size="large" icon={<QuestionCircleOutlined />} disabled={!onBlank} onClick={onEdge}>
           <span className={styles.label}>Which edge?</span>
+        </Button>
+        <Button size="large" icon={<ColumnWidthOutlined />} onClick={onMeasure}>
+          <span className={styles.label}>It measures</span>
         </Button>
         <Button size="large" icon={<WarningOutlined />} disabled={!going} onClick={onWrong}>
           <span className={styles.label}>That went wrong</span>

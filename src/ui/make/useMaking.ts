@@ -12,18 +12,20 @@ import {
   setsDone,
   stepsAt,
   walkOf,
-  withOwnWays,
+  planAsMade,
+  wayThrough,
   type DoneAgain,
-  type OwnWay,
+  type Happened,
   type SetPlan,
   type Stop,
 } from '@/core/sets';
 import type { Step } from '@/core/making';
-import type { MakeRecord } from '@/data/db';
+import type { MakeRecord, TakenMeasure } from '@/data/db';
 import { finishedMakes, keepMake, laidPapers } from '@/data/makes';
 import { HANDS, MISREADS } from '@/data/setting-kinds';
 import { useCare } from '../fit/useOdds';
 import { useUnits } from '../parts/InUnits';
+import { planAtHand } from '../parts/plans';
 import { useAll, useSetting } from '../parts/useKept';
 import { useTell } from '../parts/useTell';
 import { useClock } from './useTable';
@@ -55,6 +57,10 @@ export interface MakeAtHand {
   readonly anew: (copy: number, piece: string | null) => void;
   /** The last stop is done again for some of its copies. */
   readonly again: (copies: readonly number[]) => void;
+  /** The set as it is planned now: with what was measured as it came out. */
+  readonly asMade: SetPlan;
+  /** A part came out otherwise than planned: what is still to be cut follows. */
+  readonly measure: (taken: Omit<TakenMeasure, 'at'>) => void;
   /** Taken off the table without a word in the log; it can be laid there again. */
   readonly stopIt: () => void;
 }
@@ -65,10 +71,27 @@ export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number
   const router = useRouter();
   const { copies, way, laid } = make;
   const { say } = useUnits();
-  const ways = useMemo(() => waysOf(make.ways), [make.ways]);
+  const happened = useMemo(() => happenedIn(make.ways), [make.ways]);
   const walk = useMemo(
-    () => withOwnWays(walkOf(plan, say, copies, way, laidPapers({ ...(laid && { laid }) })), plan, say, ways),
-    [plan, say, copies, way, laid, ways],
+    () =>
+      wayThrough(
+        walkOf(plan, say, copies, way, laidPapers({ ...(laid && { laid }) })),
+        plan,
+        say,
+        happened,
+        { copies, way },
+        planAtHand,
+      ),
+    [plan, say, copies, way, laid, happened],
+  );
+  const asMade = useMemo(
+    () =>
+      planAsMade(
+        plan,
+        happened.filter((one) => 'measured' in one),
+        planAtHand,
+      ),
+    [plan, happened],
   );
   const done = Math.min(make.done, walk.length);
   const stop: Stop | undefined = walk[done];
@@ -86,6 +109,8 @@ export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number
   };
   const repeat = (asked: Omit<DoneAgain, 'at'>): void =>
     keepMake(make, { ways: [...(make.ways ?? []), { ...asked, at: done }], spent: make.spent + clock.take() });
+  const measure = (taken: Omit<TakenMeasure, 'at'>): void =>
+    keepMake(make, { ways: [...(make.ways ?? []), { ...taken, at: done }], spent: make.spent + clock.take() });
   const anew = (copy: number, piece: string | null): void => {
     if (stop) repeat({ part: stop.part, copies: [copy], from: 0, ...(piece !== null && { piece }) });
   };
@@ -138,13 +163,16 @@ export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number
     goTo,
     anew,
     again,
+    asMade,
+    measure,
     stopIt,
   };
 }
 
-/** Copies that go their own way, planned; one that cannot be read any more goes the common way. */
-const waysOf = (taken: MakeRecord['ways'] = []): readonly (OwnWay | DoneAgain)[] =>
-  taken.flatMap((one): readonly (OwnWay | DoneAgain)[] => {
+/** What happened on the way, planned; a way of its own that cannot be read any more is the common one. */
+const happenedIn = (taken: MakeRecord['ways'] = []): readonly Happened[] =>
+  taken.flatMap((one): readonly Happened[] => {
+    if ('measured' in one) return [{ ...one, laid: laidPapers(one) }];
     if (!('design' in one)) return [one];
     const { design, ...way } = one;
     const read = readDesign(design);

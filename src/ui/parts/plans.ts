@@ -69,6 +69,13 @@ const answered = (design: Design): Planned => {
     : { ...outcome, design: outcome.plan.design };
 };
 
+/** A plan of a design that was read, at hand or made now. Throws where that is a fault of the app. */
+export function planAtHand(design: Design): Plan {
+  const outcome = outcomeOf(design);
+  if ('fault' in outcome) throw new Error(FAULT);
+  return outcome.plan;
+}
+
 /** Plans a design here and now, unless it is at hand. */
 export const planned = (input: DesignInput): Planned =>
   answers.get(JSON.stringify(input), () => {
@@ -96,12 +103,7 @@ export const plannedSet = (set: SetInput): PlannedSet =>
     const read = readSet(set);
     if (!read.ok) return { set, issues: read.issues };
     try {
-      const plan = planSet(read.set, (design) => {
-        const outcome = outcomeOf(design);
-        if ('fault' in outcome) throw new Error(FAULT);
-        return outcome.plan;
-      });
-      return { set, plan };
+      return { set, plan: planSet(read.set, planAtHand) };
     } catch (error) {
       console.error('planning', JSON.stringify(set), error);
       return { set, issues: [{ path: '', message: FAULT }] };
