@@ -39,9 +39,9 @@ test('a whole job by mouse: contents in, numbers out, a drag, a reload, files ou
   expect([await figure(page, 'Cut a square'), await figure(page, 'Room left')]).toEqual([cut, room]);
   await expect(page.getByLabel('Name of the project')).toHaveValue('Tickets for the dome');
 
-  const project = await downloaded(page, () => takeAlong(page, 'Save as file (JSON)'));
+  const project = await downloaded(page, () => takeAlong(page, 'Hand on or keep: project file (JSON)'));
   expect(project.name).toBe('Tickets-for-the-dome.json');
-  const svg = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
+  const svg = await downloaded(page, () => takeAlong(page, 'Cut by machine: drawing (SVG)'));
   const drawing = parseSync(svg.bytes.toString('utf8'));
   const wide = JSON.parse(project.bytes.toString('utf8')) as {
     set: { parts: { design: { ease: { width: number } } }[] };
@@ -114,7 +114,11 @@ test('the same by keyboard alone', async ({ page }) => {
   await page.getByRole('button', { name: 'Take it along' }).focus();
   const project = await downloaded(page, async () => {
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('menuitem', { name: 'Save as file (JSON)' })).toBeFocused();
+    // Printing stands first, files to keep last.
+    await expect(page.getByRole('menuitem').first()).toBeFocused();
+    await expect(page.getByRole('menuitem').first()).toContainText('Print at true size');
+    await page.keyboard.press('ArrowUp');
+    await expect(page.getByRole('menuitem', { name: 'Hand on or keep: project file (JSON)' })).toBeFocused();
     await page.keyboard.press('Enter');
   });
   expect(JSON.parse(project.bytes.toString('utf8'))).toMatchObject({ format: 'tuck-fold-project', units: 'in' });
@@ -208,7 +212,7 @@ test(
     });
     await setLength(page, 'Width', '3 1/2 in');
     await expect(page.getByRole('alert').filter({ hasText: 'the browser has no room left' })).toBeVisible();
-    const project = await downloaded(page, () => takeAlong(page, 'Save as file (JSON)'));
+    const project = await downloaded(page, () => takeAlong(page, 'Hand on or keep: project file (JSON)'));
     const kept = JSON.parse(project.bytes.toString('utf8')) as {
       set: { parts: { design: { contents: { width: number } } }[] };
     };

@@ -56,7 +56,7 @@ test(
     await expect(page.getByLabel('Pen', { exact: true })).toHaveAttribute('aria-invalid', 'true');
     await expect(page.getByText(/a biro/)).toBeVisible();
     expect(await figure(page, 'Pen it takes')).toBe('1/2 in');
-    const { bytes } = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
+    const { bytes } = await downloaded(page, () => takeAlong(page, 'Cut by machine: drawing (SVG)'));
     const slit = (parseSync(bytes.toString('utf8')).children as INode[]).find(
       ({ attributes }) => attributes.id === 'slit',
     )!;

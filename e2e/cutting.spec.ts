@@ -82,11 +82,11 @@ test('several projects by keyboard: added, copies set, and they go as drawing, D
     await page.getByRole('button', { name: 'Take it along' }).click();
     return (await downloaded(page, () => page.getByRole('menuitem', { name: item }).click())).bytes.toString('utf8');
   };
-  const dxf = new DxfParser().parseSync(await take('Sheets for a cutting machine (DXF)'))!;
+  const dxf = new DxfParser().parseSync(await take('Cut by machine: sheets as lines (DXF)'))!;
   expect(dxf.entities.filter(({ layer }) => layer === 'PIECE')).toHaveLength(4 * 7);
-  expect(await take('Sheets as drawing (SVG)')).toContain('Liner');
-  expect((await take('Pieces as a table (CSV)')).trim().split('\r\n')).toHaveLength(8);
-  expect(await take('Cuts in order as a table (CSV)')).toContain('fence');
+  expect(await take('Cut by machine: sheets as drawing (SVG)')).toContain('Liner');
+  expect((await take('To calculate with: pieces, a table (CSV)')).trim().split('\r\n')).toHaveLength(8);
+  expect(await take('Cut by hand: cuts in order, a table (CSV)')).toContain('fence');
 });
 
 test('a piece is dragged: where it can be cut it stays, where not it says why and goes back', async ({ page }) => {
@@ -195,9 +195,9 @@ test(
     await expect(piece).toBeVisible();
     await expect(figure(page, 'Fewest of this paper')).toHaveText('1, proved');
     await view('Sheet').click();
-    const svg = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
+    const svg = await downloaded(page, () => takeAlong(page, 'Cut by machine: drawing (SVG)'));
     expect(svg.bytes.toString()).toContain('width="304.8mm"');
-    const dxf = await downloaded(page, () => takeAlong(page, 'For a cutting machine (DXF)'));
+    const dxf = await downloaded(page, () => takeAlong(page, 'Cut by machine: lines (DXF)'));
     expect(dxf.name).toMatch(/\.dxf$/);
     const layers = new DxfParser().parseSync(dxf.bytes.toString())!.entities.map(({ layer }) => layer);
     expect(layers).toEqual(expect.arrayContaining(['PAPER', 'BLANK', 'CUT', 'VALLEY']));

@@ -215,7 +215,7 @@ test('what is laid on it and what shuts it: in the steps, and every piece in the
   expect(text.indexOf('of ribbon across the middle')).toBeLessThan(text.indexOf('glue the mat on the front'));
   // Both lie there before anything is folded.
   expect(text.indexOf('glue the mat on the front')).toBeLessThan(text.indexOf('Fold the hem in'));
-  const svg = await downloaded(page, () => takeAlong(page, 'Cutting drawing (SVG)'));
+  const svg = await downloaded(page, () => takeAlong(page, 'Cut by machine: drawing (SVG)'));
   const groups = parseSync(svg.bytes.toString('utf8')).children.filter((child) => child.attributes.transform);
   expect(groups.map((group) => group.attributes.id)).toEqual([
     'front',

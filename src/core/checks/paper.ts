@@ -1,8 +1,19 @@
 import { sheetsFor } from '../cutting';
-import { cutFor, sheetOf, paperOf, type Design, liesOn, smallestPaperFor, STIFF, THIN } from '../design';
+import {
+  constructionOptions,
+  cutFor,
+  sheetOf,
+  paperOf,
+  type Design,
+  liesOn,
+  smallestPaperFor,
+  STIFF,
+  THIN,
+} from '../design';
 import { TOLERANCE } from '../geometry';
-import type { Piece } from '../pattern';
-import type { Made, Plan } from '../plan';
+import { mm, roundTo, type Mm } from '../length';
+import type { Blank, Piece } from '../pattern';
+import { HOLDS, type Made, type Plan } from '../plan';
 import {
   isUpright,
   openPrintMap,
@@ -99,10 +110,34 @@ function sizeChecks(design: Design, paper: Design['paper'], cut: readonly Piece[
                 'the ',
               ),
       },
-      other && !turned ? [{ code: 'other_paper', name: other.title, change }] : [],
+      [
+        ...(over && !turned ? smallerParts(design, over, sheet) : []),
+        ...(other && !turned ? [{ code: 'other_paper', name: other.title, change } as const] : []),
+      ],
       at,
     ),
   ];
+}
+
+/** A blank a hair too large is made to fit: at most so much of a part is given up. */
+const MOST_GIVEN = 0.4;
+
+/** Parts that might be smaller by what a blank is over its sheet, or by half of it where there are two: the least change first. */
+function smallerParts({ construction, options, graduation }: Design, blank: Blank, sheet: Blank): Remedy[] {
+  const over = (width: Mm, height: Mm): Mm => mm(Math.max(0, blank.width - width, blank.height - height));
+  const by = Math.min(over(sheet.width, sheet.height), over(sheet.height, sheet.width));
+  return constructionOptions(construction.name)
+    .flatMap(({ name, title, unit, madeWith, limits }): { readonly cost: number; readonly remedy: Remedy }[] => {
+      const now = (options as Record<string, unknown>)[name];
+      if (unit !== 'mm' || madeWith || typeof now !== 'number') return [];
+      return [by / 2, by].flatMap((less) => {
+        const to = roundTo(mm(now - less), graduation, 'down');
+        if (to < Math.max(HOLDS, limits?.least ?? 0) || now - to > now * MOST_GIVEN) return [];
+        return [{ cost: now - to, remedy: { code: 'smaller_part', title, to, change: { options: { [name]: to } } } }];
+      });
+    })
+    .sort((a, b) => a.cost - b.cost)
+    .map(({ remedy }) => remedy);
 }
 
 /** What of the print shows, and which way up, with what would mend it. */

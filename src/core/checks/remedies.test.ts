@@ -4,7 +4,7 @@ import { contentsFirst, paperFirst, planOf } from '../../../tests/helpers/design
 import { runs } from '../../../tests/helpers/runs';
 import { CONSTRUCTIONS } from '../constructions';
 import { inches, mm, sayer } from '../length';
-import { changedDesign, readDesign, type DesignInput } from '../design';
+import { changedDesign, inputOf, readDesign, type DesignInput } from '../design';
 import { checksOf } from './checks';
 import { planFor, type Plan } from '../plan';
 import { remediesTried } from './remedies';
@@ -145,4 +145,26 @@ test('a plan without a fault is tried for nothing that it does not offer', () =>
   const plan = planOf({ version: 1, construction: 'seam-envelope', contents: { width: '3 in', height: '4 in' } });
   const checks = checksOf(plan);
   expect(remediesTried(plan, [], checks).map(({ remedies }) => remedies.length)).toEqual(checks.map(() => 0));
+});
+
+test('a blank a hair larger than its paper: the smallest change of a part that makes it fit, before another paper', () => {
+  const plan = planOf({
+    version: 1,
+    construction: 'tab-envelope',
+    contents: { width: 180, height: 138, thickness: 1 },
+    paper: { name: 'A4', width: 210, height: 297 },
+    graduation: '1 mm',
+  } as DesignInput);
+  const { height } = plan.made!.pieces[0].piece.blank;
+  expect(height).toBeGreaterThan(297);
+  const found = remediesTried(plan).find(({ id }) => id === 'paper')!;
+  const [first] = found.remedies;
+  expect(first).toMatchObject({ code: 'smaller_part' });
+  expect(found.remedies.findIndex(({ code }) => code === 'other_paper')).toBeGreaterThan(0);
+  const changed = planOf(changedDesign(inputOf(plan.design), first!.change) as DesignInput);
+  const blank = changed.made!.pieces[0].piece.blank;
+  // It fits, and a mark more would not.
+  expect(blank.height).toBeLessThanOrEqual(297 + 1e-6);
+  expect(blank.height).toBeGreaterThan(296 - 1e-6);
+  expect(checksOf(changed).find(({ id }) => id === 'paper')!.level).toBe('pass');
 });

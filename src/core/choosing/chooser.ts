@@ -2,9 +2,11 @@ import { CONSTRUCTIONS, drawn, type Construction, type Does } from '../construct
 import { boxOf } from '../geometry';
 import { mm, type Mm } from '../length';
 import { checksOf, type Check } from '../checks';
-import { begunIn, briefFor, readDesign, type Design, type DesignInput, liesOn } from '../design';
+import { copiesFrom } from '../cutting';
+import { begunIn, briefFor, readDesign, sheetOf, type Design, type DesignInput, liesOn } from '../design';
 import { sizedFor, planFor, type Made } from '../plan';
 import { takingIn } from '../looks';
+import { blanksOf } from '../making';
 import type { Scene } from '../scene';
 
 /** What is known: something to put in, or a paper; and the rest of a design that all answers share. */
@@ -33,6 +35,8 @@ export interface Suggestion {
   readonly largest: { readonly width: Mm; readonly height: Mm };
   /** The finished thing for a drawing; null when there is none. */
   readonly picture: Scene | null;
+  /** How many of it one sheet of the paper it is cut from gives; 0 where one takes several, null without a paper. */
+  readonly gives: number | null;
   /** Why it cannot be: the first check that fails; null when it can. */
   readonly obstacle: Check | null;
 }
@@ -61,13 +65,14 @@ const THICK = 3.2;
 
 /** What comes first, the lower the better: what can be made; what suits the thickness; what closes; a good fit; little paper. */
 function rankOf(found: Suggestion, { blank }: Question): readonly number[] {
-  const { obstacle, does, suits, ofItsKind, paper, operations, largest } = found;
+  const { obstacle, does, suits, ofItsKind, paper, operations, largest, gives } = found;
   const cannot = Number(obstacle !== null);
   // More room for the paper first.
   if (blank !== undefined)
     return [cannot, -((largest.width * largest.height) / Math.max(1, paper) - operations * 0.002)];
   const open = { closes: 0, stands: 0, opens: 1, wraps: 2, decorates: 3, gathers: 4 }[does];
-  return [cannot, Number(!suits), Number(!ofItsKind), open, paper * (1 + operations * 0.02)];
+  // Where a sheet was told, by how many it gives.
+  return [cannot, Number(!suits), Number(!ofItsKind), -(gives ?? 0), open, paper * (1 + operations * 0.02)];
 }
 
 const firstUnlike = (a: readonly number[], b: readonly number[]): number =>
@@ -101,8 +106,16 @@ function answer(construction: Construction, question: Question): Suggestion | nu
     finished: made?.finished ?? { width: mm(0), height: mm(0) },
     largest: made ? { width: made.largest.width, height: made.largest.height } : { width: mm(0), height: mm(0) },
     picture: made ? takingIn(made, read.design.contents ?? made.largest) : null,
+    gives: made && !failed ? givenBy(made, read.design) : null,
     obstacle: failed,
   };
+}
+
+/** How many a sheet of a design’s paper gives. */
+function givenBy(made: Made, design: Design): number | null {
+  const { width, height } = design.paper;
+  if (width === undefined || height === undefined) return null;
+  return copiesFrom(blanksOf(made, design), sheetOf({ width, height }, design.paper), 1);
 }
 
 /** Cuts, scores and glued joins. */

@@ -389,6 +389,7 @@ test('at the step where it is done, and at no other, it is said what matters mos
   for (const step of told) {
     expect([step.edge, step.phase]).toEqual([most.mark!.edge, 'flat']);
     expect(careAt(step, most)).toBe('Of all that is done this edge matters most: set it with care.');
+    expect(careAt({ ...step, phase: 'fold' }, most)).toBeNull();
   }
   // What is cut wrong is told where it is cut; hands that never fail are told nothing.
   const wide = { ...most, kind: 'cut', mark: null, side: true, what: 'the width' } as const;

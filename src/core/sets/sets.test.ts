@@ -5,7 +5,7 @@ import { atLeast, runs } from '../../../tests/helpers/runs';
 import { mm, sayer, stepOf } from '../length';
 import { blanksOf } from '../making';
 import { checksOf } from '../checks';
-import { paperOf, readDesign } from '../design';
+import { paperOf, readDesign, type DesignInput } from '../design';
 import { planDocument } from '../document';
 import { planFor } from '../plan';
 import {
@@ -22,6 +22,7 @@ import {
   setsDone,
   walkOf,
   withDesign,
+  withoutPart,
   withPart,
   type PlannedPart,
   type SetDesign,
@@ -365,5 +366,67 @@ describe('a part’s design', () => {
     const next = withDesign(one, 'envelope', alone, { ...alone, tool });
     expect(next.tool).toEqual(tool);
     expect(next.parts[0]).not.toHaveProperty('tool');
+  });
+});
+
+test('what was cut from the sheets of a part that is taken out is cut from its own paper again; the others keep theirs', () => {
+  const sized = { contents: { width: 100, height: 100 } };
+  const set = {
+    version: 1,
+    parts: [
+      { id: 'a', design: { construction: 'mat', ...sized } },
+      { id: 'b', design: { construction: 'mat', ...sized }, from: 'a' },
+      { id: 'c', design: { construction: 'mat', ...sized }, from: 'b' },
+    ],
+  } as SetInput;
+  expect(withoutPart(set, 'a', null).parts.map(({ id, ...part }) => [id, 'from' in part ? part.from : null])).toEqual([
+    ['b', null],
+    ['c', 'b'],
+  ]);
+});
+
+test('thick things that sit tightly in a box cannot be taken out by fingers: it is told, and not where they have room', () => {
+  const grip = (ease: string, thickness: number, construction = 'tray-box'): boolean =>
+    setChecks(
+      planned({
+        version: 1,
+        parts: [
+          { id: 'stack', given: { width: 100, height: 120, thickness } },
+          {
+            id: 'box',
+            design: {
+              construction,
+              ease: { width: ease, height: ease },
+              options: construction === 'tray-box' ? { depth: 40 } : {},
+            },
+            holds: [{ part: 'stack' }],
+          },
+        ],
+      } as SetInput),
+    ).some(({ kind }) => kind === 'grip');
+  expect([grip('2 mm', 30), grip('30 mm', 30), grip('2 mm', 5)]).toEqual([true, false, false]);
+});
+
+test('papers of single pieces and of layers come along into a set, each once', () => {
+  const back = { width: 200, height: 200, name: 'Back' };
+  const set = setOf({
+    version: 1,
+    construction: 'packet',
+    contents: { width: 80, height: 110 },
+    papers: { back, front: { ...back, id: 'own' } },
+    layers: [
+      { on: 'front', paper: { ...back, id: 'own' } },
+      { on: 'back', paper: back },
+    ],
+  } as DesignInput);
+  expect(set.papers?.map(({ id, name }) => [id, name])).toEqual([
+    ['paper', ''],
+    ['back', 'Back'],
+    ['own', 'Back'],
+    ['layer-2', 'Back'],
+  ]);
+  expect(set.parts[0]).toMatchObject({
+    papers: { back: 'back', front: 'own' },
+    layers: [{ paper: 'own' }, { paper: 'layer-2' }],
   });
 });

@@ -85,7 +85,6 @@ function OnePaper({ several, cuts, project, copies }: OnePaperProps) {
         {several ? 'Sets' : 'Copies'}
         <NumberField
           aria-label="Copies to cut"
-          stepped
           min={1}
           max={500}
           precision={0}

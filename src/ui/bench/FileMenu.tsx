@@ -76,14 +76,15 @@ export function FileMenu({ name, units, whole }: FileMenuProps) {
       icon={<DownloadOutlined />}
       loading={busy}
       items={[
-        { key: 'project', label: 'Save as file (JSON)' },
-        { key: 'svg', label: 'Cutting drawing (SVG)', disabled: !made },
-        { key: 'dxf', label: 'For a cutting machine (DXF)', disabled: !made },
+        // By what they are for: print, cut by machine, hand on and keep.
         ...PAGES.map((page) => ({
           key: `pdf-${page.id}`,
           label: `Print at true size on ${page.title} (PDF)`,
           disabled: !made,
         })),
+        { key: 'svg', label: 'Cut by machine: drawing (SVG)', disabled: !made },
+        { key: 'dxf', label: 'Cut by machine: lines (DXF)', disabled: !made },
+        { key: 'project', label: 'Hand on or keep: project file (JSON)' },
       ]}
       onPick={(key) => run[key]?.()}
     >

@@ -109,7 +109,6 @@ function AllChains() {
             <NumberField
               key={chosen.id}
               aria-label="How many"
-              stepped
               min={1}
               max={MOST}
               precision={0}

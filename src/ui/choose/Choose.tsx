@@ -260,6 +260,10 @@ function Sizes({
   );
 }
 
+/** How many a sheet gives, as one says it. */
+const givesSaid = (gives: number): string =>
+  gives === 0 ? 'takes more than one sheet' : gives === 1 ? 'one from the sheet' : `${gives} from the sheet`;
+
 /** A holder that can: a component of its own, so that what breaks in it stays in its place. */
 function Answer({
   suggestion,
@@ -281,7 +285,7 @@ function Answer({
             {suggestion.largest.width > 0
               ? asked === 'paper'
                 ? `Holds up to ${short(suggestion.largest, reading)}`
-                : `${DOES_WORD[suggestion.does]}${suggestion.suits ? '' : ', loosely'}; ${sheetWords(suggestion.paper, reading.units)}`
+                : `${DOES_WORD[suggestion.does]}${suggestion.suits ? '' : ', loosely'}; ${suggestion.gives === null ? sheetWords(suggestion.paper, reading.units) : givesSaid(suggestion.gives)}`
               : `Comes out ${short(suggestion.finished, reading)}`}
             ; {suggestion.difficulty}
           </Words>

@@ -125,7 +125,6 @@ function Measured() {
               How many
               <NumberField
                 aria-label="How many envelopes"
-                stepped
                 min={1}
                 max={MOST}
                 precision={0}

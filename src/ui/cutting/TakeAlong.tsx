@@ -27,11 +27,11 @@ export function TakeAlong({ list, layout, title }: TakeAlongProps) {
       size="large"
       icon={<DownloadOutlined />}
       items={[
-        { key: 'svg', label: 'Sheets as drawing (SVG)' },
-        { key: 'dxf', label: 'Sheets for a cutting machine (DXF)' },
-        { key: 'pieces', label: 'Pieces as a table (CSV)' },
-        { key: 'cuts', label: 'Cuts in order as a table (CSV)', disabled: list.cutter === 'free' },
-        { key: 'json', label: 'Layout (JSON)' },
+        { key: 'svg', label: 'Cut by machine: sheets as drawing (SVG)' },
+        { key: 'dxf', label: 'Cut by machine: sheets as lines (DXF)' },
+        { key: 'cuts', label: 'Cut by hand: cuts in order, a table (CSV)', disabled: list.cutter === 'free' },
+        { key: 'pieces', label: 'To calculate with: pieces, a table (CSV)' },
+        { key: 'json', label: 'Hand on or keep: the layout (JSON)' },
       ]}
       onPick={(kind) => void write(kind).catch(failed('It could not be written'))}
     >

@@ -6,7 +6,7 @@ import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { z } from '@/core/text/zod';
 import type { LogEntry } from '@/core/files';
 import type { Fitted } from '@/core/fit';
-import { INCH, mm, type Units } from '@/core/length';
+import { mm } from '@/core/length';
 import { whyOf } from '@/data/trouble';
 import { FilePicker } from '../parts/FilePicker';
 import { LengthField } from '../parts/LengthField';
@@ -16,7 +16,6 @@ import { Overtaken } from '../parts/Overtaken';
 import { TextField } from '../parts/TextField';
 import { useEditing } from '../parts/useUnsent';
 import { Waiting } from '../parts/Waiting';
-import { useUnits } from '../parts/InUnits';
 import { shrunk } from './photo';
 import styles from './Log.module.css';
 
@@ -70,13 +69,14 @@ const FIELD: Record<keyof Answers, string> = {
 };
 
 /** An entry as the form asks for it. */
-function answersOf({ fit, changed = '', note = '', minutes, copies, sheets, paper }: Known, units: Units): Answers {
+function answersOf({ fit, changed = '', note = '', minutes, copies, sheets, paper }: Known): Answers {
   const off = fit && (fit.width.how !== 'right' ? fit.width : fit.height);
   const both = !fit || (fit.width.how !== 'right') === (fit.height.how !== 'right');
   return {
     how: off?.how ?? 'unsaid',
     way: both ? 'both' : fit.width.how !== 'right' ? 'width' : 'height',
-    by: off && off.by > 0 ? off.by : units === 'in' ? INCH / 16 : 2,
+    // Nobody measured it until somebody says so.
+    by: off?.by ?? 0,
     changed,
     note,
     minutes,
@@ -104,8 +104,7 @@ function entryOf(known: Known, { how, way, by, ...rest }: Answers): LogEntry {
 
 /** How did it fit: asked when a make ends, and again when its entry is opened. */
 export function FitForm({ form, known, photo = null, saveText, onSave, beside }: FitFormProps) {
-  const { units } = useUnits();
-  const kept = useMemo(() => answersOf(known, units), [known, units]);
+  const kept = useMemo(() => answersOf(known), [known]);
   const editing = useEditing(form, kept, ANSWERS, { told: known.fit !== undefined });
   const { value, base, set, forget } = editing;
   const [picture, setPicture] = useState<Blob | null | undefined>(undefined);
@@ -128,7 +127,6 @@ export function FitForm({ form, known, photo = null, saveText, onSave, beside }:
       {label}
       <NumberField
         aria-label={label}
-        stepped
         min={least}
         max={most}
         precision={0}
@@ -167,9 +165,11 @@ export function FitForm({ form, known, photo = null, saveText, onSave, beside }:
             />
             <LengthField
               label={how === 'tight' ? 'Too tight by about' : 'Too loose by about'}
-              value={by}
+              value={by > 0 ? by : undefined}
               least={0.1}
               most={50}
+              placeholder="not measured"
+              onClear={() => set({ by: 0 })}
               onChange={(length) => set({ by: length })}
             />
           </div>

@@ -107,7 +107,6 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
               {several ? 'How many sets?' : 'How many?'}
               <NumberField
                 aria-label={several ? 'How many sets?' : 'How many?'}
-                stepped
                 size="large"
                 min={1}
                 max={MOST}

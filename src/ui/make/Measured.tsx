@@ -24,6 +24,8 @@ interface MeasuredProps {
   readonly onClose: () => void;
 }
 
+/** Whoever measures so much otherwise has measured something else. */
+const FAR = 1.1;
 /** Sides that differ by less are as planned, mm. */
 const SEEN = 0.05;
 
@@ -69,6 +71,17 @@ export function Measured({ make, project, plan, walk, done, onMeasure, onClose }
           <LengthField label="Width" value={measured.width} least={5} onChange={(one) => ask({ width: one })} />
           <LengthField label="Height" value={measured.height} least={5} onChange={(one) => ask({ height: one })} />
         </div>
+        {FAR <
+          Math.max(
+            measured.width / planned.width,
+            planned.width / measured.width,
+            measured.height / planned.height,
+            planned.height / measured.height,
+          ) && (
+          <p className={styles.beware}>
+            That is far from what was planned. Are width and height the right way round, and is it this part?
+          </p>
+        )}
         <WhatFollows
           {...{ make, project, plan, walk, done, onClose }}
           part={part.id}

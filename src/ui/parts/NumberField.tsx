@@ -9,17 +9,15 @@ interface NumberFieldProps extends Omit<InputNumberProps<number>, 'value' | 'onC
   readonly onChange: (value: number) => void;
   /** What is counted: its name for who does not see the label beside it. */
   readonly 'aria-label': string;
-  /** There is room beside it for a step less and a step more, as large as a finger. */
-  readonly stepped?: boolean;
 }
 
 /**
- * A number to type or to step. An empty field changes nothing; left, it shows what is kept. Where there is room, a finger finds a
- * step less and a step more on its sides.
+ * A number to type or to step. An empty field changes nothing; left, it shows what is kept. A finger finds a step less and a step
+ * more on its sides.
  */
-export function NumberField({ value, onChange, stepped = false, ...rest }: NumberFieldProps) {
+export function NumberField({ value, onChange, ...rest }: NumberFieldProps) {
   const { shown, hold, release } = useHeld<number | null>(value);
-  const touched = useMedia('(pointer: coarse)') && stepped;
+  const touched = useMedia('(pointer: coarse)');
   const field = (
     <InputNumber<number>
       {...rest}

@@ -25,7 +25,7 @@ export function Waiting({ what, whole = false }: WaitingProps) {
       <Spin aria-hidden />
       {long && (
         <>
-          <p>{what} takes longer than it should.</p>
+          <p>{what} takes long. On a busy machine it comes by itself; where nothing comes, load the page again.</p>
           <Button onClick={() => window.location.reload()}>Load the page again</Button>
         </>
       )}

@@ -95,6 +95,24 @@ function MadeAndMaking() {
     router.push(`/bench?p=${await addProject({ name, units, set })}`);
   };
   if (!all) return <Waiting what="Opening the shelf" />;
+  // One's own things are never below the examples.
+  const [own, examples] = [found.filter((one) => !isExample(one)), found.filter(isExample)];
+  const card = (project: Project) => (
+    <Boundary
+      key={project.id}
+      what={`“${project.name}”`}
+      along={projectAlong(project)}
+      onBin={() => void bin(project)}
+      of={project.set}
+    >
+      <ProjectCard
+        project={project}
+        onRename={() => setRenaming(project)}
+        onDuplicate={() => duplicate(project.id)}
+        onBin={() => void bin(project)}
+      />
+    </Boundary>
+  );
   return (
     <>
       <FirstRun />
@@ -130,7 +148,6 @@ function MadeAndMaking() {
             />
           </span>
         )}
-        {!projects?.more && <Examples there={all.shelf.some(isExample)} />}
         <FilePicker
           label="Project file"
           accept=".json,application/json"
@@ -146,30 +163,22 @@ function MadeAndMaking() {
             : `Nothing on the shelf is called that. ${all.shelf.length} are there.`}
         </Empty>
       )}
-      {all.shelf.length === 0 && !projects?.more && (
-        <Empty>The shelf is empty. Begin with one of the questions above.</Empty>
+      {!words && own.length === 0 && !projects?.more && (
+        <Empty>Nothing of your own yet. Begin with one of the questions above.</Empty>
       )}
       <PutTogether shelf={all.shelf}>
-        <ShelfGrid
-          of={found}
-          card={(project) => (
-            <Boundary
-              key={project.id}
-              what={`“${project.name}”`}
-              along={projectAlong(project)}
-              onBin={() => void bin(project)}
-              of={project.set}
-            >
-              <ProjectCard
-                project={project}
-                onRename={() => setRenaming(project)}
-                onDuplicate={() => duplicate(project.id)}
-                onBin={() => void bin(project)}
-              />
-            </Boundary>
-          )}
-        />
+        <ShelfGrid of={own} card={card} />
+        {examples.length > 0 && (
+          <>
+            <div className={styles.heading}>
+              <h2>Examples</h2>
+              {!projects?.more && <Examples there />}
+            </div>
+            <ShelfGrid of={examples} card={card} />
+          </>
+        )}
       </PutTogether>
+      {!projects?.more && !all.shelf.some(isExample) && <Examples there={false} />}
       {all.bin.length > 0 && (
         <section className={styles.bin}>
           <Button type="text" aria-expanded={binOpen} onClick={() => setBinOpen(!binOpen)}>

@@ -96,7 +96,7 @@ export function ProjectCard({ project, onRename, onDuplicate, onBin }: ProjectCa
               { key: 'duplicate', label: 'Duplicate', onClick: onDuplicate },
               {
                 key: 'along',
-                label: 'Save as file (JSON)',
+                label: 'Hand on or keep: project file (JSON)',
                 onClick: () => {
                   const { name, content } = projectAlong(project);
                   download(name, 'application/json', content());

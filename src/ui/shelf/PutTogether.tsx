@@ -98,7 +98,6 @@ function HowIn({ putting: { inner, outer }, onPut, onLeave }: HowInProps) {
           How many in one{' '}
           <NumberField
             aria-label="How many in one"
-            stepped
             min={1}
             max={MOST_ALIKE}
             precision={0}

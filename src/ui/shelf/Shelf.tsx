@@ -51,6 +51,7 @@ export function Shelf() {
   return (
     <main className={styles.shelf}>
       <h1>What shall it hold?</h1>
+      <p className={styles.what}>Say what goes in, or what paper there is: it is folded here before you cut.</p>
       <div className={styles.questions}>
         {QUESTIONS.map((question) => (
           <Link

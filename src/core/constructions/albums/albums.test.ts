@@ -551,3 +551,12 @@ test('trimmed ends are cut off by the length the holder is drawn for, and the st
   expect(first.readings).toEqual([{ at: inches(1 / 4), on: 'ruler', what: 'off each far end' }]);
   expect(steps(0).some(({ text }) => text.startsWith('Trim'))).toBe(false);
 });
+
+test('the first two edges of a cover’s wrap are glued to its board alone; the others lie on the corners as well', () => {
+  const { built } = made('ring-album');
+  const glued = built.assembly
+    .filter(({ id }) => /turn-(?:near|far|left|right)$/u.test(id))
+    .map((step) => [step.id.split('-').at(-1)!, ('gluedTo' in step && step.gluedTo?.length) || 0] as const);
+  expect(glued.length).toBeGreaterThanOrEqual(4);
+  for (const [side, onto] of glued) expect([side, onto]).toEqual([side, side === 'near' || side === 'far' ? 1 : 3]);
+});

@@ -186,3 +186,13 @@ test('a disc told to lie past its own flap is no closure: the check fails', () =
   expect(told('2 in').level).toBe('pass');
   expect(told('7 in')).toMatchObject({ level: 'fail', about: { trouble: 'disc_off_flap' } });
 });
+
+test('a wing that would rise beyond the centre is refused, as large as it may be told', () => {
+  // Set 1 in from its corner a square of 7 1/2 in rises 6 1/2; the centre of 8 in set at 4 rises 4.
+  expect(plan(chart, { setting: '4 in', wing: '7 1/2 in', wingSetting: '1 in' }).refusal).toMatchObject({
+    about: { part: 'wing' },
+    value: inches(7.5),
+    limit: expect.closeTo(inches(5), 6),
+  });
+  expect(plan(chart, { setting: '4 in', wing: '4 7/8 in', wingSetting: '1 in' }).refusal).toBeNull();
+});
