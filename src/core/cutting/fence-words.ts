@@ -87,14 +87,15 @@ function alikeIn({ cuts }: FenceGroup, sheets: readonly SheetLayout[]): readonly
 export function fenceSentences(group: FenceGroup, sheets: readonly SheetLayout[], say: Say): readonly string[] {
   return alikeIn(group, sheets).map(({ cut, sheet, count, times, first, second }) => {
     const size = `${say(mm(cut.part.width))} × ${say(mm(cut.part.height))}`;
-    const thing = sheet === null ? several(count, 'part') : `${several(count, 'sheet')} of ${quoted(sheet)}`;
+    const thing =
+      sheet === null ? `${several(count, 'part')}, ${size}` : `${several(count, 'sheet')} of ${quoted(sheet)}`;
     const edge = `${count === 1 ? 'its' : 'each with its'} ${cut.upright ? 'left' : 'near'} edge at the fence`;
     const again = times === 1 ? '' : `, ${times} times in a row`;
     const comes =
       first === second
-        ? `Each half is ${first}`
-        : `What lies at the fence is ${first}${times === 1 ? ', the rest' : ', what is left at last'} is ${second}`;
-    return `Cut ${thing}, ${size}, ${edge}${again}. ${comes}.`;
+        ? `Each half: ${first}`
+        : `At the fence: ${first}; ${times === 1 ? 'beyond it' : 'left at last'}: ${second}`;
+    return `Cut ${thing}, ${edge}${again}. ${comes}.`;
   });
 }
 

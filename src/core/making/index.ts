@@ -2,7 +2,7 @@
 export { blanksOf } from './blanks';
 export { whenDone } from './finishing';
 export { flatMoves, laidAnew } from './flat';
-export { materialsOf, materialWords, type Material } from './materials';
+export { asSold, materialsOf, materialsTogether, materialWords, type Material } from './materials';
 export { inOrder } from './order';
 export type { Action, Step } from './step';
 export { NUMBER_EDGES, pageByPage, stepsOf, unnamed } from './steps';

@@ -1,10 +1,10 @@
 import { CARRIES, claimsOf, closedThickness } from '../constructions';
 import { boxOf, regionArea } from '../geometry';
-import { mm, type Mm, type Say } from '../length';
+import { inches, mm, type Mm, type Say, type Units } from '../length';
 import { several } from '../text';
-import { closurePlan, type ClosurePlan, type Made } from '../plan';
+import { closurePlan, glueAdvice, glueAreas, type ClosurePlan, type Made } from '../plan';
 import type { Piece } from '../pattern';
-import { calipersOf, type Design } from '../design';
+import { calipersOf, type Adhesive, type Design } from '../design';
 
 /** Something besides paper that a make takes: so many, and how large; mm. */
 export interface Material {
@@ -31,8 +31,72 @@ export function materialsOf(made: Made, design: Design): Material[] {
       takes === undefined ? [] : [{ what: takes, count: 1 }],
     ),
     ...closureNeeds(closurePlan(made, design)),
+    ...adhesives(made, design),
   ];
 }
+
+/** What adhesives that are laid in a line are called where they are bought. */
+const IN_LINES: Partial<Record<Adhesive, string>> = {
+  'wet-glue': 'wet glue',
+  tape: 'tape',
+  'tape-runner': 'tape runner',
+};
+
+/** Adhesive of every glued area, along its longer side; tape that a holder is drawn for has its width, and stands by itself. */
+function adhesives(made: Made, design: Design): Material[] {
+  const long = new Map<Adhesive, number>();
+  const drops = new Map<Adhesive, number>();
+  const chosen = new Map(glueAdvice(made, design).map(({ step, chosen: by, drawnFor }) => [step, { by, drawnFor }]));
+  for (const { step, joint } of glueAreas(made)) {
+    const { by, drawnFor } = chosen.get(step)!;
+    const times = made.built.pieces.find(({ panels }) => panels.some(({ id }) => id === joint.panel))?.quantity ?? 1;
+    if (drawnFor !== null) continue;
+    for (const ring of joint.polygons) {
+      const { minX, maxX, minY, maxY } = boxOf(ring);
+      if (IN_LINES[by]) long.set(by, (long.get(by) ?? 0) + Math.max(maxX - minX, maxY - minY) * times);
+      else drops.set(by, (drops.get(by) ?? 0) + times);
+    }
+  }
+  return [
+    ...[...long].map(([by, length]): Material => ({ what: IN_LINES[by]!, count: 1, length: mm(length) })),
+    ...[...drops].map(([by, count]): Material => ({
+      what:
+        by === 'hot-glue'
+          ? 'place held with hot glue'
+          : by === 'hook-dot'
+            ? 'dot of hook and loop'
+            : `place held with ${by}`,
+      count,
+    })),
+  ];
+}
+
+/** Some materials, those alike together, of so many copies each. */
+export function materialsTogether(
+  all: readonly { readonly one: Material; readonly times: number }[],
+): readonly Material[] {
+  const found = new Map<string, Material>();
+  for (const { one, times } of all) {
+    const { what, count, size, across, wide, length } = one;
+    const key = [what, size?.width, size?.height, across, wide, length === undefined].map(String).join(' ');
+    const before = found.get(key);
+    found.set(key, {
+      ...one,
+      count: length === undefined ? (before?.count ?? 0) + count * times : 1,
+      ...(length !== undefined && { length: mm((before?.length ?? 0) + length * times) }),
+    });
+  }
+  return [...found.values()];
+}
+
+/** What is sold by the length is bought in such steps: from memory. */
+const SOLD_BY: Readonly<Record<Units, Mm>> = { mm: mm(100), in: inches(6) };
+
+/** A material as it is bought: lengths up to what is sold. */
+export const asSold = (material: Material, units: Units): Material =>
+  material.length === undefined
+    ? material
+    : { ...material, length: mm(Math.ceil(material.length / SOLD_BY[units] - 1e-9) * SOLD_BY[units]) };
 
 /** As large as it is sold: folded before it was bought, by its face. */
 function faceOf({ panels: [face], hinges, blank }: Piece): { readonly width: Mm; readonly height: Mm } {

@@ -316,7 +316,7 @@ describe('sheets cut as they were laid out', () => {
     const sheets = walk.filter((stop) => stop.sheets);
     // Six squares of 6 in, four from a sheet: the fence stays where it is.
     expect(sheets.map(({ step }) => step.text)).toEqual([
-      'Fence at 6 in. Cut 1 sheet of “Paper”, 12 in × 12 in, its left edge at the fence. Each half is a strip with 2 pieces. Cut 1 sheet of “Paper”, 12 in × 12 in, its left edge at the fence. What lies at the fence is a strip with 2 pieces, the rest is an offcut to keep. Cut 3 parts, 6 in × 12 in, each with its near edge at the fence. Each half is “envelope”.',
+      'Fence at 6 in. Cut 1 sheet of “Paper”, its left edge at the fence. Each half: a strip with 2 pieces. Cut 1 sheet of “Paper”, its left edge at the fence. At the fence: a strip with 2 pieces; beyond it: an offcut to keep. Cut 3 parts, 6 in × 12 in, each with its near edge at the fence. Each half: “envelope”.',
     ]);
     expect(sheets[0]!.step.how).toBe(
       'Write its name on each piece. Number all their edges in pencil on the inside: 1 near you, 2 on the right, 3 far, 4 on the left.',

@@ -14,7 +14,7 @@ import { NumberField } from '../parts/NumberField';
 import type { PlannedSet } from '../parts/plans';
 import { useRecord } from '../parts/useKept';
 import { Waiting } from '../parts/Waiting';
-import { ShoppingList } from '../together/ShoppingList';
+import { Shopping } from '../cutting/Shopping';
 import { capitalised } from '@/core/text';
 import styles from './CuttingView.module.css';
 
@@ -47,9 +47,7 @@ function ByPaper({ id, name, plan, cuts }: ByPaperProps) {
   const { copies = 1 } = project;
   return (
     <div className={styles.cutting}>
-      {(cuts.length > 1 || plan.set.papers.some(({ count }) => count !== undefined)) && (
-        <ShoppingList plan={plan} copies={copies} />
-      )}
+      <Shopping project={project} plan={plan} copies={copies} />
       <PiecesTable title={name} plan={plan} copies={copies} />
       {cuts.length > 1 && (
         <Segmented

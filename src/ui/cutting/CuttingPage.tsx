@@ -24,6 +24,7 @@ import { CutPlan } from './CutPlan';
 import type { NeedOnPaper } from './listOn';
 import { useCuttingTable, type CuttingTable } from './useCuttingTable';
 import { takenOf } from './needOn';
+import { Besides } from './Shopping';
 import { WhatFrom } from './WhatFrom';
 import styles from './Cutting.module.css';
 import { newId } from '@/data/newId';
@@ -61,6 +62,16 @@ function SeveralProjects() {
     [shelf],
   );
   const table = useCuttingTable(TABLE, needsFor);
+  const needs = table?.record.needs;
+  const sets = useMemo(
+    () =>
+      (needs ?? []).flatMap(({ projectId, copies }) => {
+        const project = shelf.find(({ id }) => id === projectId);
+        const whole = project && plannedSet(project.set);
+        return whole && 'plan' in whole ? [{ plan: whole.plan, copies: project.copies ?? copies }] : [];
+      }),
+    [needs, shelf],
+  );
   if (!table || !projects) return <Waiting what="Laying out the cutting table" whole />;
   const names = table.record.needs.flatMap(({ projectId }) => shelf.find(({ id }) => id === projectId)?.name ?? []);
   return (
@@ -77,6 +88,16 @@ function SeveralProjects() {
         <div className={styles.brief}>
           <WhatToCut table={table} shelf={shelf} />
           <WhatFrom table={table} />
+          <Boundary what="What it takes besides paper" of={sets}>
+            {sets.length > 0 && (
+              <details className={styles.besides}>
+                <summary>Besides paper</summary>
+                <ul>
+                  <Besides of={sets} />
+                </ul>
+              </details>
+            )}
+          </Boundary>
         </div>
         <Boundary what="The sheets" of={table.list}>
           <CutPlan

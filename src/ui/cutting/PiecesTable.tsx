@@ -2,10 +2,10 @@ import { PrinterOutlined } from '@ant-design/icons';
 import { Button } from 'antd';
 import { Fragment, useEffect, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
-import { materialsOf, materialWords } from '@/core/making';
 import { cutListOf, pieceName, type SetPlan } from '@/core/sets';
 import { useUnits } from '../parts/InUnits';
 import { Words } from '../parts/Words';
+import { Besides } from './Shopping';
 import styles from './PiecesTable.module.css';
 
 interface PiecesTableProps {
@@ -46,13 +46,7 @@ export function PiecesTable(props: PiecesTableProps) {
 function Pieces({ plan, copies }: PiecesTableProps) {
   const { say } = useUnits();
   const cuts = useMemo(() => cutListOf(plan, copies), [plan, copies]);
-  const besides = useMemo(
-    () =>
-      plan.parts.flatMap(({ part, plan: { made, design } }) =>
-        made ? materialsOf(made, design).map((one) => ({ one, times: part.quantity * copies })) : [],
-      ),
-    [plan, copies],
-  );
+  const one = useMemo(() => [{ plan, copies }], [plan, copies]);
   return (
     <>
       <table className={styles.table} aria-label="All pieces">
@@ -84,18 +78,12 @@ function Pieces({ plan, copies }: PiecesTableProps) {
           ))}
         </tbody>
       </table>
-      {besides.length > 0 && (
-        <section className={styles.besides} aria-label="Besides paper">
-          <h3>Besides paper</h3>
-          <ul>
-            {besides.map(({ one, times }, i) => (
-              <li key={i}>
-                <Words>{materialWords(one, times, say)}</Words>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      <section className={styles.besides} aria-label="Besides paper">
+        <h3>Besides paper</h3>
+        <ul>
+          <Besides of={one} />
+        </ul>
+      </section>
     </>
   );
 }

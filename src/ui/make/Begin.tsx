@@ -25,7 +25,7 @@ import { timeSaid } from '../parts/titles';
 import { useMedia } from '../shell/useMedia';
 import { BenchCardButton } from './BenchCardButton';
 import { useLaid } from './useLaid';
-import { usePace } from './useMaking';
+import { usePace } from '../parts/usePace';
 import styles from './Make.module.css';
 
 /** Most copies of one make. */

@@ -43,7 +43,7 @@ export function MakeBar({
   return (
     <div className={styles.bar}>
       <Link href={`/bench?p=${encodeURIComponent(make.projectId)}`} className={styles.name}>
-        ‹ {make.name}
+        ‹ <span className={styles.label}>{make.name}</span>
       </Link>
       <span className={styles.time}>
         {minutes} min{awake && ', screen kept awake'}

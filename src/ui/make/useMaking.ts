@@ -7,7 +7,6 @@ import { planFor, type Made } from '@/core/plan';
 import { warningAt } from '@/core/rescue';
 import {
   minutesOf,
-  paceOf,
   partSteps,
   setsDone,
   stepsAt,
@@ -21,12 +20,13 @@ import {
 } from '@/core/sets';
 import type { Step } from '@/core/making';
 import type { MakeRecord, TakenMeasure } from '@/data/db';
-import { finishedMakes, keepMake, laidPapers } from '@/data/makes';
+import { keepMake, laidPapers } from '@/data/makes';
 import { HANDS, MISREADS } from '@/data/setting-kinds';
 import { useCare } from '../fit/useOdds';
 import { useUnits } from '../parts/InUnits';
 import { planAtHand } from '../parts/plans';
-import { useAll, useSetting } from '../parts/useKept';
+import { useSetting } from '../parts/useKept';
+import { usePace } from '../parts/usePace';
 import { useTell } from '../parts/useTell';
 import { useClock } from './useTable';
 
@@ -178,12 +178,6 @@ const happenedIn = (taken: MakeRecord['ways'] = []): readonly Happened[] =>
     const read = readDesign(design);
     return read.ok ? [{ ...way, plan: planFor(read.design) }] : [];
   });
-
-/** How the person's pace stands to the usual one, from what they finished. */
-export function usePace(): number {
-  const makes = useAll<MakeRecord>('makes');
-  return useMemo(() => paceOf(makes ? finishedMakes(makes.records) : []), [makes]);
-}
 
 /** What is told at a step besides: that it was misread before, that it matters more than any other. */
 function useBeware(stop: Stop | undefined, design: Design): readonly string[] {

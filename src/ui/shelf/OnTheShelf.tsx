@@ -138,7 +138,7 @@ function MadeAndMaking() {
       <div className={styles.heading}>
         <h2>On the shelf</h2>
         {(all.shelf.length > FEW || words) && (
-          <span className={styles.find}>
+          <span className={styles.find} data-few={own.length <= FEW && words === '' ? true : undefined}>
             <SearchField label="Search the shelf" placeholder="words in name, kind" value={words} onChange={setWords} />
             <Select
               aria-label="In which order"
