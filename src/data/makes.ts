@@ -70,10 +70,14 @@ export const laidPapers = ({ laid = [] }: Pick<MakeRecord, 'laid'>): readonly La
 
 /** Lets the stash follow what was cut on the way of a make; fails with a sentence where the sheets are not there. */
 export async function markCutIn(make: MakeRecord, { table, list, layout, papers }: LaidForMake): Promise<void> {
-  const followed = await markCut(table, make.name, list, layout, new Map(papers));
-  const laid = (make.laid ?? []).map((one) => (one.table === table ? { ...one, followed } : one));
-  keepMake(make, { laid });
+  followedBy(make, table, await markCut(table, make.name, list, layout, new Map(papers)));
 }
+
+/** The stash stays as it is, whatever a make cut. */
+export const leaveStash = (make: MakeRecord, { table }: LaidForMake): void => followedBy(make, table, '');
+
+const followedBy = (make: MakeRecord, table: string, followed: string): void =>
+  keepMake(make, { laid: (make.laid ?? []).map((one) => (one.table === table ? { ...one, followed } : one)) });
 
 /** What was measured in some makes, beside what was planned. */
 export const takenMeasures = (makes: readonly MakeRecord[]): readonly TakenMeasure[] =>

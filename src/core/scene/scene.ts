@@ -73,6 +73,7 @@ export type AreaKind =
   | 'window'
   | 'front'
   | 'notch'
+  | 'waste'
   | 'gone'
   | 'offcut'
   /** A part that hangs by one fold: it is not drawn, but may be pointed at. */

@@ -160,6 +160,8 @@ const TABLE: DrawStyle = {
   },
   area: {
     notch: { fill: 'card', stroke: 'ink-soft', width: 1.2 },
+    // What comes off now, still lying there.
+    waste: { fill: 'accent-soft' },
     laid: { fill: 'laid', stroke: 'ink-soft', width: 1 },
   },
   over: ['notch', 'laid'],

@@ -29,10 +29,12 @@ export function tableScene({ name, blank }: Uncut, tool: Tool, moves: readonly M
   const before = simulate(blank, tool, moves.slice(0, done));
   const now = simulate(before, tool, moves.slice(done));
   const isNew = (i: number, count: number): { readonly state?: 'fresh' } => (i >= count ? { state: 'fresh' } : {});
+  const off = now.off.slice(before.off.length);
   const fell = [
     ...now.notches.slice(before.notches.length),
-    ...now.off.slice(before.off.length).flatMap(({ by, rings }) => (by === 'cut' ? [] : rings)),
+    ...off.flatMap(({ by, rings }) => (by === 'cut' ? [] : rings)),
   ];
+  const waste = off.flatMap(({ by, rings }) => (by === 'cut' ? rings : []));
   return sceneOf(
     'table',
     name,
@@ -51,6 +53,7 @@ export function tableScene({ name, blank }: Uncut, tool: Tool, moves: readonly M
         diameter,
         ...isNew(i, before.holes.length),
       })),
+      ...waste.map((ring): SceneMark => areaOf('waste', ring)),
       ...fell.map((ring): SceneMark => ({ ...areaOf('notch', ring), state: 'fresh' })),
       ...moves.flatMap((move, i): SceneMark[] => {
         if (move.do !== 'mark') return [];

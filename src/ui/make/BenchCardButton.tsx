@@ -45,7 +45,7 @@ export function BenchCardButton({ set, title, copies }: BenchCardButtonProps) {
       items={PAGES.map(({ id, title: name }) => ({ key: id, label: `On ${name} (PDF)` }))}
       onPick={(page) => void print(page)}
     >
-      <span className={styles.label}>Bench card</span>
+      <span className={styles.second}>Bench card</span>
     </MenuButton>
   );
 }

@@ -57,7 +57,7 @@ export function MakeBar({
             icon={speech.on ? <AudioOutlined /> : <AudioMutedOutlined />}
             onClick={speech.toggle}
           >
-            <span className={styles.label}>{speech.on ? 'Reading out' : 'Read out'}</span>
+            <span className={styles.second}>{speech.on ? 'Reading out' : 'Read out'}</span>
           </Button>
         )}
         <Button size="large" icon={<QuestionCircleOutlined />} disabled={!onBlank} onClick={onEdge}>

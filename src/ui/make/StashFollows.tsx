@@ -1,8 +1,8 @@
-import { Alert } from 'antd';
+import { Alert, Button } from 'antd';
 import type { Stop } from '@/core/sets';
 import { several } from '@/core/text';
 import type { MakeRecord } from '@/data/db';
-import { markCutIn } from '@/data/makes';
+import { leaveStash, markCutIn } from '@/data/makes';
 import { OnceButton } from '../parts/once';
 import { useTell } from '../parts/useTell';
 import styles from './Make.module.css';
@@ -28,11 +28,16 @@ export function StashFollows({ make, walk, done }: StashFollowsProps) {
       key={laid.table}
       type="info"
       className={styles.older}
-      title={`${several(laid.layout.sheets.length, 'sheet')} of ${listedSheets(laid)} cut.`}
+      title={`${several(laid.layout.sheets.length, 'sheet')} cut: ${listedSheets(laid)}`}
       action={
-        <OnceButton onPress={() => markCutIn(make, laid).catch(failed('The stash could not follow'))}>
-          Let the stash follow
-        </OnceButton>
+        <span className={styles.beginButtons}>
+          <OnceButton onPress={() => markCutIn(make, laid).catch(failed('The stash could not follow'))}>
+            Let the stash follow
+          </OnceButton>
+          <Button type="text" onClick={() => leaveStash(make, laid)}>
+            Leave it
+          </Button>
+        </span>
       }
     />
   ));

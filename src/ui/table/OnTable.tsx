@@ -134,8 +134,19 @@ export function OnTable(props: OnTableProps) {
           )}
         </g>
         {/* While it is cut out of its sheet no edge has a number yet. */}
-        {!paper && <EdgeNumbers blank={blank} near={near} at={at} scale={scale} />}
+        {!paper && (
+          <EdgeNumbers
+            blank={blank}
+            near={near}
+            at={at}
+            scale={scale}
+            inward={latest.some((move) => move.do === 'cut' || move.do === 'snip')}
+          />
+        )}
       </g>
+      {!onTool && latest.some(({ do: what }) => WITHOUT_TOOL.has(what)) && (
+        <ScoreNumbers scene={lying} moves={moves.slice(0, moves.length - fresh)} sight={sight} />
+      )}
       {turns > 0 && <TurnArrow x={middle.x} y={middle.y} r={Math.min(wide, deep) * scale * 0.22} />}
       {laid && <Over under={laid} {...view} />}
       <HandTools blank={blank} moves={latest} at={at} scale={scale} />
@@ -148,6 +159,47 @@ export function OnTable(props: OnTableProps) {
       )}
     </svg>
   );
+}
+
+/** What is done by hand beside scores, and told by their numbers. */
+const WITHOUT_TOOL: ReadonlySet<Move['do']> = new Set(['mark', 'cut', 'snip', 'slit']);
+/** Where the number of a score may stand along it; the first that is free of others. */
+const ALONG = [0.25, 0.75, 0.5, 0.36, 0.64, 0.14, 0.86];
+/** Radius of the ring round a number, px. */
+const RING = 10;
+
+/** The numbers of the scores that are made, as sentences name them. */
+function ScoreNumbers({
+  scene,
+  moves,
+  sight: { at },
+}: {
+  readonly scene: Scene;
+  readonly moves: readonly Move[];
+  readonly sight: OnScreen;
+}) {
+  const numbers = moves
+    .map(scoresRun)
+    .filter((run) => run.length > 0)
+    .flatMap((run, i) => run.map(() => i + 1));
+  const lines = linesOf(scene, 'score').filter(({ state }) => state !== 'fresh');
+  // A score that was cut in two by a hole has its number once.
+  if (lines.length !== numbers.length) return null;
+  const taken: (readonly [number, number])[] = [];
+  return lines.map(({ points }, i) => {
+    const [[x1, y1], [x2, y2]] = [at(points[0]!), at(points.at(-1)!)];
+    const spots = ALONG.map((t): readonly [number, number] => [x1 + (x2 - x1) * t, y1 + (y2 - y1) * t]);
+    const spot = spots.find(([x, y]) => taken.every(([a, b]) => Math.hypot(a - x, b - y) > 2.4 * RING)) ?? spots[2]!;
+    taken.push(spot);
+    return (
+      <g key={i} className={styles.scoreNumber}>
+        <circle cx={spot[0]} cy={spot[1]} r={RING} />
+        <text x={spot[0]} y={spot[1] + 4.5} textAnchor="middle">
+          {numbers[i]}
+        </text>
+      </g>
+    );
+  });
 }
 
 /** New scores as they are run: what is still to run is laid over in the sheet's own colour. */
@@ -233,7 +285,10 @@ function EdgeNumbers({
   near,
   at,
   scale,
+  inward,
 }: {
+  /** Corners come off: the numbers stand nearer to the middle. */
+  readonly inward: boolean;
   readonly blank: Blank;
   readonly near: Edge;
   readonly scale: number;
@@ -247,7 +302,7 @@ function EdgeNumbers({
     <g>
       {([1, 2, 3, 4] as const).map((edge) => {
         // Past the middle, where notches and marks seldom are.
-        const along = edgeLength(blank, edge) * (narrow ? 0.5 : 0.86);
+        const along = edgeLength(blank, edge) * (narrow ? 0.5 : inward ? 0.6 : 0.86);
         const beside = (edge - near + 4) % 2 === 1;
         const [cx, cy] = at(inFrom(blank, edge, along, (narrow ? -17 : beside ? wide / 2 + 5 : 15) / scale));
         const role = edge === near ? styles.nearEdge : edge === leftOf(near) ? styles.leftEdge : styles.edge;
