@@ -174,12 +174,22 @@ for (const { name, width, height, holders } of SIZES)
               ]);
               expect([where, seen.next.bottom <= height + 1]).toEqual([where, true]);
               // What may hurt is read without scrolling too.
-              if (seen.caution) expect([where, seen.caution.bottom <= seen.words.bottom]).toEqual([where, true]);
+              if (seen.caution)
+                expect([where, 'caution', seen.caution.bottom <= seen.words.bottom || seen.more]).toEqual([
+                  where,
+                  'caution',
+                  true,
+                ]);
               // All that is needed is seen without scrolling, or it is said that there is more.
               const all = seen.needed.every((bottom) => bottom <= seen.words.bottom + 3);
-              expect([where, seen.needed.length > 0 && (all || seen.more)]).toEqual([where, true]);
+              expect([where, 'needed', seen.needed.length > 0 && (all || seen.more)]).toEqual([where, 'needed', true]);
               expect(seen.picture.bottom - seen.picture.top).toBeGreaterThan(height * 0.22);
-              if (seen.near) expect([where, seen.near.bottom <= seen.picture.bottom + 1]).toEqual([where, true]);
+              if (seen.near)
+                expect([where, 'near edge', seen.near.bottom <= seen.picture.bottom + 1]).toEqual([
+                  where,
+                  'near edge',
+                  true,
+                ]);
               expect([where, await badlyPlaced(page, '[aria-label="What to do"] > div')]).toEqual([where, []]);
               expect([where, await badlyDrawn(page, '[aria-label="How it lies"] svg')]).toEqual([where, []]);
             }).toPass({ timeout: 10_000 });

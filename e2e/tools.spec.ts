@@ -152,3 +152,24 @@ test(
     await expect(line(page, '3 × 4 in card')).toBeVisible();
   },
 );
+
+test('for the left hand the table is laid the other way round, on every screen and after a reload', async ({
+  page,
+}) => {
+  const leftOf = async (name: string): Promise<number> =>
+    (await page.getByRole('region', { name, exact: true }).boundingBox())!.x;
+  await go(page, '/tools');
+  await page.getByText('Left: lay the table the other way round').click();
+  await go(page, '/make?p=demo-4');
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'What to do' })).toBeVisible();
+  expect(await leftOf('How it lies')).toBeLessThan(await leftOf('What to do'));
+  const [next, back] = [page.getByRole('button', { name: 'Next ›' }), page.getByRole('button', { name: '‹ Back' })];
+  expect((await next.boundingBox())!.x).toBeLessThan((await back.boundingBox())!.x);
+  await go(page, '/tools');
+  await page.getByText('Right', { exact: true }).click();
+  await go(page, '/make?p=demo-4');
+  await expect(page.getByRole('region', { name: 'What to do' })).toBeVisible();
+  expect(await leftOf('What to do')).toBeLessThan(await leftOf('How it lies'));
+});

@@ -22,6 +22,7 @@ export type SettingKey =
   | 'backup'
   | 'currency'
   | 'hands'
+  | 'handed'
   | 'misreads';
 
 const length = lengthSchema({ least: 0, most: 200 });
@@ -72,6 +73,8 @@ export const TOOLBOX = kind<Toolbox>('toolbox', toolboxSchema, COMMON_TOOLBOX);
 export const USUAL_ROOM = kind<UsualRoom>('usual-room', usualRoom, {});
 /** Whether steps are read out; off until it is asked for. */
 export const SPOKEN = kind('spoken', z.boolean(), false);
+/** The hand that holds the knife and the folder: for the left one the table is laid the other way round. */
+export const HANDED = kind<'right' | 'left'>('handed', z.enum(['right', 'left']), 'right');
 /** Where inches are the measure of the land (Unicode CLDR, measurementSystem US; from memory). */
 const IN_INCHES: ReadonlySet<string> = new Set(['US', 'LR', 'MM']);
 /** Units as the browser's region has them, until the person chooses. */
@@ -111,7 +114,7 @@ export const BACKUP = kind<BackupSetting>('backup', backup, { every: 'month', la
 
 /** Every kind of setting by its key. */
 export const SETTINGS: ReadonlyMap<string, SettingKind<unknown>> = new Map(
-  [DEMO_SHELF_AT, TOOLBOX, USUAL_ROOM, SPOKEN, UNITS, SIZE_CHART, THEME, BACKUP, CURRENCY, HANDS, MISREADS].map(
+  [DEMO_SHELF_AT, TOOLBOX, USUAL_ROOM, SPOKEN, UNITS, SIZE_CHART, THEME, BACKUP, CURRENCY, HANDS, HANDED, MISREADS].map(
     (one) => [one.key, one as SettingKind<unknown>],
   ),
 );

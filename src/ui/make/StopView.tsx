@@ -55,6 +55,9 @@ export function StopView({ at, stop, of, made, design, part, beware, swipe }: St
   const care = stop.sheets?.group ? fenceCare(stop.sheets.group, graduation, longest, say) : beware;
   const folds = picture.kind !== 'flat' && !picture.before && !picture.done && step.action !== 'punch';
   const several = made.pieces.length + made.layers.length > 1;
+  // Which of its lengths is at hand: of each stop the first.
+  const [length, setLength] = useState({ at, next: 0 });
+  const chosen = length.at === at ? Math.min(length.next, Math.max(0, readings.length - 1)) : 0;
   const words = useRef<HTMLDivElement>(null);
   useLayoutEffect(() => {
     words.current?.scrollTo(0, 0);
@@ -106,7 +109,7 @@ export function StopView({ at, stop, of, made, design, part, beware, swipe }: St
               {caution}
             </p>
           ))}
-          <Readings key={`read ${at}`} readings={readings} />
+          <Readings readings={readings} chosen={chosen} onChoose={(next) => setLength({ at, next })} />
           {rhythm && <p className={styles.rhythm}>{rhythm}</p>}
           {how.map((one) => (
             <p key={one} className={styles.how}>
@@ -133,18 +136,29 @@ export function StopView({ at, stop, of, made, design, part, beware, swipe }: St
         ) : folds ? (
           <Folding key={at} made={made} design={design} step={step} />
         ) : (
-          <Flat stop={stop} made={made} design={design} />
+          <Flat stop={stop} made={made} design={design} shown={alongAt(readings, chosen)} />
         )}
       </section>
     </div>
   );
 }
 
+/** The length along the edge that is at hand; of a depth the one it belongs to. */
+const alongAt = (readings: readonly RulerReading[], chosen: number): number | undefined =>
+  readings.slice(0, chosen + 1).findLast(({ what }) => !what.startsWith('up from'))?.at;
+
 /** The lengths of a step: one at a time close up, the others a touch away. */
-function Readings({ readings }: { readonly readings: readonly RulerReading[] }) {
+function Readings({
+  readings,
+  chosen,
+  onChoose,
+}: {
+  readonly readings: readonly RulerReading[];
+  readonly chosen: number;
+  readonly onChoose: (next: number) => void;
+}) {
   const { units, graduation } = useUnits();
-  const [chosen, setChosen] = useState(0);
-  const reading = readings[Math.min(chosen, readings.length - 1)];
+  const reading = readings[chosen];
   if (!reading) return null;
   return (
     <div data-needed className={styles.readings}>
@@ -157,7 +171,7 @@ function Readings({ readings }: { readonly readings: readonly RulerReading[] }) 
               aria-pressed={i === chosen}
               data-done={i < chosen || undefined}
               // Ticked off, the ruler goes on to the next.
-              onClick={() => setChosen(i === chosen ? Math.min(i + 1, readings.length - 1) : i)}
+              onClick={() => onChoose(i === chosen ? Math.min(i + 1, readings.length - 1) : i)}
             >
               {i < chosen && <span>✓ </span>}
               <Words>{formatLength(mm(at), units, graduation, true)}</Words>
@@ -178,7 +192,12 @@ function Readings({ readings }: { readonly readings: readonly RulerReading[] }) 
 }
 
 /** The sheet on the table, in its tool; what is part-folded as it lies, with its glue. */
-function Flat({ stop, made, design }: Pick<StopViewProps, 'stop' | 'made' | 'design'>) {
+function Flat({
+  stop,
+  made,
+  design,
+  shown,
+}: Pick<StopViewProps, 'stop' | 'made' | 'design'> & { readonly shown: number | undefined }) {
   const { step } = stop;
   const { picture } = step;
   const frame = useRef<HTMLDivElement>(null);
@@ -204,6 +223,7 @@ function Flat({ stop, made, design }: Pick<StopViewProps, 'stop' | 'made' | 'des
             width={size.width}
             height={size.height}
             from={from}
+            shown={shown}
             label={`The table from above: ${step.text}`}
           />
         ) : (

@@ -9,7 +9,7 @@ import { FigureText } from '../draw/FigureText';
 import { SceneDrawn, type OnScreen } from '../draw/SceneDrawn';
 import { useUnits } from '../parts/InUnits';
 import { HandTools } from './HandTools';
-import { figureRows, roomForRows, ROW } from './figureRows';
+import { figureRows, numberedEvery, roomForRows, ROW, toldIn } from './figureRows';
 import { LIT, Over, Under, type TableBox, type TableView } from './Under';
 import styles from './OnTable.module.css';
 
@@ -26,6 +26,8 @@ interface OnTableProps {
   readonly width: number;
   readonly height: number;
   readonly label: string;
+  /** The length that is told in figures where several are found in one go; left out, all are. */
+  readonly shown?: number | undefined;
   /** The sheet the blank is cut from and where, shown behind it while it is cut. */
   readonly from?: ReturnType<typeof cutFromSheet>;
 }
@@ -34,7 +36,7 @@ interface OnTableProps {
 const RIM = 34;
 
 /** How far under the near edge the figure of a mark on its ruler stands, px. */
-const MARKED = 43;
+const MARKED = 47;
 
 /** Breadth of the trimmer's rail, px. */
 const RAIL = 14;
@@ -49,7 +51,7 @@ const NARROW = 84;
 
 /** The sheet with its near edge at the maker, in or under the tool that is used on it, seen from above. */
 export function OnTable(props: OnTableProps) {
-  const { piece, blank, tool, moves, fresh, near, width, height, label } = props;
+  const { piece, blank, tool, moves, fresh, near, width, height, label, shown } = props;
   const paper = props.from?.paper ?? null;
   const out = props.from?.told ? props.from.out : null;
   const latest = moves.slice(moves.length - fresh);
@@ -83,7 +85,10 @@ export function OnTable(props: OnTableProps) {
       of.map((mark) => mark * rough),
       first + 8,
     );
-  const foot = Math.min(height / 2, Math.max(RIM, room(marks, MARKED) + all.bottom * rough, room(lit, LIT)));
+  const foot = Math.min(
+    height / 2,
+    Math.max(RIM, room(toldIn(marks, shown), MARKED) + all.bottom * rough, room(toldIn(lit, shown), LIT)),
+  );
   const scale = scaleOver(foot);
   const left = (height - RIM - foot - (all.top - all.bottom) * scale) / 2;
   const [ox, oy] = [
@@ -115,7 +120,7 @@ export function OnTable(props: OnTableProps) {
       {paper && fresh === 0 && moves.length === 0 && (
         <Uncut {...view} piece={piece} out={out ?? { x: 0, y: 0, ...blank }} paper={paper} upright={out !== null} />
       )}
-      {laid && <Under under={laid} {...view} />}
+      {laid && <Under under={laid} shown={shown} {...view} />}
       <g
         key={moves.length}
         className={turns > 0 ? styles.turning : undefined}
@@ -137,6 +142,7 @@ export function OnTable(props: OnTableProps) {
         {!paper && (
           <EdgeNumbers
             blank={blank}
+            ruled={marks.length > 0}
             near={near}
             at={at}
             scale={scale}
@@ -150,7 +156,7 @@ export function OnTable(props: OnTableProps) {
       {turns > 0 && <TurnArrow x={middle.x} y={middle.y} r={Math.min(wide, deep) * scale * 0.22} />}
       {laid && <Over under={laid} {...view} />}
       <HandTools blank={blank} moves={latest} at={at} scale={scale} />
-      {marks.length > 0 && <MarkRuler marks={marks} long={wide} {...view} />}
+      {marks.length > 0 && <MarkRuler marks={marks} told={toldIn(marks, shown)} long={wide} {...view} />}
       {last?.do === 'join' && (
         <LaidRuler
           from={at(onEdge(blank, last.from.edge, last.from.at))}
@@ -286,7 +292,10 @@ function EdgeNumbers({
   at,
   scale,
   inward,
+  ruled,
 }: {
+  /** A ruler lies along the near edge: outside, its number stands at the ruler’s end. */
+  readonly ruled: boolean;
   /** Corners come off: the numbers stand nearer to the middle. */
   readonly inward: boolean;
   readonly blank: Blank;
@@ -302,7 +311,8 @@ function EdgeNumbers({
     <g>
       {([1, 2, 3, 4] as const).map((edge) => {
         // Past the middle, where notches and marks seldom are.
-        const along = edgeLength(blank, edge) * (narrow ? 0.5 : inward ? 0.6 : 0.86);
+        const besideRuler = narrow && ruled && edge === near;
+        const along = besideRuler ? -RIM / 2 / scale : edgeLength(blank, edge) * (narrow ? 0.5 : inward ? 0.6 : 0.86);
         const beside = (edge - near + 4) % 2 === 1;
         const [cx, cy] = at(inFrom(blank, edge, along, (narrow ? -17 : beside ? wide / 2 + 5 : 15) / scale));
         const role = edge === near ? styles.nearEdge : edge === leftOf(near) ? styles.leftEdge : styles.edge;
@@ -332,15 +342,17 @@ function TurnArrow({ x, y, r }: { readonly x: number; readonly y: number; readon
 /** A ruler along the near edge, its end at the sheet's left end, with the marks to make. */
 function MarkRuler({
   marks,
+  told,
   long,
   px,
   py,
   scale,
-}: TableView & { readonly marks: readonly number[]; readonly long: number }) {
+}: TableView & { readonly marks: readonly number[]; readonly told: readonly number[]; readonly long: number }) {
   const { units } = useUnits();
   const whole = units === 'in' ? INCH : 10;
   const step = whole / (units === 'in' ? (scale > 2 ? 8 : 4) : scale > 2 ? 10 : 2);
-  const rows = figureRows(marks.map(px));
+  const every = numberedEvery(units, scale);
+  const rows = figureRows(told.map(px));
   return (
     <g>
       <rect x={px(0)} y={py(0) + 2} width={long * scale + 12} height={26} rx={3} className={styles.laid} />
@@ -351,7 +363,7 @@ function MarkRuler({
           return (
             <g key={i}>
               <line x1={px(mark)} x2={px(mark)} y1={py(0) + 2} y2={py(0) + (isLong ? 12 : 7)} />
-              {isLong && i > 0 && (units === 'in' || Math.round(mark / whole) % 2 === 0) && (
+              {isLong && i > 0 && Math.abs(mark / every - Math.round(mark / every)) < 1e-6 && (
                 <text x={px(mark)} y={py(0) + 23} textAnchor="middle">
                   {Math.round(mark / (units === 'in' ? INCH : 1))}
                 </text>
@@ -361,10 +373,10 @@ function MarkRuler({
         })}
       </g>
       {marks.map((at, i) => (
-        <g key={i}>
-          <line x1={px(at)} x2={px(at)} y1={py(0) - 8} y2={py(0) + 27} className={styles.lit} />
-          <FigureText x={px(at)} y={py(0) + MARKED + ROW * rows[i]!} value={at} className={styles.figure} />
-        </g>
+        <line key={i} x1={px(at)} x2={px(at)} y1={py(0) - 8} y2={py(0) + 27} className={styles.lit} />
+      ))}
+      {told.map((at, i) => (
+        <FigureText key={at} x={px(at)} y={py(0) + MARKED + ROW * rows[i]!} value={at} className={styles.figure} />
       ))}
     </g>
   );

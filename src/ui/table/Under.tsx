@@ -3,7 +3,7 @@ import { INCH, stepOf, type Mm } from '@/core/length';
 import type { UnderThing, Under as UnderSheet } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
 import { useUnits } from '../parts/InUnits';
-import { figureRows, ROW } from './figureRows';
+import { figureRows, numberedEvery, ROW, toldIn } from './figureRows';
 import styles from './OnTable.module.css';
 
 /** How far under the board the figure of a groove stands, px. */
@@ -24,8 +24,9 @@ export interface TableView {
 export function Under({
   under: { box, things },
   plain = false,
+  shown,
   ...view
-}: TableView & { readonly under: UnderSheet; readonly plain?: boolean }) {
+}: TableView & { readonly under: UnderSheet; readonly plain?: boolean; readonly shown?: number | undefined }) {
   const { px, py } = view;
   return (
     <g>
@@ -40,7 +41,7 @@ export function Under({
       {things.map((thing, i) =>
         // In a small picture there is no room for rulers.
         plain && (thing.is === 'scale' || thing.is === 'grooves') ? null : (
-          <Part key={i} thing={thing} box={box} {...view} />
+          <Part key={i} thing={thing} box={box} shown={shown} {...view} />
         ),
       )}
     </g>
@@ -52,7 +53,12 @@ export const Over = ({ under: { things }, ...view }: TableView & { readonly unde
   <>{things.map((thing, i) => (thing.is === 'punch' ? <Punch key={i} {...thing} {...view} /> : null))}</>
 );
 
-function Part({ thing, box, ...view }: TableView & { readonly thing: UnderThing; readonly box: TableBox }) {
+function Part({
+  thing,
+  box,
+  shown,
+  ...view
+}: TableView & { readonly thing: UnderThing; readonly box: TableBox; readonly shown: number | undefined }) {
   const { px, py } = view;
   switch (thing.is) {
     case 'groove':
@@ -71,7 +77,7 @@ function Part({ thing, box, ...view }: TableView & { readonly thing: UnderThing;
     case 'scale':
       return <Scale {...thing} {...view} />;
     case 'grooves':
-      return <Grooves {...thing} box={box} {...view} />;
+      return <Grooves {...thing} box={box} shown={shown} {...view} />;
     case 'punch':
       return null;
   }
@@ -89,6 +95,7 @@ function Scale({
   const { units, graduation } = useUnits();
   const whole = units === 'in' ? INCH : 10;
   const step = Math.max(stepOf(graduation) || 0, units === 'in' ? INCH / 8 : 1) * (scale < 1.6 ? 2 : 1);
+  const every = numberedEvery(units, scale);
   const x = (reading: number): number => px(from - reading);
   return (
     <g>
@@ -99,7 +106,7 @@ function Scale({
           return (
             <g key={i}>
               <line x1={x(mark)} x2={x(mark)} y1={py(-2.5)} y2={py(-2.5) + (long ? 11 : 6)} />
-              {long && (units === 'in' || Math.round(mark / whole) % 2 === 0) && (
+              {long && Math.abs(mark / every - Math.round(mark / every)) < 1e-6 && (
                 <text x={x(mark)} y={py(-2.5) + 23} textAnchor="middle">
                   {units === 'in' ? Math.round(mark / whole) : Math.round(mark)}
                 </text>
@@ -124,10 +131,12 @@ function Grooves({
   pitch: own,
   lit,
   box,
+  shown,
   px,
   py,
   scale,
 }: TableView & {
+  readonly shown: number | undefined;
   readonly end: number;
   readonly pitch: number | null;
   readonly lit: readonly Mm[];
@@ -136,8 +145,9 @@ function Grooves({
   const { units } = useUnits();
   const pitch = own ?? (units === 'in' ? INCH / 8 : 5);
   const each = pitch * Math.max(1, Math.ceil(4 / (pitch * scale)));
-  const whole = units === 'in' ? INCH : 50;
-  const rows = figureRows(lit.map(px));
+  const whole = Math.max(units === 'in' ? INCH : 50, numberedEvery(units, scale));
+  const told = toldIn(lit, shown);
+  const rows = figureRows(told.map(px));
   const upTo = (step: number): number[] => range(1, Math.floor(Math.min(end, box.right) / step + 1e-6) + 1);
   return (
     <g>
@@ -154,15 +164,21 @@ function Grooves({
       <g className={styles.ticks}>
         {upTo(whole).map((i) => (
           <text key={i} x={px(i * whole)} y={py(box.top) - 5} textAnchor="middle">
-            {units === 'in' ? i : i * whole}
+            {Math.round((i * whole) / (units === 'in' ? INCH : 1))}
           </text>
         ))}
       </g>
       {lit.map((at, i) => (
-        <g key={i}>
-          <line x1={px(at)} x2={px(at)} y1={py(box.bottom) + 2} y2={py(box.top)} className={styles.lit} />
-          <FigureText x={px(at)} y={py(box.bottom) + LIT + ROW * rows[i]!} value={at} className={styles.figure} />
-        </g>
+        <line key={i} x1={px(at)} x2={px(at)} y1={py(box.bottom) + 2} y2={py(box.top)} className={styles.lit} />
+      ))}
+      {told.map((at, i) => (
+        <FigureText
+          key={at}
+          x={px(at)}
+          y={py(box.bottom) + LIT + ROW * rows[i]!}
+          value={at}
+          className={styles.figure}
+        />
       ))}
     </g>
   );

@@ -1,7 +1,7 @@
 'use client';
 
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
-import { Button, Switch } from 'antd';
+import { Button, Segmented, Switch } from 'antd';
 import { Link } from '../parts/Link';
 import { mm } from '@/core/length';
 import { article } from '@/core/text';
@@ -16,7 +16,7 @@ import {
   type ToolChange,
 } from '@/core/tools';
 import type { Setting } from '@/data/db';
-import { TOOLBOX } from '@/data/setting-kinds';
+import { HANDED, TOOLBOX } from '@/data/setting-kinds';
 import { LengthField } from '../parts/LengthField';
 import { useOnce } from '../parts/once';
 import { Opened } from '../parts/Opened';
@@ -40,6 +40,7 @@ function MyTools() {
   const { undoable } = useTell();
   const [toolbox, save] = useSetting(TOOLBOX);
   const settings = useAll<Setting>('settings');
+  const [handed = 'right', setHanded] = useSetting(HANDED);
   const [add] = useOnce(({ kind, title }: (typeof TOOLS)[number], count: number) =>
     save((now) => [...now, freshTool(kind, count > 0 ? `${title} ${count + 1}` : title, newId())]),
   );
@@ -59,6 +60,18 @@ function MyTools() {
         or a punch that is put away are said before you cut.
       </p>
       <SetAside damaged={damagedIn(settings)} />
+      <label className={styles.hand}>
+        The hand that holds the knife and the folder
+        <Segmented<'right' | 'left'>
+          aria-label="The hand that holds the knife and the folder"
+          value={handed}
+          options={[
+            { value: 'right', label: 'Right' },
+            { value: 'left', label: 'Left: lay the table the other way round' },
+          ]}
+          onChange={setHanded}
+        />
+      </label>
       {!toolbox && <Waiting what="Opening the toolbox" />}
       <div className={styles.kinds}>
         {toolbox &&
