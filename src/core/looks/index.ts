@@ -1,6 +1,14 @@
 /** Looks: what shows of a thing that was made, and how: prints and which way up they stand, pictures of every step, key figures. */
 export { type FinishedFront, dressing, finishedFront, gluedFlat, laidOnFaces } from './dressing';
-export { type FigurePart, type KeyFigure, figureText, keyFigures, leastLap, settingOf } from './key-figures';
+export {
+  type FigurePart,
+  type KeyFigure,
+  figureText,
+  keyFigures,
+  layerFigures,
+  leastLap,
+  settingOf,
+} from './key-figures';
 export { type Moment, beginning, concernedIn, momentsOf, seenAt } from './moments';
 export { pictureOf, stepScene, takingIn } from './picture';
 export {

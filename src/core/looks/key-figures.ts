@@ -37,6 +37,15 @@ const each = (lengths: readonly Mm[], where: Pick<FigurePart, 'along' | 'from'> 
 /** Figures of the work on the sheet. */
 const ON_SHEET: readonly KeyFigure['id'][] = ['cut', 'set', 'marks', 'score'];
 
+/** Of a thing that is there already: what is cut to lie on it. */
+export const layerFigures = ({ layers }: Pick<Made, 'layers'>): readonly KeyFigure[] =>
+  layers.map(({ piece: { name, blank } }, i) => ({
+    id: 'cut',
+    label: `Cut the ${name}`,
+    first: i === 0,
+    parts: [by(blank.width, blank.height)],
+  }));
+
 /** The figures a maker wants large: what to cut, where to set, mark or score, what it comes out as, the room left. */
 export function keyFigures(made: Made, design: Design): KeyFigure[] {
   const { built, inside, largest, finished, fit } = made;

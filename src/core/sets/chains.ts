@@ -174,4 +174,50 @@ export const CHAINS: readonly Chain[] = [
         ],
       ),
   },
+  {
+    id: 'photos-in-an-album',
+    title: 'Photos in an album',
+    lead: 'Bought envelopes as pages, photos in their pockets and on their flaps, between covers.',
+    has: 'One photo',
+    usual: { width: inches(4), height: inches(6), thickness: 0, count: 1 },
+    set: (begun) =>
+      start(
+        [cover('album', 'Album paper')],
+        [
+          {
+            id: 'album',
+            name: 'Album',
+            quantity: begun.count,
+            paper: 'album',
+            design: {
+              construction: 'flap-album',
+              contents: { width: begun.width, height: begun.height, name: 'photo' },
+            },
+          },
+        ],
+      ),
+  },
+  {
+    id: 'mats-on-a-panel',
+    title: 'Two mats on what is there',
+    lead: 'A card front, a lid or a cover that is there already, and two mats on it, one smaller than the other.',
+    has: 'What they lie on',
+    usual: { width: inches(4.25), height: inches(5.5), thickness: inches(1 / 32), count: 1 },
+    set: (begun) =>
+      start(
+        [cover('mat', 'Mat paper'), cover('second', 'Second mat paper')],
+        [
+          {
+            id: 'panel',
+            name: 'Panel',
+            quantity: begun.count,
+            given: one(begun),
+            layers: [
+              { id: 'mat-1', on: 'front', paper: 'mat' },
+              { id: 'mat-2', on: 'front', paper: 'second' },
+            ],
+          },
+        ],
+      ),
+  },
 ];

@@ -12,12 +12,14 @@ interface AnswerProps {
   /** The last plan that could be worked out. */
   readonly last: Planned | null;
   readonly of: DesignInput;
+  /** It is there already: of it nothing is told but what is laid on it. */
+  readonly given: boolean;
   readonly onChange: (change: DesignChange, key: string) => void;
 }
 
 /** What the plan comes to: the numbers, how such holders fitted, the checks; or why the design cannot be read. */
-export const Answer = memo(function Answer({ planned, last, of, onChange }: AnswerProps) {
-  if ('plan' in planned) return <Told planned={planned} of={of} onChange={onChange} />;
+export const Answer = memo(function Answer({ planned, last, of, given, onChange }: AnswerProps) {
+  if ('plan' in planned) return <Told planned={planned} of={of} given={given} onChange={onChange} />;
   const fault = 'design' in planned;
   return (
     <>
@@ -29,7 +31,7 @@ export const Answer = memo(function Answer({ planned, last, of, onChange }: Answ
       {fault && last && 'plan' in last && (
         <>
           <p>What stands here is the last that could be.</p>
-          <Told planned={last} of={of} onChange={onChange} />
+          <Told planned={last} of={of} given={given} onChange={onChange} />
         </>
       )}
     </>
@@ -39,21 +41,28 @@ export const Answer = memo(function Answer({ planned, last, of, onChange }: Answ
 function Told({
   planned,
   of,
+  given,
   onChange,
-}: Pick<AnswerProps, 'of' | 'onChange'> & { readonly planned: Extract<Planned, { readonly plan: unknown }> }) {
+}: Pick<AnswerProps, 'of' | 'given' | 'onChange'> & {
+  readonly planned: Extract<Planned, { readonly plan: unknown }>;
+}) {
   const { made } = planned.plan;
   return (
     <>
       {made && (
         <Boundary what="The numbers" of={of}>
-          <Numbers made={made} design={planned.design} />
+          <Numbers made={made} design={planned.design} given={given} />
         </Boundary>
       )}
       <Boundary what="What the log says" of={of}>
         <FitsSoFar design={planned.design} fit={made?.fit ?? null} onChange={onChange} />
       </Boundary>
       <Boundary what="The checks" of={of}>
-        <Checks of={of} checks={planned.checks} onRemedy={(patch) => onChange(patch, 'remedy')} />
+        <Checks
+          of={of}
+          checks={given ? planned.checks.filter(({ level }) => level !== 'pass') : planned.checks}
+          onRemedy={(patch) => onChange(patch, 'remedy')}
+        />
       </Boundary>
     </>
   );

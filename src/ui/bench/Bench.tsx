@@ -17,6 +17,7 @@ import { InUnits } from '../parts/InUnits';
 import { Answer } from './Answer';
 import { Brief } from './Brief';
 import { Glance } from './Glance';
+import { Layers } from './Layers';
 import { Across } from '../together/Across';
 import { PartHead } from '../together/PartHead';
 import { Strip } from '../together/Strip';
@@ -44,7 +45,7 @@ const KEY_LINES: readonly KeyLine[] = [
 export function Bench({ store }: { store: BenchStore }) {
   useFollowing(store);
   const { undo, redo } = store.getState();
-  const [view, setView] = useState<ViewName>(store.getState().set.parts.length > 1 ? 'together' : 'sheet');
+  const [view, setView] = useState<ViewName>(() => opensOn(store.getState().set));
   const [keysOpen, setKeysOpen] = useState(false);
 
   /** To the part that stands next in the strip. */
@@ -74,6 +75,13 @@ export function Bench({ store }: { store: BenchStore }) {
       <KeysDialog keys={KEY_LINES} open={keysOpen} onClose={() => setKeysOpen(false)} />
     </main>
   );
+}
+
+/** A set opens on all of it, a book and what is there already on what they look like, anything else on its sheet. */
+function opensOn({ parts: [part, ...others] }: SetInput): ViewName {
+  if (others.length > 0) return 'together';
+  if (part?.given) return 'folded';
+  return constructionNamed(String(part?.design?.construction))?.does === 'gathers' ? 'folded' : 'sheet';
 }
 
 interface TableProps {
@@ -171,7 +179,13 @@ function Table({ store, view, onView, onKeys }: TableProps) {
         />
         <section className={styles.answer} aria-label="The answer" aria-busy={going}>
           <Across whole={beside.whole} onSet={take} />
-          <Answer planned={shown} last={last} of={beside.open.input} onChange={onBeside} />
+          <Answer
+            planned={shown}
+            last={last}
+            of={beside.open.input}
+            given={beside.open.part !== null && beside.open.part.part.given !== null}
+            onChange={onBeside}
+          />
           <KeysButton onKeys={onKeys} />
         </section>
       </div>
@@ -201,6 +215,12 @@ const WhatYouHave = memo(function WhatYouHave({
       <Boundary what="The part" of={together.whole.set}>
         <PartHead {...together} planned={part} />
       </Boundary>
+      {'design' in answer && part?.part.given && (
+        <Boundary what="What is laid on it" of={input}>
+          <h2 className={styles.laidOn}>Laid on it</h2>
+          <Layers design={answer.design} made={'plan' in answer ? answer.plan.made : null} onChange={onChange} />
+        </Boundary>
+      )}
       {'design' in answer && !part?.part.given && (
         <Boundary what="The brief" of={input}>
           <Brief

@@ -42,6 +42,7 @@ export function Checks({ of, checks, onRemedy }: ChecksProps) {
     />
   );
   const failed = checks.some((check) => check.level === 'fail');
+  if (checks.length === 0) return null;
   return (
     <CheckList title={failed ? 'Not ready to cut' : 'Folded and proved'} bad={failed}>
       <ul>{open.map(line)}</ul>

@@ -69,8 +69,9 @@ function framesOf(made: Made): readonly Frame[] {
 export function FoldedView(props: FoldedViewProps) {
   const { made, design, onChange } = props;
   const stands = made.folded.standing !== null;
-  const [way, setWay] = useState<'faces' | 'space' | 'leaves'>('faces');
   const gathers = design.construction.does === 'gathers';
+  // A book is leafed through.
+  const [way, setWay] = useState<'faces' | 'space' | 'leaves'>(gathers ? 'leaves' : 'faces');
   return (
     <div className={styles.folded}>
       {!stands && (
@@ -79,9 +80,9 @@ export function FoldedView(props: FoldedViewProps) {
           size="small"
           value={way}
           options={[
+            ...(gathers ? [{ value: 'leaves' as const, label: 'Leaf through' }] : []),
             { value: 'faces', label: 'Front and back' },
             { value: 'space', label: 'In space' },
-            ...(gathers ? [{ value: 'leaves' as const, label: 'Leaf through' }] : []),
           ]}
           onChange={setWay}
         />

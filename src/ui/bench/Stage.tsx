@@ -1,7 +1,12 @@
-import { Segmented } from 'antd';
+import { Segmented, Select } from 'antd';
+import { group } from 'd3-array';
 import dynamic from 'next/dynamic';
 import { memo, useState } from 'react';
-import type { DesignChange, DesignInput } from '@/core/design';
+import { paperOf, type Design, type DesignChange, type DesignInput } from '@/core/design';
+import { sheetPicture } from '@/core/looks';
+import type { Made } from '@/core/plan';
+import { capitalised } from '@/core/text';
+import { SmallPicture } from '../draw/SmallPicture';
 import { Boundary } from '../parts/Boundary';
 import type { Planned } from '../parts/plans';
 import { VIEWS, type ViewName } from '../parts/views';
@@ -48,13 +53,19 @@ export const Stage = memo(function Stage(props: StageProps) {
   return (
     <section className={styles.stage} aria-label="The plan">
       <Views view={view} onView={onView} />
-      {made && part && view === 'sheet' && made.pieces.length > 1 && (
-        <Pieces
-          names={made.pieces.map(({ piece }) => piece.name).join('\n')}
-          shown={part.piece.name}
-          onShow={setPieceName}
-        />
-      )}
+      {made &&
+        part &&
+        view === 'sheet' &&
+        made.pieces.length > 1 &&
+        (made.pieces.length > MOST_BESIDE && 'plan' in planned ? (
+          <ManyPieces made={made} design={planned.design} shown={part.piece.name} onShow={setPieceName} />
+        ) : (
+          <Pieces
+            names={made.pieces.map(({ piece }) => piece.name).join('\n')}
+            shown={part.piece.name}
+            onShow={setPieceName}
+          />
+        ))}
       <div className={styles.view}>
         {view === 'together' ? (
           <Boundary what="The view “Together”" of={together.whole.set}>
@@ -83,6 +94,48 @@ export const Stage = memo(function Stage(props: StageProps) {
     </section>
   );
 });
+
+/** So many pieces stand beside each other; of more one is picked by its picture. */
+const MOST_BESIDE = 5;
+const TINY = { width: 44, height: 34 };
+
+/** The pieces of a thing of many, by the paper they are cut from, each with its picture. */
+function ManyPieces({
+  made,
+  design,
+  shown,
+  onShow,
+}: {
+  readonly made: Made;
+  readonly design: Design;
+  readonly shown: string;
+  readonly onShow: (name: string) => void;
+}) {
+  const papers = [...group(made.pieces, ({ piece }) => paperOf(design, piece.name).name || 'Paper')];
+  return (
+    <Select
+      className={styles.piecePicked}
+      size="large"
+      aria-label="Piece on the table"
+      value={shown}
+      showSearch
+      options={papers.map(([paper, parts]) => ({
+        label: paper,
+        options: parts.map(({ piece }) => ({ value: piece.name, label: capitalised(piece.name) })),
+      }))}
+      optionRender={({ value, label }) => {
+        const part = made.pieces.find(({ piece }) => piece.name === value);
+        return (
+          <span className={styles.pieceOption}>
+            <span>{part && <SmallPicture picture={sheetPicture(made, part, {})} scale={0.2} room={TINY} />}</span>
+            {label}
+          </span>
+        );
+      }}
+      onChange={onShow}
+    />
+  );
+}
 
 const Pieces = memo(function Pieces({
   names,

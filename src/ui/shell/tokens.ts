@@ -108,6 +108,7 @@ export function componentTokens(light: Light): Readonly<Record<string, string>> 
     colorSuccess: colour.pass,
     colorWarning: colour.warn,
     colorInfo: colour.control,
+    controlItemBgActive: colour.accentSoft,
     colorInfoBg: colour.accentSoft,
     colorInfoBorder: colour.rule,
     // What stands on a lit button in the evening is darker than on a card.
