@@ -20,7 +20,8 @@ export function StashFollows({ make, walk, done }: StashFollowsProps) {
     ({ cut, followed, paper }) =>
       cut === '' &&
       followed === undefined &&
-      walk.findLastIndex(({ sheets }) => sheets?.paper === paper) < done &&
+      // Where the last of it was cut, and once more when all is done: elsewhere the step has the room.
+      [walk.findLastIndex(({ sheets }) => sheets?.paper === paper) + 1, walk.length].includes(done) &&
       walk.some(({ sheets }) => sheets?.paper === paper),
   );
   return open.map((laid) => (

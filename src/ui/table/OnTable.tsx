@@ -45,6 +45,7 @@ const RAIL = 14;
 const TAG = 52;
 /** The same where there is room for its number alone: on a sheet where the tags of two edges that meet would run into each other. */
 const SHORT_TAG = 20;
+const TAG_HIGH = 20;
 const SMALL = 2 * TAG;
 /** A sheet narrower than this, px, has no room for the numbers of its edges. */
 const NARROW = 84;
@@ -106,6 +107,14 @@ export function OnTable(props: OnTableProps) {
   const view = { px, py, scale };
   const sight: OnScreen = { at, scale };
   const lying = tableScene({ name: piece, blank }, tool, moves, fresh);
+  const tags = tagsOf({
+    blank,
+    near,
+    at,
+    scale,
+    ruled: marks.length > 0,
+    inward: latest.some((move) => move.do === 'cut' || move.do === 'snip'),
+  });
   const turns = latest.filter((move) => move.do === 'turn').length;
   const middle = { x: px((sheet.left + sheet.right) / 2), y: py(deep / 2) };
   return (
@@ -139,19 +148,15 @@ export function OnTable(props: OnTableProps) {
           )}
         </g>
         {/* While it is cut out of its sheet no edge has a number yet. */}
-        {!paper && (
-          <EdgeNumbers
-            blank={blank}
-            ruled={marks.length > 0}
-            near={near}
-            at={at}
-            scale={scale}
-            inward={latest.some((move) => move.do === 'cut' || move.do === 'snip')}
-          />
-        )}
+        {!paper && <EdgeNumbers tags={tags} near={near} />}
       </g>
       {!onTool && latest.some(({ do: what }) => WITHOUT_TOOL.has(what)) && (
-        <ScoreNumbers scene={lying} moves={moves.slice(0, moves.length - fresh)} sight={sight} />
+        <ScoreNumbers
+          scene={lying}
+          moves={moves.slice(0, moves.length - fresh)}
+          sight={sight}
+          tags={paper ? [] : tags}
+        />
       )}
       {turns > 0 && <TurnArrow x={middle.x} y={middle.y} r={Math.min(wide, deep) * scale * 0.22} />}
       {laid && <Over under={laid} {...view} />}
@@ -170,32 +175,40 @@ export function OnTable(props: OnTableProps) {
 /** What is done by hand beside scores, and told by their numbers. */
 const WITHOUT_TOOL: ReadonlySet<Move['do']> = new Set(['mark', 'cut', 'snip', 'slit']);
 /** Where the number of a score may stand along it; the first that is free of others. */
-const ALONG = [0.25, 0.75, 0.5, 0.36, 0.64, 0.14, 0.86];
-/** Radius of the ring round a number, px. */
+const ALONG = [0.25, 0.75, 0.5, 0.36, 0.64, 0.14, 0.86, 0.43, 0.57];
+/** Radius of the ring round a number, px, and how far it keeps from others. */
 const RING = 10;
+const APART = 3;
 
-/** The numbers of the scores that are made, as sentences name them. */
+/** The numbers of the scores that are made, as sentences name them; one that has no room is left out. */
 function ScoreNumbers({
   scene,
   moves,
   sight: { at },
+  tags,
 }: {
   readonly scene: Scene;
   readonly moves: readonly Move[];
   readonly sight: OnScreen;
+  readonly tags: readonly EdgeTag[];
 }) {
   const numbers = moves
     .map(scoresRun)
     .filter((run) => run.length > 0)
     .flatMap((run, i) => run.map(() => i + 1));
   const lines = linesOf(scene, 'score').filter(({ state }) => state !== 'fresh');
-  // A score that was cut in two by a hole has its number once.
+  // Where scores were told apart otherwise than they were run, none is named wrongly.
   if (lines.length !== numbers.length) return null;
   const taken: (readonly [number, number])[] = [];
+  const isFree = ([x, y]: readonly [number, number]): boolean =>
+    taken.every(([a, b]) => Math.hypot(a - x, b - y) > 2 * RING + APART) &&
+    tags.every(
+      (tag) => Math.abs(tag.x - x) > tag.wide / 2 + RING + APART || Math.abs(tag.y - y) > TAG_HIGH / 2 + RING + APART,
+    );
   return lines.map(({ points }, i) => {
     const [[x1, y1], [x2, y2]] = [at(points[0]!), at(points.at(-1)!)];
-    const spots = ALONG.map((t): readonly [number, number] => [x1 + (x2 - x1) * t, y1 + (y2 - y1) * t]);
-    const spot = spots.find(([x, y]) => taken.every(([a, b]) => Math.hypot(a - x, b - y) > 2.4 * RING)) ?? spots[2]!;
+    const spot = ALONG.map((t): readonly [number, number] => [x1 + (x2 - x1) * t, y1 + (y2 - y1) * t]).find(isFree);
+    if (!spot) return null;
     taken.push(spot);
     return (
       <g key={i} className={styles.scoreNumber}>
@@ -285,49 +298,56 @@ function Uncut({
   );
 }
 
-/** Which edge is which: the near one and the left one stand out, in words too. */
-function EdgeNumbers({
-  blank,
-  near,
-  at,
-  scale,
-  inward,
-  ruled,
-}: {
-  /** A ruler lies along the near edge: outside, its number stands at the ruler’s end. */
-  readonly ruled: boolean;
-  /** Corners come off: the numbers stand nearer to the middle. */
-  readonly inward: boolean;
+/** Where the number of an edge stands, px. */
+interface EdgeTag {
+  readonly edge: Edge;
+  readonly x: number;
+  readonly y: number;
+  readonly wide: number;
+}
+
+interface TagsOf {
   readonly blank: Blank;
   readonly near: Edge;
-  readonly scale: number;
   readonly at: (p: Point) => readonly [number, number];
-}) {
+  readonly scale: number;
+  /** Corners come off: the numbers stand nearer to the middle. */
+  readonly inward: boolean;
+  /** A ruler lies along the near edge: outside, its number stands at the ruler’s end. */
+  readonly ruled: boolean;
+}
+
+/** The numbers of all edges, where each stands. */
+function tagsOf({ blank, near, at, scale, inward, ruled }: TagsOf): readonly EdgeTag[] {
   // On a narrow strip four numbers would run together: there they stand outside.
   const least = Math.min(blank.width, blank.height) * scale;
   const narrow = least < NARROW;
   const wide = least < SMALL ? SHORT_TAG : TAG;
-  return (
-    <g>
-      {([1, 2, 3, 4] as const).map((edge) => {
-        // Past the middle, where notches and marks seldom are.
-        const besideRuler = narrow && ruled && edge === near;
-        const along = besideRuler ? -RIM / 2 / scale : edgeLength(blank, edge) * (narrow ? 0.5 : inward ? 0.6 : 0.86);
-        const beside = (edge - near + 4) % 2 === 1;
-        const [cx, cy] = at(inFrom(blank, edge, along, (narrow ? -17 : beside ? wide / 2 + 5 : 15) / scale));
-        const role = edge === near ? styles.nearEdge : edge === leftOf(near) ? styles.leftEdge : styles.edge;
-        return (
-          <g key={edge} className={role}>
-            <rect x={cx - wide / 2} y={cy - 10} width={wide} height={20} rx={4} />
-            <text x={cx} y={cy + 5} textAnchor="middle">
-              {wide < TAG ? edge : `edge ${edge}`}
-            </text>
-          </g>
-        );
-      })}
-    </g>
-  );
+  return ([1, 2, 3, 4] as const).map((edge) => {
+    // Past the middle, where notches and marks seldom are.
+    const along =
+      narrow && ruled && edge === near
+        ? -RIM / 2 / scale
+        : edgeLength(blank, edge) * (narrow ? 0.5 : inward ? 0.6 : 0.86);
+    const beside = (edge - near + 4) % 2 === 1;
+    const [x, y] = at(inFrom(blank, edge, along, (narrow ? -17 : beside ? wide / 2 + 5 : 15) / scale));
+    return { edge, x, y, wide };
+  });
 }
+
+/** Which edge is which: the near one and the left one stand out, in words too. */
+const EdgeNumbers = ({ tags, near }: { readonly tags: readonly EdgeTag[]; readonly near: Edge }) => (
+  <g>
+    {tags.map(({ edge, x, y, wide }) => (
+      <g key={edge} className={edge === near ? styles.nearEdge : edge === leftOf(near) ? styles.leftEdge : styles.edge}>
+        <rect x={x - wide / 2} y={y - TAG_HIGH / 2} width={wide} height={TAG_HIGH} rx={4} />
+        <text x={x} y={y + 5} textAnchor="middle">
+          {wide < TAG ? edge : `edge ${edge}`}
+        </text>
+      </g>
+    ))}
+  </g>
+);
 
 function TurnArrow({ x, y, r }: { readonly x: number; readonly y: number; readonly r: number }) {
   const tip = { x: x + r, y };

@@ -118,7 +118,7 @@ function Scale({
       {lit !== null && (
         <g>
           <line x1={x(lit)} x2={x(lit)} y1={py(0) - 5} y2={py(-2.5) + 14} className={styles.lit} />
-          <FigureText x={x(lit)} y={py(-2.5) + 40} value={lit} className={styles.figure} />
+          <FigureText x={x(lit)} y={py(-2.5) + 46} value={lit} className={styles.figure} />
         </g>
       )}
     </g>
