@@ -204,6 +204,11 @@ test('the fold-out of three is chosen on the bench, and unfolds step by step', a
   await go(page, '/bench?p=demo-1');
   await page.getByLabel('Made as', { exact: true }).click();
   await page.getByTitle('Fold-out of three envelopes', { exact: true }).click();
+  // Of many figures the first three stand there, the rest a touch away.
+  await page
+    .getByText(/^The other \d+ figures, piece by piece$/)
+    .first()
+    .click();
   await expect(page.getByText('Cut the left wing').first()).toBeVisible();
   await look(page, 'Steps');
   await expect(page.getByText(/^Join the left wing/).first()).toBeVisible();

@@ -162,6 +162,7 @@ test('for the left hand the table is laid the other way round, on every screen a
   await page.getByText('Left: lay the table the other way round').click();
   await go(page, '/make?p=demo-4');
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'What to do' })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('region', { name: 'What to do' })).toBeVisible();
   expect(await leftOf('How it lies')).toBeLessThan(await leftOf('What to do'));

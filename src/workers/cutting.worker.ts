@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import type { CutList, Layout, PackProgress } from '@/core/cutting';
+import { firstLayout } from '@/core/cutting/first';
 import { loadSolver, packing } from '@/core/cutting/pack';
 import { greets } from './helper';
 
@@ -10,10 +11,7 @@ const WITHOUT =
 const cuttingWorker = {
   ...greets,
   /** A first layout of a list, at once. */
-  first(list: CutList): Layout {
-    const { value } = packing(list, null).next();
-    return 'layout' in value ? value.layout : value;
-  },
+  first: (list: CutList): Layout => firstLayout(list),
   /**
    * Lays a list out, telling of every step that found something. Done when the last was told; gives what the person
    * should know of it, or null.

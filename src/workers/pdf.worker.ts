@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { PAGES, setSheets } from '@/core/files';
+import { PAGES, setSheets, sheetsByPaper } from '@/core/files';
 import { benchCardPdf } from '@/core/files/bench-card';
 import { sheetPdf, type PrintWords } from '@/core/files/pdf';
 import { isPlainText, type Printed } from '@/core/files/pdf-text';
@@ -119,10 +119,10 @@ const pdfWorker = {
     const it = setToPrint(set, page);
     if (!it.ok) return it;
     const fonts = await fontsFor(
-      `${words.title} ${words.numbers} ${it.plan.set.parts.map(({ name }) => name).join(' ')}`,
+      `${words.title} ${words.numbers} ${Object.values(words.pieces ?? {}).join(' ')} ${it.plan.set.parts.map(({ name }) => name).join(' ')}`,
       REGULAR,
     );
-    return answerOf(await sheetPdf(setSheets(it.plan), it.paper, words, printPicture(it.outermost.made), fonts));
+    return answerOf(await sheetPdf(sheetsByPaper(it.plan), it.paper, words, printPicture(it.outermost.made), fonts));
   },
   /** Plans the set anew and prints its whole make as one card. */
   async card(

@@ -1,6 +1,6 @@
 /** Sheets of a set laid out as a first layout has them: a paper of unknown size is of 12 × 12 in. */
 import { piecesOf, readCutList } from '../../src/core/cutting';
-import { packing } from '../../src/core/cutting/pack';
+import { firstLayout } from '../../src/core/cutting/first';
 import { cutListOf, pieceName, type LaidPaper, type SetPlan } from '../../src/core/sets';
 
 export function laidFirst(plan: SetPlan, copies: number, cut = false): LaidPaper[] {
@@ -13,7 +13,6 @@ export function laidFirst(plan: SetPlan, copies: number, cut = false): LaidPaper
       pieces: piecesOf([{ name: '', copies, pieces: own }]),
     });
     if (!read.ok) throw new Error(JSON.stringify(read.issues));
-    const { value } = packing(read.list, null).next();
-    return { paper: id, list: read.list, layout: 'layout' in value ? value.layout : value, cut };
+    return { paper: id, list: read.list, layout: firstLayout(read.list), cut };
   });
 }

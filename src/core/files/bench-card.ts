@@ -29,8 +29,8 @@ const BAND = 70;
 const GAP = 6;
 /** Sizes of the steps' type, points: the largest at which all of them fit. */
 const TYPE = [9.5, 9, 8.5, 8, 7.5, 7, 6.5, 6, 5.5, 5, 4.5, 4];
-/** More copies than this have no box each. */
-const BOXES = 8;
+/** So many boxes stand beside each other before a step, and so many copies have one each at most. */
+const [ABREAST, BOXES] = [8, 40];
 
 const INK = rgb(0, 0, 0);
 const SOFT = rgb(0.35, 0.35, 0.35);
@@ -130,6 +130,16 @@ function drawSheets(
       drawTicks(page, letters, upright ? height : width, scale, units, upright, (t, out) =>
         upright ? [x0 + width * scale + out, bottom + rim + t * scale] : [x0 + t * scale, bottom + rim - out],
       );
+    // Edges by their numbers, as steps name them: 1 near, 2 right, 3 far, 4 left.
+    for (const [edge, x, y] of [
+      [1, width / 2, 3 / scale],
+      [2, width - 3 / scale, height / 2],
+      [3, width / 2, height - 4.5 / scale],
+      [4, 2 / scale, height / 2],
+    ] as const) {
+      const [px, py] = at({ x, y });
+      letters.draw(page, String(edge), { x: px - 1.5, y: py - 1.5, size: 5.5, color: SOFT });
+    }
     if (drawings.length > 1)
       letters.draw(page, drawing.name, {
         x: x0 * POINT,
@@ -198,8 +208,9 @@ function drawSteps(page: PDFPage, letters: Lettering, words: BenchCardWords, top
   const column = (wide - GAP) / 2;
   const height = top - RIM;
   const boxes = Math.min(words.copies, BOXES);
+  const abreast = Math.min(boxes, ABREAST);
   /** Room for the boxes and the number before a step's words, points. */
-  const indent = (size: number): number => size * (0.9 * boxes + 1.5);
+  const indent = (size: number): number => size * (0.9 * abreast + 1.5);
   const laid = (size: number): { readonly lines: string[]; readonly height: number }[] => {
     const told = new Set<string>();
     return words.steps.map(({ text, caution }) => {
@@ -208,7 +219,8 @@ function drawSteps(page: PDFPage, letters: Lettering, words: BenchCardWords, top
       if (fresh) told.add(caution);
       const said = fresh ? `${text} ${caution}` : text;
       const lines = textLines(said, (line) => letters.width(line, size) <= column * POINT - indent(size));
-      return { lines, height: (lines.length * size * 1.18 + size * 0.35) / POINT };
+      const rows = Math.max(lines.length * 1.18, Math.ceil(boxes / ABREAST) * 0.9);
+      return { lines, height: (rows * size + size * 0.35) / POINT };
     });
   };
   /** Steps down the first column, then the second; null when they do not fit. */
@@ -228,14 +240,14 @@ function drawSteps(page: PDFPage, letters: Lettering, words: BenchCardWords, top
     const base = y * POINT - size;
     for (let copy = 0; copy < boxes; copy++)
       page.drawRectangle({
-        x: x * POINT + copy * size * 0.9,
-        y: base,
+        x: x * POINT + (copy % ABREAST) * size * 0.9,
+        y: base - Math.floor(copy / ABREAST) * size * 0.9,
         width: box,
         height: box,
         borderColor: INK,
         borderWidth: 0.4,
       });
-    const from = x * POINT + boxes * size * 0.9 + size * 0.15;
+    const from = x * POINT + abreast * size * 0.9 + size * 0.15;
     letters.draw(page, String(i + 1), { x: from, y: base, size, color: SOFT });
     lines.forEach((line, n) =>
       letters.draw(page, line, { x: x * POINT + indent(size), y: base - n * size * 1.18, size }),

@@ -39,20 +39,20 @@ const hasLine = (page: ReadPage, { from, to }: Segment, at: (p: Point) => readon
 
 describe('the PDF, read back with pdf.js', () => {
   test('a sheet on four pages and a box’s piece with holes and slits, as they were looked at', async () => {
-    const large = await sheetPdf([drawingOf('7 in', '9 in')], A4, words);
+    const large = await sheetPdf([[drawingOf('7 in', '9 in')]], A4, words);
     expectApproved('prints/tiled', written(await readPdf(large.bytes)));
     const { made } = planOf({
       version: 1,
       construction: 'storage-pocket',
       contents: { width: '3 in', height: '4 in', thickness: '1/4 in' },
     });
-    const pocket = await sheetPdf([sheetPicture(made!)], LETTER, words, printPicture(made!));
+    const pocket = await sheetPdf([[sheetPicture(made!)]], LETTER, words, printPicture(made!));
     expectApproved('prints/storage-pocket', written(await readPdf(pocket.bytes)));
   });
 
   test.each([A4, LETTER])('a small sheet is one $title page at true size, with a check bar', async (page) => {
     const drawing = drawingOf('3 in', '4 in');
-    const pages = await readPdf((await sheetPdf([drawing], page, words)).bytes);
+    const pages = await readPdf((await sheetPdf([[drawing]], page, words)).bytes);
     expect(pages).toHaveLength(1);
     // Page sizes by another library's table (pdf-lib: ISO 216 A4 and ANSI letter, in points).
     const [width, height] = page.id === 'a4' ? PageSizes.A4 : PageSizes.Letter;
@@ -84,8 +84,8 @@ describe('the PDF, read back with pdf.js', () => {
       const drawing = sheetPicture(made!);
       const shapes = printPicture(made!);
       const [[bare], [drawn]] = [
-        await readPdf((await sheetPdf([drawing], A4, words)).bytes),
-        await readPdf((await sheetPdf([drawing], A4, words, shapes)).bytes),
+        await readPdf((await sheetPdf([[drawing]], A4, words)).bytes),
+        await readPdf((await sheetPdf([[drawing]], A4, words, shapes)).bytes),
       ] as [[ReadPage], [ReadPage]];
       const corners = shapes.flatMap(({ rings }) => rings).reduce((sum, ring) => sum + ring.length, 0);
       const more = drawn.lines.slice(0);
@@ -107,7 +107,7 @@ describe('the PDF, read back with pdf.js', () => {
   test('a sheet larger than the page is tiled; pages overlap and share lettered join marks', async () => {
     const drawing = drawingOf('5 in', '7 in');
     const { tiles } = tilesFor(flatPiece(drawing).blank, A4);
-    const pages = await readPdf((await sheetPdf([drawing], A4, words)).bytes);
+    const pages = await readPdf((await sheetPdf([[drawing]], A4, words)).bytes);
     expect(pages).toHaveLength(tiles.length);
     expect(pages.length).toBeGreaterThan(1);
     // Where each cross stands on the sheet, page by page: the two pages that share a letter must agree.
@@ -147,6 +147,42 @@ describe('tiles', () => {
   });
 });
 
+test('pieces of one paper share a page at true size, each named with what is done to it; those of another begin a new one', async () => {
+  const { made } = planOf({ version: 1, construction: 'packet', contents: { width: 80, height: 60, thickness: 1 } });
+  const drawings = made!.pieces.map((part) => sheetPicture(made!, part));
+  expect(drawings).toHaveLength(2);
+  const said = { ...words, pieces: { front: 'Cut the front.', back: 'Cut the back.' } };
+  const [page, ...more] = await readPdf((await sheetPdf([drawings], A4, said)).bytes);
+  expect(more).toEqual([]);
+  const text = [page!.text].flat().join(' ');
+  expect(text).toContain('front: Cut the front.');
+  expect(text).toContain('back: Cut the back.');
+  // Every side of both lies on the page, as long as it is.
+  const long = page!.lines.map(([x1, y1, x2, y2]) => Math.hypot(x2 - x1, y2 - y1) / POINT);
+  for (const drawing of drawings)
+    for (const ring of flatPiece(drawing).outline)
+      ring.forEach((from, i) => {
+        const to = ring[(i + 1) % ring.length]!;
+        const side = Math.hypot(to.x - from.x, to.y - from.y);
+        expect([drawing.name, side, long.some((one) => Math.abs(one - side) < 0.02)]).toEqual([
+          drawing.name,
+          side,
+          true,
+        ]);
+      });
+  expect(
+    await readPdf(
+      (
+        await sheetPdf(
+          drawings.map((drawing) => [drawing]),
+          A4,
+          said,
+        )
+      ).bytes,
+    ),
+  ).toHaveLength(2);
+});
+
 describe.each(CONSTRUCTIONS.map((c) => [c.name]))('%s in files', (construction) => {
   const { made, design } = planOf({
     version: 1,
@@ -157,7 +193,15 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name]))('%s in files', (construction) 
   const drawings = allSheets(made!, design);
 
   test('the PDF gives every score and straight cut of every piece back, read with pdf.js', async () => {
-    const pages = await readPdf((await sheetPdf(drawings, A4, words)).bytes);
+    const pages = await readPdf(
+      (
+        await sheetPdf(
+          drawings.map((drawing) => [drawing]),
+          A4,
+          words,
+        )
+      ).bytes,
+    );
     const tiles = drawings.flatMap((drawing) => {
       const flat = flatPiece(drawing);
       return tilesFor(flat.blank, A4).tiles.map((tile) => ({ drawing: flat, tile }));

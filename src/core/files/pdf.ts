@@ -20,6 +20,8 @@ import {
   type PDFPage,
 } from '@cantoo/pdf-lib';
 import { boxOf, circle, type Point } from '../geometry';
+import { readCutList } from '../cutting';
+import { firstLayout } from '../cutting/first';
 import { letteringIn, textLines, type Lettering, type Printed } from './pdf-text';
 import { FOOT, OVERLAP, RIM, tilesFor, type Page, type Tile } from './tiles';
 import type { PrintShape } from './print-picture';
@@ -44,17 +46,98 @@ export interface PrintWords {
   readonly title: string;
   /** One line of key numbers: what to cut and where to set. */
   readonly numbers: string;
+  /** The same for single pieces, by their names. */
+  readonly pieces?: Readonly<Record<string, string>>;
   /** The check bar: its length in mm and what it says. */
   readonly bar: { readonly length: number; readonly label: string };
 }
 
+/** Room between pieces that share a page, mm. */
+const BETWEEN = 6;
+
+/** A piece as it lies on a page: the tile of it that is shown, and where. */
+interface Shown {
+  readonly drawing: Scene;
+  readonly tile: Tile;
+  readonly at: (p: Point) => readonly [number, number];
+}
+
+/** A page to print: upright or across, with the pieces on it; `tiles` are all of a piece that takes several pages. */
+interface PrintPage {
+  readonly across: boolean;
+  readonly shown: readonly [Shown, ...Shown[]];
+  readonly tiles: readonly Tile[];
+}
+
+/** The pieces of one paper on as few pages as a first layout finds; one that is larger than a page is tiled on its own. */
+function pagesFor(drawings: readonly Scene[], page: Page): readonly PrintPage[] {
+  const window = { width: page.width - 2 * RIM, height: page.height - 2 * RIM - FOOT };
+  const size = (drawing: Scene) => ({ width: widthOf(drawing), height: heightOf(drawing) });
+  const isSmall = (drawing: Scene): boolean => {
+    const { width, height } = size(drawing);
+    return (
+      Math.min(width, height) <= Math.min(window.width, window.height) &&
+      Math.max(width, height) <= Math.max(window.width, window.height)
+    );
+  };
+  const small = drawings.filter(isSmall);
+  const shared = (small.length > 1 ? sharing(small, window) : []).map((shown): PrintPage => ({
+    across: false,
+    shown,
+    tiles: [],
+  }));
+  const alone = drawings
+    .filter((drawing) => small.length < 2 || !isSmall(drawing))
+    .flatMap((drawing): PrintPage[] => {
+      const { across, tiles } = tilesFor(size(drawing), page);
+      return tiles.map((tile) => ({ across, shown: [{ drawing, tile, at: onPage(tile) }], tiles }));
+    });
+  return [...shared, ...alone];
+}
+
+/** Pieces that fit a page, several to a page where there is room. */
+function sharing(
+  small: readonly Scene[],
+  window: { readonly width: number; readonly height: number },
+): readonly PrintPage['shown'][] {
+  const grown = (length: number): number => length + BETWEEN;
+  const read = readCutList({
+    version: 1,
+    sheets: [{ name: 'page', width: grown(window.width), height: grown(window.height) }],
+    pieces: small.map((drawing, i) => ({
+      name: String(i),
+      width: grown(widthOf(drawing)),
+      height: grown(heightOf(drawing)),
+    })),
+    cutter: 'free',
+  });
+  const layout = read.ok ? firstLayout(read.list) : null;
+  return (layout?.sheets ?? []).flatMap(({ placements }) => {
+    const [first, ...others] = placements.map(({ piece, x, y, turned }): Shown => {
+      const drawing = small[Number(piece)]!;
+      const [width, height] = [widthOf(drawing), heightOf(drawing)];
+      const lies = (p: Point): readonly [number, number] => (turned ? [x + height - p.y, y + p.x] : [x + p.x, y + p.y]);
+      return {
+        drawing,
+        tile: { row: 0, column: 0, x: 0, y: 0, width, height },
+        at: (p) => {
+          const [px, py] = lies(p);
+          return [(px + RIM) * POINT, (py + RIM + FOOT) * POINT];
+        },
+      };
+    });
+    return first ? [[first, ...others] as const] : [];
+  });
+}
+
 /**
- * The flat pieces as a PDF at true size, one after the other. A piece larger than the page is tiled: neighbouring
- * pages repeat 10 mm and carry the same join marks. Every page has a check bar to hold a ruler to, and a small picture
- * of what it becomes. `fonts` are font files for letters that no reader of PDF has of its own.
+ * The flat pieces as a PDF at true size, those of one paper after each other, several to a page where they fit. A piece larger than the
+ * page is tiled: neighbouring pages repeat 10 mm and carry the same join marks. Every page has a check bar to hold a ruler to, what is
+ * done to its pieces, and a small picture of what it becomes. `fonts` are font files for letters that no reader of PDF has of its own.
+ * @param papers the pieces by the paper they are cut from
  */
 export async function sheetPdf(
-  drawings: readonly Scene[],
+  papers: readonly (readonly Scene[])[],
   page: Page,
   words: PrintWords,
   picture: readonly PrintShape[] = [],
@@ -63,26 +146,47 @@ export async function sheetPdf(
   const pdf = await PDFDocument.create({ updateMetadata: false });
   pdf.setTitle(words.title);
   const letters = await letteringIn(pdf, StandardFonts.Helvetica, fonts);
-  const pages = drawings.flatMap((drawing) => {
-    const { across, tiles } = tilesFor({ width: widthOf(drawing), height: heightOf(drawing) }, page);
-    return tiles.map((tile) => ({ drawing, across, tile, tiles }));
-  });
-  pages.forEach(({ drawing, across, tile, tiles }, i) => {
+  const several = papers.flat().length > 1;
+  const pages = papers.flatMap((drawings) => pagesFor(drawings, page));
+  pages.forEach(({ across, shown, tiles }, i) => {
     const [width, height] = across ? [page.height, page.width] : [page.width, page.height];
     const sheet = pdf.addPage([width * POINT, height * POINT]);
-    drawTile(sheet, drawing, tile);
-    drawNumbers(sheet, letters, drawing, tile);
+    for (const one of shown) {
+      drawTile(sheet, one, shown.length > 1);
+      drawNumbers(sheet, letters, one);
+      if (shown.length > 1) drawName(sheet, letters, one, words);
+    }
+    const [{ drawing, tile }] = shown;
     drawJoins(sheet, letters, tile, tiles);
-    const piece = drawings.length > 1 ? `${drawing.name}, ` : '';
+    const names = several ? `${shown.map((one) => one.drawing.name).join(', ')}, ` : '';
     drawFoot(
       sheet,
       letters,
-      words,
+      shown.length === 1
+        ? { ...words, numbers: words.pieces?.[drawing.name] ?? words.numbers }
+        : { ...words, numbers: names.replace(/, $/u, '') },
       picture,
-      `${piece}page ${i + 1} of ${pages.length}${tiles.length > 1 ? `, row ${tile.row + 1}, column ${tile.column + 1}` : ''}`,
+      `${shown.length === 1 ? names : ''}page ${i + 1} of ${pages.length}${tiles.length > 1 ? `, row ${tile.row + 1}, column ${tile.column + 1}` : ''}`,
     );
   });
   return { bytes: await pdf.save(), missing: [...letters.missing] };
+}
+
+/** What a piece that shares its page is, and what is done to it first, inside its near edge as far as there is room. */
+function drawName(page: PDFPage, letters: Lettering, { drawing, at }: Shown, words: PrintWords): void {
+  const [[x1, y1], [x2, y2]] = [at({ x: 0, y: 0 }), at({ x: widthOf(drawing), y: heightOf(drawing) })];
+  const [left, wide, bottom, high] = [Math.min(x1, x2), Math.abs(x2 - x1), Math.min(y1, y2), Math.abs(y2 - y1)];
+  const size = 7;
+  const said = words.pieces?.[drawing.name];
+  const lines = textLines(
+    said ? `${drawing.name}: ${said}` : drawing.name,
+    (text) => letters.width(text, size) <= wide - 8,
+  );
+  const room = Math.max(1, Math.floor((high - 8) / (size * 1.2)));
+  const some = lines.slice(0, Math.min(room, 5));
+  some.forEach((line, i) =>
+    letters.draw(page, line, { x: left + 4, y: bottom + 5 + (some.length - 1 - i) * size * 1.2, size }),
+  );
 }
 
 /** From the sheet's millimetres to the page's points. */
@@ -90,13 +194,14 @@ const onPage =
   (tile: Tile) =>
   (p: Point): readonly [number, number] => [(p.x - tile.x + RIM) * POINT, (p.y - tile.y + RIM + FOOT) * POINT];
 
-function drawTile(page: PDFPage, drawing: Scene, tile: Tile): void {
+function drawTile(page: PDFPage, { drawing, tile, at }: Shown, whole: boolean): void {
   page.pushOperators(
     pushGraphicsState(),
-    rectangle(RIM * POINT, (RIM + FOOT) * POINT, tile.width * POINT, tile.height * POINT),
-    clip(),
-    endPath(),
-    ...sheetLines(drawing, onPage(tile)),
+    // A piece that shares its page is there whole.
+    ...(whole
+      ? []
+      : [rectangle(RIM * POINT, (RIM + FOOT) * POINT, tile.width * POINT, tile.height * POINT), clip(), endPath()]),
+    ...sheetLines(drawing, at),
     popGraphicsState(),
   );
 }
@@ -163,13 +268,13 @@ function hatch(polygon: readonly Point[], at: (p: Point) => readonly [number, nu
 }
 
 /** Numbers the scores, beside each line where this page shows it. */
-function drawNumbers(page: PDFPage, letters: Lettering, scene: Scene, tile: Tile): void {
-  for (const { from, to, number } of scoresOf(scene))
+function drawNumbers(page: PDFPage, letters: Lettering, { drawing, tile, at }: Shown): void {
+  for (const { from, to, number } of scoresOf(drawing))
     for (const share of [0.2, 0.8]) {
       const p = { x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share };
       if (p.x < tile.x + 4 || p.x > tile.x + tile.width - 4 || p.y < tile.y + 4 || p.y > tile.y + tile.height - 4)
         continue;
-      const [x, y] = onPage(tile)(p);
+      const [x, y] = at(p);
       page.drawCircle({ x, y, size: 2.4 * POINT, color: rgb(1, 1, 1), borderColor: rgb(0, 0, 0), borderWidth: 0.5 });
       letters.draw(page, String(number), { x: x - letters.width(String(number), 8) / 2, y: y - 2.8, size: 8 });
       break;

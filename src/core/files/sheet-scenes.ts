@@ -3,7 +3,7 @@ import { cutOutOf, onPaper, sheetPicture } from '../looks';
 import { onStock, sheetScene, type Scene } from '../scene';
 import type { Made } from '../plan';
 import { paperOf, type Papers } from '../design';
-import { isCut, pieceName, type SetPlan } from '../sets';
+import { cutListOf, isCut, pieceName, type SetPlan } from '../sets';
 
 /**
  * Every sheet to cut for a made plan: its pieces, then its layers. `onPapers` draws a piece that has a
@@ -21,6 +21,17 @@ export function allSheets(made: Made, design: Papers, onPapers = false): readonl
     ...others,
     ...made.layers.map((layer) => sheetScene(layer.piece)),
   ];
+}
+
+/** Every sheet to cut for a whole set, paper by paper as they are first cut from. */
+export function sheetsByPaper(plan: SetPlan): readonly (readonly Scene[])[] {
+  const all = setSheets(plan);
+  const ordered = cutListOf(plan).map(({ pieces }) =>
+    pieces.flatMap(({ part, name }) => all.find((scene) => scene.name === pieceName(plan.set, part, name)) ?? []),
+  );
+  // What is made of a sheet that lies there is printed too.
+  const left = all.filter((scene) => !ordered.some((own) => own.includes(scene)));
+  return [...ordered, left].filter((own) => own.length > 0);
 }
 
 /** Every sheet to cut for a whole set, part by part, each named after its part where there are several. */

@@ -3,8 +3,8 @@
 import { DownloadOutlined } from '@ant-design/icons';
 import { useState } from 'react';
 import { PAGES, setSheets, sheetSvg } from '@/core/files';
-import { inches, type Units, sayer } from '@/core/length';
-import { stepsOf } from '@/core/making';
+import { inches, type Say, type Units, sayer } from '@/core/length';
+import { partSteps, pieceName, type SetPlan } from '@/core/sets';
 import { helperWhy } from '@/workers/helper';
 import { download, fileName } from '../parts/download';
 import { MenuButton } from '../parts/MenuButton';
@@ -21,21 +21,30 @@ interface FileMenuProps {
   readonly whole: PlannedSet;
 }
 
-/** The patterns of all parts at true size, with the first numbers in the foot. */
+/** What is done first to each piece, by its name in the set: how it is cut, and the first thing done to it flat. */
+function figuresOfPieces(plan: SetPlan, say: Say): Readonly<Record<string, string>> {
+  const told = new Map<string, string[]>();
+  for (const one of plan.parts.filter(({ part }) => !part.given || part.layers.length > 0))
+    for (const step of partSteps(one, say)) {
+      if (step.phase === 'fold') continue;
+      for (const piece of [step.piece, ...(step.alike ?? [])]) {
+        const name = pieceName(plan.set, one.part.id, piece);
+        const own = told.get(name) ?? [];
+        if (own.length < 2) told.set(name, [...own, step.text]);
+      }
+    }
+  return Object.fromEntries([...told].map(([name, texts]) => [name, texts.join(' ')]));
+}
+
+/** The patterns of all parts at true size, with what is done first to each. */
 function printPdf(whole: PlannedSet, page: string, name: string, units: Units): ReturnType<typeof printing> {
   const say = sayer(units, whole.set.graduation ?? '1/8 in');
-  const [first] = 'plan' in whole ? whole.plan.parts.filter(({ part }) => !part.given) : [];
-  const numbers = first
-    ? stepsOf(first.plan, say)
-        .slice(0, 2)
-        .map((step) => step.text)
-        .join(' ')
-    : '';
+  const pieces = 'plan' in whole ? figuresOfPieces(whole.plan, say) : {};
   const bar =
     units === 'in'
       ? { length: inches(4), label: 'This bar must measure 4 in. If not, print again at 100 %.' }
       : { length: 100, label: 'This bar must measure 100 mm. If not, print again at 100 %.' };
-  return printing((worker) => worker.print(whole.set, page, { title: name, numbers, bar }));
+  return printing((worker) => worker.print(whole.set, page, { title: name, numbers: '', pieces, bar }));
 }
 
 /** Files to keep, cut or print. */
