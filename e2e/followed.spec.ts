@@ -156,7 +156,7 @@ for (const { name, width, height, holders } of SIZES)
                   next: box(next)!,
                   near: box(picture?.querySelector('svg [class*="nearEdge"] rect')),
                   words: box(document.querySelector('[aria-label="What to do"] > div'))!,
-                  caution: box(document.querySelector('[aria-label="What to do"] [class*="caution"]')),
+                  caution: box(document.querySelector('[aria-label="What to do"] [class*="caution"]:not(details *)')),
                   needed: [...document.querySelectorAll('[aria-label="What to do"] [data-needed]')].map(
                     (one) => box(one)!.bottom,
                   ),

@@ -153,6 +153,54 @@ test('what is cut on the way leaves the stash at a touch, and is not told again 
   await expect(page.getByRole('heading', { name: /^Cut/ })).toBeHidden();
 });
 
+test('what came out is measured: what is still to be cut follows, what is cut is checked, and the hands learn from it', async ({
+  page,
+}) => {
+  await go(page, '/sets');
+  await page.getByRole('button', { name: /^A card and its envelope/ }).click();
+  await page.getByRole('button', { name: 'Begin this set' }).click();
+  await page.getByRole('link', { name: 'Make it' }).click();
+  await page.getByLabel('How many sets?').fill('3');
+  await page.getByText('One first, then all').click();
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  // The trial, to where the others are begun.
+  const finished = page.getByText(/ · 1 finished/);
+  await expect(words(page)).toBeVisible();
+  for (let at = 0; (await finished.count()) === 0; at++) {
+    await expect(progress(page)).toHaveAttribute('aria-valuenow', String(at));
+    await page.keyboard.press('PageDown');
+    await expect(progress(page)).toHaveAttribute('aria-valuenow', String(at + 1));
+  }
+  const at = await progress(page).getAttribute('aria-valuenow');
+  await page.keyboard.press('m');
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('What is measured?').click();
+  await page.getByTitle('Card', { exact: true }).click();
+  await setLength(page, 'Width', '4 1/8 in');
+  const follows = dialog.getByRole('list', { name: 'What follows' });
+  await expect(follows).toContainText(
+    /Card: mat: 3 7\/8 in × 4 3\/4 in, still to be cut\. It was 3 3\/4 in × 4 3\/4 in\./,
+  );
+  await expect(follows).toContainText(/Envelope: envelope: .*still to be cut/);
+  await dialog.getByRole('button', { name: 'Go on with that' }).click();
+  await expect(dialog).toBeHidden();
+  // What is behind stays, and after a reload the rest is still cut for what came out.
+  await page.reload();
+  await expect(progress(page)).toHaveAttribute('aria-valuenow', at!);
+  const cuts: string[] = [];
+  for (let i = 0; i < 6; i++) {
+    cuts.push((await words(page).textContent()) ?? '');
+    await page.keyboard.press('PageDown');
+    await expect(progress(page)).toHaveAttribute('aria-valuenow', String(Number(at) + i + 1));
+  }
+  expect(cuts.join(' ')).toContain('3 7/8');
+  // The one that was measured as it was planned is a measure too; far off is asked about.
+  await page.keyboard.press('m');
+  await setLength(page, 'Width', '9 in');
+  await expect(dialog.getByText(/That is far from what was planned/)).toBeVisible();
+  await page.keyboard.press('Escape');
+});
+
 test('how many is asked once: told where it is made it stands where it is cut, on the bench and with others', async ({
   page,
 }) => {

@@ -69,15 +69,28 @@ export const laidPapers = ({ laid = [] }: Pick<MakeRecord, 'laid'>): readonly La
   laid.map(({ paper, list, layout, cut }) => ({ paper, list, layout, cut: cut !== '' }));
 
 /** Lets the stash follow what was cut on the way of a make; fails with a sentence where the sheets are not there. */
-export async function markCutIn(make: MakeRecord, { table, list, layout, papers }: LaidForMake): Promise<void> {
-  followedBy(make, table, await markCut(table, make.name, list, layout, new Map(papers)));
+export async function markCutIn(make: MakeRecord, cut: readonly LaidForMake[]): Promise<void> {
+  const followed = new Map<string, string>();
+  try {
+    for (const { table, list, layout, papers } of cut)
+      followed.set(table, await markCut(table, make.name, list, layout, new Map(papers)));
+  } finally {
+    // Those that did follow have, whatever became of the others.
+    followedBy(make, followed);
+  }
 }
 
 /** The stash stays as it is, whatever a make cut. */
-export const leaveStash = (make: MakeRecord, { table }: LaidForMake): void => followedBy(make, table, '');
+export const leaveStash = (make: MakeRecord, cut: readonly LaidForMake[]): void =>
+  followedBy(make, new Map(cut.map(({ table }) => [table, ''])));
 
-const followedBy = (make: MakeRecord, table: string, followed: string): void =>
-  keepMake(make, { laid: (make.laid ?? []).map((one) => (one.table === table ? { ...one, followed } : one)) });
+const followedBy = (make: MakeRecord, followed: ReadonlyMap<string, string>): void => {
+  const laid = (make.laid ?? []).map((one) => {
+    const by = followed.get(one.table);
+    return by === undefined ? one : { ...one, followed: by };
+  });
+  keepMake(make, { laid });
+};
 
 /** What was measured in some makes, beside what was planned. */
 export const takenMeasures = (makes: readonly MakeRecord[]): readonly TakenMeasure[] =>

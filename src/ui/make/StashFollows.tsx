@@ -13,7 +13,7 @@ interface StashFollowsProps {
   readonly done: number;
 }
 
-/** Once all of a paper is cut: its sheets are taken out of the stash at a touch, and its offcuts put in. */
+/** Once a paper is cut up: its sheets are taken out of the stash at a touch, and its offcuts put in. */
 export function StashFollows({ make, walk, done }: StashFollowsProps) {
   const { failed } = useTell();
   const open = (make.laid ?? []).filter(
@@ -24,28 +24,24 @@ export function StashFollows({ make, walk, done }: StashFollowsProps) {
       [walk.findLastIndex(({ sheets }) => sheets?.paper === paper) + 1, walk.length].includes(done) &&
       walk.some(({ sheets }) => sheets?.paper === paper),
   );
-  return open.map((laid) => (
+  if (open.length === 0) return null;
+  const sheets = open.flatMap(({ layout }) => layout.sheets);
+  const names = [...new Set(sheets.map(({ sheet }) => sheet))].join(', ');
+  return (
     <Alert
-      key={laid.table}
       type="info"
-      className={styles.older}
-      title={`${several(laid.layout.sheets.length, 'sheet')} cut: ${listedSheets(laid)}`}
+      className={styles.stash}
+      title={`${several(sheets.length, 'sheet')} cut: ${names}`}
       action={
-        <span className={styles.beginButtons}>
-          <OnceButton onPress={() => markCutIn(make, laid).catch(failed('The stash could not follow'))}>
+        <span className={styles.stashButtons}>
+          <OnceButton onPress={() => markCutIn(make, open).catch(failed('The stash could not follow'))}>
             Let the stash follow
           </OnceButton>
-          <Button type="text" onClick={() => leaveStash(make, laid)}>
+          <Button type="text" onClick={() => leaveStash(make, open)}>
             Leave it
           </Button>
         </span>
       }
     />
-  ));
+  );
 }
-
-const listedSheets = ({
-  layout,
-}: {
-  readonly layout: { readonly sheets: readonly { readonly sheet: string }[] };
-}): string => [...new Set(layout.sheets.map(({ sheet }) => sheet))].join(', ');
