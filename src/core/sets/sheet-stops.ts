@@ -33,13 +33,16 @@ export function stillGiving(planned: SetPlan, laid: readonly LaidPaper[], sets: 
       pieces.map((piece) => [pieceName(planned.set, piece.part, piece.name), piece] as const),
     ),
   );
-  return laid.filter(({ list }) =>
-    list.pieces.every(({ name, width, height, quantity }) => {
-      const piece = needed.get(name);
-      if (!piece) return false;
-      const count = Math.ceil((piece.quantity * sets) / (piece.gives ?? 1));
-      return Math.abs(piece.width - width) < HAIR && Math.abs(piece.height - height) < HAIR && count <= quantity;
-    }),
+  // One on which not everything finds a place leaves blanks to be cut by themselves: then all of them are.
+  return laid.filter(
+    ({ list, layout }) =>
+      layout.unplaced.length === 0 &&
+      list.pieces.every(({ name, width, height, quantity }) => {
+        const piece = needed.get(name);
+        if (!piece) return false;
+        const count = Math.ceil((piece.quantity * sets) / (piece.gives ?? 1));
+        return Math.abs(piece.width - width) < HAIR && Math.abs(piece.height - height) < HAIR && count <= quantity;
+      }),
   );
 }
 
@@ -48,10 +51,7 @@ export function isLaid({ set }: SetPlan, part: string, step: Step, laid: readonl
   if (step.phase !== 'cut' || step.action !== 'cut') return false;
   return [step.piece, ...(step.alike ?? [])].every((piece) => {
     const name = pieceName(set, part, piece);
-    return laid.some(
-      ({ list, layout }) =>
-        list.pieces.some((one) => one.name === name) && !layout.unplaced.some((one) => one.piece === name),
-    );
+    return laid.some(({ list }) => list.pieces.some((one) => one.name === name));
   });
 }
 

@@ -116,9 +116,9 @@ const isRescued = (make: MakeRecord, at: number): boolean => {
   );
 };
 
-/** How much of the work on all of it is that on one part. */
+/** How much of the work on all of it is that on one part; cutting up whole sheets is shared alike. */
 const shareOf = (part: string, walk: readonly Stop[]): number =>
-  minutesOf(walk.filter((stop) => stop.part === part)) / minutesOf(walk);
+  minutesOf(walk.filter((stop) => stop.part === part)) / minutesOf(walk.filter((stop) => !stop.sheets));
 
 interface PartDoneProps {
   readonly make: MakeRecord;

@@ -4,6 +4,9 @@ import { setsLaid, type SetPlan, type WayOfWork } from '@/core/sets';
 import type { LaidForMake, Project } from '@/data/db';
 import { useSheets } from '../cutting/useSheets';
 
+/** So long a make waits for its sheets, ms: then each blank is cut by itself. */
+const PATIENCE = 10_000;
+
 /** How sheets lie as soon as that is known, and a promise of it for whoever cannot wait. */
 interface Laid {
   readonly laid: readonly LaidForMake[] | null;
@@ -24,7 +27,10 @@ export function useLaid(project: Project, plan: SetPlan | null, copies: number, 
     () =>
       now.current
         ? Promise.resolve(now.current)
-        : new Promise<readonly LaidForMake[]>((tell) => waiting.current.push(tell)),
+        : new Promise<readonly LaidForMake[]>((tell) => {
+            waiting.current.push(tell);
+            setTimeout(() => tell([]), PATIENCE);
+          }),
     [],
   );
   return { laid, whenLaid };
