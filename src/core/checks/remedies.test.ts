@@ -117,7 +117,7 @@ describe('in the order a maker would rather have it', () => {
     expect((plan.design.options as { lap: number }).lap).toBeGreaterThanOrEqual(inches(1 / 4));
     // Told, it stays, and the remedy takes it back.
     const told = { ...design, options: { seam: 'even', lap: '1/2 in' } };
-    expect(labels(told, 'room-width')).toContain('“Lap of the seam” only 1/4 in');
+    expect(labels(told, 'room-width')).toContain('Make “Lap of the seam” only 1/4 in');
   });
 
   test('a lump in an envelope is offered another holder that takes it', () => {

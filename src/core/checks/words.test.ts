@@ -1044,7 +1044,7 @@ test.each<[Remedy, string]>([
   [{ code: 'less_room', change: {} }, 'Leave only the least room'],
   [{ code: 'turned', what: 'contents', change: {} }, 'Put the contents in the other way round'],
   [{ code: 'turned', what: 'sheet', change: {} }, 'Take the sheet the other way round'],
-  [{ code: 'smaller_part', title: 'Tabs', to: inches(0.25), change: {} }, '“Tabs” only 1/4 in'],
+  [{ code: 'smaller_part', title: 'Tabs', to: inches(0.25), change: {} }, 'Make “Tabs” only 1/4 in'],
   [{ code: 'usual_options', change: {} }, 'All its measures as usual'],
   [{ code: 'usual_option', title: 'Lap', change: {} }, '“Lap” as usual'],
   [{ code: 'own_paper', name: 'night card', change: {} }, 'Use your night card'],

@@ -360,7 +360,7 @@ export function remedyLabel(remedy: Remedy, say: Say): string {
     case 'usual_option':
       return `“${remedy.title}” as usual`;
     case 'smaller_part':
-      return `“${remedy.title}” only ${say(remedy.to)}`;
+      return `Make “${remedy.title}” only ${say(remedy.to)}`;
     case 'all_from_one':
       return 'Cut all its pieces from this one sheet';
     case 'more_sheets':

@@ -30,18 +30,8 @@ export {
   type Shortage,
 } from './cut-list';
 export { partSteps } from './order';
-export {
-  setsDone,
-  setsLaid,
-  stepsAt,
-  walkOf,
-  withOwnWays,
-  type DoneAgain,
-  type OwnWay,
-  type Stop,
-  type WayOfWork,
-} from './walk';
-export type { LaidPaper, SheetsAtHand } from './sheet-stops';
+export { setsDone, setsLaid, walkOf, withOwnWays, type DoneAgain, type OwnWay, type WayOfWork } from './walk';
+export { stepsAt, type LaidPaper, type SheetsAtHand, type Stop } from './stop';
 export { freeId, setBegunIn, withInside, withOutside, withoutPart, withPaper, withPart, withRemedy } from './change';
 export { outermost, withSetInside, withSetOutside } from './join';
 export { copiesSaid, stopWords, type StopWords } from './stop-words';

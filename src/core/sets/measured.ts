@@ -2,8 +2,8 @@
 import { mm, type Say } from '../length';
 import { pieceName } from './cut-list';
 import { planSet, type PlannedPart, type Planner, type SetPlan } from './plan-set';
-import type { LaidPaper } from './sheet-stops';
-import { stepsAt, walkOf, withOwnWays, type DoneAgain, type OwnWay, type Stop, type WayOfWork } from './walk';
+import { stepsAt, type LaidPaper, type Stop } from './stop';
+import { walkOf, withOwnWays, type DoneAgain, type OwnWay, type WayOfWork } from './walk';
 
 /** A part as it came out of the hands, from the outside, mm, and what was behind when it was measured. */
 export interface MeasuredPart {

@@ -1,26 +1,11 @@
 /** Cutting as it was laid out: whole sheets, setting after setting of the fence, in place of a blank after the other. */
-import { endsPieces, fenceOrder, fenceSentences, type CutList, type FenceGroup, type Layout } from '../cutting';
+import { endsPieces, fenceOrder, fenceSentences, type FenceGroup } from '../cutting';
 import { mm, type Say } from '../length';
 import { CAUTION, NUMBER_EDGES, type Step } from '../making';
 import { listed, quoted, several } from '../text';
 import { cutListOf, pieceName } from './cut-list';
 import type { SetPlan } from './plan-set';
-import type { Stop } from './walk';
-
-/** What one paper of a set was laid out to, for all that is cut of it. */
-export interface LaidPaper {
-  /** Its id in the set; empty where the set names no paper. */
-  readonly paper: string;
-  readonly list: CutList;
-  readonly layout: Layout;
-  /** It is cut already. */
-  readonly cut: boolean;
-}
-
-/** The sheets a stop is about, and the setting they are cut at; none where all is cut, and only laid ready. */
-export interface SheetsAtHand extends LaidPaper {
-  readonly group: FenceGroup | null;
-}
+import type { LaidPaper, Stop } from './stop';
 
 /** A blank is that blank as long as it is no further from its size, mm. */
 const HAIR = 0.05;

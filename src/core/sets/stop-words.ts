@@ -3,7 +3,7 @@ import { unnamed, type Action } from '../making';
 import type { RulerReading } from '../tools';
 import { listed } from '../text';
 import { minutesOf } from './time';
-import { stepsAt, type Stop } from './walk';
+import { stepsAt, type Stop } from './stop';
 
 export interface StopWords {
   /** For which copies: `All 24`, `Copies 3 and 7, again`; null where there is one. */

@@ -1,5 +1,5 @@
 import type { Action, Step } from '../making';
-import { stepsAt, type Stop } from './walk';
+import { stepsAt, type Stop } from './stop';
 
 /** How long a step takes at the table, minutes. Usual figures, from memory; a person's own pace comes from what they made. */
 const MINUTES: Record<Action, number> = {

@@ -4,7 +4,8 @@ import { NUMBER_EDGES, pageByPage, type Step } from '../making';
 import type { Plan } from '../plan';
 import { partSteps, runsOf } from './order';
 import type { PlannedPart, SetPlan } from './plan-set';
-import { isLaid, sheetStops, stillGiving, type LaidPaper, type SheetsAtHand } from './sheet-stops';
+import { isLaid, sheetStops, stillGiving } from './sheet-stops';
+import type { LaidPaper, Stop } from './stop';
 
 /**
  * How several copies are made. By setting: each step is done for all of them before the next, so that nothing is set twice.
@@ -12,30 +13,6 @@ import { isLaid, sheetStops, stillGiving, type LaidPaper, type SheetsAtHand } fr
  * as makes of before have it: all are cut, then each sheet is marked and scored in one go, then each is folded.
  */
 export type WayOfWork = 'by-setting' | 'trial-first' | 'one-by-one' | 'together';
-
-/** One stop on the way through a make: what is done in one go, and the copies it is done for, one after the other. */
-export interface Stop {
-  readonly part: string;
-  /** What the stop is about. */
-  readonly step: Step;
-  /** How the sheet is laid down for it. */
-  readonly first?: readonly Step[];
-  /** What follows before the next copy is taken: what joins the glue while it is wet, the turn that brings the next edge near. */
-  readonly follows?: readonly Step[];
-  /** Numbered from 1; none where whole sheets are cut up, for whatever comes of them. */
-  readonly copies: readonly number[];
-  /** The sheets that are cut up: then it is of no part. */
-  readonly sheets?: SheetsAtHand;
-  /** The plan it is of, where this copy goes its own way: made of a sheet that went wrong. */
-  readonly own?: PlannedPart;
-  /** Its plan is for what came out when something was measured. */
-  readonly asMade?: true;
-  /** It is done again, for copies on which it went wrong. */
-  readonly again?: true;
-}
-
-/** All that is done at a stop, in order. */
-export const stepsAt = ({ first = [], step, follows = [] }: Stop): readonly Step[] => [...first, step, ...follows];
 
 /** A copy of a part that goes its own way from a stop on. */
 export interface OwnWay {
