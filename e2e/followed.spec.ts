@@ -1,7 +1,7 @@
 /** What a person must be able to follow with glue on the fingers: on a laptop, a tablet held upright and a phone. */
 import type { Page } from '@playwright/test';
 import { DEMO_SHELF } from '../src/data/demo';
-import { beginWithContents, expect, go, openShelf, setLength, test } from './table';
+import { beginWithContents, expect, go, openShelf, setLength, sheetsLaid, test } from './table';
 import { THOROUGH } from './thorough';
 
 /** Every project of the demo shelf: each holder, as one of its own or in a set. */
@@ -131,6 +131,7 @@ for (const { name, width, height, holders } of SIZES)
           test.slow();
           await openShelf(page);
           await go(page, `/make?p=${holder}`);
+          await sheetsLaid(page);
           await page.getByRole('button', { name: 'Begin', exact: true }).click();
           const progress = page.getByRole('progressbar', { name: 'How far the make has come' });
           const all = Number(await progress.getAttribute('aria-valuemax'));
@@ -267,7 +268,8 @@ test('a make is written down by hand; it counts, examples do not', async ({ page
 test('the examples go with one button and come back with one', async ({ page }) => {
   await openShelf(page);
   await page.getByRole('button', { name: 'Clear the examples' }).click();
-  await expect(page.getByText('The shelf is empty.')).toBeVisible();
+  await expect(page.getByRole('link', { name: /Star cards, Quillmere/ })).toHaveCount(0);
+  await expect(page.getByText('Nothing of your own yet.')).toBeVisible();
   await page.getByRole('button', { name: 'Bring the examples back' }).click();
   await expect(page.getByRole('link', { name: /Star cards, Quillmere/ })).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { DEMO_SHELF } from '../src/data/demo';
-import { downloaded, expect, go, openShelf, setLength, test } from './table';
+import { downloaded, expect, go, openShelf, setLength, sheetsLaid, test } from './table';
 import type { Page } from '@playwright/test';
 
 /** Opens a demo project's make and begins it. */
@@ -7,6 +7,7 @@ async function begin(page: Page, project: string, copies = 1): Promise<void> {
   await go(page, `/make?p=${project}`);
   await expect(page.getByRole('button', { name: 'Begin' })).toBeEnabled();
   if (copies > 1) await page.getByLabel(/^How many/).fill(String(copies));
+  await sheetsLaid(page);
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(words(page)).toBeVisible();
 }
@@ -162,6 +163,7 @@ test('what came out is measured: what is still to be cut follows, what is cut is
   await page.getByRole('link', { name: 'Make it' }).click();
   await page.getByLabel('How many sets?').fill('3');
   await page.getByText('One first, then all').click();
+  await sheetsLaid(page);
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   // The trial, to where the others are begun.
   const finished = page.getByText(/ · 1 finished/);

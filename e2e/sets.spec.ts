@@ -1,6 +1,6 @@
 /** Sets: begun from the front door, changed from the inside out, short of paper, made twice; by mouse, by keyboard, on a phone. */
 import type { Page } from '@playwright/test';
-import { expect, figure, go, openShelf, pullOver, setLength, sheet, test } from './table';
+import { expect, figure, go, openShelf, pullOver, setLength, sheet, test, sheetsLaid } from './table';
 
 const strip = (page: Page) => page.getByRole('navigation', { name: 'What holds what' });
 const partIn = (page: Page, name: string) => strip(page).getByRole('button', { name: new RegExp(`^${name}`) });
@@ -140,6 +140,7 @@ test('two copies of a set are made: by paper and setting, inner before outer, ea
   await sets.fill('2');
   await sets.press('Enter');
   await expect(page.getByText(/steps from the first cut to the last fold/)).toBeVisible();
+  await sheetsLaid(page);
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   const words = page.getByRole('region', { name: 'What to do' });
   const progress = page.getByRole('progressbar', { name: 'How far the make has come' });

@@ -158,3 +158,6 @@ export async function layOnCuttingTable(page: Page, extra: readonly Extra[], mor
   );
   await page.goto('/cutting');
 }
+
+/** Waits before a make begins until its sheets are laid out: begun earlier, each blank is cut by itself. */
+export const sheetsLaid = (page: Page): Promise<void> => expect(page.getByText('Laying out the sheets')).toBeHidden();

@@ -14,7 +14,7 @@ import { listOn } from './listOn';
 import { takenOf, type TakenOfPaper } from './needOn';
 
 /** So long a choice is left alone before sheets are laid for it, ms. */
-const PAUSE = 150;
+const PAUSE = 60;
 
 /** What is told of one paper: laid, or still to be laid. */
 type Laying = Omit<LaidForMake, 'layout'> & { readonly layout: Layout | null };

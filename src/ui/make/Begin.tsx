@@ -68,7 +68,7 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
   const made = plan && plan.parts.every((one) => one.plan.made) ? (shown?.plan.made ?? null) : null;
   const graduation = project.set.graduation ?? '1/8 in';
   const say = useMemo(() => sayer(project.units, graduation), [project.units, graduation]);
-  const { laid, whenLaid } = useLaid(project, plan, copies, way);
+  const { laid } = useLaid(project, plan, copies, way);
   const walk = useMemo(
     () => (plan ? walkOf(plan, say, copies, way, laidPapers({ laid: laid ?? [] })) : []),
     [plan, say, copies, way, laid],
@@ -85,8 +85,8 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
   // The page follows the makes there are, and lays this one out as soon as it is one of them.
   const [begin, busy] = useOnce(() => {
     onBegin();
-    return whenLaid()
-      .then((sheets) => beginMake(project, copies, way, sheets, usual))
+    // Begun at once, whatever is known: of sheets that are not laid out yet each blank is cut by itself.
+    return beginMake(project, copies, way, laid ?? [], usual)
       .then(() => forget())
       .catch((error: unknown) => {
         onFailed();
@@ -137,6 +137,7 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
               {stops} {stops === 1 ? 'step' : 'steps'} from the first cut to the last fold
               {stops > 0 && `, ${timeSaid(usual * pace)} ${pace === 1 ? 'by usual figures' : 'at your own pace'}`}
             </p>
+            {plan && !laid && <p className={styles.count}>Laying out the sheets …</p>}
             {laid && laid.length > 0 && <p className={styles.count}>{sheetsSaid(laid)}</p>}
             {failing.length > 0 && (
               <Alert
