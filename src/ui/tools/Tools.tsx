@@ -60,7 +60,7 @@ function MyTools() {
         or a punch that is put away are said before you cut.
       </p>
       <SetAside damaged={damagedIn(settings)} />
-      <label className={styles.hand}>
+      <label className={styles.handed}>
         The hand that holds the knife and the folder
         <Segmented<'right' | 'left'>
           aria-label="The hand that holds the knife and the folder"
