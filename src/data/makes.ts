@@ -92,9 +92,11 @@ const followedBy = (make: MakeRecord, followed: ReadonlyMap<string, string>): vo
   keepMake(make, { laid });
 };
 
-/** What was measured in some makes, beside what was planned. */
+/** What was measured in some makes, beside what was planned: of each part the last, which may have put an earlier one right. */
 export const takenMeasures = (makes: readonly MakeRecord[]): readonly TakenMeasure[] =>
-  makes.flatMap(({ ways = [] }) => ways.flatMap((way) => ('measured' in way ? [way] : [])));
+  makes.flatMap(({ ways = [] }) => [
+    ...new Map(ways.flatMap((way) => ('measured' in way ? [[way.part, way] as const] : []))).values(),
+  ]);
 
 /** Makes that were finished, as a pace is told from them. */
 export const finishedMakes = (makes: readonly MakeRecord[]): readonly Finished[] =>

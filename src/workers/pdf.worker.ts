@@ -119,7 +119,7 @@ const pdfWorker = {
     const it = setToPrint(set, page);
     if (!it.ok) return it;
     const fonts = await fontsFor(
-      `${words.title} ${words.numbers} ${Object.values(words.pieces ?? {}).join(' ')} ${it.plan.set.parts.map(({ name }) => name).join(' ')}`,
+      `${words.title} ${Object.values(words.pieces).join(' ')} ${it.plan.set.parts.map(({ name }) => name).join(' ')}`,
       REGULAR,
     );
     return answerOf(await sheetPdf(sheetsByPaper(it.plan), it.paper, words, printPicture(it.outermost.made), fonts));

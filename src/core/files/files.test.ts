@@ -17,7 +17,11 @@ import { allSheets, LONGEST_PROJECT, jsonSchema, readProject, sheetSvg, writePro
 
 const POINT = 72 / 25.4;
 const [A4, LETTER] = [PAGES.find((p) => p.id === 'a4')!, PAGES.find((p) => p.id === 'letter')!];
-const words = { title: 'Star cards ★', numbers: 'Cut a square.', bar: { length: inches(4), label: 'This bar: 4 in' } };
+const words = {
+  title: 'Star cards ★',
+  pieces: { envelope: 'Cut a square.', pocket: 'Cut a square.' },
+  bar: { length: inches(4), label: 'This bar: 4 in' },
+};
 const drawingOf = (width: string, height: string) => {
   const { made } = planOf({
     version: 1,

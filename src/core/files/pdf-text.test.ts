@@ -15,7 +15,7 @@ const drawing = sheetPicture(
   planOf({ version: 1, construction: 'diagonal-envelope', contents: { width: '3 in', height: '4 in' } }).made!,
 );
 const printed = (title: string, fonts: readonly Uint8Array[] = FONTS) =>
-  sheetPdf([[drawing]], PAGES[0]!, { title, numbers: 'Cut.', bar: { length: inches(4), label: '4 in' } }, [], fonts);
+  sheetPdf([[drawing]], PAGES[0]!, { title, pieces: {}, bar: { length: inches(4), label: '4 in' } }, [], fonts);
 const wordsIn = async (bytes: Uint8Array): Promise<string> =>
   (await readPdf(bytes))
     .map(({ text }) => text)

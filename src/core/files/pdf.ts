@@ -44,10 +44,8 @@ export const POINT = 72 / 25.4;
 /** The words a printed pattern carries. */
 export interface PrintWords {
   readonly title: string;
-  /** One line of key numbers: what to cut and where to set. */
-  readonly numbers: string;
-  /** The same for single pieces, by their names. */
-  readonly pieces?: Readonly<Record<string, string>>;
+  /** What is done first to each piece, by its name: how it is cut, where it is set or scored. */
+  readonly pieces: Readonly<Record<string, string>>;
   /** The check bar: its length in mm and what it says. */
   readonly bar: { readonly length: number; readonly label: string };
 }
@@ -158,15 +156,16 @@ export async function sheetPdf(
     }
     const [{ drawing, tile }] = shown;
     drawJoins(sheet, letters, tile, tiles);
-    const names = several ? `${shown.map((one) => one.drawing.name).join(', ')}, ` : '';
+    const names = shown.map((one) => one.drawing.name).join(', ');
+    const place = `page ${i + 1} of ${pages.length}${tiles.length > 1 ? `, row ${tile.row + 1}, column ${tile.column + 1}` : ''}`;
+    // Pieces that share a page carry what is done to them themselves.
     drawFoot(
       sheet,
       letters,
-      shown.length === 1
-        ? { ...words, numbers: words.pieces?.[drawing.name] ?? words.numbers }
-        : { ...words, numbers: names.replace(/, $/u, '') },
+      words,
+      shown.length > 1 ? names : words.pieces[drawing.name],
       picture,
-      `${shown.length === 1 ? names : ''}page ${i + 1} of ${pages.length}${tiles.length > 1 ? `, row ${tile.row + 1}, column ${tile.column + 1}` : ''}`,
+      several && shown.length === 1 ? `${names}, ${place}` : place,
     );
   });
   return { bytes: await pdf.save(), missing: [...letters.missing] };
@@ -177,7 +176,7 @@ function drawName(page: PDFPage, letters: Lettering, { drawing, at }: Shown, wor
   const [[x1, y1], [x2, y2]] = [at({ x: 0, y: 0 }), at({ x: widthOf(drawing), y: heightOf(drawing) })];
   const [left, wide, bottom, high] = [Math.min(x1, x2), Math.abs(x2 - x1), Math.min(y1, y2), Math.abs(y2 - y1)];
   const size = 7;
-  const said = words.pieces?.[drawing.name];
+  const said = words.pieces[drawing.name];
   const lines = textLines(
     said ? `${drawing.name}: ${said}` : drawing.name,
     (text) => letters.width(text, size) <= wide - 8,
@@ -318,6 +317,7 @@ function drawFoot(
   page: PDFPage,
   letters: Lettering,
   words: PrintWords,
+  said: string | undefined,
   picture: readonly PrintShape[],
   place: string,
 ): void {
@@ -331,7 +331,7 @@ function drawFoot(
   const right = page.getWidth() - RIM * POINT;
   const width = right - from - (picture.length > 0 ? (PICTURE.width + 4) * POINT : 0);
   drawPicture(page, picture, right - PICTURE.width * POINT, y + 1 * POINT);
-  const lines = textLines(`${words.title}: ${words.numbers}`, (text) => letters.width(text, 9) <= width);
+  const lines = textLines(said ? `${words.title}: ${said}` : words.title, (text) => letters.width(text, 9) <= width);
   // From the bar upwards; two lines fit under the sheet.
   lines
     .slice(0, 2)

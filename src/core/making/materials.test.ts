@@ -19,7 +19,7 @@ test('alike is gathered, lengths and numbers over all copies; what differs in a 
     { one: ring(25), times: 1 },
     { one: ring(32), times: 1 },
   ]);
-  expect(all.map((one) => materialWords(one, 1, say))).toEqual([
+  expect(all.map((one) => materialWords(one, 1, say, 'mm'))).toEqual([
     '2698 mm of ribbon',
     '8 rings, 25 mm inside',
     '2 rings, 32 mm inside',
@@ -31,12 +31,22 @@ test('alike is gathered, lengths and numbers over all copies; what differs in a 
   expect(asSold(all[1]!, 'mm')).toBe(all[1]);
 });
 
-test('adhesive is told by the length of what is glued, or by its places', () => {
+test('wet glue is told by what it is spread on, other adhesive by its length or its places', () => {
   const packet = { construction: 'packet' };
-  const [line] = takes(packet).filter(({ what }) => what === 'wet glue');
-  // Two tabs up the sides, one below, a hem across: no longer than all the way round twice, no shorter than once.
-  expect(line!.length).toBeGreaterThan(2 * (80 + 110) * 0.9);
-  expect(line!.length).toBeLessThan(4 * (80 + 110));
+  const [glue] = takes(packet).filter(({ what }) => what === 'wet glue');
+  // Two tabs up the sides, one below, a hem across and the flap that seals it: 16 mm broad at most, 4 mm at least.
+  const round = 2 * 110 + 2 * 80;
+  expect(glue!.area).toBeGreaterThan(4 * round * 0.9);
+  expect(glue!.area).toBeLessThan(16 * round);
+  const twice = materialsTogether([
+    { one: glue!, times: 2 },
+    { one: glue!, times: 3 },
+  ]);
+  expect(twice).toEqual([{ ...glue, area: expect.closeTo(5 * glue!.area!, 6) }]);
+  expect(materialWords({ what: 'wet glue', count: 1, area: 4321 }, 2, say, 'mm')).toBe('wet glue, on about 87 cm²');
+  expect(materialWords({ what: 'wet glue', count: 1, area: 645.16 * 3 }, 1, say, 'in')).toBe(
+    'wet glue, on about 3 in²',
+  );
   expect(takes({ ...packet, adhesive: { all: 'tape-runner' } }).map(({ what }) => what)).toContain('tape runner');
   const hot = takes({ ...packet, adhesive: { all: 'hot-glue' } });
   expect(hot.find(({ what }) => what === 'place held with hot glue')!.count).toBeGreaterThanOrEqual(4);

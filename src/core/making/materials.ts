@@ -17,6 +17,8 @@ export interface Material {
   /** Of tape: its width; of cord, ribbon and tape: how much. */
   readonly wide?: Mm;
   readonly length?: Mm;
+  /** Of what is spread, mm². */
+  readonly area?: number;
 }
 
 /** What one copy of a design takes besides paper: what is bought, boards, rings, tape, and what its closure needs. */
@@ -37,27 +39,33 @@ export function materialsOf(made: Made, design: Design): Material[] {
 
 /** What adhesives that are laid in a line are called where they are bought. */
 const IN_LINES: Partial<Record<Adhesive, string>> = {
-  'wet-glue': 'wet glue',
   tape: 'tape',
   'tape-runner': 'tape runner',
 };
 
-/** Adhesive of every glued area, along its longer side; tape that a holder is drawn for has its width, and stands by itself. */
+/**
+ * Adhesive of every glued area: wet glue by what it is spread on, tape along the longer side, the rest by its places. Tape that a holder
+ * is drawn for has its width, and stands by itself.
+ */
 function adhesives(made: Made, design: Design): Material[] {
   const long = new Map<Adhesive, number>();
   const drops = new Map<Adhesive, number>();
+  let spread = 0;
   const chosen = new Map(glueAdvice(made, design).map(({ step, chosen: by, drawnFor }) => [step, { by, drawnFor }]));
   for (const { step, joint } of glueAreas(made)) {
     const { by, drawnFor } = chosen.get(step)!;
     const times = made.built.pieces.find(({ panels }) => panels.some(({ id }) => id === joint.panel))?.quantity ?? 1;
     if (drawnFor !== null) continue;
-    for (const ring of joint.polygons) {
-      const { minX, maxX, minY, maxY } = boxOf(ring);
-      if (IN_LINES[by]) long.set(by, (long.get(by) ?? 0) + Math.max(maxX - minX, maxY - minY) * times);
-      else drops.set(by, (drops.get(by) ?? 0) + times);
-    }
+    if (by === 'wet-glue') spread += regionArea(joint.polygons) * times;
+    else
+      for (const ring of joint.polygons) {
+        const { minX, maxX, minY, maxY } = boxOf(ring);
+        if (IN_LINES[by]) long.set(by, (long.get(by) ?? 0) + Math.max(maxX - minX, maxY - minY) * times);
+        else drops.set(by, (drops.get(by) ?? 0) + times);
+      }
   }
   return [
+    ...(spread > 0 ? [{ what: 'wet glue', count: 1, area: spread }] : []),
     ...[...long].map(([by, length]): Material => ({ what: IN_LINES[by]!, count: 1, length: mm(length) })),
     ...[...drops].map(([by, count]): Material => ({
       what:
@@ -77,13 +85,15 @@ export function materialsTogether(
 ): readonly Material[] {
   const found = new Map<string, Material>();
   for (const { one, times } of all) {
-    const { what, count, size, across, wide, length } = one;
-    const key = [what, size?.width, size?.height, across, wide, length === undefined].map(String).join(' ');
+    const { what, count, size, across, wide, length, area } = one;
+    const key = [what, size?.width, size?.height, across, wide].map(String).join(' ');
+    const counted = length === undefined && area === undefined;
     const before = found.get(key);
     found.set(key, {
       ...one,
-      count: length === undefined ? (before?.count ?? 0) + count * times : 1,
+      count: counted ? (before?.count ?? 0) + count * times : 1,
       ...(length !== undefined && { length: mm((before?.length ?? 0) + length * times) }),
+      ...(area !== undefined && { area: (before?.area ?? 0) + area * times }),
     });
   }
   return [...found.values()];
@@ -141,8 +151,14 @@ function taped({ built, folded }: Made): Material[] {
   return [...long].map(([wide, length]) => ({ what: 'tape', count: 1, wide, length: mm(length) }));
 }
 
+/** About how large an area is: in square centimetres, or square inches. */
+const areaSaid = (area: number, units: Units): string =>
+  units === 'mm' ? `about ${Math.ceil(area / 100)} cm²` : `about ${Math.ceil(area / inches(1) ** 2)} in²`;
+
 /** So much of a material for so many copies, in words: `2 boards, 6 3/4 in × 6 3/4 in`. */
-export function materialWords({ what, count, size, across, wide, length }: Material, copies: number, say: Say): string {
+export function materialWords(material: Material, copies: number, say: Say, units: Units): string {
+  const { what, count, size, across, wide, length, area } = material;
+  if (area !== undefined) return `${what}, on ${areaSaid(area * copies, units)}`;
   if (length !== undefined)
     return `${say(length * copies, 'up')} of ${what}${wide === undefined ? '' : `, ${say(wide)} wide`}`;
   const measures = size

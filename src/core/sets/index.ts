@@ -44,6 +44,7 @@ export { setOfOlder } from './older';
 export {
   followsFrom,
   isFolded,
+  isRefused,
   planAsMade,
   wayThrough,
   type Follows,

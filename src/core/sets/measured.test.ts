@@ -4,6 +4,7 @@ import { sayer } from '../length';
 import {
   followsFrom,
   isFolded,
+  isRefused,
   planAsMade,
   planSet,
   readSet,
@@ -142,4 +143,44 @@ test('sheets that are laid out anew for what came out are cut in place of those 
   // Laid before for another size, they are not counted on.
   const without = wayThrough(walk, plan, say, [card(at)], { copies, way });
   expect(without.slice(at).some(({ sheets }) => sheets)).toBe(false);
+});
+
+test('only what lies flat on it can be trimmed; what is scored stays as it was cut', () => {
+  const whole = make('by-setting');
+  const follows = followsFrom(planned, next, whole.walk, whole.walk.length);
+  expect(follows.map(({ name, layer }) => [name, layer])).toEqual([
+    ['Card: mat', true],
+    ['Box: box', false],
+    ['Box: lid', false],
+  ]);
+});
+
+test('a measure for which something can no longer be made changes nothing', () => {
+  const whole = make('trial-first');
+  const at = walkOf(planned, say, 1, 'by-setting').length;
+  const tiny: MeasuredPart = { part: 'card', measured: { width: 0.4, height: 0.4 }, at };
+  expect(isRefused(planned, planAsMade(planned, [tiny]))).toBe(true);
+  expect(isRefused(planned, next)).toBe(false);
+  expect(through(whole, tiny)).toEqual(whole.walk);
+});
+
+test('made piece by piece: sheets laid out anew are not cut for what is cut; a copy made anew after it has the blank of its own plan', () => {
+  const { plan, copies, way, walk } = make('by-setting', 'by-piece');
+  const at = walk.findLastIndex(({ part }) => part === 'card') + 1;
+  // One paper for all: its layout has the cards in it, and these are made.
+  const laid = laidFirst(planAsMade(plan, [card(at)]), copies);
+  const after = wayThrough(walk, plan, say, [{ ...card(at), laid }], { copies, way });
+  expect(after.some(({ sheets }) => sheets)).toBe(false);
+  expect(told(after)).toEqual(told(walk));
+
+  const sheets = walkOf(plan, say, copies, 'by-setting', laidFirst(plan, copies));
+  const late = sheets.findLastIndex(({ part }) => part === 'card') + 1;
+  const anew = wayThrough(sheets, plan, say, [card(late), { part: 'box', copies: [2], at: late, from: 0 }], {
+    copies,
+    way,
+  });
+  // The boxes were cut out of their sheets before the card was measured: the new one is like the others.
+  const size = (from: readonly Stop[]): readonly string[] =>
+    from.flatMap(({ part, step, sheets: cut }) => (part === 'box' && step.phase === 'cut' && !cut ? [step.text] : []));
+  expect(size(anew)).toEqual(size(walkOf(plan, say, 1, 'by-setting')));
 });

@@ -3,7 +3,7 @@ import { mm, type Say } from '../length';
 import { pieceName } from './cut-list';
 import { planSet, type PlannedPart, type Planner, type SetPlan } from './plan-set';
 import { stepsAt, type LaidPaper, type Stop } from './stop';
-import { walkOf, withOwnWays, type DoneAgain, type OwnWay, type WayOfWork } from './walk';
+import { setsLaid, walkOf, withOwnWays, type DoneAgain, type OwnWay, type WayOfWork } from './walk';
 
 /** A part as it came out of the hands, from the outside, mm, and what was behind when it was measured. */
 export interface MeasuredPart {
@@ -37,15 +37,15 @@ const pairOf = (part: string, copy: number): string => `${part} ${copy}`;
 export function begunBy(
   behind: readonly Stop[],
   walk: readonly Stop[],
-  { set }: SetPlan,
+  planned: SetPlan,
 ): (part: string, copy: number) => boolean {
   const begun = new Set(behind.flatMap(({ part, copies }) => copies.map((copy) => pairOf(part, copy))));
   const cut = behind.flatMap(({ sheets }) => sheets?.list.pieces.map(({ name }) => name) ?? []);
   if (cut.length > 0)
     for (const stop of walk) {
       if (stop.sheets || stop.step.phase === 'cut') continue;
-      const names = [stop.step.piece, ...(stop.step.alike ?? [])].map((piece) => pieceName(set, stop.part, piece));
-      if (names.some((name) => cut.includes(name))) for (const copy of stop.copies) begun.add(pairOf(stop.part, copy));
+      if (piecesAt(planned, stop).some((name) => cut.includes(name)))
+        for (const copy of stop.copies) begun.add(pairOf(stop.part, copy));
     }
   return (part, copy) => begun.has(pairOf(part, copy));
 }
@@ -71,7 +71,15 @@ export function withMeasured(
   const [behind, rest] = [now.slice(0, at), now.slice(at)];
   const begun = begunBy(behind, now, planned);
   const cutPapers = new Set(behind.flatMap(({ sheets }) => sheets?.paper ?? []));
-  const anew = walkOf(next, say, copies, way, laid);
+  // A paper some of whose blanks are begun was not laid out for what is left of it.
+  const fresh = laid.filter(({ list }) =>
+    now.every(
+      (stop) =>
+        !piecesAt(planned, stop).some((name) => list.pieces.some((one) => one.name === name)) ||
+        !stop.copies.some((copy) => copy > trialOf(planned, stop.part, way, copies) && begun(stop.part, copy)),
+    ),
+  );
+  const anew = walkOf(next, say, copies, way, fresh);
   const nextPart = new Map(next.parts.map((one): [string, PlannedPart] => [one.part.id, one]));
   const keyOf = ({ part, copies: some }: Pick<Stop, 'part' | 'copies'>): string => `${part} ${some.join()}`;
   // Done again, or gone its own way: it comes first, as it would have.
@@ -87,22 +95,37 @@ export function withMeasured(
   }
   const left = new Map<string, number>();
   for (const stop of anew) if (!stop.sheets) left.set(keyOf(stop), (left.get(keyOf(stop)) ?? 0) + 1);
-  const sheetsOf = [...waiting].filter(([key]) => key.startsWith('sheets ')).flatMap(([, stops]) => stops);
+  const sheetsOf = [...waiting].filter(([key]) => key.startsWith('sheets ')).flatMap(([, stops]) => stops.splice(0));
   const told = anew.flatMap((stop): readonly Stop[] => {
     if (stop.sheets) return cutPapers.has(stop.sheets.paper) ? [] : [stop];
     const key = keyOf(stop);
     const own = waiting.get(key);
     if (own) {
-      // As many as are left are the last of them.
-      const still = left.get(key)!;
-      left.set(key, still - 1);
-      return still <= own.length ? [own[own.length - still]!] : [];
+      // Those that are left are the last of as many as would be told anew.
+      const after = left.get(key)! - 1;
+      left.set(key, after);
+      return own.splice(0, Math.max(0, own.length - after));
     }
     const some = stop.copies.filter((copy) => !begun(stop.part, copy));
     return some.length > 0 ? [{ ...stop, copies: some, own: nextPart.get(stop.part)!, asMade: true }] : [];
   });
-  return [...behind, ...aside, ...sheetsOf, ...told];
+  // Nothing of what is begun is left out, whatever the new plan is like.
+  return [...behind, ...aside, ...sheetsOf, ...told, ...[...waiting.values()].flat()];
 }
+
+/** What the blanks of a stop are called in the set. */
+const piecesAt = ({ set }: SetPlan, { part, step, sheets }: Stop): readonly string[] =>
+  sheets ? [] : [step.piece, ...(step.alike ?? [])].map((piece) => pieceName(set, part, piece));
+
+/** Copies of a part that belong to a trial: for these no sheets are laid out. */
+const trialOf = ({ set }: SetPlan, part: string, way: WayOfWork, copies: number): number =>
+  (copies - setsLaid(way, copies)) * (set.parts.find(({ id }) => id === part)?.quantity ?? 1);
+
+/** True where something that is planned has no pattern any more for what came out: then nothing follows. */
+export const isRefused = (planned: SetPlan, next: SetPlan): boolean =>
+  next.parts.some(
+    ({ part, plan }) => !plan.made && planned.parts.some((one) => one.part.id === part.id && one.plan.made),
+  );
 
 /** A blank that comes out of another size since a part was measured. */
 export interface Follows {
@@ -112,6 +135,8 @@ export interface Follows {
   readonly is: { readonly width: number; readonly height: number };
   /** All of it is cut already: then it is only checked. */
   readonly cut: boolean;
+  /** It is laid on something, without a fold of its own: one that is too large can be trimmed. */
+  readonly layer: boolean;
 }
 
 /** A blank differs by more than nobody sees, mm. */
@@ -125,12 +150,15 @@ export function followsFrom(planned: SetPlan, next: SetPlan, walk: readonly Stop
     if (!plan.made || !then || part.given) return [];
     const after = [...then.pieces, ...then.layers];
     const all = new Set(walk.flatMap((stop) => (stop.part === part.id ? stop.copies : [])));
-    return [...plan.made.pieces, ...plan.made.layers].flatMap(({ piece }): readonly Follows[] => {
+    return [...plan.made.pieces, ...plan.made.layers].flatMap((one): readonly Follows[] => {
+      const { piece } = one;
       const is = after.find((one) => one.piece.name === piece.name)?.piece.blank;
       const was = piece.blank;
       if (!is || (Math.abs(is.width - was.width) < SEEN && Math.abs(is.height - was.height) < SEEN)) return [];
       const cut = [...all].every((copy) => begun(part.id, copy));
-      return [{ part: part.id, name: pieceName(planned.set, part.id, piece.name), was, is, cut }];
+      return [
+        { part: part.id, name: pieceName(planned.set, part.id, piece.name), was, is, cut, layer: 'layer' in one },
+      ];
     });
   });
 }
@@ -155,7 +183,7 @@ export function wayThrough(
   let now = planned;
   happened.forEach((one, i) => {
     if (!('measured' in one)) {
-      stops = withOwnWays(stops, now, say, [one]);
+      stops = withOwnWays(stops, planned, say, [one]);
       return;
     }
     const next = planAsMade(
@@ -163,6 +191,7 @@ export function wayThrough(
       happened.slice(0, i + 1).filter((other) => 'measured' in other),
       plan,
     );
+    if (isRefused(planned, next)) return;
     stops = withMeasured(stops, now, next, say, one, make);
     now = next;
   });

@@ -220,7 +220,10 @@ function blanksAnew(
   { part, copies, at, from, piece }: DoneAgain,
 ): Stop[] {
   const laid = now.slice(from, at).flatMap(({ sheets }) => sheets ?? []);
-  const own = planned.parts.find((one) => one.part.id === part);
+  // By the plan that the rest of this copy goes by.
+  const own =
+    now.find((stop) => stop.asMade && isOf(stop, part, copies))?.own ??
+    planned.parts.find((one) => one.part.id === part);
   if (laid.length === 0 || !own) return [];
   return partSteps(own, say)
     .filter((step) => isLaid(planned, part, step, laid))

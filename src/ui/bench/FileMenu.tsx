@@ -44,7 +44,7 @@ function printPdf(whole: PlannedSet, page: string, name: string, units: Units): 
     units === 'in'
       ? { length: inches(4), label: 'This bar must measure 4 in. If not, print again at 100 %.' }
       : { length: 100, label: 'This bar must measure 100 mm. If not, print again at 100 %.' };
-  return printing((worker) => worker.print(whole.set, page, { title: name, numbers: '', pieces, bar }));
+  return printing((worker) => worker.print(whole.set, page, { title: name, pieces, bar }));
 }
 
 /** Files to keep, cut or print. */

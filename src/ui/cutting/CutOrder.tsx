@@ -1,7 +1,7 @@
 import { Alert, Button } from 'antd';
 import { useMemo } from 'react';
-import { partWords, type FenceGroup, type Layout, type TrimmerCut } from '@/core/cutting';
-import { formatLength, mm, onGraduation, roundTo } from '@/core/length';
+import { fenceCare, partWords, type FenceGroup, type Layout, type TrimmerCut } from '@/core/cutting';
+import { formatLength, mm } from '@/core/length';
 import { Figure } from '../parts/Figure';
 import { useUnits } from '../parts/InUnits';
 import { Words } from '../parts/Words';
@@ -61,17 +61,11 @@ export function CutOrder({ layout, groups, step, longest, onStep }: CutOrderProp
               {partWords(cut.first, layout.sheets[cut.sheet]!)}. The other part:{' '}
               {partWords(cut.second, layout.sheets[cut.sheet]!)}.
             </p>
-            {!onGraduation(mm(cut.setting), graduation) && (
-              <p className={styles.warn}>
-                This lies between two marks, nearest {say(roundTo(mm(cut.setting), graduation, 'nearest'))}: set it by
-                the piece itself.
+            {fenceCare({ setting: cut.setting, cuts: [cut] }, graduation, longest, say).map((told) => (
+              <p key={told} className={styles.warn}>
+                <Words>{told}</Words>
               </p>
-            )}
-            {longest !== undefined && cut.length > longest + 1e-3 && (
-              <p className={styles.warn}>
-                {say(cut.length)} long, more than the trimmer cuts: mark it and cut along a ruler.
-              </p>
-            )}
+            ))}
             <p className={styles.soft}>Fingers behind the guard; lock the blade down when you put it by.</p>
           </>
         ) : (

@@ -71,7 +71,7 @@ export function Shopping({ project, plan, copies }: ShoppingProps) {
                 </th>
                 <td>{pieces.reduce((sum, { quantity, gives = 1 }) => sum + Math.ceil(quantity / gives), 0)}</td>
                 <td>{row ? row.sheets : '…'}</td>
-                <td>{row?.has ?? 'not counted'}</td>
+                <td>{row?.cut ? 'cut already' : (row?.has ?? 'not counted')}</td>
                 <td data-short={(row && row.buy > 0) || undefined}>{row && row.buy > 0 ? row.buy : ''}</td>
               </tr>
             );
@@ -105,7 +105,7 @@ export function Besides({ of }: { readonly of: readonly { readonly plan: SetPlan
   );
   return all.map((one, i) => (
     <li key={i}>
-      <Words>{materialWords(asSold(one, units), 1, say)}</Words>
+      <Words>{materialWords(asSold(one, units), 1, say, units)}</Words>
     </li>
   ));
 }
@@ -115,13 +115,15 @@ function sheetsOf(
   laid: LaidForMake | undefined,
   counted: number | undefined,
   inStash: (paper: string) => number,
-): { readonly sheets: number; readonly has: number | null; readonly buy: number } | null {
+): { readonly sheets: number; readonly has: number | null; readonly buy: number; readonly cut: boolean } | null {
   if (!laid) return null;
   const papers = new Map(laid.papers);
+  const cut = laid.cut !== '';
+  if (cut) return { sheets: laid.layout.sheets.length, has: null, buy: 0, cut };
   const { sheets } = laid.layout;
   const bought = sheets.filter(({ sheet }) => !papers.has(sheet)).length;
   const own = [...new Set(papers.values())];
   if (own.length > 0)
-    return { sheets: sheets.length, has: own.reduce((sum, one) => sum + inStash(one), 0), buy: bought };
-  return { sheets: sheets.length, has: counted ?? null, buy: Math.max(0, bought - (counted ?? 0)) };
+    return { sheets: sheets.length, has: own.reduce((sum, one) => sum + inStash(one), 0), buy: bought, cut };
+  return { sheets: sheets.length, has: counted ?? null, buy: Math.max(0, bought - (counted ?? 0)), cut };
 }

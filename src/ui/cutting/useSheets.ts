@@ -35,8 +35,11 @@ export function useSheets(
   const stash = useStash();
   const known = useMemo((): readonly Laying[] | null => {
     if (!plan || !cuttings || !makes || !stash) return null;
+    // One that was given up before its blanks were touched leaves them to the next.
     const taken = new Set(
-      makes.records.flatMap(({ laid = [] }) => laid.flatMap(({ cut, followed = '' }) => [cut, followed])),
+      makes.records
+        .filter(({ endedAt, done, finished, laid = [] }) => endedAt === 0 || finished === true || done > laid.length)
+        .flatMap(({ laid = [] }) => laid.flatMap(({ cut, followed = '' }) => [cut, followed])),
     );
     const tableOf = (id: string): CuttingRecord => laidOn(id, cuttings.records.find((one) => one.id === id) ?? null);
     return takenOf(plan, project).flatMap((takes): readonly Laying[] => {

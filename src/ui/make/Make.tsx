@@ -208,6 +208,7 @@ function AtTheTable({ make, project, toolbox, plan, onTable }: TableProps) {
           <Measured
             make={make}
             project={project}
+            begun={plan}
             plan={asMade}
             walk={walk}
             done={done}

@@ -1,7 +1,8 @@
-import { Button, Modal, Select } from 'antd';
+import { Alert, Button, Modal, Select } from 'antd';
 import { useMemo } from 'react';
 import { formatLength, mm } from '@/core/length';
-import { followsFrom, isFolded, planAsMade, type Follows, type SetPlan, type Stop } from '@/core/sets';
+import { followsFrom, isFolded, isRefused, planAsMade, type Follows, type SetPlan, type Stop } from '@/core/sets';
+import { listed } from '@/core/text';
 import { z } from '@/core/text/zod';
 import type { LaidForMake, MakeRecord, Project, TakenMeasure } from '@/data/db';
 import { LengthField } from '../parts/LengthField';
@@ -16,7 +17,8 @@ import styles from './Make.module.css';
 interface MeasuredProps {
   readonly make: MakeRecord;
   readonly project: Project;
-  /** The set as it is planned now, with what was measured before. */
+  /** The set as it was planned when it was begun, and as it is now, with what was measured before. */
+  readonly begun: SetPlan;
   readonly plan: SetPlan;
   readonly walk: readonly Stop[];
   readonly done: number;
@@ -37,15 +39,17 @@ const ASKED_SHAPE = z.object({
 const ASKED: z.output<typeof ASKED_SHAPE> = { part: null, width: null, height: null };
 
 /** What came out of the hands measures otherwise than it was planned: what is still to be cut for it follows. */
-export function Measured({ make, project, plan, walk, done, onMeasure, onClose }: MeasuredProps) {
+export function Measured({ make, project, begun, plan, walk, done, onMeasure, onClose }: MeasuredProps) {
   const { say } = useUnits();
   const { value, set: ask, forget } = useAsked(`measured/${make.id}`, ASKED, ASKED_SHAPE);
   const asked = value ?? ASKED;
   const parts = plan.parts.filter(({ part, own }) => own && !part.given);
   const usual = parts.findLast(({ part }) => isFolded(walk, done, part.id)) ?? parts[0]!;
   const { part, own } = parts.find((one) => one.part.id === asked.part) ?? usual;
-  const planned = { width: own!.width, height: own!.height };
-  const measured = { width: asked.width ?? planned.width, height: asked.height ?? planned.height };
+  const now = { width: own!.width, height: own!.height };
+  const first = begun.parts.find((one) => one.part.id === part.id)?.own;
+  const planned = first ? { width: first.width, height: first.height } : now;
+  const measured = { width: asked.width ?? now.width, height: asked.height ?? now.height };
   return (
     <Modal open title="It measures…" footer={null} width={620} onCancel={onClose}>
       <div className={styles.which}>
@@ -87,7 +91,7 @@ export function Measured({ make, project, plan, walk, done, onMeasure, onClose }
           part={part.id}
           width={measured.width}
           height={measured.height}
-          otherwise={Math.abs(measured.width - planned.width) + Math.abs(measured.height - planned.height) > SEEN}
+          otherwise={Math.abs(measured.width - now.width) + Math.abs(measured.height - now.height) > SEEN}
           onMeasure={(laid) => {
             onMeasure({ part: part.id, measured, planned, ...(laid.length > 0 && { laid }) });
             forget();
@@ -99,7 +103,7 @@ export function Measured({ make, project, plan, walk, done, onMeasure, onClose }
   );
 }
 
-interface WhatFollowsProps extends Omit<MeasuredProps, 'onMeasure'> {
+interface WhatFollowsProps extends Omit<MeasuredProps, 'begun' | 'onMeasure'> {
   readonly part: string;
   readonly width: number;
   readonly height: number;
@@ -116,13 +120,21 @@ function WhatFollows(props: WhatFollowsProps) {
     () => (otherwise ? planAsMade(plan, [{ part, measured: { width, height } }], planAtHand) : null),
     [plan, part, otherwise, width, height],
   );
+  const refused = next !== null && isRefused(plan, next);
   const follows = useMemo(() => (next ? followsFrom(plan, next, walk, done) : []), [plan, next, walk, done]);
   const open = follows.some(({ cut }) => !cut);
   const { whenLaid } = useLaid(project, open ? next : null, make.copies, make.way);
   const [go, busy] = useOnce(async () => onMeasure(open ? (await whenLaid()).filter(({ cut }) => cut === '') : []));
   return (
     <>
-      {otherwise && (
+      {refused && (
+        <Alert
+          type="error"
+          showIcon
+          title="What holds it, or lies on it, cannot be made for that size. Measure it again."
+        />
+      )}
+      {otherwise && !refused && (
         <ul className={styles.follows} aria-label="What follows">
           {follows.map((one) => (
             <li key={`${one.part} ${one.name}`}>
@@ -133,7 +145,7 @@ function WhatFollows(props: WhatFollowsProps) {
         </ul>
       )}
       <div className={styles.wrongButtons}>
-        <Button type="primary" size="large" loading={busy} onClick={() => go()}>
+        <Button type="primary" size="large" loading={busy} disabled={refused} onClick={() => go()}>
           {otherwise ? (open ? 'Go on with that' : 'Remember it') : 'It is as planned: remember it'}
         </Button>
         <Button size="large" onClick={onClose}>
@@ -144,15 +156,21 @@ function WhatFollows(props: WhatFollowsProps) {
   );
 }
 
+/** How a blank is off from what would be right: by so much too wide, or not wide enough. */
+const OFF = { width: ['too wide', 'not wide enough'], height: ['too high', 'not high enough'] } as const;
+
 /** What a blank becomes, or what of it is off where it is cut already. */
-function followsSaid({ name, was, is, cut }: Follows, say: (length: number) => string): string {
+function followsSaid({ name, was, is, cut, layer }: Follows, say: (length: number) => string): string {
   const size = ({ width, height }: Follows['is']): string => `${say(width)} × ${say(height)}`;
   if (!cut) return `${name}: ${size(is)}, still to be cut. It was ${size(was)}.`;
-  const off = (['width', 'height'] as const).flatMap((side) => {
-    const by = was[side] - is[side];
-    if (Math.abs(by) < 0.1) return [];
-    return `${say(Math.abs(by))} ${by > 0 ? 'too' : 'less'} ${by > 0 ? (side === 'width' ? 'wide' : 'high') : side === 'width' ? 'wide than would be right' : 'high than would be right'}`;
-  });
-  const trims = was.width >= is.width - 0.1 && was.height >= is.height - 0.1;
-  return `${name} is cut already: ${off.join(', ')}. ${trims ? `Trim it to ${size(is)}.` : 'It stays as it is; look whether it goes in.'}`;
+  const over = (['width', 'height'] as const).map((side) => ({ side, by: was[side] - is[side] }));
+  const off = over
+    .filter(({ by }) => Math.abs(by) > SEEN)
+    .map(({ side, by }) => `${say(Math.abs(by))} ${OFF[side][by > 0 ? 0 : 1]}`);
+  // What is scored, or folded, has its folds where they are: only what lies flat on it is trimmed.
+  const then =
+    layer && over.every(({ by }) => by > -SEEN)
+      ? `Trim it to ${size(is)}.`
+      : 'It stays as it is: try how it fits before you glue.';
+  return `${name} is cut already, ${listed(off)}. ${then}`;
 }

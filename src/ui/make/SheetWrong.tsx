@@ -10,9 +10,9 @@ interface SheetWrongProps {
 }
 
 /** A whole sheet was cut wrong: what to do about its blanks, and what the rest may become. */
-export function SheetWrong({ sheets: { layout }, onClose }: SheetWrongProps) {
+export function SheetWrong({ sheets: { layout, group }, onClose }: SheetWrongProps) {
   const { units } = useUnits();
-  const [first] = layout.sheets[0]?.placements ?? [];
+  const [first] = layout.sheets[group?.cuts[0]?.sheet ?? 0]?.placements ?? [];
   return (
     <Modal open title="A sheet was cut wrong" footer={null} width={560} onCancel={onClose}>
       <div className={styles.which}>

@@ -2,7 +2,6 @@ import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { countedLength, formatLength, mm } from '@/core/length';
 import { leftOf } from '@/core/pattern';
 import { cutFromSheet } from '@/core/looks';
-import { fenceCare } from '@/core/cutting';
 import { partNamed, type Made } from '@/core/plan';
 import type { Design } from '@/core/design';
 import type { RulerReading } from '@/core/tools';
@@ -50,9 +49,6 @@ export function StopView({ at, stop, of, made, design, part, beware, swipe }: St
   const { step } = stop;
   const { picture } = step;
   const { who, actions, first, text, follows, how, rhythm, cautions, readings } = stopWords(stop, of);
-  const { graduation, say } = useUnits();
-  const longest = design.kit.trimmer;
-  const care = stop.sheets?.group ? fenceCare(stop.sheets.group, graduation, longest, say) : beware;
   const folds = picture.kind !== 'flat' && !picture.before && !picture.done && step.action !== 'punch';
   const several = made.pieces.length + made.layers.length > 1;
   // Which of its lengths is at hand: of each stop the first.
@@ -62,7 +58,7 @@ export function StopView({ at, stop, of, made, design, part, beware, swipe }: St
   useLayoutEffect(() => {
     words.current?.scrollTo(0, 0);
   }, [at]);
-  const { more, down } = useFit(words, `${at} ${care.join(' ')}`);
+  const { more, down } = useFit(words, `${at} ${beware.join(' ')}`);
   return (
     <div className={styles.stop} {...swipe}>
       <section className={styles.words} aria-live="polite" aria-label="What to do">
@@ -98,7 +94,7 @@ export function StopView({ at, stop, of, made, design, part, beware, swipe }: St
               <strong>Edge {picture.near}</strong> near you, <strong>edge {leftOf(picture.near)}</strong> on the left
             </p>
           )}
-          {care.map((told) => (
+          {beware.map((told) => (
             <p key={told} data-needed className={styles.beware}>
               {told}
             </p>

@@ -1,5 +1,6 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef } from 'react';
+import { fenceCare } from '@/core/cutting';
 import { inputOf, readDesign, type Design } from '@/core/design';
 import { careAt, mattersMost, rulerAt, rulerHelps, USUAL_HANDS } from '@/core/hands';
 import { mm, type Mm } from '@/core/length';
@@ -99,7 +100,7 @@ export function useMaking(make: MakeRecord, plan: SetPlan, onTable: () => number
   const clock = useClock(stop ? 2 * pace * minutesOf([stop]) * 60_000 : 0);
   const at = stop?.own ?? plan.parts.find(({ part }) => part.id === stop?.part) ?? plan.parts.at(-1)!;
   const { design } = at.plan;
-  const beware = useBeware(stop?.sheets ? undefined : stop, design);
+  const beware = useBeware(stop, design);
   const steps = useMemo(() => partSteps(at, say), [at, say]);
   const finished = useMemo(() => setsDone(plan, walk, done), [plan, walk, done]);
 
@@ -184,9 +185,10 @@ function useBeware(stop: Stop | undefined, design: Design): readonly string[] {
   const [misreads = []] = useSetting(MISREADS);
   const [hands] = useSetting(HANDS);
   const input = useMemo(() => inputOf(design), [design]);
-  const odds = useCare(stop ? input : null, hands ?? USUAL_HANDS);
-  const { say } = useUnits();
+  const odds = useCare(stop && !stop.sheets ? input : null, hands ?? USUAL_HANDS);
+  const { say, graduation } = useUnits();
   if (!stop) return [];
+  if (stop.sheets) return stop.sheets.group ? fenceCare(stop.sheets.group, graduation, design.kit.trimmer, say) : [];
   const most = odds && mattersMost(odds);
   const helps = odds && rulerHelps(odds);
   const { tool } = design;

@@ -317,7 +317,7 @@ describe('ring album', () => {
 
   test('what it takes besides paper is listed with its sizes: envelopes, boards, rings, tape', () => {
     const fields = plan('ring-album', { envelope: '6 1/8 in', pages: 8 });
-    const needs = materialsOf(fields.made!, fields.design).map((one) => materialWords(one, 1, say));
+    const needs = materialsOf(fields.made!, fields.design).map((one) => materialWords(one, 1, say, 'in'));
     expect(needs[0]).toMatch(/^8 first envelopes, 6 1\/8 in × .* in$/u);
     expect(needs).toContain('2 boards, 6 3/4 in × 6 3/4 in');
     expect(needs.find((one) => one.includes('ring'))).toMatch(/^2 rings, .* in inside$/u);
@@ -325,7 +325,7 @@ describe('ring album', () => {
     // Twice as many albums take twice as much.
     const tape = materialsOf(fields.made!, fields.design).find(({ what }) => what === 'tape')!;
     expect(tape.length! / 25.4).toBeGreaterThan(8 * 10);
-    expect(materialWords({ what: 'cord', count: 1, length: mm(254) }, 2, say)).toBe('20 in of cord');
+    expect(materialWords({ what: 'cord', count: 1, length: mm(254) }, 2, say, 'in')).toBe('20 in of cord');
   });
 
   test('an oblong envelope is refused as a blank', () => {
