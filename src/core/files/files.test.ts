@@ -19,7 +19,7 @@ const POINT = 72 / 25.4;
 const [A4, LETTER] = [PAGES.find((p) => p.id === 'a4')!, PAGES.find((p) => p.id === 'letter')!];
 const words = {
   title: 'Star cards ★',
-  pieces: { envelope: 'Cut a square.', pocket: 'Cut a square.' },
+  pieces: { envelope: 'Cut a square.', body: 'Cut a square.' },
   bar: { length: inches(4), label: 'This bar: 4 in' },
 };
 const drawingOf = (width: string, height: string) => {
