@@ -204,7 +204,9 @@ const SENTENCES: Words<PlanFacts> = {
       case null: {
         const what =
           kind === 'band' ? 'strip' : kind === 'ribbon' ? 'ribbon, laid under its mat before that is glued' : 'cord';
-        return value > 0 ? `To close it: ${say(value)} of ${what}, the tie included.` : 'It closes without a cord.';
+        return value > 0
+          ? `To close it: ${say(value, 'up')} of ${what}, the tie included.`
+          : 'It closes without a cord.';
       }
     }
   },

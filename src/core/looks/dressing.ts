@@ -54,7 +54,7 @@ export function inPile(
 /** What lies on one side of a flat sheet: its layers up to the one laid now, and the ribbon that goes under them; on the sheet. */
 export function gluedFlat(
   made: Made,
-  design: Pick<Design, 'closure' | 'thickness'>,
+  design: Pick<Design, 'closure' | 'thickness' | 'graduation'>,
   of: string,
   { side, laying }: { readonly side: Side; readonly laying: string },
 ): { readonly laid: readonly Polygon<'sheet'>[]; readonly ribbon: Segment<'sheet'> | null } {
@@ -95,7 +95,7 @@ const insertOf = ({ layers }: Made): MadeLayer | null => layers.find(({ layer })
 /** What has been put on the finished thing by a step's picture: its layers, up to the one that is laid, and what shuts it. */
 export function dressing(
   made: Made,
-  design: Pick<Design, 'closure' | 'thickness'>,
+  design: Pick<Design, 'closure' | 'thickness' | 'graduation'>,
   done: Finish,
   upTo: string | undefined = undefined,
 ): { readonly laid: readonly LaidOn[]; readonly closure: ClosurePlan | null } {

@@ -22,7 +22,7 @@ export function layerStep({ on, upon, piece, ribbon, laid }: PlannedLayer, made:
         text: made.folded.standing
           ? `Lay ${own} on the floor.`
           : ribbon > 0
-            ? `Lay ${say(ribbon)} of ribbon round the far end of ${own} and slide both in, the ribbon’s ends out of the mouth: it pulls out what goes in.`
+            ? `Lay ${say(ribbon, 'up')} of ribbon round the far end of ${own} and slide both in, the ribbon’s ends out of the mouth: it pulls out what goes in.`
             : `Slide ${own} in.`,
       };
     case 'sheet': {
@@ -108,7 +108,7 @@ export function discsStep(made: Made, design: Design, say: Say): StepDraft {
 export function closureStep({ kind, length, through }: ClosurePlan, made: Made, say: Say, flat = false): StepDraft {
   // What lies under a mat is laid on the piece that the mat goes on.
   const mat = made.layers.find(({ layer: { on } }) => on === 'front')?.layer;
-  const words = closureWords(kind, say(length), through, mat !== undefined);
+  const words = closureWords(kind, say(length, 'up'), through, mat !== undefined);
   const seat = flat && mat ? laidOnFlat(made).get(mat.piece.name)?.seat : undefined;
   return {
     piece: seat ?? made.pieces[0].piece.name,

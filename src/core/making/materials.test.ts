@@ -1,7 +1,7 @@
 /** What a make takes besides paper: gathered over parts and copies, and as it is sold. */
 import { planOf } from '../../../tests/helpers/designs';
 import { inches, mm, sayer } from '../length';
-import { asSold, materialsOf, materialsTogether, materialWords, type Material } from '.';
+import { asSold, materialsOf, materialsTogether, materialWords, stepsOf, type Material } from '.';
 
 const say = sayer('mm', '1 mm');
 const takes = (fields: object): readonly Material[] => {
@@ -51,4 +51,25 @@ test('wet glue is told by what it is spread on, other adhesive by its length or 
   const hot = takes({ ...packet, adhesive: { all: 'hot-glue' } });
   expect(hot.find(({ what }) => what === 'place held with hot glue')!.count).toBeGreaterThanOrEqual(4);
   expect(hot.some(({ what }) => what === 'wet glue')).toBe(false);
+});
+
+test('in millimetres what comes off a reel is cut to the centimetre, in the list as in the step; in inches it is told up to a mark', () => {
+  for (const graduation of ['1 mm', '0.5 mm'] as const) {
+    const [ribbon] = takes({ construction: 'card-holder', closure: { kind: 'ribbon' }, graduation }).filter(
+      ({ what }) => what === 'ribbon',
+    );
+    // Twice 80 and the caliper beside it, and the bow: common practice, no source.
+    expect([graduation, ribbon!.length! % 10]).toEqual([graduation, expect.closeTo(0, 9)]);
+    expect(materialWords(ribbon!, 1, say, 'mm')).toMatch(/^\d+0 mm of ribbon$/u);
+  }
+  const plan = planOf({
+    version: 1,
+    construction: 'card-holder',
+    contents: { width: 80, height: 110 },
+    closure: { kind: 'ribbon' },
+  } as never);
+  const inch = sayer('in', '1/8 in');
+  const [step] = stepsOf(plan, inch).flatMap(({ text }) => /(\S+ \S+ in) of ribbon/u.exec(text)?.[1] ?? []);
+  const [listed] = materialsOf(plan.made!, plan.design).filter(({ what }) => what === 'ribbon');
+  expect(`${step} of ribbon`).toBe(materialWords(listed!, 1, inch, 'in'));
 });

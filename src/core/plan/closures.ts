@@ -1,6 +1,7 @@
 import { claimsOf, type Facts } from '../constructions';
 import { foldedBox, inView, outOfView, type Layer, type View } from '../fold';
 import { inches, mm, type Mm } from '../length';
+import { offTheReel } from './reel';
 import { apply, contains, invert, nearRim, TOLERANCE, type Point } from '../geometry';
 import type { Hole } from '../pattern';
 import type { Design, Closure } from '../design';
@@ -74,7 +75,7 @@ const BESIDE = inches(1 / 8);
  * The holes that discs are fixed through, by panel: one in the flap and one in what it meets, each in the outermost
  * paper there alone, so that they are punched while the sheet is flat.
  */
-export function discHoles(made: Folded, design: Pick<Design, 'closure' | 'thickness'>): readonly Hole[] {
+export function discHoles(made: Folded, design: Pick<Design, 'closure' | 'thickness' | 'graduation'>): readonly Hole[] {
   const plan = closurePlan(made, design);
   if (plan?.kind !== 'buttons' || plan.trouble) return [];
   const { view, layers } = seenFromFlap(made);
@@ -224,7 +225,15 @@ export const closureOf = ({ ties }: Pick<Made['built'], 'ties'>, { kind }: Desig
 /** Places a closure on the finished thing; null when there is none. */
 export function closurePlan(
   made: Folded,
-  { closure, thickness }: Pick<Design, 'closure' | 'thickness'>,
+  design: Pick<Design, 'closure' | 'thickness' | 'graduation'>,
+): ClosurePlan | null {
+  const plan = closureFor(made, design);
+  return plan && { ...plan, length: offTheReel(plan.length, design.graduation) };
+}
+
+function closureFor(
+  made: Folded,
+  { closure, thickness }: Pick<Design, 'closure' | 'thickness' | 'graduation'>,
 ): ClosurePlan | null {
   const { disc } = closure;
   const { built, folded } = made;

@@ -24,6 +24,7 @@ import {
 import { mm, near, roundTo, type Mm } from '../length';
 import { type Design, REVEALS, type LayerPlace } from '../design';
 import { plainFace } from './plain-face';
+import { offTheReel } from './reel';
 import type { LaidOn, PlannedLayer, Made, MadePiece } from './made';
 import { pieceOf, viewOf } from './thing';
 
@@ -90,7 +91,7 @@ export function layersOf(
       paper: own ?? paper,
       ribbon:
         pull && on === 'inside'
-          ? mm(Math.ceil(2 * alongContents(made.built.cavities[0], made.inside).height + TO_HOLD))
+          ? offTheReel(Math.ceil(2 * alongContents(made.built.cavities[0], made.inside).height + TO_HOLD), graduation)
           : mm(0),
       face: seat.face,
       laid: onto && {

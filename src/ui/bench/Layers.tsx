@@ -40,7 +40,7 @@ export function Layers({ design, made, onChange }: LayersProps) {
                 <small>
                   <Words>
                     {say(part.piece.blank.width)} × {say(part.piece.blank.height)}
-                    {part.layer.ribbon > 0 && `, ${say(part.layer.ribbon)} of ribbon`}
+                    {part.layer.ribbon > 0 && `, ${say(part.layer.ribbon, 'up')} of ribbon`}
                   </Words>
                 </small>
               )}
