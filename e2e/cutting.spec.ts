@@ -160,7 +160,7 @@ test(
     await page.getByRole('spinbutton', { name: 'Copies to cut' }).fill('5');
     await settled(page);
     await expect(figure(page, 'Fewest of this paper')).toHaveText('2, proved');
-    await expect(figure(page, 'Paper for one')).toHaveText('0.21');
+    await expect(figure(page, 'This paper for one')).toHaveText('0.21');
     await expect(page.getByText(/longer than your trimmer/)).toBeHidden();
     await page.getByText('From 2 papers').click();
     await page.getByRole('combobox', { name: 'And to buy, as many as are needed' }).click();

@@ -62,7 +62,7 @@ export function LayoutFigures({ table, list, layout, running, copies }: LayoutFi
         </div>
         {costs && (
           <div>
-            <dt>{copies > 0 ? 'Paper for one' : 'Paper costs'}</dt>
+            <dt>{copies > 0 ? 'This paper for one' : 'Paper costs'}</dt>
             <dd>{money(copies > 0 ? costs.cost / copies : costs.cost)}</dd>
           </div>
         )}
