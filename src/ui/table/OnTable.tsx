@@ -10,7 +10,7 @@ import { SceneDrawn, type OnScreen } from '../draw/SceneDrawn';
 import { useUnits } from '../parts/InUnits';
 import { HandTools } from './HandTools';
 import { figureRows, numberedEvery, roomForRows, ROW, toldIn } from './figureRows';
-import { LIT, Over, Under, type TableBox, type TableView } from './Under';
+import { LIT, Over, SCALE_AT, SET, Under, type TableBox, type TableView } from './Under';
 import styles from './OnTable.module.css';
 
 interface OnTableProps {
@@ -81,6 +81,7 @@ export function OnTable(props: OnTableProps) {
   // Figures under their marks take rows: the drawing leaves room for them.
   const rough = 0.85 * scaleOver(RIM);
   const lit = laid?.things.flatMap((thing) => (thing.is === 'grooves' ? thing.lit : [])) ?? [];
+  const set = laid?.things.flatMap((thing) => (thing.is === 'scale' && thing.lit !== null ? [thing.lit] : [])) ?? [];
   const room = (of: readonly number[], first: number): number =>
     roomForRows(
       of.map((mark) => mark * rough),
@@ -88,7 +89,12 @@ export function OnTable(props: OnTableProps) {
     );
   const foot = Math.min(
     height / 2,
-    Math.max(RIM, room(toldIn(marks, shown), MARKED) + all.bottom * rough, room(toldIn(lit, shown), LIT)),
+    Math.max(
+      RIM,
+      room(toldIn(marks, shown), MARKED) + all.bottom * rough,
+      room(toldIn(lit, shown), LIT),
+      set.length > 0 ? room(set, SET) + (all.bottom - SCALE_AT) * rough : 0,
+    ),
   );
   const scale = scaleOver(foot);
   const left = (height - RIM - foot - (all.top - all.bottom) * scale) / 2;

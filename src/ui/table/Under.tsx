@@ -12,6 +12,10 @@ export const LIT = 20;
 /** A box in the maker's own view, mm: x to the right, y away from the maker. */
 export type TableBox = UnderSheet['box'];
 
+/** How far under the scale’s ruler the figure that is set on it stands, px, and where that ruler lies, mm from the board’s near edge. */
+export const SET = 46;
+export const SCALE_AT = -2.5;
+
 /** How the table is drawn: where a place lies, and the person's own marks. */
 export interface TableView {
   readonly px: (x: number) => number;
@@ -105,9 +109,9 @@ function Scale({
           const long = Math.abs(mark / whole - Math.round(mark / whole)) < 1e-6;
           return (
             <g key={i}>
-              <line x1={x(mark)} x2={x(mark)} y1={py(-2.5)} y2={py(-2.5) + (long ? 11 : 6)} />
+              <line x1={x(mark)} x2={x(mark)} y1={py(SCALE_AT)} y2={py(SCALE_AT) + (long ? 11 : 6)} />
               {long && Math.abs(mark / every - Math.round(mark / every)) < 1e-6 && (
-                <text x={x(mark)} y={py(-2.5) + 23} textAnchor="middle">
+                <text x={x(mark)} y={py(SCALE_AT) + 23} textAnchor="middle">
                   {units === 'in' ? Math.round(mark / whole) : Math.round(mark)}
                 </text>
               )}
@@ -117,8 +121,8 @@ function Scale({
       </g>
       {lit !== null && (
         <g>
-          <line x1={x(lit)} x2={x(lit)} y1={py(0) - 5} y2={py(-2.5) + 14} className={styles.lit} />
-          <FigureText x={x(lit)} y={py(-2.5) + 46} value={lit} className={styles.figure} />
+          <line x1={x(lit)} x2={x(lit)} y1={py(0) - 5} y2={py(SCALE_AT) + 14} className={styles.lit} />
+          <FigureText x={x(lit)} y={py(SCALE_AT) + SET} value={lit} className={styles.figure} />
         </g>
       )}
     </g>
