@@ -153,6 +153,7 @@ for (const { name, width, height, holders } of SIZES)
                   (textContent ?? '').endsWith('›'),
                 );
                 return {
+                  sideways: document.documentElement.scrollWidth - innerWidth,
                   picture: box(picture)!,
                   next: box(next)!,
                   near: box(picture?.querySelector('svg [class*="nearEdge"] rect')),
@@ -174,6 +175,7 @@ for (const { name, width, height, holders } of SIZES)
                 true,
               ]);
               expect([where, seen.next.bottom <= height + 1]).toEqual([where, true]);
+              expect([where, 'sideways', seen.sideways <= 0]).toEqual([where, 'sideways', true]);
               // What may hurt is read without scrolling too.
               if (seen.caution)
                 expect([where, 'caution', seen.caution.bottom <= seen.words.bottom + 3 || seen.more]).toEqual([

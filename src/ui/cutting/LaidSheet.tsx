@@ -92,7 +92,8 @@ export function LaidSheet(props: LaidSheetProps) {
               {...r}
               y={up(r.y, r.height)}
               size={size}
-              lines={['keep', `${say(r.width)} × ${say(r.height)}`]}
+              lines={['keep']}
+              measures={`${say(r.width)} × ${say(r.height)}`}
               className={styles.offcutText!}
             />
           )}
@@ -133,7 +134,7 @@ export function LaidSheet(props: LaidSheetProps) {
   );
 }
 
-/** Words in the middle of a rectangle, a line each, those that fit. */
+/** Words in the middle of a rectangle, a line each, those that fit; under them what it measures, whole or not at all. */
 function Words({
   x,
   y,
@@ -141,6 +142,7 @@ function Words({
   height,
   size,
   lines,
+  measures,
   className,
 }: {
   readonly x: number;
@@ -149,12 +151,14 @@ function Words({
   readonly height: number;
   readonly size: number;
   readonly lines: readonly string[];
+  readonly measures: string;
   readonly className: string;
 }) {
   // Along the longer side, so that narrow strips can be read.
   const upright = height > width * 1.6 && width < size * 7;
   const [along, across] = upright ? [height, width] : [width, height];
-  const shown = lines.slice(0, Math.max(1, Math.floor(across / (size * 1.15))));
+  const wide = measures.length * LETTER * size * SMALLEST <= along * 0.94;
+  const shown = [...lines, ...(wide ? [measures] : [])].slice(0, Math.max(1, Math.floor(across / (size * 1.15))));
   const longest = Math.max(...shown.map(({ length }) => length));
   const letters = Math.min(size, across * 0.72, Math.max(size * SMALLEST, (along * 0.94) / (longest * LETTER)));
   return (
@@ -250,7 +254,8 @@ function Piece({ index, piece, face, sight, sheetHeight, size, state, hands }: P
         height={height}
         size={size}
         // What it is for stands above what it is.
-        lines={[...piece.piece.split(': '), `${say(width)} × ${say(height)}`]}
+        lines={piece.piece.split(': ')}
+        measures={`${say(width)} × ${say(height)}`}
         className={styles.pieceText!}
       />
     </g>

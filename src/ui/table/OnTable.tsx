@@ -119,6 +119,7 @@ export function OnTable(props: OnTableProps) {
     at,
     scale,
     ruled: marks.length > 0,
+    onTool: laid !== null,
     inward: latest.some((move) => move.do === 'cut' || move.do === 'snip'),
   });
   const turns = latest.filter((move) => move.do === 'turn').length;
@@ -321,15 +322,18 @@ interface TagsOf {
   readonly inward: boolean;
   /** A ruler lies along the near edge: outside, its number stands at the ruler’s end. */
   readonly ruled: boolean;
+  /** A tool lies under it, with numbers of its own beyond a narrow strip. */
+  readonly onTool: boolean;
 }
 
-/** The numbers of all edges, where each stands. */
-function tagsOf({ blank, near, at, scale, inward, ruled }: TagsOf): readonly EdgeTag[] {
+/** The numbers of the edges, where each stands; the one across has no room beyond a narrow strip on a tool. */
+function tagsOf({ blank, near, at, scale, inward, ruled, onTool }: TagsOf): readonly EdgeTag[] {
   // On a narrow strip four numbers would run together: there they stand outside.
   const least = Math.min(blank.width, blank.height) * scale;
   const narrow = least < NARROW;
   const wide = least < SMALL ? SHORT_TAG : TAG;
-  return ([1, 2, 3, 4] as const).map((edge) => {
+  const told = ([1, 2, 3, 4] as const).filter((edge) => !(narrow && onTool && (edge - near + 4) % 4 === 2));
+  return told.map((edge) => {
     // Past the middle, where notches and marks seldom are.
     const along =
       narrow && ruled && edge === near
