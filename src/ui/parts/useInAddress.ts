@@ -24,18 +24,30 @@ function writeInAddress(name: string, value: string, usual: string): void {
 export function useInAddress(name: string, usual = ''): readonly [now: string, set: (next: string) => void] {
   const told = useSearchParams().get(name) ?? usual;
   const [now, setNow] = useState(told);
-  /** What waits to be written, and what was written last: what comes back of it is no news. */
-  const writing = useRef<{ waits: string | null; written: string; at: number; timer: number | null }>({
+  /**
+   * What waits to be written, and what was written last: what comes back of it is no news. `late` are those before it: on a slow
+   * machine the router comes to them when there is a newer one already, and puts them back into the address on its way.
+   */
+  const writing = useRef<{
+    waits: string | null;
+    written: string;
+    readonly late: Set<string>;
+    at: number;
+    timer: number | null;
+  }>({
     waits: null,
     written: told,
+    late: new Set(),
     at: -Infinity,
     timer: null,
   });
   useEffect(() => {
     // `told` may be an echo that is late: what stands in the address this moment is what counts.
     const stands = inAddress(name, usual);
-    const { waits, written } = writing.current;
-    if (waits !== null || stands === written) return;
+    const { waits, written, late } = writing.current;
+    // It has caught up: nothing older comes any more.
+    if (told === written) late.clear();
+    if (waits !== null || stands === written || late.has(stands)) return;
     writing.current.written = stands;
     // Somebody went back, or followed a link.
     setNow(stands);
@@ -46,6 +58,7 @@ export function useInAddress(name: string, usual = ''): readonly [now: string, s
     current.timer = null;
     if (current.waits === null) return;
     current.at = performance.now();
+    current.late.add(current.written);
     current.written = current.waits;
     current.waits = null;
     writeInAddress(name, current.written, usual);
