@@ -1,23 +1,35 @@
 /** What a person must be able to follow with glue on the fingers: on a laptop, a tablet held upright and a phone. */
 import type { Page } from '@playwright/test';
+import { CONSTRUCTIONS } from '../src/core/constructions';
+import { begunIn, readDesign, type DesignInput } from '../src/core/design';
+import { usualMarks } from '../src/core/length';
+import { planFor } from '../src/core/plan';
+import { setOf } from '../src/core/sets';
+import { OFFERED, type Tool } from '../src/core/tools';
 import { DEMO_SHELF } from '../src/data/demo';
+import { putOnShelf, type ShelfProject } from './many';
 import { beginWithContents, expect, go, openShelf, setLength, sheetsLaid, test } from './table';
 import { THOROUGH } from './thorough';
 
 /** Every project of the demo shelf: each holder, as one of its own or in a set. */
 const ALL = DEMO_SHELF.map((_, i) => `demo-${i + 1}`);
-const upTo = (few: readonly string[]): readonly string[] => (THOROUGH ? ALL : few);
+
+interface Size {
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+}
+const LAPTOP: Size = { name: 'laptop', width: 1280, height: 800 };
+const TABLET: Size = { name: 'tablet upright', width: 820, height: 1180 };
+const PHONE: Size = { name: 'phone', width: 390, height: 844 };
+const SMALL_PHONE: Size = { name: 'small phone', width: 360, height: 740 };
+const SIZES: readonly Size[] = THOROUGH ? [LAPTOP, TABLET, PHONE, SMALL_PHONE] : [TABLET, PHONE];
 
 /**
- * Every holder is followed on every screen; the check follows those that come first: one that lies flat and one that stands, on the
- * phone.
+ * Every holder is followed on every screen, with every tool that scores it; the check follows two projects: one that lies flat and
+ * one that stands.
  */
-const SIZES: readonly { name: string; width: number; height: number; holders: readonly string[] }[] = [
-  { name: 'laptop', width: 1280, height: 800, holders: ['demo-1', 'demo-12'] },
-  { name: 'tablet upright', width: 820, height: 1180, holders: upTo(['demo-6', 'demo-12']) },
-  { name: 'phone', width: 390, height: 844, holders: upTo(['demo-6', 'demo-12']) },
-  ...(THOROUGH ? [{ name: 'small phone', width: 360, height: 740, holders: ALL }] : []),
-];
+const FOLLOWED = THOROUGH ? ALL : ['demo-6', 'demo-12'];
 
 /** Texts that run over each other or out of what holds them, as a person would point at them. */
 const badlyPlaced = (page: Page, within: string): Promise<string[]> =>
@@ -92,116 +104,141 @@ const badlyDrawn = (page: Page, drawings: string): Promise<string[]> =>
     return [...new Set(told)];
   }, drawings);
 
-for (const { name, width, height, holders } of SIZES)
+for (const { name, width, height } of SIZES)
   test.describe(`on a ${name}`, () => {
-    test.use({ viewport: { width, height }, reducedMotion: 'reduce', hasTouch: width < 1000 });
+    test.use({ viewport: { width, height }, hasTouch: width < 1000 });
 
-    test(
-      'main screens: nothing sticks out or overlaps, nothing scrolls sideways',
-      { tag: width > 1000 ? '@thorough' : [] },
-      async ({ page }) => {
-        await openShelf(page);
-        const screens = [
-          ['/', 'main'],
-          ['/choose?have=contents', 'main ol li, main > div'],
-          ['/choose?have=both', 'main ol li, main > div'],
-          ['/bench?p=demo-1', '[aria-label="What you have"], [aria-label="The answer"]'],
-          ['/bench?p=demo-12', '[aria-label="What you have"], [aria-label="The answer"]'],
-          ['/log', 'main h1, main article'],
-          ['/log?new', 'main'],
-          ['/stash', 'main h2, main form'],
-          ['/tools', 'main'],
-        ] as const;
-        for (const [address, panels] of screens) {
-          await go(page, address);
-          await expect(page.locator('main').first()).toBeVisible();
-          await page.waitForTimeout(400);
-          expect([address, await badlyPlaced(page, panels)]).toEqual([address, []]);
-          const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
-          expect([address, over <= 0]).toEqual([address, true]);
-        }
-      },
-    );
-
-    for (const holder of holders)
-      test(
-        `every step of ${holder}: the words in their panel, the near edge and Next in sight together`,
-        { tag: width > 390 ? '@thorough' : [] },
-        async ({ page }) => {
-          test.slow();
-          await openShelf(page);
-          await go(page, `/make?p=${holder}`);
-          await sheetsLaid(page);
-          await page.getByRole('button', { name: 'Begin', exact: true }).click();
-          const progress = page.getByRole('progressbar', { name: 'How far the make has come' });
-          const all = Number(await progress.getAttribute('aria-valuemax'));
-          expect(all).toBeGreaterThan(5);
-          for (let at = 0; at < all; at++) {
-            await expect(progress).toHaveAttribute('aria-valuenow', String(at));
-            // What shows a fold in space loads when it is first needed.
-            await page.getByRole('region', { name: 'How it lies' }).locator('svg, canvas').first().waitFor();
-            // A drawing follows its frame's size a moment later, on a busy machine a longer one.
-            await expect(async () => {
-              const seen = await page.evaluate(async () => {
-                for (let i = 0; i < 3; i++) await new Promise(requestAnimationFrame);
-                const box = (of: Element | null | undefined): { top: number; bottom: number } | null => {
-                  const { top = 0, bottom = 0 } = of?.getBoundingClientRect() ?? {};
-                  return of ? { top, bottom } : null;
-                };
-                const picture = document.querySelector('[aria-label="How it lies"]');
-                const next = [...document.querySelectorAll('button')].find(({ textContent }) =>
-                  (textContent ?? '').endsWith('›'),
-                );
-                return {
-                  sideways: document.documentElement.scrollWidth - innerWidth,
-                  picture: box(picture)!,
-                  next: box(next)!,
-                  near: box(picture?.querySelector('svg [class*="nearEdge"] rect')),
-                  words: box(document.querySelector('[aria-label="What to do"] > div'))!,
-                  caution: box(document.querySelector('[aria-label="What to do"] [class*="caution"]:not(details *)')),
-                  needed: [...document.querySelectorAll('[aria-label="What to do"] [data-needed]')].map(
-                    (one) => box(one)!.bottom,
-                  ),
-                  more: [...document.querySelectorAll('button')].some(({ textContent }) =>
-                    (textContent ?? '').startsWith('More below'),
-                  ),
-                };
-              });
-              const where = `${holder}, step ${at + 1}`;
-              // Without scrolling: the picture whole, over the button, on the screen.
-              expect([where, seen.picture.top >= 0, seen.picture.bottom <= seen.next.top + 1]).toEqual([
-                where,
-                true,
-                true,
-              ]);
-              expect([where, seen.next.bottom <= height + 1]).toEqual([where, true]);
-              expect([where, 'sideways', seen.sideways <= 0]).toEqual([where, 'sideways', true]);
-              // What may hurt is read without scrolling too.
-              if (seen.caution)
-                expect([where, 'caution', seen.caution.bottom <= seen.words.bottom + 3 || seen.more]).toEqual([
-                  where,
-                  'caution',
-                  true,
-                ]);
-              // All that is needed is seen without scrolling, or it is said that there is more.
-              const all = seen.needed.every((bottom) => bottom <= seen.words.bottom + 3);
-              expect([where, 'needed', seen.needed.length > 0 && (all || seen.more)]).toEqual([where, 'needed', true]);
-              const high = seen.picture.bottom - seen.picture.top;
-              expect([where, 'picture', high > height * 0.22 || high]).toEqual([where, 'picture', true]);
-              if (seen.near)
-                expect([where, 'near edge', seen.near.bottom <= seen.picture.bottom + 1]).toEqual([
-                  where,
-                  'near edge',
-                  true,
-                ]);
-              expect([where, await badlyPlaced(page, '[aria-label="What to do"] > div')]).toEqual([where, []]);
-              expect([where, await badlyDrawn(page, '[aria-label="How it lies"] svg')]).toEqual([where, []]);
-            }).toPass({ timeout: 10_000 });
-            await page.keyboard.press('PageDown');
-          }
-        },
-      );
+    test('main screens: nothing sticks out or overlaps, nothing scrolls sideways', async ({ page }) => {
+      await openShelf(page);
+      const screens = [
+        ['/', 'main'],
+        ['/choose?have=contents', 'main ol li, main > div'],
+        ['/choose?have=both', 'main ol li, main > div'],
+        ['/bench?p=demo-1', '[aria-label="What you have"], [aria-label="The answer"]'],
+        ['/bench?p=demo-12', '[aria-label="What you have"], [aria-label="The answer"]'],
+        ['/log', 'main h1, main article'],
+        ['/log?new', 'main'],
+        ['/stash', 'main h2, main form'],
+        ['/tools', 'main'],
+      ] as const;
+      for (const [address, panels] of screens) {
+        await go(page, address);
+        await expect(page.locator('main').first()).toBeVisible();
+        await page.waitForTimeout(400);
+        expect([address, await badlyPlaced(page, panels)]).toEqual([address, []]);
+        const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+        expect([address, over <= 0]).toEqual([address, true]);
+      }
+    });
   });
+
+/** What must be seen of a step without scrolling, on a screen of this height. */
+async function seenWhole(page: Page, where: string, height: number): Promise<void> {
+  const seen = await page.evaluate(async () => {
+    for (let i = 0; i < 3; i++) await new Promise(requestAnimationFrame);
+    const box = (of: Element | null | undefined): { top: number; bottom: number } | null => {
+      const { top = 0, bottom = 0 } = of?.getBoundingClientRect() ?? {};
+      return of ? { top, bottom } : null;
+    };
+    const picture = document.querySelector('[aria-label="How it lies"]');
+    const next = [...document.querySelectorAll('button')].find(({ textContent }) => (textContent ?? '').endsWith('›'));
+    return {
+      sideways: document.documentElement.scrollWidth - innerWidth,
+      picture: box(picture)!,
+      next: box(next)!,
+      near: box(picture?.querySelector('svg [class*="nearEdge"] rect')),
+      words: box(document.querySelector('[aria-label="What to do"] > div'))!,
+      caution: box(document.querySelector('[aria-label="What to do"] [class*="caution"]:not(details *)')),
+      needed: [...document.querySelectorAll('[aria-label="What to do"] [data-needed]')].map((one) => box(one)!.bottom),
+      more: [...document.querySelectorAll('button')].some(({ textContent }) =>
+        (textContent ?? '').startsWith('More below'),
+      ),
+    };
+  });
+
+  // Without scrolling: the picture whole, over the button, on the screen.
+  expect([where, seen.picture.top >= 0, seen.picture.bottom <= seen.next.top + 1]).toEqual([where, true, true]);
+  expect([where, seen.next.bottom <= height + 1]).toEqual([where, true]);
+  expect([where, 'sideways', seen.sideways <= 0]).toEqual([where, 'sideways', true]);
+  // What may hurt is read without scrolling too.
+  if (seen.caution)
+    expect([where, 'caution', seen.caution.bottom <= seen.words.bottom + 3 || seen.more]).toEqual([
+      where,
+      'caution',
+      true,
+    ]);
+  // All that is needed is seen without scrolling, or it is said that there is more.
+  const all = seen.needed.every((bottom) => bottom <= seen.words.bottom + 3);
+  expect([where, 'needed', seen.needed.length > 0 && (all || seen.more)]).toEqual([where, 'needed', true]);
+  const high = seen.picture.bottom - seen.picture.top;
+  expect([where, 'picture', high > height * 0.22 || high]).toEqual([where, 'picture', true]);
+  if (seen.near)
+    expect([where, 'near edge', seen.near.bottom <= seen.picture.bottom + 1]).toEqual([where, 'near edge', true]);
+  expect([where, await badlyPlaced(page, '[aria-label="What to do"] > div')]).toEqual([where, []]);
+  expect([where, await badlyDrawn(page, '[aria-label="How it lies"] svg')]).toEqual([where, []]);
+}
+
+/** Begins a make and goes through it, looking at every step on every screen. */
+async function follow(page: Page, project: string): Promise<void> {
+  await go(page, `/make?p=${project}`);
+  await sheetsLaid(page);
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  const progress = page.getByRole('progressbar', { name: 'How far the make has come' });
+  const all = Number(await progress.getAttribute('aria-valuemax'));
+  expect(all).toBeGreaterThan(1);
+  for (let at = 0; at < all; at++) {
+    await expect(progress).toHaveAttribute('aria-valuenow', String(at));
+    // What shows a fold in space loads when it is first needed.
+    await page.getByRole('region', { name: 'How it lies' }).locator('svg, canvas').first().waitFor();
+    for (const { name, width, height } of SIZES) {
+      await page.setViewportSize({ width, height });
+      // A drawing follows its frame's size a moment later, on a busy machine a longer one.
+      await expect(() => seenWhole(page, `${project}, step ${at + 1}, on a ${name}`, height)).toPass({
+        timeout: 10_000,
+      });
+    }
+    await page.keyboard.press('PageDown');
+  }
+}
+
+test.describe('every step', () => {
+  test.use({ hasTouch: true });
+
+  for (const project of FOLLOWED)
+    test(`of ${project}: the words in their panel, the near edge and Next in sight together`, async ({ page }) => {
+      test.slow();
+      await openShelf(page);
+      await follow(page, project);
+    });
+
+  for (const { name } of CONSTRUCTIONS)
+    test(`of a ${name} with every tool`, { tag: '@thorough' }, async ({ page }) => {
+      test.slow();
+      await openShelf(page);
+      const projects = OFFERED.flatMap(({ kind }) => withTool(name, kind));
+      expect(projects.length).toBeGreaterThan(0);
+      await putOnShelf(page, projects);
+      for (const { id } of projects) await follow(page, id);
+    });
+});
+
+/** One of a holder in inches and one in millimetres, made with a tool; none where it cannot be made with that. */
+function withTool(construction: string, kind: Tool['kind']): ShelfProject[] {
+  return (['in', 'mm'] as const).flatMap((units) => {
+    const [width, height] = units === 'in' ? ['3 in', '4 in'] : ['75 mm', '100 mm'];
+    const asked: DesignInput = {
+      version: 1,
+      construction,
+      contents: { width, height, thickness: '3 mm' },
+      graduation: usualMarks(units),
+      tool: { kind },
+    };
+    const design = begunIn(asked);
+    const read = readDesign(design);
+    if (!read.ok || !planFor(read.design).made) return [];
+    return [{ id: `followed-${construction}-${kind}-${units}`, name: construction, units, set: setOf(design) }];
+  });
+}
 
 test('what is pressed before the first step is there counts', async ({ page }) => {
   await go(page, '/make?p=demo-2');

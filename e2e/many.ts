@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import type { Project } from '../src/data/db';
 
 /**
  * Fills the shelf of the page that is open up to so many projects, as the app keeps them: the examples, again and again, their
@@ -22,3 +23,19 @@ export const fillShelf = (page: Page, upTo: number): Promise<void> =>
     await new Promise((done) => (write.oncomplete = done));
     db.close();
   }, upTo);
+
+/** What is told of a project that a test puts on the shelf. */
+export type ShelfProject = Pick<Project, 'id' | 'name' | 'units' | 'set'>;
+
+/** Puts projects on the shelf of the page that is open, as the app keeps them. */
+export const putOnShelf = (page: Page, projects: readonly ShelfProject[]): Promise<void> =>
+  page.evaluate(async (all) => {
+    const open = indexedDB.open('tuck-fold');
+    const db = await new Promise<IDBDatabase>((done) => (open.onsuccess = () => done(open.result)));
+    const write = db.transaction('projects', 'readwrite');
+    const now = Date.now();
+    for (const one of all)
+      write.objectStore('projects').put({ ...one, createdAt: now, updatedAt: now, deletedAt: 0 } satisfies Project);
+    await new Promise((done) => (write.oncomplete = done));
+    db.close();
+  }, projects);

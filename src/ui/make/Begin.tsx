@@ -137,8 +137,6 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
               {stops} {stops === 1 ? 'step' : 'steps'} from the first cut to the last fold
               {stops > 0 && `, ${timeSaid(usual * pace)} ${pace === 1 ? 'by usual figures' : 'at your own pace'}`}
             </p>
-            {plan && !laid && <p className={styles.count}>Laying out the sheets …</p>}
-            {laid && laid.length > 0 && <p className={styles.count}>{sheetsSaid(laid)}</p>}
             {failing.length > 0 && (
               <Alert
                 type="warning"
@@ -162,6 +160,9 @@ export function Begin({ project, toolbox, onBegin, onFailed }: BeginProps) {
               </Button>
               {made && <BenchCardButton set={set} title={project.name} copies={copies} />}
             </div>
+            {/* Below: what is told a moment later moves no button away from under the finger. */}
+            {plan && !laid && <p className={styles.count}>Laying out the sheets …</p>}
+            {laid && laid.length > 0 && <p className={styles.count}>{sheetsSaid(laid)}</p>}
           </div>
         </div>
       </main>
