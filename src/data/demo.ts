@@ -1,7 +1,7 @@
 import type { KeptPaper } from '@/core/cutting';
 import { logEntrySchema, type LogEntry, type ProjectFile } from '@/core/files';
 import { inches, mm } from '@/core/length';
-import type { DesignInput } from '@/core/design';
+import { begunIn, type DesignInput } from '@/core/design';
 import { setOf, type SetInput } from '@/core/sets';
 import type { CutRecord, CuttingRecord } from './db';
 
@@ -18,7 +18,7 @@ const holder = (
   options = {},
 ): DesignInput => ({ version: 1, construction, ...design, options }) as DesignInput;
 /** A single holder is a set of one. */
-const alone = (design: DesignInput): SetInput => setOf(design);
+const alone = (design: DesignInput): SetInput => setOf(begunIn(design));
 const scoring: DesignInput['tool'] = { kind: 'scoring-board', length: inches(12), pitch: inches(1 / 8) };
 const cover = { width: inches(12), height: inches(12), caliper: 0.28, sided: 2, directional: false } as const;
 const board: DesignInput['tool'] = {

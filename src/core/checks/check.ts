@@ -1,6 +1,6 @@
 import type { AskedKind, ClaimFacts, Facts, Finding, FindingOf, Level, OwnFacts } from '../constructions';
 import type { Fault, Tool, ToolLimitFacts } from '../tools';
-import type { Graduation, Mm } from '../length';
+import { usualUnits, usualWords, type Graduation, type Mm } from '../length';
 import { type DesignChange, constructionOptions, type Design } from '../design';
 
 export { type Level } from '../constructions';
@@ -83,7 +83,9 @@ export const curesFor = (
     .filter((cure) => cure.for === problem && (cure.id === undefined || (cure.id === id && limit > 0.5)))
     .flatMap((cure) => {
       const change = cure.options(limit, options as Readonly<Record<string, unknown>>, { thickness, graduation });
-      return change ? [{ code: 'cure', label: cure.label, change: { options: change } }] : [];
+      return change
+        ? [{ code: 'cure', label: usualWords(cure.label, usualUnits(graduation)), change: { options: change } }]
+        : [];
     });
 
 /** Asks the contents-first question instead: without the sheet, and without what was fixed on it. */

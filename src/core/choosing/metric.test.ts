@@ -1,15 +1,7 @@
 /** Things begun in millimetres: their usual lengths are figures a workshop says, and nothing is wrong that is right in inches. */
 import { CONSTRUCTIONS } from '../constructions';
-import {
-  begunIn,
-  changedDesign,
-  constructionOptions,
-  metricOptions,
-  readDesign,
-  saidInMetric,
-  type DesignInput,
-} from '../design';
-import { inches } from '../length';
+import { begunIn, changedDesign, constructionOptions, metricOptions, readDesign, type DesignInput } from '../design';
+import { inches, mm, onGraduation, saidInMetric, usualOn, usualWords } from '../length';
 import { planFor } from '../plan';
 import { checksOf } from '../checks';
 import { suggest } from '.';
@@ -27,6 +19,29 @@ test('a length as it is said in millimetres', () => {
   ] as const)
     expect(saidInMetric(inches(inch))).toBe(said);
   expect(saidInMetric(7)).toBe(7);
+  // Only where the marks are millimetres: where there are none, a usual length stays as it was found.
+  const quarter = inches(1 / 4);
+  expect([usualOn('0.5 mm', quarter), usualOn('1/16 in', quarter), usualOn('exact', quarter)]).toEqual([
+    6,
+    quarter,
+    quarter,
+  ]);
+});
+
+test('a sentence tells what is usual in the units that are worked in', () => {
+  for (const [told, said] of [
+    ['Cut it 1/8 in narrower, or it buckles.', 'Cut it 3 mm narrower, or it buckles.'],
+    ['1 to 1 1/2 in or more is usual.', '25 to 40 mm or more is usual.'],
+    [
+      'two walls of 1/2 in take a pen of 5/16 in, whatever the pad',
+      'two walls of 12 mm take a pen of 8 mm, whatever the pad',
+    ],
+    ['the room asked for (1/4 in)', 'the room asked for (6 mm)'],
+    ['edge 1 in the board, 3 of them', 'edge 1 in the board, 3 of them'],
+  ] as const) {
+    expect(usualWords(told, 'mm')).toBe(said);
+    expect(usualWords(told, 'in')).toBe(told);
+  }
 });
 
 const level = (input: DesignInput): ReadonlyMap<string, string> => {
@@ -53,6 +68,28 @@ test.each(CONSTRUCTIONS.map(({ name }) => [name] as const))(
       const [before, after] = [level(design), level(begunIn(design))];
       const worse = [...after].filter(([id, now]) => (now === 'fail' || now === 'warn') && before.get(id) !== now);
       expect(worse).toEqual([]);
+    }
+  },
+);
+
+/** The floor of a box from a square is √2 of what is set on the board: its liner is on no mark in any system. */
+const BETWEEN_MARKS = ['diagonal-box liner'];
+
+test.each(CONSTRUCTIONS.map(({ name }) => [name] as const))(
+  '%s: begun in whole millimetres, every sheet is cut on whole or half ones',
+  (construction) => {
+    for (const contents of [
+      { width: '90 mm', height: '130 mm', thickness: '1 mm' },
+      { width: '75 mm', height: '100 mm', thickness: '25 mm' },
+    ]) {
+      const read = readDesign(
+        begunIn({ version: 1, construction, contents, graduation: '1 mm', tool: { kind: 'ruler' } }),
+      );
+      if (!read.ok) throw new Error(JSON.stringify(read.issues));
+      const cut = (planFor(read.design).made?.pieces ?? [])
+        .map(({ piece: { name, blank } }) => ({ name: `${construction} ${name}`, sides: [blank.width, blank.height] }))
+        .filter(({ name }) => !BETWEEN_MARKS.includes(name));
+      expect(cut.filter(({ sides }) => !sides.every((side) => onGraduation(mm(side), '0.5 mm')))).toEqual([]);
     }
   },
 );

@@ -40,6 +40,7 @@ export const inputOf = ({
   turns,
   layers,
   rescued,
+  usual,
   options,
   told,
   ...rest
@@ -53,6 +54,7 @@ export const inputOf = ({
     ...(Object.keys(papers).length > 0 && { papers }),
     ...(Object.keys(turns).length > 0 && { turns }),
     ...(layers.length > 0 && { layers }),
+    ...(usual !== 'in' && { usual }),
     ease: aim,
     leastEase: least,
   };

@@ -11,7 +11,17 @@ import {
   type Ease,
   type OptionField,
 } from '../constructions';
-import { GRADUATIONS, inches, lengthSchema, mm, USUAL_CALIPER, type Graduation, type Mm } from '../length';
+import {
+  GRADUATIONS,
+  inches,
+  lengthSchema,
+  mm,
+  USUAL_CALIPER,
+  usualIn,
+  type Graduation,
+  type Mm,
+  type Units,
+} from '../length';
 import { issuesOf, type Issue } from '../text/issues';
 import type { Blank } from '../pattern';
 import {
@@ -181,6 +191,12 @@ const common = {
     ),
   rescued: rescuedSchema.optional().describe('One piece is made of a sheet that went wrong, as it is.'),
   graduation: z.enum(GRADUATIONS, { error: `Marks come at ${GRADUATIONS.join(', ')}.` }).default('1/8 in'),
+  usual: z
+    .enum(['in', 'mm'], { error: 'Usual lengths are told in "in" or in "mm".' })
+    .default('in')
+    .describe(
+      'In which units lengths that are usual and that no option tells are round figures: decided when it is begun, whatever the marks become.',
+    ),
 };
 
 const names = CONSTRUCTIONS.map((c) => c.name);
@@ -289,6 +305,8 @@ export interface Design {
   /** The sheet that went wrong which one piece is made of; null where all is new. */
   readonly rescued: Rescued | null;
   readonly graduation: Graduation;
+  /** Units in which usual lengths are round figures. */
+  readonly usual: Units;
   readonly options: unknown;
   /** The options that were told; the others are as usual. */
   readonly told: readonly string[];
@@ -327,6 +345,7 @@ function complete(document: z.output<typeof designSchema>, told: readonly string
     tool,
     kit = {},
     graduation,
+    usual,
     options,
     adhesive: holds,
     order,
@@ -337,10 +356,11 @@ function complete(document: z.output<typeof designSchema>, told: readonly string
     decorate,
     rescued = null,
   } = document;
-  const aim = { ...construction.ease.aim, ...defined(document.ease) };
+  const own = easeIn(usual, construction);
+  const aim = { ...own.aim, ...defined(document.ease) };
   const ownLeast = {
-    width: mm(Math.min(construction.ease.least.width, aim.width)),
-    height: mm(Math.min(construction.ease.least.height, aim.height)),
+    width: mm(Math.min(own.least.width, aim.width)),
+    height: mm(Math.min(own.least.height, aim.height)),
   };
   const thickness = contents?.thickness ?? mm(0);
   return {
@@ -367,10 +387,17 @@ function complete(document: z.output<typeof designSchema>, told: readonly string
     decorate,
     rescued,
     graduation,
+    usual,
     options,
     told,
   };
 }
+
+/** The room a construction asks for where nobody tells, as it is said in these units. */
+const easeIn = (units: Units, { ease }: Construction): Construction['ease'] => {
+  const both = ({ width, height }: Ease): Ease => ({ width: usualIn(units, width), height: usualIn(units, height) });
+  return { aim: both(ease.aim), least: both(ease.least) };
+};
 
 const defined = <T extends object>(some: T | undefined): { [K in keyof T]?: NonNullable<T[K]> } =>
   Object.fromEntries(Object.entries(some ?? {}).filter(([, value]) => value !== undefined)) as never;
@@ -382,7 +409,7 @@ const NOTHING: Contents = { width: mm(0), height: mm(0), thickness: mm(0) };
  * @param taken what the holder's own paper takes beside what goes in, once it has been folded
  */
 export const briefFor = (
-  { contents, thickness, blank, aim, least, tool, graduation, options, paper }: Design,
+  { contents, thickness, blank, aim, least, tool, graduation, usual, options, paper }: Design,
   taken: Contents = NOTHING,
 ): Brief => ({
   contents: contents && {
@@ -397,6 +424,7 @@ export const briefFor = (
   aim,
   least,
   making: planTool(tool).making(tool, graduation),
+  usual,
   caliper: paper.caliper,
   options,
 });

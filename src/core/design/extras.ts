@@ -1,4 +1,4 @@
-import { inches, mm, type Mm } from '../length';
+import { inches, mm, usualIn, type Mm, type Units } from '../length';
 
 /** What holds paper to paper. */
 export const ADHESIVES = ['wet-glue', 'tape', 'tape-runner', 'hot-glue', 'hook-dot'] as const;
@@ -16,13 +16,16 @@ export const LAYER_PLACES = ['front', 'back', 'flap', 'inside', 'sheet'] as cons
 export type LayerPlace = (typeof LAYER_PLACES)[number];
 
 /** The border a layer leaves all round when nobody tells, mm. Common practice: a mat 1/8 in, an insert that slides 1/16. */
-export const REVEALS: Record<LayerPlace, Mm> = {
+const REVEALS: Record<LayerPlace, Mm> = {
   front: inches(1 / 8),
   back: inches(1 / 8),
   flap: inches(1 / 8),
   inside: inches(1 / 16),
   sheet: mm(0),
 };
+
+/** That border as it is said in these units, mm. */
+export const usualReveal = (on: LayerPlace, units: Units): Mm => usualIn(units, REVEALS[on]);
 
 /** What is done to a sheet while it is flat, for looks. */
 export const DECORATIONS = ['ink', 'emboss'] as const;

@@ -25,7 +25,7 @@ export {
   type Decoration,
   LAYER_PLACES,
   type LayerPlace,
-  REVEALS,
+  usualReveal,
 } from './extras';
 export {
   CARDS,
@@ -43,4 +43,4 @@ export {
   smallestPaperFor,
 } from './papers';
 export { comesInPieces, cutFor, firstPieceFrom, sheetOf } from './sheets';
-export { begunIn, metricOptions, saidInMetric } from './metric';
+export { begunIn, metricOptions } from './metric';

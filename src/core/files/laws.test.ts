@@ -199,7 +199,7 @@ describe.each(CONSTRUCTIONS.map((c) => [c.name, c] as const))('%s', (_, construc
               ),
             ).toBeGreaterThan(0);
         if (laps.length > 0)
-          expect(checksOf(plan).find((c) => c.id === 'flap-overlap')?.value).toBeGreaterThan(6.35 - CLOSE);
+          expect(checksOf(plan).find((c) => c.id === 'flap-overlap')?.value).toBeGreaterThan(6 - CLOSE);
         if (cavity?.kind !== 'closed') return;
         const floor = layerOf(made.folded.finished, cavity.floor).polygon;
         const others = made.folded.finished.layers.filter((l) => l.panel !== cavity.floor).map((l) => l.polygon);

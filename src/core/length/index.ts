@@ -17,4 +17,5 @@ export { parseLength, type ParsedLength } from './parse';
 export { formatLength, lengthParts, type LengthParts } from './format';
 export { countedLength, tickOf, tickWords, type Tick } from './tick';
 export { caliperOf, feelsLike, gramsAt, gramsOf, poundsOf, sayThin, USUAL_CALIPER, type Grade } from './weight';
+export { saidInMetric, usualIn, usualOn, usualUnits, usualWords } from './usual';
 export { lengthSchema, type LengthLimits } from './schema';

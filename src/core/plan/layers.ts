@@ -22,7 +22,7 @@ import {
   type Polygon,
 } from '../geometry';
 import { mm, near, roundTo, type Mm } from '../length';
-import { type Design, REVEALS, type LayerPlace } from '../design';
+import { type Design, usualReveal, type LayerPlace } from '../design';
 import { plainFace } from './plain-face';
 import { offTheReel } from './reel';
 import type { LaidOn, PlannedLayer, Made, MadePiece } from './made';
@@ -60,7 +60,13 @@ const ORDINALS = ['', 'second ', 'third ', 'fourth ', 'fifth ', 'sixth '];
  */
 export function layersOf(
   made: Sized,
-  { layers, graduation, paper, measured }: Pick<Design, 'layers' | 'graduation' | 'paper' | 'measured'>,
+  {
+    layers,
+    graduation,
+    usual,
+    paper,
+    measured,
+  }: Pick<Design, 'layers' | 'graduation' | 'usual' | 'paper' | 'measured'>,
 ): PlannedLayer[] {
   const out: PlannedLayer[] = [];
   const taken = new Set(made.built.pieces.map(({ name }) => name));
@@ -74,7 +80,7 @@ export function layersOf(
   const seats = new Map<LayerPlace, Seat | null>();
   layers.forEach(({ on, reveal: told, paper: own, pull }, index) => {
     const seat = seats.has(on) ? seats.get(on)! : asItCame(firstSeat(made, on), on, made, measured);
-    const reveal = told ?? REVEALS[on];
+    const reveal = told ?? usualReveal(on, usual);
     // Two that would lie across each other: the second has no room.
     const crosses = seat?.upon === null && out.some(({ laid }) => laid && liesOnSame(laid, seat));
     const shape = seat && !crosses ? inset(seat.shape, reveal, graduation) : null;

@@ -2,6 +2,7 @@ import { Checkbox, Collapse, Radio } from 'antd';
 import { useMemo } from 'react';
 import type { OptionField } from '@/core/constructions';
 import { consequenceOf } from '@/core/choosing';
+import { usualWords } from '@/core/length';
 import { constructionOptions, type Design, type DesignChange } from '@/core/design';
 import { planFor } from '@/core/plan';
 import { LengthField } from '../parts/LengthField';
@@ -18,6 +19,7 @@ interface ChoicesProps {
 export function Choices(props: ChoicesProps) {
   const { design, onChange } = props;
   const { construction, aim } = design;
+  const { units } = useUnits();
   const idle = construction.idle(design.options);
   const options = constructionOptions(construction.name).filter(
     ({ name, onPaper }) => !onPaper && !idle.includes(name),
@@ -64,7 +66,7 @@ export function Choices(props: ChoicesProps) {
               {construction.advice.map(({ mistake, instead }) => (
                 <div key={mistake}>
                   <dt>{mistake}</dt>
-                  <dd>{instead}</dd>
+                  <dd>{usualWords(instead, units)}</dd>
                 </div>
               ))}
             </dl>
@@ -77,7 +79,10 @@ export function Choices(props: ChoicesProps) {
 
 /** One option: a length to type, or a choice with what speaks for each. */
 export function OptionInput({ option, design, onChange }: ChoicesProps & { readonly option: OptionField }) {
-  const { name, title, description, open, choices, unit, limits } = option;
+  const { units } = useUnits();
+  const { name, title, choices, unit, limits } = option;
+  const open = option.open && usualWords(option.open, units);
+  const description = usualWords(option.description, units);
   const value = (design.options as Record<string, string | number | boolean | undefined>)[name];
   const change = (to: string | number | boolean | undefined): void =>
     onChange({ options: { [name]: to } }, `option-${name}`);

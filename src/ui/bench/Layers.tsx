@@ -1,6 +1,6 @@
 import { DeleteOutlined, PlusOutlined } from '@ant-design/icons';
 import { Button, Checkbox } from 'antd';
-import { LAYER_PLACES, REVEALS, type Design, type DesignChange, type LayerPlace } from '@/core/design';
+import { LAYER_PLACES, usualReveal, type Design, type DesignChange, type LayerPlace } from '@/core/design';
 import type { Made } from '@/core/plan';
 import { capitalised } from '@/core/text';
 import { newId } from '@/data/newId';
@@ -29,7 +29,7 @@ export function Layers({ design, made, onChange }: LayersProps) {
   return (
     <div className={styles.layers}>
       {layers.map((layer, i) => {
-        const { on, reveal = REVEALS[on], pull } = layer;
+        const { on, reveal = usualReveal(on, design.usual), pull } = layer;
         const part = made?.layers.find(({ layer: { index } }) => index === i);
         const name = part?.piece.name ?? LAYER_TITLE[on].toLowerCase();
         return (

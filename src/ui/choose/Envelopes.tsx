@@ -4,7 +4,7 @@ import { Button, Segmented } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo } from 'react';
 import { z } from '@/core/text/zod';
-import { inches, mm, usualMarks } from '@/core/length';
+import { inches, mm, usualMarks, usualWords } from '@/core/length';
 import { figureText, keyFigures, pictureOf } from '@/core/looks';
 import { cutListOf, ENVELOPE_WAYS, setBegunIn, type Envelopes as Have, type EnvelopeWay } from '@/core/sets';
 import { uncapitalised, several } from '@/core/text';
@@ -80,7 +80,8 @@ function Measured() {
     <main className={styles.choose}>
       <h1>I have these envelopes</h1>
       <p className={styles.lead}>
-        Measure one: sold sizes run up to 1/8 in over their name, and everything follows from what it really is.
+        Measure one: {usualWords('sold sizes run up to 1/8 in over their name', units)}, and everything follows from
+        what it really is.
       </p>
       <section className={styles.measured} aria-label="The envelopes">
         <WhereToMeasure have={have} />

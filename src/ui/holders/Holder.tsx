@@ -3,38 +3,61 @@
 import { Button } from 'antd';
 import { Link } from '../parts/Link';
 import { CONSTRUCTIONS, constructionNamed, optionFields, type OptionField } from '@/core/constructions';
-import { formatLength, inches, mm, sayer } from '@/core/length';
+import { formatLength, inches, mm, sayer, usualMarks, usualOn, usualWords, type Mm, type Units } from '@/core/length';
 import { consequenceOf } from '@/core/choosing';
 import { basePieces, planFor, viewOf, type Made } from '@/core/plan';
 import { pictureOf } from '@/core/looks';
-import { readDesign } from '@/core/design';
+import { begunIn, readDesign, type DesignInput } from '@/core/design';
 import { stepsOf } from '@/core/making';
 import { pileScene } from '@/core/scene';
 import { SmallPicture } from '../draw/SmallPicture';
+import { useUnits } from '../parts/InUnits';
+import { InMyUnits } from '../parts/MyUnits';
 import styles from './Holder.module.css';
 
 /** A card the size of most, or a pile of them where one is boxed: what a page's drawing and steps are shown for. */
-const EXAMPLE = { width: inches(3), height: inches(4), thickness: 0 };
-const PILE = { ...EXAMPLE, thickness: inches(1) };
+const EXAMPLES: Record<Units, { readonly card: string; readonly size: Record<'width' | 'height' | 'pile', Mm> }> = {
+  in: { card: '3 × 4 in', size: { width: inches(3), height: inches(4), pile: inches(1) } },
+  mm: { card: '75 × 100 mm', size: { width: mm(75), height: mm(100), pile: mm(25) } },
+};
 const isDeep = (name: string): boolean =>
   optionFields(constructionNamed(name)!.options).some((field) => field.name === 'depth');
-const exampleFor = (name: string): typeof EXAMPLE => (isDeep(name) ? PILE : EXAMPLE);
+
+/** A holder round the example, begun in the person's units, with some choices made otherwise. */
+function exampleFor(name: string, units: Units, options: DesignInput['options'] = {}): DesignInput {
+  const { width, height, pile } = EXAMPLES[units].size;
+  return begunIn({
+    version: 1,
+    construction: name,
+    contents: { width, height, thickness: isDeep(name) ? pile : 0 },
+    graduation: usualMarks(units),
+    options,
+  });
+}
+
 /** Room for a picture of what stands, px. */
 const ROOM = { width: 420, height: 300 };
 const FACE = { width: 230, height: 230 };
 
 /** A holder's page: what it is for, how it comes out, where makers differ, the usual mistakes, every choice. */
-export function Holder({ name }: { name: string }) {
+export const Holder = ({ name }: { name: string }) => (
+  <InMyUnits>
+    <Told name={name} />
+  </InMyUnits>
+);
+
+function Told({ name }: { name: string }) {
   const construction = constructionNamed(name)!;
-  const read = readDesign({
-    version: 1,
-    construction: name,
-    contents: exampleFor(name),
-    tool: { kind: 'scoring-board' },
-  });
+  const { units } = useUnits();
+  const say = sayer(units, usualMarks(units));
+  const read = readDesign({ ...exampleFor(name, units), tool: { kind: 'scoring-board' } });
   const plan = read.ok ? planFor(read.design) : null;
   const made = plan?.made ?? null;
   const picture = made ? pictureOf(made) : null;
+  const {
+    card,
+    size: { pile },
+  } = EXAMPLES[units];
   const fields = optionFields(construction.options);
   const schools = fields.filter((field) => construction.schools.some(({ option }) => option === field.name));
   return (
@@ -64,12 +87,9 @@ export function Holder({ name }: { name: string }) {
               <BothFaces made={made} />
             )}
             <p>
-              For {isDeep(name) ? '3 × 4 in cards, 1 in of them' : 'a 3 × 4 in card'}:{' '}
+              For {isDeep(name) ? `${card} cards, ${say(pile)} of them` : `a ${card} card`}:{' '}
               {made.pieces
-                .map(
-                  ({ piece }) =>
-                    `${piece.name} ${formatLength(piece.blank.width, 'in', '1/8 in')} × ${formatLength(piece.blank.height, 'in', '1/8 in', true)}`,
-                )
+                .map(({ piece }) => `${piece.name} ${say(piece.blank.width)} × ${say(piece.blank.height)}`)
                 .join(', ')}
               .
             </p>
@@ -91,7 +111,7 @@ export function Holder({ name }: { name: string }) {
                       <div key={value}>
                         <dt>{title}</dt>
                         <dd>
-                          {why} {consequence(name, field.name, value)}
+                          {why} {consequence(name, field.name, value, units)}
                         </dd>
                       </div>
                     ))}
@@ -105,7 +125,7 @@ export function Holder({ name }: { name: string }) {
           {construction.advice.map(({ mistake, instead }) => (
             <div key={mistake}>
               <dt>{mistake}</dt>
-              <dd>{instead}</dd>
+              <dd>{usualWords(instead, units)}</dd>
             </div>
           ))}
         </dl>
@@ -113,7 +133,7 @@ export function Holder({ name }: { name: string }) {
           <>
             <h2>In order, on a scoring board</h2>
             <ol className={styles.steps}>
-              {stepsOf(plan, sayer('in', '1/8 in')).map((step) => (
+              {stepsOf(plan, say).map((step) => (
                 <li key={step.id}>{step.text}</li>
               ))}
             </ol>
@@ -125,8 +145,8 @@ export function Holder({ name }: { name: string }) {
             {fields.map((field) => (
               <tr key={field.name}>
                 <th scope="row">{field.title}</th>
-                <td>{fallbackWords(field)}</td>
-                <td>{field.description}</td>
+                <td>{fallbackWords(field, units)}</td>
+                <td>{usualWords(field.description, units)}</td>
               </tr>
             ))}
           </tbody>
@@ -164,14 +184,16 @@ function BothFaces({ made }: { made: Made }) {
 }
 
 /** What a choice comes to for the example, read off the folded shape. */
-function consequence(name: string, option: string, value: string): string {
-  const read = readDesign({ version: 1, construction: name, contents: exampleFor(name), options: { [option]: value } });
-  return read.ok ? consequenceOf(planFor(read.design), sayer('in', '1/8 in')) : '';
+function consequence(name: string, option: string, value: string, units: Units): string {
+  const read = readDesign(exampleFor(name, units, { [option]: value }));
+  return read.ok ? consequenceOf(planFor(read.design), sayer(units, usualMarks(units))) : '';
 }
 
-function fallbackWords({ unit, fallback, choices, open }: OptionField): string {
+function fallbackWords({ unit, fallback, choices, open = '' }: OptionField, units: Units): string {
   if (unit === 'choice') return choices.join(', ');
   if (unit === 'yes-no') return fallback ? 'yes' : 'no';
   if (unit === 'count') return String(fallback);
-  return typeof fallback === 'number' ? formatLength(mm(fallback), 'in', '1/8 in', true) : (open ?? '');
+  return typeof fallback === 'number'
+    ? formatLength(usualOn(usualMarks(units), mm(fallback)), units, usualMarks(units), true)
+    : usualWords(open, units);
 }

@@ -61,13 +61,13 @@ export const glued = (
 };
 
 /** A thumb tab is so wide, its corners rounded so far, mm; it is glued half over an edge. Common practice 1 in. */
-const THUMB = inches(1);
+export const THUMB = inches(1);
 const THUMB_CORNER = inches(1 / 4);
 
-function thumbTab(id: string, name: string, quantity: number): Piece {
-  const square = rect(0, 0, THUMB, THUMB);
+function thumbTab(id: string, name: string, side: number, quantity: number): Piece {
+  const square = rect(0, 0, side, side);
   const round = rounded(square, [0, 1, 2, 3], THUMB_CORNER, `round-${id}-tab`, `${name}’s thumb tab`);
-  const sheet = albumSheet(`${id}-tab`, `${name}’s thumb tab`, THUMB, THUMB, quantity);
+  const sheet = albumSheet(`${id}-tab`, `${name}’s thumb tab`, side, side, quantity);
   if ('limit' in round) return sheet;
   return { ...sheet, panels: sheet.panels.map((panel) => ({ ...panel, polygon: round.polygon })), trims: round.trims };
 }
@@ -111,8 +111,9 @@ export function pullOut(
     into,
     reveal,
     quantity,
+    thumb,
     tab: over,
-  }: { across: number; into: number; reveal: number; quantity: number; tab: string },
+  }: { across: number; into: number; reveal: number; quantity: number; thumb: number; tab: string },
 ): Parts {
   const card = albumSheet(id, name, across, into, quantity);
   const [w, h] = [across - 2 * reveal, into - 2 * reveal];
@@ -120,15 +121,15 @@ export function pullOut(
     albumSheet(`${id}-${side}`, `${name}’s ${side} layer`, w, h, quantity);
   const front = layer('front');
   const back = layer('back');
-  const tab = thumbTab(id, name, quantity);
+  const tab = thumbTab(id, name, thumb, quantity);
   return {
     pieces: [card, front, back, tab],
     steps: [
       place(`lay-${id}-tab`, `Glue the thumb tab half over ${over}, in the middle`, {
         panel: `${id}-tab`,
         onto: id,
-        line: segment(0, THUMB / 2, THUMB, THUMB / 2),
-        on: segment((across + THUMB) / 2, into, (across - THUMB) / 2, into),
+        line: segment(0, thumb / 2, thumb, thumb / 2),
+        on: segment((across + thumb) / 2, into, (across - thumb) / 2, into),
         over: true,
         level: 'top',
         gluedTo: [id],

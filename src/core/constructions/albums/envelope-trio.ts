@@ -18,7 +18,7 @@ import {
 } from '../envelopes/diagonal';
 import { pointedMat } from '../layers/flap-mat';
 import { choiceOption, lengthOption, openLengthOption, yesNoOption } from '../shared/options';
-import { onMark, tooLarge } from '../shared/sizing';
+import { onMark, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   setting: openLengthOption(
@@ -72,7 +72,7 @@ function build(brief: Brief<Options>): BuildResult {
   const centre = squareOf(layout.side, layout.setting, layout.notch);
   const wing = wingFor(brief, layout);
   if ('code' in wing) return refuse(wing);
-  const style = flapStyle(options.corner, wing.foldLength(TOP) - TRIM_CLEARANCE);
+  const style = flapStyle(options.corner, wing.foldLength(TOP), usual(TRIM_CLEARANCE, brief));
   const body = drawSheet(
     { name: 'centre', body: 'centre', prefix: '', of: '' },
     centre,
@@ -136,12 +136,12 @@ function build(brief: Brief<Options>): BuildResult {
   });
 }
 
-const flapStyle = (corner: Mm, longest: number | null): FlapStyle => ({
+const flapStyle = (corner: Mm, longest: number, stops: Mm): FlapStyle => ({
   opening: 'long',
   tip: 'point',
   tipDepth: mm(0),
   corner,
-  longDepth: (shortSide) => Math.min(shortSide - TRIM_CLEARANCE, longest ?? Infinity),
+  longDepth: (shortSide) => Math.min(shortSide, longest) - stops,
   longFlaps: 'trim',
   blunt: null,
 });
@@ -150,7 +150,7 @@ const flapStyle = (corner: Mm, longest: number | null): FlapStyle => ({
 function wingFor(brief: Brief<Options>, centre: { side: Mm; setting: Mm; notch: Mm }): Square | Refusal {
   const { options, making } = brief;
   const { notch } = centre;
-  const side = options.wing ?? mm(centre.side - NEXT_SIZE);
+  const side = options.wing ?? mm(centre.side - usual(NEXT_SIZE, brief));
   if (side > centre.side) return tooLarge('wing', 'wing', side, centre.side);
   const setting = options.wingSetting === undefined ? centre.setting : mm(options.wingSetting + making.offset);
   if (setting > centre.setting + TOLERANCE.length)
@@ -170,7 +170,7 @@ interface Wing {
 
 const wingPanels = (side: Side): string[] => ['body', 'top', 'bottom', 'outer'].map((panel) => `${side}-${panel}`);
 
-function drawWing(side: Side, square: Square, { making }: Brief): Wing | Refusal {
+function drawWing(side: Side, square: Square, brief: Brief): Wing | Refusal {
   const { wing: join } = AT[side];
   const sheet = drawSheet(
     { name: `${side} wing`, body: `${side} wing`, prefix: `${side}-`, of: ` of the ${side} wing` },
@@ -181,8 +181,8 @@ function drawWing(side: Side, square: Square, { making }: Brief): Wing | Refusal
       ['outer', [2 - join, 'outer flap']],
       ['join', [join, 'joining flap']],
     ]),
-    flapStyle(mm(0), null),
-    making,
+    flapStyle(mm(0), Infinity, usual(TRIM_CLEARANCE, brief)),
+    brief.making,
   );
   if ('code' in sheet) return sheet;
   const glued = ['body', 'top', 'bottom'].map((panel) => `${side}-${panel}`);

@@ -4,10 +4,10 @@ import { inches, mm, type Mm } from '../../length';
 import { drawPiece, LEAST, rect } from '../../pattern';
 import { coverPanels, covers, glued, NO_PARTS, partsOf, reversed, albumSheet, type Covers, type Parts } from './album';
 import { drawBought, type DrawnEnvelope } from '../envelopes/bought-envelope';
-import { built, fold, middleOf, partCure, place, refuse, segment } from '../shared/building';
+import { built, fold, middleOf, partCure, place, refuse, segment, usualCure } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../shared/construction';
 import { choiceOption, countOption, lengthOption, openLengthOption, yesNoOption } from '../shared/options';
-import { insideFor, onMark, OPEN, tooLarge } from '../shared/sizing';
+import { insideFor, onMark, OPEN, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   envelopeWidth: openLengthOption(
@@ -44,10 +44,18 @@ const EASE = {
   aim: { width: inches(1 / 4), height: inches(1 / 4) },
   least: { width: inches(1 / 8), height: inches(1 / 8) },
 };
+/** What is usually cut off a far end. Common practice 1/8 in. */
+const TRIM = inches(1 / 8);
 /** A card stays so far inside what it slides into and lies on, mm. From memory 1/8 in. */
 const CLEAR = inches(1 / 8);
 /** What of the covers is usual. Common practice: board 1/8 in, 5/16 over, 1/2 turned in. */
 const COVER = { board: inches(1 / 8), over: inches(5 / 16), turnIn: inches(1 / 2), reveal: inches(1 / 8) };
+const coverUsual = (brief: Brief): typeof COVER => ({
+  board: usual(COVER.board, brief),
+  over: usual(COVER.over, brief),
+  turnIn: usual(COVER.turnIn, brief),
+  reveal: usual(COVER.reveal, brief),
+});
 /** What holds a card in its end. Common practice, no source. */
 const TAPE = inches(1 / 4);
 /** The strip over the spine turns so far on either cover, mm; on a small one a quarter of it. Common practice 1 in. */
@@ -58,6 +66,10 @@ interface Page {
   readonly along: number;
   readonly deep: number;
   readonly flap: number;
+  /** A card stays so far inside what it slides into and lies on. */
+  readonly clear: Mm;
+  /** Breadth of the tape that holds a card in its end. */
+  readonly tape: Mm;
 }
 
 /**
@@ -68,7 +80,7 @@ function build(brief: Brief<Options>): BuildResult {
   const { options, asked, caliper } = brief;
   const { envelopes: n, trim } = options;
   const page = pageFor(brief);
-  const trouble = tooMuch(page, options);
+  const trouble = tooMuch(page, options, usual(TRIM, brief));
   if (trouble) return refuse(trouble);
   const [first, second] = [envelopeOf(1, page, options), envelopeOf(2, page, options)];
   const all = [first, second, ...Array.from({ length: n - 2 }, (_, i) => envelopeOf(i + 3, page, options))];
@@ -76,12 +88,13 @@ function build(brief: Brief<Options>): BuildResult {
   const cards = options.cards > 0 ? cardPages(page, all[2]!, options) : NO_PARTS;
   const mat = matOf(page, all.at(-1)!, options);
   const spans = spanOf(options, brief);
-  const [width, height] = [page.along + 2 * COVER.over, page.deep + 2 * COVER.over];
+  const usualCover = coverUsual(brief);
+  const [width, height] = [page.along + 2 * usualCover.over, page.deep + 2 * usualCover.over];
   // On a small cover facing turn-ins leave a third of the board between them.
-  const turnIn = Math.min(COVER.turnIn, Math.min(width, height) / 3);
-  const cover: Covers = { ...COVER, turnIn, width, height, quantity: 1 };
+  const turnIn = Math.min(usualCover.turnIn, Math.min(width, height) / 3);
+  const cover: Covers = { ...usualCover, turnIn, width, height, quantity: 1 };
   // The strip lies on both covers, and a book is not thicker than its pages are deep.
-  const most = cover.height - turnOn(cover);
+  const most = cover.height - turnOn(cover, brief);
   if (options.cover && spans > most)
     return refuse(tooLarge('envelopes', 'number of envelopes', n, Math.floor((n * most) / spans)));
   const bound = options.cover ? boundIn(cover, page, [first, all.at(-1)!], spans, brief) : { ...NO_PARTS, cover: [] };
@@ -144,7 +157,7 @@ function build(brief: Brief<Options>): BuildResult {
           [...mat.pieces, ...cards.pieces, ...bound.pieces].map(({ name, quantity }) => [name, quantity]),
         ),
         between: mm(
-          (options.cover ? 2 * Math.max(0, COVER.board - caliper) : 0) + (asked ? 2 * n * asked.thickness : 0),
+          (options.cover ? 2 * Math.max(0, usualCover.board - caliper) : 0) + (asked ? 2 * n * asked.thickness : 0),
         ),
         by: 'spine',
         spans: options.cover ? mm(spans) : null,
@@ -168,7 +181,13 @@ function pageFor(brief: Brief<Options>): Page {
   const sized = blank ? { width: blank.width, height: mm(blank.height - trim) } : pageRoom(brief, reveal);
   const along = envelopeWidth ?? sized.width;
   const deep = envelopeHeight === undefined ? sized.height : envelopeHeight - trim;
-  return { along, deep, flap: options.flap ?? onMark(deep / 3, brief, 'down') };
+  return {
+    along,
+    deep,
+    flap: options.flap ?? onMark(deep / 3, brief, 'down'),
+    clear: usual(CLEAR, brief),
+    tape: usual(TAPE, brief),
+  };
 }
 
 /** A page whose pocket takes the photo, and whose mat shows all of it. */
@@ -180,18 +199,19 @@ function pageRoom(brief: Brief<Options>, reveal: Mm): Room {
 }
 
 /** The first part there is no room for. */
-function tooMuch({ along, deep, flap }: Page, { reveal, trim, cards, envelopes, gatefold }: Options): Refusal | null {
+function tooMuch(page: Page, { reveal, trim, cards, envelopes, gatefold }: Options, usualTrim: Mm): Refusal | null {
+  const { along, deep, flap, clear } = page;
   const least = LEAST.folded.fails;
   if (deep < least) return tooLarge('trim', 'trim', trim, trim + deep - least);
   if (flap < least) return { code: 'part-too-small', value: mm(flap), limit: least, about: { part: 'flap' } };
-  if (flap > deep - CLEAR) return tooLarge('flap', 'flap', flap, deep - CLEAR);
+  if (flap > deep - clear) return tooLarge('flap', 'flap', flap, deep - clear);
   if (2 * reveal > Math.min(along, deep) - least)
     return tooLarge('reveal', 'border', reveal, (Math.min(along, deep) - least) / 2);
   if (cards === 0) return null;
-  if (trim === 0) return { code: 'part-too-small', value: trim, limit: inches(1 / 8), about: { part: 'trim' } };
+  if (trim === 0) return { code: 'part-too-small', value: trim, limit: usualTrim, about: { part: 'trim' } };
   if (cards > envelopes - 2) return tooLarge('cards', 'number of cards', cards, envelopes - 2);
-  const half = cardHalf({ along, deep, flap }, gatefold);
-  return half < least ? tooLarge('flap', 'flap', flap, deep - 2 * CLEAR - least) : null;
+  const half = cardHalf(page, gatefold);
+  return half < least ? tooLarge('flap', 'flap', flap, deep - 2 * clear - least) : null;
 }
 
 const envelopeOf = (
@@ -266,13 +286,13 @@ function pocket(
 }
 
 /** Each half of a card: as deep as the pocket lets it past the glued flap, and half a page for a gatefold. */
-const cardHalf = ({ deep, flap }: Page, gatefold: boolean): number =>
-  Math.min(deep - flap - CLEAR, gatefold ? deep / 2 - CLEAR : deep - CLEAR);
+const cardHalf = ({ deep, flap, clear }: Page, gatefold: boolean): number =>
+  Math.min(deep - flap - clear, gatefold ? deep / 2 - clear : deep - clear);
 
 /** Folded cards, one half in a trimmed end and held to its front. */
 function cardPages(page: Page, { mouth: { from } }: DrawnEnvelope, { cards, gatefold }: Options): Parts {
   const half = cardHalf(page, gatefold);
-  const tall = page.along - 2 * CLEAR;
+  const tall = page.along - 2 * page.clear;
   const card = drawPiece({
     name: 'card page',
     quantity: cards,
@@ -283,7 +303,7 @@ function cardPages(page: Page, { mouth: { from } }: DrawnEnvelope, { cards, gate
     ],
     folds: [{ id: 's-card', between: ['card-in', 'card-out'] }],
   });
-  const [left, far] = [from.x + CLEAR, from.y - page.deep];
+  const [left, far] = [from.x + page.clear, from.y - page.deep];
   return {
     pieces: [card],
     steps: [
@@ -295,7 +315,7 @@ function cardPages(page: Page, { mouth: { from } }: DrawnEnvelope, { cards, gate
         over: false,
         level: { below: '3-front' },
         gluedTo: ['3-front'],
-        tape: TAPE,
+        tape: page.tape,
       }),
       fold('back-card', 'Fold the card’s other half over the page', ['s-card']),
     ],
@@ -317,7 +337,7 @@ function matOf(page: Page, { mouth: { from, to } }: DrawnEnvelope, { reveal: r, 
   };
 }
 
-const turnOn = ({ height }: Covers): number => Math.min(TURN, height / 4);
+const turnOn = ({ height }: Covers, brief: Brief): number => Math.min(usual(TURN, brief), height / 4);
 
 /** Covers, and a strip that goes over the spine from one to the other. */
 function boundIn(
@@ -329,7 +349,7 @@ function boundIn(
 ): Parts & { readonly cover: readonly AssemblyStep[] } {
   const [back, front] = [covers(cover, brief, 'back '), covers(cover, brief, 'front ')];
   const [tall, across] = [cover.width, onMark(spans, brief, 'up')];
-  const turn = turnOn(cover);
+  const turn = turnOn(cover, brief);
   const strip = drawPiece({
     name: 'spine strip',
     blank: { width: mm(2 * turn + across), height: mm(tall) },
@@ -391,8 +411,11 @@ function boundIn(
  * What the spine spans, mm: of every envelope two walls, the strip at its side and a flap, two mats and a photo on either
  * page; cards; boards with a wrap, a turn-in and a lining each.
  */
-const spanOf = ({ envelopes: n, cards }: Options, { asked, caliper }: Brief): number =>
-  n * (6 * caliper + 2 * (asked?.thickness ?? 0)) + cards * 2 * caliper + 2 * (COVER.board + 4 * caliper);
+function spanOf({ envelopes: n, cards }: Options, brief: Brief): number {
+  const { asked, caliper } = brief;
+  const board = usual(COVER.board, brief);
+  return n * (6 * caliper + 2 * (asked?.thickness ?? 0)) + cards * 2 * caliper + 2 * (board + 4 * caliper);
+}
 
 export const flapAlbum: Construction<Options> = {
   name: 'flap-album',
@@ -446,7 +469,7 @@ export const flapAlbum: Construction<Options> = {
       label: 'As many as make a book',
       options: (limit) => (limit >= 3 ? { envelopes: Math.floor(limit) } : null),
     },
-    { for: 'part-too-small', label: 'Trim 1/8 in', options: () => ({ trim: inches(1 / 8) }) },
+    usualCure('part-too-small', 'Trim 1/8 in', { trim: TRIM }),
   ],
   sources: [
     'far ends trimmed by 1/8 in, mats from the page as trimmed less twice the border (common practice, no source)',

@@ -11,6 +11,7 @@ import {
   partsOf,
   photoCards,
   pullOut,
+  THUMB,
   albumSheet,
   type Covers,
   type Parts,
@@ -21,7 +22,7 @@ import { built, fold, partCure, place, refuse, segment } from '../shared/buildin
 import { otherHalf } from '../shared/corners';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../shared/construction';
 import { choiceOption, countOption, lengthOption, openLengthOption, yesNoOption } from '../shared/options';
-import { insideFor, onMark, OPEN, tooLarge } from '../shared/sizing';
+import { insideFor, onMark, OPEN, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   envelope: openLengthOption(
@@ -58,7 +59,7 @@ const options = z.strictObject({
 });
 type Options = z.output<typeof options>;
 
-/** Across a ring's hole, mm: as the common punch cuts. Common practice 1/4 in. */
+/** Across a ring's hole, mm: as the common punch cuts. Common practice 1/4 in; in millimetres 6 (ISO 838, from memory). */
 const HOLE = inches(1 / 4);
 /** Glue along two edges of a corner tuck, mm. From memory 1/4 in. */
 const EDGE = inches(1 / 4);
@@ -82,6 +83,12 @@ interface Page {
   readonly r: number;
   /** How far a hole and its border reach in from the ring side. */
   readonly holes: number;
+  /** Across a hole. */
+  readonly hole: Mm;
+  /** Glue along two edges of a corner tuck. */
+  readonly edge: number;
+  /** Side of a thumb tab. */
+  readonly thumb: number;
 }
 
 /**
@@ -101,7 +108,17 @@ function build(brief: Brief<Options>): BuildResult {
     });
   const e = options.envelope ?? blank?.width ?? sideFor(brief);
   const { tape, reveal: r, pages } = options;
-  const page: Page = { e, flap: options.flap ?? e / 2, tape, r, holes: options.holeFromEdge + HOLE / 2 + r };
+  const hole = usual(HOLE, brief);
+  const page: Page = {
+    e,
+    flap: options.flap ?? e / 2,
+    tape,
+    r,
+    holes: options.holeFromEdge + hole / 2 + r,
+    hole,
+    edge: usual(EDGE, brief),
+    thumb: usual(THUMB, brief),
+  };
   const trouble = tooMuch(page, options);
   if (trouble) return refuse(trouble);
   const [first, second] = (['first', 'second'] as const).map((half) =>
@@ -130,7 +147,7 @@ function build(brief: Brief<Options>): BuildResult {
   const centres = holesAlong(page, options, brief);
   const guides = [
     guide(page, options.holeFromEdge, centres),
-    ...(options.cornerTuck > 0 ? [cornerGuide(options.cornerTuck)] : []),
+    ...(options.cornerTuck > 0 ? [cornerGuide(options.cornerTuck, usual(GUIDE, brief))] : []),
   ];
   const cards = options.pullOuts ? cardsIn(page, cavities, [first, second], centres, brief.caliper) : [];
   const [front, ...others] = some([...pieces, ...guides]);
@@ -248,14 +265,14 @@ function sideFor(brief: Brief<Options>): number {
 }
 
 /** The first part there is no room for. */
-function tooMuch({ e, flap, tape, r, holes }: Page, { cornerTuck, holeFromEdge }: Options): Refusal | null {
+function tooMuch({ e, flap, tape, r, holes, hole, edge }: Page, { cornerTuck, holeFromEdge }: Options): Refusal | null {
   const least = LEAST.folded.fails;
   if (flap > e) return tooLarge('flap', 'flap', flap, e);
-  if (holeFromEdge - HOLE / 2 < LEAST.left.fails)
+  if (holeFromEdge - hole / 2 < LEAST.left.fails)
     return {
       code: 'part-too-small',
       value: holeFromEdge,
-      limit: mm(LEAST.left.fails + HOLE / 2),
+      limit: mm(LEAST.left.fails + hole / 2),
       about: { part: 'edge beside the holes' },
     };
   const mat = e - tape - 3 * r;
@@ -263,10 +280,10 @@ function tooMuch({ e, flap, tape, r, holes }: Page, { cornerTuck, holeFromEdge }
     return tooLarge('reveal', 'border', r, Math.min((e - tape - least) / 3, (e - least) / 5));
   if (2 * tape > e - 4 * r - least) return tooLarge('tape', 'tape', tape, (e - 4 * r - least) / 2);
   if (e - holes - 2 * r < least)
-    return tooLarge('holeFromEdge', 'edge beside the holes', holeFromEdge, e - HOLE / 2 - 3 * r - least);
-  if (cornerTuck > mat) return tooLarge('cornerTuck', 'corner tuck', cornerTuck, mat < 2 * r + 2 * EDGE ? 0 : mat);
-  if (cornerTuck > 0 && cornerTuck < 2 * r + 2 * EDGE)
-    return { code: 'part-too-small', value: cornerTuck, limit: mm(2 * r + 2 * EDGE), about: { part: 'corner tuck' } };
+    return tooLarge('holeFromEdge', 'edge beside the holes', holeFromEdge, e - hole / 2 - 3 * r - least);
+  if (cornerTuck > mat) return tooLarge('cornerTuck', 'corner tuck', cornerTuck, mat < 2 * r + 2 * edge ? 0 : mat);
+  if (cornerTuck > 0 && cornerTuck < 2 * r + 2 * edge)
+    return { code: 'part-too-small', value: cornerTuck, limit: mm(2 * r + 2 * edge), about: { part: 'corner tuck' } };
   return null;
 }
 
@@ -331,7 +348,7 @@ function matsOn(half: Half, { backMouth }: DrawnEnvelope, { e, tape, r }: Page, 
 }
 
 /** Corner tucks: a square cut corner to corner gives both of a page; each with a layer from a smaller square. */
-function tucksOn({ r }: Page, { cornerTuck: c, pages }: Options): Parts {
+function tucksOn({ r, edge }: Page, { cornerTuck: c, pages }: Options): Parts {
   const half = (id: string, name: string, s: number): Piece =>
     drawPiece({
       name,
@@ -366,7 +383,7 @@ function tucksOn({ r }: Page, { cornerTuck: c, pages }: Options): Parts {
           over: true,
           level: 'top',
           gluedTo: ['first-mat'],
-          glueWithin: [rect(0, 0, c, EDGE), rect(0, 0, EDGE, c)],
+          glueWithin: [rect(0, 0, c, edge), rect(0, 0, edge, c)],
         },
       ),
     ],
@@ -385,12 +402,14 @@ function pullOutsOf(page: Page, pages: number): Parts {
     pullOut('middle-card', 'middle pull-out', {
       ...middle,
       reveal: page.r,
+      thumb: page.thumb,
       quantity: pages,
       tab: 'the upper edge of the middle pull-out',
     }),
     pullOut('side-card', 'side pull-out', {
       ...side,
       reveal: page.r,
+      thumb: page.thumb,
       quantity: 2 * pages,
       tab: 'the outer side of the side pull-out (away from the rings)',
     }),
@@ -406,12 +425,12 @@ function holesAlong({ e }: Page, { holes }: Options, brief: Brief): readonly num
 }
 
 /** A ring through two walls, as paper that ties them where it goes through: on the sheet of the first. */
-const ringThrough = (panel: PanelId, onto: PanelId, centres: readonly Point<'sheet'>[]): Joint => ({
+const ringThrough = (panel: PanelId, onto: PanelId, centres: readonly Point<'sheet'>[], hole: Mm): Joint => ({
   id: `rings-${panel}`,
   panel,
   onto,
   side: 'inside',
-  polygons: centres.map((centre) => circle(centre, HOLE / 2, 12)),
+  polygons: centres.map((centre) => circle(centre, hole / 2, 12)),
 });
 
 /** The cards as they must go in: each into its pocket, three papers thick, past the rings that go through it. */
@@ -423,7 +442,7 @@ function cardsIn(
   caliper: Mm,
 ) {
   const { middle: between, side } = cardSizes(page);
-  const fromEdge = page.holes - page.r - HOLE / 2;
+  const fromEdge = page.holes - page.r - page.hole / 2;
   // From the mouth on a back, from the far end on a front.
   const onBack = ({ backMouth: { from } }: DrawnEnvelope) =>
     centres.map((along) => ({ x: from.x + along, y: from.y + page.e - fromEdge }));
@@ -436,14 +455,14 @@ function cardsIn(
     rings: Joint,
   ) => ({ name, cavity, across: mm(across), into: mm(into), thickness: mm(3 * caliper), rings: [rings] });
   return [
-    card('first side pull-out', first, side, ringThrough('first-back', 'first-front', onBack(one))),
-    card('second side pull-out', second, side, ringThrough('second-back', 'second-front', onBack(other))),
-    card('middle pull-out', middle, between, ringThrough('second-front', 'first-front', onFront(other))),
+    card('first side pull-out', first, side, ringThrough('first-back', 'first-front', onBack(one), page.hole)),
+    card('second side pull-out', second, side, ringThrough('second-back', 'second-front', onBack(other), page.hole)),
+    card('middle pull-out', middle, between, ringThrough('second-front', 'first-front', onFront(other), page.hole)),
   ];
 }
 
 /** A strip as long as the page with the holes in it: the guide for all. */
-function guide({ e, tape, r }: Page, fromEdge: Mm, centres: readonly number[]): Piece {
+function guide({ e, tape, r, hole }: Page, fromEdge: Mm, centres: readonly number[]): Piece {
   const breadth = Math.max(tape + 2 * r, 2 * fromEdge);
   return {
     ...albumSheet('hole-guide', 'hole guide', breadth, e),
@@ -451,14 +470,14 @@ function guide({ e, tape, r }: Page, fromEdge: Mm, centres: readonly number[]): 
       id: `ring-${i + 1}`,
       panel: 'hole-guide',
       centre: { x: fromEdge, y },
-      diameter: HOLE,
+      diameter: hole,
     })),
   };
 }
 
 /** Laid on the corner of a mat, edges flush, its opening takes the tuck: every one of them comes to lie alike. */
-function cornerGuide(c: Mm): Piece {
-  const side = c + GUIDE;
+function cornerGuide(c: Mm, room: Mm): Piece {
+  const side = c + room;
   return drawPiece({
     name: 'corner guide',
     blank: { width: mm(side), height: mm(side) },

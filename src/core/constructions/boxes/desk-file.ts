@@ -13,11 +13,12 @@ import {
   SLANT,
   UP,
   partCure,
+  usualCure,
 } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { deeperCures, leastDepthOption, over } from './lids';
 import { lengthOption, openLengthOption } from '../shared/options';
-import { onMark, roomy, tooLarge } from '../shared/sizing';
+import { onMark, roomy, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   depth: openLengthOption(
@@ -54,13 +55,16 @@ const CLEAR = inches(1 / 16);
  */
 function build(brief: Brief<Options>): BuildResult {
   const { options, contents, blank, aim, least, making, thickness } = brief;
+  const [tuckLess, wingLess, wingTop] = [usual(TUCK_LESS, brief), usual(WING_LESS, brief), usual(WING_TOP, brief)];
+  const [clear, slanted] = [usual(CLEAR, brief), usual(SLANT, brief)];
   const f = options.frontHeight;
   const s = f;
-  const tucked = s - TUCK_LESS;
-  if (tucked < 3) return refuse(tooLarge('tuckGap', 'gap under the tuck', TUCK_LESS, s - 3));
+  const tucked = s - tuckLess;
+  if (tucked < 3) return refuse(tooLarge('tuckGap', 'gap under the tuck', tuckLess, s - 3));
   const rise = options.backRise ?? aim.height;
   const depthTold =
-    options.depth ?? (thickness > 0 ? mm(Math.max(onMark(options.leastDepth, brief, 'up'), over(brief))) : USUAL_DEPTH);
+    options.depth ??
+    (thickness > 0 ? mm(Math.max(onMark(options.leastDepth, brief, 'up'), over(brief))) : usual(USUAL_DEPTH, brief));
   // On a given sheet the pads are square: what is left along it is shared between base and back.
   const w = blank ? (blank.width - f - aim.width - rise) / 2 : 0;
   if (blank && w <= 3)
@@ -77,33 +81,33 @@ function build(brief: Brief<Options>): BuildResult {
         ? roomy(contents.height, aim.height, least.height, making.graduation)
         : onMark(contents.height + rise, brief, 'up')
       : mm(blank!.width - f - b);
-  const long = b - WING_LESS;
-  if (long < 2 * WING_TOP) return refuse(tooLarge(null, 'wing', WING_LESS, b - 2 * WING_TOP));
+  const long = b - wingLess;
+  if (long < 2 * wingTop) return refuse(tooLarge(null, 'wing', wingLess, b - 2 * wingTop));
   // A front no higher than the back; and a back wing turns down about the base's end, so that its far upper corner must
   // clear the front. The limit told answers both.
-  const turns = b - CLEAR;
+  const turns = b - clear;
   const backLong = Math.min(long, Math.sqrt(Math.max(0, turns * turns - f * f)));
-  if (f > B + TOLERANCE.length || backLong <= WING_TOP)
-    return refuse(tooLarge('frontHeight', 'front', f, Math.min(B, Math.sqrt(turns * turns - 4 * WING_TOP * WING_TOP))));
+  if (f > B + TOLERANCE.length || backLong <= wingTop)
+    return refuse(tooLarge('frontHeight', 'front', f, Math.min(B, Math.sqrt(turns * turns - 4 * wingTop * wingTop))));
   // A tuck swings in between the walls, so it is no longer than they stand apart.
-  const k = blank ? tucked : Math.min(tucked, depthTold - CLEAR);
+  const k = blank ? tucked : Math.min(tucked, depthTold - clear);
   const m = Math.max(s + k, long);
   const D = blank ? mm(blank.height - 2 * m) : depthTold;
-  if (blank && k > D - CLEAR)
+  if (blank && k > D - clear)
     return refuse({
       code: 'sheet-too-small',
       value: blank.height,
-      limit: mm(2 * m + k + CLEAR),
+      limit: mm(2 * m + k + clear),
       about: { side: 'height' },
     });
-  if (k < 3) return refuse(tooLarge(null, 'gap beside the tuck', CLEAR, D - 3));
+  if (k < 3) return refuse(tooLarge(null, 'gap beside the tuck', clear, D - 3));
   const [x1, x2, x3] = [f, f + b, f + b + B];
   const [y1, y2] = [m, m + D];
   /** Both sides are alike: `side` −1 is nearer the maker. */
   const sides = ([-1, 1] as const).map((side) => {
     const y = (out: number): number => (side < 0 ? y1 - out : y2 + out);
     const n = side < 0 ? 1 : 2;
-    const slant = Math.min(SLANT, k / 4);
+    const slant = Math.min(slanted, k / 4);
     return {
       n,
       panels: [
@@ -125,7 +129,7 @@ function build(brief: Brief<Options>): BuildResult {
         {
           id: `back-wing-${n}`,
           name: `wing of the back`,
-          polygon: ring([x2, y(0)], [x2, y(backLong)], [x2 + f, y(backLong)], [x3, y(WING_TOP)], [x3, y(0)]),
+          polygon: ring([x2, y(0)], [x2, y(backLong)], [x2 + f, y(backLong)], [x3, y(wingTop)], [x3, y(0)]),
         },
       ],
     };
@@ -235,12 +239,7 @@ export const deskFile: Construction<Options> = {
   cures: [
     ...deeperCures('Make it as deep as the stack'),
     partCure('frontHeight'),
-    {
-      for: 'part-too-large',
-      id: 'tuckGap',
-      label: 'Front 1 1/2 in',
-      options: () => ({ frontHeight: inches(3 / 2) }),
-    },
+    { ...usualCure('part-too-large', 'Front 1 1/2 in', { frontHeight: inches(3 / 2) }), id: 'tuckGap' },
   ],
   advice: [
     {

@@ -13,7 +13,7 @@ import {
   isSquare,
   LEAST,
 } from '../../pattern';
-import { built, EASE, fold, raiseStep, refuse } from '../shared/building';
+import { built, EASE, fold, raiseStep, refuse, usualCure } from '../shared/building';
 import {
   PLAIN,
   type Brief,
@@ -36,7 +36,7 @@ import {
 } from './lids';
 import { choiceOption, lengthOption, openLengthOption, yesNoOption } from '../shared/options';
 import { marksRound } from '../shared/rounding';
-import { onMark, tooLarge } from '../shared/sizing';
+import { onMark, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   setting: openLengthOption(
@@ -100,6 +100,7 @@ const floorOf = ({ side, first, second, notch }: BoxLayout): { W: number; D: num
  */
 function build(brief: Brief<Options>): BuildResult {
   const { options, contents } = brief;
+  const less = usual(LINER, brief);
   // The floor's longer side is D: the shorter walls carry the tabs.
   const swapped = contents !== null && contents.width > contents.height;
   const layout = brief.blank ? fromPaper(brief) : fromContents(brief, swapped);
@@ -120,13 +121,13 @@ function build(brief: Brief<Options>): BuildResult {
   const lidAcross = swapped
     ? line(layout.side, 0, -inner.D / 2, 0, inner.D / 2)
     : line(layout.side, -inner.W / 2, 0, inner.W / 2, 0);
-  const lined = lidded && options.liner && Math.min(width, height) > 2 * LINER;
-  const lining = lined ? [layLiner('floor', across, width - LINER, height - LINER)] : [];
+  const lined = lidded && options.liner && Math.min(width, height) > 2 * less;
+  const lining = lined ? [layLiner('floor', across, width - less, height - less)] : [];
   const raised = [...box.raising, ...lining];
   return built({
     ...PLAIN,
     front: 'above',
-    pieces: [box.piece, ...(lined ? [linerPiece(width - LINER, height - LINER)] : []), ...(lid ? [lid.piece] : [])],
+    pieces: [box.piece, ...(lined ? [linerPiece(width - less, height - less)] : []), ...(lid ? [lid.piece] : [])],
     assembly: [
       ...box.flat,
       ...(lid?.flat ?? []),
@@ -564,7 +565,7 @@ export const diagonalBox: Construction<Options> = {
       label: 'Make it fit',
       options: (limit: Mm) => ({ lidAllowance: Math.max(0, Math.floor(limit * 10) / 10) }),
     },
-    { for: 'notch-off-sheet', label: 'Depth 1/2 in', options: () => ({ depth: inches(1 / 2) }) },
+    usualCure('notch-off-sheet', 'Depth 1/2 in', { depth: inches(1 / 2) }),
   ],
   advice: [
     {

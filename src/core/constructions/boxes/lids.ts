@@ -6,7 +6,7 @@ import { drawPiece, LEAST, rect, type Piece } from '../../pattern';
 import { middleOf, segment, setDown } from '../shared/building';
 import type { Brief, Cure } from '../shared/construction';
 import { lengthOption, openLengthOption } from '../shared/options';
-import { onMark } from '../shared/sizing';
+import { onFineMark, onMark, usual } from '../shared/sizing';
 
 /** Depth from a given sheet when neither contents nor maker tell one, mm. Common practice 1 in. */
 const USUAL_DEPTH = inches(1);
@@ -36,7 +36,7 @@ export const depthFor = (
 ): Mm =>
   depth ??
   (brief.blank && brief.thickness === 0 && !brief.contents
-    ? USUAL_DEPTH
+    ? usual(USUAL_DEPTH, brief)
     : mm(Math.max(onMark(Math.max(leastDepth, TOLERANCE.length), brief, 'up'), over(brief))));
 
 /** The first mark over the contents: as deep as they are thick leaves no room. */
@@ -94,13 +94,13 @@ export const SHALLOW_CURES: readonly Cure[] = (['narrow-part', 'glue-strip'] as 
   options: () => ({ depth: undefined, leastDepth: undefined }),
 }));
 
-/** What mends a lid that does not go on: as much more as it lacks, to the next sixteenth. */
+/** What mends a lid that does not go on: as much more as it lacks, to the next fine mark. */
 export const lidCures = (rate = 1): readonly Cure[] =>
   (['lid-width', 'lid-height'] as const).map((check) => ({
     for: check,
     label: 'Make the lid larger',
-    options: (needed) => ({
-      lidAllowance: Math.ceil(needed / rate / inches(1 / 16) - TOLERANCE.length) * inches(1 / 16),
+    options: (needed, _, { graduation }) => ({
+      lidAllowance: onFineMark(needed / rate, graduation),
       ...(rate === 1 ? { lidDirections: 'both' } : {}),
     }),
   }));

@@ -18,7 +18,7 @@ import {
 import { penWall } from '../claims';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { choiceOption, lengthOption, openLengthOption } from '../shared/options';
-import { FREE, insideFor, leftOver, onMark, spineFor, tooLarge } from '../shared/sizing';
+import { FREE, insideFor, leftOver, onMark, spineFor, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   pen: openLengthOption(
@@ -53,8 +53,8 @@ const USUAL_SPINE = inches(1 / 2);
  */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank, thickness } = brief;
-  const l = options.loopWall ?? onMark(penWall(options.pen ?? USUAL_PEN, brief.caliper), brief, 'up');
-  const t = thickness > 0 ? spineFor(brief.deep, brief) : USUAL_SPINE;
+  const l = options.loopWall ?? onMark(penWall(options.pen ?? usual(USUAL_PEN, brief), brief.caliper), brief, 'up');
+  const t = thickness > 0 ? spineFor(brief.deep, brief) : usual(USUAL_SPINE, brief);
   let inside;
   if (blank) {
     const width = leftOver(brief, 'width', blank.width, 2 * l + t, 2);

@@ -1,7 +1,7 @@
 import { TOLERANCE } from '../../geometry';
 import { z } from '../../text/zod';
 import { inches, mm, type Mm } from '../../length';
-import { built, EASE, optionGrip, refuse, RIGHT, roomGrip, UP } from '../shared/building';
+import { built, EASE, optionGrip, refuse, RIGHT, roomGrip, SLANT, UP, usualCure } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import {
   deeperCures,
@@ -16,7 +16,7 @@ import {
   SHALLOW_CURES,
 } from './lids';
 import { choiceOption, lengthOption, yesNoOption } from '../shared/options';
-import { FREE, insideFor, onMark, tooLarge } from '../shared/sizing';
+import { FREE, insideFor, onMark, tooLarge, usual } from '../shared/sizing';
 import { drawTray } from './tray';
 
 const options = z.strictObject({
@@ -50,6 +50,7 @@ function depthOn(brief: Brief<Options>, options: Options): Mm {
 /** A floor and four walls from `(W + 2d) × (L + 2d)`, the corners glued inside as tabs; the lid is the same, a little larger. */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
+  const [less, slant] = [usual(LINER, brief), usual(SLANT, brief)];
   const d = depthOn(brief, options);
   if (blank)
     for (const side of ['width', 'height'] as const)
@@ -58,9 +59,9 @@ function build(brief: Brief<Options>): BuildResult {
   const inside = blank ? { width: mm(blank.width - 2 * d), height: mm(blank.height - 2 * d) } : insideFor(brief, FREE);
   const { width, height } = inside;
   const keepers = width >= height === (options.tabsOn === 'long') ? 'width' : 'height';
-  if (options.liner && Math.min(width, height) <= 2 * LINER)
-    return refuse(tooLarge('liner', 'liner', LINER, Math.min(width, height) / 2));
-  const box = drawTray({ prefix: '', name: 'box', width, height, depth: d, keepers });
+  if (options.liner && Math.min(width, height) <= 2 * less)
+    return refuse(tooLarge('liner', 'liner', less, Math.min(width, height) / 2));
+  const box = drawTray({ prefix: '', name: 'box', width, height, depth: d, keepers, slant });
   const more = options.lidAllowance;
   const lid = options.lid
     ? drawTray({
@@ -70,10 +71,11 @@ function build(brief: Brief<Options>): BuildResult {
         height: mm(height + (options.lidDirections === 'both' ? more : 0)),
         depth: d,
         keepers,
+        slant,
       })
     : null;
-  const liner = options.liner ? [linerPiece(width - LINER, height - LINER)] : [];
-  const lining = options.liner ? [layLiner(box.floor, box.across, width - LINER, height - LINER)] : [];
+  const liner = options.liner ? [linerPiece(width - less, height - less)] : [];
+  const lining = options.liner ? [layLiner(box.floor, box.across, width - less, height - less)] : [];
   return built({
     ...PLAIN,
     front: 'above',
@@ -159,7 +161,7 @@ export const trayBox: Construction<Options> = {
     { for: 'part-too-large', id: 'liner', label: 'Make it fit', options: () => ({ liner: false, depth: undefined }) },
     ...SHALLOW_CURES,
     ...deeperCures('Make it as deep as the contents'),
-    { for: 'sheet-too-small', label: 'Depth 1/2 in', options: () => ({ depth: inches(1 / 2) }) },
+    usualCure('sheet-too-small', 'Depth 1/2 in', { depth: inches(1 / 2) }),
   ],
   advice: [
     {

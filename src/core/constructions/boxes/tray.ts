@@ -2,7 +2,7 @@
 import type { AssemblyRaise } from '../../fold';
 import { mm, type Mm } from '../../length';
 import { drawPiece, rect, ring, type Piece } from '../../pattern';
-import { raiseStep, segment, SLANT } from '../shared/building';
+import { raiseStep, segment } from '../shared/building';
 
 /** What a tray is drawn from, mm; ids start with `prefix`. */
 export interface TraySize {
@@ -13,6 +13,8 @@ export interface TraySize {
   readonly depth: Mm;
   /** Walls that keep the corners as tabs: those along the width (near and far), or along the height. */
   readonly keepers: 'width' | 'height';
+  /** What a tab is slanted by. */
+  readonly slant: Mm;
 }
 
 export interface Tray {
@@ -27,14 +29,14 @@ export interface Tray {
 const EDGES = ['near', 'far', 'left', 'right'] as const;
 
 /** Draws a tray and says how its walls are raised. */
-export function drawTray({ prefix, name, width: W, height: L, depth: d, keepers }: TraySize): Tray {
+export function drawTray({ prefix, name, width: W, height: L, depth: d, keepers, slant }: TraySize): Tray {
   const id = (part: string): string => `${prefix}${part}`;
   const [x1, x2, y1, y2] = [d, d + W, d, d + L];
   const [right, far] = [W + 2 * d, L + 2 * d];
   const along = keepers === 'width';
   // Two tabs share one wall: neither reaches past its middle.
   const g = Math.min(d, (along ? L : W) / 2);
-  const s = Math.min(SLANT, d / 4, g / 2);
+  const s = Math.min(slant, d / 4, g / 2);
   const walls = {
     near: rect(x1, 0, x2, y1),
     far: rect(x1, y2, x2, far),

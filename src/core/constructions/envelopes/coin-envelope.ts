@@ -2,7 +2,9 @@ import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { cornerOption } from '../shared/closing-flap';
 import type { Construction } from '../shared/construction';
+import { usualCure } from '../shared/building';
 import { squareEnvelope } from './diagonal';
+import { usual } from '../shared/sizing';
 import { choiceOption, lengthOption, openLengthOption } from '../shared/options';
 
 const options = z.strictObject({
@@ -49,7 +51,7 @@ export const coinEnvelope: Construction<Options> = {
       corner: brief.options.corner,
       longDepth: (shortSide) => (shortSide + brief.options.lap) / 2,
       longFlaps: 'lap',
-      blunt: brief.options.ends === 'blunt' ? PAST_CROSSING : null,
+      blunt: brief.options.ends === 'blunt' ? usual(PAST_CROSSING, brief) : null,
     }),
   schools: [
     {
@@ -68,7 +70,7 @@ export const coinEnvelope: Construction<Options> = {
   cures: [
     { for: 'setting-off-sheet', label: 'Set it in the middle', options: () => ({ setting: undefined }) },
     { for: 'corner-too-round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
-    { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2) }) },
+    usualCure('flap-overlap', 'Lap 1/2 in', { lap: inches(1 / 2) }),
   ],
   advice: [
     {

@@ -3,6 +3,7 @@ import { inches } from '../../length';
 import { cornerOption } from '../shared/closing-flap';
 import type { Construction } from '../shared/construction';
 import { squareEnvelope, TRIM_CLEARANCE } from './diagonal';
+import { usual } from '../shared/sizing';
 import { choiceOption, lengthOption, openLengthOption } from '../shared/options';
 
 const options = z.strictObject({
@@ -49,7 +50,7 @@ export const diagonalEnvelope: Construction<Options> = {
       ...brief.options,
       longFlaps: 'trim',
       blunt: null,
-      longDepth: brief.options.flaps === 'trimmed' ? (shortSide) => shortSide - TRIM_CLEARANCE : null,
+      longDepth: brief.options.flaps === 'trimmed' ? (shortSide) => shortSide - usual(TRIM_CLEARANCE, brief) : null,
     }),
   // Whole flaps on the long sides stick out past the far fold of what is long and thin: these are trimmed, where it comes to that.
   suited: ({ contents, aim, making }) => {

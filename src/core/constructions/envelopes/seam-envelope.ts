@@ -16,12 +16,13 @@ import {
   SLANT,
   UP,
   partCure,
+  usualCure,
 } from '../shared/building';
 import { cornerOption, idleWithFlap, closingFlap } from '../shared/closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { fingerNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
 import { choiceOption, lengthOption } from '../shared/options';
-import { CLOSED, onMark, OPEN, sizedInside, tooLarge } from '../shared/sizing';
+import { CLOSED, onMark, OPEN, sizedInside, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   seam: choiceOption('Seam', 'Where the side flaps meet on the back.', ['centred', 'even']),
@@ -61,8 +62,8 @@ function build(brief: Brief<Options>): BuildResult {
   }
   const sheet = blank ?? { width: mm(both + W), height: mm(ft + H + bottom) };
   const [x1, x2, y1, y2] = [wide, wide + W, ft, ft + H];
-  const slant = Math.min(making.relief?.inset ?? SLANT, W / 4, bottom);
-  const shoulder = Math.min(SLANT, ft / 2, W / 4);
+  const slant = Math.min(making.relief?.inset ?? usual(SLANT, brief), W / 4, bottom);
+  const shoulder = Math.min(usual(SLANT, brief), ft / 2, W / 4);
   const closing = ring(
     [x1, y1],
     [x1 + shoulder, y1 - shoulder],
@@ -186,7 +187,7 @@ export const seamEnvelope: Construction<Options> = {
     },
   ],
   cures: [
-    { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2), bottomFlap: inches(1 / 2) }) },
+    usualCure('flap-overlap', 'Lap 1/2 in', { lap: inches(1 / 2), bottomFlap: inches(1 / 2) }),
     { for: 'corner-too-round', label: 'Make it fit', options: (limit) => ({ corner: Math.floor(limit) }) },
     partCure('closingFlap'),
     partCure('bottomFlap'),

@@ -20,7 +20,7 @@ import { cornerOption, idleWithFlap, closingFlap } from '../shared/closing-flap'
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { fingerNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
 import { choiceOption, lengthOption } from '../shared/options';
-import { CLOSED, OPEN, sizedInside, tooLarge } from '../shared/sizing';
+import { CLOSED, OPEN, sizedInside, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Side tabs', 'Width of the tabs that are glued.', inches(1 / 4), { over: 0 }),
@@ -38,18 +38,19 @@ type Options = z.output<typeof options>;
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { tab: g, frontDrop, closingFlap: ft, tabsOn } = options;
+  const slanted = usual(SLANT, brief);
   const sized = sizedInside(brief, ft > 0 ? CLOSED : OPEN, { width: [2 * g], height: [ft - frontDrop, 2] });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
   const f = H - frontDrop;
-  if (f <= 2 * SLANT)
+  if (f <= 2 * slanted)
     return refuse(
-      tooLarge('frontDrop', 'drop of the front', frontDrop, blank ? blank.height - ft - 4 * SLANT : H - 2 * SLANT),
+      tooLarge('frontDrop', 'drop of the front', frontDrop, blank ? blank.height - ft - 4 * slanted : H - 2 * slanted),
     );
   if (ft > H + TOLERANCE.length)
     return refuse(tooLarge('closingFlap', 'closing flap', ft, blank ? (blank.height + frontDrop) / 3 : H));
   if (ft > 0 && ft <= frontDrop + TOLERANCE.length)
-    return refuse(tooLarge('frontDrop', 'drop of the front', frontDrop, ft - SLANT));
+    return refuse(tooLarge('frontDrop', 'drop of the front', frontDrop, ft - slanted));
   if (2 * g > W + TOLERANCE.length) return refuse(tooLarge('tab', 'side tab', g, blank ? blank.width / 4 : W / 2));
   // What the marks leave over on a given sheet lengthens the closing flap and widens the tabs.
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(f + H + ft) };
@@ -58,7 +59,7 @@ function build(brief: Brief<Options>): BuildResult {
   const right = sheet.width;
   const tabs: [string, number, number] = tabsOn === 'front' ? ['front', 0, y1] : ['back', y1, y2];
   const [, t0, t1] = tabs;
-  const s = Math.min(SLANT, g, (t1 - t0) / 4);
+  const s = Math.min(slanted, g, (t1 - t0) / 4);
   // The flap keeps its full width: narrower, it would leave the drop of the front open at its ends.
   const closing = rect(x1, y2, x2, y2 + deep);
   const flap = closingFlap('back', deep, closing, segment(x1, y2, x2, y2), options.corner);
@@ -141,11 +142,11 @@ function build(brief: Brief<Options>): BuildResult {
         'frontDrop',
         'how far the front stops below the back',
         frontDrop,
-        [0, Math.max(0, (ft > 0 ? ft : H / 2) - SLANT)],
+        [0, Math.max(0, (ft > 0 ? ft : H / 2) - slanted)],
         blank ? -2 : -1,
       ),
       ...(ft > 0 && !blank
-        ? [optionGrip('s-closing', UP, 'closingFlap', 'depth of the closing flap', ft, [frontDrop + SLANT, H], -1)]
+        ? [optionGrip('s-closing', UP, 'closingFlap', 'depth of the closing flap', ft, [frontDrop + slanted, H], -1)]
         : []),
     ],
     features: ft > 0 ? [] : fingerNotch('envelope', options),

@@ -5,7 +5,7 @@ import { drawPiece, rect, ring, type Drawing, type Panel, type Piece } from '../
 import { built, EASE, optionGrip, raiseStep, refuse, segment, setDown, UP, partCure } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../shared/construction';
 import { lengthOption, openLengthOption, yesNoOption } from '../shared/options';
-import { onMark, tooLarge } from '../shared/sizing';
+import { onMark, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   turnIn: lengthOption('Turn-in', 'What of the wrap lies on the board’s back.', inches(1 / 2), { over: 0 }),
@@ -194,8 +194,9 @@ function build(brief: Brief<Options>): BuildResult {
     board: { x1, x2, y1, y2 },
     strip: t,
   } = drawWrap(wrapping, brief, { name: 'wrap', front: { id: 'front', name: 'front' }, ...(blank && { blank }) });
-  const [lw, lh] = [onMark(W - 2 * LINING, brief, 'down'), onMark(H - 2 * LINING, brief, 'down')];
-  const lined = options.lining && Math.min(lw, lh) > 2 * LINING;
+  const inset = usual(LINING, brief);
+  const [lw, lh] = [onMark(W - 2 * inset, brief, 'down'), onMark(H - 2 * inset, brief, 'down')];
+  const lined = options.lining && Math.min(lw, lh) > 2 * inset;
   const lining = drawPiece({
     name: 'lining',
     blank: { width: lw, height: lh },

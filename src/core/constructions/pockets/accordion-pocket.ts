@@ -14,10 +14,11 @@ import {
   roomGrip,
   segment,
   partCure,
+  usualCure,
 } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { choiceOption, countOption, lengthOption, openLengthOption } from '../shared/options';
-import { insideFor, leftOver, OPEN, spineOver, tooLarge } from '../shared/sizing';
+import { insideFor, leftOver, onFineMark, OPEN, spineOver, tooLarge, usual } from '../shared/sizing';
 
 const MOST_PLEATS = 8;
 
@@ -43,9 +44,6 @@ type Options = z.output<typeof options>;
 const FEW_PLEATS = 6;
 /** Common practice 1/2 in. */
 const USUAL_SPINE = inches(1 / 2);
-/** A length on a sixteenth of an inch, the next up. */
-const sixteenths = (length: number, round = Math.ceil): number =>
-  round(length / inches(1 / 16) - TOLERANCE.length) * inches(1 / 16);
 /** The V at the middle fold opens this far each way at the sheet's edge, mm. Common practice 1/8 in. */
 const V = inches(1 / 8);
 /** The lid is narrower than the inside by this, mm. Common practice 1/8 in. */
@@ -60,7 +58,9 @@ const STRIP = inches(1 / 4);
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank, making } = brief;
   const { pleats: k, pleat: q, lid, backPocket } = options;
-  const spine = options.spine ?? spineOver(USUAL_SPINE, 2, brief);
+  const [narrower, strip, v] = [usual(NARROWER, brief), usual(STRIP, brief), usual(V, brief)];
+  const usualSpine = usual(USUAL_SPINE, brief);
+  const spine = options.spine ?? spineOver(usualSpine, 2, brief);
   const gusset = 2 * (k - 1) * q;
   let S: number;
   // What the width comes to at least, whatever the pleats: rounding to marks may give more with these and less with others.
@@ -79,16 +79,16 @@ function build(brief: Brief<Options>): BuildResult {
     const inside = insideFor(brief, OPEN, gusset);
     least = inside.width;
     // A spine that is broader for thick contents asks for that much more to lie over.
-    const over = lid + USUAL_SPINE <= inside.height ? lid + spine : 0;
+    const over = lid + usualSpine <= inside.height ? lid + spine : 0;
     const needed = Math.max(inside.width + 2 * k * q, 2 * inside.height, 2 * over);
     // Half the square must stand on a mark too.
     const step = 2 * stepOf(making.graduation);
     S = step === 0 ? needed : Math.ceil(needed / step - TOLERANCE.length) * step;
   }
   const [W, H] = [S - 2 * k * q, S / 2];
-  if (W < 4 * q - TOLERANCE.length || W < 3 * STRIP)
+  if (W < 4 * q - TOLERANCE.length || W < 3 * strip)
     return refuse(
-      tooLarge('pleat', 'pleat', q, blank ? (S - 3 * STRIP) / (2 * k + 4) : W < 3 * STRIP ? 0 : Math.min(W, least) / 4),
+      tooLarge('pleat', 'pleat', q, blank ? (S - 3 * strip) / (2 * k + 4) : W < 3 * strip ? 0 : Math.min(W, least) / 4),
     );
   if (lid + spine > H + TOLERANCE.length) return refuse(tooLarge('lid', 'lid', lid, H - spine));
   const [x1, x2] = [k * q, S - k * q];
@@ -97,7 +97,7 @@ function build(brief: Brief<Options>): BuildResult {
     { id: 'front', name: 'front', polygon: rect(x1, 0, x2, H) },
   ];
   const folds: FoldLine[] = [];
-  const slope = V / (k * q);
+  const slope = v / (k * q);
   for (let i = 1; i <= k; i++)
     for (const side of ['left', 'right'] as const)
       for (const half of ['back', 'front'] as const) {
@@ -118,7 +118,7 @@ function build(brief: Brief<Options>): BuildResult {
       }
   folds.push({ id: 's-middle', between: ['back', 'front'] });
   const body = drawPiece({ name: 'pocket', blank: { width: mm(S), height: mm(S) }, panels, folds });
-  const wl = W - NARROWER;
+  const wl = W - narrower;
   const [l1, l2, l3] = [lid, lid + spine, lid + spine + H];
   const lidPiece = drawPiece({
     name: 'lid',
@@ -133,13 +133,13 @@ function build(brief: Brief<Options>): BuildResult {
       { id: 's-lid', between: ['spine', 'lid'], angle: 90 },
     ],
   });
-  const strips = [rect(0, l2, STRIP, l3), rect(wl - STRIP, l2, wl, l3)];
+  const strips = [rect(0, l2, strip, l3), rect(wl - strip, l2, wl, l3)];
   const glueWithin =
     backPocket === 'none'
       ? [rect(0, l2, wl, l3)]
       : backPocket === 'full'
         ? strips
-        : [...strips, rect(0, (l2 + l3) / 2, wl, (l2 + l3) / 2 + STRIP)];
+        : [...strips, rect(0, (l2 + l3) / 2, wl, (l2 + l3) / 2 + strip)];
   const sides = ['left', 'right'] as const;
   const pleatFolds = sides.flatMap((side) =>
     Array.from({ length: k }, (_, i) =>
@@ -161,7 +161,7 @@ function build(brief: Brief<Options>): BuildResult {
         panel: 'tail',
         onto: 'back',
         line: segment(0, l3, wl, l3),
-        on: segment(x2 - NARROWER / 2, H, x1 + NARROWER / 2, H),
+        on: segment(x2 - narrower / 2, H, x1 + narrower / 2, H),
         over: false,
         level: { above: 'back' },
         gluedTo: ['back'],
@@ -274,19 +274,25 @@ export const accordionPocket: Construction<Options> = {
     {
       for: 'gusset',
       label: 'Broader pleats',
-      options: (thick, { pleats }) => ({ pleat: sixteenths(thick / (2 * ((pleats as number) - 1))) }),
+      options: (thick, { pleats }, { graduation }) => ({
+        pleat: onFineMark(thick / (2 * ((pleats as number) - 1)), graduation),
+      }),
     },
     { for: 'spine', label: 'A spine as broad as it takes', options: () => ({ spine: undefined }) },
-    { for: 'spine', label: 'A broader spine', options: (needed) => ({ spine: sixteenths(needed + 1) }) },
+    {
+      for: 'spine',
+      label: 'A broader spine',
+      options: (needed, _, { graduation }) => ({ spine: onFineMark(needed + 1, graduation) }),
+    },
     {
       for: 'loose',
       id: 'width',
       label: 'Broader pleats, a narrower pocket',
-      options: (over, { pleats, pleat }) => ({
-        pleat: sixteenths((pleat as number) + over / (2 * (pleats as number)), Math.floor),
+      options: (over, { pleats, pleat }, { graduation }) => ({
+        pleat: onFineMark((pleat as number) + over / (2 * (pleats as number)), graduation, 'down'),
       }),
     },
-    { for: 'flap-overlap', label: 'Pleats of 3/8 in', options: () => ({ pleat: inches(3 / 8) }) },
+    usualCure('flap-overlap', 'Pleats of 3/8 in', { pleat: inches(3 / 8) }),
   ],
   advice: [
     { mistake: 'Pleats folded all one way.', instead: 'They go in, out, in, out, the innermost first and inward.' },

@@ -2,7 +2,19 @@ import { TOLERANCE } from '../../geometry';
 import { z } from '../../text/zod';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import { built, EASE, fold, LEFT, place, refuse, RIGHT, roomGrip, segment, partCure } from '../shared/building';
+import {
+  built,
+  EASE,
+  fold,
+  LEFT,
+  place,
+  refuse,
+  RIGHT,
+  roomGrip,
+  segment,
+  partCure,
+  usualCure,
+} from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { lengthOption, openLengthOption } from '../shared/options';
 import { sideFor, drawWrap } from './round-packet';
@@ -206,7 +218,7 @@ export const bellyBand: Construction<Options> = {
   schools: [],
   cures: [
     { for: 'strip-too-short', label: 'Use a longer strip', options: (limit) => ({ sheetLength: limit }) },
-    { for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2) }) },
+    usualCure('flap-overlap', 'Lap 1/2 in', { lap: inches(1 / 2) }),
     partCure('lap'),
   ],
   advice: [

@@ -2,11 +2,23 @@ import { TOLERANCE } from '../../geometry';
 import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect, ring } from '../../pattern';
-import { built, DOWN, EASE, fold, optionGrip, refuse, RIGHT, roomGrip, segment, partCure } from '../shared/building';
+import {
+  built,
+  DOWN,
+  EASE,
+  fold,
+  optionGrip,
+  refuse,
+  RIGHT,
+  roomGrip,
+  segment,
+  partCure,
+  usualCure,
+} from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions, suitedNotch } from '../shared/finger-notch';
 import { choiceOption, lengthOption } from '../shared/options';
-import { OPEN, sizedInside, tooLarge } from '../shared/sizing';
+import { OPEN, sizedInside, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the side tab and of the bottom tab.', inches(1 / 2), { over: 0 }),
@@ -28,6 +40,7 @@ const DRY = inches(1);
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { tab: g, bottomTab } = options;
+  const dry = usual(DRY, brief);
   const sized = sizedInside(brief, OPEN, { width: [g, 2], height: [g] });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
@@ -60,7 +73,7 @@ function build(brief: Brief<Options>): BuildResult {
     ],
   });
   const sideTab = fold('fold-side-tab', 'Fold the side tab in', ['s-side-tab']);
-  const tucked = bottomTab === 'tucked' && H > DRY + 2 * low;
+  const tucked = bottomTab === 'tucked' && H > dry + 2 * low;
   return built({
     ...PLAIN,
     pieces: [piece],
@@ -69,7 +82,7 @@ function build(brief: Brief<Options>): BuildResult {
           sideTab,
           fold('fold-front', 'Lay the front over the side tab, its lower inch left dry', ['s-front'], {
             gluedTo: ['side-tab'],
-            glueWithin: [rect(x2, low + DRY, real.width, real.height)],
+            glueWithin: [rect(x2, low + dry, real.width, real.height)],
           }),
           fold('tuck-bottom', 'Tuck the bottom tab in under the front', ['s-bottom-tab'], {
             under: 'front',
@@ -137,11 +150,7 @@ export const cardHolder: Construction<Options> = {
       why: 'Glue the side first, leave the lower inch dry, then tuck: the side can be squared before the bottom closes.',
     },
   ],
-  cures: [
-    partCure('tab'),
-    ...NOTCH_CURES,
-    { for: 'flap-overlap', label: 'Tabs 1/2 in', options: () => ({ tab: inches(1 / 2) }) },
-  ],
+  cures: [partCure('tab'), ...NOTCH_CURES, usualCure('flap-overlap', 'Tabs 1/2 in', { tab: inches(1 / 2) })],
   advice: [
     {
       mistake: 'A bottom tab under both panels.',

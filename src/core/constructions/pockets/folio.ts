@@ -6,7 +6,7 @@ import { drawPiece, rect, ring, type Piece } from '../../pattern';
 import { built, fold, place, raiseStep, refuse, segment, partCure } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from '../shared/construction';
 import { openLengthOption, yesNoOption } from '../shared/options';
-import { leftOver, onMark, roomy, spineFor, tooLarge } from '../shared/sizing';
+import { leftOver, onMark, roomy, spineFor, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   panelEase: openLengthOption(
@@ -57,9 +57,12 @@ const STRAP = { tab: inches(1 / 2), out: inches(3 / 2), breadth: inches(1 / 2), 
  */
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank, contents, aim, least, making, thickness } = brief;
+  const [narrower, tabs, broad] = [usual(NARROWER, brief), usual(TAB, brief), usual(BAND, brief)];
+  const [tab, breadth] = [usual(STRAP.tab, brief), usual(STRAP.breadth, brief)];
   const layers = options.wings ? LAYERS : LAYERS - 2 * POCKET;
   const spine =
-    options.spine ?? (thickness > 0 ? spineFor(mm(thickness + layers * brief.caliper), brief) : USUAL_SPINE);
+    options.spine ??
+    (thickness > 0 ? spineFor(mm(thickness + layers * brief.caliper), brief) : usual(USUAL_SPINE, brief));
   let [p, H]: [number, number] = [0, 0];
   if (blank) {
     const width = leftOver(brief, 'width', blank.width, spine, 2);
@@ -73,12 +76,12 @@ function build(brief: Brief<Options>): BuildResult {
     p = sized('width', options.panelEase);
     H = sized('height', options.heightEase);
   }
-  const inner = p - NARROWER;
-  if (inner < 2 * TAB) return refuse(tooLarge(null, 'band’s tab', TAB, inner / 2));
-  if (H < 2 * BAND) return refuse(tooLarge(null, 'band', BAND, H / 2));
+  const inner = p - narrower;
+  if (inner < 2 * tabs) return refuse(tooLarge(null, 'band’s tab', tabs, inner / 2));
+  if (H < 2 * broad) return refuse(tooLarge(null, 'band', broad, H / 2));
   // Pockets stay under the strap, which lies at the middle of the wing.
-  const room = H / 2 - STRAP.breadth / 2 - 1;
-  const q = options.pocketHeight ?? Math.min(USUAL_POCKET, onMark(room, brief, 'down'));
+  const room = H / 2 - breadth / 2 - 1;
+  const q = options.pocketHeight ?? Math.min(usual(USUAL_POCKET, brief), onMark(room, brief, 'down'));
   if (options.wings && q > room + TOLERANCE.length) return refuse(tooLarge('pocketHeight', 'pocket', q, room));
   const half = (side: 'left' | 'right', wing: string, middle: string, back: string): Piece => {
     const left = side === 'left';
@@ -102,23 +105,22 @@ function build(brief: Brief<Options>): BuildResult {
   };
   const left = half('left', 'wing-1', 'middle-1', 'spine-1');
   const right = half('right', 'wing-2', 'middle-2', 'spine-2');
-  const patches = options.wings ? [patch(1, inner, q), patch(2, inner, q)] : [];
+  const patches = options.wings ? ([1, 2] as const).map((n) => patch(n, inner, q, tabs, narrower)) : [];
   const band = drawPiece({
     name: 'band',
-    blank: { width: mm(inner + 2 * TAB), height: BAND },
+    blank: { width: mm(inner + 2 * tabs), height: broad },
     panels: [
-      { id: 'band', name: 'band', polygon: rect(TAB, 0, TAB + inner, BAND) },
-      { id: 'band-end-1', name: 'left end of the band', polygon: rect(0, 0, TAB, BAND) },
-      { id: 'band-end-2', name: 'right end of the band', polygon: rect(TAB + inner, 0, inner + 2 * TAB, BAND) },
+      { id: 'band', name: 'band', polygon: rect(tabs, 0, tabs + inner, broad) },
+      { id: 'band-end-1', name: 'left end of the band', polygon: rect(0, 0, tabs, broad) },
+      { id: 'band-end-2', name: 'right end of the band', polygon: rect(tabs + inner, 0, inner + 2 * tabs, broad) },
     ],
     folds: [
       { id: 's-band-1', between: ['band', 'band-end-1'] },
       { id: 's-band-2', between: ['band', 'band-end-2'] },
     ],
   });
-  const { tab, breadth } = STRAP;
   // It goes round the spine, and so far on that it holds.
-  const out = Math.max(STRAP.out, onMark(spine + STRAP.holds, brief, 'up'));
+  const out = Math.max(usual(STRAP.out, brief), onMark(spine + usual(STRAP.holds, brief), brief, 'up'));
   const strap = drawPiece({
     name: 'strap',
     blank: { width: mm(tab + 2 * out), height: breadth },
@@ -133,7 +135,7 @@ function build(brief: Brief<Options>): BuildResult {
     ],
   });
   const margin = (p - inner) / 2;
-  const bandY = (H - BAND) / 2;
+  const bandY = (H - broad) / 2;
   const assembly: AssemblyStep[] = [
     place('join-halves', 'Lay the right half’s panel on the left half’s: together they are the middle', {
       panel: 'middle-2',
@@ -149,12 +151,12 @@ function build(brief: Brief<Options>): BuildResult {
     place('lay-band', 'Lay the band across the middle, its ends down', {
       panel: 'band',
       onto: 'middle-2',
-      line: segment(TAB, 0, TAB + inner, 0),
+      line: segment(tabs, 0, tabs + inner, 0),
       on: segment(margin + inner, bandY, margin, bandY),
       over: true,
       level: 'top',
       gluedTo: ['middle-2'],
-      glueWithin: [rect(0, 0, TAB, BAND), rect(TAB + inner, 0, inner + 2 * TAB, BAND)],
+      glueWithin: [rect(0, 0, tabs, broad), rect(tabs + inner, 0, inner + 2 * tabs, broad)],
     }),
     ...patches.flatMap((made, i) => made.steps(i === 0 ? 'wing-1' : 'wing-2', (i === 0 ? 0 : p + spine) + margin)),
     fold('fold-strap', 'Fold the strap’s tail over and glue it down: the strap is double', ['s-strap-tail'], {
@@ -214,8 +216,7 @@ function build(brief: Brief<Options>): BuildResult {
 }
 
 /** A pocket for a wing: a panel with tabs folded under on three sides. */
-function patch(n: 1 | 2, W: number, H: number) {
-  const g = TAB;
+function patch(n: 1 | 2, W: number, H: number, g: number, narrower: number) {
   const m = Math.min(g, H / 2, W / 4);
   const [x1, x2, low, top] = [g, g + W, g, g + H];
   const panel = `pocket-${n}`;
@@ -249,7 +250,7 @@ function patch(n: 1 | 2, W: number, H: number) {
       panel,
       onto: wing,
       line: segment(x1, low, x2, low),
-      on: segment(x + W, NARROWER / 2, x, NARROWER / 2),
+      on: segment(x + W, narrower / 2, x, narrower / 2),
       over: true,
       level: 'top',
       gluedTo: [wing],

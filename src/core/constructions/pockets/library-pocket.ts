@@ -20,7 +20,7 @@ import { roundedFlap } from '../shared/closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
 import { choiceOption, lengthOption, openLengthOption } from '../shared/options';
-import { insideFor, leftOver, onMark, OPEN, tooLarge } from '../shared/sizing';
+import { insideFor, leftOver, onMark, OPEN, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Side tabs', 'Width of the tabs beside the pocket.', inches(1 / 4), { over: 0 }),
@@ -72,7 +72,7 @@ function build(brief: Brief<Options>): BuildResult {
   if (2 * g > W + TOLERANCE.length) return refuse(tooLarge('tab', 'side tab', g, blank ? blank.width / 4 : W / 2));
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(P + B) };
   const [x1, x2, top, right] = [g, g + W, sheet.height, sheet.width];
-  const s = Math.min(SLANT, g, P / 4);
+  const s = Math.min(usual(SLANT, brief), g, P / 4);
   const rounded = roundedFlap(
     rect(x1, P, x2, top),
     segment(x1, P, x2, P),

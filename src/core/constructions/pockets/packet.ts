@@ -20,7 +20,7 @@ import {
 import { cornerOption, closingFlap } from '../shared/closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { choiceOption, lengthOption, yesNoOption } from '../shared/options';
-import { CLOSED, sizedInside, tooLarge } from '../shared/sizing';
+import { CLOSED, sizedInside, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Folded in at the sides and the bottom of the front.', inches(1 / 2), { over: 0 }),
@@ -43,6 +43,8 @@ const LINED = inches(1 / 2);
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { tab: g, hem, closingFlap: ft, lining, join } = options;
+  const [narrower, rise] = [usual(NARROWER, brief), usual(RISE, brief)];
+  const [reach, slanted] = [usual(LINED, brief), usual(SLANT, brief)];
   const sized = sizedInside(brief, CLOSED, { width: [2 * g], height: [g + hem] });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: W, height: H } = sized.inside;
@@ -53,13 +55,13 @@ function build(brief: Brief<Options>): BuildResult {
   if (2 * hem > H + TOLERANCE.length)
     return refuse(tooLarge('hem', 'hem', hem, blank ? (blank.height - g) / 3 : H / 2));
   if (ft > H + TOLERANCE.length) return refuse(tooLarge('closingFlap', 'closing flap', ft, H));
-  const narrowest = mm(2 * NARROWER + 2 * LINED);
+  const narrowest = mm(2 * narrower + 2 * reach);
   if (W <= narrowest) return refuse({ code: 'part-too-small', value: W, limit: narrowest, about: { part: 'back' } });
   const sheet = blank ?? { width: mm(W + 2 * g), height: mm(g + H + hem) };
   const low = sheet.height - hem - H;
   const [x1, x2, y2, right] = [g, g + W, low + H, sheet.width];
-  const m = Math.min(g, low, SLANT);
-  const h = Math.min(SLANT, hem);
+  const m = Math.min(g, low, slanted);
+  const h = Math.min(slanted, hem);
   const front = drawPiece({
     name: 'front',
     blank: sheet,
@@ -77,8 +79,8 @@ function build(brief: Brief<Options>): BuildResult {
       { id: 's-tab-3', between: ['front', 'tab-3'] },
     ],
   });
-  const [wb, hb] = [W - NARROWER, H + RISE];
-  const shoulder = Math.min(SLANT, ft / 2);
+  const [wb, hb] = [W - narrower, H + rise];
+  const shoulder = Math.min(slanted, ft / 2);
   const closing = ring(
     [0, hb],
     [wb, hb],
@@ -96,8 +98,8 @@ function build(brief: Brief<Options>): BuildResult {
     folds: flap.folds,
     trims: flap.trims,
   });
-  const lined = Math.min(LINED, ft / 2);
-  const wl = wb - NARROWER - 2 * shoulder;
+  const lined = Math.min(reach, ft / 2);
+  const wl = wb - narrower - 2 * shoulder;
   const strip: Piece[] = lining
     ? [
         drawPiece({

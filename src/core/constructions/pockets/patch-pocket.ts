@@ -20,7 +20,7 @@ import {
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
 import { choiceOption, lengthOption } from '../shared/options';
-import { OPEN, sizedInside, tooLarge } from '../shared/sizing';
+import { onFineMark, OPEN, sizedInside, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the tabs on three sides.', inches(1 / 4), { over: 0 }),
@@ -147,7 +147,11 @@ export const patchPocket: Construction<Options> = {
   ],
   cures: [
     partCure('tab'),
-    { for: 'gusset', label: 'Wider tabs', options: (limit) => ({ tab: 2 * limit + inches(1 / 8) }) },
+    {
+      for: 'gusset',
+      label: 'Wider tabs',
+      options: (limit, _, { graduation }) => ({ tab: onFineMark(2 * limit + inches(1 / 8), graduation) }),
+    },
     ...NOTCH_CURES,
   ],
   advice: [

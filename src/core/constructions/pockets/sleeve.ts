@@ -1,7 +1,7 @@
 import { z } from '../../text/zod';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import { built, EASE, fold, LEFT, refuse, RIGHT, roomGrip, segment, UP } from '../shared/building';
+import { built, EASE, fold, LEFT, refuse, RIGHT, roomGrip, segment, UP, usualCure } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
 import { choiceOption, lengthOption } from '../shared/options';
@@ -179,7 +179,7 @@ export const sleeve: Construction<Options> = {
     },
     { option: 'fold', value: 'tube', title: 'Tube', why: 'Glued along the back: holds by itself, open at both ends.' },
   ],
-  cures: [{ for: 'flap-overlap', label: 'Lap 1/2 in', options: () => ({ lap: inches(1 / 2) }) }, ...NOTCH_CURES],
+  cures: [usualCure('flap-overlap', 'Lap 1/2 in', { lap: inches(1 / 2) }), ...NOTCH_CURES],
   advice: [
     {
       mistake: 'Measuring the packet and not what wraps it.',

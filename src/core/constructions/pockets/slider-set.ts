@@ -18,7 +18,7 @@ import {
 } from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { lengthOption, openLengthOption } from '../shared/options';
-import { onMark, OPEN, sizedInside, spineOver, tooLarge } from '../shared/sizing';
+import { onMark, OPEN, sizedInside, spineOver, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   door: lengthOption('Doors', 'How far each door comes over the front.', inches(2), { over: 0 }),
@@ -55,19 +55,21 @@ const SHORT = inches(3 / 4);
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { door, clasp, foot } = options;
-  const spine = options.spine ?? spineOver(USUAL_SPINE, LAYERS, brief);
-  const sized = sizedInside(brief, OPEN, { width: [CLEAR.ends], height: [clasp + spine + foot + CLEAR.back] });
+  const [short, slide, tab] = [usual(SHORT, brief), usual(SLIDE, brief), usual(TAB, brief)];
+  const clear = { back: usual(CLEAR.back, brief), ends: usual(CLEAR.ends, brief) };
+  const spine = options.spine ?? spineOver(usual(USUAL_SPINE, brief), LAYERS, brief);
+  const sized = sizedInside(brief, OPEN, { width: [clear.ends], height: [clasp + spine + foot + clear.back] });
   if (!sized.ok) return refuse(sized.refusal);
   const { width: L, height: c } = sized.inside;
-  const H = c + CLEAR.back;
-  const tongue = L - SHORT;
-  const b = c - SLIDE;
-  if (b < TAB) return refuse(tooLarge(null, 'clearance of the slider', SLIDE, c - TAB));
-  if (tongue < 2 * TAB)
+  const H = c + clear.back;
+  const tongue = L - short;
+  const b = c - slide;
+  if (b < tab) return refuse(tooLarge(null, 'clearance of the slider', slide, c - tab));
+  if (tongue < 2 * tab)
     return refuse({
       code: 'sheet-too-small',
-      value: mm(L + CLEAR.ends),
-      limit: mm(SHORT + 2 * TAB + CLEAR.ends),
+      value: mm(L + clear.ends),
+      limit: mm(short + 2 * tab + clear.ends),
       about: { side: 'width' },
     });
   if (foot > H + TOLERANCE.length)
@@ -75,7 +77,7 @@ function build(brief: Brief<Options>): BuildResult {
   if (spine + clasp > H + TOLERANCE.length)
     return refuse(tooLarge('clasp', 'clasp', clasp, blank ? (blank.height - foot) / 2 - spine : H - spine));
   if (door > L + TOLERANCE.length) return refuse(tooLarge('door', 'door', door, L));
-  const width = L + CLEAR.ends;
+  const width = L + clear.ends;
   const sheet = blank ?? { width: mm(width), height: mm(clasp + spine + H + foot) };
   const [y1, y2, y3] = [clasp, clasp + spine, sheet.height - foot];
   const lip = Math.min(foot, c);
@@ -118,10 +120,10 @@ function build(brief: Brief<Options>): BuildResult {
   });
   const fixed = drawPiece({
     name: 'fixed door',
-    blank: { width: mm(TAB + door), height: mm(b) },
+    blank: { width: mm(tab + door), height: mm(b) },
     panels: [
-      { id: 'fixed-tab', name: 'tab of the fixed door', polygon: rect(0, 0, TAB, b) },
-      { id: 'fixed-door', name: 'fixed door', polygon: rect(TAB, 0, TAB + door, b) },
+      { id: 'fixed-tab', name: 'tab of the fixed door', polygon: rect(0, 0, tab, b) },
+      { id: 'fixed-door', name: 'fixed door', polygon: rect(tab, 0, tab + door, b) },
     ],
     folds: [{ id: 's-fixed', between: ['fixed-tab', 'fixed-door'] }],
   });
@@ -146,12 +148,12 @@ function build(brief: Brief<Options>): BuildResult {
       place('lay-fixed', 'Slide the fixed door’s tab into the channel’s left end', {
         panel: 'fixed-tab',
         onto: 'channel-under',
-        line: segment(TAB, 0, TAB, b),
+        line: segment(tab, 0, tab, b),
         on: segment(c / 2 - b / 2, 0, c / 2 + b / 2, 0),
         over: false,
         level: { below: 'channel-over' },
         gluedTo: ['channel-under', 'channel-over'],
-        glueWithin: [rect(0, 0, TAB, b)],
+        glueWithin: [rect(0, 0, tab, b)],
       }),
       place('lay-slider', 'Slide the tongue into the channel from the right; leave it dry', {
         panel: 'tongue',

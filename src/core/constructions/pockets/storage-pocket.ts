@@ -2,10 +2,22 @@ import { TOLERANCE } from '../../geometry';
 import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { drawPiece, LEAST, rect, ring, type Piece } from '../../pattern';
-import { built, EASE, fold, optionGrip, place, refuse, roomGrip, segment, UP, partCure } from '../shared/building';
+import {
+  built,
+  EASE,
+  fold,
+  optionGrip,
+  place,
+  refuse,
+  roomGrip,
+  segment,
+  UP,
+  partCure,
+  usualCure,
+} from '../shared/building';
 import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from '../shared/construction';
 import { choiceOption, lengthOption, yesNoOption } from '../shared/options';
-import { CLOSED, insideFor, leftOver, onMark, tooLarge } from '../shared/sizing';
+import { CLOSED, insideFor, leftOver, onMark, tooLarge, usual } from '../shared/sizing';
 
 const options = z.strictObject({
   topFlap: lengthOption('Top flap', 'Folded down over the front.', inches(2), { over: 0 }),
@@ -37,7 +49,8 @@ const holesAlong = (y: number): readonly number[] =>
 function build(brief: Brief<Options>): BuildResult {
   const { options, blank } = brief;
   const { topFlap: T, show, sideFlap: x, sideScore: ss, frontPocket, tie } = options;
-  const laced = tie === 'laced' && x - ss > 2 * HOLE.in;
+  const [clear, inset] = [usual(CLEAR, brief), usual(HOLE.in, brief)];
+  const laced = tie === 'laced' && x - ss > 2 * inset;
   let W: number;
   let B: number;
   if (blank) {
@@ -47,10 +60,10 @@ function build(brief: Brief<Options>): BuildResult {
     B = height.length;
   } else ({ width: W, height: B } = insideFor(brief, CLOSED));
   const F = B - show;
-  const y = F - CLEAR;
+  const y = F - clear;
   // The flap must reach the front, and the side flaps must clear both folds.
-  const mostShow = Math.min(T, blank ? blank.height - T - 4 * CLEAR : B - 2 * CLEAR);
-  if (y <= CLEAR || T <= show) return refuse(tooLarge('show', 'show above the front', show, mostShow));
+  const mostShow = Math.min(T, blank ? blank.height - T - 4 * clear : B - 2 * clear);
+  if (y <= clear || T <= show) return refuse(tooLarge('show', 'show above the front', show, mostShow));
   if (T > B + TOLERANCE.length)
     return refuse(tooLarge('topFlap', 'top flap', T, blank ? (blank.height + show) / 3 : B));
   if (ss >= x - 3) return refuse(tooLarge('sideScore', 'leaf of the side flap', ss, x - 3));
@@ -70,7 +83,7 @@ function build(brief: Brief<Options>): BuildResult {
       { id: 's-top', between: ['back', 'top'] },
     ],
   });
-  const gap = CLEAR / 2;
+  const gap = clear / 2;
   const flap = (side: 'left' | 'right'): Piece => {
     // From the leaf that lies behind the back to the one on the front; the right flap is the left one's mirror image.
     const cuts = [0, ss, x, 2 * x - ss, 2 * x];
@@ -92,8 +105,8 @@ function build(brief: Brief<Options>): BuildResult {
       ],
     });
   };
-  const patchDepth = onMark(Math.min(PATCH.depth, F / 2), brief, 'down');
-  const g = PATCH.tab;
+  const patchDepth = onMark(Math.min(usual(PATCH.depth, brief), F / 2), brief, 'down');
+  const g = usual(PATCH.tab, brief);
   const wp = W - 2 * g;
   const patch: Piece[] = frontPocket
     ? [
@@ -151,7 +164,7 @@ function build(brief: Brief<Options>): BuildResult {
       kind: 'hole',
       id: `hole-${side}-${i + 1}`,
       panels: [`${side}-back-face`, `${side}-front-face`],
-      centre: { x: side === 'left' ? x + HOLE.in : x - HOLE.in, y: onMark(share * y, brief) },
+      centre: { x: side === 'left' ? x + inset : x - inset, y: onMark(share * y, brief) },
       diameter: HOLE.diameter,
     })),
   );
@@ -213,7 +226,7 @@ function build(brief: Brief<Options>): BuildResult {
         'show',
         'how far the front stops below the top fold',
         show,
-        [3, Math.min(T - 2, B - 2 * CLEAR)],
+        [3, Math.min(T - 2, B - 2 * clear)],
         blank ? -2 : -1,
       ),
     ],
@@ -245,7 +258,7 @@ export const storagePocket: Construction<Options> = {
     partCure('topFlap'),
     partCure('sideScore'),
     partCure('sideFlap'),
-    { for: 'flap-overlap', label: 'Leaves of 1/2 in', options: () => ({ sideScore: inches(1 / 2) }) },
+    usualCure('flap-overlap', 'Leaves of 1/2 in', { sideScore: inches(1 / 2) }),
   ],
   advice: [
     {

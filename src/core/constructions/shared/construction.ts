@@ -2,7 +2,7 @@ import type { PanelId, ScoreId, StepId, Blank, Edge, Piece } from '../../pattern
 import type { z } from '../../text/zod';
 import type { AssemblyStep, Cavity } from '../../fold';
 import type { Point } from '../../geometry';
-import type { Graduation, Mm } from '../../length';
+import type { Graduation, Mm, Units } from '../../length';
 import type { Claim, OwnClaims } from '../claims';
 import type { AskedKind, RefusalCode } from './facts';
 
@@ -45,6 +45,8 @@ export interface Brief<Options = unknown> {
   readonly aim: Ease;
   readonly least: Ease;
   readonly making: Making;
+  /** Units in which usual lengths are said. */
+  readonly usual: Units;
   /** Thickness of the paper. */
   readonly caliper: Mm;
   readonly options: Options;
