@@ -2,7 +2,7 @@
 import type { Page } from '@playwright/test';
 import { CONSTRUCTIONS } from '../src/core/constructions';
 import { begunIn, readDesign, type DesignInput } from '../src/core/design';
-import { usualMarks } from '../src/core/length';
+import { usualMarks, type Units } from '../src/core/length';
 import { planFor } from '../src/core/plan';
 import { setOf } from '../src/core/sets';
 import { OFFERED, type Tool } from '../src/core/tools';
@@ -179,7 +179,7 @@ async function seenWhole(page: Page, where: string, height: number): Promise<voi
 }
 
 /** Begins a make and goes through it, looking at every step on every screen. */
-async function follow(page: Page, project: string): Promise<void> {
+async function follow(page: Page, project: string, sizes: readonly Size[] = SIZES): Promise<void> {
   await go(page, `/make?p=${project}`);
   await sheetsLaid(page);
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
@@ -190,7 +190,7 @@ async function follow(page: Page, project: string): Promise<void> {
     await expect(progress).toHaveAttribute('aria-valuenow', String(at));
     // What shows a fold in space loads when it is first needed.
     await page.getByRole('region', { name: 'How it lies' }).locator('svg, canvas').first().waitFor();
-    for (const { name, width, height } of SIZES) {
+    for (const { name, width, height } of sizes) {
       await page.setViewportSize({ width, height });
       // A drawing follows its frame's size a moment later, on a busy machine a longer one.
       await expect(() => seenWhole(page, `${project}, step ${at + 1}, on a ${name}`, height)).toPass({
@@ -215,29 +215,27 @@ test.describe('every step', () => {
     test(`of a ${name} with every tool`, { tag: '@thorough' }, async ({ page }) => {
       test.slow();
       await openShelf(page);
-      const projects = OFFERED.flatMap(({ kind }) => withTool(name, kind));
+      const projects = OFFERED.flatMap(({ kind }, i) => withTool(name, kind, i % 2 === 0 ? 'mm' : 'in'));
       expect(projects.length).toBeGreaterThan(0);
       await putOnShelf(page, projects);
-      for (const { id } of projects) await follow(page, id);
+      for (const { id } of projects) await follow(page, id, [TABLET, PHONE, SMALL_PHONE]);
     });
 });
 
-/** One of a holder in inches and one in millimetres, made with a tool; none where it cannot be made with that. */
-function withTool(construction: string, kind: Tool['kind']): ShelfProject[] {
-  return (['in', 'mm'] as const).flatMap((units) => {
-    const [width, height] = units === 'in' ? ['3 in', '4 in'] : ['75 mm', '100 mm'];
-    const asked: DesignInput = {
-      version: 1,
-      construction,
-      contents: { width, height, thickness: '3 mm' },
-      graduation: usualMarks(units),
-      tool: { kind },
-    };
-    const design = begunIn(asked);
-    const read = readDesign(design);
-    if (!read.ok || !planFor(read.design).made) return [];
-    return [{ id: `followed-${construction}-${kind}-${units}`, name: construction, units, set: setOf(design) }];
-  });
+/** A holder made with a tool, in these units; none where it cannot be made with that. */
+function withTool(construction: string, kind: Tool['kind'], units: Units): ShelfProject[] {
+  const [width, height] = units === 'in' ? ['3 in', '4 in'] : ['75 mm', '100 mm'];
+  const asked: DesignInput = {
+    version: 1,
+    construction,
+    contents: { width, height, thickness: '3 mm' },
+    graduation: usualMarks(units),
+    tool: { kind },
+  };
+  const design = begunIn(asked);
+  const read = readDesign(design);
+  if (!read.ok || !planFor(read.design).made) return [];
+  return [{ id: `followed-${construction}-${kind}-${units}`, name: construction, units, set: setOf(design) }];
 }
 
 test('what is pressed before the first step is there counts', async ({ page }) => {

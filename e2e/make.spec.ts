@@ -190,12 +190,17 @@ test('what came out is measured: what is still to be cut follows, what is cut is
   await page.reload();
   await expect(progress(page)).toHaveAttribute('aria-valuenow', at!);
   const cuts: string[] = [];
+  const follow = page.getByRole('button', { name: 'Let the stash follow' });
+  let followed = false;
   for (let i = 0; i < 6; i++) {
     cuts.push((await words(page).textContent()) ?? '');
     await page.keyboard.press('PageDown');
     await expect(progress(page)).toHaveAttribute('aria-valuenow', String(Number(at) + i + 1));
+    followed ||= await follow.isVisible();
   }
   expect(cuts.join(' ')).toContain('3 7/8');
+  // The sheets that were laid out anew leave the stash as those of the beginning do.
+  expect(followed).toBe(true);
   // The one that was measured as it was planned is a measure too; far off is asked about.
   await page.keyboard.press('m');
   await setLength(page, 'Width', '9 in');

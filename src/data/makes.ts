@@ -68,12 +68,18 @@ export const takenWays = ({ ways = [] }: Pick<MakeRecord, 'ways'>): readonly Tak
 export const laidPapers = ({ laid = [] }: Pick<MakeRecord, 'laid'>): readonly LaidPaper[] =>
   laid.map(({ paper, list, layout, cut }) => ({ paper, list, layout, cut: cut !== '' }));
 
-/** Lets the stash follow what was cut on the way of a make; fails with a sentence where the sheets are not there. */
+/** Sheets as they were laid for a make: when it began, and anew whenever something was measured. */
+export const laidIn = ({ laid = [], ways = [] }: Pick<MakeRecord, 'laid' | 'ways'>): readonly LaidForMake[] => [
+  ...laid,
+  ...ways.flatMap((way) => ('measured' in way ? (way.laid ?? []) : [])),
+];
+
+/** Lets the stash follow what was cut on the way of a make, some of its sheets as laid; fails with a sentence where they are not there. */
 export async function markCutIn(make: MakeRecord, cut: readonly LaidForMake[]): Promise<void> {
-  const followed = new Map<string, string>();
+  const followed = new Map<LaidForMake, string>();
   try {
-    for (const { table, list, layout, papers } of cut)
-      followed.set(table, await markCut(table, make.name, list, layout, new Map(papers)));
+    for (const one of cut)
+      followed.set(one, await markCut(one.table, make.name, one.list, one.layout, new Map(one.papers)));
   } finally {
     // Those that did follow have, whatever became of the others.
     followedBy(make, followed);
@@ -82,14 +88,20 @@ export async function markCutIn(make: MakeRecord, cut: readonly LaidForMake[]): 
 
 /** The stash stays as it is, whatever a make cut. */
 export const leaveStash = (make: MakeRecord, cut: readonly LaidForMake[]): void =>
-  followedBy(make, new Map(cut.map(({ table }) => [table, ''])));
+  followedBy(make, new Map(cut.map((one) => [one, ''])));
 
-const followedBy = (make: MakeRecord, followed: ReadonlyMap<string, string>): void => {
-  const laid = (make.laid ?? []).map((one) => {
-    const by = followed.get(one.table);
-    return by === undefined ? one : { ...one, followed: by };
+const followedBy = (make: MakeRecord, followed: ReadonlyMap<LaidForMake, string>): void => {
+  const told = (laid: readonly LaidForMake[]): readonly LaidForMake[] =>
+    laid.map((one) => {
+      const by = followed.get(one);
+      return by === undefined ? one : { ...one, followed: by };
+    });
+  keepMake(make, {
+    ...(make.laid && { laid: told(make.laid) }),
+    ...(make.ways && {
+      ways: make.ways.map((way) => ('measured' in way && way.laid ? { ...way, laid: told(way.laid) } : way)),
+    }),
   });
-  keepMake(make, { laid });
 };
 
 /** What was measured in some makes, beside what was planned: of each part the last, which may have put an earlier one right. */

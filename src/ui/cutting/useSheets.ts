@@ -4,6 +4,7 @@ import { piecesOf, type CutList, type Layout, type PackProgress } from '@/core/c
 import type { SetPlan } from '@/core/sets';
 import { laidOn, TABLE } from '@/data/cuttings';
 import type { CuttingRecord, LaidForMake, MakeRecord, Project } from '@/data/db';
+import { laidIn } from '@/data/makes';
 import { cameWithApp } from '@/data/examples';
 import { same } from '@/data/patch';
 import type { CuttingWorker } from '@/workers/cutting.worker';
@@ -39,7 +40,7 @@ export function useSheets(
     const taken = new Set(
       makes.records
         .filter(({ endedAt, done, finished, laid = [] }) => endedAt === 0 || finished === true || done > laid.length)
-        .flatMap(({ laid = [] }) => laid.flatMap(({ cut, followed = '' }) => [cut, followed])),
+        .flatMap((make) => laidIn(make).flatMap(({ cut, followed = '' }) => [cut, followed])),
     );
     const tableOf = (id: string): CuttingRecord => laidOn(id, cuttings.records.find((one) => one.id === id) ?? null);
     return takenOf(plan, project).flatMap((takes): readonly Laying[] => {
