@@ -12,9 +12,9 @@ const launch = (...more: string[]) => ({
 /** Drives the built app in Debian's Chromium. `npm test` builds first; alone: `npm run build && npx playwright test`. */
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 120_000,
+  timeout: 300_000,
   // A loaded two-core machine may take its time; what is awaited still has to come.
-  expect: { timeout: 20_000 },
+  expect: { timeout: 45_000 },
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,
