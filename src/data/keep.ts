@@ -253,10 +253,14 @@ export interface Damaged {
 const ownChanges = (table: KeptTable, id: string, upTo: number): readonly JournalEntry[] =>
   changes.filter((entry) => entry.table === table && entry.id === id && entry.seq > upTo);
 
+/** What is changed is the last that was, at once: in a list it moves with the change and not a moment later, from under a finger. */
+const changedAt = (record: object, at: number): object =>
+  'updatedAt' in record ? { ...record, updatedAt: Math.max(at, Number(record.updatedAt)) } : record;
+
 const withChanges = (record: object | null, own: readonly JournalEntry[]): object | null =>
-  own.reduce<object | null>((now, { patch, fresh }) => {
+  own.reduce<object | null>((now, { patch, fresh, at }) => {
     const base = now ?? fresh;
-    return base && patched(base, patch);
+    return base && changedAt(patched(base, patch), at);
   }, record);
 
 /** Records that are followed, as the page sees them now. */
