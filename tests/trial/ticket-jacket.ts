@@ -9,13 +9,13 @@ import {
   EASE,
   fold,
   LEFT,
-  partCure,
   refuse,
   RIGHT,
   roomGrip,
   segment,
   SLANT,
 } from '../../src/core/constructions/shared/building';
+import { partCure } from '../../src/core/constructions/shared/cures';
 import type { ClaimType } from '../../src/core/constructions';
 import {
   PLAIN,

@@ -4,7 +4,8 @@ import { direction, TOLERANCE, type Point, type Segment } from '../../geometry';
 import { inches, mm, stepOf, type Mm } from '../../length';
 import { LEAST, type Hinge, type Piece } from '../../pattern';
 import { reversed, albumSheet } from './album';
-import { built, EASE, fold, middleOf, partCure, place, refuse, segment } from '../shared/building';
+import { built, EASE, fold, middleOf, place, refuse, segment } from '../shared/building';
+import { partCure } from '../shared/cures';
 import { cornerOption } from '../shared/closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../shared/construction';
 import {

@@ -18,7 +18,8 @@ import {
 } from './album';
 import { drawBought, type DrawnEnvelope } from '../envelopes/bought-envelope';
 import { wrapTrouble } from '../layers/cover-board';
-import { built, fold, partCure, place, refuse, segment } from '../shared/building';
+import { built, fold, place, refuse, segment } from '../shared/building';
+import { partCure } from '../shared/cures';
 import { otherHalf } from '../shared/corners';
 import { PLAIN, type Brief, type BuildResult, type Construction, type Refusal } from '../shared/construction';
 import { choiceOption, countOption, lengthOption, openLengthOption, yesNoOption } from '../shared/options';

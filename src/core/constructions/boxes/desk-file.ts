@@ -2,19 +2,8 @@ import { TOLERANCE } from '../../geometry';
 import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect, ring } from '../../pattern';
-import {
-  built,
-  optionGrip,
-  raiseStep,
-  refuse,
-  RIGHT,
-  roomGrip,
-  segment,
-  SLANT,
-  UP,
-  partCure,
-  usualCure,
-} from '../shared/building';
+import { built, optionGrip, raiseStep, refuse, RIGHT, roomGrip, segment, SLANT, UP } from '../shared/building';
+import { partCure, usualCure } from '../shared/cures';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { deeperCures, leastDepthOption, over } from './lids';
 import { lengthOption, openLengthOption } from '../shared/options';

@@ -13,7 +13,8 @@ import {
   isSquare,
   LEAST,
 } from '../../pattern';
-import { built, EASE, fold, raiseStep, refuse, usualCure } from '../shared/building';
+import { built, EASE, fold, raiseStep, refuse } from '../shared/building';
+import { usualCure } from '../shared/cures';
 import {
   PLAIN,
   type Brief,

@@ -4,9 +4,10 @@ import { TOLERANCE, type Segment } from '../../geometry';
 import { inches, mm, roundTo, stepOf, type Mm } from '../../length';
 import { drawPiece, LEAST, rect, type Piece } from '../../pattern';
 import { middleOf, segment, setDown } from '../shared/building';
+import { onFineMark } from '../shared/cures';
 import type { Brief, Cure } from '../shared/construction';
 import { lengthOption, openLengthOption } from '../shared/options';
-import { onFineMark, onMark, usual } from '../shared/sizing';
+import { onMark, usual } from '../shared/sizing';
 
 /** Depth from a given sheet when neither contents nor maker tell one, mm. Common practice 1 in. */
 const USUAL_DEPTH = inches(1);

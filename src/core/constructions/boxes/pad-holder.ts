@@ -2,19 +2,8 @@ import { type ScoreId, drawPiece, rect } from '../../pattern';
 import { TOLERANCE } from '../../geometry';
 import { z } from '../../text/zod';
 import { inches, mm, type Mm } from '../../length';
-import {
-  built,
-  EASE,
-  fold,
-  optionGrip,
-  raiseStep,
-  refuse,
-  RIGHT,
-  roomGrip,
-  segment,
-  UP,
-  partCure,
-} from '../shared/building';
+import { built, EASE, fold, optionGrip, raiseStep, refuse, RIGHT, roomGrip, segment, UP } from '../shared/building';
+import { partCure } from '../shared/cures';
 import { penWall } from '../claims';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { choiceOption, lengthOption, openLengthOption } from '../shared/options';

@@ -1,7 +1,8 @@
 import { TOLERANCE } from '../../geometry';
 import { z } from '../../text/zod';
 import { inches, mm, type Mm } from '../../length';
-import { built, EASE, optionGrip, refuse, RIGHT, roomGrip, SLANT, UP, usualCure } from '../shared/building';
+import { built, EASE, optionGrip, refuse, RIGHT, roomGrip, SLANT, UP } from '../shared/building';
+import { usualCure } from '../shared/cures';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import {
   deeperCures,

@@ -1,8 +1,8 @@
 import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { cornerOption } from '../shared/closing-flap';
+import { usualCure } from '../shared/cures';
 import type { Construction } from '../shared/construction';
-import { usualCure } from '../shared/building';
 import { squareEnvelope } from './diagonal';
 import { usual } from '../shared/sizing';
 import { choiceOption, lengthOption, openLengthOption } from '../shared/options';

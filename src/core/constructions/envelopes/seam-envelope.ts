@@ -15,9 +15,8 @@ import {
   segment,
   SLANT,
   UP,
-  partCure,
-  usualCure,
 } from '../shared/building';
+import { partCure, usualCure } from '../shared/cures';
 import { cornerOption, idleWithFlap, closingFlap } from '../shared/closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { fingerNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';

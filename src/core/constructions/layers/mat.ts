@@ -1,7 +1,8 @@
 import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import { built, EASE, basePiece, place, refuse, segment, partCure } from '../shared/building';
+import { built, EASE, basePiece, place, refuse, segment } from '../shared/building';
+import { partCure } from '../shared/cures';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { lengthOption } from '../shared/options';
 import { onMark, tooLarge } from '../shared/sizing';

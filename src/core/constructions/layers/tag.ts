@@ -1,7 +1,8 @@
 import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import { built, EASE, refuse, partCure } from '../shared/building';
+import { built, EASE, refuse } from '../shared/building';
+import { partCure } from '../shared/cures';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { lengthOption } from '../shared/options';
 import { onMark, tooLarge } from '../shared/sizing';

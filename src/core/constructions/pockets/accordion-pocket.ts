@@ -2,23 +2,11 @@ import { TOLERANCE } from '../../geometry';
 import { z } from '../../text/zod';
 import { inches, mm, stepOf } from '../../length';
 import { drawPiece, rect, ring, type FoldLine, type Panel, isSquare } from '../../pattern';
-import {
-  built,
-  EASE,
-  fold,
-  LEFT,
-  optionGrip,
-  place,
-  refuse,
-  RIGHT,
-  roomGrip,
-  segment,
-  partCure,
-  usualCure,
-} from '../shared/building';
+import { built, EASE, fold, LEFT, optionGrip, place, refuse, RIGHT, roomGrip, segment } from '../shared/building';
+import { onFineMark, partCure, usualCure } from '../shared/cures';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { choiceOption, countOption, lengthOption, openLengthOption } from '../shared/options';
-import { insideFor, leftOver, onFineMark, OPEN, spineOver, tooLarge, usual } from '../shared/sizing';
+import { insideFor, leftOver, OPEN, spineOver, tooLarge, usual } from '../shared/sizing';
 
 const MOST_PLEATS = 8;
 

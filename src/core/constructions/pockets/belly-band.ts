@@ -2,19 +2,8 @@ import { TOLERANCE } from '../../geometry';
 import { z } from '../../text/zod';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import {
-  built,
-  EASE,
-  fold,
-  LEFT,
-  place,
-  refuse,
-  RIGHT,
-  roomGrip,
-  segment,
-  partCure,
-  usualCure,
-} from '../shared/building';
+import { built, EASE, fold, LEFT, place, refuse, RIGHT, roomGrip, segment } from '../shared/building';
+import { partCure, usualCure } from '../shared/cures';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { lengthOption, openLengthOption } from '../shared/options';
 import { sideFor, drawWrap } from './round-packet';

@@ -2,19 +2,8 @@ import { TOLERANCE } from '../../geometry';
 import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect, ring } from '../../pattern';
-import {
-  built,
-  DOWN,
-  EASE,
-  fold,
-  optionGrip,
-  refuse,
-  RIGHT,
-  roomGrip,
-  segment,
-  partCure,
-  usualCure,
-} from '../shared/building';
+import { built, DOWN, EASE, fold, optionGrip, refuse, RIGHT, roomGrip, segment } from '../shared/building';
+import { partCure, usualCure } from '../shared/cures';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions, suitedNotch } from '../shared/finger-notch';
 import { choiceOption, lengthOption } from '../shared/options';

@@ -2,20 +2,8 @@ import { TOLERANCE } from '../../geometry';
 import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect, ring } from '../../pattern';
-import {
-  built,
-  EASE,
-  fold,
-  LEFT,
-  optionGrip,
-  refuse,
-  RIGHT,
-  roomGrip,
-  segment,
-  SLANT,
-  UP,
-  partCure,
-} from '../shared/building';
+import { built, EASE, fold, LEFT, optionGrip, refuse, RIGHT, roomGrip, segment, SLANT, UP } from '../shared/building';
+import { partCure } from '../shared/cures';
 import { roundedFlap } from '../shared/closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';

@@ -15,8 +15,8 @@ import {
   roomGrip,
   segment,
   SLANT,
-  partCure,
 } from '../shared/building';
+import { partCure } from '../shared/cures';
 import { cornerOption, closingFlap } from '../shared/closing-flap';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { choiceOption, lengthOption, yesNoOption } from '../shared/options';

@@ -15,12 +15,12 @@ import {
   RIGHT,
   roomGrip,
   segment,
-  partCure,
 } from '../shared/building';
+import { onFineMark, partCure } from '../shared/cures';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
 import { choiceOption, lengthOption } from '../shared/options';
-import { onFineMark, OPEN, sizedInside, tooLarge } from '../shared/sizing';
+import { OPEN, sizedInside, tooLarge } from '../shared/sizing';
 
 const options = z.strictObject({
   tab: lengthOption('Tabs', 'Width of the tabs on three sides.', inches(1 / 4), { over: 0 }),

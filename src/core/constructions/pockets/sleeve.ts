@@ -1,7 +1,8 @@
 import { z } from '../../text/zod';
 import { inches, mm, type Mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import { built, EASE, fold, LEFT, refuse, RIGHT, roomGrip, segment, UP, usualCure } from '../shared/building';
+import { built, EASE, fold, LEFT, refuse, RIGHT, roomGrip, segment, UP } from '../shared/building';
+import { usualCure } from '../shared/cures';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { fingerNotch, idleNotch, NOTCH_CURES, NOTCH_SCHOOLS, notchOptions } from '../shared/finger-notch';
 import { choiceOption, lengthOption } from '../shared/options';

@@ -2,20 +2,8 @@ import { TOLERANCE } from '../../geometry';
 import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { drawPiece, rect } from '../../pattern';
-import {
-  built,
-  DOWN,
-  EASE,
-  fold,
-  optionGrip,
-  place,
-  refuse,
-  RIGHT,
-  roomGrip,
-  segment,
-  UP,
-  partCure,
-} from '../shared/building';
+import { built, DOWN, EASE, fold, optionGrip, place, refuse, RIGHT, roomGrip, segment, UP } from '../shared/building';
+import { partCure } from '../shared/cures';
 import { PLAIN, type Brief, type BuildResult, type Construction } from '../shared/construction';
 import { lengthOption, openLengthOption } from '../shared/options';
 import { onMark, OPEN, sizedInside, spineOver, tooLarge, usual } from '../shared/sizing';

@@ -2,19 +2,8 @@ import { TOLERANCE } from '../../geometry';
 import { z } from '../../text/zod';
 import { inches, mm } from '../../length';
 import { drawPiece, LEAST, rect, ring, type Piece } from '../../pattern';
-import {
-  built,
-  EASE,
-  fold,
-  optionGrip,
-  place,
-  refuse,
-  roomGrip,
-  segment,
-  UP,
-  partCure,
-  usualCure,
-} from '../shared/building';
+import { built, EASE, fold, optionGrip, place, refuse, roomGrip, segment, UP } from '../shared/building';
+import { partCure, usualCure } from '../shared/cures';
 import { PLAIN, type Brief, type BuildResult, type Built, type Construction } from '../shared/construction';
 import { choiceOption, lengthOption, yesNoOption } from '../shared/options';
 import { CLOSED, insideFor, leftOver, onMark, tooLarge, usual } from '../shared/sizing';

@@ -9,9 +9,8 @@ import {
 } from '../../pattern';
 import type { AssemblyFold, AssemblyPlace, AssemblyRaise, AssemblySet } from '../../fold';
 import { direction, distance, type Point, type Segment } from '../../geometry';
-import { inches, mm, usualOn, type Mm } from '../../length';
-import type { BuildResult, Built, Cure, Ease, Grip, Refusal } from './construction';
-import type { AskedKind } from './facts';
+import { inches, mm } from '../../length';
+import type { BuildResult, Built, Ease, Grip, Refusal } from './construction';
 
 /** Directions on the sheet, for folds that are dragged. */
 export const LEFT: Point<'sheet'> = { x: -1, y: 0 };
@@ -99,22 +98,6 @@ export const optionGrip = (
   along,
   label,
   does: { kind: 'option', option, from: mm(from), rate, least: mm(least), most: mm(most) },
-});
-
-/** What mends a part that is too large: as large as there is room for, to a tenth of a millimetre. */
-export const partCure = (option: string, more: Readonly<Record<string, unknown>> = {}): Cure => ({
-  for: 'part-too-large',
-  id: option,
-  label: 'Make it fit',
-  options: (limit) => ({ [option]: Math.max(0.1, Math.floor((limit - 0.05) * 10) / 10), ...more }),
-});
-
-/** What lengths that are usual mend: laid over the design's as they are said on its marks. */
-export const usualCure = (problem: AskedKind, label: string, lengths: Readonly<Record<string, Mm>>): Cure => ({
-  for: problem,
-  label,
-  options: (_, _now, { graduation }) =>
-    Object.fromEntries(Object.entries(lengths).map(([option, length]) => [option, usualOn(graduation, length)])),
 });
 
 /** What is there already and a holder is fixed to: one panel, as large as told. */

@@ -1,5 +1,5 @@
 import { TOLERANCE } from '../../geometry';
-import { mm, roundTo, stepOf, type Direction, type Graduation, type Mm, usualIn, usualUnits } from '../../length';
+import { mm, roundTo, stepOf, type Direction, type Graduation, type Mm, usualIn } from '../../length';
 import type { Room } from '../../fold';
 import { LEAST } from '../../pattern';
 import type { Brief, Refusal } from './construction';
@@ -49,10 +49,6 @@ export const onMark = (length: number, { making }: Brief, way: Direction = 'near
 
 /** A usual length, found in inches, as it is said where the thing was begun: a whole figure in millimetres as well. */
 export const usual = (length: Mm, brief: Brief): Mm => usualIn(brief.usual, length);
-
-/** A length that mends something, on marks as fine as are worth setting: sixteenths of an inch, or half millimetres. */
-export const onFineMark = (length: number, graduation: Graduation, way: Direction = 'up'): Mm =>
-  roundTo(mm(length), usualUnits(graduation) === 'in' ? '1/16 in' : '0.5 mm', way);
 
 /** A spine as wide as something is thick, on a mark, and never so narrow that the paper between its scores splits. */
 export const spineFor = (thickness: Mm, brief: Brief): Mm =>
