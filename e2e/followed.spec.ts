@@ -87,6 +87,12 @@ const badlyDrawn = (page: Page, drawings: string): Promise<string[]> =>
           box.bottom > frame.bottom + 5
         )
           told.push(`out of the drawing: ${text}`);
+      for (const of of svg.querySelectorAll('text')) {
+        const scale = (of as SVGTextElement).getScreenCTM();
+        const letters = scale ? Number.parseFloat(getComputedStyle(of).fontSize) * Math.hypot(scale.a, scale.b) : 0;
+        if (of.getBoundingClientRect().width > 0 && letters < 5.5)
+          told.push(`too small to read: ${of.textContent} (${letters.toFixed(1)} px)`);
+      }
       // A line's box reaches past its letters on either side, be it turned or not.
       const inked = texts.map(({ text, box }) => {
         const [x, y] = box.width >= box.height || text.length < 2 ? [0, 0.26 * box.height] : [0.26 * box.width, 0];

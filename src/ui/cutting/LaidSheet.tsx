@@ -6,6 +6,7 @@ import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import type { Placement, SheetKind, SheetLayout, TrimmerCut } from '@/core/cutting';
 import { formatLength, mm } from '@/core/length';
 import { layoutScene, marksOf, STYLE, type Face } from '@/core/scene';
+import { useSize } from '../draw/useSize';
 import { FaceDrawn, MarkDrawn, SceneDrawn, sightOf, type OnScreen } from '../draw/SceneDrawn';
 import { useUnits } from '../parts/InUnits';
 import { DrawnWords } from '../parts/Words';
@@ -50,10 +51,16 @@ const LETTERS = 34;
 /** Letters are made smaller down to this share before a name is cut off. */
 const SMALLEST = 0.66;
 
-/** Cuts a name off where its piece ends. */
+/** Letters smaller than this cannot be read, px. */
+const LEGIBLE = 6;
+/** A name that is cut off tells something with so many letters left. */
+const TELLING = 4;
+
+/** Cuts a name off where its piece ends; what would tell nothing is left out. */
 function fitted(name: string, width: number, size: number): string {
-  const most = Math.max(1, Math.floor(width / (size * LETTER)));
-  return name.length <= most ? name : `${name.slice(0, Math.max(1, most - 1))}…`;
+  const most = Math.floor(width / (size * LETTER));
+  if (name.length <= most) return name;
+  return most < TELLING ? '' : `${name.slice(0, most - 1)}…`;
 }
 
 /** One sheet to scale: its pieces by name, what is kept of it, and the cut at hand. Pieces are dragged or stepped. */
@@ -63,7 +70,14 @@ export function LaidSheet(props: LaidSheetProps) {
   const hatch = useId();
   const { width, height } = kind;
   const margin = Math.max(width, height) * 0.03;
-  const size = Math.max(width, height) / letters;
+  const frame = useRef<SVGSVGElement>(null);
+  const shown = useSize(frame);
+  const legible =
+    shown && shown.width > 0
+      ? LEGIBLE * Math.max((width + 2 * margin) / shown.width, (height + 2 * margin) / shown.height)
+      : 0;
+  // Where the sheet is drawn small there are fewer letters, not smaller ones.
+  const size = Math.max(Math.max(width, height) / letters, legible / SMALLEST);
   const up = (y: number, h = 0): number => height - y - h;
   const say = (value: number): string => formatLength(mm(value), units, graduation);
   const scene = layoutScene(kind, sheet);
@@ -72,6 +86,7 @@ export function LaidSheet(props: LaidSheetProps) {
   const offcuts = marksOf(scene, 'area');
   return (
     <svg
+      ref={frame}
       className={styles.sheet}
       viewBox={`${-margin} ${-margin} ${width + 2 * margin} ${height + 2 * margin}`}
       role="group"
@@ -92,6 +107,7 @@ export function LaidSheet(props: LaidSheetProps) {
               {...r}
               y={up(r.y, r.height)}
               size={size}
+              legible={legible}
               lines={['keep']}
               measures={`${say(r.width)} × ${say(r.height)}`}
               className={styles.offcutText!}
@@ -108,6 +124,7 @@ export function LaidSheet(props: LaidSheetProps) {
           sight={sight}
           sheetHeight={height}
           size={size}
+          legible={legible}
           state={[wrong.includes(i) ? styles.wrong : '', selected === i ? styles.selected : ''].join(' ')}
           hands={hands}
         />
@@ -141,6 +158,7 @@ function Words({
   width,
   height,
   size,
+  legible,
   lines,
   measures,
   className,
@@ -150,6 +168,8 @@ function Words({
   readonly width: number;
   readonly height: number;
   readonly size: number;
+  /** Letters smaller than this are left out. */
+  readonly legible: number;
   readonly lines: readonly string[];
   readonly measures: string;
   readonly className: string;
@@ -161,6 +181,7 @@ function Words({
   const shown = [...lines, ...(wide ? [measures] : [])].slice(0, Math.max(1, Math.floor(across / (size * 1.15))));
   const longest = Math.max(...shown.map(({ length }) => length));
   const letters = Math.min(size, across * 0.72, Math.max(size * SMALLEST, (along * 0.94) / (longest * LETTER)));
+  if (letters < 0.99 * legible) return null;
   return (
     <text
       className={className}
@@ -185,12 +206,13 @@ interface PieceProps {
   readonly sight: OnScreen;
   readonly sheetHeight: number;
   readonly size: number;
+  readonly legible: number;
   readonly state: string;
   readonly hands: PieceGestures | null;
 }
 
 /** A piece on the sheet: dragged with mouse or finger, stepped with the arrows, turned with R. */
-function Piece({ index, piece, face, sight, sheetHeight, size, state, hands }: PieceProps) {
+function Piece({ index, piece, face, sight, sheetHeight, size, legible, state, hands }: PieceProps) {
   const { units, graduation } = useUnits();
   const group = useRef<SVGGElement>(null);
   const latest = useRef(hands);
@@ -254,6 +276,7 @@ function Piece({ index, piece, face, sight, sheetHeight, size, state, hands }: P
         height={height}
         size={size}
         // What it is for stands above what it is.
+        legible={legible}
         lines={piece.piece.split(': ')}
         measures={`${say(width)} × ${say(height)}`}
         className={styles.pieceText!}

@@ -1,4 +1,4 @@
-import { range } from 'd3-array';
+import { ascending, greatest, range } from 'd3-array';
 import { dot, minus, translation, type Point } from '@/core/geometry';
 import { INCH, mm } from '@/core/length';
 import type { CutOut, cutFromSheet } from '@/core/looks';
@@ -120,6 +120,7 @@ export function OnTable(props: OnTableProps) {
     scale,
     ruled: marks.length > 0,
     onTool: laid !== null,
+    figures: [...toldIn(lit, shown), ...set].map(px),
     inward: latest.some((move) => move.do === 'cut' || move.do === 'snip'),
   });
   const turns = latest.filter((move) => move.do === 'turn').length;
@@ -324,23 +325,34 @@ interface TagsOf {
   readonly ruled: boolean;
   /** A tool lies under it, with numbers of its own beyond a narrow strip. */
   readonly onTool: boolean;
+  /** Where figures stand beyond the near edge. */
+  readonly figures: readonly number[];
 }
 
+/** Half a figure and half a tag beside it, px. */
+const BESIDE_FIGURE = 40;
+
 /** The numbers of the edges, where each stands; the one across has no room beyond a narrow strip on a tool. */
-function tagsOf({ blank, near, at, scale, inward, ruled, onTool }: TagsOf): readonly EdgeTag[] {
+function tagsOf({ blank, near, at, scale, inward, ruled, onTool, figures }: TagsOf): readonly EdgeTag[] {
   // On a narrow strip four numbers would run together: there they stand outside.
   const least = Math.min(blank.width, blank.height) * scale;
   const narrow = least < NARROW;
   const wide = least < SMALL ? SHORT_TAG : TAG;
   const told = ([1, 2, 3, 4] as const).filter((edge) => !(narrow && onTool && (edge - near + 4) % 4 === 2));
   return told.map((edge) => {
-    // Past the middle, where notches and marks seldom are.
-    const along =
-      narrow && ruled && edge === near
-        ? -RIM / 2 / scale
-        : edgeLength(blank, edge) * (narrow ? 0.5 : inward ? 0.6 : 0.86);
     const beside = (edge - near + 4) % 2 === 1;
-    const [x, y] = at(inFrom(blank, edge, along, (narrow ? -17 : beside ? wide / 2 + 5 : 15) / scale));
+    const long = edgeLength(blank, edge);
+    const standing = (along: number): readonly [number, number] =>
+      at(inFrom(blank, edge, along, (narrow ? -17 : beside ? wide / 2 + 5 : 15) / scale));
+    // Past the middle, where notches and marks seldom are; outside, where no figure stands.
+    const places = !narrow
+      ? [long * (inward ? 0.6 : 0.86)]
+      : ruled && edge === near
+        ? [-RIM / 2 / scale]
+        : [0.5, 0.86, 0.14].map((share) => share * long);
+    const free = ([x]: readonly [number, number]): number =>
+      edge === near ? Math.min(BESIDE_FIGURE, ...figures.map((figure) => Math.abs(figure - x))) : BESIDE_FIGURE;
+    const [x, y] = greatest(places.map(standing), (a, b) => ascending(free(a), free(b)))!;
     return { edge, x, y, wide };
   });
 }
