@@ -54,11 +54,13 @@ const SMALLEST = 0.66;
 /** Letters smaller than this cannot be read, px. */
 const LEGIBLE = 6;
 /** A name that is cut off tells something with so many letters left. */
-const TELLING = 4;
+const TELLING = 6;
+/** A wide letter more than most, in letters. */
+const WIDE = 0.6;
 
 /** Cuts a name off where its piece ends; what would tell nothing is left out. */
 function fitted(name: string, width: number, size: number): string {
-  const most = Math.floor(width / (size * LETTER));
+  const most = Math.floor(width / (size * LETTER) - WIDE);
   if (name.length <= most) return name;
   return most < TELLING ? '' : `${name.slice(0, most - 1)}…`;
 }
