@@ -5,6 +5,7 @@ export const FLOORS = [
   'progress',
   'chance',
   'geometry',
+  'papers',
   'pattern',
   'fold',
   'constructions',

@@ -86,7 +86,7 @@ describe.each(CONSTRUCTIONS.map(({ name }) => [name]))('%s', (construction) => {
       const { faces } = spaceScene({ ...moment.after, leaves }, given);
       expect(faces).toHaveLength(leaves.length);
       faces.forEach((face, i) => {
-        const group = groupOf(face, () => '#888888');
+        const group = groupOf(face, { of: () => '#888888', lit: 1 });
         // What is filled is as large as the paper.
         const [filled] = group.children as Mesh<BufferGeometry>[];
         const ring = face.own[0]!.map(({ x, y }) => new Vector2(x, y));

@@ -1,6 +1,7 @@
 import type { KeptPaper } from '@/core/cutting';
 import { logEntrySchema, type LogEntry, type ProjectFile } from '@/core/files';
 import { inches, mm } from '@/core/length';
+import type { PaperFaceInput } from '@/core/papers';
 import { begunIn, type DesignInput } from '@/core/design';
 import { setOf, type SetInput } from '@/core/sets';
 import type { CutRecord, CuttingRecord } from './db';
@@ -29,6 +30,11 @@ const board: DesignInput['tool'] = {
   grooveEnd: inches(7),
 };
 
+/** What some papers of the drawer look like. */
+const NIGHT = { colour: '#27345a' } as const;
+const GREY = { colour: '#aaa69c' } as const;
+const CHART = { print: 'contour', colours: ['#e8dbb9', '#94713f', '#2f5f78'] } as const satisfies PaperFaceInput;
+
 /** Papers of the stash that sets are made of. */
 const PAPERS = {
   cream: {
@@ -39,6 +45,7 @@ const PAPERS = {
     caliper: 0.13,
     sided: 2,
     directional: false,
+    front: { colour: '#f3e9cf' },
     count: 40,
     stash: 'demo-paper-cream',
   },
@@ -50,11 +57,12 @@ const PAPERS = {
     caliper: 0.16,
     sided: 1,
     directional: true,
+    front: CHART,
     count: 9,
     stash: 'demo-paper-chart',
   },
-  grey: { id: 'grey', name: 'Grey cover', ...cover, caliper: 0.35, count: 6, stash: 'demo-paper-grey' },
-  night: { id: 'night', name: 'Midnight cardstock', ...cover, count: 24, stash: 'demo-paper-night' },
+  grey: { id: 'grey', name: 'Grey cover', ...cover, caliper: 0.35, front: GREY, count: 6, stash: 'demo-paper-grey' },
+  night: { id: 'night', name: 'Midnight cardstock', ...cover, front: NIGHT, count: 24, stash: 'demo-paper-night' },
 } as const;
 
 /**
@@ -68,7 +76,14 @@ export const DEMO_SHELF: readonly Demo[] = [
     set: alone(
       envelope({
         contents: { width: inches(3), height: inches(4), thickness: 0 },
-        paper: { width: inches(12), height: inches(12), caliper: 0.25, sided: 2, directional: false },
+        paper: {
+          width: inches(12),
+          height: inches(12),
+          caliper: 0.25,
+          sided: 2,
+          directional: false,
+          front: { print: 'nightfall' },
+        },
         tool: board,
         graduation: '1/8 in',
       }),
@@ -80,7 +95,14 @@ export const DEMO_SHELF: readonly Demo[] = [
     set: alone(
       envelope({
         contents: { width: 105, height: 148, thickness: inches(1 / 16) },
-        paper: { width: inches(12), height: inches(12), caliper: 0.2, sided: 1, directional: false },
+        paper: {
+          width: inches(12),
+          height: inches(12),
+          caliper: 0.2,
+          sided: 1,
+          directional: false,
+          front: { print: 'mitre' },
+        },
         tool: board,
         graduation: '1/8 in',
         options: { tip: 'blunt' },
@@ -93,7 +115,14 @@ export const DEMO_SHELF: readonly Demo[] = [
     set: alone(
       envelope({
         contents: { width: 90, height: 90, thickness: 2 },
-        paper: { width: 210, height: 297, caliper: 0.16, sided: 2, directional: false },
+        paper: {
+          width: 210,
+          height: 297,
+          caliper: 0.16,
+          sided: 2,
+          directional: false,
+          front: { print: 'windowpane', colours: ['#7d94a6', '#eef0ea', '#c98b4a'] },
+        },
         tool: { kind: 'ruler', notch: 20 },
         graduation: '1 mm',
         options: { tip: 'folded' },
@@ -106,7 +135,14 @@ export const DEMO_SHELF: readonly Demo[] = [
     set: alone(
       envelope({
         contents: { width: inches(2), height: inches(5), thickness: 0 },
-        paper: { width: inches(8.5), height: inches(11), caliper: 0.2, sided: 2, directional: false },
+        paper: {
+          width: inches(8.5),
+          height: inches(11),
+          caliper: 0.2,
+          sided: 2,
+          directional: false,
+          front: { print: 'pinhole' },
+        },
         tool: board,
         graduation: '1/8 in',
         options: { flaps: 'trimmed' },
@@ -119,7 +155,14 @@ export const DEMO_SHELF: readonly Demo[] = [
     set: alone(
       envelope({
         blank: { width: inches(6), height: inches(6) },
-        paper: { width: inches(6), height: inches(6), caliper: 0.25, sided: 2, directional: false },
+        paper: {
+          width: inches(6),
+          height: inches(6),
+          caliper: 0.25,
+          sided: 2,
+          directional: false,
+          front: { print: 'halves' },
+        },
         tool: board,
         graduation: '1/8 in',
         options: { setting: inches(2.25), opening: 'short' },
@@ -132,7 +175,7 @@ export const DEMO_SHELF: readonly Demo[] = [
     set: alone(
       holder('card-holder', {
         contents: { width: inches(2.125), height: inches(3.375), thickness: inches(1 / 32) },
-        paper: { ...cover, sided: 1, directional: true },
+        paper: { ...cover, sided: 1, directional: true, front: { print: 'clerk' } },
         tool: scoring,
         graduation: '1/8 in',
       }),
@@ -146,7 +189,7 @@ export const DEMO_SHELF: readonly Demo[] = [
         'accordion-pocket',
         {
           contents: { width: inches(4), height: inches(3), thickness: inches(3 / 8) },
-          paper: cover,
+          paper: { ...cover, front: { print: 'combed' } },
           tool: scoring,
           graduation: '1/8 in',
           closure: { kind: 'cord' },
@@ -161,7 +204,7 @@ export const DEMO_SHELF: readonly Demo[] = [
     set: alone(
       holder('slider-set', {
         contents: { width: inches(5.5), height: inches(2.75), thickness: 0 },
-        paper: cover,
+        paper: { ...cover, front: { print: 'windowpane' } },
         tool: scoring,
         graduation: '1/8 in',
       }),
@@ -173,7 +216,7 @@ export const DEMO_SHELF: readonly Demo[] = [
     set: alone(
       holder('library-pocket', {
         blank: { width: inches(4), height: inches(6) },
-        paper: { width: inches(4), height: inches(6), caliper: 0.15, sided: 1, directional: false },
+        paper: { width: inches(4), height: inches(6), caliper: 0.15, sided: 1, directional: false, front: CHART },
         tool: { kind: 'ruler', notch: inches(3 / 4) },
         graduation: '1/8 in',
       }),
@@ -187,7 +230,7 @@ export const DEMO_SHELF: readonly Demo[] = [
         'packet',
         {
           contents: { width: inches(3), height: inches(3.75), thickness: inches(1 / 8) },
-          paper: { ...cover, caliper: 0.12 },
+          paper: { ...cover, caliper: 0.12, front: { print: 'rowan' } },
           tool: { kind: 'ruler', notch: inches(3 / 4) },
           graduation: '1/8 in',
         },
@@ -202,7 +245,7 @@ export const DEMO_SHELF: readonly Demo[] = [
       version: 1,
       graduation: '1/8 in',
       tool: scoring,
-      papers: [{ id: 'cover', name: 'Grey cover', ...cover }],
+      papers: [{ id: 'cover', name: 'Grey cover', ...cover, front: GREY }],
       parts: [
         {
           id: 'postcard',
@@ -228,7 +271,7 @@ export const DEMO_SHELF: readonly Demo[] = [
       graduation: '1/8 in',
       tool: scoring,
       papers: [
-        { id: 'cover', name: 'Midnight cardstock', ...cover, stash: 'demo-paper-night', count: 24 },
+        { id: 'cover', name: 'Midnight cardstock', ...cover, front: NIGHT, stash: 'demo-paper-night', count: 24 },
         {
           id: 'lining',
           name: 'Cream text',
@@ -237,6 +280,7 @@ export const DEMO_SHELF: readonly Demo[] = [
           caliper: 0.13,
           sided: 2,
           directional: false,
+          front: { colour: '#f3e9cf' },
         },
       ],
       parts: [
@@ -263,7 +307,7 @@ export const DEMO_SHELF: readonly Demo[] = [
     set: alone(
       holder('diagonal-box', {
         contents: { width: inches(1), height: inches(1.5), thickness: inches(1) },
-        paper: { ...cover, sided: 1 },
+        paper: { ...cover, sided: 1, front: { print: 'offcuts' } },
         tool: board,
         graduation: '1/8 in',
       }),
@@ -277,7 +321,7 @@ export const DEMO_SHELF: readonly Demo[] = [
         'pad-holder',
         {
           contents: { width: 76, height: 76, thickness: 8 },
-          paper: { width: 210, height: 297, caliper: 0.3, sided: 2, directional: false },
+          paper: { width: 210, height: 297, caliper: 0.3, sided: 2, directional: false, front: { colour: '#d2793f' } },
           tool: { kind: 'ruler', notch: 20 },
           graduation: '1 mm',
         },
@@ -291,7 +335,7 @@ export const DEMO_SHELF: readonly Demo[] = [
     set: alone(
       holder('folio', {
         contents: { width: inches(4), height: inches(5), thickness: inches(1 / 2) },
-        paper: cover,
+        paper: { ...cover, front: { print: 'basket' } },
         tool: scoring,
         graduation: '1/8 in',
       }),
@@ -303,7 +347,7 @@ export const DEMO_SHELF: readonly Demo[] = [
     set: alone(
       holder('desk-file', {
         contents: { width: inches(4.5), height: inches(4), thickness: inches(1.5) },
-        paper: cover,
+        paper: { ...cover, front: { colour: '#2f6266' } },
         tool: scoring,
         graduation: '1/8 in',
       }),
@@ -317,7 +361,14 @@ export const DEMO_SHELF: readonly Demo[] = [
         'cover-board',
         {
           contents: { width: 160, height: 220, thickness: 2 },
-          paper: { width: 297, height: 420, caliper: 0.16, sided: 1, directional: false },
+          paper: {
+            width: 297,
+            height: 420,
+            caliper: 0.16,
+            sided: 1,
+            directional: false,
+            front: { print: 'combed', colours: ['#5a2530', '#ead9bd', '#2f4d54', '#b98a4c', '#8c4a43'] },
+          },
           tool: { kind: 'ruler', notch: 20 },
           graduation: '1 mm',
         },

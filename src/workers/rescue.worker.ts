@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import { hasPanel, inView, layerOf, layersAt } from '@/core/fold';
 import { apply } from '@/core/geometry';
 import { type Graduation, type Units, sayer } from '@/core/length';
-import { finishedFront, takingIn } from '@/core/looks';
+import { asMade, finishedFront, takingIn } from '@/core/looks';
 import { toEnd } from '@/core/progress';
 import { pileScene, type Scene } from '@/core/scene';
 import { readRescue, waysOut, type Misread, type WayOut, type WaysOut } from '@/core/rescue';
@@ -54,7 +54,10 @@ function shown({ plan, laid, ...way }: WayOut): ShownWay {
   const scars = seen.filter(({ face }) => face === from).map(({ at }) => at);
   return {
     ...told,
-    picture: pileScene({ stack, view, from }, { given: on.given, laid: from === sight.from ? on.laid : [], scars }),
+    picture: asMade(
+      made,
+      pileScene({ stack, view, from }, { given: on.given, laid: from === sight.from ? on.laid : [], scars }),
+    ),
     scarred: from === 'below' ? 'front' : 'back',
   };
 }

@@ -22,6 +22,7 @@ import {
   type Mm,
   type Units,
 } from '../length';
+import { faceSchema } from '../papers';
 import { issuesOf, type Issue } from '../text/issues';
 import type { Blank } from '../pattern';
 import {
@@ -74,6 +75,12 @@ export const paperSchema = z.strictObject({
   directional: z
     .boolean({ error: 'Say true for a print that has a right way up, false for one that has not.' })
     .default(false),
+  front: faceSchema
+    .optional()
+    .describe('What it looks like in front, outside on the finished thing; by its name, where it is left out.'),
+  back: faceSchema
+    .optional()
+    .describe('And behind: plain where it is printed on one side, a little paler where it is of one colour.'),
   turn: quarters.default(0).describe('Quarter turns clockwise that the blank is laid with on the printed sheet.'),
   at: z
     .strictObject({ x: lengthSchema({ least: 0 }), y: lengthSchema({ least: 0 }) })

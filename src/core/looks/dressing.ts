@@ -145,7 +145,9 @@ export function finishedFront(made: Made, design: Design, done: Finish, upTo?: s
       glue: glueAreas(made).flatMap(({ joint: { panel, polygons } }) => inPile(panel, polygons, stack, view)),
       laid: laid
         .filter(({ name }) => shown.has(name))
-        .flatMap(({ panel, polygon }) => inPile(panel, [polygon], stack, view)),
+        .flatMap(({ name, panel, polygon }) =>
+          inPile(panel, [polygon], stack, view).map((ring) => ({ name, polygon: ring })),
+        ),
       closure: closure && (closure.face === 'back') === back ? closure : null,
     },
   };

@@ -29,5 +29,6 @@ export {
   windowInside,
   windowOnFront,
 } from './print';
+export { asMade, looksNamed } from './sheet-looks';
 export { type SheetSeat, contentsOnSheet, sheetPicture } from './sheet-picture';
 export type { Finish, StepPicture } from './step-picture';

@@ -33,15 +33,17 @@ import { alongContents, seatIn } from '../fit';
 import type { Edge } from '../pattern';
 import { areaOf, carried, onScene, onStock, pileScene, stillScene, tableScene, uncutScene, type Scene } from '../scene';
 import { cutFromSheet } from './print';
+import { asMade } from './sheet-looks';
 import type { StepPicture } from './step-picture';
 import { dressing, finishedFront, frontScene, gluedFlat, inPile, leafOn } from './dressing';
 
 /** The finished thing, to be drawn small: a pile as it lies before its maker, or what stands. */
 export function pictureOf(made: Made, from: 'above' | 'below' = 'above'): Scene {
   const { standing } = made.folded;
-  if (standing) return stillScene(standing.finished, basePieces(made.built));
+  if (standing) return asMade(made, stillScene(standing.finished, basePieces(made.built)));
   const stack = ownPaper(made.folded.finished, made.built);
-  return pileScene({ stack, view: viewOf(made.built, stack), from }, { given: basePieces(made.built) });
+  const sight = { stack, view: viewOf(made.built, stack), from };
+  return asMade(made, pileScene(sight, { given: basePieces(made.built) }));
 }
 
 /** It as it takes its contents in: half of them still stick out, so that what is open, and where, is seen. */
@@ -52,9 +54,12 @@ export function takingIn(made: Made, contents: Contents): Scene {
   const stage = folded.stages.find(({ step }) => step.id === cavity.insertAfter);
   const stack = ownPaper(stage?.stack ?? (isReady(folded, cavity) ? folded.flat : folded.finished), built);
   const seat = seatIn(cavity, made.inside, contents);
-  return pileScene(
-    { stack, view: viewOf(built, stack), from: 'above' },
-    { contents: { ...seat, y: seat.y - seat.height / 2 }, out: true, given: basePieces(built) },
+  return asMade(
+    made,
+    pileScene(
+      { stack, view: viewOf(built, stack), from: 'above' },
+      { contents: { ...seat, y: seat.y - seat.height / 2 }, out: true, given: basePieces(built) },
+    ),
   );
 }
 
@@ -99,7 +104,10 @@ function pileAtStep(
 }
 
 /** The paper as it lies during one step, seen by the maker: the sheet with its near edge towards them, a pile, or what stands. */
-export function stepScene(made: Made, design: Design, picture: StepPicture): Scene {
+export const stepScene = (made: Made, design: Design, picture: StepPicture): Scene =>
+  asMade(made, atStep(made, design, picture));
+
+function atStep(made: Made, design: Design, picture: StepPicture): Scene {
   if (picture.kind === 'standing') return stillStep(made, picture, design);
   if (picture.done) return frontScene(finishedFront(made, design, picture.done, picture.laying));
   if (picture.kind === 'folded') return pileStep(made, design, picture);

@@ -1,7 +1,12 @@
 import { outlineOf, type Blank, type PanelId, type PanelName } from '../pattern';
 import { inView, layerOf, visibleFrom, type Side } from '../fold';
 import {
+  apply,
   applyAll,
+  compose,
+  invert,
+  translation,
+  type Affine,
   area as areaOf,
   boxOf,
   contains,
@@ -125,31 +130,24 @@ export function turnFor({ turn }: Showing, now: Quarters): Quarters | null {
   return ((((now + Math.round(quarters)) % 4) + 4) % 4) as Quarters;
 }
 
-/** Where a point of the blank lies on the printed sheet, from the sheet's lower left corner, mm. */
-export function onPaper({ turn, at }: Design['paper'], { width, height }: Blank, p: Point<'sheet'>): Point<'sheet'> {
-  const { x, y } = at ?? { x: 0, y: 0 };
-  const turned = [
-    [p.x, p.y],
-    [p.y, width - p.x],
-    [width - p.x, height - p.y],
-    [height - p.y, p.x],
-  ] as const;
-  const [dx, dy] = turned[turn];
-  return { x: x + dx, y: y + dy };
+/** How a blank lies on the sheet it is cut from: from its own places to the sheet's, from its lower left corner, mm. */
+export function laidOnPaper({ turn, at }: Design['paper'], { width, height }: Blank): Affine {
+  const turned: readonly Affine[] = [
+    [1, 0, 0, 1, 0, 0],
+    [0, -1, 1, 0, 0, width],
+    [-1, 0, 0, -1, width, height],
+    [0, 1, -1, 0, height, 0],
+  ];
+  return compose(translation(at?.x ?? 0, at?.y ?? 0), turned[turn]!);
 }
 
+/** Where a point of the blank lies on the printed sheet. */
+export const onPaper = (paper: Design['paper'], blank: Blank, p: Point<'sheet'>): Point<'sheet'> =>
+  apply(laidOnPaper(paper, blank), p);
+
 /** The point of the blank that lies at a place of the printed sheet. */
-export function fromPaper({ turn, at }: Design['paper'], { width, height }: Blank, p: Point<'sheet'>): Point<'sheet'> {
-  const [x, y] = [p.x - (at?.x ?? 0), p.y - (at?.y ?? 0)];
-  const back = [
-    [x, y],
-    [width - y, x],
-    [width - x, height - y],
-    [y, height - x],
-  ] as const;
-  const [bx, by] = back[turn];
-  return { x: bx, y: by };
-}
+export const fromPaper = (paper: Design['paper'], blank: Blank, p: Point<'sheet'>): Point<'sheet'> =>
+  apply(invert(laidOnPaper(paper, blank)), p);
 
 /** Where the first blank is cut out of its sheet, as the sheet lies with its print upright; mm from its lower left. */
 export interface CutOut {

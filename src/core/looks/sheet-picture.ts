@@ -3,17 +3,19 @@ import { flatStack, mouthView } from '../fold';
 import { boxOf, type Point } from '../geometry';
 import type { Design } from '../design';
 import { glueAreas, keepDry, scoreNumbers, type Made, type MadePiece } from '../plan';
+import { asMade } from './sheet-looks';
 import { sheetScene, type OnSheet, type Scene } from '../scene';
 
 /** A piece of a made plan, flat, as every screen and file shows it: cuts, numbered scores, where glue goes and where none may. */
 export function sheetPicture(made: Made, { piece, programme }: MadePiece = made.pieces[0], on: OnSheet = {}): Scene {
   const own = (panel: string): boolean => piece.panels.some(({ id }) => id === panel);
-  return sheetScene(piece, {
+  const scene = sheetScene(piece, {
     numbers: scoreNumbers(programme),
     glue: glueAreas(made).flatMap(({ joint }) => (own(joint.panel) ? joint.polygons : [])),
     noGlue: keepDry(made).flatMap(({ panel, polygons }) => (own(panel) ? polygons : [])),
     ...on,
   });
+  return asMade(made, scene);
 }
 
 /** Where contents lie on a sheet, mm. */

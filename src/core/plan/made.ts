@@ -6,7 +6,7 @@ import type { Folded, Side, Size3 } from '../fold';
 import type { Polygon } from '../geometry';
 import type { Mm } from '../length';
 import type { Fault, Programme } from '../tools';
-import type { Design, LayerPlace } from '../design';
+import type { Design, LayerPlace, Papers } from '../design';
 
 /** A piece to be cut, with the moves that make it. */
 export interface MadePiece {
@@ -56,6 +56,8 @@ export interface Made {
   readonly folded: Folded;
   /** Its cavities, opened; the first is the one the contents are sized for. */
   readonly holds: readonly OpenCavity[];
+  /** The papers its pieces are cut from, those of its layers too. */
+  readonly papers: Papers;
   /** Room for what goes in, along its own axes; depth 0 in what lies flat. */
   readonly inside: Size3;
   /** Room beside the design's contents; null when only the paper was given, or nothing goes in. */

@@ -57,9 +57,7 @@ function planAsDrawn(asked: Design): Plan {
     i === 0 && sized.ok && sized.folded === folded ? sized.hold! : holdOf(folded, cavity, calipersOf(design)),
   );
   const made = madeFrom(told, cut.built, folded, holds);
-  if (made.layers.length === 0) return { design: told, refusal: null, made };
-  const own = Object.fromEntries(made.layers.map(({ piece, layer }) => [piece.name, layer.paper]));
-  return { design: { ...told, papers: { ...told.papers, ...own } }, refusal: null, made };
+  return { design: made.layers.length > 0 ? { ...told, papers: made.papers.papers } : told, refusal: null, made };
 }
 
 /** A plan with one of its pieces on a sheet that went wrong: flaps joined on, what is missing off, all folded anew. */
@@ -158,6 +156,11 @@ function madeOf(
       thickness: mm(sized.finished.thickness + addedOutside(layers.map(({ layer }) => layer))),
     },
     holds,
+    papers: {
+      paper: design.paper,
+      papers: { ...design.papers, ...Object.fromEntries(layers.map(({ piece, layer }) => [piece.name, layer.paper])) },
+      turns: design.turns,
+    },
     fit: (shared.contents && hold?.fit(shared.contents)) ?? null,
     largest,
     thickest: mm(

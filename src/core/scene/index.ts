@@ -10,6 +10,8 @@ export type {
   Line,
   SceneMark,
   Scene,
+  SheetLooks,
+  SideLooks,
   SpaceFace,
   SpaceScene,
   State,
@@ -20,6 +22,7 @@ export { areaOf, onScene, sheetScene, uncutScene, type OnSheet } from './sheet';
 export { inFrom, scarredScene, tableScene } from './table';
 export { carried } from './carried';
 export { onStock } from './stock';
+export { papered } from './papered';
 export { layoutScene } from './layout';
 export { spaceScene, stillScene } from './space';
 export {

@@ -45,7 +45,8 @@ export interface OnPile {
   readonly cards?: readonly (Seat & { readonly name: string })[] | undefined;
   readonly glue?: readonly Polygon<'folded'>[] | undefined;
   readonly dry?: readonly Polygon<'folded'>[] | undefined;
-  readonly laid?: readonly Polygon<'folded'>[] | undefined;
+  /** What is glued on it, each by the name of its piece. */
+  readonly laid?: readonly { readonly name: string; readonly polygon: Polygon<'folded'> }[] | undefined;
   /** A window of the paper, as it shows here. */
   readonly window?: readonly Polygon<'folded'>[] | undefined;
   readonly closure?:
@@ -155,7 +156,12 @@ export function pileScene({ stack, view, from }: PileSight, on: OnPile = {}): Sc
       ...upward,
       ...area('no-glue', on.dry),
       ...area('glue', on.glue),
-      ...each('laid', on.laid),
+      ...(on.laid ?? []).map(({ name: id, polygon }): SceneMark => ({
+        kind: 'area',
+        of: 'laid',
+        id,
+        rings: rings([polygon]),
+      })),
       ...(on.closure?.line
         ? [{ kind: 'cord' as const, from: at(on.closure.line[0]), to: at(on.closure.line[1]) }]
         : []),

@@ -10,6 +10,7 @@ import {
   type Segment,
 } from '../geometry';
 import type { Side } from '../fold';
+import type { PaperFace } from '../papers';
 import type { Edge, Hinge } from '../pattern';
 
 /**
@@ -20,6 +21,15 @@ export type Stuff = 'paper' | 'stock' | 'given' | 'contents' | 'laid' | 'glue';
 
 /** How what is drawn stands out: made just now, or not as it should be. */
 export type State = 'fresh' | 'wrong';
+
+/** What one side of a sheet looks like, and how a print lies on it: from a place of its tile to one of the sheet, mm. */
+export interface SideLooks {
+  readonly face: PaperFace;
+  readonly lies: Affine;
+}
+
+/** What a sheet of paper looks like on either side. */
+export type SheetLooks = Readonly<Record<Side, SideLooks>>;
 
 /** One side of one panel, wherever it lies. */
 export interface FaceOf {
@@ -34,6 +44,8 @@ export interface FaceOf {
   readonly stuff: Stuff;
   /** What it is called, where it is something of its own that lies there. */
   readonly title?: string;
+  /** What the paper it is of looks like; nothing for what is no paper. */
+  readonly paper?: SheetLooks;
   /** Its outline where it lies on its own sheet, mm: there a print is measured. */
   readonly own: readonly Polygon<'sheet'>[];
 }
@@ -87,6 +99,8 @@ export interface AreaMark {
   readonly state?: State;
   /** Which of what it was made from it is. */
   readonly id?: string;
+  /** What its paper looks like, where it is a piece of paper. */
+  readonly paper?: SheetLooks;
 }
 
 /** What lies on faces; each kind is drawn as the style says. */

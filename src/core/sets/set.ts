@@ -41,6 +41,8 @@ const setPaperSchema = z.strictObject({
   caliper: paperSchema.shape.caliper,
   sided: paperSchema.shape.sided,
   directional: paperSchema.shape.directional,
+  front: paperSchema.shape.front,
+  back: paperSchema.shape.back,
   stash: id.optional().describe('The paper of the stash it is; of no meaning to the plan.'),
 });
 

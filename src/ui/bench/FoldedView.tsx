@@ -7,7 +7,7 @@ import { hasPanel, isReady, type Stack } from '@/core/fold';
 import { apply, type Point } from '@/core/geometry';
 import { sayThin } from '@/core/length';
 import { basePieces, closurePlan, panelName, viewOf, type Made } from '@/core/plan';
-import { beginning, finishedFront, printOn, windowOnFront } from '@/core/looks';
+import { asMade, beginning, finishedFront, printOn, windowOnFront } from '@/core/looks';
 import type { Design, DesignChange } from '@/core/design';
 import { facesAt, heightOf, pileScene, placeOf, widthOf, type Face, type Scene } from '@/core/scene';
 import { SceneDrawn, sightOf } from '../draw/SceneDrawn';
@@ -209,18 +209,21 @@ function facesOf(made: Made, design: Design, { stack, inserted }: Frame, last: b
     return {
       name,
       from,
-      scene: pileScene(
-        { stack, view, from },
-        {
-          given: basePieces(built),
-          contents: going ?? (last ? seat : null),
-          upward: (shown) => printOn(made, design, shown),
-          window: last && name === 'front' ? windowOnFront(made, design)?.region : undefined,
-          insert: dressed?.insert,
-          glue: dressed?.glue,
-          laid: name === 'front' ? dressed?.laid : undefined,
-          closure: closure?.face === name ? closure : null,
-        },
+      scene: asMade(
+        made,
+        pileScene(
+          { stack, view, from },
+          {
+            given: basePieces(built),
+            contents: going ?? (last ? seat : null),
+            upward: (shown) => printOn(made, design, shown),
+            window: last && name === 'front' ? windowOnFront(made, design)?.region : undefined,
+            insert: dressed?.insert,
+            glue: dressed?.glue,
+            laid: name === 'front' ? dressed?.laid : undefined,
+            closure: closure?.face === name ? closure : null,
+          },
+        ),
       ),
     };
   };

@@ -1,7 +1,7 @@
 import { Switch } from 'antd';
 import { useMemo, useRef, useState, type PointerEvent } from 'react';
 import { bookOf, leafBox, type Book, type BookLeaf, type Made } from '@/core/plan';
-import { printOn, type Showing } from '@/core/looks';
+import { asMade, printOn, type Showing } from '@/core/looks';
 import type { Design } from '@/core/design';
 import { heightOf, pileScene, STYLE, widthOf } from '@/core/scene';
 import { SceneDrawn, sightOf } from '../draw/SceneDrawn';
@@ -22,10 +22,10 @@ const AROUND = { in: 0.08, out: 0.62 };
 /** The open book, turned leaf by leaf with the keys, the slider or a finger; cards slide out of their pockets. */
 export function LeafThrough({ made, design }: { readonly made: Made; readonly design: Design }) {
   const book = useMemo(() => bookOf(made), [made]);
-  return book && <Opened book={book} arrows={(shown) => printOn(made, design, shown)} />;
+  return book && <Opened made={made} book={book} arrows={(shown) => printOn(made, design, shown)} />;
 }
 
-function Opened({ book, arrows }: { readonly book: Book; readonly arrows: Arrows }) {
+function Opened({ made, book, arrows }: { readonly made: Made; readonly book: Book; readonly arrows: Arrows }) {
   const { view } = book;
   const leaves = book.leaves.flatMap((leaf) => Array.from({ length: leaf.pages[1] - leaf.pages[0] + 1 }, () => leaf));
   const frame = useRef<HTMLDivElement>(null);
@@ -75,6 +75,7 @@ function Opened({ book, arrows }: { readonly book: Book; readonly arrows: Arrows
                 leaf && (
                   <g key={side} transform={side === 0 ? 'rotate(90)' : 'rotate(-90)'}>
                     <Page
+                      made={made}
                       book={book}
                       leaf={leaf}
                       face={side === 0 ? 'above' : 'below'}
@@ -107,6 +108,7 @@ function Opened({ book, arrows }: { readonly book: Book; readonly arrows: Arrows
 }
 
 interface PageProps {
+  readonly made: Made;
   readonly book: Book;
   readonly leaf: BookLeaf;
   readonly face: 'above' | 'below';
@@ -116,7 +118,7 @@ interface PageProps {
 }
 
 /** One page, its free edge upwards and the spine along its foot, with the cards in it. */
-function Page({ book: { view }, leaf, face, scale, out, arrows }: PageProps) {
+function Page({ made, book: { view }, leaf, face, scale, out, arrows }: PageProps) {
   const { stack, cards } = leaf;
   const moved = out ? PULLED : 0.06;
   const own = cards
@@ -128,7 +130,7 @@ function Page({ book: { view }, leaf, face, scale, out, arrows }: PageProps) {
       width,
       height,
     }));
-  const scene = pileScene({ stack, view, from: face }, { cards: own, upward: arrows });
+  const scene = asMade(made, pileScene({ stack, view, from: face }, { cards: own, upward: arrows }));
   const sight = sightOf(scene, scale, (-widthOf(scene) * scale) / 2, -heightOf(scene) * scale);
   return <SceneDrawn scene={scene} sight={sight} look={STYLE.page} />;
 }

@@ -7,7 +7,7 @@ import { affineOf, type Point } from '@/core/geometry';
 import { mm, roundTo, stepOf, type Graduation, type Mm } from '@/core/length';
 import { rect, type Blank } from '@/core/pattern';
 import { basePieces, ownPaper, viewOf, type Made } from '@/core/plan';
-import { onPaper, printMap, printOn, toCentreFront, windowOnFront } from '@/core/looks';
+import { asMade, onPaper, printMap, printOn, toCentreFront, windowOnFront } from '@/core/looks';
 import type { Design, DesignChange } from '@/core/design';
 import { areaOf, onStock, pileScene, sheetScene, STYLE, type Scene } from '@/core/scene';
 import { Grab } from '../draw/Grab';
@@ -241,7 +241,7 @@ function blankOnPaper(made: Made, design: Design): Scene {
   const front = printMap(made, design)[0];
   const sheet = sheetScene(piece, { front: front?.panel });
   const lay = affineOf<'sheet'>((p) => onPaper(paper, piece.blank, p));
-  const scene = onStock(sheet, lay, sheetFor(paper, piece.blank).sheet);
+  const scene = asMade(made, onStock(sheet, lay, sheetFor(paper, piece.blank).sheet));
   if (!window) return scene;
   const { x, y, width, height } = window;
   return {
@@ -255,13 +255,16 @@ function FinishedFront({ made, design }: Pick<PaperViewProps, 'made' | 'design'>
   const { window } = design.paper;
   const landed = windowOnFront(made, design);
   const stack = ownPaper(made.folded.finished, made.built);
-  const scene = pileScene(
-    { stack, view: viewOf(made.built, stack), from: made.built.front },
-    {
-      given: basePieces(made.built),
-      upward: (shown) => printOn(made, design, shown),
-      window: landed?.region,
-    },
+  const scene = asMade(
+    made,
+    pileScene(
+      { stack, view: viewOf(made.built, stack), from: made.built.front },
+      {
+        given: basePieces(made.built),
+        upward: (shown) => printOn(made, design, shown),
+        window: landed?.region,
+      },
+    ),
   );
   return (
     <figure className={styles.result}>

@@ -7,7 +7,7 @@ import { useSize } from '../draw/useSize';
 import { useUnits } from '../parts/InUnits';
 import { contentsOnSheet, sheetPicture } from '@/core/looks';
 import { linesOf } from '@/core/scene';
-import { Ground, Hatches, Upper, type OnScreen } from '../draw/SceneDrawn';
+import { Ground, Hatches, ON_PAPER, Upper, type OnScreen } from '../draw/SceneDrawn';
 import { ContentsLabel, Legend, PanelNames } from './SheetDrawn';
 import { SheetEdges } from './SheetEdges';
 import { ContentsGrip, FoldGrips } from './SheetGrips';
@@ -56,13 +56,17 @@ export function SheetView({ made, part, design, dragging }: SheetViewProps) {
             aria-label={`The sheet, ${say(blank.width)} by ${say(blank.height)}, inside face up`}
           >
             <Hatches />
-            <Ground scene={scene} sight={sight} />
+            <g className={ON_PAPER}>
+              <Ground scene={scene} sight={sight} />
+            </g>
             <SheetEdges made={made} part={part} scene={scene} sight={sight} />
-            <PanelNames scene={scene} seat={seat} sight={sight} />
-            {seat && <ContentsLabel seat={seat} known={design.contents !== null} sight={sight} />}
-            <Upper scene={scene} sight={sight} />
-            <FoldGrips made={made} scene={scene} {...grips} />
-            {seat && design.contents && <ContentsGrip seat={seat} {...grips} />}
+            <g className={ON_PAPER}>
+              <PanelNames scene={scene} seat={seat} sight={sight} />
+              {seat && <ContentsLabel seat={seat} known={design.contents !== null} sight={sight} />}
+              <Upper scene={scene} sight={sight} />
+              <FoldGrips made={made} scene={scene} {...grips} />
+              {seat && design.contents && <ContentsGrip seat={seat} {...grips} />}
+            </g>
           </svg>
         )}
       </div>

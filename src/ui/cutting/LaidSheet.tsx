@@ -5,7 +5,9 @@ import { select } from 'd3-selection';
 import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import type { Placement, SheetKind, SheetLayout, TrimmerCut } from '@/core/cutting';
 import { formatLength, mm } from '@/core/length';
-import { layoutScene, marksOf, STYLE, type Face } from '@/core/scene';
+import { looksNamed } from '@/core/looks';
+import { layoutScene, marksOf, papered, STYLE, type Face } from '@/core/scene';
+import { groundOf, lineOn } from '@/core/papers';
 import { useSize } from '../draw/useSize';
 import { FaceDrawn, MarkDrawn, SceneDrawn, sightOf, type OnScreen } from '../draw/SceneDrawn';
 import { useUnits } from '../parts/InUnits';
@@ -82,7 +84,7 @@ export function LaidSheet(props: LaidSheetProps) {
   const size = Math.max(Math.max(width, height) / letters, legible / SMALLEST);
   const up = (y: number, h = 0): number => height - y - h;
   const say = (value: number): string => formatLength(mm(value), units, graduation);
-  const scene = layoutScene(kind, sheet);
+  const scene = papered(layoutScene(kind, sheet), () => looksNamed(kind.name, kind));
   const sight = sightOf(scene, 1);
   const [stock, ...pieces] = scene.faces;
   const offcuts = marksOf(scene, 'area');
@@ -163,6 +165,7 @@ function Words({
   legible,
   lines,
   measures,
+  on,
   className,
 }: {
   readonly x: number;
@@ -174,6 +177,8 @@ function Words({
   readonly legible: number;
   readonly lines: readonly string[];
   readonly measures: string;
+  /** The colour it stands on, where that is paper’s. */
+  readonly on?: string | undefined;
   readonly className: string;
 }) {
   // Along the longer side, so that narrow strips can be read.
@@ -188,6 +193,7 @@ function Words({
     <text
       className={className}
       fontSize={letters}
+      {...(on && { style: { fill: lineOn(on) } })}
       textAnchor="middle"
       transform={`translate(${x + width / 2} ${y + height / 2})${upright ? ' rotate(-90)' : ''}`}
       aria-hidden
@@ -279,6 +285,7 @@ function Piece({ index, piece, face, sight, sheetHeight, size, legible, state, h
         size={size}
         // What it is for stands above what it is.
         legible={legible}
+        on={face.paper && groundOf(face.paper[face.side].face)}
         lines={piece.piece.split(': ')}
         measures={`${say(width)} × ${say(height)}`}
         className={styles.pieceText!}
@@ -289,7 +296,7 @@ function Piece({ index, piece, face, sight, sheetHeight, size, legible, state, h
 
 /** A sheet in small, for the row of all sheets. */
 export function SmallSheet({ sheet, kind }: { readonly sheet: SheetLayout; readonly kind: SheetKind }) {
-  const scene = layoutScene(kind, sheet);
+  const scene = papered(layoutScene(kind, sheet), () => looksNamed(kind.name, kind));
   return (
     <svg viewBox={`0 0 ${kind.width} ${kind.height}`} className={styles.small} aria-hidden>
       <SceneDrawn scene={scene} sight={sightOf(scene, 1)} look={STYLE.smallLayout} />

@@ -1,5 +1,6 @@
-import type { CSSProperties } from 'react';
-import type { Point } from '@/core/geometry';
+import { useId, type CSSProperties } from 'react';
+import { affineOf, compose, type Affine, type Point } from '@/core/geometry';
+import { CASING, groundOf, lineOn, printNamed, type PaperFace } from '@/core/papers';
 import {
   facePaint,
   lookOf,
@@ -9,9 +10,18 @@ import {
   type SceneMark,
   type Paint,
   type Scene,
+  type SideLooks,
   type Tone,
 } from '@/core/scene';
+import { usePrint } from './usePrint';
 import styles from './SceneDrawn.module.css';
+
+/** What carries a scene to the screen, as a map. */
+const screenMap = (at: OnScreen['at']): Affine =>
+  affineOf<'scene'>((p) => {
+    const [x, y] = at(p);
+    return { x, y };
+  });
 
 /** SVG path data for closed rings, after mapping each point to pixels. */
 const ringsPath = (rings: readonly (readonly Point[])[], at: OnScreen['at']): string =>
@@ -71,18 +81,74 @@ interface Drawn {
 
 const FIXED: CSSProperties = { vectorEffect: 'non-scaling-stroke' };
 
+/** What the side of a face that is seen looks like, where it is drawn as the paper it is. */
+function sideSeen({ paper, stuff, side }: Face, paint: Paint): SideLooks | null {
+  if (!paper || (paint.fill !== 'inside' && paint.fill !== 'outside')) return null;
+  // Of a whole sheet the side is seen that the picture shows.
+  return paper[stuff === 'stock' ? paint.fill : side];
+}
+
+/** A light rim on dark paper: the edge of the sheet, not a line on it. */
+const LIGHT_RIM = 0.55;
+
+/** Paper in the light of the room. */
+const lit = (colour: string): string => `color-mix(in srgb, ${colour} var(--paper-lit), #141210)`;
+
+/** A paint on paper of a colour: filled with it, its rim in what is seen on it. */
+const onColour = (paint: Paint, ground: string, fill: string): CSSProperties => ({
+  ...css(paint),
+  fill,
+  ...(paint.stroke && lineOn(ground) === CASING && { stroke: CASING, strokeOpacity: LIGHT_RIM }),
+});
+
+/** A print where it lies on a face: one tile of it, and how it is carried from there to the screen. */
+function PrintLaid({
+  id,
+  face,
+  map,
+  address,
+}: {
+  readonly id: string;
+  readonly face: PaperFace;
+  readonly map: Affine;
+  readonly address: string;
+}) {
+  const print = 'print' in face ? printNamed(face.print) : null;
+  if (!print) return null;
+  const { width, height } = print.tile;
+  return (
+    <pattern
+      id={id}
+      width={width}
+      height={height}
+      patternUnits="userSpaceOnUse"
+      patternTransform={`matrix(${map.map((part) => part.toFixed(4)).join(' ')})`}
+    >
+      <image href={address} width={width} height={height} preserveAspectRatio="none" />
+      <rect width={width} height={height} className={styles.unlit} />
+    </pattern>
+  );
+}
+
 /** What of a face is seen. */
 export function FaceDrawn({ face, sight: { at }, look }: Drawn & { readonly face: Face }) {
+  const id = useId();
   const paint = facePaint(look, face);
+  const seen = paint && sideSeen(face, paint);
+  const print = usePrint(seen ? seen.face : null);
   if (!paint || face.rings.length === 0) return null;
   const path = ringsPath(face.rings, at);
   const own = face.stuff === 'paper' ? look.shadow : undefined;
+  const laid = seen && print ? compose(screenMap(at), compose(face.map, seen.lies)) : null;
+  const ground = seen && groundOf(seen.face);
+  const style = ground ? onColour(paint, ground, laid ? `url(#${id})` : lit(ground)) : css(paint);
   return (
     <>
+      {seen && print && laid && <PrintLaid id={id} face={seen.face} map={laid} address={print} />}
       <path
         d={path}
         data-is={face.stuff}
-        style={look.fixed ? { ...css(paint), ...FIXED } : css(paint)}
+        style={look.fixed ? { ...style, ...FIXED } : style}
         fillRule="evenodd"
         className={own && styles[own]}
       >
@@ -95,13 +161,27 @@ export function FaceDrawn({ face, sight: { at }, look }: Drawn & { readonly face
   );
 }
 
-/** A line on a face. */
-export function LineDrawn({ line, sight: { at }, look }: Drawn & { readonly line: Line }) {
+/** How far the casing of a line reaches past it, px: whatever the paper, one of the two is seen on it. */
+const CASED = 1.4;
+
+/** A line on a face; on paper in a casing. */
+export function LineDrawn({
+  line,
+  cased = false,
+  sight: { at },
+  look,
+}: Drawn & { readonly line: Line; readonly cased?: boolean }) {
   const paint = look.line[line.kind];
   if (!paint) return null;
   const state = line.state && look.state[line.state]?.line;
   const style = state ? stateCss(state, paint) : css(paint);
-  return <path d={pathOf(line.points, at)} data-is={named(line.kind, line.state)} style={style} />;
+  const path = pathOf(line.points, at);
+  return (
+    <>
+      {cased && <path d={path} className={styles.casing} strokeWidth={Number(style.strokeWidth ?? 1) + 2 * CASED} />}
+      <path d={path} data-is={named(line.kind, line.state)} style={style} />
+    </>
+  );
 }
 /** What a drawn thing is, for whoever reads the picture: `score`, `score fresh`. */
 const named = (kind: string, state: string | undefined): string => (state ? `${kind} ${state}` : kind);
@@ -133,7 +213,9 @@ export function MarkDrawn({ mark, sight, look, fill }: MarkDrawnProps) {
     case 'area': {
       const paint = look.area[mark.of];
       if (!paint) return null;
-      const style = fill === undefined ? over(paint) : { ...over(paint), fill };
+      const ground = mark.paper && groundOf(mark.paper.outside.face);
+      const own = ground ? onColour(paint, ground, lit(ground)) : over(paint);
+      const style = fill === undefined ? own : { ...own, fill };
       return <path d={ringsPath(mark.rings, at)} data-is={named(mark.of, mark.state)} style={style} />;
     }
     case 'hole':
@@ -209,10 +291,14 @@ interface SceneDrawnProps {
   readonly look?: DrawStyle;
 }
 
+/** What is drawn on paper keeps the inks of the day. */
+export const ON_PAPER = 'on-paper';
+const isPaper = ({ faces }: Pick<Scene, 'faces'>): boolean => faces.some(({ paper }) => paper !== undefined);
+
 /** A scene: its paper, what lies on that, its lines, and what lies over them. */
 export function SceneDrawn(props: SceneDrawnProps) {
   return (
-    <g>
+    <g className={isPaper(props.scene) ? ON_PAPER : undefined}>
       <Ground {...props} />
       <Upper {...props} />
     </g>
@@ -241,8 +327,10 @@ export function Ground({ scene, sight, look = lookOf(scene) }: SceneDrawnProps) 
 export function Upper({ scene, sight, look = lookOf(scene) }: SceneDrawnProps) {
   return (
     <>
-      {scene.faces.flatMap(({ id, lines }) =>
-        lines.map((line, i) => <LineDrawn key={`${id} ${i}`} line={line} sight={sight} look={look} />),
+      {scene.faces.flatMap(({ id, lines, paper }) =>
+        lines.map((line, i) => (
+          <LineDrawn key={`${id} ${i}`} line={line} cased={paper !== undefined} sight={sight} look={look} />
+        )),
       )}
       {scene.marks.map(
         (mark, i) => !isUnder(mark, look) && <MarkDrawn key={i} mark={mark} sight={sight} look={look} />,

@@ -6,7 +6,7 @@ import { CONSTRUCTIONS, constructionNamed, optionFields, type OptionField } from
 import { formatLength, inches, mm, sayer, usualMarks, usualOn, usualWords, type Mm, type Units } from '@/core/length';
 import { consequenceOf } from '@/core/choosing';
 import { basePieces, planFor, viewOf, type Made } from '@/core/plan';
-import { pictureOf } from '@/core/looks';
+import { asMade, pictureOf } from '@/core/looks';
 import { begunIn, readDesign, type DesignInput } from '@/core/design';
 import { stepsOf } from '@/core/making';
 import { pileScene } from '@/core/scene';
@@ -172,7 +172,7 @@ function BothFaces({ made }: { made: Made }) {
     return (
       <figure key={from}>
         <SmallPicture
-          picture={pileScene({ stack, view, from }, { given: basePieces(built) })}
+          picture={asMade(made, pileScene({ stack, view, from }, { given: basePieces(built) }))}
           scale={2}
           room={FACE}
           label={name}

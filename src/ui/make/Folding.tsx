@@ -66,7 +66,7 @@ export function Folding({ made, design, step }: FoldingProps) {
   const under = step.layer ? panelName(made.built, step.layer) : null;
   return (
     <div className={styles.folding}>
-      <Drawn standing={standing} label={`The fold: ${moment.text}`} given={given} extent={extent} />
+      <Drawn made={made} standing={standing} label={`The fold: ${moment.text}`} given={given} extent={extent} />
       {under && picture.kind === 'folded' && <TuckOrder made={made} stage={picture.stage} />}
       {!calm && (
         <Button className={styles.again} onClick={() => setRun(run + 1)}>

@@ -212,6 +212,7 @@ function Flat({
           <OnTable
             piece={step.piece}
             blank={blank}
+            made={made}
             tool={design.tool}
             moves={moves}
             fresh={picture.fresh}

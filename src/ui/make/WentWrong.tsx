@@ -86,6 +86,7 @@ export function WentWrong({ made, makeId, design, steps, stop, onClose, onKeep, 
         <OnTable
           piece={now.piece.name}
           blank={now.piece.blank}
+          made={made}
           tool={design.tool}
           moves={part.programme.moves.slice(0, now.moves)}
           fresh={0}

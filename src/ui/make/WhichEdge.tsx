@@ -34,6 +34,7 @@ export function WhichEdge({ made, design, steps, stop }: WhichEdgeProps) {
           <OnTable
             piece={now.piece.name}
             blank={now.piece.blank}
+            made={made}
             tool={design.tool}
             moves={part.programme.moves.slice(0, now.moves)}
             fresh={0}

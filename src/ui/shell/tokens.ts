@@ -88,8 +88,11 @@ const variables = (light: Light): string =>
     .map(([name, value]) => `${cssName(name)}:${value}`)
     .join(';');
 
-/** The colours as custom properties, for both kinds of light. */
-export const COLOURS_CSS = `:root{${variables('light')}}:root[data-theme='dark']{${variables('dark')}}`;
+/**
+ * The colours as custom properties, for both kinds of light. Paper is lit in the evening too, so what is drawn on it keeps the
+ * inks of the day.
+ */
+export const COLOURS_CSS = `:root{${variables('light')};--paper-lit:100%}:root[data-theme='dark']{${variables('dark')};--paper-lit:86%}:root[data-theme='dark'] .on-paper{${variables('light')}}`;
 
 /** The same for the component library. */
 export function componentTokens(light: Light): Readonly<Record<string, string>> {

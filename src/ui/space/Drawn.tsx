@@ -1,11 +1,14 @@
 import { useMemo, useRef } from 'react';
 import type { Standing } from '@/core/fold';
+import { asMade } from '@/core/looks';
+import type { Made } from '@/core/plan';
 import { heightOf, stillScene, widthOf } from '@/core/scene';
 import { SmallPicture } from '../draw/SmallPicture';
 import { useSize } from '../draw/useSize';
 import styles from './SpaceView.module.css';
 
 interface DrawnProps {
+  readonly made: Made;
   readonly standing: Standing;
   readonly label: string;
   readonly given: ReadonlySet<string>;
@@ -14,10 +17,10 @@ interface DrawnProps {
 }
 
 /** Paper in space without the graphics card: a drawing from one side. */
-export function Drawn({ standing, label, given, extent }: DrawnProps) {
+export function Drawn({ made, standing, label, given, extent }: DrawnProps) {
   const frame = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const scene = useMemo(() => stillScene(standing, given), [standing, given]);
+  const scene = useMemo(() => asMade(made, stillScene(standing, given)), [made, standing, given]);
   const { width, height } = extent ?? { width: widthOf(scene), height: heightOf(scene) };
   return (
     <div ref={frame} className={styles.drawing}>

@@ -92,6 +92,7 @@ function coloursOf(element: Element): SpaceColours {
   const style = getComputedStyle(element);
   return {
     of: (tone: Tone) => style.getPropertyValue(`--${toneName(tone)}`).trim(),
+    lit: document.documentElement.dataset.theme === 'dark' ? 0.86 : 1,
     shadow: document.documentElement.dataset.theme === 'dark' ? 0.5 : 0.22,
   };
 }

@@ -2,6 +2,7 @@ import {
   AmbientLight,
   BackSide,
   BufferGeometry,
+  CanvasTexture,
   Color,
   DirectionalLight,
   Float32BufferAttribute,
@@ -16,20 +17,28 @@ import {
   Path,
   PerspectiveCamera,
   PlaneGeometry,
+  RepeatWrapping,
   Scene as ThreeScene,
   ShadowMaterial,
   Shape,
   ShapeGeometry,
+  SRGBColorSpace,
+  type Texture,
   Vector3,
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import { boxOf3, posed, type Point, type Pose } from '@/core/geometry';
+import { boxOf3, compose, invert, posed, type Affine, type Point, type Pose } from '@/core/geometry';
+import { coloursOf, groundOf, printNamed, type PaperFace } from '@/core/papers';
 import { facePaint, STYLE, type SpaceFace, type SpaceScene, type Tone } from '@/core/scene';
+
+import { drawn } from '../draw/usePrint';
 
 /** The page's colours by what they are for, and how dark shadows are. */
 export interface SpaceColours {
   readonly of: (tone: Tone) => string;
+  /** How much of its light paper gives back: in the evening a little less. */
+  readonly lit: number;
   readonly shadow: number;
 }
 
@@ -56,7 +65,10 @@ export class SpaceDrawing {
   private readonly controls: OrbitControls;
   private readonly table: Mesh;
   private readonly sun = new DirectionalLight(0xffffff, 1.9);
-  private readonly meshes = new Map<string, { readonly of: SpaceFace['own']; readonly group: Group }>();
+  private readonly meshes = new Map<
+    string,
+    { readonly of: SpaceFace['own']; readonly paper: SpaceFace['paper']; readonly group: Group }
+  >();
   private colours: SpaceColours;
   private centre = new Vector3();
   private radius = 0;
@@ -192,6 +204,7 @@ export class SpaceDrawing {
     group.removeFromParent();
     for (const child of group.children as (Mesh | LineSegments)[]) {
       child.geometry.dispose();
+      (child.material as MeshLambertMaterial).map?.dispose();
       (child.material as Material).dispose();
     }
     this.meshes.delete(id);
@@ -199,12 +212,12 @@ export class SpaceDrawing {
 
   private mesh(face: SpaceFace): Group {
     const known = this.meshes.get(face.id);
-    if (known && known.of[0] === face.own[0]) return known.group;
+    if (known && known.of[0] === face.own[0] && known.paper === face.paper) return known.group;
     // The design was changed: the panel of that name has another shape now.
     if (known) this.drop(face.id);
-    const group = groupOf(face, this.colours.of);
+    const group = groupOf(face, this.colours);
     this.scene.add(group);
-    this.meshes.set(face.id, { of: face.own, group });
+    this.meshes.set(face.id, { of: face.own, paper: face.paper, group });
     return group;
   }
 
@@ -220,13 +233,12 @@ export class SpaceDrawing {
 }
 
 /** A face as the graphics card draws it, on its own sheet: each side in its colour, and its rim. */
-export function groupOf(face: SpaceFace, colour: (tone: Tone) => string): Group {
+export function groupOf(face: SpaceFace, { of: colour, lit }: Pick<SpaceColours, 'of' | 'lit'>): Group {
   const group = new Group();
   group.matrixAutoUpdate = false;
   const geometry = new ShapeGeometry(shapeOf(face));
   const side = (seen: SpaceFace['side'], from: typeof FrontSide | typeof BackSide): Mesh => {
-    const tone = facePaint(STYLE.still, { ...face, side: seen })!.fill as Tone;
-    const mesh = new Mesh(geometry, new MeshLambertMaterial({ color: new Color(colour(tone)), side: from }));
+    const mesh = new Mesh(geometry, new MeshLambertMaterial({ ...surfaceOf(face, seen, colour, lit), side: from }));
     mesh.castShadow = true;
     mesh.receiveShadow = true;
     return mesh;
@@ -234,6 +246,34 @@ export function groupOf(face: SpaceFace, colour: (tone: Tone) => string): Group 
   const line = new LineBasicMaterial({ color: new Color(colour('ink-soft')) });
   group.add(side('inside', FrontSide), side('outside', BackSide), new LineSegments(rimOf(face.own.flat()), line));
   return group;
+}
+
+/** The colour of one side of a face, or its print where it lies on it. */
+function surfaceOf(
+  { paper, ...face }: SpaceFace,
+  side: SpaceFace['side'],
+  colour: (tone: Tone) => string,
+  lit: number,
+): { readonly color: Color; readonly map?: Texture } {
+  if (!paper) return { color: new Color(colour(facePaint(STYLE.still, { ...face, side })!.fill as Tone)) };
+  const { face: seen, lies } = paper[side];
+  const map = 'print' in seen ? printLaid(seen, lies) : null;
+  return { color: new Color(map ? '#ffffff' : groundOf(seen)).multiplyScalar(lit), ...(map && { map }) };
+}
+
+/** A print as the graphics card lays it on a sheet’s own places; null where it cannot be drawn. */
+function printLaid(face: Extract<PaperFace, { print: string }>, lies: Affine): Texture | null {
+  const print = printNamed(face.print);
+  const tile = print && drawn(print, coloursOf(print, face.colours));
+  if (!print || !tile) return null;
+  const texture = new CanvasTexture(tile);
+  [texture.wrapS, texture.wrapT] = [RepeatWrapping, RepeatWrapping];
+  [texture.colorSpace, texture.anisotropy] = [SRGBColorSpace, 8];
+  // A shape's own coordinates are the sheet's; a bitmap's run upwards, a tile's down.
+  const [a, b, c, d, e, f] = compose([1 / print.tile.width, 0, 0, -1 / print.tile.height, 0, 1], invert(lies));
+  texture.matrixAutoUpdate = false;
+  texture.matrix.set(a, c, e, b, d, f, 0, 0, 1);
+  return texture;
 }
 
 export const matrixOf = ({ x, y, normal, o }: Pose): Matrix4 =>

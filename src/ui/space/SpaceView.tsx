@@ -4,7 +4,7 @@ import { Spin } from 'antd';
 import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { basePieces, type Made } from '@/core/plan';
-import { momentsOf, seenAt } from '@/core/looks';
+import { asMade, momentsOf, seenAt } from '@/core/looks';
 import type { Design } from '@/core/design';
 import { spaceScene } from '@/core/scene';
 import { StepSlider } from '../parts/StepSlider';
@@ -42,10 +42,13 @@ export function SpaceView({ made, design }: SpaceViewProps) {
   }, [moment, index, at]);
   const seen = useMemo(
     () =>
-      spaceScene(
-        standing,
-        given,
-        made.built.pieces.flatMap(({ holes }) => holes),
+      asMade(
+        made,
+        spaceScene(
+          standing,
+          given,
+          made.built.pieces.flatMap(({ holes }) => holes),
+        ),
       ),
     [made, standing, given],
   );
@@ -81,7 +84,7 @@ export function SpaceView({ made, design }: SpaceViewProps) {
     <div className={styles.frame}>
       <div className={styles.stage}>
         {missing ? (
-          <Drawn standing={standing} label={label} given={given} />
+          <Drawn made={made} standing={standing} label={label} given={given} />
         ) : (
           <Paper seen={seen} label={label} onMissing={lack} />
         )}

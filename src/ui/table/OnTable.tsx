@@ -1,8 +1,9 @@
 import { ascending, greatest, range } from 'd3-array';
 import { dot, minus, translation, type Point } from '@/core/geometry';
 import { INCH, mm } from '@/core/length';
-import type { CutOut, cutFromSheet } from '@/core/looks';
+import { asMade, type CutOut, type cutFromSheet } from '@/core/looks';
 import { edgeLength, leftOf, onEdge, type Blank, type Edge } from '@/core/pattern';
+import type { Made } from '@/core/plan';
 import { inFrom, linesOf, onStock, STYLE, tableScene, uncutScene, type Scene } from '@/core/scene';
 import { planTool, scoresRun, toolMove, type Move, type Tool } from '@/core/tools';
 import { FigureText } from '../draw/FigureText';
@@ -17,6 +18,8 @@ interface OnTableProps {
   /** The piece it becomes. */
   readonly piece: string;
   readonly blank: Blank;
+  /** What the sheet is a piece of, whose paper it is; left out for a sheet of no plan. */
+  readonly made?: Made;
   readonly tool: Tool;
   /** Moves done so far; the last `fresh` of them are what is shown. With none fresh the sheet lies by itself. */
   readonly moves: readonly Move[];
@@ -52,7 +55,7 @@ const NARROW = 84;
 
 /** The sheet with its near edge at the maker, in or under the tool that is used on it, seen from above. */
 export function OnTable(props: OnTableProps) {
-  const { piece, blank, tool, moves, fresh, near, width, height, label, shown } = props;
+  const { piece, blank, made, tool, moves, fresh, near, width, height, label, shown } = props;
   const paper = props.from?.paper ?? null;
   const out = props.from?.told ? props.from.out : null;
   const latest = moves.slice(moves.length - fresh);
@@ -112,7 +115,8 @@ export function OnTable(props: OnTableProps) {
   };
   const view = { px, py, scale };
   const sight: OnScreen = { at, scale };
-  const lying = tableScene({ name: piece, blank }, tool, moves, fresh);
+  const lain = tableScene({ name: piece, blank }, tool, moves, fresh);
+  const lying = made ? asMade(made, lain) : lain;
   const tags = tagsOf({
     blank,
     near,
@@ -135,7 +139,14 @@ export function OnTable(props: OnTableProps) {
       className={styles.table}
     >
       {paper && fresh === 0 && moves.length === 0 && (
-        <Uncut {...view} piece={piece} out={out ?? { x: 0, y: 0, ...blank }} paper={paper} upright={out !== null} />
+        <Uncut
+          made={made}
+          {...view}
+          piece={piece}
+          out={out ?? { x: 0, y: 0, ...blank }}
+          paper={paper}
+          upright={out !== null}
+        />
       )}
       {laid && <Under under={laid} shown={shown} {...view} />}
       <g
@@ -243,13 +254,21 @@ function Uncut({
   out: { x, y, width, height },
   upright,
   piece,
+  made,
   px,
   py,
   scale,
-}: TableView & { readonly piece: string; readonly paper: Blank; readonly out: CutOut; readonly upright: boolean }) {
+}: TableView & {
+  readonly piece: string;
+  readonly made: Made | undefined;
+  readonly paper: Blank;
+  readonly out: CutOut;
+  readonly upright: boolean;
+}) {
   const [right, top] = [x + width, y + height];
   const blank = uncutScene(piece, { width: mm(width), height: mm(height) });
-  const scene = onStock(blank, translation(x, y), paper);
+  const lain = onStock(blank, translation(x, y), paper);
+  const scene = made ? asMade(made, lain) : lain;
   const uprights = [x, right].filter((at) => at > 1e-6 && at < paper.width - 1e-6);
   const levels = [y, top].filter((at) => at > 1e-6 && at < paper.height - 1e-6);
   return (
