@@ -22,7 +22,7 @@ import {
   type Mm,
   type Units,
 } from '../length';
-import { faceSchema } from '../papers';
+import { faceSchema, type PaperFace } from '../papers';
 import { issuesOf, type Issue } from '../text/issues';
 import type { Blank } from '../pattern';
 import {
@@ -284,6 +284,8 @@ export interface Design {
     readonly caliper: Mm;
     readonly sided: 1 | 2;
     readonly directional: boolean;
+    readonly front?: PaperFace | undefined;
+    readonly back?: PaperFace | undefined;
     readonly turn: Quarters;
     readonly at?: { readonly x: Mm; readonly y: Mm } | undefined;
     readonly window?:

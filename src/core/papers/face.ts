@@ -44,7 +44,8 @@ const PLAIN = '#fdf9ef';
 const PALER = 0.35;
 
 /** What a paper looks like in front: as told, or the colour it is called by. */
-export const frontOf = ({ front, name = '' }: Looks): PaperFace => front ?? { colour: colourNamed(name) };
+export const frontOf = ({ front, name = '' }: Pick<Looks, 'front' | 'name'>): PaperFace =>
+  front ?? { colour: colourNamed(name) };
 
 /** And behind: as told, the plain back of a print or of paper coloured on one side, or the same, a little paler. */
 export function backOf(paper: Looks): PaperFace {

@@ -13,7 +13,7 @@ import { boxOf3, seenFrom } from '../geometry';
 import { mm, type Mm } from '../length';
 import { some, type Piece } from '../pattern';
 import { differences, programmeFor, simulate } from '../tools';
-import { calipersOf, type Design, type Papers, isSold, comesInPieces, firstPieceFrom } from '../design';
+import { calipersOf, isGiven, type Design, type Papers, isSold, comesInPieces, firstPieceFrom } from '../design';
 import { onSheet, withFlapsJoined, type Rescued } from '../mending';
 import { sizedFor } from './sized';
 import { basePieces, ownPaper, spinesOf, viewOf } from './thing';
@@ -126,6 +126,9 @@ function madeFrom(design: Design, pattern: Built, folded: Folded, holds: readonl
   return madeOf(design, built, pieces, folded, holds);
 }
 
+/** What things look like that nobody told the paper of: a card. */
+const CARD = { colour: '#f6ecd2' } as const;
+
 function madeOf(
   design: Design,
   built: Built,
@@ -157,7 +160,8 @@ function madeOf(
     },
     holds,
     papers: {
-      paper: design.paper,
+      // What is there already is of no paper of ours.
+      paper: isGiven(design.construction.name) ? { ...design.paper, front: CARD, back: CARD } : design.paper,
       papers: { ...design.papers, ...Object.fromEntries(layers.map(({ piece, layer }) => [piece.name, layer.paper])) },
       turns: design.turns,
     },

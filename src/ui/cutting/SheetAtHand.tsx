@@ -28,7 +28,7 @@ export function SheetAtHand({ list, at, alike, byHand, free, cut }: SheetAtHandP
     <figure className={styles.figure}>
       <figcaption>
         Sheet {at + 1}
-        {alike > 1 && ` of ${alike} alike`}: {sheet.sheet}
+        {alike > 1 && `, one of ${alike} alike`}: {sheet.sheet}
       </figcaption>
       <LaidSheet
         key={at}
